@@ -1,0 +1,38 @@
+import { factAt, type Settled } from './settle.js';
+
+/** How far one setting is, counted in pairs of contact terminals. */
+export interface Coverage {
+  pairs: number;
+  measured: number;
+  follows: number;
+  disputed: number;
+  unknown: number;
+  /** Pairs with a reading that decides nothing until it is looked at again. */
+  lookAgain: number;
+}
+
+/** Counts the pairs among the given places (the contact terminals; the frame does not count). */
+export function coverageOf(settled: Settled, places: readonly number[]): Coverage {
+  const count: Coverage = {
+    pairs: 0,
+    measured: 0,
+    follows: 0,
+    disputed: 0,
+    unknown: 0,
+    lookAgain: settled.lookAgain.length,
+  };
+  places.forEach((a, at) => {
+    for (const b of places.slice(at + 1)) {
+      const { state } = factAt(settled, a, b);
+      count.pairs += 1;
+      if (state === 'measured' || state === 'follows' || state === 'disputed') count[state] += 1;
+      else count.unknown += 1;
+    }
+  });
+  return count;
+}
+
+/** Nothing unknown, nothing disputed, nothing to look at again. */
+export function isComplete({ disputed, unknown, lookAgain }: Coverage): boolean {
+  return disputed === 0 && unknown === 0 && lookAgain === 0;
+}

@@ -1,0 +1,5 @@
+export * from './relation.js';
+export * from './symmetry.js';
+export * from './embedding.js';
+export * from './match.js';
+export * from './requirement.js';

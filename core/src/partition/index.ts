@@ -1,0 +1,3 @@
+export * from './partition.js';
+export * from './pattern.js';
+export * from './known-pattern.js';

@@ -1,0 +1,3 @@
+export * from './position-first.js';
+export * from './plan.js';
+export * from './answer.js';

@@ -1,0 +1,118 @@
+import type { LookAgain, SwitchMap } from '../continuity/index.js';
+import {
+  liveEvents,
+  type ActuatorId,
+  type Ask,
+  type EventId,
+  type SettingId,
+  type TerminalId,
+} from '../switch/index.js';
+import { mostLeft, nextSweep, pairKey, triedInVain, type LeaveOut } from './position-first.js';
+
+/** What the hands should do next, and why. */
+export type Plan =
+  /** The leads together: the first reading, and the lead zero. */
+  | { kind: 'check-meter' }
+  | { kind: 'ask'; ask: Ask; turn: boolean }
+  /** Everything in the positions found so far is asked; there may be more positions. */
+  | { kind: 'find-position'; actuator: ActuatorId }
+  /** Only prompts that were skipped are left: `skips` are the events to take back. */
+  | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
+  | { kind: 'disputed'; setting: SettingId; count: number }
+  | { kind: 'look-again'; setting: SettingId; item: LookAgain }
+  | { kind: 'done' };
+
+/** How much is left at most, in the settings found so far. */
+export interface Forecast {
+  readings: number;
+  touches: number;
+  seconds: number;
+}
+
+/** Seconds that hands take (common practice, editable later): see `forecast`. */
+export const HAND_SECONDS = { moveLead: 2.5, moveBoth: 4, turn: 2, read: 1 } as const;
+
+/**
+ * The next thing to do by the position-first plan, with the handle at `at`.
+ * Order: meter check, this setting, the next settings in handle order, unknown positions, skipped prompts,
+ * what is disputed, what has to be looked at again.
+ */
+export function planNext(map: SwitchMap, at: SettingId | null): Plan {
+  if (liveEvents(map.log, 'meter-checked').length === 0) return { kind: 'check-meter' };
+  const skips = skippedPairs(map);
+  const order = settingsFrom(map, at);
+  for (const setting of order) {
+    const ask = sweepIn(map, setting, skips.get(setting) ?? new Set());
+    if (ask) return { kind: 'ask', ask, turn: setting !== at };
+  }
+  const open = map.structure.actuators.find(({ closed }) => closed === null);
+  if (open) return { kind: 'find-position', actuator: open.id };
+  const left = skippedLeft(map, order);
+  if (left) return left;
+  for (const setting of order) {
+    const count = map.settings.get(setting)?.settled.contradictions.length ?? 0;
+    if (count > 0) return { kind: 'disputed', setting, count };
+  }
+  for (const setting of order) {
+    const item = map.settings.get(setting)?.settled.lookAgain[0];
+    if (item) return { kind: 'look-again', setting, item };
+  }
+  return { kind: 'done' };
+}
+
+function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | null {
+  const settled = map.settings.get(setting)?.settled;
+  if (!settled) return null;
+  const leaveOut = new Set([...skipped, ...triedInVain(settled)]);
+  const sweep = nextSweep(settled, map.contacts, leaveOut);
+  if (!sweep) return null;
+  const id = (place: number) => settled.terminals[place] as TerminalId;
+  return { kind: 'sweep', setting, red: id(sweep.red), black: sweep.black.map(id) };
+}
+
+function settingsFrom(map: SwitchMap, at: SettingId | null): SettingId[] {
+  const ids = map.structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id);
+  const start = Math.max(0, at === null ? 0 : ids.indexOf(at));
+  return [...ids.slice(start), ...ids.slice(0, start)];
+}
+
+function skippedPairs(map: SwitchMap): Map<SettingId, Set<string>> {
+  const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
+  const pairs = new Map<SettingId, Set<string>>();
+  for (const { what } of liveEvents(map.log, 'skipped')) {
+    const { ask } = what.prompt;
+    const keys = pairs.get(ask.setting) ?? new Set();
+    const red = place.get(ask.red) ?? -1;
+    for (const black of ask.kind === 'sweep' ? ask.black : [ask.black]) keys.add(pairKey(red, place.get(black) ?? -1));
+    pairs.set(ask.setting, keys);
+  }
+  return pairs;
+}
+
+function skippedLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+  const pairs = order.reduce((sum, setting) => {
+    const settled = map.settings.get(setting)?.settled;
+    return settled ? sum + mostLeft(settled, map.contacts, triedInVain(settled)).readings : sum;
+  }, 0);
+  if (pairs === 0) return null;
+  return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
+}
+
+/**
+ * The most that the position-first plan still asks for. A sweep of m costs its first move (both leads), m - 1
+ * moves of one lead, and m reads; touches are m + 1. Positions not found yet are not in it.
+ */
+export function forecast(map: SwitchMap): Forecast {
+  let [readings, sweeps, settings] = [0, 0, 0];
+  for (const { id, need } of map.structure.settings) {
+    const settled = map.settings.get(id)?.settled;
+    if (!settled || need !== 'required') continue;
+    const left = mostLeft(settled, map.contacts, triedInVain(settled));
+    readings += left.readings;
+    sweeps += left.sweeps;
+    if (left.readings > 0) settings += 1;
+  }
+  const { moveLead, moveBoth, turn, read } = HAND_SECONDS;
+  const seconds = sweeps * moveBoth + (readings - sweeps) * moveLead + readings * read + settings * turn;
+  return { readings, touches: readings + sweeps, seconds };
+}

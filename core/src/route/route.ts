@@ -1,0 +1,78 @@
+import type { SwitchMap } from '../continuity/index.js';
+import { forecast } from '../planner/index.js';
+import { liveEvents, type SettingId } from '../switch/index.js';
+import { compareWithExpected, type Comparison } from '../verify/index.js';
+
+/** The steps of a job's route, in the order in which the job is done. */
+export const STEPS = ['intake', 'safe', 'tag', 'map', 'table', 'verify', 'match', 'refit'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
+export type NextThing =
+  | { code: 'still-in-machine' }
+  | { code: 'describe' }
+  | { code: 'touches-left'; touches: number; setting: SettingId | null }
+  | { code: 'find-positions' }
+  | { code: 'contradiction'; count: number }
+  | { code: 'look-again'; count: number }
+  | { code: 'compare' }
+  | { code: 'differences'; missing: number; extra: number }
+  | { code: 'choose-replacement' }
+  | { code: 'refit'; replacement: string };
+
+/** Where a job is on its route: derived, never stored. */
+export interface Route {
+  done: Record<Step, boolean>;
+  at: Step;
+  next: NextThing;
+}
+
+/** What the route needs to know of a job besides its map. */
+export interface JobStanding {
+  outOfMachine: boolean;
+}
+
+/** Reads a job's route from its map. */
+export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
+  const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
+  const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
+  const comparison = table ? compareWithExpected(map, table) : null;
+  const agrees = comparison?.outcome === 'agrees';
+  const done: Record<Step, boolean> = {
+    intake: true,
+    safe: outOfMachine,
+    tag: outOfMachine,
+    map: map.complete,
+    table: map.complete,
+    verify: map.complete && agrees,
+    match: chosen !== null,
+    refit: false,
+  };
+  const { at, next } = whereTo(map, { outOfMachine, comparison, chosen: chosen?.name ?? null });
+  return { done, at, next };
+}
+
+function whereTo(
+  map: SwitchMap,
+  job: { outOfMachine: boolean; comparison: Comparison | null; chosen: string | null },
+): Pick<Route, 'at' | 'next'> {
+  if (!job.outOfMachine) return { at: 'safe', next: { code: 'still-in-machine' } };
+  if (map.structure.terminals.length === 0) return { at: 'map', next: { code: 'describe' } };
+  const settings = [...map.settings.values()];
+  const disputes = settings.reduce((sum, { settled }) => sum + settled.contradictions.length, 0);
+  if (disputes > 0) return { at: 'map', next: { code: 'contradiction', count: disputes } };
+  const left = forecast(map);
+  if (left.readings > 0) {
+    const setting = settings.find(({ coverage }) => coverage.unknown > 0)?.settled.setting ?? null;
+    return { at: 'map', next: { code: 'touches-left', touches: left.touches, setting } };
+  }
+  const again = settings.reduce((sum, { coverage }) => sum + coverage.lookAgain, 0);
+  if (again > 0) return { at: 'map', next: { code: 'look-again', count: again } };
+  if (!map.complete) return { at: 'map', next: { code: 'find-positions' } };
+  if (job.chosen !== null) return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
+  if (!job.comparison) return { at: 'verify', next: { code: 'compare' } };
+  const { missing, extra } = job.comparison.count;
+  if (missing + extra > 0) return { at: 'verify', next: { code: 'differences', missing, extra } };
+  if (job.comparison.outcome !== 'agrees') return { at: 'verify', next: { code: 'compare' } };
+  return { at: 'match', next: { code: 'choose-replacement' } };
+}

@@ -1,0 +1,67 @@
+import type { Lead, MeterProfile, Reading, ReadingId } from '../switch/index.js';
+import { quantityOf, type Quantity } from './quantity.js';
+
+/**
+ * What one reading proves about whether its leads join.
+ * `nothing`: kept, and decides nothing (see `because`).
+ */
+export interface Evidence {
+  reading: ReadingId;
+  red: Lead;
+  black: Lead;
+  says: 'joins' | 'parts' | 'nothing';
+  /** A tone says only 'below the beeper's threshold'; a silent beeper says nothing about insulation. */
+  by: 'ohms' | 'tone';
+  because: 'low' | 'none' | 'over' | 'sounded' | 'silent' | 'middle' | 'unsteady' | 'in-circuit';
+  quantity: Quantity | null;
+}
+
+/** Whether the reading asks to be looked at again: it blocks completeness until it is settled. */
+export function looksAgain(evidence: Evidence): boolean {
+  return evidence.because === 'middle' || evidence.because === 'unsteady';
+}
+
+/** The circumstances under which a reading was taken. */
+export interface Circumstances {
+  meter: MeterProfile;
+  /** Ohms with the leads together; null when it was not measured. */
+  zeroOhms: number | null;
+  inCircuit: boolean;
+}
+
+/**
+ * From a reading to evidence. Three bands decide topology and nothing else: at most `lowOhms` joins,
+ * at least `highOhms` or over range parts, the middle decides nothing (bands: common practice, editable).
+ */
+export function senseReading(reading: Reading, { meter, zeroOhms, inCircuit }: Circumstances): Evidence {
+  const base = { reading: reading.id, red: reading.red, black: reading.black, quantity: null };
+  const { value } = reading;
+  switch (value.kind) {
+    case 'over':
+      return { ...base, says: 'parts', by: 'ohms', because: 'over' };
+    case 'unsteady':
+      return { ...base, says: 'nothing', by: 'ohms', because: 'unsteady' };
+    case 'tone':
+      if (!value.sounded) return { ...base, says: 'parts', by: 'tone', because: 'silent' };
+      if (inCircuit) return { ...base, says: 'nothing', by: 'tone', because: 'in-circuit' };
+      return { ...base, says: 'joins', by: 'tone', because: 'sounded' };
+    case 'ohms': {
+      const quantity = quantityOf(value.ohms, zeroOhms, meter);
+      const measured = { ...base, quantity, by: 'ohms' as const };
+      if (quantity.ohms >= meter.highOhms) return { ...measured, says: 'parts', because: 'none' };
+      if (quantity.ohms > meter.lowOhms) return { ...measured, says: 'nothing', because: 'middle' };
+      if (inCircuit) return { ...measured, says: 'nothing', because: 'in-circuit' };
+      return { ...measured, says: 'joins', because: 'low' };
+    }
+  }
+}
+
+/** What to try next about a middle reading, by its size in ohms (common practice). */
+export type MiddleHint = 'work-the-contact' | 'a-part-or-film' | 'hands-off-the-tips';
+
+/** Hint for a value in the middle band; null outside it. Limits of 50 ohm and 100 kohm are common practice. */
+export function middleHint(ohms: number, meter: MeterProfile): MiddleHint | null {
+  if (ohms <= meter.lowOhms || ohms >= meter.highOhms) return null;
+  if (ohms <= 50) return 'work-the-contact';
+  return ohms < 1e5 ? 'a-part-or-film' : 'hands-off-the-tips';
+}

@@ -1,0 +1,13 @@
+import type { Lead, Value } from '../switch/index.js';
+
+/**
+ * The one door for whatever measures: a meter that talks, or the simulated one.
+ * It measures what is on the leads now, with the handle where it is now.
+ */
+export interface Instrument {
+  name: string;
+  /** One measurement between the leads. The lead zero is in it, as on a real display. */
+  probe(red: Lead, black: Lead): Value;
+  /** The leads held together. */
+  leadsTogether(): Value;
+}

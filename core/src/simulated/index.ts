@@ -1,0 +1,2 @@
+export * from './simulated-switch.js';
+export * from './simulated-meter.js';

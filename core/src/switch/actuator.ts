@@ -1,0 +1,39 @@
+import type { ActuatorId, PositionId } from './id.js';
+
+/** A place where an actuator rests or is held. */
+export interface Position {
+  id: PositionId;
+  /** What the front says; null for a position without a name or a visible sign. */
+  name: string | null;
+  rests: 'maintained' | 'momentary';
+  /** Where a momentary position springs back to, if known. */
+  returnsTo: PositionId | null;
+}
+
+export const ACTUATOR_FORMS = [
+  'rotary',
+  'lever',
+  'toggle',
+  'rocker',
+  'slide',
+  'trigger',
+  'push',
+  'pull',
+  'key',
+  'key-bank',
+] as const;
+export type ActuatorForm = (typeof ACTUATOR_FORMS)[number];
+
+/** How the list of positions came to an end: said beforehand, by a stop, or by coming back to the start. */
+export type ClosedBy = 'declared' | 'stop' | 'round';
+
+/** What the hand moves. */
+export interface Actuator {
+  id: ActuatorId;
+  name: string;
+  form: ActuatorForm;
+  /** In the order in which the handle passes them. */
+  positions: Position[];
+  /** null while there may be positions that nobody has found yet. */
+  closed: ClosedBy | null;
+}

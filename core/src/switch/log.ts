@@ -1,0 +1,161 @@
+import type { Deed, JobEvent } from './event.js';
+import type { EventId, PromptId } from './id.js';
+import type { Prompt } from './prompt.js';
+import { applyChange, EMPTY_STRUCTURE, type Structure } from './structure.js';
+
+/** A log in its one order, with what undo and redo left of it. All derived from the set of events alone. */
+export interface Log {
+  /** Every event once, by (clock, device). */
+  ordered: JobEvent[];
+  /** Ids of events that a person withdrew and did not restore. */
+  withdrawn: ReadonlySet<EventId>;
+  /** Answers to a prompt that was no longer shown: kept, and not counted. */
+  aside: ReadonlySet<EventId>;
+  /** What undo would withdraw next, last first. */
+  undo: JobEvent[];
+  /** What redo would restore next, last first. */
+  redo: JobEvent[];
+}
+
+const UNDOABLE: ReadonlySet<Deed['kind']> = new Set([
+  'answered',
+  'superseded',
+  'restructured',
+  'explained',
+  'assumed',
+  'part-declared',
+  'meter-checked',
+  'skipped',
+  'expected',
+  'chosen',
+]);
+
+/** Compares two events by (logical clock, device), then sequence, then id: a total order on any set of events. */
+export function compareEvents(one: JobEvent, other: JobEvent): number {
+  return (
+    one.clock - other.clock ||
+    compareText(one.device, other.device) ||
+    one.sequence - other.sequence ||
+    compareText(one.id, other.id)
+  );
+}
+
+function compareText(one: string, other: string): number {
+  return one < other ? -1 : one > other ? 1 : 0;
+}
+
+/** Reads a set of events, in any order and with repeats, as a log. */
+export function readLog(events: Iterable<JobEvent>): Log {
+  const once = new Map<EventId, JobEvent>();
+  for (const event of events) if (!once.has(event.id)) once.set(event.id, event);
+  const ordered = [...once.values()].sort(compareEvents);
+  const { withdrawn, undo, redo } = replayUndo(ordered);
+  return { ordered, withdrawn, undo, redo, aside: findAside(ordered) };
+}
+
+function replayUndo(ordered: JobEvent[]): Pick<Log, 'withdrawn' | 'undo' | 'redo'> {
+  const seen = new Map<EventId, JobEvent>();
+  const withdrawn = new Set<EventId>();
+  let undo: JobEvent[] = [];
+  let redo: JobEvent[] = [];
+  for (const event of ordered) {
+    const { what } = event;
+    seen.set(event.id, event);
+    if (what.kind === 'withdrawn' || what.kind === 'restored') {
+      const target = seen.get(what.target);
+      if (!target || !UNDOABLE.has(target.what.kind)) continue;
+      const others = (stack: JobEvent[]) => stack.filter(({ id }) => id !== target.id);
+      if (what.kind === 'withdrawn') {
+        if (!withdrawn.has(target.id)) redo = [...others(redo), target];
+        withdrawn.add(target.id);
+        undo = others(undo);
+      } else {
+        if (withdrawn.has(target.id)) undo = [...others(undo), target];
+        withdrawn.delete(target.id);
+        redo = others(redo);
+      }
+    } else if (UNDOABLE.has(what.kind)) {
+      undo.push(event);
+      redo = [];
+    }
+  }
+  return { withdrawn, undo: undo.toReversed(), redo: redo.toReversed() };
+}
+
+/**
+ * An answer that carries a prompt counts when that prompt was shown before it, nobody had answered or skipped
+ * it yet (withdrawn or not), and the answering device had not gone on to another prompt.
+ */
+function findAside(ordered: JobEvent[]): Set<EventId> {
+  const aside = new Set<EventId>();
+  const shown = new Set<PromptId>();
+  const used = new Set<PromptId>();
+  const latest = new Map<string, PromptId>();
+  for (const { id, device, what } of ordered) {
+    if (what.kind === 'prompt-shown') {
+      shown.add(what.prompt.id);
+      latest.set(device, what.prompt.id);
+    } else if (what.kind === 'skipped') {
+      used.add(what.prompt.id);
+    } else if (what.kind === 'answered' && what.prompt !== null) {
+      const current = latest.get(device);
+      const movedOn = current !== undefined && current !== what.prompt;
+      if (!shown.has(what.prompt) || used.has(what.prompt) || movedOn) aside.add(id);
+      used.add(what.prompt);
+    }
+  }
+  return aside;
+}
+
+/** The events of one kind that count: neither withdrawn nor kept aside. */
+export function liveEvents<Kind extends Deed['kind']>(
+  log: Log,
+  kind: Kind,
+): JobEvent<Extract<Deed, { kind: Kind }>>[] {
+  return log.ordered.filter(
+    (event): event is JobEvent<Extract<Deed, { kind: Kind }>> =>
+      event.what.kind === kind && !log.withdrawn.has(event.id) && !log.aside.has(event.id),
+  );
+}
+
+/** The switch as the live structure changes describe it. */
+export function structureOf(log: Log): Structure {
+  return liveEvents(log, 'restructured').reduce(
+    (structure, { what }) => applyChange(structure, what.change),
+    EMPTY_STRUCTURE,
+  );
+}
+
+/** The prompt last shown, if nobody answered or skipped it and it is not older than a later answer. */
+export function openPrompt(log: Log): Prompt | null {
+  let open: Prompt | null = null;
+  for (const { what } of log.ordered) {
+    if (what.kind === 'prompt-shown') open = what.prompt;
+    else if (what.kind === 'skipped' && what.prompt.id === open?.id) open = null;
+    else if (what.kind === 'answered' && what.prompt === open?.id) open = null;
+    else if (what.kind === 'withdrawn' || what.kind === 'restored') open = null;
+  }
+  return open;
+}
+
+/** How many events changed the structure, undone ones and their undoing included: what a stale writer is told by. */
+export function structureRevision(events: Iterable<JobEvent>): number {
+  const structural = new Set<EventId>();
+  let revision = 0;
+  for (const { id, what } of [...events].sort(compareEvents)) {
+    if (what.kind === 'restructured') {
+      structural.add(id);
+      revision += 1;
+    } else if ((what.kind === 'withdrawn' || what.kind === 'restored') && structural.has(what.target)) {
+      revision += 1;
+    }
+  }
+  return revision;
+}
+
+/** The logical clock for the next event of a writer that has seen these events. */
+export function nextClock(events: Iterable<JobEvent>): number {
+  let clock = 0;
+  for (const event of events) clock = Math.max(clock, event.clock);
+  return clock + 1;
+}

@@ -1,0 +1,2 @@
+export * from './contacts.js';
+export * from './truth-table.js';

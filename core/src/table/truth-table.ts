@@ -1,0 +1,130 @@
+import { factAt, isSettled, type Fact, type Settled, type SwitchMap } from '../continuity/index.js';
+import { partitionOf, type Pattern } from '../partition/index.js';
+import type { Quantity } from '../sense/index.js';
+import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import { freeTerminals, polesWithContacts, type Contact } from './contacts.js';
+
+/** One cell: whether a contact is closed in a setting, how that is known, and the ohms last read across it. */
+export interface Cell {
+  setting: SettingId;
+  fact: Fact;
+  lookAgain: boolean;
+  /** The newest ohms reading across exactly this pair in this setting, lead zero off; null without one. */
+  reading: { id: ReadingId; quantity: Quantity } | null;
+}
+
+export interface Row {
+  contact: Contact;
+  terminals: [TerminalId, TerminalId];
+  cells: Cell[];
+}
+
+export interface TablePole {
+  terminals: TerminalId[];
+  common: TerminalId | null;
+  rows: Row[];
+}
+
+/** The map as rows (contacts) by columns (settings). */
+export interface TruthTable {
+  settings: SettingId[];
+  poles: TablePole[];
+  /** Pairs in dispute or to be looked at again that are in no contact: shown, and never counted. */
+  uncertain: Row[];
+  /** Join nothing in any setting found so far. Only when the map is complete does that mean 'free'. */
+  joinsNothing: TerminalId[];
+  complete: boolean;
+}
+
+/** The joins that are known, as a pattern over all places; what is disputed or unknown counts as not joined. */
+export function knownPattern(map: SwitchMap): Pattern {
+  return [...map.settings.values()].map(({ settled }) => knownPartition(settled));
+}
+
+function knownPartition(settled: Settled): Pattern[number] {
+  return partitionOf(
+    settled.terminals.length,
+    settled.joins.map(({ a, b }) => [a, b] as const),
+  );
+}
+
+/** The truth table of everything known so far. */
+export function truthTable(map: SwitchMap): TruthTable {
+  const ids = map.structure.terminals.map(({ id }) => id);
+  const pattern = knownPattern(map);
+  const name = (place: number) => ids[place] as TerminalId;
+  const readings = ohmsByCell(map);
+  const row = (contact: Contact): Row => ({
+    contact,
+    terminals: [name(contact[0]), name(contact[1])],
+    cells: [...map.settings.values()].map(({ settled }) => cellOf(settled, contact, readings)),
+  });
+  const found = polesWithContacts(pattern);
+  const rowed = new Set(found.flatMap(({ contacts }) => contacts.map(String)));
+  const contactPlaces = new Set(map.contacts);
+  return {
+    settings: [...map.settings.keys()],
+    poles: found.map(({ terminals, common, contacts }) => ({
+      terminals: terminals.map(name),
+      common: common === null ? null : name(common),
+      rows: contacts.map(row),
+    })),
+    uncertain: uncertainPairs(map)
+      .filter((contact) => !rowed.has(String(contact)))
+      .map(row),
+    joinsNothing: freeTerminals(pattern)
+      .filter((place) => contactPlaces.has(place))
+      .map(name),
+    complete: map.complete,
+  };
+}
+
+function cellOf(settled: Settled, [a, b]: Contact, readings: Map<string, NonNullable<Cell['reading']>>): Cell {
+  return {
+    setting: settled.setting,
+    fact: factAt(settled, a, b),
+    lookAgain: settled.lookAgain.some((item) => item.a === a && item.b === b),
+    reading: readings.get(`${settled.setting} ${a} ${b}`) ?? null,
+  };
+}
+
+function ohmsByCell(map: SwitchMap): Map<string, NonNullable<Cell['reading']>> {
+  const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
+  const cells = new Map<string, NonNullable<Cell['reading']>>();
+  for (const { reading, standing, evidence } of map.tape) {
+    if (standing !== 'counts' || !evidence.quantity || reading.red.length !== 1 || reading.black.length !== 1) continue;
+    const ends = [reading.red[0], reading.black[0]].map((id) => place.get(id as TerminalId) ?? -1);
+    ends.sort((one, other) => one - other);
+    cells.set(`${reading.setting} ${ends.join(' ')}`, { id: reading.id, quantity: evidence.quantity });
+  }
+  return cells;
+}
+
+function uncertainPairs(map: SwitchMap): Contact[] {
+  const pairs = new Map<string, Contact>();
+  for (const { settled } of map.settings.values()) {
+    for (const { a, b } of settled.lookAgain) pairs.set(`${a},${b}`, [a, b]);
+    map.contacts.forEach((a, at) => {
+      for (const b of map.contacts.slice(at + 1)) {
+        if (factAt(settled, a, b).state === 'disputed') pairs.set(`${a},${b}`, [a, b]);
+      }
+    });
+  }
+  return [...pairs.values()].sort((one, other) => one[0] - other[0] || one[1] - other[1]);
+}
+
+/** How many cells over all pairs and settings are settled, by measurement and by inference. */
+export function settledCount(map: SwitchMap): { settled: number; measured: number; follows: number; all: number } {
+  let [measured, follows, all] = [0, 0, 0];
+  for (const { settled } of map.settings.values()) {
+    map.contacts.forEach((a, at) => {
+      for (const b of map.contacts.slice(at + 1)) {
+        const fact = factAt(settled, a, b);
+        all += 1;
+        if (fact.state === 'measured') measured += 1;
+        else if (isSettled(fact)) follows += 1;
+      }
+    });
+  }
+  return { settled: measured + follows, measured, follows, all };
+}

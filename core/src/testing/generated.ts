@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { answerTo, impliedBySounded, pairKey, planNext } from '../planner/index.js';
+import { createMapper, type SwitchMap } from '../continuity/index.js';
+import {
+  createWriter,
+  describeSwitch,
+  newIdFrom,
+  ORDINARY_METER,
+  seededRandom,
+  type Deed,
+  type JobEvent,
+  type NewId,
+  type PromptId,
+  type Reading,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+  type Value,
+  type Writer,
+} from '../switch/index.js';
+
+export const OPEN: Value = { kind: 'over' };
+export const CLOSED: Value = { kind: 'ohms', ohms: 0.3 };
+export const SOUNDED: Value = { kind: 'tone', sounded: true };
+export const SILENT: Value = { kind: 'tone', sounded: false };
+
+/** A log being written by one device, with what tests need at hand. */
+export interface Bench {
+  newId: NewId;
+  writer: Writer;
+  events: JobEvent[];
+  terminals: TerminalId[];
+  settings: SettingId[];
+  add<What extends Deed>(what: What): JobEvent<What>;
+  /** A free pair reading in a setting, by place. */
+  read(setting: number, a: number, b: number, value: Value): Reading;
+}
+
+/** A described switch with a passed meter check (lead zero 0.2 ohm, so CLOSED is 0.1). */
+export function bench(terminals: number, settings: number, seed = 1): Bench {
+  const newId = newIdFrom(seededRandom(seed));
+  const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+  const change = describeSwitch({ terminals, positions: settings, form: 'rotary', layout: 'circle' }, newId);
+  const events: JobEvent[] = [];
+  const self: Bench = {
+    newId,
+    writer,
+    events,
+    terminals: change.terminals.map(({ id }) => id),
+    settings: change.settings.map(({ id }) => id),
+    add(what) {
+      const event = writer.write(events, what);
+      events.push(event);
+      return event;
+    },
+    read(setting, a, b, value) {
+      const reading: Reading = {
+        id: newId<ReadingId>(),
+        setting: self.settings[setting] as SettingId,
+        red: [self.terminals[a] as TerminalId],
+        black: [self.terminals[b] as TerminalId],
+        value,
+      };
+      self.add({ kind: 'answered', act: 'pair', prompt: null, source: 'typed', inCircuit: false, readings: [reading] });
+      return reading;
+    },
+  };
+  self.add({ kind: 'restructured', change, basedOn: 0 });
+  self.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
+  return self;
+}
+
+/** Patterns of no named kind: random groups per setting. */
+export const anyPattern = (maxTerminals: number, maxSettings: number): fc.Arbitrary<Pattern> =>
+  fc
+    .tuple(fc.integer({ min: 2, max: maxTerminals }), fc.integer({ min: 1, max: maxSettings }))
+    .chain(([terminals, settings]) =>
+      fc.array(
+        fc
+          .array(fc.integer({ min: 0, max: terminals - 1 }), { minLength: terminals, maxLength: terminals })
+          .map((group) => {
+            const groups = group.map((value) => group.flatMap((other, place) => (other === value ? [place] : [])));
+            return partitionFromGroups(terminals, groups);
+          }),
+        { minLength: settings, maxLength: settings },
+      ),
+    );
+
+/** Sparser ones, as switches are: most terminals alone. */
+export const switchLikePattern = (maxTerminals: number, maxSettings: number): fc.Arbitrary<Pattern> =>
+  fc
+    .tuple(fc.integer({ min: 2, max: maxTerminals }), fc.integer({ min: 1, max: maxSettings }))
+    .chain(([terminals, settings]) =>
+      fc.array(
+        fc
+          .array(
+            fc.tuple(fc.integer({ min: 0, max: terminals - 1 }), fc.integer({ min: 0, max: terminals - 1 })),
+            { maxLength: Math.ceil(terminals / 2) },
+          )
+          .map((pairs) => partitionFromGroups(terminals, pairs)),
+        { minLength: settings, maxLength: settings },
+      ),
+    );
+
+/** What it took to map a switch. */
+export interface Run {
+  map: SwitchMap;
+  readings: number;
+  touches: number;
+  asked: string[];
+}
+
+/** Maps a hidden pattern by answering every prompt truthfully, in ohms or by tone, until the plan is done. */
+export function mapHidden(hidden: Pattern, on: Bench, tone = false, onPrompt?: (map: SwitchMap) => void): Run {
+  const mapper = createMapper();
+  const place = new Map(on.terminals.map((id, index) => [id, index]));
+  let at = on.settings[0] as SettingId;
+  let [readings, touches] = [0, 0];
+  const asked: string[] = [];
+  for (let guard = 0; guard < 5000; guard += 1) {
+    const map = mapper(on.events);
+    const plan = planNext(map, at);
+    if (plan.kind !== 'ask') return { map, readings, touches, asked };
+    onPrompt?.(map);
+    const { ask } = plan;
+    at = ask.setting;
+    const truth = hidden[on.settings.indexOf(at)] ?? [];
+    const prompt = { id: on.newId<PromptId>(), ask };
+    on.add({ kind: 'prompt-shown', prompt });
+    const black = ask.kind === 'sweep' ? ask.black : [ask.black];
+    const red = place.get(ask.red) as number;
+    const spots = black.map((id) => place.get(id) as number);
+    const joined = new Set(spots.filter((spot) => truth[spot] === truth[red]));
+    const settled = map.settings.get(at)?.settled;
+    if (!settled) throw new Error('no such setting');
+    const implied = impliedBySounded(settled, { red, black: spots }, joined);
+    const values = new Map<TerminalId, Value>();
+    black.forEach((id, index) => {
+      const spot = spots[index] as number;
+      if (implied.has(spot)) return;
+      const together = joined.has(spot);
+      values.set(id, tone ? (together ? SOUNDED : SILENT) : together ? CLOSED : OPEN);
+      asked.push(`${at} ${pairKey(red, spot)}`);
+      readings += 1;
+    });
+    touches += values.size + 1;
+    on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));
+  }
+  throw new Error('the plan did not come to an end');
+}

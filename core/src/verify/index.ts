@@ -1,0 +1,2 @@
+export * from './compare.js';
+export * from './line-up.js';

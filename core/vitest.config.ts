@@ -1,0 +1,7 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { conditions: ['which-way-source'] },
+  ssr: { resolve: { conditions: ['which-way-source', 'node', 'import', 'default'] } },
+  test: { name: 'core', environment: 'node', include: ['src/**/*.test.ts'] },
+});
