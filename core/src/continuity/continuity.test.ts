@@ -103,8 +103,8 @@ describe('the map as a function of the log', () => {
       const target = on.events[pick(on.events.length)] as JobEvent;
       const roll = random();
       if (roll < 0.6) readings.push(on.read(pick(3), pick(5), pick(5), values[pick(values.length)] as Value));
-      else if (roll < 0.7) on.add({ kind: 'withdrawn', target: target.id });
-      else if (roll < 0.78) on.add({ kind: 'restored', target: target.id });
+      else if (roll < 0.7) on.add({ kind: 'withdrawn', target: target.id, basedOn: null });
+      else if (roll < 0.78) on.add({ kind: 'restored', target: target.id, basedOn: null });
       else if (roll < 0.86 && readings.length > 0) {
         const old = readings[pick(readings.length)] as Reading;
         on.add({ kind: 'superseded', reading: old.id, replacement: { ...old, id: on.newId(), value: OPEN }, source: 'typed' });
@@ -161,11 +161,11 @@ describe('the map as a function of the log', () => {
     const added = on.add({ kind: 'restructured', change: { change: 'terminal-added', terminal }, basedOn: 1 });
     on.terminals.push(id);
     on.read(0, 0, 3, CLOSED);
-    const undo = { kind: 'withdrawn', target: added.id } as const;
+    const undo = { kind: 'withdrawn', target: added.id, basedOn: null } as const;
     expect(deriveMap(on.events).tape[0]?.standing).toBe('counts');
     on.add(undo);
     expect(deriveMap(on.events).tape[0]?.standing).toBe('parked');
-    on.add({ kind: 'restored', target: added.id });
+    on.add({ kind: 'restored', target: added.id, basedOn: null });
     expect(factAt(settledAt(deriveMap(on.events), on), 0, 3).joined).toBe(true);
   });
 });
@@ -222,7 +222,7 @@ describe('contradictions', () => {
     const mended = settledAt(deriveMap(on.events), on);
     expect(mended.contradictions).toEqual([]);
     expect(factAt(mended, 0, 1)).toMatchObject({ state: 'measured', joined: false });
-    on.add({ kind: 'withdrawn', target: correction.id });
+    on.add({ kind: 'withdrawn', target: correction.id, basedOn: null });
     expect(settledAt(deriveMap(on.events), on).contradictions).toHaveLength(1);
   });
 });

@@ -100,6 +100,7 @@ const change = tagged('change', {
   'laid-out': { layout },
 });
 
+const revision: Schema = { type: 'integer', minimum: 0 };
 const source = oneOf(['typed', 'meter', 'simulated']);
 const expectedTable = object({
   source: tagged('kind', { drawn: {}, library: { entry: id, name: text(120) } }),
@@ -121,10 +122,10 @@ export const deedSchema = tagged('kind', {
     inCircuit: flag,
     readings: list(reading, { minItems: 1, maxItems: 256 }),
   },
-  withdrawn: { target: id },
-  restored: { target: id },
+  withdrawn: { target: id, basedOn: orNull(revision) },
+  restored: { target: id, basedOn: orNull(revision) },
   superseded: { reading: id, replacement: orNull(reading), source },
-  restructured: { change, basedOn: { type: 'integer', minimum: 0 } },
+  restructured: { change, basedOn: revision },
   explained: {
     readings: list(id, { minItems: 1 }),
     as: oneOf(['contact', 'part', 'leak', 'potentiometer']),

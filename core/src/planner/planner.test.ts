@@ -82,7 +82,7 @@ describe('the position-first plan', () => {
     const left = planNext(deriveMap(on.events), null);
     expect(left).toEqual({ kind: 'skipped-left', skips: [skip.id], pairs: 2 });
     expect(deriveMap(on.events).complete).toBe(false);
-    on.add({ kind: 'withdrawn', target: skip.id });
+    on.add({ kind: 'withdrawn', target: skip.id, basedOn: null });
     expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'ask', ask: plan.ask });
   });
 

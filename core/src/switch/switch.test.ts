@@ -62,12 +62,12 @@ describe('undo and redo', () => {
     for (let place = 1; place < 4; place += 1) on.read(0, 0, place, OPEN);
     for (let round = 0; round < 3; round += 1) {
       const target = readLog(on.events).undo[0];
-      if (target) on.add({ kind: 'withdrawn', target: target.id });
+      if (target) on.add({ kind: 'withdrawn', target: target.id, basedOn: null });
     }
     expect(liveEvents(readLog(on.events), 'answered')).toHaveLength(0);
     for (let round = 0; round < 2; round += 1) {
       const target = readLog(on.events).redo[0];
-      if (target) on.add({ kind: 'restored', target: target.id });
+      if (target) on.add({ kind: 'restored', target: target.id, basedOn: null });
     }
     expect(liveEvents(readLog(on.events), 'answered')).toHaveLength(2);
     on.read(0, 1, 2, CLOSED);
@@ -113,7 +113,7 @@ describe('prompts', () => {
     const only = prompt(1);
     on.add({ kind: 'prompt-shown', prompt: only });
     const first = answer(only);
-    on.add({ kind: 'withdrawn', target: first.id });
+    on.add({ kind: 'withdrawn', target: first.id, basedOn: null });
     const second = answer(only);
     expect(readLog(on.events).aside).toEqual(new Set([second.id]));
   });
@@ -162,7 +162,7 @@ describe('structure', () => {
     expect(structure.actuators[0]?.positions.map(({ name }) => name)).toEqual([null, 'between', null]);
     expect(structure.terminals[1]).toMatchObject({ id: on.terminals[1], label: 'L1' });
     expect(structureRevision(on.events)).toBe(3);
-    on.add({ kind: 'withdrawn', target: added.id });
+    on.add({ kind: 'withdrawn', target: added.id, basedOn: null });
     expect(structureRevision(on.events)).toBe(4);
     expect(structureOf(readLog(on.events)).actuators[0]?.positions).toHaveLength(2);
   });

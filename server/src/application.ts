@@ -1,0 +1,59 @@
+import type { ConsoleLogger } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { json, type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import { ErrorFilter } from './errors/error.filter.js';
+import { sameOriginOnly } from './errors/same-origin.js';
+import { strictValidation } from './errors/validation.js';
+import { QuietStart } from './quiet-start.js';
+import type { Serving } from './serving.js';
+
+/** The server, ready to listen: everything between the socket and the modules. */
+export async function createApplication(serving: Serving): Promise<NestExpressApplication> {
+  const logger = new QuietStart();
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(serving), {
+    bodyParser: false,
+    logger: process.env['WHICH_WAY_LOG'] === 'quiet' ? false : logger,
+    abortOnError: false,
+  });
+  app.use(sameOriginOnly);
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          upgradeInsecureRequests: null,
+          workerSrc: ["'self'", 'blob:'],
+          connectSrc: ["'self'", 'ws:'],
+        },
+      },
+    }),
+  );
+  app.use(logRequests(logger));
+  app.use('/api/import', json({ limit: '25mb' }));
+  app.use(json({ limit: '1mb' }));
+  app.useGlobalPipes(strictValidation());
+  app.useGlobalFilters(new ErrorFilter());
+  const description = new DocumentBuilder().setTitle('Which Way').setVersion(serving.version).build();
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
+  app.enableShutdownHooks();
+  return app;
+}
+
+/** One line for each request to the API that changes something or fails. */
+function logRequests(logger: ConsoleLogger) {
+  return (request: Request, response: Response, next: NextFunction): void => {
+    const began = process.hrtime.bigint();
+    response.on('finish', () => {
+      if (!request.path.startsWith('/api/') || (request.method === 'GET' && response.statusCode < 400)) return;
+      if (process.env['WHICH_WAY_LOG'] === 'quiet') return;
+      const milliseconds = Number((process.hrtime.bigint() - began) / 1_000_000n);
+      const line = { method: request.method, path: request.path, status: response.statusCode, milliseconds };
+      logger.log(line, 'request');
+    });
+    next();
+  };
+}

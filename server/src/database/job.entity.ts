@@ -1,0 +1,16 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A job as stored; its log is in job_event. */
+@Entity('job')
+export class JobRow {
+  @PrimaryColumn('text') id: string;
+  @Column('integer') number: number;
+  @Column('text') title: string;
+  @Column('text') place: string;
+  @Column('boolean', { name: 'out_of_machine' }) outOfMachine: boolean;
+  /** JSON of the simulated switch; null for a real one. */
+  @Column('text', { nullable: true }) simulation: string | null;
+  @Column('text') created: string;
+  @Column('text') updated: string;
+  @Column('integer') version: number;
+}

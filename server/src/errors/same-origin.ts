@@ -1,0 +1,28 @@
+import type { ApiError } from '@which-way/contract';
+import type { NextFunction, Request, Response } from 'express';
+
+const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+/**
+ * Refuses requests that name another host, or come from a page of another origin: a web page elsewhere must not
+ * reach the bench through the browser, also not by DNS rebinding.
+ */
+export function sameOriginOnly(request: Request, response: Response, next: NextFunction): void {
+  const host = request.headers.host ?? '';
+  const { origin } = request.headers;
+  if (!LOOPBACK.test(host)) return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
+  if (origin !== undefined && origin !== `http://${host}`) {
+    return turnAway(response, 'wrong-origin', `Requests from "${origin}" are not accepted.`);
+  }
+  next();
+}
+
+function turnAway(response: Response, code: string, message: string): void {
+  const body: ApiError = {
+    code,
+    message,
+    path: '',
+    hint: 'Open Which Way at the address that it printed when it started.',
+  };
+  response.status(403).json(body);
+}

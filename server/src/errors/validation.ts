@@ -1,0 +1,31 @@
+import { ValidationPipe, type ValidationError } from '@nestjs/common';
+import type { ApiError } from '@which-way/contract';
+import { Refusal } from './refusal.js';
+
+/** Checks every body and query by its DTO class; unknown fields are refused. */
+export function strictValidation(): ValidationPipe {
+  return new ValidationPipe({
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    transform: true,
+    exceptionFactory: (errors) => {
+      const [first, ...more] = errors.flatMap((error) => flatten(error, ''));
+      return new Refusal(400, {
+        ...(first ?? { code: 'invalid', message: 'What was sent does not fit.', path: '', hint: 'See /api/docs.' }),
+        ...(more.length > 0 ? { more: more.slice(0, 20) } : {}),
+      });
+    },
+  });
+}
+
+function flatten(error: ValidationError, above: string): ApiError[] {
+  const path = above === '' ? error.property : `${above}.${error.property}`;
+  const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
+    code: rule === 'whitelistValidation' ? 'unknown-field' : `invalid-${rule}`,
+    message: `${path}: ${rule === 'whitelistValidation' ? 'this field is not known' : message}.`,
+    path,
+    hint: rule === 'whitelistValidation' ? 'Remove it, or check its spelling.' : 'GET /api/docs says what fits.',
+  }));
+  return [...own, ...(error.children ?? []).flatMap((child) => flatten(child, path))];
+}
