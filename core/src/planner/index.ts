@@ -1,3 +1,4 @@
 export * from './position-first.js';
 export * from './plan.js';
 export * from './answer.js';
+export * from './handle.js';

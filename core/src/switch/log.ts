@@ -1,5 +1,6 @@
 import type { Deed, JobEvent } from './event.js';
 import type { EventId, PromptId } from './id.js';
+import { ORDINARY_METER, type MeterProfile } from './meter.js';
 import type { Prompt } from './prompt.js';
 import { applyChange, EMPTY_STRUCTURE, type Structure } from './structure.js';
 
@@ -158,4 +159,9 @@ export function nextClock(events: Iterable<JobEvent>): number {
   let clock = 0;
   for (const event of events) clock = Math.max(clock, event.clock);
   return clock + 1;
+}
+
+/** The meter of the last live check; an ordinary handheld before the first. */
+export function lastCheckedMeter(log: Log): MeterProfile {
+  return liveEvents(log, 'meter-checked').at(-1)?.what.meter ?? ORDINARY_METER;
 }

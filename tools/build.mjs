@@ -1,0 +1,4 @@
+import { build, install } from './fresh-work.mjs';
+
+install();
+build();

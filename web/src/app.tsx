@@ -1,0 +1,54 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { createBrowserRouter, Link, RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import { BenchPage } from './bench/bench-page.js';
+import { JobFrame, JobStart } from './job/job-frame.js';
+import { MapPage } from './map/map-page.js';
+import { MatchPage } from './match/match-page.js';
+import { Notice } from './shared/notice.js';
+import { TopBar } from './shared/top-bar.js';
+import { TablePage } from './table/table-page.js';
+import { VerifyPage } from './verify/verify-page.js';
+
+function Lost() {
+  return (
+    <>
+      <TopBar title="No such page" />
+      <main className="mx-auto max-w-2xl p-8">
+        <Notice look="plain" title="There is nothing at this address.">
+          <Link to="/" className="underline">
+            Go to the bench
+          </Link>
+          , where all jobs are.
+        </Notice>
+      </main>
+    </>
+  );
+}
+
+const router = createBrowserRouter([
+  { path: '/', element: <BenchPage /> },
+  {
+    path: '/jobs/:id',
+    element: <JobFrame />,
+    children: [
+      { index: true, element: <JobStart /> },
+      { path: 'map', element: <MapPage /> },
+      { path: 'table', element: <TablePage /> },
+      { path: 'verify', element: <VerifyPage /> },
+      { path: 'match', element: <MatchPage /> },
+    ],
+  },
+  { path: '*', element: <Lost /> },
+]);
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2000 } } });
+
+export function App() {
+  return (
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+      <Toaster position="top-center" />
+    </QueryClientProvider>
+  );
+}

@@ -1,0 +1,170 @@
+import type { JobId, KnownSwitch } from '@which-way/core/switch';
+import { createWriter, describeSwitch } from '@which-way/core/switch';
+import { simulateKnown } from '@which-way/core/simulated';
+import { useQuery } from '@tanstack/react-query';
+import { Dialog } from 'radix-ui';
+import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { api, toldOf } from '../api/client.js';
+import { newId } from '../job/new-id.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { readStart } from './start-form.js';
+
+/** Asks the least that is needed to begin: how many terminals, how many positions if known, and out of the machine or not. */
+export function StartDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-lead-black/60" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 max-h-dvh w-[min(40rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
+        >
+          <Dialog.Title className="text-title font-bold">Map a switch now</Dialog.Title>
+          <StartForm onClose={() => onOpenChange(false)} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+const INPUT = 'mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large';
+
+function StartForm({ onClose }: { onClose: () => void }) {
+  const navigate = useNavigate();
+  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const [simulated, setSimulated] = useState(false);
+  const [terminals, setTerminals] = useState('');
+  const [positions, setPositions] = useState('?');
+  const [title, setTitle] = useState('');
+  const [entry, setEntry] = useState('');
+  const [seed, setSeed] = useState('1');
+  const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const start = async (outOfMachine: boolean) => {
+    const known = simulated ? library.data?.find(({ id }) => id === entry) : undefined;
+    const read = readStart({ terminals, positions, seed, simulated, known });
+    if (!read.ok) return setTrouble(read);
+    setBusy(true);
+    setTrouble(null);
+    try {
+      navigate(await makeJob({ ...read, title: title.trim(), known, outOfMachine }));
+    } catch (error) {
+      setTrouble(toldOf(error));
+      setBusy(false);
+    }
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void start(true);
+  };
+
+  return (
+    <form onSubmit={submit} noValidate className="mt-4 grid gap-4">
+      {simulated ? (
+        <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} library={library.data ?? []} />
+      ) : (
+        <label>
+          How many terminals?
+          <input
+            autoFocus
+            inputMode="numeric"
+            autoComplete="off"
+            value={terminals}
+            onChange={(event) => setTerminals(event.target.value)}
+            className={INPUT}
+          />
+          <span className="text-small text-quiet">Mark one lug with a pen now and count on from it: that is 1.</span>
+        </label>
+      )}
+      <label>
+        How many positions?
+        <input value={positions} autoComplete="off" onChange={(event) => setPositions(event.target.value)} className={INPUT} />
+        <span className="text-small text-quiet">? is an answer: they are found on the way.</span>
+      </label>
+      <label>
+        What is it? <span className="text-quiet">Can wait.</span>
+        <input value={title} maxLength={120} onChange={(event) => setTitle(event.target.value)} className={INPUT} />
+      </label>
+      {trouble && (
+        <Notice look="brick" title={trouble.message}>
+          {trouble.hint}
+        </Notice>
+      )}
+      <div className="flex flex-wrap gap-3">
+        <PlainButton type="submit" look="strong" disabled={busy} className="min-h-16 grow text-large">
+          {simulated ? 'Start with the simulated switch' : 'It is out of the machine: start'}
+        </PlainButton>
+        {!simulated && (
+          <PlainButton disabled={busy} onClick={() => void start(false)} className="min-h-16">
+            It is still in the machine
+          </PlainButton>
+        )}
+      </div>
+      <div className="flex flex-wrap justify-between gap-3 border-t border-line pt-3">
+        <PlainButton look="quiet" onClick={() => setSimulated(!simulated)}>
+          {simulated ? 'I have a switch in my hand' : 'No switch at hand? Try a simulated one'}
+        </PlainButton>
+        <PlainButton look="quiet" onClick={onClose}>
+          Close
+        </PlainButton>
+      </div>
+    </form>
+  );
+}
+
+interface SimulatedChoiceProps {
+  entry: string;
+  setEntry: (id: string) => void;
+  seed: string;
+  setSeed: (seed: string) => void;
+  library: KnownSwitch[];
+}
+
+function SimulatedChoice({ entry, setEntry, seed, setSeed, library }: SimulatedChoiceProps) {
+  return (
+    <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
+      <label>
+        Wired like
+        <select autoFocus value={entry} onChange={(event) => setEntry(event.target.value)} className={INPUT}>
+          <option value="">Choose one of the library</option>
+          {library.map(({ id, name, terminals, positions }) => (
+            <option key={id} value={id}>
+              {name}: {terminals.length} terminals, {positions.length} positions
+            </option>
+          ))}
+        </select>
+        <span className="text-small text-quiet">Its terminals are mixed up, so that there is something to find.</span>
+      </label>
+      <label>
+        Seed
+        <input value={seed} inputMode="numeric" onChange={(event) => setSeed(event.target.value)} className={INPUT} />
+        <span className="text-small text-quiet">Another number, another mix.</span>
+      </label>
+    </div>
+  );
+}
+
+interface Start {
+  terminals: number;
+  positions: number | null;
+  seed: number;
+  title: string;
+  known: KnownSwitch | undefined;
+  outOfMachine: boolean;
+}
+
+async function makeJob({ terminals, positions, seed, title, known, outOfMachine }: Start): Promise<string> {
+  const id = newId<JobId>();
+  const simulation = known ? simulateKnown(known, seed, true) : null;
+  const name = title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
+  await api.makeJob({ id, title: name, outOfMachine, simulation });
+  const writer = createWriter({ newId, now: () => new Date().toISOString() });
+  const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
+  const change = describeSwitch({ terminals, positions, form: 'rotary', layout }, newId);
+  const event = writer.write([], { kind: 'restructured', change, basedOn: 0 });
+  await api.postEvents(id, { after: 0, events: [event] });
+  return `/jobs/${id}/map`;
+}

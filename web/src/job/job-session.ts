@@ -1,0 +1,212 @@
+import type { ApiError, Job } from '@which-way/contract';
+import { createMapper, type SwitchMap } from '@which-way/core/continuity';
+import {
+  createWriter,
+  readLog,
+  structureRevision,
+  type Deed,
+  type EventId,
+  type JobEvent,
+  type JobId,
+  type StructureChange,
+} from '@which-way/core/switch';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { api, RefusedError, toldOf } from '../api/client.js';
+import { newId } from './new-id.js';
+import type { Outbox } from './outbox.js';
+
+/** Where the person's work is. `saved` means: on the server's disk. */
+export type SaveState =
+  | { state: 'saved' }
+  | { state: 'sending'; count: number }
+  | { state: 'waiting'; count: number; reason: string }
+  | { state: 'failed'; count: number; reason: string };
+
+export interface JobState {
+  job: Job | null;
+  /** Why the job cannot be shown; null when it can. */
+  trouble: { message: string; hint: string; missing: boolean } | null;
+  events: readonly JobEvent[];
+  map: SwitchMap;
+  save: SaveState;
+  /** Changes that the server refused and that are gone from the screen; the person has to know. */
+  refused: readonly ApiError[];
+}
+
+const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+
+/**
+ * One open job: its log as far as this tab knows it, what is derived from it, and the sending of what is new.
+ * An event shows at once, is kept in the outbox, and leaves it when the server says that it is stored.
+ */
+export class JobSession {
+  readonly store: StoreApi<JobState>;
+  readonly #writer = createWriter({ newId, now: () => new Date().toISOString() });
+  readonly #mapper = createMapper();
+  #cursor = 0;
+  #unsent: JobEvent[] = [];
+  #busy = false;
+  #failures = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #closed = false;
+
+  constructor(
+    readonly id: JobId,
+    private readonly outbox: Outbox,
+  ) {
+    this.store = createStore<JobState>(() => ({
+      job: null,
+      trouble: null,
+      events: [],
+      map: this.#mapper([]),
+      save: { state: 'saved' },
+      refused: [],
+    }));
+  }
+
+  /** Loads the job and takes up what the outbox still holds. Tries again by itself while the server is away. */
+  async open(): Promise<void> {
+    this.#closed = false;
+    try {
+      const [{ job, events, cursor }, kept] = await Promise.all([
+        api.openJob(this.id),
+        this.outbox.of(this.id).catch(() => []),
+      ]);
+      if (this.#closed) return;
+      this.#cursor = cursor;
+      const there = new Set(events.map(({ id }) => id));
+      this.#unsent = kept.filter(({ id }) => !there.has(id));
+      await this.outbox.remove(kept.filter(({ id }) => there.has(id)).map(({ id }) => id)).catch(() => undefined);
+      this.store.setState({ job, trouble: null });
+      this.#setEvents([...events, ...this.#unsent]);
+      this.#showSave();
+      void this.flush();
+    } catch (error) {
+      const missing = error instanceof RefusedError;
+      this.store.setState({ trouble: { ...toldOf(error), missing } });
+      if (!missing) this.#timer = setTimeout(() => void this.open(), 2000);
+    }
+  }
+
+  close(): void {
+    this.#closed = true;
+    clearTimeout(this.#timer);
+  }
+
+  /** Adds what happened to the log. */
+  emit(...deeds: Deed[]): void {
+    const events = deeds.reduce<readonly JobEvent[]>(
+      (seen, what) => [...seen, this.#writer.write(seen, what)],
+      this.store.getState().events,
+    );
+    const added = events.slice(this.store.getState().events.length);
+    this.#unsent.push(...added);
+    for (const event of added) void this.outbox.put(this.id, event).catch(() => undefined);
+    this.#setEvents(events);
+    this.#showSave();
+    void this.flush();
+  }
+
+  /** Changes what the switch is made of, on the structure as this tab sees it. */
+  restructure(change: StructureChange): void {
+    this.emit({ kind: 'restructured', change, basedOn: structureRevision(this.store.getState().events) });
+  }
+
+  undo(): void {
+    this.#turn('withdrawn', readLog(this.store.getState().events).undo[0]);
+  }
+
+  redo(): void {
+    this.#turn('restored', readLog(this.store.getState().events).redo[0]);
+  }
+
+  /** Takes one act back, wherever it is in the log. */
+  withdraw(id: EventId): void {
+    this.#turn('withdrawn', this.store.getState().events.find((event) => event.id === id));
+  }
+
+  #turn(kind: 'withdrawn' | 'restored', target: JobEvent | undefined): void {
+    if (!target) return;
+    const structural = target.what.kind === 'restructured';
+    const basedOn = structural ? structureRevision(this.store.getState().events) : null;
+    this.emit({ kind, target: target.id, basedOn });
+  }
+
+  /** Changes the job's own fields; throws what the server said. */
+  async changeJob(change: { title?: string; place?: string; outOfMachine?: boolean }): Promise<void> {
+    const { job } = this.store.getState();
+    if (!job) return;
+    this.store.setState({ job: await api.changeJob(this.id, { version: job.version, ...change }) });
+  }
+
+  dismissRefused(): void {
+    this.store.setState({ refused: [] });
+    this.#showSave();
+  }
+
+  /** Sends what waits, in order; asks for what is new when nothing waits. */
+  async flush(): Promise<void> {
+    if (this.#busy || this.#closed) return;
+    this.#busy = true;
+    clearTimeout(this.#timer);
+    try {
+      do {
+        const batch = this.#unsent.slice(0, 100);
+        const answer = await api.postEvents(this.id, { after: this.#cursor, events: batch });
+        this.#failures = 0;
+        await this.#settle(batch, answer);
+      } while (this.#unsent.length > 0);
+      this.#showSave();
+    } catch (error) {
+      this.#failed(error);
+    } finally {
+      this.#busy = false;
+    }
+  }
+
+  async #settle(batch: JobEvent[], answer: Awaited<ReturnType<typeof api.postEvents>>): Promise<void> {
+    const done = new Set<string>([...answer.stored, ...answer.refused.map(({ id }) => id)]);
+    const refused = new Set<string>(answer.refused.map(({ id }) => id));
+    this.#unsent = this.#unsent.filter(({ id }) => !done.has(id));
+    this.#cursor = answer.cursor;
+    const known = new Set(this.store.getState().events.map(({ id }) => id));
+    const foreign = answer.events.filter(({ id }) => !known.has(id));
+    if (foreign.length > 0 || refused.size > 0) {
+      this.#setEvents([...this.store.getState().events.filter(({ id }) => !refused.has(id)), ...foreign]);
+    }
+    if (answer.refused.length > 0) {
+      const errors = answer.refused.map(({ error }) => error);
+      this.store.setState(({ refused: before }) => ({ refused: [...before, ...errors] }));
+    }
+    await this.outbox.remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id)).catch(() => undefined);
+    this.#showSave();
+  }
+
+  #failed(error: unknown): void {
+    const { message } = toldOf(error);
+    const count = this.#unsent.length;
+    const hopeless = error instanceof RefusedError && error.status < 500;
+    if (hopeless && count > 0) {
+      this.store.setState({ save: { state: 'failed', count, reason: message } });
+      return;
+    }
+    if (count > 0) this.store.setState({ save: { state: 'waiting', count, reason: message } });
+    const pause = RETRY_MS[Math.min(this.#failures, RETRY_MS.length - 1)];
+    this.#failures += 1;
+    if (!this.#closed && count > 0) this.#timer = setTimeout(() => void this.flush(), pause);
+  }
+
+  #setEvents(events: readonly JobEvent[]): void {
+    this.store.setState({ events, map: this.#mapper(events) });
+  }
+
+  #showSave(): void {
+    const count = this.#unsent.length;
+    const { refused, save } = this.store.getState();
+    const [first] = refused;
+    if (first) this.store.setState({ save: { state: 'failed', count: refused.length, reason: first.message } });
+    else if (count === 0) this.store.setState({ save: { state: 'saved' } });
+    else if (save.state === 'waiting') this.store.setState({ save: { ...save, count } });
+    else this.store.setState({ save: { state: 'sending', count } });
+  }
+}

@@ -1,0 +1,114 @@
+import { isComplete } from '@which-way/core/continuity';
+import type { SettingId } from '@which-way/core/switch';
+import { Check } from 'lucide-react';
+import { useState } from 'react';
+import { useSession } from '../job/job-context.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { StrandSample } from '../shared/strand-sample.js';
+import { strandOf } from '../shared/strand.js';
+import { nameOfSetting } from '../words/terminals.js';
+import type { Probing } from './use-probing.js';
+
+/** The handle and its positions: where it should be now, and how far each position is. */
+export function HandleRail({ probing }: { probing: Probing }) {
+  const { map, at, turnTo } = probing;
+  const { structure } = map;
+  const [naming, setNaming] = useState<SettingId | null>(null);
+  const closed = structure.actuators[0]?.closed ?? null;
+  return (
+    <section aria-label="Handle" className="flex flex-col gap-2 overflow-y-auto p-4">
+      <h2 className="font-semibold text-quiet">Handle</h2>
+      <ol className="relative">
+        {structure.settings.map((setting, index) => {
+          const name = nameOfSetting(structure, setting, index);
+          const coverage = map.settings.get(setting.id)?.coverage;
+          const here = setting.id === at;
+          const settled = coverage ? coverage.measured + coverage.follows : 0;
+          return (
+            <li key={setting.id} className="relative pl-9">
+              <Stop first={index === 0} last={index === structure.settings.length - 1 && closed !== null} here={here} />
+              <div className={`rounded-part border-2 px-3 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}>
+                {naming === setting.id ? (
+                  <NameForm probing={probing} index={index} onDone={() => setNaming(null)} />
+                ) : (
+                  <>
+                    <button
+                      type="button"
+                      aria-current={here ? 'step' : undefined}
+                      className="flex min-h-11 w-full items-center gap-2 text-left"
+                      onClick={(event) => {
+                        if (event.detail > 0) event.currentTarget.blur();
+                        if (here) setNaming(setting.id);
+                        else turnTo(setting.id);
+                      }}
+                      title={here ? 'Give it a name' : 'Probe here'}
+                    >
+                      <StrandSample strand={strandOf(index)} width={34} />
+                      <span className={`grow ${here ? 'text-large font-bold' : 'font-semibold'}`}>{name}</span>
+                      {coverage && isComplete(coverage) ? (
+                        <Check className="text-teal" aria-label="settled" />
+                      ) : (
+                        <span className="font-mono text-small text-quiet">
+                          {settled}/{coverage?.pairs ?? 0}
+                        </span>
+                      )}
+                    </button>
+                  </>
+                )}
+              </div>
+            </li>
+          );
+        })}
+        {closed === null && (
+          <li className="relative pl-9 text-quiet">
+            <Stop first={false} last={false} here={false} open />
+            <p className="px-3 py-2">more, perhaps</p>
+          </li>
+        )}
+      </ol>
+    </section>
+  );
+}
+
+function Stop({ first, last, here, open = false }: { first: boolean; last: boolean; here: boolean; open?: boolean }) {
+  return (
+    <svg className="absolute inset-y-0 left-0 h-full w-8" viewBox="0 0 32 60" preserveAspectRatio="none" aria-hidden="true">
+      {!first && <line x1={16} x2={16} y1={0} y2={30} stroke="var(--brass)" strokeWidth={4} strokeDasharray={open ? '4 5' : undefined} />}
+      {!last && !open && <line x1={16} x2={16} y1={30} y2={60} stroke="var(--brass)" strokeWidth={4} />}
+      <circle cx={16} cy={30} r={here ? 10 : 6} fill={here ? 'var(--brass)' : 'var(--paper)'} stroke="var(--brass)" strokeWidth={4} />
+    </svg>
+  );
+}
+
+function NameForm({ probing, index, onDone }: { probing: Probing; index: number; onDone: () => void }) {
+  const { structure } = probing.map;
+  const session = useSession();
+  const actuator = structure.actuators[0];
+  const setting = structure.settings[index];
+  const position = actuator?.positions.find(({ id }) => id === setting?.at[actuator.id]);
+  const [name, setName] = useState(position?.name ?? '');
+  return (
+    <form
+      className="flex gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const given = name.trim();
+        if (position && given !== (position.name ?? '')) {
+          session.restructure({ change: 'position-renamed', position: position.id, name: given === '' ? null : given });
+        }
+        onDone();
+      }}
+    >
+      <input
+        autoFocus
+        aria-label="Name of the position"
+        maxLength={40}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && onDone()}
+        className="min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2"
+      />
+      <PlainButton type="submit">Name</PlainButton>
+    </form>
+  );
+}

@@ -1,0 +1,91 @@
+import { useEffect, useRef } from 'react';
+import type { Probing } from './use-probing.js';
+
+/** The keys of the Map screen, for the help and for people who look. */
+export const MAP_KEYS: readonly [string, string][] = [
+  ['Enter', 'Done; it sounds; take what was typed; with the simulated meter: measure'],
+  ['Space', 'None sounded; open'],
+  ['7 9 …', 'Type a terminal’s label, Enter after each: it sounded'],
+  ['9=0,3', 'A terminal and its ohms: 0,3  2k2  OL'],
+  ['2-5', 'Read a pair of your own choice; 2-5=OL answers it at once'],
+  ['Backspace', 'Rub out what was typed; else undo the last act'],
+  ['Shift Backspace', 'Redo (also Ctrl Y); Ctrl Z undoes'],
+  ['↓', 'Skip: ask it later'],
+  ['→', 'Click on: a new position'],
+  ['End', 'Hit the stop: that was the last position'],
+  ['Home', 'Back at the start: the handle goes round'],
+  ['+', 'One more lug'],
+  ['Escape', 'Leave what was begun'],
+  ['?', 'These keys'],
+];
+
+/** Listens to the keyboard while the Map is shown; nothing has to have the focus. */
+export function useMapKeys(probing: Probing, onHelp: () => void): void {
+  const latest = useRef({ probing, onHelp });
+  useEffect(() => {
+    latest.current = { probing, onHelp };
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { target } = event;
+      if (!(target instanceof Element) || target.closest('input, select, textarea, [role=dialog]')) return;
+      const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
+      if (onControl && (event.key === 'Enter' || event.key === ' ')) return;
+      if (press(event, latest.current.probing, latest.current.onHelp)) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+}
+
+/** Does what a key says; false when it says nothing here. */
+function press(event: KeyboardEvent, probing: Probing, onHelp: () => void): boolean {
+  const { key } = event;
+  const finding = probing.task?.kind === 'plan' && probing.task.plan.kind === 'find-position';
+  if (event.ctrlKey || event.metaKey) {
+    if (key.toLowerCase() === 'z' && !event.shiftKey) probing.undo();
+    else if (key.toLowerCase() === 'y' || (key.toLowerCase() === 'z' && event.shiftKey)) probing.redo();
+    else return false;
+    return true;
+  }
+  if (event.altKey) return false;
+  switch (key) {
+    case 'Enter':
+      probing.yes();
+      return true;
+    case ' ':
+      probing.no();
+      return true;
+    case 'Backspace':
+      if (probing.typed !== '') probing.setTyped(probing.typed.slice(0, -1));
+      else if (event.shiftKey) probing.redo();
+      else probing.undo();
+      return true;
+    case 'Escape':
+      probing.escape();
+      return true;
+    case 'ArrowDown':
+      probing.skip();
+      return true;
+    case 'ArrowRight':
+      if (finding) probing.clickOn();
+      return finding;
+    case 'End':
+      if (finding) probing.closeList('stop');
+      return finding;
+    case 'Home':
+      if (finding) probing.closeList('round');
+      return finding;
+    case '+':
+      probing.addLug();
+      return true;
+    case '?':
+      onHelp();
+      return true;
+    default:
+      if (key.length !== 1) return false;
+      probing.setMessage(null);
+      probing.setTyped(probing.typed + key);
+      return true;
+  }
+}

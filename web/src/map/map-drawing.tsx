@@ -1,0 +1,77 @@
+import { factAt } from '@which-way/core/continuity';
+import { polesWithContacts } from '@which-way/core/table';
+import type { TerminalId } from '@which-way/core/switch';
+import { useMemo } from 'react';
+import type { Inspected } from '../shared/inspector.js';
+import { strandOf } from '../shared/strand.js';
+import { SwitchDrawing, type DrawnLink, type TerminalRole } from '../shared/switch-drawing.js';
+import { valueWords } from '../words/quantity.js';
+import { settingName, terminalName } from '../words/terminals.js';
+import type { Probing } from './use-probing.js';
+
+/** The switch with its links so far, and with the leads where the prompt wants them. */
+export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
+  const { map, at, found } = probing;
+  const links = useMemo(() => linksOf(probing.map, at, onPick), [probing.map, at, onPick]);
+  return (
+    <SwitchDrawing
+      terminals={map.structure.terminals}
+      layout={map.structure.layout}
+      links={links}
+      roleOf={(id) => roleOf(probing, id)}
+      noteOf={(id) => {
+        const value = found.get(id);
+        return value ? valueWords(value) : null;
+      }}
+      onTerminal={probing.touch}
+      caption="The switch, seen from the terminal side"
+    />
+  );
+}
+
+/** The links to draw: this setting's strong, the others' faint; per net as few lines as span it. */
+export function linksOf(map: Probing['map'], at: Probing['at'], onPick: (about: Inspected) => void): DrawnLink[] {
+  const drawn: DrawnLink[] = [];
+  [...map.settings.values()].forEach(({ settled }, index) => {
+    const here = settled.setting === at;
+    const name = settingName(map.structure, settled.setting);
+    const link = (a: number, b: number, disputed: boolean): DrawnLink => {
+      const [from, to] = [settled.terminals[a] as TerminalId, settled.terminals[b] as TerminalId];
+      const ends = `${terminalName(map.structure, from)} and ${terminalName(map.structure, to)}`;
+      return {
+        key: `${settled.setting} ${from} ${to}`,
+        from,
+        to,
+        strand: strandOf(index),
+        faint: !here,
+        disputed,
+        label: `${name}: ${ends} ${disputed ? 'disputed' : 'joined'}`,
+        onPick: () => onPick({ setting: settled.setting, a: from, b: to }),
+      };
+    };
+    for (const { contacts } of polesWithContacts([settled.nets])) {
+      for (const [a, b] of contacts) drawn.push(link(a, b, false));
+    }
+    for (const reading of settled.contradictions.flatMap(({ joins }) => joins)) {
+      const line = map.tape.find((one) => one.reading.id === reading)?.reading;
+      const [a, b] = [line?.red[0], line?.black[0]].map((id) => settled.terminals.indexOf(id as TerminalId)) as [number, number];
+      if (factAt(settled, a, b).state === 'disputed') drawn.push(link(a, b, true));
+    }
+  });
+  return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
+}
+
+function roleOf({ task, found, implied, picked }: Probing, id: TerminalId): TerminalRole {
+  if (picked !== null) return picked === id ? 'red' : 'plain';
+  if (task?.kind === 'correct') return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
+  if (task?.kind !== 'prompt') return 'plain';
+  const { ask } = task.prompt;
+  if (ask.red === id) return 'red';
+  if (found.has(id)) {
+    const value = found.get(id);
+    const joined = value?.kind === 'tone' ? value.sounded : value?.kind === 'ohms' && value.ohms < 3;
+    return joined ? 'sounded' : 'black';
+  }
+  if (implied.has(id)) return 'not-needed';
+  return (ask.kind === 'sweep' ? ask.black : [ask.black]).includes(id) ? 'black' : 'plain';
+}

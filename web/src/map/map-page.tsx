@@ -1,0 +1,75 @@
+import { truthTable } from '@which-way/core/table';
+import type { ReadingId } from '@which-way/core/switch';
+import { useState } from 'react';
+import { Inspector, type Inspected } from '../shared/inspector.js';
+import { TableGrid } from '../shared/table-grid.js';
+import { Contradictions } from './contradictions.js';
+import { HandleRail } from './handle-rail.js';
+import { KeysHelp } from './keys-help.js';
+import { useMapKeys } from './keys.js';
+import { MapDrawing } from './map-drawing.js';
+import { MapShut } from './map-shut.js';
+import { MapTools } from './map-tools.js';
+import { PromptBar } from './prompt-bar.js';
+import { Tape } from './tape.js';
+import { useProbing } from './use-probing.js';
+
+/** Probing: the handle, the switch, what is known so far, and below them what to do next. */
+export function MapPage() {
+  const probing = useProbing();
+  const { map, job } = probing;
+  const [inspected, setInspected] = useState<Inspected | null>(null);
+  const [help, setHelp] = useState(false);
+  useMapKeys(probing, () => setHelp(true));
+  if (!job?.outOfMachine) return <MapShut />;
+  const readAgain = (id: ReadingId) => {
+    setInspected(null);
+    probing.correct(id);
+  };
+  const table = truthTable(map);
+  return (
+    <main className="flex min-h-0 grow flex-col">
+      <h1 className="sr-only">Map</h1>
+      <div className="grid min-h-0 grow lg:grid-cols-[16rem_1fr_24rem]">
+        <div className="order-2 lg:order-none lg:min-h-0 lg:overflow-y-auto">
+          <HandleRail probing={probing} />
+        </div>
+        <div className="order-1 flex min-h-80 flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
+          <MapTools probing={probing} onHelp={() => setHelp(true)} />
+          <div className="min-h-0 grow px-4 pb-2">
+            <MapDrawing probing={probing} onPick={setInspected} />
+          </div>
+        </div>
+        <div className="order-3 flex min-h-0 flex-col gap-4 p-4 lg:order-none lg:overflow-y-auto">
+          {inspected && (
+            <Inspector
+              about={inspected}
+              onClose={() => setInspected(null)}
+              onReadAgain={readAgain}
+              onProbe={({ a, b, setting }) => {
+                setInspected(null);
+                probing.askPair(a, b, setting);
+              }}
+            />
+          )}
+          <Contradictions probing={probing} onReadAgain={readAgain} />
+          <section aria-label="Truth table so far">
+            <h2 className="font-semibold text-quiet">Truth table so far</h2>
+            {table.poles.length + table.uncertain.length === 0 ? (
+              <p className="text-quiet">Nothing joins so far.</p>
+            ) : (
+              <TableGrid table={table} structure={map.structure} onPick={setInspected} at={probing.at} />
+            )}
+          </section>
+          <section aria-label="Readings">
+            <h2 className="font-semibold text-quiet">Readings</h2>
+            <Tape probing={probing} onReadAgain={readAgain} />
+          </section>
+        </div>
+      </div>
+      <PromptBar probing={probing} />
+      <KeysHelp open={help} onOpenChange={setHelp} />
+    </main>
+  );
+}
+

@@ -1,0 +1,136 @@
+import { LAYOUTS, type Layout } from '@which-way/core/switch';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { useSession } from '../job/job-context.js';
+import { PlainButton } from '../shared/plain-button.js';
+import type { Probing } from './use-probing.js';
+
+const LAYOUT_WORDS: Record<Layout, string> = {
+  'two-rows': 'Two rows',
+  'one-row': 'One row',
+  circle: 'Circle',
+  list: 'Plain list',
+};
+
+/** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
+export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => void }) {
+  const { sense, setSense, map, picking } = probing;
+  const session = useSession();
+  return (
+    <div className="flex flex-wrap items-center gap-2 px-4 py-2">
+      <span className="mr-auto text-quiet">Seen from the terminal side</span>
+      <div role="group" aria-label="How it is read" className="flex">
+        {(['tone', 'ohms'] as const).map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={sense === one}
+            onClick={(event) => {
+              event.currentTarget.blur();
+              setSense(one);
+            }}
+            className={`min-h-11 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
+              sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
+            }`}
+          >
+            {one === 'tone' ? 'Tone' : 'Ohms'}
+          </button>
+        ))}
+      </div>
+      <PlainButton
+        aria-pressed={picking}
+        onClick={(event) => {
+          event.currentTarget.blur();
+          probing.pickPair();
+        }}
+      >
+        Another pair
+      </PlainButton>
+      <Popover.Root>
+        <Popover.Trigger asChild>
+          <PlainButton>The switch</PlainButton>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content role="dialog" aria-label="The switch" align="end" sideOffset={6} className="w-80 rounded-part border-2 border-ink bg-sheet p-4">
+            <fieldset>
+              <legend className="font-bold">How the terminals lie</legend>
+              {LAYOUTS.map((layout) => (
+                <label key={layout} className="flex min-h-10 items-center gap-3">
+                  <input
+                    type="radio"
+                    name="layout"
+                    className="size-5 accent-(--teal)"
+                    checked={map.structure.layout === layout}
+                    onChange={() => session.restructure({ change: 'laid-out', layout })}
+                  />
+                  {LAYOUT_WORDS[layout]}
+                </label>
+              ))}
+            </fieldset>
+            <PlainButton className="my-2 w-full" onClick={probing.addLug}>
+              One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
+            </PlainButton>
+            <Renaming probing={probing} />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <PlainButton aria-label="Keys" onClick={onHelp}>
+        ?
+      </PlainButton>
+    </div>
+  );
+}
+
+function Renaming({ probing: { map } }: { probing: Probing }) {
+  const session = useSession();
+  const [id, setId] = useState('');
+  const [label, setLabel] = useState('');
+  const [message, setMessage] = useState('');
+  const { terminals } = map.structure;
+  const rename = () => {
+    const terminal = terminals.find((one) => one.id === id);
+    const wanted = label.trim();
+    if (!terminal) return setMessage('Choose a terminal first.');
+    if (wanted === '' || /[=\s]/.test(wanted)) return setMessage('A label has no space and no = in it, and is not empty.');
+    if (terminals.some((one) => one.id !== id && one.label.toLowerCase() === wanted.toLowerCase())) {
+      return setMessage(`There is a terminal ${wanted} already.`);
+    }
+    setMessage('');
+    setLabel('');
+    session.restructure({ change: 'terminal-renamed', terminal: terminal.id, label: wanted, marking: terminal.marking });
+  };
+  return (
+    <form
+      className="border-t border-line pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        rename();
+      }}
+    >
+      <p className="font-bold">Call a terminal something else</p>
+      <div className="mt-1 flex gap-2">
+        <select aria-label="Terminal" value={id} onChange={(event) => setId(event.target.value)} className="min-h-11 rounded-part border-2 border-line bg-sheet px-2">
+          <option value="">Which</option>
+          {terminals.map((terminal) => (
+            <option key={terminal.id} value={terminal.id}>
+              {terminal.label}
+            </option>
+          ))}
+        </select>
+        <input
+          aria-label="New label"
+          value={label}
+          maxLength={24}
+          onChange={(event) => setLabel(event.target.value)}
+          className="min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+        />
+        <PlainButton type="submit">Rename</PlainButton>
+      </div>
+      {message && (
+        <p role="status" className="mt-1 text-brick">
+          {message}
+        </p>
+      )}
+    </form>
+  );
+}

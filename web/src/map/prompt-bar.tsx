@@ -1,0 +1,178 @@
+import type { ReactNode } from 'react';
+import { forecast } from '@which-way/core/planner';
+import type { EventId } from '@which-way/core/switch';
+import { useSession } from '../job/job-context.js';
+import { KeyButton } from '../shared/key-button.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { settingName } from '../words/terminals.js';
+import { promptWords } from './prompt-words.js';
+import type { Probing } from './use-probing.js';
+
+/** The next thing to do, the biggest thing on the screen, with its answers beside it. */
+export function PromptBar({ probing }: { probing: Probing }) {
+  const words = promptWords(probing);
+  return (
+    <section
+      aria-label="What to do next"
+      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:grid-cols-[13rem_1fr_auto]"
+    >
+      <Progress probing={probing} />
+      <div className="order-first min-w-0 lg:order-none">
+        <p className="text-title leading-[1.06] font-extrabold tracking-tight sm:text-prompt" data-testid="prompt" aria-live="polite">
+          {words.big}
+        </p>
+        <p className="mt-1 flex items-center gap-3 text-large">
+          {words.red && (
+            <span className="inline-flex h-9 min-w-9 shrink-0 items-center justify-center rounded-full bg-lead-red px-2 font-mono font-bold text-on-lead">
+              {words.red}
+            </span>
+          )}
+          <span data-testid="prompt-small">{words.small}</span>
+        </p>
+        <EntryLine probing={probing} />
+      </div>
+      <Answers probing={probing} />
+    </section>
+  );
+}
+
+function Progress({ probing: { map, at } }: { probing: Probing }) {
+  const coverage = at ? map.settings.get(at)?.coverage : undefined;
+  if (!coverage || !at) return <div />;
+  const left = forecast(map);
+  const open = map.structure.actuators.some(({ closed }) => closed === null);
+  return (
+    <div className="text-base leading-snug text-quiet">
+      <p className="text-ink">
+        <strong className="font-mono text-large">
+          {coverage.measured + coverage.follows} of {coverage.pairs}
+        </strong>{' '}
+        pairs settled
+      </p>
+      <p>
+        at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
+      </p>
+      {left.readings > 0 && (
+        <p>
+          At most {left.touches} touches more, {time(left.seconds)}
+          {open ? ', in the positions found so far' : ''}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function time(seconds: number): string {
+  return seconds < 90 ? `${Math.ceil(seconds / 5) * 5} s` : `${Math.ceil(seconds / 60)} min`;
+}
+
+function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
+  if (typed === '' && !message) return null;
+  return (
+    <p className="mt-1 flex flex-wrap items-center gap-3 text-large">
+      {typed !== '' && (
+        <span className="rounded-part border-2 border-brass px-3 py-0.5 font-mono font-bold" data-testid="typed">
+          {typed}
+          <span aria-hidden="true" className="animate-pulse motion-reduce:animate-none">
+            _
+          </span>
+        </span>
+      )}
+      {message && (
+        <span role="status" className="rounded-part bg-amber-wash px-3 py-0.5 text-amber-ink">
+          {message}
+        </span>
+      )}
+    </p>
+  );
+}
+
+function Answers({ probing }: { probing: Probing }) {
+  const { task, instrument, sense, found, typed } = probing;
+  const box = 'flex flex-wrap content-start items-start justify-end gap-2.5';
+  const undo = (
+    <KeyButton keys="Backspace" onPress={probing.undo} disabled={probing.map.log.undo.length <= 1}>
+      Undo
+    </KeyButton>
+  );
+  const yes = (label: string) => (
+    <KeyButton keys="Enter" strong onPress={probing.yes}>
+      {typed !== '' ? 'Take it' : label}
+    </KeyButton>
+  );
+  if (!task) return <div className={box}>{undo}</div>;
+  if (task.kind === 'plan') return <PlanAnswers {...{ probing, yes, undo, box }} />;
+  const sweep = task.kind === 'prompt' && task.prompt.ask.kind === 'sweep';
+  if (instrument) {
+    return (
+      <div className={box}>
+        {yes(sweep ? 'Sweep with the meter' : 'Probe')}
+        {task.kind === 'prompt' && <Skip probing={probing} />}
+        {undo}
+      </div>
+    );
+  }
+  return (
+    <div className={box}>
+      {sweep ? yes(found.size === 0 ? 'Done' : `${found.size} sounded, done`) : sense === 'tone' || typed !== '' ? yes('It sounds') : null}
+      <KeyButton keys="Space" onPress={probing.no} disabled={sweep && found.size > 0}>
+        {sweep ? 'None' : sense === 'tone' ? 'Silent' : 'OL'}
+      </KeyButton>
+      {task.kind === 'prompt' && <Skip probing={probing} />}
+      {undo}
+    </div>
+  );
+}
+
+function Skip({ probing }: { probing: Probing }) {
+  return (
+    <KeyButton keys="↓" onPress={probing.skip}>
+      Skip
+    </KeyButton>
+  );
+}
+
+interface PlanAnswersProps {
+  probing: Probing;
+  yes: (label: string) => ReactNode;
+  undo: ReactNode;
+  box: string;
+}
+
+function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
+  const { task, instrument, sense, typed, clickOn, closeList } = probing;
+  const session = useSession();
+  if (task?.kind !== 'plan') return null;
+  switch (task.plan.kind) {
+    case 'check-meter':
+      return <div className={box}>{instrument || sense === 'tone' || typed !== '' ? yes(instrument ? 'Measure' : 'It sounds') : null}</div>;
+    case 'find-position':
+      return (
+        <div className={box}>
+          <KeyButton keys="→" strong onPress={clickOn}>
+            New position
+          </KeyButton>
+          <KeyButton keys="End" onPress={() => closeList('stop')}>
+            Hit the stop
+          </KeyButton>
+          <KeyButton keys="Home" onPress={() => closeList('round')}>
+            Back at the start
+          </KeyButton>
+          {undo}
+        </div>
+      );
+    case 'skipped-left': {
+      const { skips } = task.plan;
+      return (
+        <div className={box}>
+          <PlainButton look="strong" className="min-h-16" onClick={() => skips.forEach((id: EventId) => session.withdraw(id))}>
+            Ask them now
+          </PlainButton>
+          {undo}
+        </div>
+      );
+    }
+    default:
+      return <div className={box}>{undo}</div>;
+  }
+}

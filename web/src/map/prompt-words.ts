@@ -1,0 +1,67 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { Probing } from './use-probing.js';
+import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
+import { settingName, terminalList, terminalName } from '../words/terminals.js';
+
+/** What is asked, big; and what stays as it is, small. */
+export interface PromptWords {
+  big: string;
+  /** What stays; the red lead's terminal is named first where there is one. */
+  small: string;
+  red: string | null;
+}
+
+/** The words of the present task. */
+export function promptWords({ map, task, plan, instrument, sense }: Probing): PromptWords {
+  const say = (big: string, small: string, red: string | null = null): PromptWords => ({ big, small, red });
+  if (!task) return say('One moment', '');
+  if (task.kind === 'correct') {
+    const { reading } = task;
+    const [red, black] = [named(map, reading.red[0]), named(map, reading.black[0])];
+    return say(`Again: black to ${black}`, `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. What you read now takes the old reading’s place.`, red);
+  }
+  if (task.kind === 'prompt') return askWords(map, task.prompt.ask, plan.kind === 'ask' && plan.turn);
+  switch (task.plan.kind) {
+    case 'check-meter':
+      return say('Hold the leads together', zeroWords(instrument !== null, sense));
+    case 'find-position':
+      return say('Turn one click on', 'Does it click on to a new position, hit the stop, or come back to the start?');
+    case 'skipped-left':
+      return say(`${task.plan.pairs} pairs were skipped`, 'They are not known. Ask for them now, or leave them: the map is not complete then.');
+    case 'disputed':
+      return say(`Readings contradict`, `At ${settingName(map.structure, task.plan.setting)}. Read one of them again: see the panel.`);
+    case 'look-again': {
+      const { setting, item } = task.plan;
+      const ids = map.settings.get(setting)?.settled.terminals ?? [];
+      return say(
+        `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
+        `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
+      );
+    }
+    case 'done':
+      return say('The map is complete', 'Every pair is settled in every position. Single slips do not show by themselves: read a few pairs again, or compare at Verify.');
+  }
+}
+
+function zeroWords(simulated: boolean, sense: Probing['sense']): string {
+  if (simulated) return 'The first reading is the zero: the leads’ own ohms, taken off every reading after it.';
+  return sense === 'tone'
+    ? 'Dial on the beeper, red lead not in A. It must sound.'
+    : 'Dial on ohms, red lead not in A. Type what it shows: it is taken off every reading after it.';
+}
+
+function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefined): string {
+  return id ? terminalName(map.structure, id) : '?';
+}
+
+function askWords(map: SwitchMap, ask: Extract<NonNullable<Probing['task']>, { kind: 'prompt' }>['prompt']['ask'], turn: boolean): PromptWords {
+  const red = named(map, ask.red);
+  const place = settingName(map.structure, ask.setting);
+  const stays = `red stays on ${red}; handle at ${place}.`;
+  if (ask.kind === 'pair' || ask.black.length === 1) {
+    const black = named(map, ask.kind === 'pair' ? ask.black : ask.black[0]);
+    return { big: `Black to ${black}`, small: stays, red };
+  }
+  const small = turn ? `red on ${red}; turn the handle to ${place} first.` : stays;
+  return { big: `Sweep black over ${terminalList(map.structure, ask.black)}`, small, red };
+}

@@ -1,0 +1,328 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { answerTo, handleAt, impliedBySounded, planNext, type Plan } from '@which-way/core/planner';
+import { lastCheck, quantityOf, type Instrument } from '@which-way/core/sense';
+import { simulatedMeter, type SimulatedSwitch } from '@which-way/core/simulated';
+import {
+  lastCheckedMeter,
+  newPosition,
+  newTerminal,
+  openPrompt,
+  ORDINARY_METER,
+  settingAt,
+  type Ask,
+  type ClosedBy,
+  type Prompt,
+  type PromptId,
+  type Reading,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+  type Value,
+} from '@which-way/core/switch';
+import { useEffect, useMemo, useState } from 'react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { readEntry } from './entry.js';
+import { zeroTrouble } from './zero.js';
+
+/** A tone from the beeper, or ohms from the display. */
+export type Sense = 'tone' | 'ohms';
+
+/** What the hands are asked for now. */
+export type Task =
+  | { kind: 'plan'; plan: Exclude<Plan, { kind: 'ask' }> }
+  | { kind: 'prompt'; prompt: Prompt }
+  | { kind: 'correct'; reading: Reading };
+
+/** Everything the Map screen shows and does. */
+export type Probing = ReturnType<typeof useProbing>;
+
+/** The prompt that is still shown, if what it names is still in use. */
+function shownPrompt(map: SwitchMap): Prompt | null {
+  const prompt = openPrompt(map.log);
+  if (!prompt) return null;
+  const inUse = new Set<string>([...map.structure.terminals, ...map.structure.settings].map(({ id }) => id));
+  const { ask } = prompt;
+  const named = [ask.setting, ask.red, ...(ask.kind === 'sweep' ? ask.black : [ask.black])];
+  return named.every((id) => inUse.has(id)) ? prompt : null;
+}
+
+/** The simulated meter of a simulated job, with its handle where the screen's handle is; null for a real switch. */
+function useInstrument(hidden: SimulatedSwitch | null, map: SwitchMap, at: SettingId | null, sense: Sense): Instrument | null {
+  return useMemo(() => {
+    if (!hidden) return null;
+    const places = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
+    const actuator = map.structure.actuators[0];
+    const setting = map.structure.settings.find(({ id }) => id === at);
+    const position = actuator?.positions.findIndex(({ id }) => id === setting?.at[actuator.id]) ?? 0;
+    return simulatedMeter(hidden, {
+      place: (terminal) => places.get(terminal) ?? null,
+      position: () => position,
+      dial: () => sense,
+    });
+  }, [hidden, map, at, sense]);
+}
+
+export function useProbing() {
+  const session = useSession();
+  const map = useJobState((state) => state.map);
+  const job = useJobState((state) => state.job);
+  const hidden = job?.simulation ?? null;
+  const [sense, setSense] = useState<Sense>(hidden ? 'ohms' : 'tone');
+  const [found, setFound] = useState<ReadonlyMap<TerminalId, Value>>(new Map());
+  const [typed, setTyped] = useState('');
+  const [message, setMessage] = useState<string | null>(null);
+  const [correcting, setCorrecting] = useState<ReadingId | null>(null);
+  const [picked, setPicked] = useState<TerminalId | null>(null);
+  const [picking, setPicking] = useState(false);
+
+  const prompt = useMemo(() => shownPrompt(map), [map]);
+  const handle = useMemo(() => handleAt(map), [map]);
+  const plan = useMemo(() => planNext(map, handle), [map, handle]);
+  const wrong = map.tape.find(({ reading, standing }) => reading.id === correcting && standing === 'counts')?.reading;
+  const task: Task | null = wrong
+    ? { kind: 'correct', reading: wrong }
+    : plan.kind === 'check-meter'
+      ? { kind: 'plan', plan }
+      : prompt
+        ? { kind: 'prompt', prompt }
+        : plan.kind === 'ask'
+          ? null
+          : { kind: 'plan', plan };
+  const at = wrong?.setting ?? handle;
+  const instrument = useInstrument(hidden, map, at, sense);
+
+  const clear = () => {
+    setFound(new Map());
+    setTyped('');
+    setMessage(null);
+    setPicked(null);
+    setPicking(false);
+    setCorrecting(null);
+  };
+  const show = (ask: Ask) => {
+    clear();
+    session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
+  };
+  const wanted = task === null && plan.kind === 'ask' && job?.outOfMachine ? plan.ask : null;
+  useEffect(() => {
+    if (wanted) session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask: wanted } });
+  }, [wanted, session]);
+
+  const promptId = prompt?.id;
+  useEffect(() => setFound(new Map()), [promptId]);
+
+  const source = instrument ? 'simulated' : 'typed';
+  const closedValue: Value = { kind: 'tone', sounded: true };
+  const openValue: Value = sense === 'tone' ? { kind: 'tone', sounded: false } : { kind: 'over' };
+
+  const implied = useMemo(() => impliedIn(map, prompt, found), [map, prompt, found]);
+
+  /** Ends a sweep: what was not touched and does not follow was open. */
+  const finishSweep = (rest: Value | Instrument, values = found) => {
+    if (prompt?.ask.kind !== 'sweep') return;
+    const { ask } = prompt;
+    const all = new Map(values);
+    for (const black of ask.black) {
+      if (all.has(black) || impliedIn(map, prompt, all).has(black)) continue;
+      all.set(black, 'probe' in rest ? rest.probe([ask.red], [black]) : rest);
+    }
+    clear();
+    session.emit(answerTo(prompt, { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit: false }, newId));
+  };
+  const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
+    if (task?.kind === 'correct') {
+      const replacement: Reading = { ...task.reading, id: newId<ReadingId>(), value };
+      clear();
+      session.emit({ kind: 'superseded', reading: task.reading.id, replacement, source: from });
+    } else if (prompt?.ask.kind === 'pair') {
+      const values = new Map([[prompt.ask.black, value]]);
+      clear();
+      session.emit(answerTo(prompt, { values, source: from, inCircuit: false }, newId));
+    }
+  };
+  const checkMeter = (value: Value) => {
+    const meter = lastCheckedMeter(map.log);
+    const trouble = zeroTrouble(value, meter);
+    if (trouble) return setMessage(trouble);
+    clear();
+    session.emit({ kind: 'meter-checked', leadsTogether: value, meter });
+  };
+
+  const setValue = (terminal: TerminalId, value: Value | null) => {
+    const next = new Map(found);
+    if (value) next.set(terminal, value);
+    else next.delete(terminal);
+    setFound(next);
+    setMessage(null);
+  };
+  const askPair = (red: TerminalId, black: TerminalId, setting: SettingId | null = at) => {
+    if (setting) show({ kind: 'pair', setting, red, black });
+  };
+  const touch = (terminal: TerminalId) => {
+    const label = map.structure.terminals.find(({ id }) => id === terminal)?.label ?? '';
+    if (!picking && task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
+      const { red, black } = task.prompt.ask;
+      if (!black.includes(terminal)) {
+        const why = terminal === red ? 'Red stays there' : `${label} is not in this sweep: it is known, or comes later`;
+        return setMessage(`${why}. For a pair of your own choice press “Another pair” or type 1-2.`);
+      }
+      if (instrument) return setValue(terminal, found.has(terminal) ? null : instrument.probe([red], [terminal]));
+      if (found.has(terminal)) return setValue(terminal, null);
+      if (sense === 'ohms') return setTyped(`${label}=`);
+      return setValue(terminal, closedValue);
+    }
+    if (task?.kind === 'plan' && task.plan.kind === 'check-meter') return setMessage('First hold the leads together.');
+    if (picked === null) {
+      setPicking(true);
+      setMessage(null);
+      return setPicked(terminal);
+    }
+    if (picked === terminal) return setPicked(null);
+    askPair(picked, terminal);
+  };
+
+  const commit = () => {
+    const expects = task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep' ? 'terminal' : 'value';
+    const entry = readEntry(typed, map.structure, expects);
+    if (entry.kind === 'wrong') return setMessage(entry.message);
+    setTyped('');
+    if (entry.kind === 'pair') return typedPair(entry.red, entry.black, entry.value);
+    if (entry.kind === 'terminal') {
+      const { ask } = (task as Extract<Task, { kind: 'prompt' }>).prompt;
+      if (ask.kind === 'sweep' && !ask.black.includes(entry.terminal)) return touch(entry.terminal);
+      return entry.value ? setValue(entry.terminal, entry.value) : touch(entry.terminal);
+    }
+    if (task?.kind === 'plan' && task.plan.kind === 'check-meter') return checkMeter(entry.value);
+    if (task?.kind === 'plan') return setMessage('No value is asked now. Type two terminals, such as 1-2, to read a pair.');
+    return answerPair(entry.value);
+  };
+  const typedPair = (red: TerminalId, black: TerminalId, value: Value | null) => {
+    if (!at || (task?.kind === 'plan' && task.plan.kind === 'check-meter')) return setMessage('First hold the leads together.');
+    if (!value) return askPair(red, black);
+    const shown: Prompt = { id: newId<PromptId>(), ask: { kind: 'pair', setting: at, red, black } };
+    clear();
+    session.emit(
+      { kind: 'prompt-shown', prompt: shown },
+      answerTo(shown, { values: new Map([[black, value]]), source: 'typed', inCircuit: false }, newId),
+    );
+  };
+
+  /** The main answer: done, it sounds, or what the simulated meter says. */
+  const yes = () => {
+    if (typed !== '') return commit();
+    if (task?.kind === 'plan' && task.plan.kind === 'check-meter') {
+      if (instrument) return checkMeter(instrument.leadsTogether());
+      if (sense === 'tone') return checkMeter(closedValue);
+      return setMessage('Type what the meter shows with the leads together, such as 0,2.');
+    }
+    if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
+      if (instrument) return finishSweep(instrument);
+      if (found.size === 0) return setMessage('Nothing is tapped. If none sounded, press Space; else tap those that did.');
+      return finishSweep(openValue);
+    }
+    const pair = task?.kind === 'correct' ? task.reading : task?.kind === 'prompt' ? task.prompt.ask : null;
+    if (!pair) return undefined;
+    if (instrument) {
+      const [red, black] = [[pair.red].flat(), [pair.black].flat()];
+      return answerPair(instrument.probe(red, black), 'simulated');
+    }
+    if (sense === 'tone') return answerPair(closedValue);
+    return setMessage('Type what the meter shows, such as 0,3; or Space for OL.');
+  };
+  /** None sounded; open. */
+  const no = () => {
+    if (typed !== '') return commit();
+    if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
+      if (found.size > 0) return setMessage('Some are tapped. Press Enter when they are all; or Escape to begin the sweep again.');
+      return finishSweep(openValue);
+    }
+    if (task?.kind === 'plan' && task.plan.kind === 'check-meter') {
+      return setMessage('No sound with the leads together: look at the dial, the plugs and the battery, then try again.');
+    }
+    if (task) answerPair(openValue);
+    return undefined;
+  };
+
+  const actuator = map.structure.actuators[0];
+  const clickOn = () => {
+    if (!actuator) return;
+    if (hidden && actuator.positions.length >= hidden.positions.length) {
+      return setMessage('The simulated handle does not move: it is at its stop.');
+    }
+    const position = newPosition(null, newId);
+    const settings = [settingAt(actuator.id, position.id, newId)];
+    clear();
+    const after = actuator.positions.at(-1)?.id ?? null;
+    session.restructure({ change: 'position-added', actuator: actuator.id, position, after, settings });
+  };
+  const closeList = (by: ClosedBy) => {
+    if (!actuator) return;
+    if (hidden && actuator.positions.length < hidden.positions.length) {
+      return setMessage('The simulated handle still clicks on: there is another position.');
+    }
+    clear();
+    session.restructure({ change: 'positions-closed', actuator: actuator.id, by });
+  };
+  const addLug = () => {
+    const labels = new Set(map.structure.terminals.map(({ label }) => label));
+    let next = map.structure.terminals.length + 1;
+    while (labels.has(String(next))) next += 1;
+    session.restructure({ change: 'terminal-added', terminal: newTerminal(String(next), newId) });
+  };
+  const skip = () => {
+    if (task?.kind !== 'prompt') return;
+    clear();
+    session.emit({ kind: 'skipped', prompt: task.prompt, reason: 'later' });
+  };
+  const turnTo = (setting: SettingId) => {
+    const there = planNext(map, setting);
+    if (there.kind === 'ask' && there.ask.setting === setting) return show(there.ask);
+    setMessage('That position is settled. To read a pair there, tap its cell in the table.');
+  };
+  const escape = () => {
+    if (typed !== '' || found.size > 0 || picking || correcting || message) return clear();
+    if (prompt?.ask.kind === 'pair' && plan.kind === 'ask') show(plan.ask);
+  };
+
+  return {
+    map, job, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source,
+    setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
+    pickPair: () => {
+      clear();
+      setPicking(true);
+      setMessage('Tap the first terminal for red, then the one for black.');
+    },
+    correct: (id: ReadingId) => {
+      clear();
+      setCorrecting(id);
+    },
+    undo: () => {
+      clear();
+      session.undo();
+    },
+    redo: () => {
+      clear();
+      session.redo();
+    },
+  }; // prettier-ignore
+}
+
+function impliedIn(map: SwitchMap, prompt: Prompt | null, found: ReadonlyMap<TerminalId, Value>): Set<TerminalId> {
+  if (prompt?.ask.kind !== 'sweep') return new Set();
+  const settled = map.settings.get(prompt.ask.setting)?.settled;
+  if (!settled) return new Set();
+  const place = (id: TerminalId) => settled.terminals.indexOf(id);
+  const check = lastCheck(map.log);
+  const sounded = new Set([...found].filter(([, value]) => isJoin(value, check)).map(([id]) => place(id)));
+  const sweep = { red: place(prompt.ask.red), black: prompt.ask.black.map(place) };
+  const implied = impliedBySounded(settled, sweep, sounded);
+  return new Set([...implied].map((at) => settled.terminals[at] as TerminalId));
+}
+
+/** Whether a value just read will join, by the bands of the meter in hand. */
+function isJoin(value: Value, check: ReturnType<typeof lastCheck>): boolean {
+  if (value.kind === 'tone') return value.sounded;
+  const { zeroOhms, meter } = check ?? { zeroOhms: null, meter: ORDINARY_METER };
+  return value.kind === 'ohms' && quantityOf(value.ohms, zeroOhms, meter).ohms <= meter.lowOhms;
+}

@@ -1,0 +1,140 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { ChosenReplacement, SettingId, TerminalId } from '@which-way/core/switch';
+import { useSession } from '../job/job-context.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { StrandSample } from '../shared/strand-sample.js';
+import { strandOf } from '../shared/strand.js';
+import { settingName, terminalName } from '../words/terminals.js';
+import { positionName, resultWords, spareWords } from './match-words.js';
+import type { Candidate } from './use-matches.js';
+
+interface CandidateViewProps {
+  candidate: Candidate;
+  map: SwitchMap;
+  settings: SettingId[];
+  chosen: ChosenReplacement | null;
+}
+
+/** One candidate: old terminal to new terminal, position to position, and what was not compared. */
+export function CandidateView({ candidate: { known, result }, map, settings, chosen }: CandidateViewProps) {
+  const session = useSession();
+  const heading = (
+    <>
+      <h2 className="text-title font-bold">{known.name}</h2>
+      <p className="text-quiet">{[known.maker, known.family].filter(Boolean).join(' · ')}</p>
+      {known.note && <p>{known.note}</p>}
+    </>
+  );
+  if (result.kind === 'no' || result.kind === 'undecided') {
+    return (
+      <section aria-label="Candidate" className="p-6">
+        {heading}
+        <p className="mt-3 text-large">{resultWords(result)}.</p>
+      </section>
+    );
+  }
+  const old = (place: number) => map.structure.terminals[place]?.id as TerminalId;
+  const replacement: ChosenReplacement = {
+    entry: known.id,
+    name: known.name,
+    terminals: result.terminals.map(({ from, to }) => ({ from: old(from), to: known.terminals[to] ?? '' })),
+    positions: result.positions.map(({ from, to }) => ({ from: settings[from] as SettingId, to: positionName(known, to) })),
+  };
+  const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
+  const stale = chosen?.entry === known.id && !isChosen;
+  return (
+    <section aria-label="Candidate" className="p-6">
+      <div className="flex flex-wrap items-start gap-4">
+        <div className="grow">{heading}</div>
+        {isChosen ? (
+          <PlainButton onClick={() => session.emit({ kind: 'chosen', replacement: null })}>Chosen. Take it back</PlainButton>
+        ) : (
+          <PlainButton
+            look="strong"
+            className="min-h-14 text-large"
+            disabled={result.kind !== 'same-wiring'}
+            onClick={() => session.emit({ kind: 'chosen', replacement })}
+          >
+            Choose this one
+          </PlainButton>
+        )}
+      </div>
+      <p className="mt-2 text-large">{resultWords(result)}.</p>
+      {stale && <p className="text-amber-ink">It was chosen with another terminal map; look again and choose anew.</p>}
+      <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[auto_1fr]">
+        <TransferLines map={map} replacement={replacement} />
+        <div className="grid max-w-xl content-start gap-4">
+          <PositionLines map={map} replacement={replacement} />
+          {result.sparePositions.length > 0 && (
+            <Notice look="amber" title="Positions to spare">
+              <p>The handle can go where the old one could not: {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}. Fit a stop, or know what happens there.</p>
+            </Notice>
+          )}
+          <Notice look="plain" title="Same wiring is not yet ‘fits’">
+            Ratings, returns (spring or latch), fit: not compared. What happens while the handle is between positions: not compared. Look at each
+            before fitting; mains work follows local rules and is for those who may do it.
+          </Notice>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function TransferLines({ map, replacement }: { map: SwitchMap; replacement: ChosenReplacement }) {
+  return (
+    <table aria-label="Terminal by terminal" className="border-separate border-spacing-y-2">
+      <thead>
+        <tr className="text-left text-small text-quiet">
+          <th scope="col" className="font-normal">
+            old terminal
+          </th>
+          <th aria-hidden="true" />
+          <th scope="col" className="font-normal">
+            new terminal
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {replacement.terminals.map(({ from, to }) => (
+          <tr key={from}>
+            <td>
+              <span className="inline-flex h-12 min-w-12 items-center justify-center rounded-full border-3 border-ink bg-sheet px-2 font-mono text-large font-bold">
+                {terminalName(map.structure, from)}
+              </span>
+            </td>
+            <td aria-hidden="true" className="w-40 px-1">
+              <div className="h-1 bg-ink" />
+            </td>
+            <td>
+              <span className="inline-flex h-12 min-w-16 items-center justify-center rounded-part border-3 border-ink bg-sheet px-3 font-mono text-large font-bold">
+                {to}
+              </span>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function PositionLines({ map, replacement }: { map: SwitchMap; replacement: ChosenReplacement }) {
+  return (
+    <table aria-label="Position by position" className="w-full">
+      <tbody>
+        {replacement.positions.map(({ from, to }, index) => (
+          <tr key={from} className="border-b border-line">
+            <td className="py-1.5">
+              <span className="flex items-center gap-3 font-semibold">
+                <StrandSample strand={strandOf(index)} />
+                {settingName(map.structure, from)}
+              </span>
+            </td>
+            <td className="px-3 text-quiet">is now</td>
+            <td className="font-semibold">{to}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,127 @@
+import { requirementOf } from '@which-way/core/match';
+import { liveEvents } from '@which-way/core/switch';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { api, toldOf } from '../api/client.js';
+import { useJobState } from '../job/job-context.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { CandidateView } from './candidate-view.js';
+import { NO_REQUIREMENT_WORDS, resultWords } from './match-words.js';
+import { useMatches, type Candidate, type Matches } from './use-matches.js';
+
+/** What can take its place: by the wiring alone, and says so. */
+export function MatchPage() {
+  const map = useJobState((state) => state.map);
+  const found = useMemo(() => requirementOf(map), [map]);
+  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const matches = useMatches(found.kind === 'requirement' ? found.requirement : null, library.data);
+  const [picked, setPicked] = useState<string | null>(null);
+  const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
+  if (found.kind === 'none') {
+    return (
+      <main className="mx-auto w-full max-w-3xl p-8">
+        <h1 className="sr-only">Match</h1>
+        <Notice look="plain" title={NO_REQUIREMENT_WORDS[found.because]}>
+          <Link to="../map" relative="path" className="underline">
+            Go to the Map
+          </Link>
+        </Notice>
+      </main>
+    );
+  }
+  const shown =
+    matches.candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
+    matches.candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
+  const { requirement, settings, unsettledPairs } = found;
+  return (
+    <main className="grid grow content-start lg:grid-cols-[27rem_1fr]">
+      <section aria-label="Candidates" className="border-line p-6 lg:border-r-2">
+        <h1 className="text-title font-bold">What can take its place</h1>
+        <p className="mt-2">
+          Needs {requirement.terminals.length} terminals and {settings.length} {settings.length === 1 ? 'position' : 'positions in this order'}.{' '}
+          <strong>Compared by wiring alone. Ratings, returns, fit: not compared.</strong>
+        </p>
+        {requirement.known && (
+          <div className="mt-3">
+            <Notice look="amber" title="The map is not complete">
+              {unsettledPairs} pairs are not settled{map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
+              candidate can be ruled out, but none is a match yet.
+            </Notice>
+          </div>
+        )}
+        {library.isError && (
+          <div className="mt-3">
+            <Notice look="amber" title={toldOf(library.error).message}>
+              The library cannot be shown.
+            </Notice>
+          </div>
+        )}
+        {library.data?.length === 0 && (
+          <div className="mt-3">
+            <Notice look="plain" title="The library is empty.">
+              Take in a file with known switches and parts on the bench page.
+            </Notice>
+          </div>
+        )}
+        <Progress matches={matches} />
+        <CandidateList candidates={matches.candidates} shown={shown?.known.id ?? null} chosen={chosen?.entry ?? null} onPick={setPicked} />
+      </section>
+      {shown ? (
+        <CandidateView candidate={shown} map={map} settings={settings} chosen={chosen} />
+      ) : (
+        <p className="p-8 text-quiet">{matches.running ? 'Searching.' : 'None of the library has this wiring. The list says why for each.'}</p>
+      )}
+    </main>
+  );
+}
+
+function Progress({ matches }: { matches: Matches }) {
+  if (matches.trouble) return <p className="mt-3 text-brick">{matches.trouble}</p>;
+  return (
+    <div className="mt-3 flex min-h-11 items-center gap-3 text-quiet" role="status">
+      {matches.done} of {matches.all} looked at
+      {matches.running && <PlainButton onClick={matches.cancel}>Stop</PlainButton>}
+    </div>
+  );
+}
+
+interface CandidateListProps {
+  candidates: Candidate[];
+  shown: string | null;
+  chosen: string | null;
+  onPick: (id: string) => void;
+}
+
+function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps) {
+  return (
+    <ul className="mt-2" aria-label="Library, best first">
+      {candidates.map(({ known, result }) => {
+        const no = result.kind === 'no';
+        const here = shown === known.id;
+        return (
+          <li key={known.id}>
+            <button
+              type="button"
+              aria-current={here}
+              onClick={() => onPick(known.id)}
+              className={`block w-full border-b border-l-8 border-b-line px-4 py-3 text-left hover:bg-sheet ${
+                here ? 'border-l-brass bg-sheet' : 'border-l-transparent'
+              }`}
+            >
+              <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
+                {known.name}
+                {chosen === known.id && <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>}
+              </span>
+              <span className="block text-small text-quiet">
+                {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : ''].filter(Boolean).join(' · ')}
+              </span>
+              <span className="block">{resultWords(result)}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,54 @@
+import type { MatchResult, NoRequirement } from '@which-way/core/match';
+import type { KnownSwitch } from '@which-way/core/switch';
+
+const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+/** What came out for a candidate, in a line. */
+export function resultWords(result: MatchResult): string {
+  switch (result.kind) {
+    case 'same-wiring':
+    case 'fits-so-far': {
+      const extras = [
+        result.order === 'reversed' ? 'positions in reverse order' : '',
+        result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
+        result.spareTerminals.length > 0 ? many(result.spareTerminals.length, 'terminal') + ' left over' : '',
+      ].filter(Boolean);
+      const head = result.kind === 'same-wiring' ? 'same wiring' : 'not ruled out by what is known';
+      return [head, ...extras].join('; ');
+    }
+    case 'undecided':
+      return result.because === 'search-cap'
+        ? `undecided: the search stopped after ${result.steps} steps`
+        : 'undecided: too many positions for this search';
+    case 'no':
+      switch (result.because) {
+        case 'too-few-terminals':
+          return `no: ${many(result.has, 'terminal')}, ${result.needed} are needed`;
+        case 'too-few-positions':
+          return `no: ${many(result.has, 'position')}, ${result.needed} are needed`;
+        case 'wiring':
+          return 'no: no naming of its terminals gives this wiring, in either direction';
+      }
+  }
+}
+
+/** Why there is nothing to match. */
+export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
+  'nothing-mapped': 'The switch is not mapped yet.',
+  'nothing-joins': 'No contact is known yet: nothing joins in any position.',
+  'more-than-one-actuator': 'This switch has more than one handle: not compared in this version.',
+  'too-many-positions': 'This switch has more than 32 positions: not compared in this version.',
+  disputed: 'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
+};
+
+/** What a candidate's position is called. */
+export function positionName(known: KnownSwitch, index: number): string {
+  return known.positions[index]?.name ?? `position ${index + 1}`;
+}
+
+/** What a position that is left over joins. */
+export function spareWords(known: KnownSwitch, index: number): string {
+  const joined = known.positions[index]?.joined ?? [];
+  const what = joined.length === 0 ? 'joins nothing' : `joins ${joined.map((group) => group.join('–')).join(', ')}`;
+  return `${positionName(known, index)} ${what}`;
+}

@@ -1,0 +1,32 @@
+import type { ReactNode } from 'react';
+
+interface KeyButtonProps {
+  children: ReactNode;
+  /** The key that does the same. */
+  keys: string;
+  onPress: () => void;
+  strong?: boolean;
+  disabled?: boolean;
+}
+
+/** A large answer: what it says, and the key that says it too. Lets go of the focus, so that keys stay free. */
+export function KeyButton({ children, keys, onPress, strong = false, disabled = false }: KeyButtonProps) {
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      onClick={(event) => {
+        if (event.detail > 0) event.currentTarget.blur();
+        onPress();
+      }}
+      className={`flex min-h-16 min-w-24 flex-col items-center justify-center rounded-part border-2 px-4 py-2 leading-tight disabled:opacity-40 ${
+        strong
+          ? 'border-enamel bg-enamel text-on-enamel dark:border-brass'
+          : 'border-ink bg-sheet text-ink hover:bg-paper'
+      }`}
+    >
+      <span className="text-large font-bold">{children}</span>
+      <kbd className={`font-mono text-small ${strong ? 'text-on-enamel-quiet' : 'text-quiet'}`}>{keys}</kbd>
+    </button>
+  );
+}

@@ -1,0 +1,22 @@
+import type { ButtonHTMLAttributes } from 'react';
+
+const LOOKS = {
+  plain: 'border-line bg-sheet text-ink hover:border-ink',
+  strong: 'border-enamel bg-enamel text-on-enamel hover:bg-enamel-lift',
+  quiet: 'border-transparent bg-transparent text-ink underline underline-offset-4 hover:border-line',
+};
+
+/** An ordinary button. */
+export function PlainButton({
+  look = 'plain',
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof LOOKS }) {
+  return (
+    <button
+      type="button"
+      {...rest}
+      className={`min-h-11 rounded-part border-2 px-4 py-1.5 font-semibold disabled:opacity-40 ${LOOKS[look]} ${className}`}
+    />
+  );
+}

@@ -1,0 +1,59 @@
+import { STEPS, type Route, type Step } from '@which-way/core/route';
+import { NavLink } from 'react-router';
+import { STEP_WORDS } from '../words/route.js';
+
+/** Steps that have a screen of their own so far. */
+const OPEN_STEPS: Partial<Record<Step, string>> = { map: 'map', table: 'table', verify: 'verify', match: 'match' };
+
+/** The job's route as a line with stops; a stop that has a screen leads to it. */
+export function RouteLine({ route, jobPath }: { route: Route; jobPath: string }) {
+  return (
+    <nav aria-label="Steps of this job" className="no-print overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel">
+      <ol className="mx-auto flex max-w-6xl min-w-max">
+        {STEPS.map((step, index) => (
+          <li key={step} className="flex-1">
+            <Stop step={step} route={route} path={OPEN_STEPS[step] && `${jobPath}/${OPEN_STEPS[step]}`} first={index === 0} />
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}
+
+function Stop({ step, route, path, first }: { step: Step; route: Route; path: string | undefined; first: boolean }) {
+  const done = route.done[step];
+  const body = (here: boolean) => (
+    <span
+      className={`flex min-w-24 flex-col items-center gap-0.5 rounded-part px-1 pt-1 pb-1.5 text-base whitespace-nowrap ${
+        here ? 'bg-enamel-lift font-bold' : path ? 'hover:bg-enamel-lift' : 'text-on-enamel-quiet'
+      }`}
+    >
+      <svg viewBox="0 0 120 20" className="h-5 w-full" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
+        {!first && <path d="M-200 10H50" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />}
+        <path d="M70 10H320" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
+        <circle
+          cx="60"
+          cy="10"
+          r="7.5"
+          fill={done ? 'var(--color-brass-bright)' : 'none'}
+          stroke={done || route.at === step ? 'var(--color-brass-bright)' : '#9fb3aa'}
+          strokeWidth="3"
+        />
+      </svg>
+      {STEP_WORDS[step]}
+      <span className="sr-only">{done ? ', done' : path ? '' : ', not in this version yet'}</span>
+    </span>
+  );
+  if (!path) {
+    return (
+      <span className="block" title="Not in this version yet">
+        {body(false)}
+      </span>
+    );
+  }
+  return (
+    <NavLink to={path} className="block rounded-part">
+      {({ isActive }) => body(isActive)}
+    </NavLink>
+  );
+}

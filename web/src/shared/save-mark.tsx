@@ -1,0 +1,31 @@
+import { useJobState, useSession } from '../job/job-context.js';
+
+/** Whether the work is on the server's disk, in words; never ahead of the truth. */
+export function SaveMark() {
+  const save = useJobState((state) => state.save);
+  const session = useSession();
+  const look = {
+    saved: 'text-on-enamel',
+    sending: 'text-on-enamel',
+    waiting: 'bg-amber-wash text-amber-ink',
+    failed: 'bg-brick-wash text-brick',
+  }[save.state];
+  const text = {
+    saved: 'Saved',
+    sending: 'Saving',
+    waiting: save.state === 'waiting' ? `Waiting: ${save.count} not saved yet` : '',
+    failed: save.state === 'failed' ? `Failed: ${save.count} not saved` : '',
+  }[save.state];
+  return (
+    <button
+      type="button"
+      data-testid="save-state"
+      title={'reason' in save ? `${save.reason} Press to try again.` : 'On the server’s disk'}
+      aria-live="polite"
+      onClick={() => void session.flush()}
+      className={`min-h-9 min-w-20 rounded-part px-3 font-semibold ${look}`}
+    >
+      {text}
+    </button>
+  );
+}

@@ -1,0 +1,128 @@
+import { settledCount, truthTable, type TruthTable } from '@which-way/core/table';
+import type { SettingId } from '@which-way/core/switch';
+import { Download, Printer } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useJobState } from '../job/job-context.js';
+import { linksOf } from '../map/map-drawing.js';
+import { CellKey } from '../shared/fact-cell.js';
+import { Inspector, type Inspected } from '../shared/inspector.js';
+import { Notice } from '../shared/notice.js';
+import { StrandSample } from '../shared/strand-sample.js';
+import { strandOf } from '../shared/strand.js';
+import { SwitchDrawing } from '../shared/switch-drawing.js';
+import { TableGrid } from '../shared/table-grid.js';
+import { settingName, terminalList } from '../words/terminals.js';
+import { patternTitle, patternWords } from './pattern-words.js';
+
+/** The picture and the table side by side, from the same readings. */
+export function TablePage() {
+  const map = useJobState((state) => state.map);
+  const job = useJobState((state) => state.job);
+  const [inspected, setInspected] = useState<Inspected | null>(null);
+  const table = truthTable(map);
+  const count = settledCount(map);
+  if (map.structure.terminals.length === 0 || count.settled === 0) {
+    return (
+      <main className="mx-auto w-full max-w-3xl p-8">
+        <h1 className="sr-only">Truth table</h1>
+        <Notice look="plain" title="There is no table yet.">
+          It builds up from the readings.{' '}
+          <Link to="../map" relative="path" className="underline">
+            Go to the Map
+          </Link>{' '}
+          and take the first.
+        </Notice>
+      </main>
+    );
+  }
+  return (
+    <main className="grid grow gap-x-8 gap-y-6 p-6 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
+      <section aria-label="Table" className="min-w-0">
+        <div className="flex flex-wrap items-start gap-3">
+          <h1 className="grow text-title font-bold">{patternTitle(table)}</h1>
+          <a
+            href={`/api/jobs/${job?.id}/export`}
+            download
+            className="no-print flex min-h-11 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
+          >
+            <Download size={18} aria-hidden="true" /> Save as a file
+          </a>
+          <button
+            type="button"
+            onClick={() => window.print()}
+            className="no-print flex min-h-11 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
+          >
+            <Printer size={18} aria-hidden="true" /> Print
+          </button>
+        </div>
+        <Standing table={table} count={count} />
+        <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
+        {table.joinsNothing.length > 0 && (
+          <p className="mt-3">
+            {table.complete ? 'Join nothing in any position: ' : 'Join nothing as far as is known: '}
+            <strong className="font-mono">{terminalList(map.structure, table.joinsNothing)}</strong>.
+          </p>
+        )}
+        <div className="mt-4">
+          <CellKey />
+        </div>
+        {inspected && (
+          <div className="mt-4">
+            <Inspector about={inspected} onClose={() => setInspected(null)} />
+          </div>
+        )}
+      </section>
+      <section aria-label="Pictures" className="min-w-0">
+        <p className="mb-3 text-quiet">Seen from the terminal side</p>
+        <ul className={`grid gap-5 ${table.settings.length > 1 ? 'sm:grid-cols-2' : ''} ${table.settings.length > 4 ? 'xl:grid-cols-3' : ''}`}>
+          {table.settings.map((setting, index) => (
+            <SettingPicture key={setting} setting={setting} index={index} table={table} onPick={setInspected} />
+          ))}
+        </ul>
+        <p className="mt-5 text-large">{patternWords(map.structure, table)}</p>
+      </section>
+    </main>
+  );
+}
+
+function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeof settledCount> }) {
+  const map = useJobState((state) => state.map);
+  const open = map.structure.actuators.some(({ closed }) => closed === null);
+  return (
+    <p className={`my-3 ${table.complete ? '' : 'rounded-part bg-amber-wash px-3 py-2 text-amber-ink'}`}>
+      {count.settled} of {count.all} pairs settled over all positions: {count.measured} measured, {count.follows} follow.
+      {!table.complete && ' The map is not complete.'}
+      {open && ' There may be positions that nobody has found.'}
+    </p>
+  );
+}
+
+interface SettingPictureProps {
+  setting: SettingId;
+  index: number;
+  table: TruthTable;
+  onPick: (about: Inspected) => void;
+}
+
+function SettingPicture({ setting, index, table, onPick }: SettingPictureProps) {
+  const map = useJobState((state) => state.map);
+  const links = linksOf(map, setting, onPick).filter(({ faint }) => !faint);
+  const name = settingName(map.structure, setting);
+  const free = new Set(table.complete ? table.joinsNothing : []);
+  return (
+    <li>
+      <h2 className="mb-1 flex items-center justify-center gap-3 text-large font-bold">
+        <StrandSample strand={strandOf(index)} />
+        {name}
+      </h2>
+      <SwitchDrawing
+        terminals={map.structure.terminals}
+        layout={map.structure.layout}
+        links={links}
+        roleOf={(id) => (free.has(id) ? 'free' : 'plain')}
+        caption={`${name}, seen from the terminal side`}
+      />
+    </li>
+  );
+}

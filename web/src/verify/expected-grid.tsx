@@ -1,0 +1,169 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { partitionFromGroups } from '@which-way/core/partition';
+import { knownPattern, polesWithContacts, type Contact } from '@which-way/core/table';
+import type { ExpectedTable, SettingId, TerminalId } from '@which-way/core/switch';
+import type { Comparison } from '@which-way/core/verify';
+import { useState } from 'react';
+import type { Inspected } from '../shared/inspector.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { strandOf } from '../shared/strand.js';
+import { settingName, terminalName } from '../words/terminals.js';
+import { contactsOf, toggleContact } from './expected-edit.js';
+
+interface ExpectedGridProps {
+  map: SwitchMap;
+  expected: ExpectedTable;
+  comparison: Comparison;
+  onSet: (table: ExpectedTable) => void;
+  onPick: (about: Inspected) => void;
+}
+
+/** The expected table: a tap on a cell says that the contact should be closed there, or open. */
+export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: ExpectedGridProps) {
+  const { structure } = map;
+  const [added, setAdded] = useState<Contact[]>([]);
+  const ids = structure.terminals.map(({ id }) => id);
+  const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
+  const rows = distinct([...contactsOf(expected, ids), ...found, ...added]);
+  const edit = (setting: SettingId, contact: Contact) => onSet(toggleContact(expected, setting, contact, ids));
+  return (
+    <>
+      <div className="overflow-x-auto">
+        <table className="border-collapse">
+          <thead>
+            <tr>
+              <th scope="col" className="text-left text-small font-normal text-quiet">
+                should be
+              </th>
+              {expected.settings.map(({ setting }, index) => (
+                <th key={setting} scope="col" className="px-2 pb-1 font-mono" style={{ color: strandOf(index).color }}>
+                  {settingName(structure, setting)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((contact) => {
+              const [a, b] = contact.map((place) => ids[place]) as [TerminalId, TerminalId];
+              const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
+              return (
+                <tr key={String(contact)}>
+                  <th scope="row" className="pr-4 text-left font-mono text-large whitespace-nowrap">
+                    {label}
+                  </th>
+                  {expected.settings.map(({ setting, joined }) => (
+                    <ExpectedCell
+                      key={setting}
+                      name={`${label} at ${settingName(structure, setting)}`}
+                      closed={isJoined(joined, contact, ids)}
+                      verdict={verdictOf(comparison, setting, a, b)}
+                      onToggle={() => edit(setting, contact)}
+                      onPick={() => onPick({ setting, a, b })}
+                    />
+                  ))}
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      <AddContact map={map} onAdd={(contact) => setAdded([...added, contact])} />
+    </>
+  );
+}
+
+function distinct(contacts: readonly Contact[]): Contact[] {
+  return [...new Map(contacts.map((contact) => [String(contact), contact])).values()].sort(
+    (one, other) => one[0] - other[0] || one[1] - other[1],
+  );
+}
+
+function isJoined(joined: readonly TerminalId[][], [a, b]: Contact, ids: readonly TerminalId[]): boolean {
+  const partition = partitionFromGroups(
+    ids.length,
+    joined.map((group) => group.map((id) => ids.indexOf(id)).filter((place) => place >= 0)),
+  );
+  return partition[a] === partition[b];
+}
+
+type Verdict = Comparison['cells'][number]['verdict'] | null;
+
+function verdictOf({ cells }: Comparison, setting: SettingId, a: TerminalId, b: TerminalId): Verdict {
+  return cells.find((cell) => cell.setting === setting && cell.terminals.includes(a) && cell.terminals.includes(b))?.verdict ?? null;
+}
+
+const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
+  agree: { look: 'bg-sheet', word: 'agrees' },
+  missing: { look: 'bg-amber text-lead-black', word: 'missing' },
+  extra: { look: 'bg-amber text-lead-black', word: 'extra' },
+  'not-tested': { look: 'not-known', word: 'not tested' },
+};
+
+interface ExpectedCellProps {
+  name: string;
+  closed: boolean;
+  verdict: Verdict;
+  onToggle: () => void;
+  onPick: () => void;
+}
+
+function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellProps) {
+  const { look, word } = verdict ? VERDICT[verdict] : { look: '', word: '' };
+  return (
+    <td className={`border border-line p-0 ${look}`}>
+      <div className="flex min-w-28 flex-col items-stretch">
+        <button
+          type="button"
+          aria-pressed={closed}
+          aria-label={`${name}: should be ${closed ? 'closed' : 'open'}`}
+          onClick={onToggle}
+          className="flex h-11 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
+        >
+          {closed ? (
+            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-teal text-teal">×</span>
+          ) : (
+            <span className="text-quiet">–</span>
+          )}
+        </button>
+        <button
+          type="button"
+          aria-label={`How ${name} is known`}
+          onClick={onPick}
+          className={`min-h-6 text-small ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
+        >
+          {word}
+        </button>
+      </div>
+    </td>
+  );
+}
+
+function AddContact({ map, onAdd }: { map: SwitchMap; onAdd: (contact: Contact) => void }) {
+  const [one, setOne] = useState('');
+  const [other, setOther] = useState('');
+  const { terminals } = map.structure;
+  const chosen = [Number(one), Number(other)].sort((a, b) => a - b) as [number, number];
+  const usable = one !== '' && other !== '' && one !== other;
+  const options = terminals.map(({ id, label }, place) => (
+    <option key={id} value={place}>
+      {label}
+    </option>
+  ));
+  const select = 'min-h-11 rounded-part border-2 border-line bg-sheet px-2 font-mono';
+  return (
+    <div className="no-print mt-3 flex flex-wrap items-center gap-2">
+      <select aria-label="First terminal" value={one} onChange={(event) => setOne(event.target.value)} className={select}>
+        <option value="">–</option>
+        {options}
+      </select>
+      to
+      <select aria-label="Second terminal" value={other} onChange={(event) => setOther(event.target.value)} className={select}>
+        <option value="">–</option>
+        {options}
+      </select>
+      <PlainButton disabled={!usable} onClick={() => onAdd(chosen)}>
+        Add this contact
+      </PlainButton>
+    </div>
+  );
+}

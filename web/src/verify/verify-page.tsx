@@ -1,0 +1,115 @@
+import { compareWithExpected, lineUp } from '@which-way/core/verify';
+import { liveEvents, type ExpectedTable, type KnownSwitch } from '@which-way/core/switch';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, toldOf } from '../api/client.js';
+import { useJobState, useSession } from '../job/job-context.js';
+import { Inspector, type Inspected } from '../shared/inspector.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { Differences } from './differences.js';
+import { ExpectedGrid } from './expected-grid.js';
+
+/** Compares the map with what the switch should do: a known switch, or a table clicked in. */
+export function VerifyPage() {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const [inspected, setInspected] = useState<Inspected | null>(null);
+  const expected = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
+  const set = (table: ExpectedTable | null) => session.emit({ kind: 'expected', table });
+  if (map.structure.terminals.length === 0) {
+    return (
+      <main className="mx-auto w-full max-w-3xl p-8">
+        <h1 className="sr-only">Verify</h1>
+        <Notice look="plain" title="There is nothing to compare yet.">
+          <Link to="../map" relative="path" className="underline">
+            Go to the Map
+          </Link>{' '}
+          first.
+        </Notice>
+      </main>
+    );
+  }
+  const comparison = expected ? compareWithExpected(map, expected) : null;
+  return (
+    <main className="grid grow content-start gap-x-8 gap-y-6 p-6 lg:grid-cols-[6fr_5fr]">
+      <section aria-label="Expected table" className="min-w-0">
+        <h1 className="text-title font-bold">What it should do</h1>
+        <Source expected={expected} onSet={set} />
+        {expected && comparison && (
+          <ExpectedGrid map={map} expected={expected} comparison={comparison} onSet={set} onPick={setInspected} />
+        )}
+      </section>
+      <section aria-label="What differs" className="grid min-w-0 content-start gap-4">
+        {comparison && <Differences map={map} comparison={comparison} />}
+        {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
+      </section>
+    </main>
+  );
+}
+
+function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (table: ExpectedTable | null) => void }) {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [how, setHow] = useState<string | null>(null);
+  const take = (known: KnownSwitch | undefined) => {
+    if (!known) return;
+    const lined = lineUp(map.structure, known);
+    if (lined.kind === 'cannot') {
+      setHow(null);
+      const about = { terminals: 'terminals', positions: 'positions', actuators: 'handles' }[lined.because];
+      return setTrouble(`${known.name} has ${lined.needs} ${about}, this switch ${lined.has}. Choose one with as many, or click the table in.`);
+    }
+    setTrouble(null);
+    setHow(
+      lined.by === 'label'
+        ? 'Terminals were laid side by side by their labels, positions by their order.'
+        : 'The labels differ: terminals were laid side by side by their order. Check that 1 is 1.',
+    );
+    onSet(lined.table);
+  };
+  const settings = map.structure.settings.filter(({ need }) => need === 'required');
+  const drawn = (): ExpectedTable => ({ source: { kind: 'drawn' }, settings: settings.map(({ id }) => ({ setting: id, joined: [] })) });
+  return (
+    <div className="no-print my-4 grid gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <select
+          aria-label="Known switch"
+          value={expected?.source.kind === 'library' ? expected.source.entry : ''}
+          onChange={(event) => take(library.data?.find(({ id }) => id === event.target.value))}
+          className="min-h-12 max-w-full rounded-part border-2 border-line bg-sheet px-3"
+        >
+          <option value="">Take it from the library</option>
+          {library.data?.map((known) => (
+            <option key={known.id} value={known.id}>
+              {known.name}
+            </option>
+          ))}
+        </select>
+        {!expected && <PlainButton onClick={() => onSet(drawn())}>Click it in by hand</PlainButton>}
+        {expected && (
+          <PlainButton
+            onClick={() => {
+              setHow(null);
+              onSet(null);
+            }}
+          >
+            Leave the comparison
+          </PlainButton>
+        )}
+        <PlainButton onClick={() => session.undo()}>Undo</PlainButton>
+      </div>
+      {library.isError && <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>}
+      {trouble && (
+        <Notice look="amber" title="That one cannot be laid beside this switch.">
+          {trouble}
+        </Notice>
+      )}
+      {how && <p className="text-quiet">{how}</p>}
+      {!expected && <p>Take a known switch, or click in what the diagram says: which terminals should join in which position.</p>}
+    </div>
+  );
+}
