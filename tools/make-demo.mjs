@@ -149,7 +149,7 @@ const jobs = [
   mappedJob({ title: 'Stage guitar, five-way selector', place: 'the hall band', like: known.blade, hidden: patternOfKnown(known.blade), layout: 'two-rows', form: 'lever', day: 18, after: expect(known.blade) }),
   mappedJob({ title: 'Desk fan, five speed keys', place: 'walk-in', like: known.keys, hidden: shifted(patternOfKnown(known.keys)), layout: 'one-row', form: 'key-bank', day: 19, after: expect(known.keys) }),
   mappedJob({ title: 'Bilge pump panel, manual-off-auto', place: 'slip 4', like: known.moa, hidden: [], layout: 'one-row', form: 'toggle', day: 20, outOfMachine: false }),
-  mappedJob({ title: 'Pottery kiln, three-heat selector', place: 'Saltmarsh studio', like: known.heat, hidden: patternOfKnown(known.heat), layout: 'circle', form: 'rotary', day: 21, acts: 10 }),
+  mappedJob({ title: 'Pottery kiln, three-heat selector', place: 'Saltmarsh studio', like: known.heat, hidden: patternOfKnown(known.heat), layout: 'circle', form: 'rotary', day: 21, acts: 6 }),
 ];
 const practice = { id: newId(), title: 'Practice: slide switch from the box of odds', place: 'the bench', outOfMachine: true, simulation: simulateKnown(known.slide, 12, true), created: new Date(Date.UTC(2026, 10, 22, 9)).toISOString(), events: [] };
 const writer = createWriter({ newId, now: () => new Date(Date.UTC(2026, 10, 22, 9, 1)).toISOString() });

@@ -1,19 +1,33 @@
-import type { SettingId } from '../switch/index.js';
+import type { JobEvent, SettingId } from '../switch/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 
 /**
- * Where the handle is, by the log: at the setting of the prompt last shown, of the pair last read, or of the
+ * Where the handle should be, by the log: at the setting of the prompt last shown, of the pair last read, or of the
  * position last clicked on to. The first setting before any of these; null without settings.
  */
 export function handleAt(map: SwitchMap): SettingId | null {
+  return lastSetting(map, true) ?? map.structure.settings[0]?.id ?? null;
+}
+
+/** Where the hands left the handle: at the pair last read or the position last clicked on to; null before any. */
+export function handleLeftAt(map: SwitchMap): SettingId | null {
+  return lastSetting(map, false);
+}
+
+function lastSetting(map: SwitchMap, countPrompts: boolean): SettingId | null {
   const inUse = new Set(map.structure.settings.map(({ id }) => id));
-  for (const { id, what } of map.log.ordered.toReversed()) {
-    if (map.log.withdrawn.has(id)) continue;
-    let at: SettingId | undefined;
-    if (what.kind === 'prompt-shown') at = what.prompt.ask.setting;
-    else if (what.kind === 'answered') at = what.readings.at(-1)?.setting;
-    else if (what.kind === 'restructured' && what.change.change === 'position-added') at = what.change.settings[0]?.id;
-    if (at !== undefined && inUse.has(at)) return at;
+  for (const event of map.log.ordered.toReversed()) {
+    if (map.log.withdrawn.has(event.id)) continue;
+    const at = settingOf(event, countPrompts);
+    if (at && inUse.has(at)) return at;
   }
-  return map.structure.settings[0]?.id ?? null;
+  return null;
+}
+
+function settingOf({ what }: JobEvent, countPrompts: boolean): SettingId | undefined {
+  if (what.kind === 'prompt-shown') return countPrompts ? what.prompt.ask.setting : undefined;
+  if (what.kind === 'answered') return what.readings.at(-1)?.setting;
+  if (what.kind === 'superseded') return what.replacement?.setting;
+  if (what.kind === 'restructured' && what.change.change === 'position-added') return what.change.settings[0]?.id;
+  return undefined;
 }

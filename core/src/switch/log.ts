@@ -31,6 +31,11 @@ const UNDOABLE: ReadonlySet<Deed['kind']> = new Set([
   'chosen',
 ]);
 
+/** The first description of a switch is no act: without it there is nothing to come back to. */
+function isUndoable(what: Deed): boolean {
+  return UNDOABLE.has(what.kind) && !(what.kind === 'restructured' && what.change.change === 'described');
+}
+
 /** Compares two events by (logical clock, device), then sequence, then id: a total order on any set of events. */
 export function compareEvents(one: JobEvent, other: JobEvent): number {
   return (
@@ -64,7 +69,7 @@ function replayUndo(ordered: JobEvent[]): Pick<Log, 'withdrawn' | 'undo' | 'redo
     seen.set(event.id, event);
     if (what.kind === 'withdrawn' || what.kind === 'restored') {
       const target = seen.get(what.target);
-      if (!target || !UNDOABLE.has(target.what.kind)) continue;
+      if (!target || !isUndoable(target.what)) continue;
       const others = (stack: JobEvent[]) => stack.filter(({ id }) => id !== target.id);
       if (what.kind === 'withdrawn') {
         if (!withdrawn.has(target.id)) redo = [...others(redo), target];
@@ -75,7 +80,7 @@ function replayUndo(ordered: JobEvent[]): Pick<Log, 'withdrawn' | 'undo' | 'redo
         withdrawn.delete(target.id);
         redo = others(redo);
       }
-    } else if (UNDOABLE.has(what.kind)) {
+    } else if (isUndoable(what)) {
       undo.push(event);
       redo = [];
     }

@@ -184,7 +184,7 @@ function Files() {
         }}
       />
       <button type="button" onClick={() => input.current?.click()} className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift">
-        <Upload size={18} aria-hidden="true" /> Take in a file
+        <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
       </button>
       <a href="/api/export" download className="hidden min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift sm:flex">
         <Download size={18} aria-hidden="true" /> Save all as a file

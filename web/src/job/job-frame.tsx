@@ -47,7 +47,7 @@ function Frame() {
     );
   }
   return (
-    <div className="flex h-full min-h-dvh flex-col">
+    <div className="flex min-h-dvh flex-col">
       <TopBar
         title={
           <>

@@ -77,8 +77,8 @@ export class JobSession {
       const there = new Set(events.map(({ id }) => id));
       this.#unsent = kept.filter(({ id }) => !there.has(id));
       await this.outbox.remove(kept.filter(({ id }) => there.has(id)).map(({ id }) => id)).catch(() => undefined);
-      this.store.setState({ job, trouble: null });
       this.#setEvents([...events, ...this.#unsent]);
+      this.store.setState({ job, trouble: null });
       this.#showSave();
       void this.flush();
     } catch (error) {

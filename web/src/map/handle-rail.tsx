@@ -1,6 +1,6 @@
 import { isComplete } from '@which-way/core/continuity';
 import type { SettingId } from '@which-way/core/switch';
-import { Check } from 'lucide-react';
+import { Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -27,7 +27,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
           return (
             <li key={setting.id} className="relative pl-9">
               <Stop first={index === 0} last={index === structure.settings.length - 1 && closed !== null} here={here} />
-              <div className={`rounded-part border-2 px-3 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}>
+              <div className={`rounded-part border-2 px-2.5 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}>
                 {naming === setting.id ? (
                   <NameForm probing={probing} index={index} onDone={() => setNaming(null)} />
                 ) : (
@@ -43,7 +43,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       }}
                       title={here ? 'Give it a name' : 'Probe here'}
                     >
-                      <StrandSample strand={strandOf(index)} width={34} />
+                      <StrandSample strand={strandOf(index)} width={30} />
                       <span className={`grow ${here ? 'text-large font-bold' : 'font-semibold'}`}>{name}</span>
                       {coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
@@ -71,12 +71,15 @@ export function HandleRail({ probing }: { probing: Probing }) {
 }
 
 function Stop({ first, last, here, open = false }: { first: boolean; last: boolean; here: boolean; open?: boolean }) {
+  const line = 'absolute left-4 w-0 -translate-x-1/2 border-l-4 border-brass';
   return (
-    <svg className="absolute inset-y-0 left-0 h-full w-8" viewBox="0 0 32 60" preserveAspectRatio="none" aria-hidden="true">
-      {!first && <line x1={16} x2={16} y1={0} y2={30} stroke="var(--brass)" strokeWidth={4} strokeDasharray={open ? '4 5' : undefined} />}
-      {!last && !open && <line x1={16} x2={16} y1={30} y2={60} stroke="var(--brass)" strokeWidth={4} />}
-      <circle cx={16} cy={30} r={here ? 10 : 6} fill={here ? 'var(--brass)' : 'var(--paper)'} stroke="var(--brass)" strokeWidth={4} />
-    </svg>
+    <div aria-hidden="true">
+      {!first && <span className={`${line} top-0 h-1/2 ${open ? 'border-dashed' : ''}`} />}
+      {!last && !open && <span className={`${line} top-1/2 h-1/2`} />}
+      <span
+        className={`absolute top-1/2 left-4 -translate-1/2 rounded-full border-4 border-brass ${here ? 'size-6 bg-brass' : 'size-4 bg-paper'}`}
+      />
+    </div>
   );
 }
 
@@ -89,7 +92,7 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
   const [name, setName] = useState(position?.name ?? '');
   return (
     <form
-      className="flex gap-2"
+      className="flex flex-wrap gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         const given = name.trim();
@@ -109,6 +112,18 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
         className="min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2"
       />
       <PlainButton type="submit">Name</PlainButton>
+      {structure.settings.length > 1 && position && (
+        <PlainButton
+          aria-label="Remove this position"
+          title="Not a position after all: its readings are parked"
+          onClick={() => {
+            session.restructure({ change: 'position-retired', position: position.id });
+            onDone();
+          }}
+        >
+          <Trash2 size={18} aria-hidden="true" />
+        </PlainButton>
+      )}
     </form>
   );
 }

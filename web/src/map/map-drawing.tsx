@@ -21,7 +21,7 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
       roleOf={(id) => roleOf(probing, id)}
       noteOf={(id) => {
         const value = found.get(id);
-        return value ? valueWords(value) : null;
+        return value && value.kind !== 'tone' ? valueWords(value) : null;
       }}
       onTerminal={probing.touch}
       caption="The switch, seen from the terminal side"

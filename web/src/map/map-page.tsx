@@ -28,15 +28,16 @@ export function MapPage() {
   };
   const table = truthTable(map);
   return (
-    <main className="flex min-h-0 grow flex-col">
+    <main className="flex grow flex-col lg:h-[calc(100dvh-7.75rem)] lg:flex-none">
       <h1 className="sr-only">Map</h1>
-      <div className="grid min-h-0 grow lg:grid-cols-[16rem_1fr_24rem]">
+      <div className="grid min-h-0 grow lg:grid-cols-[17rem_1fr_24rem]">
         <div className="order-2 lg:order-none lg:min-h-0 lg:overflow-y-auto">
           <HandleRail probing={probing} />
         </div>
-        <div className="order-1 flex min-h-80 flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
+        <div className="order-1 flex flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
           <MapTools probing={probing} onHelp={() => setHelp(true)} />
-          <div className="min-h-0 grow px-4 pb-2">
+          <p className="px-4 text-small text-quiet">Seen from the terminal side</p>
+          <div className="h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
             <MapDrawing probing={probing} onPick={setInspected} />
           </div>
         </div>

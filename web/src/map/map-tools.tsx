@@ -17,8 +17,7 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
   const { sense, setSense, map, picking } = probing;
   const session = useSession();
   return (
-    <div className="flex flex-wrap items-center gap-2 px-4 py-2">
-      <span className="mr-auto text-quiet">Seen from the terminal side</span>
+    <div className="flex flex-wrap items-center justify-end gap-2 px-4 py-2">
       <div role="group" aria-label="How it is read" className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button
@@ -126,6 +125,19 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
         />
         <PlainButton type="submit">Rename</PlainButton>
       </div>
+      <PlainButton
+        className="mt-2 w-full"
+        onClick={() => {
+          const terminal = terminals.find((one) => one.id === id);
+          if (!terminal) return setMessage('Choose a terminal first.');
+          if (terminals.length <= 2) return setMessage('A switch needs two terminals at least.');
+          setMessage(`${terminal.label} is removed, its readings are parked. Undo brings both back.`);
+          setId('');
+          session.restructure({ change: 'terminal-retired', terminal: terminal.id });
+        }}
+      >
+        It is no terminal: remove it
+      </PlainButton>
       {message && (
         <p role="status" className="mt-1 text-brick">
           {message}

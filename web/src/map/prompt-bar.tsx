@@ -14,10 +14,15 @@ export function PromptBar({ probing }: { probing: Probing }) {
   return (
     <section
       aria-label="What to do next"
-      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:grid-cols-[13rem_1fr_auto]"
+      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
       <Progress probing={probing} />
       <div className="order-first min-w-0 lg:order-none">
+        {words.turn && (
+          <p className="mb-1 border-l-8 border-brass pl-3 text-large font-bold sm:text-title" data-testid="turn">
+            {words.turn}
+          </p>
+        )}
         <p className="text-title leading-[1.06] font-extrabold tracking-tight sm:text-prompt" data-testid="prompt" aria-live="polite">
           {words.big}
         </p>
@@ -42,7 +47,7 @@ function Progress({ probing: { map, at } }: { probing: Probing }) {
   const left = forecast(map);
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
-    <div className="text-base leading-snug text-quiet">
+    <div className="text-base leading-snug text-quiet max-sm:hidden">
       <p className="text-ink">
         <strong className="font-mono text-large">
           {coverage.measured + coverage.follows} of {coverage.pairs}
@@ -89,9 +94,9 @@ function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
 
 function Answers({ probing }: { probing: Probing }) {
   const { task, instrument, sense, found, typed } = probing;
-  const box = 'flex flex-wrap content-start items-start justify-end gap-2.5';
+  const box = 'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
   const undo = (
-    <KeyButton keys="Backspace" onPress={probing.undo} disabled={probing.map.log.undo.length <= 1}>
+    <KeyButton keys="Backspace" onPress={probing.undo} disabled={probing.map.log.undo.length === 0}>
       Undo
     </KeyButton>
   );

@@ -1,10 +1,14 @@
 import type { SwitchMap } from '@which-way/core/continuity';
+import { handleLeftAt } from '@which-way/core/planner';
+import type { Ask } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, terminalList, terminalName } from '../words/terminals.js';
 
 /** What is asked, big; and what stays as it is, small. */
 export interface PromptWords {
+  /** The handle has to move first. */
+  turn: string | null;
   big: string;
   /** What stays; the red lead's terminal is named first where there is one. */
   small: string;
@@ -12,15 +16,15 @@ export interface PromptWords {
 }
 
 /** The words of the present task. */
-export function promptWords({ map, task, plan, instrument, sense }: Probing): PromptWords {
-  const say = (big: string, small: string, red: string | null = null): PromptWords => ({ big, small, red });
+export function promptWords({ map, task, instrument, sense }: Probing): PromptWords {
+  const say = (big: string, small: string, red: string | null = null): PromptWords => ({ turn: null, big, small, red });
   if (!task) return say('One moment', '');
   if (task.kind === 'correct') {
     const { reading } = task;
     const [red, black] = [named(map, reading.red[0]), named(map, reading.black[0])];
     return say(`Again: black to ${black}`, `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. What you read now takes the old reading’s place.`, red);
   }
-  if (task.kind === 'prompt') return askWords(map, task.prompt.ask, plan.kind === 'ask' && plan.turn);
+  if (task.kind === 'prompt') return askWords(map, task.prompt.ask);
   switch (task.plan.kind) {
     case 'check-meter':
       return say('Hold the leads together', zeroWords(instrument !== null, sense));
@@ -54,14 +58,11 @@ function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefine
   return id ? terminalName(map.structure, id) : '?';
 }
 
-function askWords(map: SwitchMap, ask: Extract<NonNullable<Probing['task']>, { kind: 'prompt' }>['prompt']['ask'], turn: boolean): PromptWords {
+function askWords(map: SwitchMap, ask: Ask): PromptWords {
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
-  const stays = `red stays on ${red}; handle at ${place}.`;
-  if (ask.kind === 'pair' || ask.black.length === 1) {
-    const black = named(map, ask.kind === 'pair' ? ask.black : ask.black[0]);
-    return { big: `Black to ${black}`, small: stays, red };
-  }
-  const small = turn ? `red on ${red}; turn the handle to ${place} first.` : stays;
-  return { big: `Sweep black over ${terminalList(map.structure, ask.black)}`, small, red };
+  const turn = handleLeftAt(map) === ask.setting ? null : `Turn the handle to ${place}`;
+  const black = ask.kind === 'sweep' ? ask.black : [ask.black];
+  const big = black.length === 1 ? `Black to ${named(map, black[0])}` : `Sweep black over ${terminalList(map.structure, black)}`;
+  return { turn, big, small: `red ${turn ? 'on' : 'stays on'} ${red}; handle at ${place}.`, red };
 }

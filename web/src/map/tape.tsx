@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { ReadingLine } from '../shared/inspector.js';
 import { STANDING_WORDS } from '../words/facts.js';
 import { evidenceWords } from '../words/quantity.js';
-import { settingName, terminalList, terminalName } from '../words/terminals.js';
+import { shortSettingName, terminalList, terminalName } from '../words/terminals.js';
 import type { Probing } from './use-probing.js';
 
 /** How many acts the tape shows before it asks. */
@@ -32,7 +32,7 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
                 onClick={() => setOpen(expanded ? null : first.event.id)}
                 className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
               >
-                <span className="max-w-20 shrink-0 truncate text-small text-quiet">{settingName(probing.map.structure, first.reading.setting)}</span>
+                <span className="max-w-20 shrink-0 truncate text-small text-quiet">{shortSettingName(probing.map.structure, first.reading.setting)}</span>
                 <Summary lines={lines} probing={probing} />
               </button>
               {expanded && (

@@ -68,7 +68,7 @@ export function useProbing() {
   const map = useJobState((state) => state.map);
   const job = useJobState((state) => state.job);
   const hidden = job?.simulation ?? null;
-  const [sense, setSense] = useState<Sense>(hidden ? 'ohms' : 'tone');
+  const [sense, setSense] = useState<Sense>(() => (hidden || lastReadInOhms(map) ? 'ohms' : 'tone'));
   const [found, setFound] = useState<ReadonlyMap<TerminalId, Value>>(new Map());
   const [typed, setTyped] = useState('');
   const [message, setMessage] = useState<string | null>(null);
@@ -306,6 +306,12 @@ export function useProbing() {
       session.redo();
     },
   }; // prettier-ignore
+}
+
+/** Whether the newest reading was in ohms: a person who goes on with a job goes on as before. */
+function lastReadInOhms({ tape }: SwitchMap): boolean {
+  const last = tape.at(-1)?.reading.value.kind;
+  return last === 'ohms' || last === 'over';
 }
 
 function impliedIn(map: SwitchMap, prompt: Prompt | null, found: ReadonlyMap<TerminalId, Value>): Set<TerminalId> {

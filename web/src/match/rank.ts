@@ -1,11 +1,20 @@
 import type { MatchResult } from '@which-way/core/match';
+import type { KnownSwitch } from '@which-way/core/switch';
 
-/** Order in the list: the same wiring first, the same order before reversed, fewer spares first; then open questions, then no. */
-export function rankOf(result: MatchResult): number {
+/**
+ * Order in the list: the same wiring first (what can be bought before mere patterns, the same order before
+ * reversed, fewer spares first), then open questions, then no.
+ */
+export function rankOf({ known, result }: { known: Pick<KnownSwitch, 'kind'>; result: MatchResult }): number {
   switch (result.kind) {
     case 'same-wiring':
     case 'fits-so-far':
-      return (result.order === 'reversed' ? 1000 : 0) + result.sparePositions.length * 20 + result.spareTerminals.length;
+      return (
+        (known.kind === 'part' ? 0 : 5000) +
+        (result.order === 'reversed' ? 1000 : 0) +
+        result.sparePositions.length * 20 +
+        result.spareTerminals.length
+      );
     case 'undecided':
       return 10_000;
     case 'no':

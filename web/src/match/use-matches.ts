@@ -50,7 +50,7 @@ export function useMatches(requirement: Requirement | null, library: readonly Kn
         const { terminals, positions } = known;
         const result = await worker.match(requirement, { terminals, positions });
         if (cancelled) return;
-        setCandidates((before) => [...before, { known, result }].sort((one, other) => rankOf(one.result) - rankOf(other.result)));
+        setCandidates((before) => [...before, { known, result }].sort((one, other) => rankOf(one) - rankOf(other)));
       }
       cancel();
     })();

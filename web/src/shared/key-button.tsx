@@ -19,14 +19,14 @@ export function KeyButton({ children, keys, onPress, strong = false, disabled = 
         if (event.detail > 0) event.currentTarget.blur();
         onPress();
       }}
-      className={`flex min-h-16 min-w-24 flex-col items-center justify-center rounded-part border-2 px-4 py-2 leading-tight disabled:opacity-40 ${
+      className={`flex min-h-16 flex-col items-center justify-center rounded-part border-2 px-1.5 py-2 leading-tight sm:px-3 disabled:opacity-40 ${
         strong
           ? 'border-enamel bg-enamel text-on-enamel dark:border-brass'
           : 'border-ink bg-sheet text-ink hover:bg-paper'
       }`}
     >
-      <span className="text-large font-bold">{children}</span>
-      <kbd className={`font-mono text-small ${strong ? 'text-on-enamel-quiet' : 'text-quiet'}`}>{keys}</kbd>
+      <span className="font-bold sm:text-large">{children}</span>
+      <kbd className={`font-mono text-small max-sm:hidden ${strong ? 'text-on-enamel-quiet' : 'text-quiet'}`}>{keys}</kbd>
     </button>
   );
 }

@@ -8,9 +8,9 @@ export interface Place {
 
 /** How big terminals are drawn, by how many there are. */
 export function terminalRadius(count: number, layout: Layout): number {
-  if (layout === 'circle') return Math.max(16, Math.min(46, 760 / count));
+  if (layout === 'circle') return Math.max(16, Math.min(60, 760 / count));
   const perLine = layout === 'two-rows' ? Math.ceil(count / 2) : layout === 'one-row' ? count : 6;
-  return Math.max(15, Math.min(48, 420 / perLine));
+  return Math.max(15, Math.min(64, 400 / perLine));
 }
 
 /**
@@ -23,7 +23,7 @@ export function placesOf(count: number, layout: Layout): Place[] {
     case 'circle':
       return at.map((index) => {
         const angle = (index / count) * 2 * Math.PI - Math.PI / 2;
-        return { x: 500 + 292 * Math.cos(angle), y: 350 + 292 * Math.sin(angle) };
+        return { x: 500 + 276 * Math.cos(angle), y: 350 + 276 * Math.sin(angle) };
       });
     case 'one-row':
       return at.map((index) => ({ x: spread(index, count), y: 350 }));
@@ -46,7 +46,7 @@ export function placesOf(count: number, layout: Layout): Place[] {
 }
 
 function spread(index: number, count: number): number {
-  return count === 1 ? 500 : 90 + (820 * index) / (count - 1);
+  return count === 1 ? 500 : 100 + (800 * index) / (count - 1);
 }
 
 /** A line from one terminal to another that keeps clear of those between them: it bends towards the middle. */

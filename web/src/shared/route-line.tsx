@@ -8,7 +8,7 @@ const OPEN_STEPS: Partial<Record<Step, string>> = { map: 'map', table: 'table', 
 /** The job's route as a line with stops; a stop that has a screen leads to it. */
 export function RouteLine({ route, jobPath }: { route: Route; jobPath: string }) {
   return (
-    <nav aria-label="Steps of this job" className="no-print overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel">
+    <nav aria-label="Steps of this job" className="no-print shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel">
       <ol className="mx-auto flex max-w-6xl min-w-max">
         {STEPS.map((step, index) => (
           <li key={step} className="flex-1">

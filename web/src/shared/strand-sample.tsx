@@ -12,7 +12,7 @@ export function StrandSample({ strand, width = 44 }: { strand: Strand; width?: n
         stroke={strand.color}
         strokeWidth={6}
         strokeDasharray={strand.dash}
-        strokeLinecap={strand.dash.startsWith('2') ? 'round' : 'butt'}
+        strokeLinecap={strand.dash.startsWith('1 ') ? 'round' : 'butt'}
       />
     </svg>
   );

@@ -6,7 +6,7 @@ export interface Strand {
 }
 
 const COLORS = 6;
-const DASHES = ['', '14 6', '2 7', '14 5 2 5', '7 5', '20 5 2 5 2 5'];
+const DASHES = ['', '14 7', '1 10', '15 6 4 6', '7 6', '20 5 4 5 4 5'];
 
 /** The strand of the setting at this place in the list: six colours, and dashes that differ from neighbour to neighbour. */
 export function strandOf(index: number): Strand {

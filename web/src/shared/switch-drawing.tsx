@@ -113,7 +113,7 @@ function Link({ link, path }: { link: DrawnLink; path: string }) {
           .split(' ')
           .map((part) => (faint ? Number(part) * 0.9 : Number(part) * 1.6))
           .join(' ')}
-        strokeLinecap={strand.dash.startsWith('2') ? 'round' : 'butt'}
+        strokeLinecap={strand.dash.startsWith('1 ') ? 'round' : 'butt'}
         opacity={faint ? 0.38 : 1}
       />
     </g>
@@ -135,7 +135,7 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
   const moving = role === 'black' || sounded;
   const fill = red ? 'var(--lead-red)' : sounded ? 'var(--teal)' : 'var(--sheet)';
   const ink = red ? '#fff' : sounded ? 'var(--on-teal)' : 'var(--ink)';
-  const size = Math.min(radius * (terminal.label.length > 2 ? 0.72 : 0.95), 44);
+  const size = Math.min(radius * (terminal.label.length > 2 ? 0.72 : 0.95), 54);
   const said = [`Terminal ${terminal.label}`, ROLE_WORDS[role], note ?? ''].filter(Boolean).join(', ');
   const pick = onPick ? () => onPick(terminal.id) : undefined;
   return (

@@ -1,7 +1,7 @@
 import type { Row, TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
 import { Fragment } from 'react';
-import { settingName, terminalName } from '../words/terminals.js';
+import { settingName, shortSettingName, terminalName } from '../words/terminals.js';
 import { quantity } from '../words/quantity.js';
 import { FactCell } from './fact-cell.js';
 import type { Inspected } from './inspector.js';
@@ -29,7 +29,7 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
             </th>
             {table.settings.map((id, index) => (
               <th key={id} scope="col" className="px-1 pb-1 align-bottom font-mono text-small" style={{ color: strandOf(index).color }}>
-                <span className={at === id ? 'underline decoration-4 underline-offset-4' : ''}>{shortName(settingName(structure, id))}</span>
+                <span className={at === id ? 'underline decoration-4 underline-offset-4' : ''}>{shortSettingName(structure, id)}</span>
               </th>
             ))}
             {large && <th scope="col" className="px-2 text-right text-small font-normal text-quiet">worst ohms, leads off</th>}
@@ -69,10 +69,6 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
 
 /** Poles are lettered. */
 export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
-
-function shortName(name: string): string {
-  return name.replace(/^Position /, 'P');
-}
 
 function TableRow({ row, structure, onPick, large }: { row: Row; structure: Structure; onPick: (about: Inspected) => void; large: boolean }) {
   const [a, b] = row.terminals;

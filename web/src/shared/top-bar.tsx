@@ -5,7 +5,7 @@ import { ThemeSwitch } from './theme-switch.js';
 /** The enamel bar on top: whose tool this is, what is open, and the way back to the bench. */
 export function TopBar({ title, children }: { title: ReactNode; children?: ReactNode }) {
   return (
-    <header className="no-print flex min-h-16 shrink-0 flex-wrap items-center gap-x-5 gap-y-1 bg-enamel px-5 text-on-enamel">
+    <header className="no-print flex min-h-16 shrink-0 items-center gap-x-3 bg-enamel px-4 sm:gap-x-5 sm:px-5 text-on-enamel">
       <Link to="/" className="flex items-center gap-3 py-2 text-large font-bold" aria-label="Which Way: the bench">
         <svg viewBox="0 0 40 22" width="40" height="22" aria-hidden="true">
           <g fill="none" strokeWidth="4.5" strokeLinecap="round">
@@ -13,10 +13,10 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
             <path d="M28 17h9" stroke="currentColor" />
           </g>
         </svg>
-        Which Way
+        <span className="max-sm:sr-only">Which Way</span>
       </Link>
-      <div className="min-w-0 truncate text-on-enamel-quiet">{title}</div>
-      <div className="ml-auto flex items-center gap-3">
+      <div className="min-w-0 grow truncate text-on-enamel-quiet">{title}</div>
+      <div className="ml-auto flex shrink-0 items-center gap-3">
         {children}
         <ThemeSwitch />
       </div>

@@ -39,8 +39,9 @@ export function TablePage() {
   return (
     <main className="grid grow gap-x-8 gap-y-6 p-6 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
       <section aria-label="Table" className="min-w-0">
-        <div className="flex flex-wrap items-start gap-3">
-          <h1 className="grow text-title font-bold">{patternTitle(table)}</h1>
+        <h1 className="text-title font-bold">{patternTitle(table)}</h1>
+        <Standing table={table} count={count} />
+        <div className="mb-4 flex flex-wrap items-start gap-3">
           <a
             href={`/api/jobs/${job?.id}/export`}
             download
@@ -56,7 +57,6 @@ export function TablePage() {
             <Printer size={18} aria-hidden="true" /> Print
           </button>
         </div>
-        <Standing table={table} count={count} />
         <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
         {table.joinsNothing.length > 0 && (
           <p className="mt-3">
@@ -80,7 +80,11 @@ export function TablePage() {
             <SettingPicture key={setting} setting={setting} index={index} table={table} onPick={setInspected} />
           ))}
         </ul>
-        <p className="mt-5 text-large">{patternWords(map.structure, table)}</p>
+        <ul className="mt-5 grid gap-1 text-large" aria-label="In words">
+          {patternWords(map.structure, table).map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
       </section>
     </main>
   );

@@ -120,9 +120,9 @@ function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellP
           className="flex h-11 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
         >
           {closed ? (
-            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-teal text-teal">×</span>
+            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">×</span>
           ) : (
-            <span className="text-quiet">–</span>
+            <span>–</span>
           )}
         </button>
         <button

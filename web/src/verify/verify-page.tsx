@@ -74,7 +74,7 @@ function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (t
   const settings = map.structure.settings.filter(({ need }) => need === 'required');
   const drawn = (): ExpectedTable => ({ source: { kind: 'drawn' }, settings: settings.map(({ id }) => ({ setting: id, joined: [] })) });
   return (
-    <div className="no-print my-4 grid gap-3">
+    <div className="no-print my-4 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
         <select
           aria-label="Known switch"
@@ -100,7 +100,8 @@ function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (t
             Leave the comparison
           </PlainButton>
         )}
-        <PlainButton onClick={() => session.undo()}>Undo</PlainButton>
+        {map.log.undo[0]?.what.kind === 'expected' && <PlainButton onClick={() => session.undo()}>Undo</PlainButton>}
+        {map.log.redo[0]?.what.kind === 'expected' && <PlainButton onClick={() => session.redo()}>Redo</PlainButton>}
       </div>
       {library.isError && <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>}
       {trouble && (

@@ -6,21 +6,19 @@ export function terminalName(structure: Structure, id: TerminalId): string {
   return structure.terminals.find((terminal) => terminal.id === id)?.label ?? 'one that was removed';
 }
 
-/**
- * Terminals as one says them: runs of three or more that stand next to each other in the list become 'a to b'.
- */
+/** Whether one label counts on from another: 4 from 3, A2 from A1. */
+function countsOn(from: string, to: string): boolean {
+  const [one, other] = [from, to].map((label) => /^(\D*)(\d+)$/.exec(label));
+  return !!one && !!other && one[1] === other[1] && Number(one[2]) + 1 === Number(other[2]);
+}
+
+/** Terminals as one says them: runs of three or more whose labels count on become 'a to b'. */
 export function terminalList(structure: Structure, ids: readonly TerminalId[]): string {
-  const place = new Map(structure.terminals.map(({ id }, index) => [id, index]));
+  const name = (at: number) => terminalName(structure, ids[at] as TerminalId);
   const parts: string[] = [];
   for (let from = 0; from < ids.length; ) {
     let to = from;
-    while (
-      to + 1 < ids.length &&
-      place.get(ids[to + 1] as TerminalId) === (place.get(ids[to] as TerminalId) ?? -9) + 1
-    ) {
-      to += 1;
-    }
-    const name = (at: number) => terminalName(structure, ids[at] as TerminalId);
+    while (to + 1 < ids.length && countsOn(name(to), name(to + 1))) to += 1;
     if (to - from >= 2) parts.push(`${name(from)} to ${name(to)}`);
     else for (let at = from; at <= to; at += 1) parts.push(name(at));
     from = to + 1;
@@ -33,6 +31,11 @@ export function settingName(structure: Structure, id: SettingId): string {
   const index = structure.settings.findIndex((setting) => setting.id === id);
   const setting = structure.settings[index];
   return setting ? nameOfSetting(structure, setting, index) : 'a position that was removed';
+}
+
+/** The name of a setting where there is little room. */
+export function shortSettingName(structure: Structure, id: SettingId): string {
+  return settingName(structure, id).replace(/^Position /, 'P');
 }
 
 export function nameOfSetting(structure: Structure, setting: Setting, index: number): string {
