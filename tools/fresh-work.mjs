@@ -24,7 +24,8 @@ export function hashOf(paths) {
   const add = (path) => {
     if (!existsSync(path)) return;
     if (statSync(path).isDirectory()) {
-      for (const name of readdirSync(path).sort()) if (name !== 'node_modules' && name !== 'dist') add(join(path, name));
+      for (const name of readdirSync(path).sort())
+        if (name !== 'node_modules' && name !== 'dist') add(join(path, name));
     } else hash.update(path).update(readFileSync(path));
   };
   for (const path of paths) add(join(root, path));
@@ -44,22 +45,48 @@ export function once(name, paths, isThere, work) {
 
 /** Installs the packages that the lock file names, if they are not installed. */
 export function install() {
-  return once('install', ['package.json', 'package-lock.json'], () => existsSync(join(root, 'node_modules', 'typescript')), () => {
-    process.stdout.write('Installing packages.\n');
-    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
-  });
+  return once(
+    'install',
+    ['package.json', 'package-lock.json'],
+    () => existsSync(join(root, 'node_modules', 'typescript')),
+    () => {
+      process.stdout.write('Installing packages.\n');
+      run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+        shell: process.platform === 'win32',
+      });
+    },
+  );
 }
 
 /** Builds core, contract, server and web, each unless it is up to date. */
 export function build() {
   const config = ['package-lock.json', 'tsconfig.base.json'];
-  const core = ['core/src', 'core/package.json', 'core/tsconfig.json', 'contract/src', 'contract/package.json', 'contract/tsconfig.json'];
-  once('server', [...config, ...core, 'server/src', 'server/package.json', 'server/tsconfig.json'], () => existsSync(join(root, 'server/dist/main.js')), () => {
-    process.stdout.write('Building the server.\n');
-    run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'server']);
-  });
-  once('web', [...config, ...core, 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'web/package.json'], () => existsSync(join(root, 'web/dist/index.html')), () => {
-    process.stdout.write('Building the pages.\n');
-    run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
-  });
+  const core = [
+    'core/src',
+    'core/package.json',
+    'core/tsconfig.json',
+    'contract/src',
+    'contract/package.json',
+    'contract/tsconfig.json',
+  ];
+  once(
+    'server',
+    [...config, ...core, 'server/src', 'server/package.json', 'server/tsconfig.json'],
+    () => existsSync(join(root, 'server/dist/main.js')),
+    () => {
+      process.stdout.write('Building the server.\n');
+      run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'server']);
+    },
+  );
+  once(
+    'web',
+    [...config, ...core, 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'web/package.json'],
+    () => existsSync(join(root, 'web/dist/index.html')),
+    () => {
+      process.stdout.write('Building the pages.\n');
+      run(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], {
+        cwd: join(root, 'web'),
+      });
+    },
+  );
 }

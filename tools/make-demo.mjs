@@ -4,7 +4,13 @@ import { createMapper } from '@which-way/core/continuity';
 import { patternOfKnown } from '@which-way/core/partition';
 import { answerTo, handleAt, impliedBySounded, planNext } from '@which-way/core/planner';
 import { simulateKnown } from '@which-way/core/simulated';
-import { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom } from '@which-way/core/switch';
+import {
+  createWriter,
+  describeSwitch,
+  newIdFrom,
+  ORDINARY_METER,
+  seededRandom,
+} from '@which-way/core/switch';
 import { lineUp } from '@which-way/core/verify';
 
 const newId = newIdFrom(seededRandom(20261));
@@ -26,38 +32,75 @@ const ways = (poles, count, names) =>
   );
 
 const known = {
-  wafer: entry('switch', 'Two-pole four-way wafer, numbered 1 to 12', null, 'wafer', 'rotary', '1 2 3 4 5 6 7 8 9 10 11 12', [
-    hold('LW', ['1', '2'], ['7', '8']),
-    hold('MW', ['1', '3'], ['7', '9']),
-    hold('SW', ['1', '4'], ['7', '10']),
-    hold('GRAM', ['1', '5'], ['7', '11']),
-  ], '6 and 12 join nothing.'),
-  heat: entry('switch', 'Three-heat selector, series and parallel', null, 'heat selector', 'rotary', 'L N A B C', [
-    hold('OFF'),
-    hold('LOW', ['L', 'A'], ['N', 'C']),
-    hold('MEDIUM', ['L', 'A'], ['N', 'B']),
-    hold('HIGH', ['L', 'B'], ['N', 'A', 'C']),
-  ], 'Two elements, A to B and B to C.'),
+  wafer: entry(
+    'switch',
+    'Two-pole four-way wafer, numbered 1 to 12',
+    null,
+    'wafer',
+    'rotary',
+    '1 2 3 4 5 6 7 8 9 10 11 12',
+    [
+      hold('LW', ['1', '2'], ['7', '8']),
+      hold('MW', ['1', '3'], ['7', '9']),
+      hold('SW', ['1', '4'], ['7', '10']),
+      hold('GRAM', ['1', '5'], ['7', '11']),
+    ],
+    '6 and 12 join nothing.',
+  ),
+  heat: entry(
+    'switch',
+    'Three-heat selector, series and parallel',
+    null,
+    'heat selector',
+    'rotary',
+    'L N A B C',
+    [
+      hold('OFF'),
+      hold('LOW', ['L', 'A'], ['N', 'C']),
+      hold('MEDIUM', ['L', 'A'], ['N', 'B']),
+      hold('HIGH', ['L', 'B'], ['N', 'A', 'C']),
+    ],
+    'Two elements, A to B and B to C.',
+  ),
   moa: entry('switch', 'Manual-off-auto, one pole', null, 'toggle', 'toggle', '1 2 3', [
     hold('MANUAL', ['2', '1']),
     hold('OFF'),
     hold('AUTO', ['2', '3']),
   ]),
-  keys: entry('switch', 'Five interlocked keys, off and four speeds', null, 'key bank', 'key-bank', 'C 1 2 3 4', [
-    hold('OFF'),
-    hold('1', ['C', '1']),
-    hold('2', ['C', '2']),
-    hold('3', ['C', '3']),
-    hold('4', ['C', '4']),
-  ]),
-  blade: entry('switch', 'Five-way blade selector, two sides', null, 'blade selector', 'lever', 'A0 A1 A2 A3 B0 B1 B2 B3', [
-    hold('BRIDGE', ['A0', 'A1'], ['B0', 'B1']),
-    hold('BRIDGE+MIDDLE', ['A0', 'A1', 'A2'], ['B0', 'B1', 'B2']),
-    hold('MIDDLE', ['A0', 'A2'], ['B0', 'B2']),
-    hold('MIDDLE+NECK', ['A0', 'A2', 'A3'], ['B0', 'B2', 'B3']),
-    hold('NECK', ['A0', 'A3'], ['B0', 'B3']),
-  ], 'Between two neighbours both join: that is what the in-between positions are for.'),
-  slide: entry('switch', 'Two-pole three-way slide', null, 'slide', 'slide', 'A0 A1 A2 A3 B0 B1 B2 B3', ways(['A', 'B'], 3)),
+  keys: entry(
+    'switch',
+    'Five interlocked keys, off and four speeds',
+    null,
+    'key bank',
+    'key-bank',
+    'C 1 2 3 4',
+    [hold('OFF'), hold('1', ['C', '1']), hold('2', ['C', '2']), hold('3', ['C', '3']), hold('4', ['C', '4'])],
+  ),
+  blade: entry(
+    'switch',
+    'Five-way blade selector, two sides',
+    null,
+    'blade selector',
+    'lever',
+    'A0 A1 A2 A3 B0 B1 B2 B3',
+    [
+      hold('BRIDGE', ['A0', 'A1'], ['B0', 'B1']),
+      hold('BRIDGE+MIDDLE', ['A0', 'A1', 'A2'], ['B0', 'B1', 'B2']),
+      hold('MIDDLE', ['A0', 'A2'], ['B0', 'B2']),
+      hold('MIDDLE+NECK', ['A0', 'A2', 'A3'], ['B0', 'B2', 'B3']),
+      hold('NECK', ['A0', 'A3'], ['B0', 'B3']),
+    ],
+    'Between two neighbours both join: that is what the in-between positions are for.',
+  ),
+  slide: entry(
+    'switch',
+    'Two-pole three-way slide',
+    null,
+    'slide',
+    'slide',
+    'A0 A1 A2 A3 B0 B1 B2 B3',
+    ways(['A', 'B'], 3),
+  ),
   reverse: entry('switch', 'Two-pole reversing, crossed', null, 'rocker', 'rocker', '1 2 3 4 5 6', [
     hold('FORWARD', ['1', '3', '6'], ['2', '4', '5']),
     hold('OFF'),
@@ -65,23 +108,68 @@ const known = {
   ]),
 };
 
-const labels = (poles, count) => poles.flatMap((pole) => Array.from({ length: count + 1 }, (_, way) => `${pole}${way}`)).join(' ');
+const labels = (poles, count) =>
+  poles.flatMap((pole) => Array.from({ length: count + 1 }, (_, way) => `${pole}${way}`)).join(' ');
 const parts = [
-  entry('part', 'Quillon rotary 26', 'Quillon', 'wafer', 'rotary', labels(['A', 'B'], 6), ways(['A', 'B'], 6), 'Adjustable stop.'),
-  entry('part', 'Tollgate stack 34', 'Tollgate', 'stacked rotary', 'rotary', labels(['A', 'B', 'C'], 4), ways(['A', 'B', 'C'], 4)),
-  entry('part', 'Marrowby slide 23', 'Marrowby', 'slide', 'slide', labels(['A', 'B'], 3), ways(['A', 'B'], 3)),
-  entry('part', 'Pike and Dunn key 44', 'Pike and Dunn', 'rotary with shorted rest', 'rotary', labels(['A', 'B'], 4), [
-    ...ways(['A', 'B'], 3),
-    hold(null, ['A0', 'A2', 'A4'], ['B0', 'B2', 'B4']),
-  ], 'In its last position the second throw joins too.'),
-  entry('part', 'Larkspur lever five', 'Larkspur', 'blade selector', 'lever', 'a b c d e f g h', [
-    hold('1', ['a', 'd'], ['h', 'e']),
-    hold('2', ['a', 'c', 'd'], ['h', 'f', 'e']),
-    hold('3', ['a', 'c'], ['h', 'f']),
-    hold('4', ['a', 'b', 'c'], ['h', 'g', 'f']),
-    hold('5', ['a', 'b'], ['h', 'g']),
-  ], 'Lugs run a to d on one side and back e to h on the other.'),
-  entry('part', 'Ostrey toggle three', 'Ostrey', 'toggle', 'toggle', 'T1 T2 T3', [hold('UP', ['T1', 'T2']), hold('MID'), hold('DOWN', ['T2', 'T3'])]),
+  entry(
+    'part',
+    'Quillon rotary 26',
+    'Quillon',
+    'wafer',
+    'rotary',
+    labels(['A', 'B'], 6),
+    ways(['A', 'B'], 6),
+    'Adjustable stop.',
+  ),
+  entry(
+    'part',
+    'Tollgate stack 34',
+    'Tollgate',
+    'stacked rotary',
+    'rotary',
+    labels(['A', 'B', 'C'], 4),
+    ways(['A', 'B', 'C'], 4),
+  ),
+  entry(
+    'part',
+    'Marrowby slide 23',
+    'Marrowby',
+    'slide',
+    'slide',
+    labels(['A', 'B'], 3),
+    ways(['A', 'B'], 3),
+  ),
+  entry(
+    'part',
+    'Pike and Dunn key 44',
+    'Pike and Dunn',
+    'rotary with shorted rest',
+    'rotary',
+    labels(['A', 'B'], 4),
+    [...ways(['A', 'B'], 3), hold(null, ['A0', 'A2', 'A4'], ['B0', 'B2', 'B4'])],
+    'In its last position the second throw joins too.',
+  ),
+  entry(
+    'part',
+    'Larkspur lever five',
+    'Larkspur',
+    'blade selector',
+    'lever',
+    'a b c d e f g h',
+    [
+      hold('1', ['a', 'd'], ['h', 'e']),
+      hold('2', ['a', 'c', 'd'], ['h', 'f', 'e']),
+      hold('3', ['a', 'c'], ['h', 'f']),
+      hold('4', ['a', 'b', 'c'], ['h', 'g', 'f']),
+      hold('5', ['a', 'b'], ['h', 'g']),
+    ],
+    'Lugs run a to d on one side and back e to h on the other.',
+  ),
+  entry('part', 'Ostrey toggle three', 'Ostrey', 'toggle', 'toggle', 'T1 T2 T3', [
+    hold('UP', ['T1', 'T2']),
+    hold('MID'),
+    hold('DOWN', ['T2', 'T3']),
+  ]),
   entry('part', 'Emberling heat four', 'Emberling', 'heat selector', 'rotary', 'P1 P2 S1 S2 S3', [
     hold('0'),
     hold('1', ['P1', 'S1'], ['P2', 'S3']),
@@ -95,14 +183,33 @@ const parts = [
 ];
 
 /** A job that was mapped truthfully, up to a number of acts. */
-function mappedJob({ title, place, like, hidden, layout, form, day, acts = Infinity, ohmsAt = {}, outOfMachine = true, after }) {
+function mappedJob({
+  title,
+  place,
+  like,
+  hidden,
+  layout,
+  form,
+  day,
+  acts = Infinity,
+  ohmsAt = {},
+  outOfMachine = true,
+  after,
+}) {
   let minute = 0;
   const clock = () => new Date(Date.UTC(2026, 10, day, 14, 0, 0) + (minute += 7) * 1000).toISOString();
   const writer = createWriter({ newId, now: clock });
   const events = [];
   const add = (what) => events.push(writer.write(events, what));
   const change = describeSwitch(
-    { terminals: like.terminals.length, positions: like.positions.length, form, layout, labels: like.terminals, positionNames: like.positions.map(({ name }) => name) },
+    {
+      terminals: like.terminals.length,
+      positions: like.positions.length,
+      form,
+      layout,
+      labels: like.terminals,
+      positionNames: like.positions.map(({ name }) => name),
+    },
     newId,
   );
   if (outOfMachine) add({ kind: 'restructured', change, basedOn: 0 });
@@ -111,7 +218,15 @@ function mappedJob({ title, place, like, hidden, layout, form, day, acts = Infin
     probe({ hidden, events, add, acts, ohmsAt, random: seededRandom(day) });
   }
   after?.(createMapper()(events), add);
-  return { id: newId(), title, place, outOfMachine, simulation: null, created: new Date(Date.UTC(2026, 10, day, 13, 40)).toISOString(), events };
+  return {
+    id: newId(),
+    title,
+    place,
+    outOfMachine,
+    simulation: null,
+    created: new Date(Date.UTC(2026, 10, day, 13, 40)).toISOString(),
+    events,
+  };
 }
 
 function probe({ hidden, events, add, acts, ohmsAt, random }) {
@@ -134,7 +249,12 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
         .map((spot) => [
           settled.terminals[spot],
           joined.has(spot)
-            ? { kind: 'ohms', ohms: ohmsAt[`${index} ${red} ${spot}`] ?? Number((0.2 + Math.round(random() * 2) / 10).toFixed(1)) }
+            ? {
+                kind: 'ohms',
+                ohms:
+                  ohmsAt[`${index} ${red} ${spot}`] ??
+                  Number((0.2 + Math.round(random() * 2) / 10).toFixed(1)),
+              }
             : { kind: 'over' },
         ]),
     );
@@ -145,19 +265,80 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
 const expect = (like) => (map, add) => add({ kind: 'expected', table: lineUp(map.structure, like).table });
 const shifted = (pattern) => [pattern.at(-1), ...pattern.slice(0, -1)];
 const jobs = [
-  mappedJob({ title: 'Table radio, band switch', place: 'Orchard Lane', like: known.wafer, hidden: patternOfKnown(known.wafer), layout: 'circle', form: 'rotary', day: 17, ohmsAt: { '1 6 8': 2.1 } }),
-  mappedJob({ title: 'Stage guitar, five-way selector', place: 'the hall band', like: known.blade, hidden: patternOfKnown(known.blade), layout: 'two-rows', form: 'lever', day: 18, after: expect(known.blade) }),
-  mappedJob({ title: 'Desk fan, five speed keys', place: 'walk-in', like: known.keys, hidden: shifted(patternOfKnown(known.keys)), layout: 'one-row', form: 'key-bank', day: 19, after: expect(known.keys) }),
-  mappedJob({ title: 'Bilge pump panel, manual-off-auto', place: 'slip 4', like: known.moa, hidden: [], layout: 'one-row', form: 'toggle', day: 20, outOfMachine: false }),
-  mappedJob({ title: 'Pottery kiln, three-heat selector', place: 'Saltmarsh studio', like: known.heat, hidden: patternOfKnown(known.heat), layout: 'circle', form: 'rotary', day: 21, acts: 6 }),
+  mappedJob({
+    title: 'Table radio, band switch',
+    place: 'Orchard Lane',
+    like: known.wafer,
+    hidden: patternOfKnown(known.wafer),
+    layout: 'circle',
+    form: 'rotary',
+    day: 17,
+    ohmsAt: { '1 6 8': 2.1 },
+  }),
+  mappedJob({
+    title: 'Stage guitar, five-way selector',
+    place: 'the hall band',
+    like: known.blade,
+    hidden: patternOfKnown(known.blade),
+    layout: 'two-rows',
+    form: 'lever',
+    day: 18,
+    after: expect(known.blade),
+  }),
+  mappedJob({
+    title: 'Desk fan, five speed keys',
+    place: 'walk-in',
+    like: known.keys,
+    hidden: shifted(patternOfKnown(known.keys)),
+    layout: 'one-row',
+    form: 'key-bank',
+    day: 19,
+    after: expect(known.keys),
+  }),
+  mappedJob({
+    title: 'Bilge pump panel, manual-off-auto',
+    place: 'slip 4',
+    like: known.moa,
+    hidden: [],
+    layout: 'one-row',
+    form: 'toggle',
+    day: 20,
+    outOfMachine: false,
+  }),
+  mappedJob({
+    title: 'Pottery kiln, three-heat selector',
+    place: 'Saltmarsh studio',
+    like: known.heat,
+    hidden: patternOfKnown(known.heat),
+    layout: 'circle',
+    form: 'rotary',
+    day: 21,
+    acts: 6,
+  }),
 ];
-const practice = { id: newId(), title: 'Practice: slide switch from the box of odds', place: 'the bench', outOfMachine: true, simulation: simulateKnown(known.slide, 12, true), created: new Date(Date.UTC(2026, 10, 22, 9)).toISOString(), events: [] };
+const practice = {
+  id: newId(),
+  title: 'Practice: slide switch from the box of odds',
+  place: 'the bench',
+  outOfMachine: true,
+  simulation: simulateKnown(known.slide, 12, true),
+  created: new Date(Date.UTC(2026, 10, 22, 9)).toISOString(),
+  events: [],
+};
 const writer = createWriter({ newId, now: () => new Date(Date.UTC(2026, 10, 22, 9, 1)).toISOString() });
 practice.events.push(
-  writer.write([], { kind: 'restructured', change: describeSwitch({ terminals: 8, positions: null, form: 'slide', layout: 'two-rows' }, newId), basedOn: 0 }),
+  writer.write([], {
+    kind: 'restructured',
+    change: describeSwitch({ terminals: 8, positions: null, form: 'slide', layout: 'two-rows' }, newId),
+    basedOn: 0,
+  }),
 );
 jobs.push(practice);
 
-const write = (name, file) => writeFileSync(new URL(`../demo/${name}`, import.meta.url), `${JSON.stringify({ format: 'which-way', version: 1, ...file }, null, 1)}\n`);
+const write = (name, file) =>
+  writeFileSync(
+    new URL(`../demo/${name}`, import.meta.url),
+    `${JSON.stringify({ format: 'which-way', version: 1, ...file }, null, 1)}\n`,
+  );
 write('library.json', { jobs: [], library: [...Object.values(known), ...parts] });
 write('jobs.json', { jobs, library: [] });

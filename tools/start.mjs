@@ -9,7 +9,11 @@ if (major < 20 || (major === 20 && minor < 19)) {
 }
 install();
 build();
-const server = spawn(process.execPath, ['--enable-source-maps', 'server/dist/main.js', ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' });
+const server = spawn(
+  process.execPath,
+  ['--enable-source-maps', 'server/dist/main.js', ...process.argv.slice(2)],
+  { cwd: root, stdio: 'inherit' },
+);
 let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {

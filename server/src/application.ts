@@ -5,6 +5,7 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { json, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
+import { bodyTrouble } from './errors/body-trouble.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { sameOriginOnly } from './errors/same-origin.js';
 import { strictValidation } from './errors/validation.js';
@@ -35,6 +36,7 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
   app.use(logRequests(logger));
   app.use('/api/import', json({ limit: '25mb' }));
   app.use(json({ limit: '1mb' }));
+  app.use(bodyTrouble);
   app.useGlobalPipes(strictValidation());
   app.useGlobalFilters(new ErrorFilter());
   const description = new DocumentBuilder().setTitle('Which Way').setVersion(serving.version).build();
@@ -48,7 +50,8 @@ function logRequests(logger: ConsoleLogger) {
   return (request: Request, response: Response, next: NextFunction): void => {
     const began = process.hrtime.bigint();
     response.on('finish', () => {
-      if (!request.path.startsWith('/api/') || (request.method === 'GET' && response.statusCode < 400)) return;
+      if (!request.path.startsWith('/api/') || (request.method === 'GET' && response.statusCode < 400))
+        return;
       if (process.env['WHICH_WAY_LOG'] === 'quiet') return;
       const milliseconds = Number((process.hrtime.bigint() - began) / 1_000_000n);
       const line = { method: request.method, path: request.path, status: response.statusCode, milliseconds };

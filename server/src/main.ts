@@ -28,7 +28,9 @@ async function loadDemo(source: DataSource, transfer: TransferService): Promise<
   const loaded: unknown[] = await source.query("SELECT value FROM note WHERE key = 'demo'");
   if (loaded.length > 0) return;
   const folder = join(root, 'demo');
-  for (const name of readdirSync(folder).filter((file) => file.endsWith('.json')).sort()) {
+  for (const name of readdirSync(folder)
+    .filter((file) => file.endsWith('.json'))
+    .sort()) {
     await transfer.import(JSON.parse(readFileSync(join(folder, name), 'utf8')));
   }
   await source.query("INSERT INTO note (key, value) VALUES ('demo', 'loaded')");
@@ -63,11 +65,15 @@ async function main(): Promise<void> {
   });
   if (options.demo) await loadDemo(app.get(DataSource), app.get(TransferService));
   const port = await listen(app);
-  process.stdout.write(`\nWhich Way is ready at http://${HOST}:${port}/\nData: ${folder}\nCtrl-C stops it.\n\n`);
+  process.stdout.write(
+    `\nWhich Way is ready at http://${HOST}:${port}/\nData: ${folder}\nCtrl-C stops it.\n\n`,
+  );
 }
 
 main().catch((error: unknown) => {
   const known = error instanceof DataFolderError;
-  process.stderr.write(`\n${known ? error.message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n\n`);
+  process.stderr.write(
+    `\n${known ? error.message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n\n`,
+  );
   process.exit(known ? 3 : 1);
 });

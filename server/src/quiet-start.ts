@@ -1,6 +1,12 @@
 import { ConsoleLogger } from '@nestjs/common';
 
-const CHATTER = new Set(['InstanceLoader', 'RoutesResolver', 'RouterExplorer', 'NestFactory', 'NestApplication']);
+const CHATTER = new Set([
+  'InstanceLoader',
+  'RoutesResolver',
+  'RouterExplorer',
+  'NestFactory',
+  'NestApplication',
+]);
 
 /** One JSON line per event, without the framework's own chatter at start. */
 export class QuietStart extends ConsoleLogger {

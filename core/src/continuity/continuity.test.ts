@@ -3,6 +3,7 @@ import { UndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
 import { describe, expect, it } from 'vitest';
 import { anyPattern, bench, CLOSED, OPEN, SILENT, SOUNDED, type Bench } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
 import type { JobEvent, Reading, Value } from '../switch/index.js';
 import { seededRandom, shuffled } from '../switch/index.js';
 import { createMapper, deriveMap, factAt, prove, type Settled, type SwitchMap } from './index.js';
@@ -14,7 +15,13 @@ const settledAt = (map: SwitchMap, on: Bench, setting = 0): Settled => {
 };
 
 /** What two terminals are by a proof's own readings and nothing else: an independent checker. */
-function checkProof(on: Bench, readings: Reading[], proof: { joined: boolean; readings: string[] }, a: number, b: number) {
+function checkProof(
+  on: Bench,
+  readings: Reading[],
+  proof: { joined: boolean; readings: string[] },
+  a: number,
+  b: number,
+) {
   const used = readings.filter(({ id }) => proof.readings.includes(id));
   const graph = new UndirectedGraph();
   on.terminals.forEach((id) => graph.addNode(id));
@@ -39,9 +46,9 @@ const truthfulReadings = fc.record({
 });
 
 describe('nets', () => {
-  it('are the connected components of the joins: 2,000 random cases against graphology', () => {
+  it('are the connected components of the joins: 2,000 random cases or more against graphology', () => {
     const random = seededRandom(42);
-    for (let round = 0; round < 2000; round += 1) {
+    for (let round = 0; round < runs(2000); round += 1) {
       const size = 2 + Math.floor(random() * 14);
       const on = bench(size, 1, round + 1);
       const graph = new UndirectedGraph();
@@ -54,7 +61,9 @@ describe('nets', () => {
       }
       const settled = settledAt(deriveMap(on.events), on);
       const ours = new Map<number, string[]>();
-      settled.nets.forEach((root, place) => ours.set(root, [...(ours.get(root) ?? []), settled.terminals[place] as string]));
+      settled.nets.forEach((root, place) =>
+        ours.set(root, [...(ours.get(root) ?? []), settled.terminals[place] as string]),
+      );
       const theirs = connectedComponents(graph).map((component) => component.toSorted().join());
       expect([...ours.values()].map((net) => net.toSorted().join()).sort()).toEqual(theirs.sort());
     }
@@ -86,7 +95,7 @@ describe('nets', () => {
           }
         }
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     );
   });
 });
@@ -98,7 +107,14 @@ describe('the map as a function of the log', () => {
     const on = bench(5, 3, seed);
     const pick = (size: number) => Math.floor(random() * size);
     const readings: Reading[] = [];
-    const values: Value[] = [CLOSED, OPEN, SOUNDED, SILENT, { kind: 'unsteady' }, { kind: 'ohms', ohms: 400 }];
+    const values: Value[] = [
+      CLOSED,
+      OPEN,
+      SOUNDED,
+      SILENT,
+      { kind: 'unsteady' },
+      { kind: 'ohms', ohms: 400 },
+    ];
     for (let step = 0; step < 40; step += 1) {
       const target = on.events[pick(on.events.length)] as JobEvent;
       const roll = random();
@@ -107,11 +123,21 @@ describe('the map as a function of the log', () => {
       else if (roll < 0.78) on.add({ kind: 'restored', target: target.id, basedOn: null });
       else if (roll < 0.86 && readings.length > 0) {
         const old = readings[pick(readings.length)] as Reading;
-        on.add({ kind: 'superseded', reading: old.id, replacement: { ...old, id: on.newId(), value: OPEN }, source: 'typed' });
+        on.add({
+          kind: 'superseded',
+          reading: old.id,
+          replacement: { ...old, id: on.newId(), value: OPEN },
+          source: 'typed',
+        });
       } else if (roll < 0.93) {
         const terminal = on.terminals[pick(5)] as never;
         on.add({ kind: 'restructured', change: { change: 'terminal-retired', terminal }, basedOn: 0 });
-      } else on.add({ kind: 'meter-checked', leadsTogether: CLOSED, meter: (on.events[1] as JobEvent<never>).what['meter'] });
+      } else
+        on.add({
+          kind: 'meter-checked',
+          leadsTogether: CLOSED,
+          meter: (on.events[1] as JobEvent<never>).what['meter'],
+        });
     }
     return on;
   };
@@ -139,7 +165,7 @@ describe('the map as a function of the log', () => {
         mixed.forEach((_, index) => arriving(mixed.slice(0, index + 1)));
         expect(comparable(arriving(mixed))).toEqual(rebuilt);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -158,7 +184,11 @@ describe('the map as a function of the log', () => {
     const on = bench(3, 1);
     const id = on.newId<never>();
     const terminal = { id, label: 'X', marking: null, role: 'contact' as const };
-    const added = on.add({ kind: 'restructured', change: { change: 'terminal-added', terminal }, basedOn: 1 });
+    const added = on.add({
+      kind: 'restructured',
+      change: { change: 'terminal-added', terminal },
+      basedOn: 1,
+    });
     on.terminals.push(id);
     on.read(0, 0, 3, CLOSED);
     const undo = { kind: 'withdrawn', target: added.id, basedOn: null } as const;

@@ -20,7 +20,11 @@ export interface Contradiction {
  * of all irreducible sets: an open, plus the joins on simple paths between its ends, which are the links of the
  * blocks along any one path (block-cut tree). So the order of the readings never matters.
  */
-export function findContradictions(nodes: number, joins: readonly Link[], opens: readonly Link[]): Contradiction[] {
+export function findContradictions(
+  nodes: number,
+  joins: readonly Link[],
+  opens: readonly Link[],
+): Contradiction[] {
   const net = partitionOf(
     nodes,
     joins.map(({ a, b }) => [a, b] as const),
@@ -65,7 +69,10 @@ function describe(nodes: number, joins: Link[], opens: Link[]): Contradiction {
     return opens.every((open) => open === link || net[open.a] !== net[open.b]);
   };
   const enough = [...opens, ...joins].filter(settledBy);
-  const tonesFirst = [...enough.filter(({ by }) => by === 'tone'), ...enough.filter(({ by }) => by !== 'tone')];
+  const tonesFirst = [
+    ...enough.filter(({ by }) => by === 'tone'),
+    ...enough.filter(({ by }) => by !== 'tone'),
+  ];
   return {
     opens: opens.map(({ reading }) => reading),
     joins: joins.map(({ reading }) => reading),

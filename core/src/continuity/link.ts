@@ -26,7 +26,7 @@ export function shortestPath(links: readonly Link[], from: number, to: number): 
   }
   if (!cameBy.has(to)) return null;
   const path: Link[] = [];
-  for (let at = to; at !== from; ) {
+  for (let at = to; at !== from;) {
     const link = cameBy.get(at) as Link;
     path.push(link);
     at = link.a === at ? link.b : link.a;

@@ -47,7 +47,8 @@ function gapChain(settled: Settled, a: number, b: number): Link[] | null {
     const [before, after] = [joinChain(settled, a, near), joinChain(settled, far, b)];
     return before && after ? [{ chain: [...before, open, ...after], open }] : [];
   });
-  const cost = ({ chain, open }: { chain: Link[]; open: Link }) => chain.length * 2 + (open.by === 'tone' ? 1 : 0);
+  const cost = ({ chain, open }: { chain: Link[]; open: Link }) =>
+    chain.length * 2 + (open.by === 'tone' ? 1 : 0);
   chains.sort((one, other) => cost(one) - cost(other));
   return chains[0]?.chain ?? null;
 }

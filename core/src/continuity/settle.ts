@@ -116,7 +116,11 @@ function findOneWay(evidence: readonly Evidence[]): Set<ReadingId> {
   for (const [way, there] of ways) {
     const [red, black] = way.split('>') as [string, string];
     const back = ways.get(`${black}>${red}`);
-    if (!back || !there.every(({ says }) => says === 'joins') || !back.every(({ says }) => says === 'parts')) {
+    if (
+      !back ||
+      !there.every(({ says }) => says === 'joins') ||
+      !back.every(({ says }) => says === 'parts')
+    ) {
       continue;
     }
     for (const { reading } of [...there, ...back]) found.add(reading);

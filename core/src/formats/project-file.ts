@@ -73,12 +73,14 @@ function upgradeFile(
     ok: false as const,
     problems: [{ code, path, params }],
   });
-  if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed)) return refuse('not-our-file', '');
+  if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
+    return refuse('not-our-file', '');
   let file: Record<string, unknown> = { ...parsed };
   if (file['format'] !== 'which-way') return refuse('not-our-file', 'format');
   for (;;) {
     const { version } = file;
-    if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return refuse('no-version', 'version');
+    if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+      return refuse('no-version', 'version');
     if (version === FILE_VERSION) return { ok: true, file };
     const upgrade = upgrades[version];
     if (!upgrade) return refuse('unknown-version', 'version', { version, newest: FILE_VERSION });
@@ -112,7 +114,9 @@ export function simulatedSwitchProblems(hidden: unknown): Problem[] {
   if (!validateSimulated(hidden)) return problemsOf(validateSimulated);
   return hidden.contacts.flatMap(({ a, b, closedIn }, index) => {
     const wrong =
-      Math.max(a, b) >= hidden.terminals || a === b || closedIn.some((place) => place >= hidden.positions.length);
+      Math.max(a, b) >= hidden.terminals ||
+      a === b ||
+      closedIn.some((place) => place >= hidden.positions.length);
     return wrong ? [{ code: 'contact-outside', path: `contacts.${index}`, params: {} }] : [];
   });
 }

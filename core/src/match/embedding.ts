@@ -92,7 +92,11 @@ class Search {
   }
 
   /** The options left after an assignment; null when some needed terminal has none. */
-  #narrow(options: readonly (readonly number[])[], taken: number, choice: number): (readonly number[])[] | null {
+  #narrow(
+    options: readonly (readonly number[])[],
+    taken: number,
+    choice: number,
+  ): (readonly number[])[] | null {
     const { need, candidate, known } = this;
     const narrowed: (readonly number[])[] = [];
     for (let other = 0; other < need.size; other += 1) {

@@ -4,10 +4,15 @@ import { deriveMap } from '../continuity/index.js';
 import { partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
 import { seededRandom, shuffled } from '../switch/index.js';
 import { anyPattern, bench, CLOSED, mapHidden, switchLikePattern } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
 import { matchPattern, positionRuns, reproduces, requirementOf, type Requirement } from './index.js';
 
 const all = (size: number) => Array.from({ length: size }, (_, index) => index);
-const needing = (pattern: Pattern): Requirement => ({ pattern, terminals: all(pattern[0]?.length ?? 0), known: null });
+const needing = (pattern: Pattern): Requirement => ({
+  pattern,
+  terminals: all(pattern[0]?.length ?? 0),
+  known: null,
+});
 
 /** The definition, tried in full: every injective map, every run of positions. */
 function bruteForce(required: Pattern, candidate: Pattern): boolean {
@@ -37,10 +42,11 @@ describe('matching', () => {
         const result = matchPattern(needing(required), candidate);
         expect(result.kind).not.toBe('undecided');
         expect(result.kind === 'same-wiring').toBe(bruteForce(required, candidate));
-        if (result.kind === 'same-wiring') expect(reproduces(needing(required), candidate, result)).toBe(true);
+        if (result.kind === 'same-wiring')
+          expect(reproduces(needing(required), candidate, result)).toBe(true);
         if (result.kind === 'same-wiring' || result.kind === 'no') verdicts[result.kind] += 1;
       }),
-      { numRuns: 400, seed: 7 },
+      { numRuns: runs(400), seed: 7 },
     );
     expect(Math.min(verdicts.no, verdicts['same-wiring'])).toBeGreaterThan(20);
   });
@@ -57,12 +63,21 @@ describe('matching', () => {
         expect(result.kind).toBe('same-wiring');
         if (result.kind === 'same-wiring') expect(reproduces(needing(pattern), candidate, result)).toBe(true);
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     );
   });
 
   it('answers undecided at its cap, never no', () => {
-    const pattern = [partitionFromGroups(6, [[0, 1], [2, 3, 4]]), partitionFromGroups(6, [[1, 2], [4, 5]])];
+    const pattern = [
+      partitionFromGroups(6, [
+        [0, 1],
+        [2, 3, 4],
+      ]),
+      partitionFromGroups(6, [
+        [1, 2],
+        [4, 5],
+      ]),
+    ];
     const candidate = relabel(pattern, [3, 5, 0, 4, 1, 2]);
     expect(matchPattern(needing(pattern), candidate).kind).toBe('same-wiring');
     expect(matchPattern(needing(pattern), candidate, 2).kind).toBe('undecided');
@@ -70,8 +85,14 @@ describe('matching', () => {
 
   it('proves a no on many equal poles without trying their permutations', () => {
     const groups = (poles: number, last: number) => [
-      partitionFromGroups(poles * 3, all(poles).map((pole) => [pole * 3, pole * 3 + 1])),
-      partitionFromGroups(poles * 3, all(poles).map((pole) => [pole * 3, pole * 3 + (pole === poles - 1 ? last : 2)])),
+      partitionFromGroups(
+        poles * 3,
+        all(poles).map((pole) => [pole * 3, pole * 3 + 1]),
+      ),
+      partitionFromGroups(
+        poles * 3,
+        all(poles).map((pole) => [pole * 3, pole * 3 + (pole === poles - 1 ? last : 2)]),
+      ),
     ];
     const result = matchPattern(needing(groups(8, 2)), groups(8, 1));
     expect(result).toMatchObject({ kind: 'no', because: 'wiring' });
@@ -79,8 +100,14 @@ describe('matching', () => {
 
   it('says why not: too few positions, too few terminals', () => {
     const three = [0, 1, 2].map(() => partitionFromGroups(4, []));
-    expect(matchPattern(needing(three), three.slice(1))).toMatchObject({ kind: 'no', because: 'too-few-positions' });
-    expect(matchPattern(needing(three), [[0, 1]])).toMatchObject({ kind: 'no', because: 'too-few-terminals' });
+    expect(matchPattern(needing(three), three.slice(1))).toMatchObject({
+      kind: 'no',
+      because: 'too-few-positions',
+    });
+    expect(matchPattern(needing(three), [[0, 1]])).toMatchObject({
+      kind: 'no',
+      because: 'too-few-terminals',
+    });
   });
 });
 

@@ -48,7 +48,10 @@ export function matchPattern(required: Requirement, candidate: Pattern, cap: num
   let undecided = false;
   for (const run of positionRuns(wanted, given)) {
     const relation = relationOf(candidate, run, allOf(has));
-    const found = findEmbedding(need, relation, required.known, { steps: cap - steps, symmetry: symmetryOf(relation) });
+    const found = findEmbedding(need, relation, required.known, {
+      steps: cap - steps,
+      symmetry: symmetryOf(relation),
+    });
     steps += found.steps;
     if (found.kind === 'found') return success(required, found.map, run, { has, given, steps });
     if (found.kind === 'undecided') undecided = true;

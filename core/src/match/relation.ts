@@ -13,7 +13,11 @@ export interface Relation {
 }
 
 /** The relation of chosen settings of a pattern over chosen terminals, both in the order given. */
-export function relationOf(pattern: Pattern, settings: readonly number[], terminals: readonly number[]): Relation {
+export function relationOf(
+  pattern: Pattern,
+  settings: readonly number[],
+  terminals: readonly number[],
+): Relation {
   if (settings.length > MOST_POSITIONS) throw new RangeError(`at most ${MOST_POSITIONS} positions`);
   const size = terminals.length;
   const joined = new Uint32Array(size * size);

@@ -23,7 +23,10 @@ export function symmetryOf(relation: Relation): Symmetry {
   const cell = (a: number, b: number) => at(relation.joined, a * size + b);
   const all = Array.from({ length: size }, (_, index) => index);
   const twin = all.map(
-    (y) => all.find((z) => z === y || (z < y && all.every((w) => w === y || w === z || cell(y, w) === cell(z, w)))) ?? y,
+    (y) =>
+      all.find(
+        (z) => z === y || (z < y && all.every((w) => w === y || w === z || cell(y, w) === cell(z, w))),
+      ) ?? y,
   );
   const pole = polesOf(relation);
   const place = [...all];
@@ -41,7 +44,10 @@ function polesOf({ size, joined }: Relation): number[] {
   for (let a = 0; a < size; a += 1) {
     for (let b = 0; b < a; b += 1) {
       if (at(joined, a * size + b) === 0 || pole[a] === pole[b]) continue;
-      const [from, to] = [Math.max(pole[a] as number, pole[b] as number), Math.min(pole[a] as number, pole[b] as number)];
+      const [from, to] = [
+        Math.max(pole[a] as number, pole[b] as number),
+        Math.min(pole[a] as number, pole[b] as number),
+      ];
       for (let c = 0; c < size; c += 1) if (pole[c] === from) pole[c] = to;
     }
   }

@@ -1,3 +1,5 @@
+import { partitionOf } from '../partition/index.js';
+
 /** A resistance between two nodes, in ohms (0 is allowed and ties them). */
 export interface Resistance {
   a: number;
@@ -22,6 +24,18 @@ export function resistanceBetween(
     if (!inside(a) || !inside(b) || !(ohms >= 0)) throw new RangeError(`bad resistance ${a}-${b}: ${ohms}`);
   }
   if (!inside(from) || !inside(to)) throw new RangeError(`no such node: ${from} or ${to}`);
+  const node = partitionOf(
+    nodes,
+    network.filter(({ ohms }) => ohms === 0).map(({ a, b }) => [a, b] as const),
+  );
+  const rest = network
+    .filter(({ ohms }) => ohms > 0)
+    .map(({ a, b, ohms }) => ({ a: node[a] as number, b: node[b] as number, ohms }));
+  return betweenNodes(rest, node[from] as number, node[to] as number);
+}
+
+/** The same with shorts contracted: two nodes tied by nothing are one, so that the matrix stays well conditioned. */
+function betweenNodes(network: readonly Resistance[], from: number, to: number): number {
   if (from === to) return 0;
   const reached = componentOf(from, network);
   if (!reached.has(to)) return Infinity;
@@ -30,7 +44,7 @@ export function resistanceBetween(
   const rows = Array.from({ length: size }, () => new Float64Array(size + 1));
   for (const { a, b, ohms } of network) {
     if (a === b || !reached.has(a)) continue;
-    const siemens = 1 / Math.max(ohms, SHORT_OHMS);
+    const siemens = 1 / ohms;
     const [at, other] = [index.get(a), index.get(b)];
     if (at !== undefined) add(rows, at, at, siemens);
     if (other !== undefined) add(rows, other, other, siemens);
@@ -44,9 +58,6 @@ export function resistanceBetween(
   return solve(rows)[source] as number;
 }
 
-/** A dead short is taken as one nano-ohm: far below what any bench meter can tell, and the matrix stays regular. */
-const SHORT_OHMS = 1e-9;
-
 function add(rows: Float64Array[], row: number, column: number, amount: number): void {
   const cells = rows[row] as Float64Array;
   cells[column] = (cells[column] as number) + amount;
@@ -54,7 +65,7 @@ function add(rows: Float64Array[], row: number, column: number, amount: number):
 
 function componentOf(start: number, network: readonly Resistance[]): Set<number> {
   const reached = new Set([start]);
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false;
     for (const { a, b } of network) {
       if (reached.has(a) !== reached.has(b)) {

@@ -3,7 +3,10 @@ import { partitionFromGroups } from './partition.js';
 import type { Pattern } from './pattern.js';
 
 /** The pattern of a known switch, one partition per position; labels it does not list are passed over. */
-export function patternOfKnown({ terminals, positions }: Pick<KnownSwitch, 'terminals' | 'positions'>): Pattern {
+export function patternOfKnown({
+  terminals,
+  positions,
+}: Pick<KnownSwitch, 'terminals' | 'positions'>): Pattern {
   const place = new Map(terminals.map((label, index) => [label, index]));
   return positions.map(({ joined }) =>
     partitionFromGroups(

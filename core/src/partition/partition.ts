@@ -15,7 +15,7 @@ export function partitionOf(size: number, pairs: Iterable<readonly [number, numb
   const find = (element: number): number => {
     let root = element;
     while (parent[root] !== root) root = parent[root] as number;
-    for (let at = element; at !== root; ) {
+    for (let at = element; at !== root;) {
       const up = parent[at] as number;
       parent[at] = root;
       at = up;

@@ -28,6 +28,7 @@ function settingOf({ what }: JobEvent, countPrompts: boolean): SettingId | undef
   if (what.kind === 'prompt-shown') return countPrompts ? what.prompt.ask.setting : undefined;
   if (what.kind === 'answered') return what.readings.at(-1)?.setting;
   if (what.kind === 'superseded') return what.replacement?.setting;
-  if (what.kind === 'restructured' && what.change.change === 'position-added') return what.change.settings[0]?.id;
+  if (what.kind === 'restructured' && what.change.change === 'position-added')
+    return what.change.settings[0]?.id;
   return undefined;
 }

@@ -83,7 +83,8 @@ function skippedPairs(map: SwitchMap): Map<SettingId, Set<string>> {
     const { ask } = what.prompt;
     const keys = pairs.get(ask.setting) ?? new Set();
     const red = place.get(ask.red) ?? -1;
-    for (const black of ask.kind === 'sweep' ? ask.black : [ask.black]) keys.add(pairKey(red, place.get(black) ?? -1));
+    for (const black of ask.kind === 'sweep' ? ask.black : [ask.black])
+      keys.add(pairKey(red, place.get(black) ?? -1));
     pairs.set(ask.setting, keys);
   }
   return pairs;

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import type { Prompt, PromptId, SettingId } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
 import { answerTo, forecast, planNext } from './index.js';
 
 describe('the position-first plan', () => {
@@ -16,7 +17,8 @@ describe('the position-first plan', () => {
           if (plan.kind !== 'ask' || plan.ask.kind !== 'sweep') throw new Error('no sweep');
           const settled = before.settings.get(plan.ask.setting)?.settled;
           for (const black of plan.ask.black) {
-            const fact = settled && factAt(settled, on.terminals.indexOf(plan.ask.red), on.terminals.indexOf(black));
+            const fact =
+              settled && factAt(settled, on.terminals.indexOf(plan.ask.red), on.terminals.indexOf(black));
             expect(fact?.state).toBe('unknown');
           }
         });
@@ -31,7 +33,7 @@ describe('the position-first plan', () => {
           }
         });
       }),
-      { numRuns: 120 },
+      { numRuns: runs(120) },
     );
   });
 
@@ -51,7 +53,7 @@ describe('the position-first plan', () => {
         expect(run.readings).toBeGreaterThanOrEqual(certificate);
         expect(forecast(run.map)).toEqual({ readings: 0, touches: 0, seconds: 0 });
       }),
-      { numRuns: 100 },
+      { numRuns: runs(100) },
     );
   });
 
@@ -61,7 +63,8 @@ describe('the position-first plan', () => {
     on.read(0, 0, 1, CLOSED);
     expect(planNext(deriveMap(on.events), null).kind).toBe('done');
     const described = on.events[0];
-    if (described?.what.kind !== 'restructured' || described.what.change.change !== 'described') throw new Error();
+    if (described?.what.kind !== 'restructured' || described.what.change.change !== 'described')
+      throw new Error();
     const open = structuredClone(described);
     if (open.what.kind === 'restructured' && open.what.change.change === 'described') {
       for (const actuator of open.what.change.actuators) actuator.closed = null;
@@ -94,14 +97,22 @@ describe('the position-first plan', () => {
     expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'disputed', count: 1 });
     on.add({ kind: 'superseded', reading: open.id, replacement: null, source: 'typed' });
     on.read(0, 0, 2, { kind: 'unsteady' });
-    expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'look-again', item: { because: 'unsteady' } });
+    expect(planNext(deriveMap(on.events), null)).toMatchObject({
+      kind: 'look-again',
+      item: { because: 'unsteady' },
+    });
   });
 
   it('an answer gives no reading to a terminal that was not touched', () => {
     const on = bench(4, 1);
     const prompt: Prompt = {
       id: on.newId<PromptId>(),
-      ask: { kind: 'sweep', setting: on.settings[0] as never, red: on.terminals[0] as never, black: on.terminals.slice(1) },
+      ask: {
+        kind: 'sweep',
+        setting: on.settings[0] as never,
+        red: on.terminals[0] as never,
+        black: on.terminals.slice(1),
+      },
     };
     const values = new Map([[on.terminals[2] as never, CLOSED]]);
     const deed = answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId);

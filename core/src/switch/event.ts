@@ -100,14 +100,29 @@ export type Deed =
   /** Undo and redo of a whole act. `basedOn` as in restructured when the act changed the structure, else null. */
   | { kind: 'withdrawn'; target: EventId; basedOn: number | null }
   | { kind: 'restored'; target: EventId; basedOn: number | null }
-  | { kind: 'superseded'; reading: ReadingId; replacement: Reading | null; source: 'typed' | 'meter' | 'simulated' }
+  | {
+      kind: 'superseded';
+      reading: ReadingId;
+      replacement: Reading | null;
+      source: 'typed' | 'meter' | 'simulated';
+    }
   /** `basedOn`: the structure revision that the writer had seen; a stale one is refused by the server. */
   | { kind: 'restructured'; change: StructureChange; basedOn: number }
-  | { kind: 'explained'; readings: ReadingId[]; as: 'contact' | 'part' | 'leak' | 'potentiometer'; note: string }
+  | {
+      kind: 'explained';
+      readings: ReadingId[];
+      as: 'contact' | 'part' | 'leak' | 'potentiometer';
+      note: string;
+    }
   | { kind: 'assumed'; assumption: { kind: 'blocks-apart'; blocks: TerminalId[][] }; by: string }
   | {
       kind: 'part-declared';
-      part: { id: PartId; form: (typeof PART_FORMS)[number]; terminals: [TerminalId, TerminalId]; ohms: number | null };
+      part: {
+        id: PartId;
+        form: (typeof PART_FORMS)[number];
+        terminals: [TerminalId, TerminalId];
+        ohms: number | null;
+      };
     }
   | { kind: 'meter-checked'; leadsTogether: Value; meter: MeterProfile }
   | { kind: 'prompt-shown'; prompt: Prompt }

@@ -79,7 +79,10 @@ function appendNew<Item extends { id: string }>(items: Item[], added: Item[]): I
   return [...items, ...added.filter(({ id }) => !known.has(id))];
 }
 
-function mapPositions(structure: Structure, edit: (positions: Position[], of: Actuator) => Position[]): Structure {
+function mapPositions(
+  structure: Structure,
+  edit: (positions: Position[], of: Actuator) => Position[],
+): Structure {
   return {
     ...structure,
     actuators: structure.actuators.map((actuator) => ({
@@ -127,7 +130,10 @@ export function checkChange(structure: Structure, change: StructureChange): Prob
       return duplicateLabels([...structure.terminals.map(({ label }) => label), change.terminal.label]);
     case 'terminal-renamed': {
       const others = structure.terminals.filter(({ id }) => id !== change.terminal).map(({ label }) => label);
-      return [...missing(structure.terminals, change.terminal), ...duplicateLabels([...others, change.label])];
+      return [
+        ...missing(structure.terminals, change.terminal),
+        ...duplicateLabels([...others, change.label]),
+      ];
     }
     case 'terminal-retired':
       return missing(structure.terminals, change.terminal);

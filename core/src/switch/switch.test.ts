@@ -80,7 +80,12 @@ describe('prompts', () => {
     const on = bench(4, 1);
     const prompt = (black: number): Prompt => ({
       id: on.newId<PromptId>(),
-      ask: { kind: 'pair', setting: on.settings[0] as never, red: on.terminals[0] as never, black: on.terminals[black] as never },
+      ask: {
+        kind: 'pair',
+        setting: on.settings[0] as never,
+        red: on.terminals[0] as never,
+        black: on.terminals[black] as never,
+      },
     });
     const answer = (to: Prompt) =>
       on.add({
@@ -90,7 +95,13 @@ describe('prompts', () => {
         source: 'typed',
         inCircuit: false,
         readings: [
-          { id: on.newId(), setting: to.ask.setting, red: [to.ask.red], black: to.ask.kind === 'pair' ? [to.ask.black] : to.ask.black, value: OPEN },
+          {
+            id: on.newId(),
+            setting: to.ask.setting,
+            red: [to.ask.red],
+            black: to.ask.kind === 'pair' ? [to.ask.black] : to.ask.black,
+            value: OPEN,
+          },
         ],
       });
     return { on, prompt, answer };
@@ -136,17 +147,26 @@ describe('structure', () => {
     const on = bench(3, 1);
     const structure = structureOf(readLog(on.events));
     const codes = (label: string) =>
-      checkChange(structure, { change: 'terminal-added', terminal: newTerminal(label, on.newId) }).map(({ code }) => code);
+      checkChange(structure, { change: 'terminal-added', terminal: newTerminal(label, on.newId) }).map(
+        ({ code }) => code,
+      );
     expect(codes('4')).toEqual([]);
     expect(codes('2')).toEqual(['label-taken']);
     expect(codes(' ')).toEqual(['no-label']);
-    expect(checkChange(structure, { change: 'terminal-retired', terminal: on.newId() })[0]?.code).toBe('not-there');
+    expect(checkChange(structure, { change: 'terminal-retired', terminal: on.newId() })[0]?.code).toBe(
+      'not-there',
+    );
   });
 
   it('keeps ids through a rename, inserts a position where it was met, and counts its revisions', () => {
     const on = bench(2, 2);
     const actuator = structureOf(readLog(on.events)).actuators[0];
-    const position = { id: on.newId<never>(), name: 'between', rests: 'maintained' as const, returnsTo: null };
+    const position = {
+      id: on.newId<never>(),
+      name: 'between',
+      rests: 'maintained' as const,
+      returnsTo: null,
+    };
     const after = actuator?.positions[0]?.id ?? null;
     const added = on.add({
       kind: 'restructured',

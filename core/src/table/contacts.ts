@@ -35,7 +35,11 @@ function commonOf(contacts: readonly Contact[]): number | null {
 }
 
 /** Whether these contacts, closed where both ends share a net, give exactly the nets of each setting. */
-export function generates(pattern: Pattern, terminals: readonly number[], contacts: readonly Contact[]): boolean {
+export function generates(
+  pattern: Pattern,
+  terminals: readonly number[],
+  contacts: readonly Contact[],
+): boolean {
   return pattern.every((partition) => {
     const closed = contacts.filter(([a, b]) => partition[a] === partition[b]);
     const made = partitionOf(partition.length, closed);
@@ -89,7 +93,11 @@ function rankedPairs(pattern: Pattern, terminals: readonly number[]): Contact[] 
     .map(({ pair }) => pair);
 }
 
-function reverseDelete(pattern: Pattern, terminals: readonly number[], ranked: readonly Contact[]): Contact[] {
+function reverseDelete(
+  pattern: Pattern,
+  terminals: readonly number[],
+  ranked: readonly Contact[],
+): Contact[] {
   let kept = [...ranked];
   for (const pair of ranked.toReversed()) {
     const without = kept.filter((other) => other !== pair);

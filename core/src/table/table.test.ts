@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { partitionFromGroups } from '../partition/index.js';
 import { anyPattern, bench, CLOSED, mapHidden, switchLikePattern } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
 import { deriveMap } from '../continuity/index.js';
 import { generates, polesWithContacts, truthTable } from './index.js';
 
@@ -25,7 +26,7 @@ describe('contacts', () => {
           }
         }
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     );
   });
 
@@ -40,7 +41,7 @@ describe('contacts', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -63,7 +64,9 @@ describe('the truth table', () => {
     expect(table.complete).toBe(true);
     expect(table.joinsNothing).toEqual([on.terminals[8]]);
     expect(table.poles).toHaveLength(2);
-    const closed = table.poles.map(({ rows }) => rows.map(({ cells }) => cells.map(({ fact }) => fact.joined)));
+    const closed = table.poles.map(({ rows }) =>
+      rows.map(({ cells }) => cells.map(({ fact }) => fact.joined)),
+    );
     const diagonal = [0, 1, 2].map((row) => [0, 1, 2].map((column) => row === column));
     expect(closed).toEqual([diagonal, diagonal]);
     expect(table.poles[0]?.rows[0]?.cells[0]?.reading?.quantity.ohms).toBeCloseTo(0.1, 6);

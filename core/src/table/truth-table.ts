@@ -79,7 +79,11 @@ export function truthTable(map: SwitchMap): TruthTable {
   };
 }
 
-function cellOf(settled: Settled, [a, b]: Contact, readings: Map<string, NonNullable<Cell['reading']>>): Cell {
+function cellOf(
+  settled: Settled,
+  [a, b]: Contact,
+  readings: Map<string, NonNullable<Cell['reading']>>,
+): Cell {
   return {
     setting: settled.setting,
     fact: factAt(settled, a, b),
@@ -92,7 +96,8 @@ function ohmsByCell(map: SwitchMap): Map<string, NonNullable<Cell['reading']>> {
   const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
   const cells = new Map<string, NonNullable<Cell['reading']>>();
   for (const { reading, standing, evidence } of map.tape) {
-    if (standing !== 'counts' || !evidence.quantity || reading.red.length !== 1 || reading.black.length !== 1) continue;
+    if (standing !== 'counts' || !evidence.quantity || reading.red.length !== 1 || reading.black.length !== 1)
+      continue;
     const ends = [reading.red[0], reading.black[0]].map((id) => place.get(id as TerminalId) ?? -1);
     ends.sort((one, other) => one - other);
     cells.set(`${reading.setting} ${ends.join(' ')}`, { id: reading.id, quantity: evidence.quantity });
@@ -114,7 +119,12 @@ function uncertainPairs(map: SwitchMap): Contact[] {
 }
 
 /** How many cells over all pairs and settings are settled, by measurement and by inference. */
-export function settledCount(map: SwitchMap): { settled: number; measured: number; follows: number; all: number } {
+export function settledCount(map: SwitchMap): {
+  settled: number;
+  measured: number;
+  follows: number;
+  all: number;
+} {
   let [measured, follows, all] = [0, 0, 0];
   for (const { settled } of map.settings.values()) {
     map.contacts.forEach((a, at) => {

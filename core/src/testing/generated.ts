@@ -62,7 +62,14 @@ export function bench(terminals: number, settings: number, seed = 1): Bench {
         black: [self.terminals[b] as TerminalId],
         value,
       };
-      self.add({ kind: 'answered', act: 'pair', prompt: null, source: 'typed', inCircuit: false, readings: [reading] });
+      self.add({
+        kind: 'answered',
+        act: 'pair',
+        prompt: null,
+        source: 'typed',
+        inCircuit: false,
+        readings: [reading],
+      });
       return reading;
     },
   };
@@ -80,7 +87,9 @@ export const anyPattern = (maxTerminals: number, maxSettings: number): fc.Arbitr
         fc
           .array(fc.integer({ min: 0, max: terminals - 1 }), { minLength: terminals, maxLength: terminals })
           .map((group) => {
-            const groups = group.map((value) => group.flatMap((other, place) => (other === value ? [place] : [])));
+            const groups = group.map((value) =>
+              group.flatMap((other, place) => (other === value ? [place] : [])),
+            );
             return partitionFromGroups(terminals, groups);
           }),
         { minLength: settings, maxLength: settings },
@@ -112,7 +121,12 @@ export interface Run {
 }
 
 /** Maps a hidden pattern by answering every prompt truthfully, in ohms or by tone, until the plan is done. */
-export function mapHidden(hidden: Pattern, on: Bench, tone = false, onPrompt?: (map: SwitchMap) => void): Run {
+export function mapHidden(
+  hidden: Pattern,
+  on: Bench,
+  tone = false,
+  onPrompt?: (map: SwitchMap) => void,
+): Run {
   const mapper = createMapper();
   const place = new Map(on.terminals.map((id, index) => [id, index]));
   let at = on.settings[0] as SettingId;

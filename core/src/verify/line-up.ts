@@ -1,4 +1,11 @@
-import { contactTerminals, requiredSettings, type KnownSwitch, type ExpectedTable, type Structure, type TerminalId } from '../switch/index.js';
+import {
+  contactTerminals,
+  requiredSettings,
+  type KnownSwitch,
+  type ExpectedTable,
+  type Structure,
+  type TerminalId,
+} from '../switch/index.js';
 
 /** How a known switch was laid beside the one in hand; or why it cannot be. */
 export type LinedUp =

@@ -59,7 +59,8 @@ function checkDatabase(path: string): void {
   try {
     database = new Database(path, { timeout: 1000 });
     const row: unknown = database.prepare('PRAGMA quick_check').get();
-    const said = typeof row === 'object' && row !== null && 'quick_check' in row ? String(row.quick_check) : 'no answer';
+    const said =
+      typeof row === 'object' && row !== null && 'quick_check' in row ? String(row.quick_check) : 'no answer';
     if (said !== 'ok') throw new Error(said);
   } catch (error) {
     if (isBusy(error)) {

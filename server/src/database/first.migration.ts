@@ -44,6 +44,7 @@ export class First1767600000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['note', 'library_entry', 'job_event', 'job']) await runner.query(`DROP TABLE ${table}`);
+    for (const table of ['note', 'library_entry', 'job_event', 'job'])
+      await runner.query(`DROP TABLE ${table}`);
   }
 }

@@ -11,35 +11,13 @@ export class ErrorFilter implements ExceptionFilter {
   catch(thrown: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const [status, body] = this.#read(thrown);
-    if (status >= 500) this.#log.error(thrown instanceof Error ? (thrown.stack ?? thrown.message) : String(thrown));
+    if (status >= 500)
+      this.#log.error(thrown instanceof Error ? (thrown.stack ?? thrown.message) : String(thrown));
     if (!response.headersSent) response.status(status).json(body);
   }
 
   #read(thrown: unknown): [number, ApiError] {
     if (thrown instanceof Refusal) return [thrown.status, thrown.body];
-    const parse = thrown as { type?: unknown; status?: unknown; message?: unknown };
-    if (parse.type === 'entity.parse.failed') {
-      return [
-        400,
-        {
-          code: 'bad-json',
-          message: `What was sent is not JSON: ${String(parse.message)}.`,
-          path: '',
-          hint: 'Send one JSON value. A file that was cut off while saving ends in the middle.',
-        },
-      ];
-    }
-    if (parse.type === 'entity.too.large') {
-      return [
-        413,
-        {
-          code: 'too-large',
-          message: 'What was sent is too large.',
-          path: '',
-          hint: 'Events: up to 1 MB at a time. Import: up to 25 MB; split the file by jobs.',
-        },
-      ];
-    }
     if (thrown instanceof HttpException) {
       const status = thrown.getStatus();
       return [
@@ -48,17 +26,20 @@ export class ErrorFilter implements ExceptionFilter {
           code: status === 404 ? 'not-found' : 'refused',
           message: thrown.message,
           path: '',
-          hint: status === 404 ? 'GET /api/docs lists the addresses that there are.' : 'GET /api/docs says what is accepted.',
+          hint:
+            status === 404
+              ? 'GET /api/docs lists the addresses that there are.'
+              : 'GET /api/docs says what is accepted.',
         },
       ];
     }
-    const code = parse as { code?: unknown };
-    if (typeof code.code === 'string' && /^SQLITE_(FULL|IOERR|READONLY|BUSY|CORRUPT)/.test(code.code)) {
+    const code = sqliteCode(thrown);
+    if (code && /^SQLITE_(FULL|IOERR|READONLY|BUSY|CORRUPT)/.test(code)) {
       return [
         503,
         {
           code: 'cannot-store',
-          message: `The database cannot be written: ${code.code}.`,
+          message: `The database cannot be written: ${code}.`,
           path: '',
           hint: 'Nothing was saved. Free space on the disk or check the folder, then try again.',
         },
@@ -74,4 +55,9 @@ export class ErrorFilter implements ExceptionFilter {
       },
     ];
   }
+}
+
+function sqliteCode(thrown: unknown): string | null {
+  const code = typeof thrown === 'object' && thrown !== null && 'code' in thrown ? thrown.code : null;
+  return typeof code === 'string' ? code : null;
 }

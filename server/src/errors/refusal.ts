@@ -13,13 +13,19 @@ export class Refusal extends Error {
 
 /** Words for the problems that the core and the server find: what is wrong, and what would be right. */
 const WORDS: Record<string, (params: Problem['params']) => [message: string, hint: string]> = {
-  'not-our-file': () => ['This is not a Which Way file.', 'A Which Way file is JSON that begins with "format": "which-way".'],
+  'not-our-file': () => [
+    'This is not a Which Way file.',
+    'A Which Way file is JSON that begins with "format": "which-way".',
+  ],
   'no-version': () => ['The file does not say its version.', 'Add "version": 1.'],
   'unknown-version': ({ version, newest }) => [
     `The file has version ${version}, which this program does not know.`,
     `Versions up to ${newest} can be read; a newer program may be needed.`,
   ],
-  'schema-required': ({ missingProperty }) => [`"${missingProperty}" is missing.`, `Add "${missingProperty}".`],
+  'schema-required': ({ missingProperty }) => [
+    `"${missingProperty}" is missing.`,
+    `Add "${missingProperty}".`,
+  ],
   'schema-additionalProperties': ({ additionalProperty }) => [
     `"${additionalProperty}" is not a known field.`,
     'Remove it, or check its spelling.',
@@ -28,9 +34,15 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
     `"${tagValue ?? ''}" is not a known "${tag}".`,
     'docs/file-format.md lists the values.',
   ],
-  'schema-enum': ({ allowedValues }) => ['This value is not one of the allowed ones.', `Use one of: ${allowedValues}.`],
+  'schema-enum': ({ allowedValues }) => [
+    'This value is not one of the allowed ones.',
+    `Use one of: ${allowedValues}.`,
+  ],
   'schema-const': ({ allowedValue }) => ['This value is not the expected one.', `Use ${allowedValue}.`],
-  'schema-pattern': () => ['This is not an id.', 'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.'],
+  'schema-pattern': () => [
+    'This is not an id.',
+    'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.',
+  ],
   'terminal-not-listed': ({ label }) => [
     `"${label}" is joined in a position, but is not in the list of terminals.`,
     'Add it to "terminals", or correct the label.',

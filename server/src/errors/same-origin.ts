@@ -10,7 +10,8 @@ const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 export function sameOriginOnly(request: Request, response: Response, next: NextFunction): void {
   const host = request.headers.host ?? '';
   const { origin } = request.headers;
-  if (!LOOPBACK.test(host)) return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
+  if (!LOOPBACK.test(host))
+    return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
   if (origin !== undefined && origin !== `http://${host}`) {
     return turnAway(response, 'wrong-origin', `Requests from "${origin}" are not accepted.`);
   }

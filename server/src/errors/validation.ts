@@ -12,7 +12,12 @@ export function strictValidation(): ValidationPipe {
     exceptionFactory: (errors) => {
       const [first, ...more] = errors.flatMap((error) => flatten(error, ''));
       return new Refusal(400, {
-        ...(first ?? { code: 'invalid', message: 'What was sent does not fit.', path: '', hint: 'See /api/docs.' }),
+        ...(first ?? {
+          code: 'invalid',
+          message: 'What was sent does not fit.',
+          path: '',
+          hint: 'See /api/docs.',
+        }),
         ...(more.length > 0 ? { more: more.slice(0, 20) } : {}),
       });
     },
@@ -25,7 +30,8 @@ function flatten(error: ValidationError, above: string): ApiError[] {
     code: rule === 'whitelistValidation' ? 'unknown-field' : `invalid-${rule}`,
     message: `${path}: ${rule === 'whitelistValidation' ? 'this field is not known' : message}.`,
     path,
-    hint: rule === 'whitelistValidation' ? 'Remove it, or check its spelling.' : 'GET /api/docs says what fits.',
+    hint:
+      rule === 'whitelistValidation' ? 'Remove it, or check its spelling.' : 'GET /api/docs says what fits.',
   }));
   return [...own, ...(error.children ?? []).flatMap((child) => flatten(child, path))];
 }

@@ -2,7 +2,14 @@ import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import type { JobChange, NewJob, PostEvents } from '@which-way/contract';
 import { deedProblems, simulatedSwitchProblems } from '@which-way/core/formats';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import { EVENT_SCHEMA, type Deed, type DeviceId, type EventId, type JobEvent, type JobId } from '@which-way/core/switch';
+import {
+  EVENT_SCHEMA,
+  type Deed,
+  type DeviceId,
+  type EventId,
+  type JobEvent,
+  type JobId,
+} from '@which-way/core/switch';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -33,7 +40,10 @@ function PassesCheck(name: string, check: (value: unknown) => Problem[]): Proper
       validate: (value) => value === null || check(value).length === 0,
       defaultMessage: (args) => {
         const found = check(args?.value).slice(0, 3).map(inWords);
-        return found.map(({ message, hint }) => `${message} ${hint}`).join(' ').replace(/\.$/, '');
+        return found
+          .map(({ message, hint }) => `${message} ${hint}`)
+          .join(' ')
+          .replace(/\.$/, '');
       },
     },
   });

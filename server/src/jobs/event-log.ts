@@ -1,6 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import type { ApiError, PostedEvents } from '@which-way/contract';
-import { checkChange, readLog, structureOf, structureRevision, type Deed, type EventId, type JobEvent } from '@which-way/core/switch';
+import {
+  checkChange,
+  readLog,
+  structureOf,
+  structureRevision,
+  type Deed,
+  type EventId,
+  type JobEvent,
+} from '@which-way/core/switch';
 import { MoreThan, type EntityManager } from 'typeorm';
 import { JobEventRow } from '../database/job-event.entity.js';
 import { inWords } from '../errors/refusal.js';
@@ -17,7 +25,12 @@ export class EventLog {
    * Appends events in the order given. An event that is there already counts as stored. Answers are never refused
    * for being late; a change of the structure that was made on an older structure is.
    */
-  async append(manager: EntityManager, jobId: string, events: readonly JobEvent[], trusted = false): Promise<Appended> {
+  async append(
+    manager: EntityManager,
+    jobId: string,
+    events: readonly JobEvent[],
+    trusted = false,
+  ): Promise<Appended> {
     const known = await this.#structuralEvents(manager, jobId);
     const done: Appended = { stored: [], refused: [], added: 0 };
     for (const event of events) {
@@ -40,8 +53,15 @@ export class EventLog {
   }
 
   /** Events after a cursor, in order of arrival, with the new cursor. */
-  async read(manager: EntityManager, jobId: string, after = 0): Promise<{ events: JobEvent[]; cursor: number }> {
-    const rows = await manager.find(JobEventRow, { where: { jobId, row: MoreThan(after) }, order: { row: 'ASC' } });
+  async read(
+    manager: EntityManager,
+    jobId: string,
+    after = 0,
+  ): Promise<{ events: JobEvent[]; cursor: number }> {
+    const rows = await manager.find(JobEventRow, {
+      where: { jobId, row: MoreThan(after) },
+      order: { row: 'ASC' },
+    });
     return { events: rows.map(fromRow), cursor: rows.at(-1)?.row ?? after };
   }
 
@@ -80,7 +100,8 @@ export class EventLog {
 function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | null {
   const target = what.kind === 'withdrawn' || what.kind === 'restored' ? what.target : null;
   const structural =
-    what.kind === 'restructured' || known.some(({ id, what: { kind } }) => id === target && kind === 'restructured');
+    what.kind === 'restructured' ||
+    known.some(({ id, what: { kind } }) => id === target && kind === 'restructured');
   if (!structural) return null;
   const revision = structureRevision(known);
   const basedOn = 'basedOn' in what ? what.basedOn : null;
@@ -105,7 +126,15 @@ function toRow(jobId: string, event: JobEvent): Omit<JobEventRow, 'row'> {
 /** Rows were checked when they were stored. */
 function fromRow(row: JobEventRow): JobEvent {
   const { device, sequence, clock, at, schema } = row;
-  return { id: row.id as EventId, device: device as JobEvent['device'], sequence, clock, at, schema, what: JSON.parse(row.what) as Deed };
+  return {
+    id: row.id as EventId,
+    device: device as JobEvent['device'],
+    sequence,
+    clock,
+    at,
+    schema,
+    what: JSON.parse(row.what) as Deed,
+  };
 }
 
 function plain({ id, device, sequence, clock, at, schema, what }: JobEvent): JobEvent {

@@ -15,7 +15,10 @@ import type { JobChangeDto, NewJobDto, PostEventsDto } from './dto.js';
 @Injectable()
 export class JobsService {
   /** What was derived for the list, by job, as long as the job does not change. */
-  readonly #summaries = new Map<string, { updated: string; version: number; cursor: number; summary: JobSummary }>();
+  readonly #summaries = new Map<
+    string,
+    { updated: string; version: number; cursor: number; summary: JobSummary }
+  >();
 
   constructor(
     private readonly source: DataSource,
@@ -44,7 +47,12 @@ export class JobsService {
     const route = routeOf(job, map);
     const about = route.next.code === 'touches-left' ? route.next.setting : null;
     const setting = map.structure.settings.find(({ id }) => id === about);
-    const settingName = setting ? positionsOf(map.structure, setting).map(({ name }) => name).filter(Boolean).join(', ') || null : null;
+    const settingName = setting
+      ? positionsOf(map.structure, setting)
+          .map(({ name }) => name)
+          .filter(Boolean)
+          .join(', ') || null
+      : null;
     const summary = { ...job, route, settingName };
     this.#summaries.set(row.id, { updated: row.updated, version: row.version, cursor, summary });
     return summary;
@@ -67,7 +75,14 @@ export class JobsService {
   /** Inserts a job with the next free number; within the caller's transaction. */
   async insert(
     manager: EntityManager,
-    fresh: { id: string; title: string; place?: string; outOfMachine: boolean; simulation?: SimulatedSwitch | null; created: string },
+    fresh: {
+      id: string;
+      title: string;
+      place?: string;
+      outOfMachine: boolean;
+      simulation?: SimulatedSwitch | null;
+      created: string;
+    },
   ): Promise<JobRow> {
     const highest = await manager.maximum(JobRow, 'number');
     const row: JobRow = {

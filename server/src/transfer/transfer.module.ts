@@ -34,5 +34,9 @@ export class TransferController {
   }
 }
 
-@Module({ imports: [JobsModule, LibraryModule], controllers: [TransferController], providers: [TransferService] })
+@Module({
+  imports: [JobsModule, LibraryModule],
+  controllers: [TransferController],
+  providers: [TransferService],
+})
 export class TransferModule {}

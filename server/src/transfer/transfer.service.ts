@@ -28,7 +28,13 @@ export class TransferService {
     const read = readProjectFile(parsed);
     if (!read.ok) throw refuse(422, read.problems);
     return this.writes.write(async (manager) => {
-      const done: Imported = { jobsAdded: 0, jobsMerged: 0, eventsAdded: 0, entriesAdded: 0, entriesChanged: 0 };
+      const done: Imported = {
+        jobsAdded: 0,
+        jobsMerged: 0,
+        eventsAdded: 0,
+        entriesAdded: 0,
+        entriesChanged: 0,
+      };
       for (const entry of read.file.library) {
         const outcome = await this.library.put(manager, entry);
         if (outcome === 'added') done.entriesAdded += 1;
@@ -50,7 +56,8 @@ export class TransferService {
       throw new Refusal(409, { ...first.error, path, message: `${path}: ${first.error.message}` });
     }
     const updated = job.events.at(-1)?.at ?? job.created;
-    if (added > 0) await manager.update(JobRow, job.id, { updated: there ? new Date().toISOString() : updated });
+    if (added > 0)
+      await manager.update(JobRow, job.id, { updated: there ? new Date().toISOString() : updated });
     done.eventsAdded += added;
     if (there) done.jobsMerged += 1;
     else done.jobsAdded += 1;
@@ -70,7 +77,12 @@ export class TransferService {
   }
 
   async #file(jobs: JobFile[], withLibrary: boolean): Promise<ProjectFile> {
-    return { format: 'which-way', version: FILE_VERSION, jobs, library: withLibrary ? await this.library.list() : [] };
+    return {
+      format: 'which-way',
+      version: FILE_VERSION,
+      jobs,
+      library: withLibrary ? await this.library.list() : [],
+    };
   }
 
   async #jobFile(id: string): Promise<JobFile> {
@@ -79,4 +91,3 @@ export class TransferService {
     return { id: job.id, title, place, outOfMachine, simulation, created, events };
   }
 }
-

@@ -52,7 +52,12 @@ function readError(text: string, status: number): ApiError {
   } catch {
     // Not JSON: something between us and the server answered.
   }
-  return { code: 'no-answer', message: `The answer (${status}) was not from Which Way.`, path: '', hint: 'Reload the page.' };
+  return {
+    code: 'no-answer',
+    message: `The answer (${status}) was not from Which Way.`,
+    path: '',
+    hint: 'Reload the page.',
+  };
 }
 
 const sending = (method: string, body: unknown): RequestInit => ({
@@ -67,7 +72,8 @@ export const api = {
   makeJob: (job: NewJob) => request<Job>('/api/jobs', sending('POST', job)),
   openJob: (id: JobId, after = 0) => request<JobWithEvents>(`/api/jobs/${id}?after=${after}`),
   changeJob: (id: JobId, change: JobChange) => request<Job>(`/api/jobs/${id}`, sending('PATCH', change)),
-  postEvents: (id: JobId, body: PostEvents) => request<PostedEvents>(`/api/jobs/${id}/events`, sending('POST', body)),
+  postEvents: (id: JobId, body: PostEvents) =>
+    request<PostedEvents>(`/api/jobs/${id}/events`, sending('POST', body)),
   library: () => request<KnownSwitch[]>('/api/library'),
   importFile: (text: string) => request<Imported>('/api/import', { ...sending('POST', text), signal: null }),
 };
@@ -75,6 +81,7 @@ export const api = {
 /** What to tell a person about something that was thrown. */
 export function toldOf(error: unknown): { message: string; hint: string } {
   if (error instanceof RefusedError) return { message: error.error.message, hint: error.error.hint };
-  if (error instanceof NoServerError) return { message: error.message, hint: 'Start it again; it is tried again by itself.' };
+  if (error instanceof NoServerError)
+    return { message: error.message, hint: 'Start it again; it is tried again by itself.' };
   return { message: error instanceof Error ? error.message : String(error), hint: 'Reload the page.' };
 }

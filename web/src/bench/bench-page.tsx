@@ -61,7 +61,8 @@ export function BenchPage() {
             onClick={() => setStarting(true)}
             className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass sm:ml-auto"
           >
-            Map a switch now <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">N</kbd>
+            Map a switch now{' '}
+            <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">N</kbd>
           </button>
         </div>
         {jobs.isError && (
@@ -82,8 +83,13 @@ export function BenchPage() {
 function JobList({ jobs, search }: { jobs: JobSummary[]; search: string }) {
   if (jobs.length === 0) {
     return (
-      <Notice look="plain" title={search ? `Nothing on the bench is like “${search}”.` : 'The bench is empty.'}>
-        {search ? 'Try a shorter word, or the number of the job.' : 'Take a switch, press N, and begin. Or take in a file.'}
+      <Notice
+        look="plain"
+        title={search ? `Nothing on the bench is like “${search}”.` : 'The bench is empty.'}
+      >
+        {search
+          ? 'Try a shorter word, or the number of the job.'
+          : 'Take a switch, press N, and begin. Or take in a file.'}
       </Notice>
     );
   }
@@ -110,7 +116,8 @@ function JobRow({ job }: { job: JobSummary }) {
       <span className="min-w-0">
         <span className="block truncate text-large font-bold">{job.title}</span>
         <span className="block truncate text-quiet">
-          {[job.place, job.simulation ? 'simulated switch' : ''].filter(Boolean).join(' · ') || 'no place given'}
+          {[job.place, job.simulation ? 'simulated switch' : ''].filter(Boolean).join(' · ') ||
+            'no place given'}
         </span>
       </span>
       <MiniRoute job={job} />
@@ -126,14 +133,25 @@ function MiniRoute({ job: { route } }: { job: JobSummary }) {
   const here = STEPS.indexOf(route.at);
   const said = `At ${STEP_WORDS[route.at]}, step ${here + 1} of ${STEPS.length}`;
   return (
-    <svg viewBox="0 0 240 28" className="col-span-2 h-7 w-full max-w-60 md:col-span-1" role="img" aria-label={said}>
+    <svg
+      viewBox="0 0 240 28"
+      className="col-span-2 h-7 w-full max-w-60 md:col-span-1"
+      role="img"
+      aria-label={said}
+    >
       {STEPS.map((step, index) => {
         const x = 14 + index * 30;
-        const passed = index < here;
         return (
           <g key={step}>
             {index > 0 && (
-              <line x1={x - 30} x2={x} y1={14} y2={14} strokeWidth={4} stroke={index <= here ? 'var(--brass)' : 'var(--line)'} />
+              <line
+                x1={x - 30}
+                x2={x}
+                y1={14}
+                y2={14}
+                strokeWidth={4}
+                stroke={index <= here ? 'var(--brass)' : 'var(--line)'}
+              />
             )}
           </g>
         );
@@ -162,11 +180,17 @@ function Files() {
   const take = async (file: File) => {
     try {
       const done = await api.importFile(await file.text());
-      toast.success(`${file.name}: ${done.jobsAdded} jobs new, ${done.jobsMerged} joined, ${done.eventsAdded} events, ${done.entriesAdded} library entries new, ${done.entriesChanged} changed`);
+      toast.success(
+        `${file.name}: ${done.jobsAdded} jobs new, ${done.jobsMerged} joined, ${done.eventsAdded} events, ${done.entriesAdded} library entries new, ${done.entriesChanged} changed`,
+      );
       await queries.invalidateQueries();
     } catch (error) {
       const { message, hint } = toldOf(error);
-      toast.error(`${file.name} was not taken in. ${message}`, { description: hint, duration: Infinity, closeButton: true });
+      toast.error(`${file.name} was not taken in. ${message}`, {
+        description: hint,
+        duration: Infinity,
+        closeButton: true,
+      });
     }
   };
   return (
@@ -183,10 +207,18 @@ function Files() {
           if (file) void take(file);
         }}
       />
-      <button type="button" onClick={() => input.current?.click()} className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift">
+      <button
+        type="button"
+        onClick={() => input.current?.click()}
+        className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift"
+      >
         <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
       </button>
-      <a href="/api/export" download className="hidden min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift sm:flex">
+      <a
+        href="/api/export"
+        download
+        className="hidden min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift sm:flex"
+      >
         <Download size={18} aria-hidden="true" /> Save all as a file
       </a>
     </>

@@ -12,7 +12,13 @@ import { PlainButton } from '../shared/plain-button.js';
 import { readStart } from './start-form.js';
 
 /** Asks the least that is needed to begin: how many terminals, how many positions if known, and out of the machine or not. */
-export function StartDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function StartDialog({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -76,17 +82,29 @@ function StartForm({ onClose }: { onClose: () => void }) {
             onChange={(event) => setTerminals(event.target.value)}
             className={INPUT}
           />
-          <span className="text-small text-quiet">Mark one lug with a pen now and count on from it: that is 1.</span>
+          <span className="text-small text-quiet">
+            Mark one lug with a pen now and count on from it: that is 1.
+          </span>
         </label>
       )}
       <label>
         How many positions?
-        <input value={positions} autoComplete="off" onChange={(event) => setPositions(event.target.value)} className={INPUT} />
+        <input
+          value={positions}
+          autoComplete="off"
+          onChange={(event) => setPositions(event.target.value)}
+          className={INPUT}
+        />
         <span className="text-small text-quiet">? is an answer: they are found on the way.</span>
       </label>
       <label>
         What is it? <span className="text-quiet">Can wait.</span>
-        <input value={title} maxLength={120} onChange={(event) => setTitle(event.target.value)} className={INPUT} />
+        <input
+          value={title}
+          maxLength={120}
+          onChange={(event) => setTitle(event.target.value)}
+          className={INPUT}
+        />
       </label>
       {trouble && (
         <Notice look="brick" title={trouble.message}>
@@ -136,11 +154,18 @@ function SimulatedChoice({ entry, setEntry, seed, setSeed, library }: SimulatedC
             </option>
           ))}
         </select>
-        <span className="text-small text-quiet">Its terminals are mixed up, so that there is something to find.</span>
+        <span className="text-small text-quiet">
+          Its terminals are mixed up, so that there is something to find.
+        </span>
       </label>
       <label>
         Seed
-        <input value={seed} inputMode="numeric" onChange={(event) => setSeed(event.target.value)} className={INPUT} />
+        <input
+          value={seed}
+          inputMode="numeric"
+          onChange={(event) => setSeed(event.target.value)}
+          className={INPUT}
+        />
         <span className="text-small text-quiet">Another number, another mix.</span>
       </label>
     </div>
@@ -159,7 +184,8 @@ interface Start {
 async function makeJob({ terminals, positions, seed, title, known, outOfMachine }: Start): Promise<string> {
   const id = newId<JobId>();
   const simulation = known ? simulateKnown(known, seed, true) : null;
-  const name = title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
+  const name =
+    title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
   await api.makeJob({ id, title: name, outOfMachine, simulation });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';

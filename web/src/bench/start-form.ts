@@ -27,13 +27,19 @@ export function readStart({ terminals, positions, seed, simulated, known }: Type
   if (simulated && !known) return wrong('No simulated switch is chosen.', 'Choose one of the library.');
   const count = simulated ? (known?.terminals.length ?? 0) : whole(terminals, 2, 48);
   if (count === null) {
-    const said = terminals.trim() === '' ? 'The number of terminals is missing.' : `“${terminals}” terminals cannot be mapped.`;
+    const said =
+      terminals.trim() === ''
+        ? 'The number of terminals is missing.'
+        : `“${terminals}” terminals cannot be mapped.`;
     return wrong(said, 'Give a whole number from 2 to 48.');
   }
   const unknown = positions.trim() === '?' || positions.trim() === '';
   const places = unknown ? null : whole(positions, 1, 24);
   if (!unknown && places === null) {
-    return wrong(`“${positions}” is not a number of positions.`, 'Give a whole number from 1 to 24, or ? if you do not know.');
+    return wrong(
+      `“${positions}” is not a number of positions.`,
+      'Give a whole number from 1 to 24, or ? if you do not know.',
+    );
   }
   const mix = whole(seed, 0, 4294967295);
   if (simulated && mix === null) return wrong(`“${seed}” is not a seed.`, 'Give a whole number.');

@@ -53,7 +53,9 @@ function Frame() {
           <>
             Job {job.number} · {job.title}
             {job.simulation && (
-              <span className="ml-3 rounded-part border border-current px-2 font-semibold">simulated switch</span>
+              <span className="ml-3 rounded-part border border-current px-2 font-semibold">
+                simulated switch
+              </span>
             )}
           </>
         }
@@ -87,7 +89,12 @@ function Refused() {
   );
 }
 
-const SCREEN_OF: Partial<Record<Step, string>> = { verify: 'verify', match: 'match', refit: 'match', table: 'table' };
+const SCREEN_OF: Partial<Record<Step, string>> = {
+  verify: 'verify',
+  match: 'match',
+  refit: 'match',
+  table: 'table',
+};
 
 /** A job's own address leads to the step that it is at. */
 export function JobStart() {

@@ -76,7 +76,9 @@ export class JobSession {
       this.#cursor = cursor;
       const there = new Set(events.map(({ id }) => id));
       this.#unsent = kept.filter(({ id }) => !there.has(id));
-      await this.outbox.remove(kept.filter(({ id }) => there.has(id)).map(({ id }) => id)).catch(() => undefined);
+      await this.outbox
+        .remove(kept.filter(({ id }) => there.has(id)).map(({ id }) => id))
+        .catch(() => undefined);
       this.#setEvents([...events, ...this.#unsent]);
       this.store.setState({ job, trouble: null });
       this.#showSave();
@@ -122,7 +124,10 @@ export class JobSession {
 
   /** Takes one act back, wherever it is in the log. */
   withdraw(id: EventId): void {
-    this.#turn('withdrawn', this.store.getState().events.find((event) => event.id === id));
+    this.#turn(
+      'withdrawn',
+      this.store.getState().events.find((event) => event.id === id),
+    );
   }
 
   #turn(kind: 'withdrawn' | 'restored', target: JobEvent | undefined): void {
@@ -178,7 +183,9 @@ export class JobSession {
       const errors = answer.refused.map(({ error }) => error);
       this.store.setState(({ refused: before }) => ({ refused: [...before, ...errors] }));
     }
-    await this.outbox.remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id)).catch(() => undefined);
+    await this.outbox
+      .remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id))
+      .catch(() => undefined);
     this.#showSave();
   }
 
@@ -204,7 +211,8 @@ export class JobSession {
     const count = this.#unsent.length;
     const { refused, save } = this.store.getState();
     const [first] = refused;
-    if (first) this.store.setState({ save: { state: 'failed', count: refused.length, reason: first.message } });
+    if (first)
+      this.store.setState({ save: { state: 'failed', count: refused.length, reason: first.message } });
     else if (count === 0) this.store.setState({ save: { state: 'saved' } });
     else if (save.state === 'waiting') this.store.setState({ save: { ...save, count } });
     else this.store.setState({ save: { state: 'sending', count } });

@@ -2,7 +2,11 @@ import type { JobEvent, JobId } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 interface OutboxSchema extends DBSchema {
-  waiting: { key: string; value: { id: string; job: JobId; order: number; event: JobEvent }; indexes: { job: string } };
+  waiting: {
+    key: string;
+    value: { id: string; job: JobId; order: number; event: JobEvent };
+    indexes: { job: string };
+  };
 }
 
 /** Events that are not known to be on the server's disk, kept by the browser through reloads. */

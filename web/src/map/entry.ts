@@ -1,4 +1,10 @@
-import { parseValue, terminalNamed, type Structure, type TerminalId, type Value } from '@which-way/core/switch';
+import {
+  parseValue,
+  terminalNamed,
+  type Structure,
+  type TerminalId,
+  type Value,
+} from '@which-way/core/switch';
 
 /** What a typed line means. */
 export type Entry =
@@ -33,7 +39,10 @@ export function readEntry(typed: string, structure: Structure, expects: 'termina
 
 function readPair(text: string, structure: Structure): { red: TerminalId; black: TerminalId } | null {
   for (let at = text.indexOf('-', 1); at > 0; at = text.indexOf('-', at + 1)) {
-    const [red, black] = [terminalNamed(structure, text.slice(0, at)), terminalNamed(structure, text.slice(at + 1))];
+    const [red, black] = [
+      terminalNamed(structure, text.slice(0, at)),
+      terminalNamed(structure, text.slice(at + 1)),
+    ];
     if (red && black && red.id !== black.id) return { red: red.id, black: black.id };
   }
   return null;

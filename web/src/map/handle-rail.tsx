@@ -26,8 +26,14 @@ export function HandleRail({ probing }: { probing: Probing }) {
           const settled = coverage ? coverage.measured + coverage.follows : 0;
           return (
             <li key={setting.id} className="relative pl-9">
-              <Stop first={index === 0} last={index === structure.settings.length - 1 && closed !== null} here={here} />
-              <div className={`rounded-part border-2 px-2.5 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}>
+              <Stop
+                first={index === 0}
+                last={index === structure.settings.length - 1 && closed !== null}
+                here={here}
+              />
+              <div
+                className={`rounded-part border-2 px-2.5 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}
+              >
                 {naming === setting.id ? (
                   <NameForm probing={probing} index={index} onDone={() => setNaming(null)} />
                 ) : (
@@ -44,7 +50,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       title={here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
-                      <span className={`grow ${here ? 'text-large font-bold' : 'font-semibold'}`}>{name}</span>
+                      <span className={`grow ${here ? 'text-large font-bold' : 'font-semibold'}`}>
+                        {name}
+                      </span>
                       {coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
                       ) : (
@@ -70,7 +78,17 @@ export function HandleRail({ probing }: { probing: Probing }) {
   );
 }
 
-function Stop({ first, last, here, open = false }: { first: boolean; last: boolean; here: boolean; open?: boolean }) {
+function Stop({
+  first,
+  last,
+  here,
+  open = false,
+}: {
+  first: boolean;
+  last: boolean;
+  here: boolean;
+  open?: boolean;
+}) {
   const line = 'absolute left-4 w-0 -translate-x-1/2 border-l-4 border-brass';
   return (
     <div aria-hidden="true">
@@ -97,7 +115,11 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
         event.preventDefault();
         const given = name.trim();
         if (position && given !== (position.name ?? '')) {
-          session.restructure({ change: 'position-renamed', position: position.id, name: given === '' ? null : given });
+          session.restructure({
+            change: 'position-renamed',
+            position: position.id,
+            name: given === '' ? null : given,
+          });
         }
         onDone();
       }}

@@ -17,7 +17,9 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
             {MAP_KEYS.map(([keys, does]) => (
               <div key={keys} className="contents">
                 <dt>
-                  <kbd className="rounded-part border-2 border-line px-2 font-mono font-bold whitespace-nowrap">{keys}</kbd>
+                  <kbd className="rounded-part border-2 border-line px-2 font-mono font-bold whitespace-nowrap">
+                    {keys}
+                  </kbd>
                 </dt>
                 <dd>{does}</dd>
               </div>

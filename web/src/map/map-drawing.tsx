@@ -1,4 +1,5 @@
 import { factAt } from '@which-way/core/continuity';
+import { lastCheck } from '@which-way/core/sense';
 import { polesWithContacts } from '@which-way/core/table';
 import type { TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
@@ -7,6 +8,7 @@ import { strandOf } from '../shared/strand.js';
 import { SwitchDrawing, type DrawnLink, type TerminalRole } from '../shared/switch-drawing.js';
 import { valueWords } from '../words/quantity.js';
 import { settingName, terminalName } from '../words/terminals.js';
+import { isJoin } from './task.js';
 import type { Probing } from './use-probing.js';
 
 /** The switch with its links so far, and with the leads where the prompt wants them. */
@@ -30,7 +32,11 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
 }
 
 /** The links to draw: this setting's strong, the others' faint; per net as few lines as span it. */
-export function linksOf(map: Probing['map'], at: Probing['at'], onPick: (about: Inspected) => void): DrawnLink[] {
+export function linksOf(
+  map: Probing['map'],
+  at: Probing['at'],
+  onPick: (about: Inspected) => void,
+): DrawnLink[] {
   const drawn: DrawnLink[] = [];
   [...map.settings.values()].forEach(({ settled }, index) => {
     const here = settled.setting === at;
@@ -54,23 +60,25 @@ export function linksOf(map: Probing['map'], at: Probing['at'], onPick: (about: 
     }
     for (const reading of settled.contradictions.flatMap(({ joins }) => joins)) {
       const line = map.tape.find((one) => one.reading.id === reading)?.reading;
-      const [a, b] = [line?.red[0], line?.black[0]].map((id) => settled.terminals.indexOf(id as TerminalId)) as [number, number];
+      const [a, b] = [line?.red[0], line?.black[0]].map((id) =>
+        settled.terminals.indexOf(id as TerminalId),
+      ) as [number, number];
       if (factAt(settled, a, b).state === 'disputed') drawn.push(link(a, b, true));
     }
   });
   return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
 }
 
-function roleOf({ task, found, implied, picked }: Probing, id: TerminalId): TerminalRole {
+function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId): TerminalRole {
   if (picked !== null) return picked === id ? 'red' : 'plain';
-  if (task?.kind === 'correct') return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
+  if (task?.kind === 'correct')
+    return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
   if (task?.kind !== 'prompt') return 'plain';
   const { ask } = task.prompt;
   if (ask.red === id) return 'red';
   if (found.has(id)) {
     const value = found.get(id);
-    const joined = value?.kind === 'tone' ? value.sounded : value?.kind === 'ohms' && value.ohms < 3;
-    return joined ? 'sounded' : 'black';
+    return value && isJoin(value, lastCheck(map.log)) ? 'sounded' : 'black';
   }
   if (implied.has(id)) return 'not-needed';
   return (ask.kind === 'sweep' ? ask.black : [ask.black]).includes(id) ? 'black' : 'plain';

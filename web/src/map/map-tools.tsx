@@ -50,7 +50,13 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
           <PlainButton>The switch</PlainButton>
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content role="dialog" aria-label="The switch" align="end" sideOffset={6} className="w-80 rounded-part border-2 border-ink bg-sheet p-4">
+          <Popover.Content
+            role="dialog"
+            aria-label="The switch"
+            align="end"
+            sideOffset={6}
+            className="w-80 rounded-part border-2 border-ink bg-sheet p-4"
+          >
             <fieldset>
               <legend className="font-bold">How the terminals lie</legend>
               {LAYOUTS.map((layout) => (
@@ -90,13 +96,19 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
     const terminal = terminals.find((one) => one.id === id);
     const wanted = label.trim();
     if (!terminal) return setMessage('Choose a terminal first.');
-    if (wanted === '' || /[=\s]/.test(wanted)) return setMessage('A label has no space and no = in it, and is not empty.');
+    if (wanted === '' || /[=\s]/.test(wanted))
+      return setMessage('A label has no space and no = in it, and is not empty.');
     if (terminals.some((one) => one.id !== id && one.label.toLowerCase() === wanted.toLowerCase())) {
       return setMessage(`There is a terminal ${wanted} already.`);
     }
     setMessage('');
     setLabel('');
-    session.restructure({ change: 'terminal-renamed', terminal: terminal.id, label: wanted, marking: terminal.marking });
+    session.restructure({
+      change: 'terminal-renamed',
+      terminal: terminal.id,
+      label: wanted,
+      marking: terminal.marking,
+    });
   };
   return (
     <form
@@ -108,7 +120,12 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
     >
       <p className="font-bold">Call a terminal something else</p>
       <div className="mt-1 flex gap-2">
-        <select aria-label="Terminal" value={id} onChange={(event) => setId(event.target.value)} className="min-h-11 rounded-part border-2 border-line bg-sheet px-2">
+        <select
+          aria-label="Terminal"
+          value={id}
+          onChange={(event) => setId(event.target.value)}
+          className="min-h-11 rounded-part border-2 border-line bg-sheet px-2"
+        >
           <option value="">Which</option>
           {terminals.map((terminal) => (
             <option key={terminal.id} value={terminal.id}>

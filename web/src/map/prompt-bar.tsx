@@ -19,11 +19,18 @@ export function PromptBar({ probing }: { probing: Probing }) {
       <Progress probing={probing} />
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
-          <p className="mb-1 border-l-8 border-brass pl-3 text-large font-bold sm:text-title" data-testid="turn">
+          <p
+            className="mb-1 border-l-8 border-brass pl-3 text-large font-bold sm:text-title"
+            data-testid="turn"
+          >
             {words.turn}
           </p>
         )}
-        <p className="text-title leading-[1.06] font-extrabold tracking-tight sm:text-prompt" data-testid="prompt" aria-live="polite">
+        <p
+          className="text-title leading-[1.06] font-extrabold tracking-tight sm:text-prompt"
+          data-testid="prompt"
+          aria-live="polite"
+        >
           {words.big}
         </p>
         <p className="mt-1 flex items-center gap-3 text-large">
@@ -76,7 +83,10 @@ function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
   return (
     <p className="mt-1 flex flex-wrap items-center gap-3 text-large">
       {typed !== '' && (
-        <span className="rounded-part border-2 border-brass px-3 py-0.5 font-mono font-bold" data-testid="typed">
+        <span
+          className="rounded-part border-2 border-brass px-3 py-0.5 font-mono font-bold"
+          data-testid="typed"
+        >
           {typed}
           <span aria-hidden="true" className="animate-pulse motion-reduce:animate-none">
             _
@@ -94,7 +104,8 @@ function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
 
 function Answers({ probing }: { probing: Probing }) {
   const { task, instrument, sense, found, typed } = probing;
-  const box = 'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
+  const box =
+    'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
   const undo = (
     <KeyButton keys="Backspace" onPress={probing.undo} disabled={probing.map.log.undo.length === 0}>
       Undo
@@ -119,7 +130,11 @@ function Answers({ probing }: { probing: Probing }) {
   }
   return (
     <div className={box}>
-      {sweep ? yes(found.size === 0 ? 'Done' : `${found.size} sounded, done`) : sense === 'tone' || typed !== '' ? yes('It sounds') : null}
+      {sweep
+        ? yes(found.size === 0 ? 'Done' : `${found.size} sounded, done`)
+        : sense === 'tone' || typed !== ''
+          ? yes('It sounds')
+          : null}
       <KeyButton keys="Space" onPress={probing.no} disabled={sweep && found.size > 0}>
         {sweep ? 'None' : sense === 'tone' ? 'Silent' : 'OL'}
       </KeyButton>
@@ -150,7 +165,11 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
   if (task?.kind !== 'plan') return null;
   switch (task.plan.kind) {
     case 'check-meter':
-      return <div className={box}>{instrument || sense === 'tone' || typed !== '' ? yes(instrument ? 'Measure' : 'It sounds') : null}</div>;
+      return (
+        <div className={box}>
+          {instrument || sense === 'tone' || typed !== '' ? yes(instrument ? 'Measure' : 'It sounds') : null}
+        </div>
+      );
     case 'find-position':
       return (
         <div className={box}>
@@ -170,7 +189,11 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
       const { skips } = task.plan;
       return (
         <div className={box}>
-          <PlainButton look="strong" className="min-h-16" onClick={() => skips.forEach((id: EventId) => session.withdraw(id))}>
+          <PlainButton
+            look="strong"
+            className="min-h-16"
+            onClick={() => skips.forEach((id: EventId) => session.withdraw(id))}
+          >
             Ask them now
           </PlainButton>
           {undo}

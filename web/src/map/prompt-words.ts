@@ -17,23 +17,41 @@ export interface PromptWords {
 
 /** The words of the present task. */
 export function promptWords({ map, task, instrument, sense }: Probing): PromptWords {
-  const say = (big: string, small: string, red: string | null = null): PromptWords => ({ turn: null, big, small, red });
+  const say = (big: string, small: string, red: string | null = null): PromptWords => ({
+    turn: null,
+    big,
+    small,
+    red,
+  });
   if (!task) return say('One moment', '');
   if (task.kind === 'correct') {
     const { reading } = task;
     const [red, black] = [named(map, reading.red[0]), named(map, reading.black[0])];
-    return say(`Again: black to ${black}`, `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. What you read now takes the old reading’s place.`, red);
+    return say(
+      `Again: black to ${black}`,
+      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. What you read now takes the old reading’s place.`,
+      red,
+    );
   }
   if (task.kind === 'prompt') return askWords(map, task.prompt.ask);
   switch (task.plan.kind) {
     case 'check-meter':
       return say('Hold the leads together', zeroWords(instrument !== null, sense));
     case 'find-position':
-      return say('Turn one click on', 'Does it click on to a new position, hit the stop, or come back to the start?');
+      return say(
+        'Turn one click on',
+        'Does it click on to a new position, hit the stop, or come back to the start?',
+      );
     case 'skipped-left':
-      return say(`${task.plan.pairs} pairs were skipped`, 'They are not known. Ask for them now, or leave them: the map is not complete then.');
+      return say(
+        `${task.plan.pairs} pairs were skipped`,
+        'They are not known. Ask for them now, or leave them: the map is not complete then.',
+      );
     case 'disputed':
-      return say(`Readings contradict`, `At ${settingName(map.structure, task.plan.setting)}. Read one of them again: see the panel.`);
+      return say(
+        `Readings contradict`,
+        `At ${settingName(map.structure, task.plan.setting)}. Read one of them again: see the panel.`,
+      );
     case 'look-again': {
       const { setting, item } = task.plan;
       const ids = map.settings.get(setting)?.settled.terminals ?? [];
@@ -43,12 +61,16 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
       );
     }
     case 'done':
-      return say('The map is complete', 'Every pair is settled in every position. Single slips do not show by themselves: read a few pairs again, or compare at Verify.');
+      return say(
+        'The map is complete',
+        'Every pair is settled in every position. Single slips do not show by themselves: read a few pairs again, or compare at Verify.',
+      );
   }
 }
 
 function zeroWords(simulated: boolean, sense: Probing['sense']): string {
-  if (simulated) return 'The first reading is the zero: the leads’ own ohms, taken off every reading after it.';
+  if (simulated)
+    return 'The first reading is the zero: the leads’ own ohms, taken off every reading after it.';
   return sense === 'tone'
     ? 'Dial on the beeper, red lead not in A. It must sound.'
     : 'Dial on ohms, red lead not in A. Type what it shows: it is taken off every reading after it.';
@@ -63,6 +85,9 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
   const place = settingName(map.structure, ask.setting);
   const turn = handleLeftAt(map) === ask.setting ? null : `Turn the handle to ${place}`;
   const black = ask.kind === 'sweep' ? ask.black : [ask.black];
-  const big = black.length === 1 ? `Black to ${named(map, black[0])}` : `Sweep black over ${terminalList(map.structure, black)}`;
+  const big =
+    black.length === 1
+      ? `Black to ${named(map, black[0])}`
+      : `Sweep black over ${terminalList(map.structure, black)}`;
   return { turn, big, small: `red ${turn ? 'on' : 'stays on'} ${red}; handle at ${place}.`, red };
 }

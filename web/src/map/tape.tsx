@@ -32,7 +32,9 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
                 onClick={() => setOpen(expanded ? null : first.event.id)}
                 className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
               >
-                <span className="max-w-20 shrink-0 truncate text-small text-quiet">{shortSettingName(probing.map.structure, first.reading.setting)}</span>
+                <span className="max-w-20 shrink-0 truncate text-small text-quiet">
+                  {shortSettingName(probing.map.structure, first.reading.setting)}
+                </span>
                 <Summary lines={lines} probing={probing} />
               </button>
               {expanded && (
@@ -70,7 +72,11 @@ function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Prob
   const red = first.reading.red.map((id) => terminalName(map.structure, id)).join('+');
   const told = lines.filter(({ evidence }) => evidence.says !== 'parts');
   const amber = lines.some(({ evidence }) => evidence.says === 'nothing');
-  const blacks = (some: TapeLine[]) => terminalList(map.structure, some.flatMap(({ reading }) => reading.black));
+  const blacks = (some: TapeLine[]) =>
+    terminalList(
+      map.structure,
+      some.flatMap(({ reading }) => reading.black),
+    );
   const standing = STANDING_WORDS[first.standing];
   const result =
     lines.length === 1
@@ -83,7 +89,9 @@ function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Prob
       <span>
         {red} to {blacks(lines)}
       </span>
-      <span className={`ml-auto text-right font-semibold ${amber ? 'bg-amber-wash text-amber-ink' : told.length > 0 ? 'text-teal' : ''}`}>
+      <span
+        className={`ml-auto text-right font-semibold ${amber ? 'bg-amber-wash text-amber-ink' : told.length > 0 ? 'text-teal' : ''}`}
+      >
         {result}
         {standing && <span className="font-normal"> ({standing})</span>}
       </span>

@@ -1,13 +1,9 @@
-import type { SwitchMap } from '@which-way/core/continuity';
-import { answerTo, handleAt, impliedBySounded, planNext, type Plan } from '@which-way/core/planner';
-import { lastCheck, quantityOf, type Instrument } from '@which-way/core/sense';
-import { simulatedMeter, type SimulatedSwitch } from '@which-way/core/simulated';
+import { answerTo, handleAt, planNext } from '@which-way/core/planner';
+import type { Instrument } from '@which-way/core/sense';
 import {
   lastCheckedMeter,
   newPosition,
   newTerminal,
-  openPrompt,
-  ORDINARY_METER,
   settingAt,
   type Ask,
   type ClosedBy,
@@ -23,53 +19,25 @@ import { useEffect, useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { readEntry } from './entry.js';
+import { impliedIn, lastReadInOhms, shownPrompt, type Sense, type Task } from './task.js';
+import { useInstrument } from './use-instrument.js';
 import { zeroTrouble } from './zero.js';
-
-/** A tone from the beeper, or ohms from the display. */
-export type Sense = 'tone' | 'ohms';
-
-/** What the hands are asked for now. */
-export type Task =
-  | { kind: 'plan'; plan: Exclude<Plan, { kind: 'ask' }> }
-  | { kind: 'prompt'; prompt: Prompt }
-  | { kind: 'correct'; reading: Reading };
 
 /** Everything the Map screen shows and does. */
 export type Probing = ReturnType<typeof useProbing>;
 
-/** The prompt that is still shown, if what it names is still in use. */
-function shownPrompt(map: SwitchMap): Prompt | null {
-  const prompt = openPrompt(map.log);
-  if (!prompt) return null;
-  const inUse = new Set<string>([...map.structure.terminals, ...map.structure.settings].map(({ id }) => id));
-  const { ask } = prompt;
-  const named = [ask.setting, ask.red, ...(ask.kind === 'sweep' ? ask.black : [ask.black])];
-  return named.every((id) => inUse.has(id)) ? prompt : null;
-}
+const NOTHING_TAPPED: ReadonlyMap<TerminalId, Value> = new Map();
 
-/** The simulated meter of a simulated job, with its handle where the screen's handle is; null for a real switch. */
-function useInstrument(hidden: SimulatedSwitch | null, map: SwitchMap, at: SettingId | null, sense: Sense): Instrument | null {
-  return useMemo(() => {
-    if (!hidden) return null;
-    const places = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
-    const actuator = map.structure.actuators[0];
-    const setting = map.structure.settings.find(({ id }) => id === at);
-    const position = actuator?.positions.findIndex(({ id }) => id === setting?.at[actuator.id]) ?? 0;
-    return simulatedMeter(hidden, {
-      place: (terminal) => places.get(terminal) ?? null,
-      position: () => position,
-      dial: () => sense,
-    });
-  }, [hidden, map, at, sense]);
-}
-
+/** The state of the hands: what is asked, what was tapped or typed so far, and what each answer does. */
 export function useProbing() {
   const session = useSession();
   const map = useJobState((state) => state.map);
   const job = useJobState((state) => state.job);
   const hidden = job?.simulation ?? null;
   const [sense, setSense] = useState<Sense>(() => (hidden || lastReadInOhms(map) ? 'ohms' : 'tone'));
-  const [found, setFound] = useState<ReadonlyMap<TerminalId, Value>>(new Map());
+  const [tapped, setTapped] = useState<{ prompt: PromptId; values: ReadonlyMap<TerminalId, Value> } | null>(
+    null,
+  );
   const [typed, setTyped] = useState('');
   const [message, setMessage] = useState<string | null>(null);
   const [correcting, setCorrecting] = useState<ReadingId | null>(null);
@@ -77,9 +45,12 @@ export function useProbing() {
   const [picking, setPicking] = useState(false);
 
   const prompt = useMemo(() => shownPrompt(map), [map]);
+  const found = tapped && tapped.prompt === prompt?.id ? tapped.values : NOTHING_TAPPED;
   const handle = useMemo(() => handleAt(map), [map]);
   const plan = useMemo(() => planNext(map, handle), [map, handle]);
-  const wrong = map.tape.find(({ reading, standing }) => reading.id === correcting && standing === 'counts')?.reading;
+  const wrong = map.tape.find(
+    ({ reading, standing }) => reading.id === correcting && standing === 'counts',
+  )?.reading;
   const task: Task | null = wrong
     ? { kind: 'correct', reading: wrong }
     : plan.kind === 'check-meter'
@@ -93,7 +64,7 @@ export function useProbing() {
   const instrument = useInstrument(hidden, map, at, sense);
 
   const clear = () => {
-    setFound(new Map());
+    setTapped(null);
     setTyped('');
     setMessage(null);
     setPicked(null);
@@ -108,9 +79,6 @@ export function useProbing() {
   useEffect(() => {
     if (wanted) session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask: wanted } });
   }, [wanted, session]);
-
-  const promptId = prompt?.id;
-  useEffect(() => setFound(new Map()), [promptId]);
 
   const source = instrument ? 'simulated' : 'typed';
   const closedValue: Value = { kind: 'tone', sounded: true };
@@ -128,7 +96,13 @@ export function useProbing() {
       all.set(black, 'probe' in rest ? rest.probe([ask.red], [black]) : rest);
     }
     clear();
-    session.emit(answerTo(prompt, { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit: false }, newId));
+    session.emit(
+      answerTo(
+        prompt,
+        { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit: false },
+        newId,
+      ),
+    );
   };
   const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
     if (task?.kind === 'correct') {
@@ -153,7 +127,7 @@ export function useProbing() {
     const next = new Map(found);
     if (value) next.set(terminal, value);
     else next.delete(terminal);
-    setFound(next);
+    if (prompt) setTapped({ prompt: prompt.id, values: next });
     setMessage(null);
   };
   const askPair = (red: TerminalId, black: TerminalId, setting: SettingId | null = at) => {
@@ -164,15 +138,18 @@ export function useProbing() {
     if (!picking && task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
       const { red, black } = task.prompt.ask;
       if (!black.includes(terminal)) {
-        const why = terminal === red ? 'Red stays there' : `${label} is not in this sweep: it is known, or comes later`;
+        const why =
+          terminal === red ? 'Red stays there' : `${label} is not in this sweep: it is known, or comes later`;
         return setMessage(`${why}. For a pair of your own choice press “Another pair” or type 1-2.`);
       }
-      if (instrument) return setValue(terminal, found.has(terminal) ? null : instrument.probe([red], [terminal]));
+      if (instrument)
+        return setValue(terminal, found.has(terminal) ? null : instrument.probe([red], [terminal]));
       if (found.has(terminal)) return setValue(terminal, null);
       if (sense === 'ohms') return setTyped(`${label}=`);
       return setValue(terminal, closedValue);
     }
-    if (task?.kind === 'plan' && task.plan.kind === 'check-meter') return setMessage('First hold the leads together.');
+    if (task?.kind === 'plan' && task.plan.kind === 'check-meter')
+      return setMessage('First hold the leads together.');
     if (picked === null) {
       setPicking(true);
       setMessage(null);
@@ -194,11 +171,13 @@ export function useProbing() {
       return entry.value ? setValue(entry.terminal, entry.value) : touch(entry.terminal);
     }
     if (task?.kind === 'plan' && task.plan.kind === 'check-meter') return checkMeter(entry.value);
-    if (task?.kind === 'plan') return setMessage('No value is asked now. Type two terminals, such as 1-2, to read a pair.');
+    if (task?.kind === 'plan')
+      return setMessage('No value is asked now. Type two terminals, such as 1-2, to read a pair.');
     return answerPair(entry.value);
   };
   const typedPair = (red: TerminalId, black: TerminalId, value: Value | null) => {
-    if (!at || (task?.kind === 'plan' && task.plan.kind === 'check-meter')) return setMessage('First hold the leads together.');
+    if (!at || (task?.kind === 'plan' && task.plan.kind === 'check-meter'))
+      return setMessage('First hold the leads together.');
     if (!value) return askPair(red, black);
     const shown: Prompt = { id: newId<PromptId>(), ask: { kind: 'pair', setting: at, red, black } };
     clear();
@@ -218,7 +197,8 @@ export function useProbing() {
     }
     if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
       if (instrument) return finishSweep(instrument);
-      if (found.size === 0) return setMessage('Nothing is tapped. If none sounded, press Space; else tap those that did.');
+      if (found.size === 0)
+        return setMessage('Nothing is tapped. If none sounded, press Space; else tap those that did.');
       return finishSweep(openValue);
     }
     const pair = task?.kind === 'correct' ? task.reading : task?.kind === 'prompt' ? task.prompt.ask : null;
@@ -234,11 +214,16 @@ export function useProbing() {
   const no = () => {
     if (typed !== '') return commit();
     if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
-      if (found.size > 0) return setMessage('Some are tapped. Press Enter when they are all; or Escape to begin the sweep again.');
+      if (found.size > 0)
+        return setMessage(
+          'Some are tapped. Press Enter when they are all; or Escape to begin the sweep again.',
+        );
       return finishSweep(openValue);
     }
     if (task?.kind === 'plan' && task.plan.kind === 'check-meter') {
-      return setMessage('No sound with the leads together: look at the dial, the plugs and the battery, then try again.');
+      return setMessage(
+        'No sound with the leads together: look at the dial, the plugs and the battery, then try again.',
+      );
     }
     if (task) answerPair(openValue);
     return undefined;
@@ -306,29 +291,4 @@ export function useProbing() {
       session.redo();
     },
   }; // prettier-ignore
-}
-
-/** Whether the newest reading was in ohms: a person who goes on with a job goes on as before. */
-function lastReadInOhms({ tape }: SwitchMap): boolean {
-  const last = tape.at(-1)?.reading.value.kind;
-  return last === 'ohms' || last === 'over';
-}
-
-function impliedIn(map: SwitchMap, prompt: Prompt | null, found: ReadonlyMap<TerminalId, Value>): Set<TerminalId> {
-  if (prompt?.ask.kind !== 'sweep') return new Set();
-  const settled = map.settings.get(prompt.ask.setting)?.settled;
-  if (!settled) return new Set();
-  const place = (id: TerminalId) => settled.terminals.indexOf(id);
-  const check = lastCheck(map.log);
-  const sounded = new Set([...found].filter(([, value]) => isJoin(value, check)).map(([id]) => place(id)));
-  const sweep = { red: place(prompt.ask.red), black: prompt.ask.black.map(place) };
-  const implied = impliedBySounded(settled, sweep, sounded);
-  return new Set([...implied].map((at) => settled.terminals[at] as TerminalId));
-}
-
-/** Whether a value just read will join, by the bands of the meter in hand. */
-function isJoin(value: Value, check: ReturnType<typeof lastCheck>): boolean {
-  if (value.kind === 'tone') return value.sounded;
-  const { zeroOhms, meter } = check ?? { zeroOhms: null, meter: ORDINARY_METER };
-  return value.kind === 'ohms' && quantityOf(value.ohms, zeroOhms, meter).ohms <= meter.lowOhms;
 }

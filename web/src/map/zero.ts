@@ -5,7 +5,9 @@ import { valueWords } from '../words/quantity.js';
 export function zeroTrouble(value: Value, meter: MeterProfile): string | null {
   switch (value.kind) {
     case 'tone':
-      return value.sounded ? null : 'No sound with the leads together: look at the dial, the plugs and the battery.';
+      return value.sounded
+        ? null
+        : 'No sound with the leads together: look at the dial, the plugs and the battery.';
     case 'over':
     case 'unsteady':
       return `The leads together read ${valueWords(value)}: a lead or plug is broken, or the dial is wrong. Mend that first.`;

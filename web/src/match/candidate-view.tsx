@@ -7,7 +7,7 @@ import { StrandSample } from '../shared/strand-sample.js';
 import { strandOf } from '../shared/strand.js';
 import { settingName, terminalName } from '../words/terminals.js';
 import { positionName, resultWords, spareWords } from './match-words.js';
-import type { Candidate } from './use-matches.js';
+import type { Candidate } from './match-search.js';
 
 interface CandidateViewProps {
   candidate: Candidate;
@@ -39,7 +39,10 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
     entry: known.id,
     name: known.name,
     terminals: result.terminals.map(({ from, to }) => ({ from: old(from), to: known.terminals[to] ?? '' })),
-    positions: result.positions.map(({ from, to }) => ({ from: settings[from] as SettingId, to: positionName(known, to) })),
+    positions: result.positions.map(({ from, to }) => ({
+      from: settings[from] as SettingId,
+      to: positionName(known, to),
+    })),
   };
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;
@@ -48,7 +51,9 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
       <div className="flex flex-wrap items-start gap-4">
         <div className="grow">{heading}</div>
         {isChosen ? (
-          <PlainButton onClick={() => session.emit({ kind: 'chosen', replacement: null })}>Chosen. Take it back</PlainButton>
+          <PlainButton onClick={() => session.emit({ kind: 'chosen', replacement: null })}>
+            Chosen. Take it back
+          </PlainButton>
         ) : (
           <PlainButton
             look="strong"
@@ -61,19 +66,26 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
         )}
       </div>
       <p className="mt-2 text-large">{resultWords(result)}.</p>
-      {stale && <p className="text-amber-ink">It was chosen with another terminal map; look again and choose anew.</p>}
+      {stale && (
+        <p className="text-amber-ink">It was chosen with another terminal map; look again and choose anew.</p>
+      )}
       <div className="mt-4 grid gap-x-10 gap-y-6 xl:grid-cols-[auto_1fr]">
         <TransferLines map={map} replacement={replacement} />
         <div className="grid max-w-xl content-start gap-4">
           <PositionLines map={map} replacement={replacement} />
           {result.sparePositions.length > 0 && (
             <Notice look="amber" title="Positions to spare">
-              <p>The handle can go where the old one could not: {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}. Fit a stop, or know what happens there.</p>
+              <p>
+                The handle can go where the old one could not:{' '}
+                {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}. Fit a stop, or
+                know what happens there.
+              </p>
             </Notice>
           )}
           <Notice look="plain" title="Same wiring is not yet ‘fits’">
-            Ratings, returns (spring or latch), fit: not compared. What happens while the handle is between positions: not compared. Look at each
-            before fitting; mains work follows local rules and is for those who may do it.
+            Ratings, returns (spring or latch), fit: not compared. What happens while the handle is between
+            positions: not compared. Look at each before fitting; mains work follows local rules and is for
+            those who may do it.
           </Notice>
         </div>
       </div>

@@ -1,22 +1,28 @@
 import { requirementOf } from '@which-way/core/match';
 import { liveEvents } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useStore } from 'zustand';
 import { api, toldOf } from '../api/client.js';
 import { useJobState } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { CandidateView } from './candidate-view.js';
 import { NO_REQUIREMENT_WORDS, resultWords } from './match-words.js';
-import { useMatches, type Candidate, type Matches } from './use-matches.js';
+import { MatchSearch, type Candidate, type SearchState } from './match-search.js';
 
 /** What can take its place: by the wiring alone, and says so. */
 export function MatchPage() {
   const map = useJobState((state) => state.map);
   const found = useMemo(() => requirementOf(map), [map]);
   const library = useQuery({ queryKey: ['library'], queryFn: api.library });
-  const matches = useMatches(found.kind === 'requirement' ? found.requirement : null, library.data);
+  const [search] = useState(() => new MatchSearch());
+  const matches = useStore(search.store);
+  useEffect(() => {
+    if (found.kind === 'requirement' && library.data) search.start(found.requirement, library.data);
+  }, [search, found, library.data]);
+  useEffect(() => () => search.stop(), [search]);
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   if (found.kind === 'none') {
@@ -40,13 +46,15 @@ export function MatchPage() {
       <section aria-label="Candidates" className="border-line p-6 lg:border-r-2">
         <h1 className="text-title font-bold">What can take its place</h1>
         <p className="mt-2">
-          Needs {requirement.terminals.length} terminals and {settings.length} {settings.length === 1 ? 'position' : 'positions in this order'}.{' '}
+          Needs {requirement.terminals.length} terminals and {settings.length}{' '}
+          {settings.length === 1 ? 'position' : 'positions in this order'}.{' '}
           <strong>Compared by wiring alone. Ratings, returns, fit: not compared.</strong>
         </p>
         {requirement.known && (
           <div className="mt-3">
             <Notice look="amber" title="The map is not complete">
-              {unsettledPairs} pairs are not settled{map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
+              {unsettledPairs} pairs are not settled
+              {map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
               candidate can be ruled out, but none is a match yet.
             </Notice>
           </div>
@@ -65,24 +73,33 @@ export function MatchPage() {
             </Notice>
           </div>
         )}
-        <Progress matches={matches} />
-        <CandidateList candidates={matches.candidates} shown={shown?.known.id ?? null} chosen={chosen?.entry ?? null} onPick={setPicked} />
+        <Progress matches={matches} onStop={() => search.stop()} />
+        <CandidateList
+          candidates={matches.candidates}
+          shown={shown?.known.id ?? null}
+          chosen={chosen?.entry ?? null}
+          onPick={setPicked}
+        />
       </section>
       {shown ? (
         <CandidateView candidate={shown} map={map} settings={settings} chosen={chosen} />
       ) : (
-        <p className="p-8 text-quiet">{matches.running ? 'Searching.' : 'None of the library has this wiring. The list says why for each.'}</p>
+        <p className="p-8 text-quiet">
+          {matches.running
+            ? 'Searching.'
+            : 'None of the library has this wiring. The list says why for each.'}
+        </p>
       )}
     </main>
   );
 }
 
-function Progress({ matches }: { matches: Matches }) {
+function Progress({ matches, onStop }: { matches: SearchState; onStop: () => void }) {
   if (matches.trouble) return <p className="mt-3 text-brick">{matches.trouble}</p>;
   return (
     <div className="mt-3 flex min-h-11 items-center gap-3 text-quiet" role="status">
-      {matches.done} of {matches.all} looked at
-      {matches.running && <PlainButton onClick={matches.cancel}>Stop</PlainButton>}
+      {matches.candidates.length} of {matches.all} looked at
+      {matches.running && <PlainButton onClick={onStop}>Stop</PlainButton>}
     </div>
   );
 }
@@ -112,10 +129,14 @@ function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps
             >
               <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
                 {known.name}
-                {chosen === known.id && <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>}
+                {chosen === known.id && (
+                  <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>
+                )}
               </span>
               <span className="block text-small text-quiet">
-                {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : ''].filter(Boolean).join(' · ')}
+                {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : '']
+                  .filter(Boolean)
+                  .join(' · ')}
               </span>
               <span className="block">{resultWords(result)}</span>
             </button>

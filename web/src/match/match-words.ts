@@ -49,6 +49,7 @@ export function positionName(known: KnownSwitch, index: number): string {
 /** What a position that is left over joins. */
 export function spareWords(known: KnownSwitch, index: number): string {
   const joined = known.positions[index]?.joined ?? [];
-  const what = joined.length === 0 ? 'joins nothing' : `joins ${joined.map((group) => group.join('–')).join(', ')}`;
+  const what =
+    joined.length === 0 ? 'joins nothing' : `joins ${joined.map((group) => group.join('–')).join(', ')}`;
   return `${positionName(known, index)} ${what}`;
 }

@@ -2,7 +2,19 @@ import type { Cell } from '@which-way/core/table';
 import { factWords } from '../words/facts.js';
 
 /** A cell of the truth table: X on teal is closed, white is a measured open, hatching is not known, amber wants another look. */
-export function FactCell({ cell, onPick, label, large = false, asked = false }: { cell: Cell; onPick: () => void; label: string; large?: boolean; asked?: boolean }) {
+export function FactCell({
+  cell,
+  onPick,
+  label,
+  large = false,
+  asked = false,
+}: {
+  cell: Cell;
+  onPick: () => void;
+  label: string;
+  large?: boolean;
+  asked?: boolean;
+}) {
   const { fact, lookAgain } = cell;
   const amber = fact.state === 'disputed' || lookAgain;
   const look = amber
@@ -20,13 +32,19 @@ export function FactCell({ cell, onPick, label, large = false, asked = false }: 
       onClick={onPick}
       aria-label={said}
       title={said}
-      data-state={amber ? 'look-again' : fact.state === 'unknown' ? 'unknown' : fact.joined ? 'closed' : 'open'}
+      data-state={
+        amber ? 'look-again' : fact.state === 'unknown' ? 'unknown' : fact.joined ? 'closed' : 'open'
+      }
       className={`flex w-full items-center justify-center border border-line font-mono font-bold ${large ? 'h-12 text-large' : 'h-9 text-base'} ${look} ${
         asked ? 'ring-3 ring-ink ring-inset' : ''
       } ${fact.state === 'follows' && fact.joined ? 'underline decoration-2 underline-offset-4' : ''}`}
     >
       {mark === '×' ? <Cross /> : mark}
-      {fact.state === 'follows' && !fact.joined && !amber && <span aria-hidden="true" className="text-quiet">·</span>}
+      {fact.state === 'follows' && !fact.joined && !amber && (
+        <span aria-hidden="true" className="text-quiet">
+          ·
+        </span>
+      )}
     </button>
   );
 }

@@ -30,13 +30,22 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
   const [a, b] = [settled.terminals.indexOf(about.a), settled.terminals.indexOf(about.b)];
   const fact = factAt(settled, a, b);
   const proof = prove(settled, a, b);
-  const again = settled.lookAgain.find((item) => (item.a === a && item.b === b) || (item.a === b && item.b === a));
-  const disputes = fact.state === 'disputed' ? settled.contradictions.flatMap(({ opens, joins }) => [...opens, ...joins]) : [];
+  const again = settled.lookAgain.find(
+    (item) => (item.a === a && item.b === b) || (item.a === b && item.b === a),
+  );
+  const disputes =
+    fact.state === 'disputed'
+      ? settled.contradictions.flatMap(({ opens, joins }) => [...opens, ...joins])
+      : [];
   const wanted = [...(proof?.readings ?? []), ...(again?.readings ?? []), ...disputes];
   const lines = wanted.flatMap((id) => map.tape.find(({ reading }) => reading.id === id) ?? []);
   const name = (id: TerminalId) => terminalName(map.structure, id);
   return (
-    <section aria-label="How it is known" className="rounded-part border-2 border-brass bg-sheet p-4" data-testid="inspector">
+    <section
+      aria-label="How it is known"
+      className="rounded-part border-2 border-brass bg-sheet p-4"
+      data-testid="inspector"
+    >
       <div className="flex items-start justify-between gap-3">
         <h2 className="text-large font-bold">
           {name(about.a)}–{name(about.b)} at {settingName(map.structure, about.setting)}
@@ -53,7 +62,8 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
       )}
       {proof && proof.readings.length > 1 && (
         <p className="text-quiet">
-          By way of {proof.via.map(name).join(' – ')}: {proof.joined ? 'what joins one joins all' : 'what parts one, parts its whole net'}.
+          By way of {proof.via.map(name).join(' – ')}:{' '}
+          {proof.joined ? 'what joins one joins all' : 'what parts one, parts its whole net'}.
         </p>
       )}
       {lines.length > 0 && (
@@ -73,13 +83,22 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
 }
 
 /** One reading, and the two things that a person may decide about it. */
-export function ReadingLine({ line, onReadAgain }: { line: TapeLine; onReadAgain?: ((reading: ReadingId) => void) | undefined }) {
+export function ReadingLine({
+  line,
+  onReadAgain,
+}: {
+  line: TapeLine;
+  onReadAgain?: ((reading: ReadingId) => void) | undefined;
+}) {
   const map = useJobState((state) => state.map);
   const session = useSession();
   const { reading, evidence, standing, event } = line;
   const lead = (ids: readonly TerminalId[]) => ids.map((id) => terminalName(map.structure, id)).join('+');
   return (
-    <li className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 font-mono text-base" data-testid="reading">
+    <li
+      className="flex flex-wrap items-center gap-x-3 border-b border-line py-1 font-mono text-base"
+      data-testid="reading"
+    >
       <span className="font-bold">
         {lead(reading.red)} to {lead(reading.black)}
       </span>
@@ -95,7 +114,9 @@ export function ReadingLine({ line, onReadAgain }: { line: TapeLine; onReadAgain
           <PlainButton
             look="quiet"
             className="!min-h-9 !px-2"
-            onClick={() => session.emit({ kind: 'superseded', reading: reading.id, replacement: null, source: 'typed' })}
+            onClick={() =>
+              session.emit({ kind: 'superseded', reading: reading.id, replacement: null, source: 'typed' })
+            }
           >
             Take out
           </PlainButton>

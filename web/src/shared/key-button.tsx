@@ -26,7 +26,9 @@ export function KeyButton({ children, keys, onPress, strong = false, disabled = 
       }`}
     >
       <span className="font-bold sm:text-large">{children}</span>
-      <kbd className={`font-mono text-small max-sm:hidden ${strong ? 'text-on-enamel-quiet' : 'text-quiet'}`}>{keys}</kbd>
+      <kbd className={`font-mono text-small max-sm:hidden ${strong ? 'text-on-enamel-quiet' : 'text-quiet'}`}>
+        {keys}
+      </kbd>
     </button>
   );
 }

@@ -7,9 +7,20 @@ const LOOKS = {
 };
 
 /** Something to read: a plain word, something to look at again, or a hazard or a loss. */
-export function Notice({ look, title, children }: { look: keyof typeof LOOKS; title: string; children?: ReactNode }) {
+export function Notice({
+  look,
+  title,
+  children,
+}: {
+  look: keyof typeof LOOKS;
+  title: string;
+  children?: ReactNode;
+}) {
   return (
-    <section role={look === 'plain' ? undefined : 'alert'} className={`rounded-part border-2 px-4 py-3 ${LOOKS[look]}`}>
+    <section
+      role={look === 'plain' ? undefined : 'alert'}
+      className={`rounded-part border-2 px-4 py-3 ${LOOKS[look]}`}
+    >
       <h2 className="font-bold">{title}</h2>
       {children && <div className="mt-1 text-ink">{children}</div>}
     </section>

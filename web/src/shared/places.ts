@@ -30,9 +30,7 @@ export function placesOf(count: number, layout: Layout): Place[] {
     case 'two-rows': {
       const top = Math.ceil(count / 2);
       return at.map((index) =>
-        index < top
-          ? { x: spread(index, top), y: 190 }
-          : { x: spread(index - top, top), y: 510 },
+        index < top ? { x: spread(index, top), y: 190 } : { x: spread(index - top, top), y: 510 },
       );
     }
     case 'list': {

@@ -3,16 +3,29 @@ import { NavLink } from 'react-router';
 import { STEP_WORDS } from '../words/route.js';
 
 /** Steps that have a screen of their own so far. */
-const OPEN_STEPS: Partial<Record<Step, string>> = { map: 'map', table: 'table', verify: 'verify', match: 'match' };
+const OPEN_STEPS: Partial<Record<Step, string>> = {
+  map: 'map',
+  table: 'table',
+  verify: 'verify',
+  match: 'match',
+};
 
 /** The job's route as a line with stops; a stop that has a screen leads to it. */
 export function RouteLine({ route, jobPath }: { route: Route; jobPath: string }) {
   return (
-    <nav aria-label="Steps of this job" className="no-print shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel">
+    <nav
+      aria-label="Steps of this job"
+      className="no-print shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel"
+    >
       <ol className="mx-auto flex max-w-6xl min-w-max">
         {STEPS.map((step, index) => (
           <li key={step} className="flex-1">
-            <Stop step={step} route={route} path={OPEN_STEPS[step] && `${jobPath}/${OPEN_STEPS[step]}`} first={index === 0} />
+            <Stop
+              step={step}
+              route={route}
+              path={OPEN_STEPS[step] && `${jobPath}/${OPEN_STEPS[step]}`}
+              first={index === 0}
+            />
           </li>
         ))}
       </ol>
@@ -20,7 +33,17 @@ export function RouteLine({ route, jobPath }: { route: Route; jobPath: string })
   );
 }
 
-function Stop({ step, route, path, first }: { step: Step; route: Route; path: string | undefined; first: boolean }) {
+function Stop({
+  step,
+  route,
+  path,
+  first,
+}: {
+  step: Step;
+  route: Route;
+  path: string | undefined;
+  first: boolean;
+}) {
   const done = route.done[step];
   const body = (here: boolean) => (
     <span
@@ -28,8 +51,15 @@ function Stop({ step, route, path, first }: { step: Step; route: Route; path: st
         here ? 'bg-enamel-lift font-bold' : path ? 'hover:bg-enamel-lift' : 'text-on-enamel-quiet'
       }`}
     >
-      <svg viewBox="0 0 120 20" className="h-5 w-full" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
-        {!first && <path d="M-200 10H50" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />}
+      <svg
+        viewBox="0 0 120 20"
+        className="h-5 w-full"
+        preserveAspectRatio="xMidYMid slice"
+        aria-hidden="true"
+      >
+        {!first && (
+          <path d="M-200 10H50" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
+        )}
         <path d="M70 10H320" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
         <circle
           cx="60"

@@ -175,7 +175,13 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
         {terminal.label}
       </text>
       {note && (
-        <text y={radius + 30} textAnchor="middle" fontFamily="var(--font-mono)" fontSize={24} fill="var(--ink)">
+        <text
+          y={radius + 30}
+          textAnchor="middle"
+          fontFamily="var(--font-mono)"
+          fontSize={24}
+          fill="var(--ink)"
+        >
           {note}
         </text>
       )}

@@ -28,11 +28,22 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
               <span className="sr-only">Contact</span>
             </th>
             {table.settings.map((id, index) => (
-              <th key={id} scope="col" className="px-1 pb-1 align-bottom font-mono text-small" style={{ color: strandOf(index).color }}>
-                <span className={at === id ? 'underline decoration-4 underline-offset-4' : ''}>{shortSettingName(structure, id)}</span>
+              <th
+                key={id}
+                scope="col"
+                className="px-1 pb-1 align-bottom font-mono text-small"
+                style={{ color: strandOf(index).color }}
+              >
+                <span className={at === id ? 'underline decoration-4 underline-offset-4' : ''}>
+                  {shortSettingName(structure, id)}
+                </span>
               </th>
             ))}
-            {large && <th scope="col" className="px-2 text-right text-small font-normal text-quiet">worst ohms, leads off</th>}
+            {large && (
+              <th scope="col" className="px-2 text-right text-small font-normal text-quiet">
+                worst ohms, leads off
+              </th>
+            )}
           </tr>
         </thead>
         <tbody>
@@ -42,7 +53,12 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
                 <tr>
                   <th scope="rowgroup" colSpan={columns} className="pt-3 pb-1 text-left">
                     Pole {letter(index)}
-                    {pole.common && <span className="font-normal text-quiet"> common {terminalName(structure, pole.common)}</span>}
+                    {pole.common && (
+                      <span className="font-normal text-quiet">
+                        {' '}
+                        common {terminalName(structure, pole.common)}
+                      </span>
+                    )}
                   </th>
                 </tr>
               )}
@@ -70,14 +86,27 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
 /** Poles are lettered. */
 export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
-function TableRow({ row, structure, onPick, large }: { row: Row; structure: Structure; onPick: (about: Inspected) => void; large: boolean }) {
+function TableRow({
+  row,
+  structure,
+  onPick,
+  large,
+}: {
+  row: Row;
+  structure: Structure;
+  onPick: (about: Inspected) => void;
+  large: boolean;
+}) {
   const [a, b] = row.terminals;
   const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
   const read = row.cells.flatMap(({ fact, reading }) => (fact.joined && reading ? [reading.quantity] : []));
   const worst = read.toSorted((one, other) => other.ohms - one.ohms)[0];
   return (
     <tr>
-      <th scope="row" className={`pr-3 text-left font-mono whitespace-nowrap ${large ? 'text-large' : 'text-base'}`}>
+      <th
+        scope="row"
+        className={`pr-3 text-left font-mono whitespace-nowrap ${large ? 'text-large' : 'text-base'}`}
+      >
         {label}
       </th>
       {row.cells.map((cell) => (

@@ -6,7 +6,11 @@ import { ThemeSwitch } from './theme-switch.js';
 export function TopBar({ title, children }: { title: ReactNode; children?: ReactNode }) {
   return (
     <header className="no-print flex min-h-16 shrink-0 items-center gap-x-3 bg-enamel px-4 sm:gap-x-5 sm:px-5 text-on-enamel">
-      <Link to="/" className="flex items-center gap-3 py-2 text-large font-bold" aria-label="Which Way: the bench">
+      <Link
+        to="/"
+        className="flex items-center gap-3 py-2 text-large font-bold"
+        aria-label="Which Way: the bench"
+      >
         <svg viewBox="0 0 40 22" width="40" height="22" aria-hidden="true">
           <g fill="none" strokeWidth="4.5" strokeLinecap="round">
             <path d="M3 17h13L31 4" stroke="var(--color-brass-bright)" />

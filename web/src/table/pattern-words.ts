@@ -35,5 +35,7 @@ export function patternWords(structure: Structure, { poles, settings }: TruthTab
 /** Whether at most one contact of the pole is closed at a time. */
 function isInTurn({ rows }: TablePole): boolean {
   const [first] = rows;
-  return (first?.cells ?? []).every((_, index) => rows.filter(({ cells }) => cells[index]?.fact.joined).length <= 1);
+  return (first?.cells ?? []).every(
+    (_, index) => rows.filter(({ cells }) => cells[index]?.fact.joined).length <= 1,
+  );
 }

@@ -75,9 +75,17 @@ export function TablePage() {
       </section>
       <section aria-label="Pictures" className="min-w-0">
         <p className="mb-3 text-quiet">Seen from the terminal side</p>
-        <ul className={`grid gap-5 ${table.settings.length > 1 ? 'sm:grid-cols-2' : ''} ${table.settings.length > 4 ? 'xl:grid-cols-3' : ''}`}>
+        <ul
+          className={`grid gap-5 ${table.settings.length > 1 ? 'sm:grid-cols-2' : ''} ${table.settings.length > 4 ? 'xl:grid-cols-3' : ''}`}
+        >
           {table.settings.map((setting, index) => (
-            <SettingPicture key={setting} setting={setting} index={index} table={table} onPick={setInspected} />
+            <SettingPicture
+              key={setting}
+              setting={setting}
+              index={index}
+              table={table}
+              onPick={setInspected}
+            />
           ))}
         </ul>
         <ul className="mt-5 grid gap-1 text-large" aria-label="In words">
@@ -95,7 +103,8 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <p className={`my-3 ${table.complete ? '' : 'rounded-part bg-amber-wash px-3 py-2 text-amber-ink'}`}>
-      {count.settled} of {count.all} pairs settled over all positions: {count.measured} measured, {count.follows} follow.
+      {count.settled} of {count.all} pairs settled over all positions: {count.measured} measured,{' '}
+      {count.follows} follow.
       {!table.complete && ' The map is not complete.'}
       {open && ' There may be positions that nobody has found.'}
     </p>

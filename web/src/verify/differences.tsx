@@ -17,11 +17,15 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
       <div data-testid="outcome">
         <Notice look={outcome === 'differs' ? 'amber' : 'plain'} title={title}>
           <p>
-            {count.agree} pairs agree, {count.missing} missing, {count.extra} extra, {count['not-tested']} not tested.
+            {count.agree} pairs agree, {count.missing} missing, {count.extra} extra, {count['not-tested']} not
+            tested.
           </p>
           {outcome === 'not-all-tested' && <p>This is not a pass: finish the map first.</p>}
           {notCompared.length > 0 && (
-            <p>Not spoken of by the expected table: {notCompared.map((id) => settingName(map.structure, id)).join(', ')}.</p>
+            <p>
+              Not spoken of by the expected table:{' '}
+              {notCompared.map((id) => settingName(map.structure, id)).join(', ')}.
+            </p>
           )}
         </Notice>
       </div>
@@ -44,7 +48,10 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
 }
 
 /** One difference as a sentence. */
-export function differenceWords({ structure }: SwitchMap, { setting, terminals, verdict, fact }: ComparedCell): string {
+export function differenceWords(
+  { structure }: SwitchMap,
+  { setting, terminals, verdict, fact }: ComparedCell,
+): string {
   const [a, b] = terminals.map((id) => terminalName(structure, id));
   const where = `At ${settingName(structure, setting)}`;
   const how = fact.byTone ? (fact.joined ? ', by tone' : ', by a silent beeper') : '';

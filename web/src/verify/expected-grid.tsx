@@ -25,7 +25,8 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
   const ids = structure.terminals.map(({ id }) => id);
   const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
   const rows = distinct([...contactsOf(expected, ids), ...found, ...added]);
-  const edit = (setting: SettingId, contact: Contact) => onSet(toggleContact(expected, setting, contact, ids));
+  const edit = (setting: SettingId, contact: Contact) =>
+    onSet(toggleContact(expected, setting, contact, ids));
   return (
     <>
       <div className="overflow-x-auto">
@@ -36,7 +37,12 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
                 should be
               </th>
               {expected.settings.map(({ setting }, index) => (
-                <th key={setting} scope="col" className="px-2 pb-1 font-mono" style={{ color: strandOf(index).color }}>
+                <th
+                  key={setting}
+                  scope="col"
+                  className="px-2 pb-1 font-mono"
+                  style={{ color: strandOf(index).color }}
+                >
                   {settingName(structure, setting)}
                 </th>
               ))}
@@ -89,7 +95,10 @@ function isJoined(joined: readonly TerminalId[][], [a, b]: Contact, ids: readonl
 type Verdict = Comparison['cells'][number]['verdict'] | null;
 
 function verdictOf({ cells }: Comparison, setting: SettingId, a: TerminalId, b: TerminalId): Verdict {
-  return cells.find((cell) => cell.setting === setting && cell.terminals.includes(a) && cell.terminals.includes(b))?.verdict ?? null;
+  return (
+    cells.find((cell) => cell.setting === setting && cell.terminals.includes(a) && cell.terminals.includes(b))
+      ?.verdict ?? null
+  );
 }
 
 const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
@@ -120,7 +129,9 @@ function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellP
           className="flex h-11 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
         >
           {closed ? (
-            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">×</span>
+            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">
+              ×
+            </span>
           ) : (
             <span>–</span>
           )}
@@ -152,12 +163,22 @@ function AddContact({ map, onAdd }: { map: SwitchMap; onAdd: (contact: Contact) 
   const select = 'min-h-11 rounded-part border-2 border-line bg-sheet px-2 font-mono';
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
-      <select aria-label="First terminal" value={one} onChange={(event) => setOne(event.target.value)} className={select}>
+      <select
+        aria-label="First terminal"
+        value={one}
+        onChange={(event) => setOne(event.target.value)}
+        className={select}
+      >
         <option value="">–</option>
         {options}
       </select>
       to
-      <select aria-label="Second terminal" value={other} onChange={(event) => setOther(event.target.value)} className={select}>
+      <select
+        aria-label="Second terminal"
+        value={other}
+        onChange={(event) => setOther(event.target.value)}
+        className={select}
+      >
         <option value="">–</option>
         {options}
       </select>

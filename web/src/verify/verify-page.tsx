@@ -38,7 +38,13 @@ export function VerifyPage() {
         <h1 className="text-title font-bold">What it should do</h1>
         <Source expected={expected} onSet={set} />
         {expected && comparison && (
-          <ExpectedGrid map={map} expected={expected} comparison={comparison} onSet={set} onPick={setInspected} />
+          <ExpectedGrid
+            map={map}
+            expected={expected}
+            comparison={comparison}
+            onSet={set}
+            onPick={setInspected}
+          />
         )}
       </section>
       <section aria-label="What differs" className="grid min-w-0 content-start gap-4">
@@ -49,7 +55,13 @@ export function VerifyPage() {
   );
 }
 
-function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (table: ExpectedTable | null) => void }) {
+function Source({
+  expected,
+  onSet,
+}: {
+  expected: ExpectedTable | null;
+  onSet: (table: ExpectedTable | null) => void;
+}) {
   const map = useJobState((state) => state.map);
   const session = useSession();
   const library = useQuery({ queryKey: ['library'], queryFn: api.library });
@@ -61,7 +73,9 @@ function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (t
     if (lined.kind === 'cannot') {
       setHow(null);
       const about = { terminals: 'terminals', positions: 'positions', actuators: 'handles' }[lined.because];
-      return setTrouble(`${known.name} has ${lined.needs} ${about}, this switch ${lined.has}. Choose one with as many, or click the table in.`);
+      return setTrouble(
+        `${known.name} has ${lined.needs} ${about}, this switch ${lined.has}. Choose one with as many, or click the table in.`,
+      );
     }
     setTrouble(null);
     setHow(
@@ -72,7 +86,10 @@ function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (t
     onSet(lined.table);
   };
   const settings = map.structure.settings.filter(({ need }) => need === 'required');
-  const drawn = (): ExpectedTable => ({ source: { kind: 'drawn' }, settings: settings.map(({ id }) => ({ setting: id, joined: [] })) });
+  const drawn = (): ExpectedTable => ({
+    source: { kind: 'drawn' },
+    settings: settings.map(({ id }) => ({ setting: id, joined: [] })),
+  });
   return (
     <div className="no-print my-4 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
@@ -100,17 +117,28 @@ function Source({ expected, onSet }: { expected: ExpectedTable | null; onSet: (t
             Leave the comparison
           </PlainButton>
         )}
-        {map.log.undo[0]?.what.kind === 'expected' && <PlainButton onClick={() => session.undo()}>Undo</PlainButton>}
-        {map.log.redo[0]?.what.kind === 'expected' && <PlainButton onClick={() => session.redo()}>Redo</PlainButton>}
+        {map.log.undo[0]?.what.kind === 'expected' && (
+          <PlainButton onClick={() => session.undo()}>Undo</PlainButton>
+        )}
+        {map.log.redo[0]?.what.kind === 'expected' && (
+          <PlainButton onClick={() => session.redo()}>Redo</PlainButton>
+        )}
       </div>
-      {library.isError && <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>}
+      {library.isError && (
+        <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>
+      )}
       {trouble && (
         <Notice look="amber" title="That one cannot be laid beside this switch.">
           {trouble}
         </Notice>
       )}
       {how && <p className="text-quiet">{how}</p>}
-      {!expected && <p>Take a known switch, or click in what the diagram says: which terminals should join in which position.</p>}
+      {!expected && (
+        <p>
+          Take a known switch, or click in what the diagram says: which terminals should join in which
+          position.
+        </p>
+      )}
     </div>
   );
 }

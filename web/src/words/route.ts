@@ -26,7 +26,10 @@ export function nextWords({ route: { next }, settingName }: Pick<JobSummary, 'ro
       return { text: 'Map: say how many terminals', tone: 'plain' };
     case 'touches-left': {
       const where = settingName ? `, next at ${settingName}` : '';
-      return { text: `Map: at most ${plural(next.touches, 'touch', 'touches')} to go${where}`, tone: 'plain' };
+      return {
+        text: `Map: at most ${plural(next.touches, 'touch', 'touches')} to go${where}`,
+        tone: 'plain',
+      };
     }
     case 'find-positions':
       return { text: 'Map: are there more positions?', tone: 'plain' };

@@ -16,7 +16,7 @@ function countsOn(from: string, to: string): boolean {
 export function terminalList(structure: Structure, ids: readonly TerminalId[]): string {
   const name = (at: number) => terminalName(structure, ids[at] as TerminalId);
   const parts: string[] = [];
-  for (let from = 0; from < ids.length; ) {
+  for (let from = 0; from < ids.length;) {
     let to = from;
     while (to + 1 < ids.length && countsOn(name(to), name(to + 1))) to += 1;
     if (to - from >= 2) parts.push(`${name(from)} to ${name(to)}`);

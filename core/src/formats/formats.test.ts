@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
+import { projectFileSchema, readProjectFile, type JobFile, type ProjectFile } from './index.js';
+
+const root = new URL('../../../', import.meta.url);
+const jobFile = (events: JobFile['events']): JobFile => ({
+  id: bench(2, 1, 77).newId(),
+  title: 'A switch',
+  place: '',
+  outOfMachine: true,
+  simulation: null,
+  created: '2026-01-05T10:00:00.000Z',
+  events,
+});
+const file = (...jobs: JobFile[]): ProjectFile => ({ format: 'which-way', version: 1, jobs, library: [] });
+const codes = (parsed: unknown) => {
+  const read = readProjectFile(parsed);
+  return read.ok ? [] : read.problems.map(({ code, path }) => `${code} ${path}`);
+};
+
+describe('the project file', () => {
+  it('gives back what was put in: the same events, the same map', () => {
+    fc.assert(
+      fc.property(switchLikePattern(6, 3), (hidden) => {
+        const on = bench(hidden[0]?.length ?? 0, hidden.length);
+        mapHidden(hidden, on);
+        const read = readProjectFile(JSON.parse(JSON.stringify(file(jobFile(on.events)))));
+        if (!read.ok) throw new Error(JSON.stringify(read.problems));
+        const events = read.file.jobs[0]?.events ?? [];
+        expect(events).toEqual(on.events);
+        expect([...deriveMap(events).settings]).toEqual([...deriveMap(on.events).settings]);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('is what the published schema in docs says', () => {
+    const published: unknown = JSON.parse(readFileSync(new URL('docs/which-way.schema.json', root), 'utf8'));
+    expect(published).toEqual(JSON.parse(JSON.stringify(projectFileSchema)));
+  });
+
+  it('reads every demo file', () => {
+    const names = readdirSync(new URL('demo/', root)).filter((name) => name.endsWith('.json'));
+    expect(names.length).toBeGreaterThan(1);
+    for (const name of names) expect(codes(JSON.parse(readFileSync(new URL(`demo/${name}`, root), 'utf8')))).toEqual([]);
+  });
+
+  it('is brought up version by version before it is checked', () => {
+    const older = { format: 'which-way', version: 1, tasks: [], library: [] };
+    expect(codes(older)).toEqual(['schema-required jobs']);
+    const newest = { format: 'which-way', version: 3, anything: true };
+    const steps: number[] = [];
+    const upgrades = {
+      3: (before: Record<string, unknown>) => (steps.push(3), { ...before, version: 4 }),
+      4: () => (steps.push(4), { format: 'which-way', version: 1, jobs: [], library: [] }),
+    };
+    expect(readProjectFile(newest, upgrades).ok).toBe(true);
+    expect(steps).toEqual([3, 4]);
+  });
+});
+
+describe('what cannot be read', () => {
+  it.each([
+    [[], 'not-our-file '],
+    [null, 'not-our-file '],
+    ['text', 'not-our-file '],
+    [{ format: 'other' }, 'not-our-file format'],
+    [{ format: 'which-way' }, 'no-version version'],
+    [{ format: 'which-way', version: 99, jobs: [], library: [] }, 'unknown-version version'],
+    [{ format: 'which-way', version: 1, library: [] }, 'schema-required jobs'],
+    [{ format: 'which-way', version: 1, jobs: [], library: [], more: 1 }, 'schema-additionalProperties more'],
+  ])('%j: %s', (parsed, expected) => {
+    expect(codes(parsed)[0]).toBe(expected);
+  });
+
+  it('names the place of a wrong event, of a repeated one, and of a label that is not listed', () => {
+    const on = bench(3, 1);
+    const reading = on.read(0, 0, 1, { kind: 'over' });
+    const broken = structuredClone(on.events);
+    Object.assign((broken[2] as { what: { readings: object[] } }).what.readings[0] ?? {}, { value: { kind: 'ohms', ohms: -1 } });
+    expect(codes(file(jobFile(broken)))[0]).toBe('schema-minimum jobs.0.events.2.what.readings.0.value.ohms');
+    expect(codes(file(jobFile([...on.events, ...on.events.slice(-1)])))[0]).toBe('twice jobs.0.events.3');
+    const entry = {
+      id: reading.id,
+      kind: 'part',
+      name: 'x',
+      maker: null,
+      family: '',
+      form: 'toggle',
+      terminals: ['1', '2'],
+      positions: [{ name: null, rests: 'maintained', joined: [['1', '3']] }],
+      note: null,
+    };
+    expect(codes({ ...file(), library: [entry] })).toEqual(['terminal-not-listed library.0.positions.0.joined']);
+  });
+
+  it('never throws, whatever it is given', () => {
+    fc.assert(fc.property(fc.anything(), (parsed) => void readProjectFile(parsed)), { numRuns: 300 });
+    fc.assert(
+      fc.property(fc.jsonValue(), (jobs) => void readProjectFile({ format: 'which-way', version: 1, jobs, library: [] })),
+      { numRuns: 200 },
+    );
+  });
+});

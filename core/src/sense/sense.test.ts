@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { newIdFrom, ORDINARY_METER, seededRandom, type Reading, type Value } from '../switch/index.js';
+import { bench } from '../testing/generated.js';
+import { displayStep, middleHint, quantityOf, senseReading } from './index.js';
+
+const newId = newIdFrom(seededRandom(5));
+const reading = (value: Value): Reading => ({ id: newId(), setting: newId(), red: [newId()], black: [newId()], value });
+const sense = (value: Value, inCircuit = false) =>
+  senseReading(reading(value), { meter: ORDINARY_METER, zeroOhms: 0.2, inCircuit });
+
+describe('the three bands', () => {
+  // 2 ohm and 20 megohm: common practice, the defaults of the profile.
+  it.each([
+    [0.1, 'joins', 'low'],
+    [2.2, 'joins', 'low'],
+    [2.3, 'nothing', 'middle'],
+    [37, 'nothing', 'middle'],
+    [1.9e7, 'nothing', 'middle'],
+    [2.1e7, 'parts', 'none'],
+  ] as const)('%d ohms on the display with 0.2 in the leads: %s', (ohms, says, because) => {
+    expect(sense({ kind: 'ohms', ohms })).toMatchObject({ says, because, by: 'ohms' });
+  });
+
+  it('over range parts, unsteady says nothing, a tone speaks as a tone', () => {
+    expect(sense({ kind: 'over' })).toMatchObject({ says: 'parts', because: 'over' });
+    expect(sense({ kind: 'unsteady' })).toMatchObject({ says: 'nothing', because: 'unsteady' });
+    expect(sense({ kind: 'tone', sounded: true })).toMatchObject({ says: 'joins', by: 'tone' });
+    expect(sense({ kind: 'tone', sounded: false })).toMatchObject({ says: 'parts', because: 'silent' });
+  });
+
+  it('in circuit an open still proves apart, a closed proves nothing', () => {
+    expect(sense({ kind: 'over' }, true).says).toBe('parts');
+    expect(sense({ kind: 'ohms', ohms: 0.3 }, true)).toMatchObject({ says: 'nothing', because: 'in-circuit' });
+    expect(sense({ kind: 'tone', sounded: true }, true).says).toBe('nothing');
+  });
+});
+
+describe('quantities', () => {
+  it('below what the meter can tell are said to be that, and never clamped', () => {
+    expect(quantityOf(0.1, 0.2, ORDINARY_METER)).toMatchObject({ ohms: -0.1 });
+    expect(quantityOf(0.2, 0.2, ORDINARY_METER)).toMatchObject({ ohms: 0, belowResolution: true });
+    expect(quantityOf(0.5, 0.2, ORDINARY_METER)).toMatchObject({ ohms: 0.3, belowResolution: false });
+  });
+
+  it('carry percent of reading plus counts, of the reading and of the zero', () => {
+    const { uncertainty } = quantityOf(100, 0.2, ORDINARY_METER);
+    expect(uncertainty).toBeCloseTo(100 * 0.008 + 3 * 0.1 + 3 * 0.1, 9);
+    expect(displayStep(5000, ORDINARY_METER)).toBeCloseTo(10, 9);
+  });
+
+  it('have hints by size in the middle band only', () => {
+    expect([1, 10, 5000, 1e6, 3e7].map((ohms) => middleHint(ohms, ORDINARY_METER))).toEqual([
+      null,
+      'work-the-contact',
+      'a-part-or-film',
+      'hands-off-the-tips',
+      null,
+    ]);
+  });
+});
+
+describe('the tape', () => {
+  it('takes off the zero of the last check before the reading, and of another one when that check is undone', () => {
+    const on = bench(2, 1);
+    on.read(0, 0, 1, { kind: 'ohms', ohms: 2.4 });
+    const better = on.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.5 }, meter: ORDINARY_METER });
+    on.read(0, 0, 1, { kind: 'ohms', ohms: 2.4 });
+    const because = () => deriveMap(on.events).tape.map(({ evidence }) => evidence.because);
+    expect(because()).toEqual(['middle', 'low']);
+    on.add({ kind: 'withdrawn', target: better.id, basedOn: null });
+    expect(because()).toEqual(['middle', 'middle']);
+  });
+});

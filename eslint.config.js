@@ -1,0 +1,79 @@
+import prettier from 'eslint-config-prettier';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Folders of the core, bottom to top: each may import only from those before it. */
+const FLOORS = [
+  'switch',
+  'partition',
+  'network',
+  'sense',
+  'continuity',
+  'planner',
+  'table',
+  'match',
+  'verify',
+  'route',
+  'simulated',
+  'formats',
+];
+
+const forbid = (files, patterns, message, ignores = []) => ({
+  files,
+  ignores,
+  rules: {
+    'no-restricted-imports': ['error', { patterns: patterns.map((group) => ({ group: [group], message })) }],
+  },
+});
+
+const OUTSIDE_CORE = ['react*', '@nestjs/*', 'typeorm', 'node:*', 'zustand*', '@which-way/*'];
+
+const floors = FLOORS.map((floor, index) => {
+  const above = FLOORS.slice(index + 1).map((name) => `**/${name}/*`);
+  const message = `core/src/${floor} may import only from: ${FLOORS.slice(0, index).join(', ') || 'nothing'}.`;
+  return forbid([`core/src/${floor}/**/*.ts`], [...above, '**/testing/*', ...OUTSIDE_CORE], message, [
+    '**/*.test.ts',
+  ]);
+});
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs'] },
+  ...tseslint.configs.strict,
+  {
+    linterOptions: { reportUnusedDisableDirectives: 'error' },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/ban-ts-comment': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'max-lines': ['error', { max: 350, skipBlankLines: true, skipComments: true }],
+      eqeqeq: 'error',
+    },
+  },
+  ...floors,
+  forbid(
+    ['contract/src/**/*.ts'],
+    ['react*', '@nestjs/*', '@which-way/server*', '@which-way/web*'],
+    'The contract knows the core alone.',
+  ),
+  forbid(
+    ['server/src/**/*.ts'],
+    ['@which-way/web*', '**/web/**', 'react*'],
+    'The server does not know the web.',
+  ),
+  forbid(
+    ['web/src/**/*.{ts,tsx}'],
+    ['@which-way/server*', '**/server/**', '@nestjs/*', 'typeorm', 'node:*'],
+    'The web does not know the server.',
+  ),
+  {
+    files: ['server/src/**/*.ts'],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+    },
+  },
+  { files: ['web/src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  { files: ['tools/**/*.mjs', '*.js'], rules: { '@typescript-eslint/no-unused-vars': 'error' } },
+  prettier,
+);

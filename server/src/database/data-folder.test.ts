@@ -1,0 +1,51 @@
+import Database from 'libsql';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { DataFolderError, takeDataFolder } from './data-folder.js';
+
+const folder = () => mkdtempSync(join(tmpdir(), 'which-way-'));
+
+describe('the data folder', () => {
+  it('serves one program at a time, and says so to the second', () => {
+    const place = folder();
+    const first = takeDataFolder(place, false);
+    expect(() => takeDataFolder(place, false)).toThrow(/Another Which Way/);
+    expect(() => takeDataFolder(place, true)).toThrow(DataFolderError);
+    first.release();
+    takeDataFolder(place, false).release();
+  });
+
+  it('with a damaged database is refused with a clear message, and nothing in it is changed', () => {
+    const place = folder();
+    const path = join(place, 'which-way.sqlite');
+    writeFileSync(path, 'this is no database, though it is long enough to look like one. '.repeat(40));
+    const before = readFileSync(path);
+    expect(() => takeDataFolder(place, false)).toThrow(/damaged.*\n?.*Nothing was changed/s);
+    expect(readFileSync(path).equals(before)).toBe(true);
+  });
+
+  it('with a database that another program holds is refused', () => {
+    const place = folder();
+    const path = join(place, 'which-way.sqlite');
+    const other = new Database(path);
+    other.exec('CREATE TABLE thing (x); BEGIN EXCLUSIVE');
+    expect(() => takeDataFolder(place, false)).toThrow(/locked by another program/);
+    other.exec('ROLLBACK');
+    other.close();
+    takeDataFolder(place, false).release();
+  });
+
+  it('is emptied of its database only when asked for afresh', () => {
+    const place = folder();
+    const path = join(place, 'which-way.sqlite');
+    const filled = new Database(path);
+    filled.exec('CREATE TABLE thing (x)');
+    filled.close();
+    takeDataFolder(place, false).release();
+    expect(existsSync(path)).toBe(true);
+    takeDataFolder(place, true).release();
+    expect(existsSync(path)).toBe(false);
+  });
+});

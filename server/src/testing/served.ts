@@ -1,0 +1,86 @@
+import type { NewJob } from '@which-way/contract';
+import {
+  createWriter,
+  describeSwitch,
+  newIdFrom,
+  seededRandom,
+  type Deed,
+  type JobEvent,
+  type JobId,
+  type NewId,
+  type ReadingId,
+} from '@which-way/core/switch';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createApplication } from '../application.js';
+
+/** A server on a free port with a database of its own in a temporary folder. */
+export interface Served {
+  base: string;
+  database: string;
+  call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<{ status: number; body: never }>;
+  close(): Promise<void>;
+}
+
+export async function serve(folder = mkdtempSync(join(tmpdir(), 'which-way-'))): Promise<Served> {
+  const database = join(folder, 'which-way.sqlite');
+  const app = await createApplication({ version: 'test', database, demo: false, pages: null });
+  await app.listen(0, '127.0.0.1');
+  const base = await app.getUrl();
+  return {
+    base,
+    database,
+    async call(method, path, body, headers = {}) {
+      const response = await fetch(base + path, {
+        method,
+        headers: { 'content-type': 'application/json', ...headers },
+        body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+      });
+      return { status: response.status, body: (await response.json()) as never };
+    },
+    async close() {
+      await app.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A new job with its first event, and a writer for more. */
+export function newJob(seed: number): {
+  job: NewJob;
+  newId: NewId;
+  events: JobEvent[];
+  add: (what: Deed) => JobEvent;
+  addReading: () => JobEvent;
+} {
+  const newId = newIdFrom(seededRandom(seed));
+  const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+  const events: JobEvent[] = [];
+  const add = (what: Deed) => {
+    const event = writer.write(events, what);
+    events.push(event);
+    return event;
+  };
+  const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
+  add({ kind: 'restructured', change, basedOn: 0 });
+  const [red, black] = change.terminals.map(({ id }) => id);
+  const addReading = () =>
+    add({
+      kind: 'answered',
+      act: 'pair',
+      prompt: null,
+      source: 'typed',
+      inCircuit: false,
+      readings: [
+        {
+          id: newId<ReadingId>(),
+          setting: change.settings[0]?.id as never,
+          red: [red as never],
+          black: [black as never],
+          value: { kind: 'ohms', ohms: 0.3 },
+        },
+      ],
+    });
+  return { job: { id: newId<JobId>(), title: `Job of seed ${seed}`, outOfMachine: true }, newId, events, add, addReading };
+}

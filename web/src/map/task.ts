@@ -1,0 +1,60 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { impliedBySounded, type Plan } from '@which-way/core/planner';
+import { lastCheck, quantityOf } from '@which-way/core/sense';
+import {
+  openPrompt,
+  ORDINARY_METER,
+  type Prompt,
+  type Reading,
+  type TerminalId,
+  type Value,
+} from '@which-way/core/switch';
+
+/** A tone from the beeper, or ohms from the display. */
+export type Sense = 'tone' | 'ohms';
+
+/** What the hands are asked for now. */
+export type Task =
+  | { kind: 'plan'; plan: Exclude<Plan, { kind: 'ask' }> }
+  | { kind: 'prompt'; prompt: Prompt }
+  | { kind: 'correct'; reading: Reading };
+
+/** The prompt that is still shown, if what it names is still in use. */
+export function shownPrompt(map: SwitchMap): Prompt | null {
+  const prompt = openPrompt(map.log);
+  if (!prompt) return null;
+  const inUse = new Set<string>([...map.structure.terminals, ...map.structure.settings].map(({ id }) => id));
+  const { ask } = prompt;
+  const named = [ask.setting, ask.red, ...(ask.kind === 'sweep' ? ask.black : [ask.black])];
+  return named.every((id) => inUse.has(id)) ? prompt : null;
+}
+
+/** Whether the newest reading was in ohms: a person who goes on with a job goes on as before. */
+export function lastReadInOhms({ tape }: SwitchMap): boolean {
+  const last = tape.at(-1)?.reading.value.kind;
+  return last === 'ohms' || last === 'over';
+}
+
+/** Terminals of the prompt's sweep that need not be touched any more, given what was found so far. */
+export function impliedIn(
+  map: SwitchMap,
+  prompt: Prompt | null,
+  found: ReadonlyMap<TerminalId, Value>,
+): Set<TerminalId> {
+  if (prompt?.ask.kind !== 'sweep') return new Set();
+  const settled = map.settings.get(prompt.ask.setting)?.settled;
+  if (!settled) return new Set();
+  const place = (id: TerminalId) => settled.terminals.indexOf(id);
+  const check = lastCheck(map.log);
+  const sounded = new Set([...found].filter(([, value]) => isJoin(value, check)).map(([id]) => place(id)));
+  const sweep = { red: place(prompt.ask.red), black: prompt.ask.black.map(place) };
+  const implied = impliedBySounded(settled, sweep, sounded);
+  return new Set([...implied].map((at) => settled.terminals[at] as TerminalId));
+}
+
+/** Whether a value just read will join, by the bands of the meter in hand. */
+export function isJoin(value: Value, check: ReturnType<typeof lastCheck>): boolean {
+  if (value.kind === 'tone') return value.sounded;
+  const { zeroOhms, meter } = check ?? { zeroOhms: null, meter: ORDINARY_METER };
+  return value.kind === 'ohms' && quantityOf(value.ohms, zeroOhms, meter).ohms <= meter.lowOhms;
+}
