@@ -240,7 +240,7 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
     const index = map.structure.settings.findIndex(({ id }) => id === plan.ask.setting);
     const settled = map.settings.get(plan.ask.setting).settled;
     const place = (id) => settled.terminals.indexOf(id);
-    const [red, black] = [place(plan.ask.red), plan.ask.black.map(place)];
+    const [red, black] = [place(plan.ask.red), [plan.ask.black].flat().map(place)];
     const joined = new Set(black.filter((spot) => hidden[index][spot] === hidden[index][red]));
     const implied = impliedBySounded(settled, { red, black }, joined);
     const values = new Map(

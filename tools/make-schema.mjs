@@ -2,4 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { projectFileSchema } from '@which-way/core/formats';
 
-writeFileSync(new URL('../docs/which-way.schema.json', import.meta.url), `${JSON.stringify(projectFileSchema, null, 1)}\n`);
+writeFileSync(
+  new URL('../docs/which-way.schema.json', import.meta.url),
+  `${JSON.stringify(projectFileSchema, null, 1)}\n`,
+);

@@ -1,4 +1,4 @@
-import { readTape, type Evidence, type EvidenceMemory, type TapeLine } from '../sense/index.js';
+import { readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
 import {
   liveEvents,
   positionsClosed,
@@ -37,12 +37,17 @@ export type Mapper = (events: Iterable<JobEvent>) => SwitchMap;
 
 /** A mapper with a memory of its own; the map it gives is the same as one from a fresh mapper. */
 export function createMapper(): Mapper {
-  const evidenceMemory: EvidenceMemory = new Map();
+  const tapeMemory: TapeMemory = new WeakMap();
+  let lastStructure: { changes: string; structure: Structure } | null = null;
   let settledMemory = new Map<SettingId, { evidence: Evidence[]; key: string; mapped: MappedSetting }>();
   return (events) => {
     const log = readLog(events);
-    const structure = structureOf(log);
-    const tape = readTape(log, structure, evidenceMemory);
+    const changes = liveEvents(log, 'restructured')
+      .map(({ id }) => id)
+      .join();
+    if (lastStructure?.changes !== changes) lastStructure = { changes, structure: structureOf(log) };
+    const { structure } = lastStructure;
+    const tape = readTape(log, structure, tapeMemory);
     const terminals = structure.terminals.map(({ id }) => id);
     const contacts = structure.terminals.flatMap(({ role }, place) => (role === 'contact' ? [place] : []));
     const explained = new Set(liveEvents(log, 'explained').flatMap(({ what }) => what.readings));

@@ -110,7 +110,9 @@ function findOneWay(evidence: readonly Evidence[]): Set<ReadingId> {
   for (const item of evidence) {
     if (item.by !== 'ohms' || item.says === 'nothing') continue;
     const way = `${item.red.join()}>${item.black.join()}`;
-    ways.set(way, [...(ways.get(way) ?? []), item]);
+    const same = ways.get(way);
+    if (same) same.push(item);
+    else ways.set(way, [item]);
   }
   const found = new Set<ReadingId>();
   for (const [way, there] of ways) {

@@ -45,7 +45,8 @@ describe('the project file', () => {
   it('reads every demo file', () => {
     const names = readdirSync(new URL('demo/', root)).filter((name) => name.endsWith('.json'));
     expect(names.length).toBeGreaterThan(1);
-    for (const name of names) expect(codes(JSON.parse(readFileSync(new URL(`demo/${name}`, root), 'utf8')))).toEqual([]);
+    for (const name of names)
+      expect(codes(JSON.parse(readFileSync(new URL(`demo/${name}`, root), 'utf8')))).toEqual([]);
   });
 
   it('is brought up version by version before it is checked', () => {
@@ -80,7 +81,9 @@ describe('what cannot be read', () => {
     const on = bench(3, 1);
     const reading = on.read(0, 0, 1, { kind: 'over' });
     const broken = structuredClone(on.events);
-    Object.assign((broken[2] as { what: { readings: object[] } }).what.readings[0] ?? {}, { value: { kind: 'ohms', ohms: -1 } });
+    Object.assign((broken[2] as { what: { readings: object[] } }).what.readings[0] ?? {}, {
+      value: { kind: 'ohms', ohms: -1 },
+    });
     expect(codes(file(jobFile(broken)))[0]).toBe('schema-minimum jobs.0.events.2.what.readings.0.value.ohms');
     expect(codes(file(jobFile([...on.events, ...on.events.slice(-1)])))[0]).toBe('twice jobs.0.events.3');
     const entry = {
@@ -94,13 +97,21 @@ describe('what cannot be read', () => {
       positions: [{ name: null, rests: 'maintained', joined: [['1', '3']] }],
       note: null,
     };
-    expect(codes({ ...file(), library: [entry] })).toEqual(['terminal-not-listed library.0.positions.0.joined']);
+    expect(codes({ ...file(), library: [entry] })).toEqual([
+      'terminal-not-listed library.0.positions.0.joined',
+    ]);
   });
 
   it('never throws, whatever it is given', () => {
-    fc.assert(fc.property(fc.anything(), (parsed) => void readProjectFile(parsed)), { numRuns: 300 });
     fc.assert(
-      fc.property(fc.jsonValue(), (jobs) => void readProjectFile({ format: 'which-way', version: 1, jobs, library: [] })),
+      fc.property(fc.anything(), (parsed) => void readProjectFile(parsed)),
+      { numRuns: 300 },
+    );
+    fc.assert(
+      fc.property(
+        fc.jsonValue(),
+        (jobs) => void readProjectFile({ format: 'which-way', version: 1, jobs, library: [] }),
+      ),
       { numRuns: 200 },
     );
   });

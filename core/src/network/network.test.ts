@@ -18,7 +18,8 @@ describe('resistance between two nodes', () => {
 
   it('is 5/6, 3/4 and 7/12 of an edge across a cube: corner, face diagonal, edge (classic textbook problem)', () => {
     const cube: Resistance[] = [];
-    for (let a = 0; a < 8; a += 1) for (const bit of [1, 2, 4]) if (!(a & bit)) cube.push({ a, b: a | bit, ohms: 12 });
+    for (let a = 0; a < 8; a += 1)
+      for (const bit of [1, 2, 4]) if (!(a & bit)) cube.push({ a, b: a | bit, ohms: 12 });
     expect(resistanceBetween(8, cube, 0, 7)).toBeCloseTo(10, 9);
     expect(resistanceBetween(8, cube, 0, 3)).toBeCloseTo(9, 9);
     expect(resistanceBetween(8, cube, 0, 1)).toBeCloseTo(7, 9);
@@ -32,8 +33,14 @@ describe('resistance between two nodes', () => {
       { a: 2, b: 3, ohms: corner },
       { a: 1, b: 2, ohms: across },
     ];
-    expect(resistanceBetween(4, bridge(60, 5), 0, 3)).toBeCloseTo(resistanceBetween(4, bridge(60, 5000), 0, 3), 9);
-    expect(resistanceBetween(4, bridge(90, 5), 0, 3)).not.toBeCloseTo(resistanceBetween(4, bridge(90, 5000), 0, 3), 3);
+    expect(resistanceBetween(4, bridge(60, 5), 0, 3)).toBeCloseTo(
+      resistanceBetween(4, bridge(60, 5000), 0, 3),
+      9,
+    );
+    expect(resistanceBetween(4, bridge(90, 5), 0, 3)).not.toBeCloseTo(
+      resistanceBetween(4, bridge(90, 5000), 0, 3),
+      3,
+    );
   });
 
   it('is infinite where nothing joins, nothing through a short, and the same both ways round', () => {

@@ -67,6 +67,8 @@ function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | n
   const sweep = nextSweep(settled, map.contacts, leaveOut);
   if (!sweep) return null;
   const id = (place: number) => settled.terminals[place] as TerminalId;
+  const [only, ...more] = sweep.black.map(id);
+  if (only && more.length === 0) return { kind: 'pair', setting, red: id(sweep.red), black: only };
   return { kind: 'sweep', setting, red: id(sweep.red), black: sweep.black.map(id) };
 }
 

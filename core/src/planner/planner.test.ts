@@ -14,9 +14,9 @@ describe('the position-first plan', () => {
         const on = bench(size, hidden.length);
         const { map, asked } = mapHidden(hidden, on, tone, (before) => {
           const plan = planNext(before, on.settings[0] as SettingId);
-          if (plan.kind !== 'ask' || plan.ask.kind !== 'sweep') throw new Error('no sweep');
+          if (plan.kind !== 'ask') throw new Error('no prompt');
           const settled = before.settings.get(plan.ask.setting)?.settled;
-          for (const black of plan.ask.black) {
+          for (const black of [plan.ask.black].flat()) {
             const fact =
               settled && factAt(settled, on.terminals.indexOf(plan.ask.red), on.terminals.indexOf(black));
             expect(fact?.state).toBe('unknown');

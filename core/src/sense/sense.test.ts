@@ -5,7 +5,13 @@ import { bench } from '../testing/generated.js';
 import { displayStep, middleHint, quantityOf, senseReading } from './index.js';
 
 const newId = newIdFrom(seededRandom(5));
-const reading = (value: Value): Reading => ({ id: newId(), setting: newId(), red: [newId()], black: [newId()], value });
+const reading = (value: Value): Reading => ({
+  id: newId(),
+  setting: newId(),
+  red: [newId()],
+  black: [newId()],
+  value,
+});
 const sense = (value: Value, inCircuit = false) =>
   senseReading(reading(value), { meter: ORDINARY_METER, zeroOhms: 0.2, inCircuit });
 
@@ -31,7 +37,10 @@ describe('the three bands', () => {
 
   it('in circuit an open still proves apart, a closed proves nothing', () => {
     expect(sense({ kind: 'over' }, true).says).toBe('parts');
-    expect(sense({ kind: 'ohms', ohms: 0.3 }, true)).toMatchObject({ says: 'nothing', because: 'in-circuit' });
+    expect(sense({ kind: 'ohms', ohms: 0.3 }, true)).toMatchObject({
+      says: 'nothing',
+      because: 'in-circuit',
+    });
     expect(sense({ kind: 'tone', sounded: true }, true).says).toBe('nothing');
   });
 });
@@ -64,7 +73,11 @@ describe('the tape', () => {
   it('takes off the zero of the last check before the reading, and of another one when that check is undone', () => {
     const on = bench(2, 1);
     on.read(0, 0, 1, { kind: 'ohms', ohms: 2.4 });
-    const better = on.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.5 }, meter: ORDINARY_METER });
+    const better = on.add({
+      kind: 'meter-checked',
+      leadsTogether: { kind: 'ohms', ohms: 0.5 },
+      meter: ORDINARY_METER,
+    });
     on.read(0, 0, 1, { kind: 'ohms', ohms: 2.4 });
     const because = () => deriveMap(on.events).tape.map(({ evidence }) => evidence.because);
     expect(because()).toEqual(['middle', 'low']);

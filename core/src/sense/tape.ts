@@ -9,7 +9,7 @@ import {
   type ReadingId,
   type Structure,
 } from '../switch/index.js';
-import { senseReading, type Circumstances, type Evidence } from './evidence.js';
+import { senseReading, type Evidence } from './evidence.js';
 import { zeroOf } from './quantity.js';
 
 /**
@@ -27,60 +27,77 @@ export interface TapeLine {
   evidence: Evidence;
 }
 
-/** The meter and lead zero of the last live check before each place in the log. */
-interface Check {
-  meter: MeterProfile;
-  zeroOhms: number | null;
+/** What was worked out for one act, and from what; used again while that is the same. */
+interface ActMemory {
+  check: CheckDeed | null;
+  evidence: Evidence[];
+  structure: Structure;
+  superseded: string;
+  undone: boolean;
+  aside: boolean;
+  lines: TapeLine[];
 }
+type CheckDeed = Extract<Deed, { kind: 'meter-checked' }>;
 
-/** Every reading of the log with its standing and what it proves. Pure; `remember` may keep evidence between calls. */
-export function readTape(log: Log, structure: Structure, remember: EvidenceMemory = new Map()): TapeLine[] {
+/** Keeps evidence and tape lines between calls, by act. The tape is the same without it. */
+export type TapeMemory = WeakMap<JobEvent, ActMemory>;
+
+/** Every reading of the log with its standing and what it proves, in order. */
+export function readTape(log: Log, structure: Structure, memory: TapeMemory = new WeakMap()): TapeLine[] {
   const superseded = new Set<ReadingId>(liveEvents(log, 'superseded').map(({ what }) => what.reading));
+  const supersededKey = [...superseded].sort().join();
   const terminals = new Set<string>(structure.terminals.map(({ id }) => id));
   const settings = new Set<string>(structure.settings.map(({ id }) => id));
   const inUse = ({ setting, red, black }: Reading) =>
-    settings.has(setting) && [...red, ...black].every((terminal) => terminals.has(terminal));
-  let check: Check = { meter: ORDINARY_METER, zeroOhms: null };
-  const lines: TapeLine[] = [];
+    settings.has(setting) && red.every((id) => terminals.has(id)) && black.every((id) => terminals.has(id));
+  let check: CheckDeed | null = null;
+  const tape: TapeLine[] = [];
   for (const event of log.ordered) {
     const { what } = event;
-    if (what.kind === 'meter-checked' && !log.withdrawn.has(event.id)) {
-      check = { meter: what.meter, zeroOhms: zeroOf(what.leadsTogether) };
-    }
+    const undone = log.withdrawn.has(event.id);
+    if (what.kind === 'meter-checked' && !undone) check = what;
     if (!isAct(event)) continue;
-    for (const reading of readingsOf(event.what)) {
-      const standing: Standing = log.withdrawn.has(event.id)
-        ? 'withdrawn'
-        : log.aside.has(event.id)
-          ? 'aside'
-          : superseded.has(reading.id)
-            ? 'superseded'
-            : inUse(reading)
-              ? 'counts'
-              : 'parked';
-      const inCircuit = event.what.kind === 'answered' && event.what.inCircuit;
-      lines.push({ event, reading, standing, evidence: recall(remember, reading, { ...check, inCircuit }) });
+    const aside = log.aside.has(event.id);
+    const known = memory.get(event);
+    const sameCheck = known?.check === check;
+    if (
+      known &&
+      sameCheck &&
+      known.structure === structure &&
+      known.superseded === supersededKey &&
+      known.undone === undone &&
+      known.aside === aside
+    ) {
+      for (const line of known.lines) tape.push(line);
+      continue;
     }
+    const standingOf = (reading: Reading): Standing => {
+      if (undone) return 'withdrawn';
+      if (aside) return 'aside';
+      if (superseded.has(reading.id)) return 'superseded';
+      return inUse(reading) ? 'counts' : 'parked';
+    };
+    const readings = readingsOf(event.what);
+    const evidence =
+      known && sameCheck ? known.evidence : readings.map((reading) => sensed(reading, event, check));
+    const lines = readings.map((reading, index) => ({
+      event,
+      reading,
+      standing: standingOf(reading),
+      evidence: evidence[index] as Evidence,
+    }));
+    memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, lines });
+    for (const line of lines) tape.push(line);
   }
-  return lines;
+  return tape;
 }
 
-/** Evidence already worked out, by reading; an entry is used again only under the same circumstances. */
-export type EvidenceMemory = Map<ReadingId, { under: Circumstances; evidence: Evidence }>;
-
-function recall(memory: EvidenceMemory, reading: Reading, under: Circumstances): Evidence {
-  const known = memory.get(reading.id);
-  if (
-    known &&
-    known.under.meter === under.meter &&
-    known.under.zeroOhms === under.zeroOhms &&
-    known.under.inCircuit === under.inCircuit
-  ) {
-    return known.evidence;
-  }
-  const evidence = senseReading(reading, under);
-  memory.set(reading.id, { under, evidence });
-  return evidence;
+function sensed(reading: Reading, { what }: TapeLine['event'], check: CheckDeed | null): Evidence {
+  return senseReading(reading, {
+    meter: check?.meter ?? ORDINARY_METER,
+    zeroOhms: check ? zeroOf(check.leadsTogether) : null,
+    inCircuit: what.kind === 'answered' && what.inCircuit,
+  });
 }
 
 function isAct(event: JobEvent): event is TapeLine['event'] {

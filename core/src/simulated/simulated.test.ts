@@ -21,8 +21,12 @@ const SLIDE: Pick<KnownSwitch, 'name' | 'terminals' | 'positions'> = {
   })),
 };
 
-const meterOn = (hidden: SimulatedSwitch, ids: TerminalId[], position: () => number, dial: 'ohms' | 'tone' = 'ohms') =>
-  simulatedMeter(hidden, { place: (id) => ids.indexOf(id), position, dial: () => dial });
+const meterOn = (
+  hidden: SimulatedSwitch,
+  ids: TerminalId[],
+  position: () => number,
+  dial: 'ohms' | 'tone' = 'ohms',
+) => simulatedMeter(hidden, { place: (id) => ids.indexOf(id), position, dial: () => dial });
 
 describe('the simulated switch and meter', () => {
   it('answers a whole mapping in ohms so that the map has the wiring of the known switch', () => {
@@ -38,7 +42,10 @@ describe('the simulated switch and meter', () => {
           expect(map.complete).toBe(true);
           const found = requirementOf(map);
           if (found.kind !== 'requirement') throw new Error(found.because);
-          expect(matchPattern(found.requirement, patternOfKnown(SLIDE))).toMatchObject({ kind: 'same-wiring', order: 'same' });
+          expect(matchPattern(found.requirement, patternOfKnown(SLIDE))).toMatchObject({
+            kind: 'same-wiring',
+            order: 'same',
+          });
           break;
         }
         const { ask } = plan;
@@ -87,7 +94,10 @@ describe('the simulated switch and meter', () => {
     });
     const { terminals } = bench(2, 1);
     const heard = (ohms: number) =>
-      meterOn(contact(ohms), terminals, () => 0, 'tone').probe([terminals[0] as TerminalId], [terminals[1] as TerminalId]);
+      meterOn(contact(ohms), terminals, () => 0, 'tone').probe(
+        [terminals[0] as TerminalId],
+        [terminals[1] as TerminalId],
+      );
     expect(heard(30)).toEqual({ kind: 'tone', sounded: true });
     expect(heard(60)).toEqual({ kind: 'tone', sounded: false });
   });
@@ -95,7 +105,10 @@ describe('the simulated switch and meter', () => {
   it('mixes the terminals by the seed, and is the same for the same seed', () => {
     expect(simulateKnown(SLIDE, 5, true)).toEqual(simulateKnown(SLIDE, 5, true));
     expect(simulateKnown(SLIDE, 5, true).contacts).not.toEqual(simulateKnown(SLIDE, 6, true).contacts);
-    const change = describeSwitch({ terminals: 8, positions: null, form: 'slide', layout: 'list' }, bench(2, 1).newId);
+    const change = describeSwitch(
+      { terminals: 8, positions: null, form: 'slide', layout: 'list' },
+      bench(2, 1).newId,
+    );
     expect(change.actuators[0]).toMatchObject({ closed: null });
     expect(change.settings).toHaveLength(1);
   });

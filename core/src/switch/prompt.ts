@@ -2,7 +2,7 @@ import type { PromptId, SettingId, TerminalId } from './id.js';
 
 /**
  * What a person is asked to do next. Once shown it is frozen under its id.
- * `sweep`: red stays, black goes over the rest. `pair`: one lead on each, chosen by the person.
+ * `sweep`: red stays, black goes over the rest. `pair`: one lead on each; the last of a row, or the person's choice.
  */
 export type Ask =
   | { kind: 'sweep'; setting: SettingId; red: TerminalId; black: TerminalId[] }

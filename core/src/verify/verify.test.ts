@@ -14,14 +14,18 @@ const tableOf = (on: Bench, groups: number[][][]): ExpectedTable => ({
   })),
 });
 const CHANGEOVER = [[[0, 1]], [[0, 2]]];
-const hidden = (groups: number[][][], size: number) => groups.map((joined) => partitionFromGroups(size, joined));
+const hidden = (groups: number[][][], size: number) =>
+  groups.map((joined) => partitionFromGroups(size, joined));
 
 describe('comparing with an expected table', () => {
   it('agrees only when every pair of every setting is settled and agrees', () => {
     const on = bench(3, 2);
     const { map } = mapHidden(hidden(CHANGEOVER, 3), on);
     const comparison = compareWithExpected(map, tableOf(on, CHANGEOVER));
-    expect(comparison).toMatchObject({ outcome: 'agrees', count: { agree: 6, missing: 0, extra: 0, 'not-tested': 0 } });
+    expect(comparison).toMatchObject({
+      outcome: 'agrees',
+      count: { agree: 6, missing: 0, extra: 0, 'not-tested': 0 },
+    });
   });
 
   it('names what is missing and what is extra, cell by cell', () => {
@@ -59,11 +63,16 @@ describe('laying a known switch beside the one in hand', () => {
     family: 'toggle',
     form: 'toggle',
     terminals,
-    positions: [[0, 1], [0, 2]].slice(0, positions).map((pair) => ({
-      name: null,
-      rests: 'maintained' as const,
-      joined: [pair.map((place) => terminals[place] as string)],
-    })),
+    positions: [
+      [0, 1],
+      [0, 2],
+    ]
+      .slice(0, positions)
+      .map((pair) => ({
+        name: null,
+        rests: 'maintained' as const,
+        joined: [pair.map((place) => terminals[place] as string)],
+      })),
     note: null,
   });
 
@@ -72,10 +81,17 @@ describe('laying a known switch beside the one in hand', () => {
     const { structure } = deriveMap(on.events);
     const byLabel = lineUp(structure, known(['3', '1', '2'], 2));
     expect(byLabel).toMatchObject({ kind: 'lined-up', by: 'label' });
-    if (byLabel.kind === 'lined-up') expect(byLabel.table.settings[0]?.joined).toEqual([[on.terminals[2], on.terminals[0]]]);
+    if (byLabel.kind === 'lined-up')
+      expect(byLabel.table.settings[0]?.joined).toEqual([[on.terminals[2], on.terminals[0]]]);
     expect(lineUp(structure, known(['x', 'y', 'z'], 2))).toMatchObject({ kind: 'lined-up', by: 'order' });
-    expect(lineUp(structure, known(['x', 'y', 'z', 'w'], 2))).toMatchObject({ kind: 'cannot', because: 'terminals' });
-    expect(lineUp(structure, known(['1', '2', '3'], 1))).toMatchObject({ kind: 'cannot', because: 'positions' });
+    expect(lineUp(structure, known(['x', 'y', 'z', 'w'], 2))).toMatchObject({
+      kind: 'cannot',
+      because: 'terminals',
+    });
+    expect(lineUp(structure, known(['1', '2', '3'], 1))).toMatchObject({
+      kind: 'cannot',
+      because: 'positions',
+    });
     expect(patternOfKnown(known(['x', 'y', 'z'], 2))).toEqual(hidden(CHANGEOVER, 3));
   });
 });
@@ -95,7 +111,10 @@ describe('the route', () => {
     expect(at()).toEqual(['verify', 'differences']);
     on.add({ kind: 'expected', table: tableOf(on, CHANGEOVER) });
     expect(at()).toEqual(['match', 'choose-replacement']);
-    on.add({ kind: 'chosen', replacement: { entry: on.newId(), name: 'Toggle', terminals: [], positions: [] } });
+    on.add({
+      kind: 'chosen',
+      replacement: { entry: on.newId(), name: 'Toggle', terminals: [], positions: [] },
+    });
     expect(at()).toEqual(['refit', 'refit']);
     on.read(0, 0, 1, OPEN);
     expect(at()).toEqual(['map', 'contradiction']);

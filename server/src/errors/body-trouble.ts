@@ -17,7 +17,12 @@ const TROUBLE: Record<string, { status: number; code: string; message: string; h
 };
 
 /** Says in the one error shape why a body could not be read; other troubles go on to the next handler. */
-export function bodyTrouble(thrown: unknown, _request: Request, response: Response, next: NextFunction): void {
+export function bodyTrouble(
+  thrown: unknown,
+  _request: Request,
+  response: Response,
+  next: NextFunction,
+): void {
   const type = typeof thrown === 'object' && thrown !== null && 'type' in thrown ? String(thrown.type) : '';
   const trouble = TROUBLE[type];
   if (!trouble) return next(thrown);

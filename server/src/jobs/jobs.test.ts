@@ -33,7 +33,10 @@ describe('jobs', () => {
   it('refuse a change made on an older version', async () => {
     const { job } = await made(3);
     const change = { version: 1, outOfMachine: false };
-    expect((await served.call('PATCH', `/api/jobs/${job.id}`, change)).body).toMatchObject({ outOfMachine: false, version: 2 });
+    expect((await served.call('PATCH', `/api/jobs/${job.id}`, change)).body).toMatchObject({
+      outOfMachine: false,
+      version: 2,
+    });
     const stale = await served.call('PATCH', `/api/jobs/${job.id}`, change);
     expect(stale).toMatchObject({ status: 409, body: { code: 'stale-job', path: 'version' } });
   });
@@ -43,7 +46,8 @@ describe('jobs', () => {
     addReading();
     add({ kind: 'withdrawn', target: addReading().id, basedOn: null });
     await post();
-    const [summary]: JobSummary[] = (await served.call('GET', '/api/jobs?search=seed%204')).body as JobSummary[];
+    const [summary]: JobSummary[] = (await served.call('GET', '/api/jobs?search=seed%204'))
+      .body as JobSummary[];
     expect(summary).toMatchObject({ id: job.id, route: { at: 'map', next: { code: 'touches-left' } } });
   });
 });
@@ -122,13 +126,29 @@ describe('bad input', () => {
 
   it('gets one shape of answer that says what, where, and what would be right', async () => {
     const { job } = await made(20);
-    expect(await refusal('POST', '/api/jobs', { ...job, colour: 'red' })).toEqual([400, 'unknown-field', 'colour']);
-    expect(await refusal('POST', '/api/jobs', { ...job, title: 7 })).toMatchObject([400, expect.any(String), 'title']);
+    expect(await refusal('POST', '/api/jobs', { ...job, colour: 'red' })).toEqual([
+      400,
+      'unknown-field',
+      'colour',
+    ]);
+    expect(await refusal('POST', '/api/jobs', { ...job, title: 7 })).toMatchObject([
+      400,
+      expect.any(String),
+      'title',
+    ]);
     expect(await refusal('POST', '/api/jobs', '{"id":')).toEqual([400, 'bad-json', '']);
     expect(await refusal('GET', '/api/jobs/nonsense')).toMatchObject([400, 'refused', '']);
-    expect(await refusal('GET', '/api/jobs/00000000-0000-4000-8000-000000000000')).toEqual([404, 'not-found', '']);
+    expect(await refusal('GET', '/api/jobs/00000000-0000-4000-8000-000000000000')).toEqual([
+      404,
+      'not-found',
+      '',
+    ]);
     expect(await refusal('GET', '/api/nothing')).toEqual([404, 'not-found', '']);
-    expect(await refusal('POST', '/api/jobs', { ...job, title: 'x'.repeat(1_200_000) })).toEqual([413, 'too-large', '']);
+    expect(await refusal('POST', '/api/jobs', { ...job, title: 'x'.repeat(1_200_000) })).toEqual([
+      413,
+      'too-large',
+      '',
+    ]);
   });
 
   it('in one event refuses the whole batch and stores none of it', async () => {
@@ -144,12 +164,18 @@ describe('bad input', () => {
   });
 
   it('from another host or origin is turned away, even on loopback', async () => {
-    expect(await refusal('GET', '/api/jobs', undefined, { origin: 'http://evil.example' })).toEqual([403, 'wrong-origin', '']);
+    expect(await refusal('GET', '/api/jobs', undefined, { origin: 'http://evil.example' })).toEqual([
+      403,
+      'wrong-origin',
+      '',
+    ]);
     const own = await served.call('GET', '/api/jobs', undefined, { origin: served.base });
     expect(own.status).toBe(200);
     const { request } = await import('node:http');
     const status = await new Promise((resolve) =>
-      request(`${served.base}/api/jobs`, { headers: { host: 'evil.example' } }, ({ statusCode }) => resolve(statusCode)).end(),
+      request(`${served.base}/api/jobs`, { headers: { host: 'evil.example' } }, ({ statusCode }) =>
+        resolve(statusCode),
+      ).end(),
     );
     expect(status).toBe(403);
   });

@@ -19,7 +19,12 @@ import { createApplication } from '../application.js';
 export interface Served {
   base: string;
   database: string;
-  call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<{ status: number; body: never }>;
+  call(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ): Promise<{ status: number; body: never }>;
   close(): Promise<void>;
 }
 
@@ -82,5 +87,11 @@ export function newJob(seed: number): {
         },
       ],
     });
-  return { job: { id: newId<JobId>(), title: `Job of seed ${seed}`, outOfMachine: true }, newId, events, add, addReading };
+  return {
+    job: { id: newId<JobId>(), title: `Job of seed ${seed}`, outOfMachine: true },
+    newId,
+    events,
+    add,
+    addReading,
+  };
 }

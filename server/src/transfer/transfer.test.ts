@@ -18,10 +18,13 @@ describe('import and export', () => {
     const [jobs, library] = [demo('jobs.json'), demo('library.json')];
     const done: Imported = (await served.call('POST', '/api/import', jobs)).body;
     expect(done).toMatchObject({ jobsAdded: jobs.jobs.length, jobsMerged: 0 });
-    expect((await served.call('POST', '/api/import', library)).body).toMatchObject({ entriesAdded: library.library.length });
+    expect((await served.call('POST', '/api/import', library)).body).toMatchObject({
+      entriesAdded: library.library.length,
+    });
     const out: ProjectFile = (await served.call('GET', '/api/export')).body;
     expect(out.jobs).toEqual(jobs.jobs);
-    const byId = (entries: ProjectFile['library']) => entries.toSorted((one, other) => one.id.localeCompare(other.id));
+    const byId = (entries: ProjectFile['library']) =>
+      entries.toSorted((one, other) => one.id.localeCompare(other.id));
     expect(byId(out.library)).toEqual(byId(library.library));
   });
 
@@ -38,9 +41,18 @@ describe('import and export', () => {
     const file = { format: 'which-way', version: 1, jobs: [whole, wrong], library: [] };
     const answer = await served.call('POST', '/api/import', file);
     expect(answer).toMatchObject({ status: 422, body: { path: 'jobs.1.title' } });
-    const clash = { ...whole, events: events.map((event) => ({ ...event, id: demo('jobs.json').jobs[0]?.events[0]?.id })) };
-    const refused = await served.call('POST', '/api/import', { ...file, jobs: [whole, { ...clash, id: wrong.id }] });
-    expect(refused).toMatchObject({ status: 409, body: { code: 'event-differs', path: 'jobs.1.events.0.id' } });
+    const clash = {
+      ...whole,
+      events: events.map((event) => ({ ...event, id: demo('jobs.json').jobs[0]?.events[0]?.id })),
+    };
+    const refused = await served.call('POST', '/api/import', {
+      ...file,
+      jobs: [whole, { ...clash, id: wrong.id }],
+    });
+    expect(refused).toMatchObject({
+      status: 409,
+      body: { code: 'event-differs', path: 'jobs.1.events.0.id' },
+    });
     const after: JobSummary[] = (await served.call('GET', '/api/jobs')).body;
     expect(after.length).toBe(before.length);
   });

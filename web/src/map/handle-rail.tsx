@@ -42,8 +42,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       type="button"
                       aria-current={here ? 'step' : undefined}
                       className="flex min-h-11 w-full items-center gap-2 text-left"
-                      onClick={(event) => {
-                        if (event.detail > 0) event.currentTarget.blur();
+                      onClick={() => {
                         if (here) setNaming(setting.id);
                         else turnTo(setting.id);
                       }}

@@ -30,12 +30,26 @@ export function useMapKeys(probing: Probing, onHelp: () => void): void {
       const { target } = event;
       if (!(target instanceof Element) || target.closest('input, select, textarea, [role=dialog]')) return;
       const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
-      if (onControl && (event.key === 'Enter' || event.key === ' ')) return;
+      const begun = latest.current.probing.typed !== '';
+      if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
       if (press(event, latest.current.probing, latest.current.onHelp)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('click', letGo);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('click', letGo);
+    };
   }, []);
+}
+
+/** After a tap or a click nothing keeps the focus, so that the next Enter answers the prompt and not the last button. */
+function letGo({ detail }: MouseEvent): void {
+  const { activeElement } = document;
+  const byPointer = detail > 0;
+  if (!byPointer || !(activeElement instanceof HTMLElement || activeElement instanceof SVGElement)) return;
+  if (activeElement.closest('input, select, textarea, [role=dialog]')) return;
+  if (activeElement.matches('button, [role=button]')) activeElement.blur();
 }
 
 /** Does what a key says; false when it says nothing here. */

@@ -12,6 +12,7 @@ export function MapShut() {
     session.changeJob({ outOfMachine: true }).catch((error: unknown) => setTrouble(toldOf(error)));
   return (
     <main className="mx-auto w-full max-w-3xl p-8">
+      <h1 className="sr-only">Map</h1>
       <Notice look="brick" title="The Map is shut: the switch is still in the machine.">
         <p>
           A meter on ohms must not meet a live circuit, and a circuit around the switch makes readings lie.

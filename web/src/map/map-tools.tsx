@@ -24,10 +24,7 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
             key={one}
             type="button"
             aria-pressed={sense === one}
-            onClick={(event) => {
-              event.currentTarget.blur();
-              setSense(one);
-            }}
+            onClick={() => setSense(one)}
             className={`min-h-11 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
               sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
             }`}
@@ -36,13 +33,7 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
           </button>
         ))}
       </div>
-      <PlainButton
-        aria-pressed={picking}
-        onClick={(event) => {
-          event.currentTarget.blur();
-          probing.pickPair();
-        }}
-      >
+      <PlainButton aria-pressed={picking} onClick={probing.pickPair}>
         Another pair
       </PlainButton>
       <Popover.Root>

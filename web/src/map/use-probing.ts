@@ -4,6 +4,7 @@ import {
   lastCheckedMeter,
   newPosition,
   newTerminal,
+  sameAsk,
   settingAt,
   type Ask,
   type ClosedBy,
@@ -267,7 +268,7 @@ export function useProbing() {
   };
   const escape = () => {
     if (typed !== '' || found.size > 0 || picking || correcting || message) return clear();
-    if (prompt?.ask.kind === 'pair' && plan.kind === 'ask') show(plan.ask);
+    if (prompt?.ask.kind === 'pair' && plan.kind === 'ask' && !sameAsk(prompt.ask, plan.ask)) show(plan.ask);
   };
 
   return {

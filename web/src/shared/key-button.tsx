@@ -9,16 +9,13 @@ interface KeyButtonProps {
   disabled?: boolean;
 }
 
-/** A large answer: what it says, and the key that says it too. Lets go of the focus, so that keys stay free. */
+/** A large answer: what it says, and the key that says it too. */
 export function KeyButton({ children, keys, onPress, strong = false, disabled = false }: KeyButtonProps) {
   return (
     <button
       type="button"
       disabled={disabled}
-      onClick={(event) => {
-        if (event.detail > 0) event.currentTarget.blur();
-        onPress();
-      }}
+      onClick={onPress}
       className={`flex min-h-16 flex-col items-center justify-center rounded-part border-2 px-1.5 py-2 leading-tight sm:px-3 disabled:opacity-40 ${
         strong
           ? 'border-enamel bg-enamel text-on-enamel dark:border-brass'

@@ -1,0 +1,82 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** What the hands do on the screens, in the words of the screens. */
+export class Bench {
+  readonly prompt: Locator;
+  readonly save: Locator;
+  readonly table: Locator;
+
+  constructor(readonly page: Page) {
+    this.prompt = page.getByTestId('prompt');
+    this.save = page.getByTestId('save-state');
+    this.table = page.getByRole('region', { name: 'Truth table so far' });
+  }
+
+  /** Starts a real switch by keyboard alone. */
+  async startReal(terminals: number, positions = '?'): Promise<void> {
+    await this.page.goto('/');
+    await this.page.getByRole('heading', { name: 'On the bench' }).waitFor();
+    await this.page.keyboard.press('n');
+    await this.page.keyboard.type(String(terminals));
+    if (positions !== '?') await this.page.getByLabel('How many positions?').fill(positions);
+    await this.page.keyboard.press('Enter');
+    await expect(this.prompt).toHaveText('Hold the leads together');
+  }
+
+  async startSimulated(like: RegExp, positions: string, seed: string): Promise<void> {
+    await this.page.goto('/');
+    await this.page.getByRole('button', { name: 'Map a switch now' }).click();
+    await this.page.getByRole('button', { name: 'Try a simulated one' }).click();
+    const choice = this.page.getByLabel('Wired like');
+    const option = await choice.locator('option').filter({ hasText: like }).first().getAttribute('value');
+    await choice.selectOption(option);
+    await this.page.getByLabel('Seed').fill(seed);
+    await this.page.getByLabel('How many positions?').fill(positions);
+    await this.page.getByRole('button', { name: 'Start with the simulated switch' }).click();
+    await expect(this.prompt).toHaveText('Hold the leads together');
+  }
+
+  /** Presses a key and waits until the prompt is another one. */
+  async answer(...keys: string[]): Promise<void> {
+    const before = await this.prompt.textContent();
+    const small = await this.page.getByTestId('prompt-small').textContent();
+    for (const key of keys) await this.page.keyboard.press(key);
+    await expect
+      .poll(async () => [
+        await this.prompt.textContent(),
+        await this.page.getByTestId('prompt-small').textContent(),
+      ])
+      .not.toEqual([before, small]);
+  }
+
+  /** Types a line and ends it with Enter. */
+  async type(line: string): Promise<void> {
+    await this.page.keyboard.type(line);
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Lets the simulated meter answer until the plan asks for something else than a probe. */
+  async probeOn(): Promise<void> {
+    for (let guard = 0; guard < 200; guard += 1) {
+      const text = (await this.prompt.textContent()) ?? '';
+      if (!/^(Sweep black|Black to|Hold the leads)/.test(text)) return;
+      await this.answer('Enter');
+    }
+    throw new Error('the plan did not come to an end');
+  }
+
+  async go(step: string): Promise<void> {
+    await this.page
+      .getByRole('navigation', { name: 'Steps of this job' })
+      .getByRole('link', { name: step })
+      .click();
+  }
+
+  terminal(label: string): Locator {
+    return this.page.getByRole('button', { name: new RegExp(`^Terminal ${label}\\b`) });
+  }
+
+  jobId(): string {
+    return /jobs\/([0-9a-f-]+)/.exec(this.page.url())?.[1] ?? '';
+  }
+}

@@ -1,0 +1,106 @@
+import { expect, test } from '../served.js';
+import { Bench } from '../at-the-bench.js';
+
+test('typed ohms, undo and redo, skip, and a correction from the tape', async ({ page }) => {
+  const bench = new Bench(page);
+  await bench.startReal(3, '1');
+  await page.getByRole('button', { name: 'Ohms' }).click();
+  await bench.type('7');
+  await expect(page.getByRole('status')).toContainText('too much for leads alone');
+  await bench.answer('0', ',', '2', 'Enter');
+  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+
+  await bench.type('9=0,3');
+  await expect(page.getByRole('status')).toContainText('no terminal “9”');
+  await page.keyboard.press('Escape');
+  await bench.type('2=zero');
+  await expect(page.getByRole('status')).toContainText('not a value');
+  await page.keyboard.press('Escape');
+  await bench.type('2=0,5');
+  await bench.answer('Enter');
+  const cell = page.getByRole('button', { name: /^1–2 at Position 1/ });
+  await expect(cell).toHaveAttribute('data-state', 'closed');
+  await cell.click();
+  await expect(page.getByTestId('inspector')).toContainText('Closed: measured');
+  await expect(page.getByTestId('inspector')).toContainText('0.3 Ω closed');
+  await page.getByTestId('inspector').getByRole('button', { name: 'Close' }).click();
+  await expect(bench.prompt).toHaveText('The map is complete');
+
+  await bench.answer('Backspace');
+  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+  await expect(cell).toHaveCount(0);
+  await bench.answer('Shift+Backspace');
+  await expect(cell).toHaveAttribute('data-state', 'closed');
+
+  // 2 to 3 follows: by way of 1. Its proof is the two readings.
+  await bench.type('2-3');
+  await page.keyboard.press('ArrowDown');
+  await page.getByRole('button', { name: 'Readings' }).or(page.getByText('1 to 2, 3')).first().click();
+  await page
+    .getByTestId('reading')
+    .filter({ hasText: '1 to 2' })
+    .getByRole('button', { name: 'Read again' })
+    .click();
+  await expect(bench.prompt).toHaveText('Again: black to 2');
+  await bench.type('2k2');
+  await expect(cell).toHaveAttribute('data-state', 'look-again');
+  await expect(bench.prompt).not.toHaveText('The map is complete');
+});
+
+test('a skipped prompt stays unknown until it is asked again', async ({ page }) => {
+  const bench = new Bench(page);
+  await bench.startReal(3, '1');
+  await bench.answer('Enter');
+  await bench.answer('ArrowDown');
+  await expect(bench.prompt).toHaveText('Black to 3');
+  await bench.answer('Space');
+  await expect(bench.prompt).toHaveText('2 pairs were skipped');
+  await page.getByRole('button', { name: 'Ask them now' }).click();
+  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+  await bench.type('3');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('The map is complete');
+});
+
+test('a contradiction is shown with all its suspects, and a re-read of one settles it', async ({ page }) => {
+  const bench = new Bench(page);
+  await bench.startReal(3, '1');
+  await bench.answer('Enter');
+  await bench.type('2');
+  await bench.type('3');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('The map is complete');
+  await bench.type('2-3');
+  await expect(bench.prompt).toHaveText('Black to 3');
+  await bench.answer('Space');
+  const panel = page.getByRole('alert').filter({ hasText: 'Contradiction at Position 1' });
+  await expect(panel.getByTestId('reading')).toHaveCount(3);
+  await expect(panel).toContainText('parts in series');
+  await expect(page.getByRole('button', { name: '1–2 at Position 1: Disputed' })).toBeVisible();
+  await bench.go('Match');
+  await expect(page.getByText('no match is built on a dispute')).toBeVisible();
+  await bench.go('Map');
+  await panel
+    .getByTestId('reading')
+    .filter({ hasText: '1 to 3' })
+    .getByRole('button', { name: 'Read again' })
+    .click();
+  await expect(bench.prompt).toHaveText('Again: black to 3');
+  await page.keyboard.press('Space');
+  await expect(panel).toHaveCount(0);
+  await expect(bench.prompt).toHaveText('The map is complete');
+  await expect(
+    page.getByRole('button', { name: '1–2 at Position 1: Closed, by tone: measured' }),
+  ).toBeVisible();
+});
+
+test('a switch that is still in the machine keeps the Map shut and says why', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByLabel('How many terminals?').fill('3');
+  await page.getByRole('button', { name: 'It is still in the machine' }).click();
+  await expect(page.getByText('The Map is shut: the switch is still in the machine.')).toBeVisible();
+  await expect(page.getByTestId('prompt')).toHaveCount(0);
+  await page.getByRole('button', { name: 'It is out of the machine now' }).click();
+  await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');
+});

@@ -1,0 +1,87 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { JobSummary } from '@which-way/contract';
+import { expect, Served, test } from '../served.js';
+
+const VIEWS: [title: string, path: string, ready: string][] = [
+  ['Pottery kiln, three-heat selector', 'map', 'Truth table so far'],
+  ['Table radio, band switch', 'table', 'Seen from the terminal side'],
+  ['Desk fan, five speed keys', 'verify', 'Pattern: differs'],
+  ['Stage guitar, five-way selector', 'match', 'Larkspur lever five'],
+  ['Bilge pump panel, manual-off-auto', 'map', 'The Map is shut'],
+];
+
+test('every view of the demo is without accessibility violations, in the light and the dark theme', async ({
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const served = new Served();
+  await served.start();
+  try {
+    await served.load('library.json');
+    await served.load('jobs.json');
+    const jobs = await served.get<JobSummary[]>('/api/jobs');
+    for (const colorScheme of ['light', 'dark'] as const) {
+      const page = await (
+        await browser.newContext({ colorScheme, baseURL: served.base, reducedMotion: 'reduce' })
+      ).newPage();
+      const check = async (view: string) => {
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map(({ id, nodes }) => `${view}, ${colorScheme}: ${id} ${nodes[0]?.html}`)).toEqual(
+          [],
+        );
+      };
+      await page.goto('/');
+      await expect(page.getByText('Desk fan, five speed keys')).toBeVisible();
+      await check('bench');
+      await page.getByRole('button', { name: 'Map a switch now' }).click();
+      await check('start');
+      for (const [title, path, ready] of VIEWS) {
+        const job = jobs.find((one) => one.title === title);
+        await page.goto(`/jobs/${job?.id}/${path}`);
+        await expect(page.getByText(ready).first()).toBeVisible();
+        await check(`${title} ${path}`);
+      }
+      await page.context().close();
+    }
+  } finally {
+    await served.end();
+  }
+});
+
+test('the prompt can be read at arm’s length: cap height 40 px or more, contrast 7 to 1 or more', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.keyboard.press('n');
+  await page.getByLabel('How many terminals?').fill('5');
+  await page.keyboard.press('Enter');
+  const prompt = page.getByTestId('prompt');
+  await expect(prompt).toHaveText('Hold the leads together');
+  const measured = await prompt.evaluate(async (element) => {
+    await document.fonts.ready;
+    const style = getComputedStyle(element);
+    const context = document.createElement('canvas').getContext('2d');
+    if (!context) throw new Error('no canvas');
+    context.font = `${style.fontWeight} ${style.fontSize} ${style.fontFamily}`;
+    let behind: Element | null = element;
+    while (behind && getComputedStyle(behind).backgroundColor === 'rgba(0, 0, 0, 0)')
+      behind = behind.parentElement;
+    const light = (color: string) => {
+      context.fillStyle = color;
+      context.fillRect(0, 0, 1, 1);
+      const channels = [...context.getImageData(0, 0, 1, 1).data].slice(0, 3).map((channel) => {
+        const part = channel / 255;
+        return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+      });
+      return 0.2126 * (channels[0] ?? 0) + 0.7152 * (channels[1] ?? 0) + 0.0722 * (channels[2] ?? 0);
+    };
+    const cap = context.measureText('H').actualBoundingBoxAscent;
+    const lights = [light(style.color), light(getComputedStyle(behind ?? element).backgroundColor)].sort(
+      (one, other) => other - one,
+    );
+    return { cap, contrast: ((lights[0] ?? 0) + 0.05) / ((lights[1] ?? 0) + 0.05) };
+  });
+  expect(measured.cap).toBeGreaterThanOrEqual(40);
+  // Contrast ratio as WCAG 2.2 defines it.
+  expect(measured.contrast).toBeGreaterThanOrEqual(7);
+});

@@ -1,0 +1,85 @@
+import { test as base } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** A real server with a database of its own, which a test may kill and start again. */
+export class Served {
+  base = '';
+  readonly folder = mkdtempSync(join(tmpdir(), 'which-way-e2e-'));
+  #process: ChildProcess | null = null;
+
+  /** Starts it, on the same port as before if there was one. */
+  async start(): Promise<void> {
+    const port = this.base === '' ? [] : ['--port', new URL(this.base).port];
+    const child = spawn(process.execPath, ['server/dist/main.js', '--data', this.folder, ...port], {
+      cwd: root,
+      env: { ...process.env, WHICH_WAY_LOG: 'quiet' },
+    });
+    this.#process = child;
+    this.base = await new Promise<string>((resolve, reject) => {
+      let said = '';
+      child.stdout.on('data', (chunk: Buffer) => {
+        said += chunk.toString();
+        const address = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0];
+        if (address) resolve(address);
+      });
+      child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+    });
+  }
+
+  /** Ends it at once, as a power cut would. */
+  async kill(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
+    const child = this.#process;
+    if (!child || child.exitCode !== null) return;
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.removeAllListeners('exit');
+    child.once('exit', () => undefined);
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await Promise.race([ended, gone]);
+    this.#process = null;
+  }
+
+  async get<Answer>(path: string): Promise<Answer> {
+    return (await (await fetch(this.base + path)).json()) as Answer;
+  }
+
+  /** Takes in a demo file: a stated half-way state. */
+  async load(name: 'library.json' | 'jobs.json'): Promise<void> {
+    const response = await fetch(`${this.base}/api/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: readFileSync(join(root, 'demo', name), 'utf8'),
+    });
+    if (!response.ok) throw new Error(await response.text());
+  }
+
+  async end(): Promise<void> {
+    await this.kill('SIGTERM');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** One server per worker with the library in it; journeys that kill a server start their own. */
+export const test = base.extend<{ served: Served }, { shared: Served }>({
+  shared: [
+    async ({}, use) => {
+      const served = new Served();
+      await served.start();
+      await served.load('library.json');
+      await use(served);
+      await served.end();
+    },
+    { scope: 'worker' },
+  ],
+  served: async ({ shared }, use) => use(shared),
+  baseURL: async ({ shared }, use) => use(shared.base),
+});
+
+export { expect } from '@playwright/test';

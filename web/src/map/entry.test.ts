@@ -1,0 +1,59 @@
+import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { readEntry } from './entry.js';
+
+const change = describeSwitch(
+  { terminals: 4, positions: 1, form: 'rotary', layout: 'list', labels: ['1', 'L1', 'A-2', '10'] },
+  newIdFrom(seededRandom(1)),
+);
+const structure: Structure = change;
+const [one, l1, a2, ten] = structure.terminals.map(({ id }) => id);
+
+describe('a typed line', () => {
+  it('is a terminal while a sweep is shown, by label in either case, with or without its ohms', () => {
+    expect(readEntry('10', structure, 'terminal')).toEqual({ kind: 'terminal', terminal: ten, value: null });
+    expect(readEntry('l1', structure, 'terminal')).toEqual({ kind: 'terminal', terminal: l1, value: null });
+    expect(readEntry('10=0,3', structure, 'terminal')).toMatchObject({
+      terminal: ten,
+      value: { kind: 'ohms', ohms: 0.3 },
+    });
+  });
+
+  it('is a pair wherever two labels stand with a dash, also when a label has a dash of its own', () => {
+    expect(readEntry('1-10', structure, 'value')).toEqual({
+      kind: 'pair',
+      red: one,
+      black: ten,
+      value: null,
+    });
+    expect(readEntry('A-2-1', structure, 'terminal')).toEqual({
+      kind: 'pair',
+      red: a2,
+      black: one,
+      value: null,
+    });
+    expect(readEntry('1-L1=OL', structure, 'value')).toMatchObject({ kind: 'pair', value: { kind: 'over' } });
+    expect(readEntry('A-2', structure, 'terminal')).toMatchObject({ kind: 'terminal', terminal: a2 });
+  });
+
+  it('is a value while one is asked', () => {
+    expect(readEntry('2k2', structure, 'value')).toEqual({
+      kind: 'value',
+      value: { kind: 'ohms', ohms: 2200 },
+    });
+  });
+
+  it('is refused with words that say what would be right', () => {
+    for (const [line, expects] of [
+      ['77', 'terminal'],
+      ['1-1', 'terminal'],
+      ['x', 'value'],
+      ['10=x', 'terminal'],
+      ['-3', 'value'],
+    ] as const) {
+      const entry = readEntry(line, structure, expects);
+      expect(entry.kind).toBe('wrong');
+      expect(entry.kind === 'wrong' && entry.message.length).toBeGreaterThan(20);
+    }
+  });
+});
