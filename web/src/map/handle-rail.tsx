@@ -49,9 +49,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       title={here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
-                      <span className={`grow ${here ? 'text-large font-bold' : 'font-semibold'}`}>
-                        {name}
-                      </span>
+                      <span className={`grow ${here ? 'font-extrabold' : 'font-semibold'}`}>{name}</span>
                       {coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
                       ) : (

@@ -27,7 +27,7 @@ export function PromptBar({ probing }: { probing: Probing }) {
           </p>
         )}
         <p
-          className="text-title leading-[1.06] font-extrabold tracking-tight sm:text-prompt"
+          className="text-title leading-[1.06] font-extrabold text-balance tracking-tight sm:text-prompt"
           data-testid="prompt"
           aria-live="polite"
         >

@@ -1,0 +1,94 @@
+// Takes the pictures in docs/screenshots from a fresh demo. Run after `npm run build`; the result is committed.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './fresh-work.mjs';
+
+const data = mkdtempSync(join(tmpdir(), 'which-way-shots-'));
+const server = spawn(process.execPath, ['server/dist/main.js', '--demo', '--data', data], { cwd: root });
+const base = await new Promise((resolve) =>
+  server.stdout.on('data', (chunk) => {
+    const address = /http:\/\/127\.0\.0\.1:\d+/.exec(String(chunk))?.[0];
+    if (address) resolve(address);
+  }),
+);
+const browser = await chromium.launch({
+  executablePath: process.env.WHICH_WAY_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+
+async function pageOf(width, height, colorScheme = 'light') {
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme,
+    reducedMotion: 'reduce',
+    baseURL: base,
+  });
+  return context.newPage();
+}
+const shoot = async (page, name, ready) => {
+  await page.getByText(ready).first().waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
+};
+const openJob = async (page, title) => {
+  await page.goto('/');
+  await page.getByText(title).first().click();
+  await page.getByTestId('save-state').waitFor();
+};
+const step = (page, name) =>
+  page.getByRole('navigation', { name: 'Steps of this job' }).getByRole('link', { name }).click();
+
+const page = await pageOf(1280, 800);
+await page.goto('/');
+await shoot(page, 'bench', 'Desk fan');
+await page.getByRole('button', { name: 'Map a switch now' }).click();
+await shoot(page, 'start', 'How many terminals?');
+await openJob(page, 'Pottery kiln');
+await shoot(page, 'map', 'Sweep black over');
+await openJob(page, 'Table radio');
+await step(page, 'Truth table');
+await shoot(page, 'table', 'Seen from the terminal side');
+await openJob(page, 'Desk fan');
+await shoot(page, 'verify', 'Pattern: differs');
+await openJob(page, 'Stage guitar');
+await step(page, 'Match');
+await shoot(page, 'match', '15 of 15 looked at');
+await openJob(page, 'Bilge pump');
+await shoot(page, 'map-shut', 'The Map is shut');
+
+await page.goto('/');
+await page.getByRole('button', { name: 'Map a switch now' }).click();
+await page.getByLabel('How many terminals?').fill('6');
+await page.keyboard.press('Enter');
+await page.getByText('Hold the leads together').waitFor();
+for (const keys of [
+  ['Enter'],
+  ['2', 'Enter', '5', 'Enter', 'Enter'],
+  ['2', '-', '5', '=', 'O', 'L', 'Enter'],
+]) {
+  for (const key of keys) await page.keyboard.press(key);
+  await page.waitForFunction(() => !document.querySelector('[data-testid=typed]'));
+}
+await shoot(page, 'contradiction', 'Contradiction at');
+
+for (const [name, width, height, theme] of [
+  ['map-tablet-dark', 768, 1024, 'dark'],
+  ['map-phone', 390, 844, 'light'],
+]) {
+  const small = await pageOf(width, height, theme);
+  await openJob(small, 'Pottery kiln');
+  await shoot(small, name, 'Sweep black over');
+}
+await browser.close();
+server.kill('SIGTERM');
