@@ -3,5 +3,10 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   resolve: { conditions: ['which-way-source'] },
   ssr: { resolve: { conditions: ['which-way-source', 'node'] } },
-  test: { name: 'core', environment: 'node', include: ['src/**/*.test.ts'] },
+  test: {
+    testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 60_000,
+    name: 'core',
+    environment: 'node',
+    include: ['src/**/*.test.ts'],
+  },
 });

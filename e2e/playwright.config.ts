@@ -1,4 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+
+/** Headless, and without connections of its own. */
+const chromiumArguments = JSON.parse(
+  readFileSync(new URL('./chromium-arguments.json', import.meta.url), 'utf8'),
+) as string[];
 
 export default defineConfig({
   testDir: 'journeys',
@@ -15,15 +21,7 @@ export default defineConfig({
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: chromiumArguments,
     },
   },
 });

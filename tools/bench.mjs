@@ -12,7 +12,8 @@ process.stdout.write = write;
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
 const { matchPattern } = await import('@which-way/core/match');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
-const { answerTo, forecast, handleAt, impliedBySounded, planNext } = await import('@which-way/core/planner');
+const { answerTo, forecast, handleAt, planNext } = await import('@which-way/core/planner');
+const { truthfulValues } = await import('@which-way/core/simulated');
 const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, shuffled } =
   await import('@which-way/core/switch');
 
@@ -110,18 +111,10 @@ function mapBy(hidden, seed) {
     const { ask } = plan;
     const index = change.settings.findIndex(({ id }) => id === ask.setting);
     const settled = map.settings.get(ask.setting).settled;
-    const place = (id) => settled.terminals.indexOf(id);
-    const [red, black] = [place(ask.red), [ask.black].flat().map(place)];
-    const joined = new Set(black.filter((spot) => hidden[index][spot] === hidden[index][red]));
-    const implied = impliedBySounded(settled, { red, black }, joined);
-    const values = new Map(
-      black
-        .filter((spot) => !implied.has(spot))
-        .map((spot) => [
-          settled.terminals[spot],
-          joined.has(spot) ? { kind: 'ohms', ohms: 0.3 } : { kind: 'over' },
-        ]),
-    );
+    const values = truthfulValues(ask, settled, hidden[index], {
+      closed: () => ({ kind: 'ohms', ohms: 0.3 }),
+      open: () => ({ kind: 'over' }),
+    });
     const prompt = { id: newId(), ask };
     add({ kind: 'prompt-shown', prompt });
     add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, newId));

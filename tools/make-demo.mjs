@@ -2,8 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import { createMapper } from '@which-way/core/continuity';
 import { patternOfKnown } from '@which-way/core/partition';
-import { answerTo, handleAt, impliedBySounded, planNext } from '@which-way/core/planner';
-import { simulateKnown } from '@which-way/core/simulated';
+import { answerTo, handleAt, planNext } from '@which-way/core/planner';
+import { simulateKnown, truthfulValues } from '@which-way/core/simulated';
 import {
   createWriter,
   describeSwitch,
@@ -239,25 +239,13 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
     add({ kind: 'prompt-shown', prompt });
     const index = map.structure.settings.findIndex(({ id }) => id === plan.ask.setting);
     const settled = map.settings.get(plan.ask.setting).settled;
-    const place = (id) => settled.terminals.indexOf(id);
-    const [red, black] = [place(plan.ask.red), [plan.ask.black].flat().map(place)];
-    const joined = new Set(black.filter((spot) => hidden[index][spot] === hidden[index][red]));
-    const implied = impliedBySounded(settled, { red, black }, joined);
-    const values = new Map(
-      black
-        .filter((spot) => !implied.has(spot))
-        .map((spot) => [
-          settled.terminals[spot],
-          joined.has(spot)
-            ? {
-                kind: 'ohms',
-                ohms:
-                  ohmsAt[`${index} ${red} ${spot}`] ??
-                  Number((0.2 + Math.round(random() * 2) / 10).toFixed(1)),
-              }
-            : { kind: 'over' },
-        ]),
-    );
+    const values = truthfulValues(plan.ask, settled, hidden[index], {
+      closed: (red, black) => ({
+        kind: 'ohms',
+        ohms: ohmsAt[`${index} ${red} ${black}`] ?? Number((0.2 + Math.round(random() * 2) / 10).toFixed(1)),
+      }),
+      open: () => ({ kind: 'over' }),
+    });
     add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, newId));
   }
 }

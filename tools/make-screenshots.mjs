@@ -1,10 +1,15 @@
 // Takes the pictures in docs/screenshots from a fresh demo. Run after `npm run build`; the result is committed.
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { root } from './fresh-work.mjs';
+
+/** Headless, and without connections of its own. */
+const chromiumArguments = JSON.parse(
+  readFileSync(new URL('../e2e/chromium-arguments.json', import.meta.url), 'utf8'),
+);
 
 const data = mkdtempSync(join(tmpdir(), 'which-way-shots-'));
 const server = spawn(process.execPath, ['server/dist/main.js', '--demo', '--data', data], { cwd: root });
@@ -16,15 +21,7 @@ const base = await new Promise((resolve) =>
 );
 const browser = await chromium.launch({
   executablePath: process.env.WHICH_WAY_CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: chromiumArguments,
 });
 
 async function pageOf(width, height, colorScheme = 'light') {

@@ -2,5 +2,10 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   resolve: { conditions: ['which-way-source', 'module', 'browser', 'development|production'] },
-  test: { name: 'web', environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+  test: {
+    testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 60_000,
+    name: 'web',
+    environment: 'jsdom',
+    include: ['src/**/*.test.{ts,tsx}'],
+  },
 });

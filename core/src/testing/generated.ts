@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { answerTo, impliedBySounded, pairKey, planNext } from '../planner/index.js';
+import { answerTo, pairKey, planNext } from '../planner/index.js';
+import { truthfulValues } from '../simulated/index.js';
 import { createMapper, type SwitchMap } from '../continuity/index.js';
 import {
   createWriter,
@@ -128,7 +129,6 @@ export function mapHidden(
   onPrompt?: (map: SwitchMap) => void,
 ): Run {
   const mapper = createMapper();
-  const place = new Map(on.terminals.map((id, index) => [id, index]));
   let at = on.settings[0] as SettingId;
   let [readings, touches] = [0, 0];
   const asked: string[] = [];
@@ -142,22 +142,15 @@ export function mapHidden(
     const truth = hidden[on.settings.indexOf(at)] ?? [];
     const prompt = { id: on.newId<PromptId>(), ask };
     on.add({ kind: 'prompt-shown', prompt });
-    const black = ask.kind === 'sweep' ? ask.black : [ask.black];
-    const red = place.get(ask.red) as number;
-    const spots = black.map((id) => place.get(id) as number);
-    const joined = new Set(spots.filter((spot) => truth[spot] === truth[red]));
     const settled = map.settings.get(at)?.settled;
     if (!settled) throw new Error('no such setting');
-    const implied = impliedBySounded(settled, { red, black: spots }, joined);
-    const values = new Map<TerminalId, Value>();
-    black.forEach((id, index) => {
-      const spot = spots[index] as number;
-      if (implied.has(spot)) return;
-      const together = joined.has(spot);
-      values.set(id, tone ? (together ? SOUNDED : SILENT) : together ? CLOSED : OPEN);
-      asked.push(`${at} ${pairKey(red, spot)}`);
-      readings += 1;
+    const values = truthfulValues(ask, settled, truth, {
+      closed: () => (tone ? SOUNDED : CLOSED),
+      open: () => (tone ? SILENT : OPEN),
     });
+    const red = settled.terminals.indexOf(ask.red);
+    for (const id of values.keys()) asked.push(`${at} ${pairKey(red, settled.terminals.indexOf(id))}`);
+    readings += values.size;
     touches += values.size + 1;
     on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));
   }

@@ -2,11 +2,11 @@ import type { JobId, KnownSwitch } from '@which-way/core/switch';
 import { createWriter, describeSwitch } from '@which-way/core/switch';
 import { simulateKnown } from '@which-way/core/simulated';
 import { useQuery } from '@tanstack/react-query';
-import { Dialog } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { newId } from '../job/new-id.js';
+import { DialogPanel } from '../shared/dialog-panel.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { readStart } from './start-form.js';
@@ -20,18 +20,9 @@ export function StartDialog({
   onOpenChange: (open: boolean) => void;
 }) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-lead-black/60" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 max-h-dvh w-[min(40rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
-        >
-          <Dialog.Title className="text-title font-bold">Map a switch now</Dialog.Title>
-          <StartForm onClose={() => onOpenChange(false)} />
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <DialogPanel open={open} onOpenChange={onOpenChange} title="Map a switch now">
+      <StartForm onClose={() => onOpenChange(false)} />
+    </DialogPanel>
   );
 }
 

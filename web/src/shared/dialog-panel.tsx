@@ -1,0 +1,27 @@
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface DialogPanelProps {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  children: ReactNode;
+}
+
+/** A panel over the page, left with Escape. */
+export function DialogPanel({ open, onOpenChange, title, children }: DialogPanelProps) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-lead-black/60" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 max-h-dvh w-[min(42rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
+        >
+          <Dialog.Title className="text-title font-bold">{title}</Dialog.Title>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
