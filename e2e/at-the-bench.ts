@@ -59,7 +59,7 @@ export class Bench {
   async probeOn(): Promise<void> {
     for (let guard = 0; guard < 200; guard += 1) {
       const text = (await this.prompt.textContent()) ?? '';
-      if (!/^(Sweep black|Black to|Hold the leads)/.test(text)) return;
+      if (!/^(Red to|Sweep black|Black to|Hold the leads)/.test(text)) return;
       await this.answer('Enter');
     }
     throw new Error('the plan did not come to an end');

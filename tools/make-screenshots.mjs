@@ -52,7 +52,7 @@ await shoot(page, 'bench', 'Desk fan');
 await page.getByRole('button', { name: 'Map a switch now' }).click();
 await shoot(page, 'start', 'How many terminals?');
 await openJob(page, 'Pottery kiln');
-await shoot(page, 'map', 'Sweep black over');
+await shoot(page, 'map', 'black over');
 await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');
@@ -85,7 +85,7 @@ for (const [name, width, height, theme] of [
 ]) {
   const small = await pageOf(width, height, theme);
   await openJob(small, 'Pottery kiln');
-  await shoot(small, name, 'Sweep black over');
+  await shoot(small, name, 'black over');
 }
 await browser.close();
 server.kill('SIGTERM');

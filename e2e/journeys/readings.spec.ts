@@ -8,7 +8,7 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
   await bench.type('7');
   await expect(page.getByRole('status')).toContainText('too much for leads alone');
   await bench.answer('0', ',', '2', 'Enter');
-  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+  await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');
 
   await bench.type('9=0,3');
   await expect(page.getByRole('status')).toContainText('no terminal “9”');
@@ -27,7 +27,7 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
   await expect(bench.prompt).toHaveText('The map is complete');
 
   await bench.answer('Backspace');
-  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+  await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');
   await expect(cell).toHaveCount(0);
   await bench.answer('Shift+Backspace');
   await expect(cell).toHaveAttribute('data-state', 'closed');
@@ -52,11 +52,11 @@ test('a skipped prompt stays unknown until it is asked again', async ({ page }) 
   await bench.startReal(3, '1');
   await bench.answer('Enter');
   await bench.answer('ArrowDown');
-  await expect(bench.prompt).toHaveText('Black to 3');
+  await expect(bench.prompt).toHaveText('Red to 2, black to 3');
   await bench.answer('Space');
   await expect(bench.prompt).toHaveText('2 pairs were skipped');
   await page.getByRole('button', { name: 'Ask them now' }).click();
-  await expect(bench.prompt).toHaveText('Sweep black over 2, 3');
+  await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');
   await bench.type('3');
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('The map is complete');
@@ -71,7 +71,7 @@ test('a contradiction is shown with all its suspects, and a re-read of one settl
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('The map is complete');
   await bench.type('2-3');
-  await expect(bench.prompt).toHaveText('Black to 3');
+  await expect(bench.prompt).toHaveText('Red to 2, black to 3');
   await bench.answer('Space');
   const panel = page.getByRole('alert').filter({ hasText: 'Contradiction at Position 1' });
   await expect(panel.getByTestId('reading')).toHaveCount(3);

@@ -49,12 +49,14 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       title={here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
-                      <span className={`grow ${here ? 'font-extrabold' : 'font-semibold'}`}>{name}</span>
+                      <span className={`grow truncate ${here ? 'font-extrabold' : 'font-semibold'}`}>
+                        {name}
+                      </span>
                       {coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
                       ) : (
                         <span className="font-mono text-small text-quiet">
-                          {settled}/{coverage?.pairs ?? 0}
+                          {share(settled, coverage?.pairs ?? 0)}
                         </span>
                       )}
                     </button>
@@ -73,6 +75,11 @@ export function HandleRail({ probing }: { probing: Probing }) {
       </ol>
     </section>
   );
+}
+
+/** So many of so many; as a share where the numbers are long. Never 100 % before the last one. */
+function share(settled: number, pairs: number): string {
+  return pairs < 300 ? `${settled}/${pairs}` : `${Math.floor((100 * settled) / pairs)} %`;
 }
 
 function Stop({

@@ -84,10 +84,14 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
   const turn = handleLeftAt(map) === ask.setting ? null : `Turn the handle to ${place}`;
-  const black = ask.kind === 'sweep' ? ask.black : [ask.black];
-  const big =
-    black.length === 1
-      ? `Black to ${named(map, black[0])}`
-      : `Sweep black over ${terminalList(map.structure, black)}`;
-  return { turn, big, small: `red ${turn ? 'on' : 'stays on'} ${red}; handle at ${place}.`, red };
+  const black = terminalList(map.structure, ask.kind === 'sweep' ? ask.black : [ask.black]);
+  const over = ask.kind === 'sweep' ? `black over ${black}` : `black to ${black}`;
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  const stays = last?.red[0] === ask.red;
+  return {
+    turn,
+    big: stays ? (ask.kind === 'sweep' ? `Sweep ${over}` : `Black to ${black}`) : `Red to ${red}, ${over}`,
+    small: `${stays ? `red stays on ${red}; ` : ''}handle ${turn ? 'at' : 'stays at'} ${place}.`,
+    red: stays ? red : null,
+  };
 }

@@ -1,43 +1,55 @@
 import type { Layout } from '@which-way/core/switch';
 
-/** Where a terminal is drawn, in a field 1000 wide and 700 high. */
+/** Where a terminal is drawn, in a field 1000 wide and `fieldHeight` high. */
 export interface Place {
   x: number;
   y: number;
 }
 
-/** How big terminals are drawn, by how many there are. */
-export function terminalRadius(count: number, layout: Layout): number {
-  if (layout === 'circle') return Math.max(16, Math.min(60, 760 / count));
-  const perLine = layout === 'two-rows' ? Math.ceil(count / 2) : layout === 'one-row' ? count : 6;
-  return Math.max(15, Math.min(64, 400 / perLine));
+/** Height of the field: a circle needs it as high as it can be, rows are wide. */
+export const fieldHeight = (layout: Layout): number => (layout === 'circle' ? 700 : 560);
+
+/** How big terminals can be drawn without touching each other. */
+export function terminalRadius(places: readonly Place[]): number {
+  let nearest = Infinity;
+  places.forEach((one, index) => {
+    for (const other of places.slice(index + 1)) {
+      nearest = Math.min(nearest, Math.hypot(one.x - other.x, one.y - other.y));
+    }
+  });
+  return Math.max(13, Math.min(62, nearest * 0.4));
 }
 
 /**
  * Places of terminals in order, seen from the terminal side. Circle: clockwise from the top. Two rows: the first
- * half above, left to right, the second half below. List: six in a line, in reading order.
+ * half above, left to right, the second half below. List: lines in reading order.
  */
 export function placesOf(count: number, layout: Layout): Place[] {
   const at = Array.from({ length: count }, (_, index) => index);
+  const middle = fieldHeight(layout) / 2;
   switch (layout) {
     case 'circle':
       return at.map((index) => {
         const angle = (index / count) * 2 * Math.PI - Math.PI / 2;
-        return { x: 500 + 276 * Math.cos(angle), y: 350 + 276 * Math.sin(angle) };
+        return { x: 500 + 276 * Math.cos(angle), y: middle + 276 * Math.sin(angle) };
       });
     case 'one-row':
-      return at.map((index) => ({ x: spread(index, count), y: 350 }));
+      return at.map((index) => ({ x: spread(index, count), y: middle }));
     case 'two-rows': {
       const top = Math.ceil(count / 2);
       return at.map((index) =>
-        index < top ? { x: spread(index, top), y: 190 } : { x: spread(index - top, top), y: 510 },
+        index < top
+          ? { x: spread(index, top), y: middle - 150 }
+          : { x: spread(index - top, top), y: middle + 150 },
       );
     }
     case 'list': {
-      const lines = Math.ceil(count / 6);
+      const width = count <= 6 ? count : Math.ceil(Math.sqrt(count * 1.8));
+      const lines = Math.ceil(count / width);
+      const step = lines === 1 ? 0 : 400 / (lines - 1);
       return at.map((index) => ({
-        x: spread(index % 6, Math.min(6, count)),
-        y: lines === 1 ? 350 : 110 + (480 * Math.floor(index / 6)) / (lines - 1),
+        x: spread(index % width, width),
+        y: lines === 1 ? middle : middle - 200 + step * Math.floor(index / width),
       }));
     }
   }
@@ -54,11 +66,11 @@ export function linkPath(from: Place, to: Place, layout: Layout, lane = 0): stri
   if (layout === 'circle') {
     const pull = 0.55 + lane * 0.05;
     const x = middle.x + (500 - middle.x) * pull;
-    const y = middle.y + (350 - middle.y) * pull;
+    const y = middle.y + (fieldHeight(layout) / 2 - middle.y) * pull;
     return `M${from.x} ${from.y}Q${x} ${y} ${to.x} ${to.y}`;
   }
   const level = Math.abs(from.y - to.y) < 1;
-  const side = level ? (from.y <= 350 ? 1 : -1) : 0;
+  const side = level ? (from.y <= fieldHeight(layout) / 2 ? 1 : -1) : 0;
   const bend = level ? side * Math.min(150, 50 + span * 0.2 + lane * 16) : 0;
   const shift = level ? 0 : lane * 10;
   return `M${from.x} ${from.y}Q${middle.x + shift} ${middle.y + bend} ${to.x} ${to.y}`;

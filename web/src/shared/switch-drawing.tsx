@@ -1,5 +1,5 @@
 import type { Layout, Terminal, TerminalId } from '@which-way/core/switch';
-import { linkPath, placesOf, terminalRadius, type Place } from './places.js';
+import { fieldHeight, linkPath, placesOf, terminalRadius, type Place } from './places.js';
 import type { Strand } from './strand.js';
 
 /** A line between two terminals that stands for a join in a setting. */
@@ -43,11 +43,16 @@ const ROLE_WORDS: Record<TerminalRole, string> = {
 export function SwitchDrawing(props: SwitchDrawingProps) {
   const { terminals, layout, links, roleOf, caption } = props;
   const places = placesOf(terminals.length, layout);
-  const radius = terminalRadius(terminals.length, layout);
+  const radius = terminalRadius(places);
   const placeOf = new Map(terminals.map(({ id }, index) => [id, places[index] as Place]));
   const lanes = laneOf(links);
   return (
-    <svg viewBox="0 0 1000 700" className="h-full w-full" role="group" aria-label={caption}>
+    <svg
+      viewBox={`0 0 1000 ${fieldHeight(layout)}`}
+      className="h-full w-full"
+      role="group"
+      aria-label={caption}
+    >
       <Body layout={layout} />
       {links.map((link, index) => {
         const [from, to] = [placeOf.get(link.from), placeOf.get(link.to)];
@@ -83,8 +88,8 @@ function laneOf(links: readonly DrawnLink[]): number[] {
 function Body({ layout }: { layout: Layout }) {
   const common = { fill: 'var(--sheet)', stroke: 'var(--line)', strokeWidth: 3 };
   if (layout === 'circle') return <circle cx={500} cy={350} r={344} {...common} />;
-  if (layout === 'one-row') return <rect x={24} y={230} width={952} height={240} rx={14} {...common} />;
-  return <rect x={24} y={60} width={952} height={580} rx={14} {...common} />;
+  if (layout === 'one-row') return <rect x={16} y={150} width={968} height={260} rx={14} {...common} />;
+  return <rect x={16} y={8} width={968} height={544} rx={14} {...common} />;
 }
 
 function Link({ link, path }: { link: DrawnLink; path: string }) {
