@@ -7,6 +7,7 @@ const FLOORS = [
   'switch',
   'partition',
   'network',
+  'rating',
   'sense',
   'continuity',
   'planner',

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Link, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { BenchPage } from './bench/bench-page.js';
+import { IntakePage } from './intake/intake-page.js';
 import { JobFrame, JobStart } from './job/job-frame.js';
 import { MapPage } from './map/map-page.js';
 import { MatchPage } from './match/match-page.js';
@@ -33,6 +34,7 @@ const router = createBrowserRouter([
     element: <JobFrame />,
     children: [
       { index: true, element: <JobStart /> },
+      { path: 'intake', element: <IntakePage /> },
       { path: 'map', element: <MapPage /> },
       { path: 'table', element: <TablePage /> },
       { path: 'verify', element: <VerifyPage /> },

@@ -1,4 +1,4 @@
-import { ACTUATOR_FORMS, EVENT_SCHEMA, LAYOUTS, PART_FORMS } from '../switch/index.js';
+import { ACTUATOR_FORMS, EVENT_SCHEMA, LAYOUTS, NOTE_FIELDS, PART_FORMS, SURENESS } from '../switch/index.js';
 
 /** A piece of JSON Schema (draft 2020-12) as plain data. */
 export type Schema = Record<string, unknown>;
@@ -145,6 +145,13 @@ export const deedSchema = tagged('kind', {
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
   expected: { table: orNull(expectedTable) },
   chosen: { replacement: orNull(replacement) },
+  noted: { field: oneOf(NOTE_FIELDS), text: text(4000) },
+  transcribed: {
+    marking: object({
+      id,
+      runs: list(object({ text: text(120, 1), sure: oneOf(SURENESS) }), { maxItems: 120 }),
+    }),
+  },
   signed: { by: text(80), note: text(500) },
 });
 

@@ -39,7 +39,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const comparison = table ? compareWithExpected(map, table) : null;
   const agrees = comparison?.outcome === 'agrees';
   const done: Record<Step, boolean> = {
-    intake: true,
+    intake: liveEvents(map.log, 'noted').some(({ what }) => what.text !== ''),
     safe: outOfMachine,
     tag: outOfMachine,
     map: map.complete,

@@ -11,6 +11,7 @@ import type {
   SettingId,
   TerminalId,
 } from './id.js';
+import type { Marking, NoteField } from './intake.js';
 import type { MeterProfile } from './meter.js';
 import type { Prompt } from './prompt.js';
 import type { Reading, Value } from './reading.js';
@@ -129,6 +130,10 @@ export type Deed =
   | { kind: 'skipped'; prompt: Prompt; reason: 'later' | 'cannot-reach' }
   | { kind: 'expected'; table: ExpectedTable | null }
   | { kind: 'chosen'; replacement: ChosenReplacement | null }
+  /** What was told and seen at intake; the newest of a field counts, an empty text clears it. */
+  | { kind: 'noted'; field: NoteField; text: string }
+  /** A marking as it was read; the newest of an id counts, no runs removes it. */
+  | { kind: 'transcribed'; marking: Marking }
   | { kind: 'signed'; by: string; note: string };
 
 export type DeedKind = Deed['kind'];
@@ -146,6 +151,8 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'skipped',
   'expected',
   'chosen',
+  'noted',
+  'transcribed',
   'signed',
 ];
 

@@ -11,6 +11,7 @@ export type ActuatorId = Branded<'actuator'>;
 export type PositionId = Branded<'position'>;
 export type SettingId = Branded<'setting'>;
 export type PartId = Branded<'part'>;
+export type MarkingId = Branded<'marking'>;
 export type EntryId = Branded<'entry'>;
 
 /** Gives fresh ids. Passed in, because the core has no source of randomness of its own. */

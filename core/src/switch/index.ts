@@ -11,6 +11,7 @@ export * from './prompt.js';
 export * from './event.js';
 export * from './structure.js';
 export * from './log.js';
+export * from './intake.js';
 export * from './known-switch.js';
 export * from './writer.js';
 export * from './new-switch.js';

@@ -31,6 +31,18 @@ const UNDOABLE: ReadonlySet<Deed['kind']> = new Set([
   'chosen',
 ]);
 
+/** What is undone on the Map: probing and the make of the switch, not what was chosen on other screens. */
+export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
+  'answered',
+  'superseded',
+  'restructured',
+  'explained',
+  'assumed',
+  'part-declared',
+  'meter-checked',
+  'skipped',
+]);
+
 /** The first description of a switch is no act: without it there is nothing to come back to. */
 function isUndoable(what: Deed): boolean {
   return UNDOABLE.has(what.kind) && !(what.kind === 'restructured' && what.change.change === 'described');

@@ -2,7 +2,7 @@ import type { ApiError, Job } from '@which-way/contract';
 import { createMapper, type SwitchMap } from '@which-way/core/continuity';
 import {
   createWriter,
-  readLog,
+  MAP_ACTS,
   structureRevision,
   type Deed,
   type EventId,
@@ -114,12 +114,14 @@ export class JobSession {
     this.emit({ kind: 'restructured', change, basedOn: structureRevision(this.store.getState().events) });
   }
 
-  undo(): void {
-    this.#turn('withdrawn', readLog(this.store.getState().events).undo[0]);
+  /** Takes back the last act of these kinds. */
+  undo(among: ReadonlySet<Deed['kind']> = MAP_ACTS): void {
+    this.#turn('withdrawn', lastOf(this.store.getState().map.log.undo, among));
   }
 
-  redo(): void {
-    this.#turn('restored', readLog(this.store.getState().events).redo[0]);
+  /** Brings back the last act of these kinds that was taken back. */
+  redo(among: ReadonlySet<Deed['kind']> = MAP_ACTS): void {
+    this.#turn('restored', lastOf(this.store.getState().map.log.redo, among));
   }
 
   /** Takes one act back, wherever it is in the log. */
@@ -217,4 +219,8 @@ export class JobSession {
     else if (save.state === 'waiting') this.store.setState({ save: { ...save, count } });
     else this.store.setState({ save: { state: 'sending', count } });
   }
+}
+
+function lastOf(stack: readonly JobEvent[], among: ReadonlySet<Deed['kind']>): JobEvent | undefined {
+  return stack.find(({ what }) => among.has(what.kind));
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { forecast } from '@which-way/core/planner';
-import type { EventId } from '@which-way/core/switch';
+import { MAP_ACTS, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -107,7 +107,11 @@ function Answers({ probing }: { probing: Probing }) {
   const box =
     'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
   const undo = (
-    <KeyButton keys="Backspace" onPress={probing.undo} disabled={probing.map.log.undo.length === 0}>
+    <KeyButton
+      keys="Backspace"
+      onPress={probing.undo}
+      disabled={!probing.map.log.undo.some(({ what }) => MAP_ACTS.has(what.kind))}
+    >
       Undo
     </KeyButton>
   );

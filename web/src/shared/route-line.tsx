@@ -4,6 +4,7 @@ import { STEP_WORDS } from '../words/route.js';
 
 /** Steps that have a screen of their own so far. */
 const OPEN_STEPS: Partial<Record<Step, string>> = {
+  intake: 'intake',
   map: 'map',
   table: 'table',
   verify: 'verify',

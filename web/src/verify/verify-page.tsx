@@ -1,5 +1,5 @@
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
-import { liveEvents, type ExpectedTable, type KnownSwitch } from '@which-way/core/switch';
+import { liveEvents, type DeedKind, type ExpectedTable, type KnownSwitch } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -54,6 +54,9 @@ export function VerifyPage() {
     </main>
   );
 }
+
+/** What undo and redo mean here. */
+const EXPECTED: ReadonlySet<DeedKind> = new Set(['expected']);
 
 function Source({
   expected,
@@ -117,11 +120,11 @@ function Source({
             Leave the comparison
           </PlainButton>
         )}
-        {map.log.undo[0]?.what.kind === 'expected' && (
-          <PlainButton onClick={() => session.undo()}>Undo</PlainButton>
+        {map.log.undo.some(({ what }) => what.kind === 'expected') && (
+          <PlainButton onClick={() => session.undo(EXPECTED)}>Undo</PlainButton>
         )}
-        {map.log.redo[0]?.what.kind === 'expected' && (
-          <PlainButton onClick={() => session.redo()}>Redo</PlainButton>
+        {map.log.redo.some(({ what }) => what.kind === 'expected') && (
+          <PlainButton onClick={() => session.redo(EXPECTED)}>Redo</PlainButton>
         )}
       </div>
       {library.isError && (

@@ -1,0 +1,19 @@
+/** What a rated current is for. A bare current on an appliance switch is for a resistive load. */
+export type LoadKind = 'resistive' | 'motor' | 'lamp' | 'capacitive-peak' | 'inductive' | 'not-said';
+
+export type Supply = 'ac' | 'dc' | 'ac-dc';
+
+/** One rated current, with the voltage and supply that it is stated for; null where the marking does not say. */
+export interface RatedCurrent {
+  amperes: number;
+  load: LoadKind;
+  volts: number | null;
+  supply: Supply | null;
+}
+
+/** A motor rating in horsepower. */
+export interface RatedPower {
+  horsepower: number;
+  volts: number | null;
+  supply: Supply | null;
+}

@@ -1,0 +1,139 @@
+import { decodeTranscription } from '@which-way/core/rating';
+import { runsOf, SURENESS, surenessOf, type Marking, type Sureness } from '@which-way/core/switch';
+import { useState } from 'react';
+import { PlainButton } from '../shared/plain-button.js';
+import { designationWords, pieceWords } from '../words/rating.js';
+
+const LOOKS: Record<Sureness, string> = {
+  certain: 'border-line bg-sheet',
+  guess: 'border-amber bg-amber-wash text-amber-ink border-dashed',
+  unreadable: 'border-line not-known text-quiet',
+};
+
+const textOf = ({ runs }: Marking) => runs.map(({ text }) => text).join('');
+
+/** One marking: its characters, each certain, a guess or unreadable, and what it says. */
+export function MarkingCard({
+  marking,
+  onChange,
+}: {
+  marking: Marking;
+  onChange: (marking: Marking) => void;
+}) {
+  const kept = textOf(marking);
+  const [typed, setTyped] = useState(kept);
+  const sureness = surenessOf(marking);
+  const keep = () => {
+    if (typed !== kept) onChange({ ...marking, runs: runsOf(typed, carryOver(kept, sureness, typed)) });
+  };
+  const turn = (index: number) => {
+    const next = sureness.map((sure, at) =>
+      at === index ? (SURENESS[(SURENESS.indexOf(sure) + 1) % SURENESS.length] ?? 'certain') : sure,
+    );
+    onChange({ ...marking, runs: runsOf(kept, next) });
+  };
+  return (
+    <li className="grid gap-3 border-b-2 border-line pb-5">
+      <div className="flex flex-wrap gap-2">
+        <input
+          aria-label="Marking as read"
+          value={typed}
+          maxLength={120}
+          autoComplete="off"
+          spellCheck={false}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={keep}
+          onKeyDown={(event) => event.key === 'Enter' && keep()}
+          className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 font-mono text-large"
+        />
+        <PlainButton onClick={() => onChange({ ...marking, runs: [] })}>Remove</PlainButton>
+      </div>
+      {kept !== '' && (
+        <>
+          <div className="flex flex-wrap gap-1" role="group" aria-label="How sure each character is">
+            {[...kept].map((character, index) => {
+              const sure = sureness[index] ?? 'certain';
+              return (
+                <button
+                  key={index}
+                  type="button"
+                  onClick={() => turn(index)}
+                  aria-label={`${character === ' ' ? 'space' : character}: ${sure}`}
+                  className={`flex h-11 min-w-9 items-center justify-center rounded-part border-2 font-mono text-large font-bold ${LOOKS[sure]}`}
+                >
+                  {sure === 'unreadable' ? '?' : character}
+                </button>
+              );
+            })}
+          </div>
+          <p className="text-small text-quiet">
+            Tap a character: certain, a guess (dashed), unreadable (hatched).
+          </p>
+          <Decoded marking={marking} />
+        </>
+      )}
+    </li>
+  );
+}
+
+/** How sure characters stay where the text before and after them did not change. */
+function carryOver(before: string, sureness: readonly Sureness[], after: string): Sureness[] {
+  let start = 0;
+  while (start < before.length && start < after.length && before[start] === after[start]) start += 1;
+  let end = 0;
+  while (
+    end < before.length - start &&
+    end < after.length - start &&
+    before.at(-1 - end) === after.at(-1 - end)
+  )
+    end += 1;
+  const fresh = Array.from({ length: after.length - start - end }, (): Sureness => 'certain');
+  return [...sureness.slice(0, start), ...fresh, ...sureness.slice(sureness.length - end)];
+}
+
+function Decoded({ marking }: { marking: Marking }) {
+  const decoded = decodeTranscription(marking);
+  const told = decoded.pieces.filter(({ code }) => code !== 'separator');
+  const unknown = [
+    decoded.currents.length + decoded.powers.length + decoded.designations.length === 0 ? 'current' : '',
+    decoded.currents.some(({ volts }) => volts === null) ? 'voltage' : '',
+    decoded.currents.some(({ supply }) => supply === null) ? 'alternating or direct' : '',
+    decoded.currents.length > 0 && !decoded.currents.some(({ load }) => load === 'motor') ? 'motor load' : '',
+    decoded.currents.length > 0 && !decoded.currents.some(({ load }) => load === 'lamp') ? 'lamp load' : '',
+    decoded.operations === null ? 'operations' : '',
+    decoded.disconnection === null ? 'kind of disconnection' : '',
+  ].filter(Boolean);
+  return (
+    <div>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5" aria-label="What it says">
+        {told.map((piece) => (
+          <div key={piece.from} className="contents">
+            <dt
+              className={`font-mono font-bold ${piece.code === 'not-read' ? 'bg-amber-wash text-amber-ink' : ''}`}
+            >
+              {piece.text.replace(/\uFFFD/g, '?')}
+            </dt>
+            <dd>
+              {pieceWords(piece)}
+              {piece.guessed && (
+                <em className="ml-2 rounded-part bg-amber-wash px-2 text-amber-ink not-italic">
+                  rests on a guess
+                </em>
+              )}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {decoded.designations.map((designation) => (
+        <ul key={designation.letter} className="mt-2 text-quiet">
+          {designationWords(designation).map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      ))}
+      <p className="mt-2 text-quiet">
+        Not stated, so not known: {unknown.join(', ') || 'nothing of the usual'}.
+      </p>
+    </div>
+  );
+}
