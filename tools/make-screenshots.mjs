@@ -56,6 +56,16 @@ await shoot(page, 'map', 'black over');
 await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');
+await step(page, 'Intake');
+await page
+  .getByLabel('The complaint')
+  .fill('It only plays long wave, and crackles when the knob is touched.');
+await page.getByRole('button', { name: 'Read a marking' }).click();
+await page.getByLabel('Marking as read').fill('2(1)A 250V~ T85 # 1E4');
+await page.keyboard.press('Enter');
+await page.getByRole('button', { name: '2: certain' }).first().click();
+await page.getByRole('heading', { name: 'Intake' }).click();
+await shoot(page, 'intake', 'rests on a guess');
 await openJob(page, 'Desk fan');
 await shoot(page, 'verify', 'Pattern: differs');
 await openJob(page, 'Stage guitar');

@@ -3,6 +3,7 @@ import type { JobSummary } from '@which-way/contract';
 import { expect, Served, test } from '../served.js';
 
 const VIEWS: [title: string, path: string, ready: string][] = [
+  ['Table radio, band switch', 'intake', 'The complaint'],
   ['Pottery kiln, three-heat selector', 'map', 'Truth table so far'],
   ['Table radio, band switch', 'table', 'Seen from the terminal side'],
   ['Desk fan, five speed keys', 'verify', 'Pattern: differs'],

@@ -1,5 +1,5 @@
 import { liveEvents, type Marking, type MarkingId, type NoteField } from '@which-way/core/switch';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -95,6 +95,9 @@ export function IntakePage() {
   );
 }
 
+/** A note is kept when the hands rest this long, so that a reload or a crash loses a word at most. */
+const KEEP_AFTER_MS = 700;
+
 interface NoteProps {
   label: string;
   hint: string;
@@ -105,6 +108,15 @@ interface NoteProps {
 
 function Note({ label, hint, lines, text, onKeep }: NoteProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const latest = useRef(onKeep);
+  useEffect(() => {
+    latest.current = onKeep;
+  });
+  useEffect(() => {
+    if (typed === null || typed === text) return undefined;
+    const timer = setTimeout(() => latest.current(typed), KEEP_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [typed, text]);
   const keep = () => {
     if (typed !== null && typed !== text) onKeep(typed);
     setTyped(null);
