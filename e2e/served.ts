@@ -7,19 +7,40 @@ import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
+/**
+ * Ports for servers that are killed and started again on the same one. Each Playwright worker has its own stretch,
+ * below those that systems hand out by themselves, so that no other server slips in while one is down.
+ */
+let portsTaken = 0;
+function nextPort(): number {
+  portsTaken += 1;
+  return 21_000 + Number(process.env['TEST_PARALLEL_INDEX'] ?? 0) * 300 + portsTaken;
+}
+
 /** A real server with a database of its own, which a test may kill and start again. */
 export class Served {
   base = '';
   readonly folder = mkdtempSync(join(tmpdir(), 'which-way-e2e-'));
   #process: ChildProcess | null = null;
 
-  /** Starts it, on the same port as before if there was one. */
+  /** Starts it, on the same port as before if there was one; else on one that nobody else will take meanwhile. */
   async start(): Promise<void> {
-    const port = this.base === '' ? [] : ['--port', new URL(this.base).port];
-    const child = spawn(process.execPath, ['server/dist/main.js', '--data', this.folder, ...port], {
-      cwd: root,
-      env: { ...process.env, WHICH_WAY_LOG: 'quiet' },
-    });
+    if (this.base !== '') return this.#listen(Number(new URL(this.base).port));
+    for (let tries = 1; ; tries += 1) {
+      try {
+        return await this.#listen(nextPort());
+      } catch (error) {
+        if (tries === 20 || !String(error).includes('EADDRINUSE')) throw error;
+      }
+    }
+  }
+
+  async #listen(port: number): Promise<void> {
+    const child = spawn(
+      process.execPath,
+      ['server/dist/main.js', '--data', this.folder, '--port', String(port)],
+      { cwd: root, env: { ...process.env, WHICH_WAY_LOG: 'quiet' } },
+    );
     this.#process = child;
     this.base = await new Promise<string>((resolve, reject) => {
       let said = '';
