@@ -7,5 +7,5 @@ export default defineConfig({
   resolve: { conditions: ['which-way-source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
   server: { proxy: { '/api': 'http://127.0.0.1:4170' } },
-  build: { target: 'es2023', sourcemap: true, chunkSizeWarningLimit: 900 },
+  build: { target: 'es2023', sourcemap: true, chunkSizeWarningLimit: 2200 },
 });

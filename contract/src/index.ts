@@ -1,7 +1,8 @@
 import type { JobFile } from '@which-way/core/formats';
 import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import type { EventId, JobEvent, JobId, KnownSwitch } from '@which-way/core/switch';
+import type { SafetyLists } from '@which-way/core/safety';
+import type { EventId, JobEvent, JobId, KnownSwitch, PhotoId, SupplyKind } from '@which-way/core/switch';
 
 /** The one shape of every refusal. */
 export interface ApiError {
@@ -86,6 +87,27 @@ export interface Imported {
   entriesAdded: number;
   entriesChanged: number;
 }
+
+/** A photo on the server's disk: upright, without metadata. */
+export interface StoredPhoto {
+  id: PhotoId;
+  /** In pixels. */
+  width: number;
+  height: number;
+}
+
+/** What the shop has set for itself. */
+export interface Shop {
+  /** Counts its changes; a stale one is refused. */
+  version: number;
+  name: string;
+  safetyLists: SafetyLists;
+  /** What local codes ask for, in the shop's own words. */
+  codeNotes: Record<SupplyKind, string>;
+}
+
+/** A change of all of it, made on a version. */
+export type ShopChange = Shop;
 
 export interface Health {
   status: 'ok';

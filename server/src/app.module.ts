@@ -5,7 +5,9 @@ import { dataSourceOptions } from './database/data-source.js';
 import { HealthModule } from './health/health.module.js';
 import { JobsModule } from './jobs/jobs.module.js';
 import { LibraryModule } from './library/library.module.js';
+import { PhotosModule } from './photos/photos.module.js';
 import { SERVING, type Serving } from './serving.js';
+import { ShopModule } from './shop/shop.module.js';
 import { TransferModule } from './transfer/transfer.module.js';
 
 @Global()
@@ -23,6 +25,8 @@ export class AppModule {
         JobsModule,
         LibraryModule,
         TransferModule,
+        PhotosModule,
+        ShopModule,
         ...pages,
       ],
       providers: [{ provide: SERVING, useValue: serving }],

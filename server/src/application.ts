@@ -4,9 +4,13 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { json, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { DataSource } from 'typeorm';
 import { AppModule } from './app.module.js';
 import { bodyTrouble } from './errors/body-trouble.js';
 import { ErrorFilter } from './errors/error.filter.js';
+import { keptAccess } from './lan/access.js';
+import { gate } from './lan/gate.js';
+import { ownHosts } from './lan/own-hosts.js';
 import { sameOriginOnly } from './errors/same-origin.js';
 import { strictValidation } from './errors/validation.js';
 import { QuietStart } from './quiet-start.js';
@@ -20,7 +24,7 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
     logger: process.env['WHICH_WAY_LOG'] === 'quiet' ? false : logger,
     abortOnError: false,
   });
-  app.use(sameOriginOnly);
+  app.use(sameOriginOnly(serving.lan ? ownHosts : undefined));
   app.use(
     helmet({
       strictTransportSecurity: false,
@@ -29,11 +33,13 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
           upgradeInsecureRequests: null,
           workerSrc: ["'self'", 'blob:'],
           connectSrc: ["'self'", 'ws:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
         },
       },
     }),
   );
   app.use(logRequests(logger));
+  if (serving.lan) app.use(gate(await keptAccess(app.get(DataSource).manager, serving.newCode)));
   app.use('/api/import', json({ limit: '25mb' }));
   app.use(json({ limit: '1mb' }));
   app.use(bodyTrouble);

@@ -3,9 +3,15 @@ export interface Serving {
   version: string;
   /** Path of the database file. */
   database: string;
+  /** Folder of the photos. */
+  photos: string;
   demo: boolean;
   /** Folder of the built pages; null serves the API alone. */
   pages: string | null;
+  /** Served to the local network, behind the shop's code. */
+  lan: boolean;
+  /** Makes a new code, which ends all sessions. */
+  newCode: boolean;
 }
 
 /** Under this name a module can ask for it. */

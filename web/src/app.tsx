@@ -2,12 +2,22 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Link, RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import { BenchPage } from './bench/bench-page.js';
-import { IntakePage } from './intake/intake-page.js';
+import { IntakePage, StoryPage } from './intake/intake-page.js';
+import { MarkingsPage } from './intake/markings-page.js';
+import { WorthPage } from './intake/worth-page.js';
 import { JobFrame, JobStart } from './job/job-frame.js';
 import { MapPage } from './map/map-page.js';
 import { MatchPage } from './match/match-page.js';
 import { Notice } from './shared/notice.js';
 import { TopBar } from './shared/top-bar.js';
+import { PathPage } from './path/path-page.js';
+import { SafePage } from './safe/safe-page.js';
+import { ShopPage } from './shop/shop-page.js';
+import { FitPage } from './tag/fit-page.js';
+import { StripPage } from './tag/strip-page.js';
+import { TagPage } from './tag/tag-page.js';
+import { TerminalsPage } from './tag/terminals-page.js';
+import { WiresPage } from './tag/wires-page.js';
 import { TablePage } from './table/table-page.js';
 import { VerifyPage } from './verify/verify-page.js';
 
@@ -34,13 +44,34 @@ const router = createBrowserRouter([
     element: <JobFrame />,
     children: [
       { index: true, element: <JobStart /> },
-      { path: 'intake', element: <IntakePage /> },
+      {
+        path: 'intake',
+        element: <IntakePage />,
+        children: [
+          { index: true, element: <StoryPage /> },
+          { path: 'markings', element: <MarkingsPage /> },
+          { path: 'worth', element: <WorthPage /> },
+        ],
+      },
+      { path: 'safe', element: <SafePage /> },
+      {
+        path: 'tag',
+        element: <TagPage />,
+        children: [
+          { index: true, element: <TerminalsPage /> },
+          { path: 'path', element: <PathPage /> },
+          { path: 'wires', element: <WiresPage /> },
+          { path: 'strip', element: <StripPage /> },
+          { path: 'fit', element: <FitPage /> },
+        ],
+      },
       { path: 'map', element: <MapPage /> },
       { path: 'table', element: <TablePage /> },
       { path: 'verify', element: <VerifyPage /> },
       { path: 'match', element: <MatchPage /> },
     ],
   },
+  { path: '/shop', element: <ShopPage /> },
   { path: '*', element: <Lost /> },
 ]);
 

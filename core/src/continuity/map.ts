@@ -49,7 +49,7 @@ export function createMapper(): Mapper {
     const { structure } = lastStructure;
     const tape = readTape(log, structure, tapeMemory);
     const terminals = structure.terminals.map(({ id }) => id);
-    const contacts = structure.terminals.flatMap(({ role }, place) => (role === 'contact' ? [place] : []));
+    const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
     const explained = new Set(liveEvents(log, 'explained').flatMap(({ what }) => what.readings));
     const key = memoryKey(terminals, contacts, explained);
     const bySetting = groupEvidence(tape);

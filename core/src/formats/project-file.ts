@@ -1,9 +1,10 @@
 import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
+import { listProblems, type SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
 import type { JobEvent, JobId, KnownSwitch, Problem } from '../switch/index.js';
 import { deedSchema } from './schema-parts.js';
-import { knownSwitchSchema, projectFileSchema, simulatedSwitchSchema } from './schema.js';
+import { knownSwitchSchema, projectFileSchema, shopSchema, simulatedSwitchSchema } from './schema.js';
 
 /** A job with its whole log. */
 export interface JobFile {
@@ -40,6 +41,7 @@ const ajv = new Ajv2020({ allErrors: false, discriminator: true, strict: false }
 const validateFile = ajv.compile<ProjectFile>(projectFileSchema);
 const validateDeed = ajv.compile(deedSchema);
 const validateKnown = ajv.compile<KnownSwitch>(knownSwitchSchema);
+const validateShop = ajv.compile<{ safetyLists: SafetyLists }>(shopSchema);
 const validateSimulated = ajv.compile<SimulatedSwitch>(simulatedSwitchSchema);
 
 /**
@@ -107,6 +109,11 @@ export function knownSwitchProblems(entry: unknown, path = ''): Problem[] {
       ...twice.map((label) => ({ code: 'terminal-in-two-nets', path: at, params: { label } })),
     ];
   });
+}
+
+/** What is wrong with a shop's settings: shape, and lists that leave out what must stay. */
+export function shopProblems(shop: unknown): Problem[] {
+  return validateShop(shop) ? listProblems(shop.safetyLists) : problemsOf(validateShop);
 }
 
 /** What is wrong with a simulated switch. */

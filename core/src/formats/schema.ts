@@ -1,4 +1,4 @@
-import { ACTUATOR_FORMS } from '../switch/index.js';
+import { ACTUATOR_FORMS, SAFETY_LINES, SUPPLIES } from '../switch/index.js';
 import { eventSchema, id, list, object, oneOf, orNull, text, time, type Schema } from './schema-parts.js';
 
 /** One known switch of the library. */
@@ -41,6 +41,20 @@ export const simulatedSwitchSchema = object({
     resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
     beeperOhms: { type: 'number', minimum: 0, maximum: 1e6 },
   }),
+});
+
+const bySupply = (schema: Schema): Schema =>
+  object(Object.fromEntries(SUPPLIES.map((supply) => [supply, schema])));
+
+/** What a shop sets for itself. */
+export const shopSchema = object({
+  name: text(80),
+  safetyLists: bySupply(
+    list(object({ kind: oneOf(SAFETY_LINES), text: orNull(text(300)), why: orNull(text(300)) }), {
+      maxItems: 40,
+    }),
+  ),
+  codeNotes: bySupply(text(2000)),
 });
 
 const jobSchema = object({

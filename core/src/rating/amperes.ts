@@ -1,5 +1,6 @@
 /** What a rated current is for. A bare current on an appliance switch is for a resistive load. */
-export type LoadKind = 'resistive' | 'motor' | 'lamp' | 'capacitive-peak' | 'inductive' | 'not-said';
+export type LoadKind =
+  'resistive' | 'motor' | 'lamp' | 'discharge-lamp' | 'capacitive-peak' | 'inductive' | 'not-said';
 
 export type Supply = 'ac' | 'dc' | 'ac-dc';
 

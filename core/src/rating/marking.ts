@@ -28,6 +28,7 @@ export type PieceCode =
   | 'frequency'
   | 'cord'
   | 'tungsten'
+  | 'watts'
   | 'separator'
   | 'not-read';
 
@@ -39,7 +40,7 @@ export interface DecodedMarking {
   operations: number | null;
   temperature: { least: number | null; most: number; handleMost: number | null } | null;
   /** null: not stated, or not legible; a marking without the symbol is not proof of full disconnection. */
-  disconnection: 'full' | 'micro' | 'electronic' | null;
+  disconnection: 'full' | 'mini' | 'micro' | 'electronic' | null;
   /** The two digits of the IP code (IEC 60529); X where a digit is left out. */
   protection: string | null;
   designations: Designation[];
@@ -56,9 +57,12 @@ interface Reader {
 const number = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
 const N = '\\d+(?:[.,]\\d+)?';
 
-/** `16(4)A` motor in round brackets, `6[3]A` lamp in square ones, `2/8A` peak of a capacitor (IEC 61058-1, from memory). */
+/**
+ * `16(4)A` motor in round brackets, `6[3]A` lamp in square ones, `2/8A` peak of a capacitor (IEC 61058-1, from memory);
+ * `10AX` for fluorescent lamps (IEC 60669-1, from memory).
+ */
 function readCurrent(match: RegExpExecArray, into: DecodedMarking): Pick<Piece, 'code' | 'params'> {
-  const [, main, motor, lamp, peak] = match;
+  const [, main, motor, lamp, peak, fluorescent] = match;
   const params: Piece['params'] = { amperes: number(main) };
   const add = (text: string | undefined, load: LoadKind) => {
     if (text === undefined) return;
@@ -69,6 +73,7 @@ function readCurrent(match: RegExpExecArray, into: DecodedMarking): Pick<Piece, 
   add(motor, 'motor');
   add(lamp, 'lamp');
   add(peak, 'capacitive-peak');
+  if (fluorescent !== undefined) add(main, 'discharge-lamp');
   return { code: 'current', params };
 }
 
@@ -174,7 +179,7 @@ const READERS: Reader[] = [
     },
   },
   {
-    pattern: new RegExp(`(${N})(?:\\s?\\((${N})\\)|\\s?\\[(${N})\\]|/(${N}))?\\s?A(?![A-Za-z0-9-])`, 'y'),
+    pattern: new RegExp(`(${N})(?:\\s?\\((${N})\\)|\\s?\\[(${N})\\]|/(${N}))?\\s?A(X)?(?![A-Za-z0-9-])`, 'y'),
     read: readCurrent,
   },
   {
@@ -191,6 +196,14 @@ const READERS: Reader[] = [
       const supply = supplyOf(text);
       applySupply(into, supply);
       return { code: 'supply', params: { supply } };
+    },
+  },
+  {
+    // Mini-gap, IEC 60669-1, from memory.
+    pattern: /m(?![a-zA-Z0-9²])/y,
+    read: (_, into) => {
+      into.disconnection = 'mini';
+      return { code: 'disconnection', params: { kind: 'mini' } };
     },
   },
   {
@@ -221,6 +234,13 @@ const READERS: Reader[] = [
   {
     pattern: /TV-(\d{1,2})/iy,
     read: ([, amperes = '']) => ({ code: 'tungsten', params: { amperes: Number(amperes) } }),
+  },
+  {
+    pattern: /(\d+(?:[.,]\d+)?)\s?(k)?W(?![A-Za-z])/y,
+    read: ([, amount, kilo]) => ({
+      code: 'watts',
+      params: { watts: Number((number(amount) * (kilo === undefined ? 1 : 1000)).toPrecision(6)) },
+    }),
   },
   { pattern: /[\s,;·•|/]+/y, read: () => ({ code: 'separator', params: {} }) },
 ];

@@ -31,6 +31,12 @@ describe('appliance-switch markings', () => {
     ['10A 125V~ 6A 250V~', ['resistive 10 125 ac', 'resistive 6 250 ac']],
     ['4A', ['resistive 4  ']],
     ['10A 220-240V~', ['resistive 10 240 ac']],
+    ['10AX 250V~', ['resistive 10 250 ac', 'discharge-lamp 10 250 ac']],
+    ['1A 250V~ m', ['resistive 1 250 ac']],
+    ['6(2)A 250V~ 60W', ['resistive 6 250 ac', 'motor 2 250 ac']],
+    ['12 (8) A 24 V DC', ['resistive 12 24 dc', 'motor 8 24 dc']],
+    ['0.1A 5V⎓', ['resistive 0.1 5 dc']],
+    ['20A 12VDC 10A 24VDC', ['resistive 20 12 dc', 'resistive 10 24 dc']],
   ])('%s', (text, expected) => {
     const decoded = decodeMarking(text);
     expect(currents(decoded)).toEqual(expected);
@@ -62,6 +68,7 @@ describe('appliance-switch markings', () => {
 
   it.each([
     ['µ', 'micro'],
+    ['m', 'mini'],
     ['ε', 'electronic'],
     ['6A 250V~', null],
   ])('%s: disconnection %s; without a symbol it stays unknown', (text, kind) =>
@@ -109,6 +116,7 @@ describe('horsepower, lamps and forms', () => {
       code: 'contact-form',
       params: { form: 'C', count: 2 },
     });
+    expect(decodeMarking('2.2kW').pieces[0]).toMatchObject({ code: 'watts', params: { watts: 2200 } });
     expect(decodeMarking('TV-5').pieces[0]).toMatchObject({ code: 'tungsten', params: { amperes: 5 } });
   });
 });

@@ -1,6 +1,8 @@
 import type { SwitchMap } from '../continuity/index.js';
+import { pathVerdict, supplyPathOf } from '../path/index.js';
 import { forecast } from '../planner/index.js';
-import { liveEvents, type SettingId } from '../switch/index.js';
+import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
+import { liveEvents, notesOf, wiresOf, type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
 
 /** The steps of a job's route, in the order in which the job is done. */
@@ -9,7 +11,8 @@ export type Step = (typeof STEPS)[number];
 
 /** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
 export type NextThing =
-  | { code: 'still-in-machine' }
+  | { code: 'make-safe'; trouble: SafetyTrouble['code'] }
+  | { code: 'not-the-switch' }
   | { code: 'describe' }
   | { code: 'touches-left'; touches: number; setting: SettingId | null }
   | { code: 'find-positions' }
@@ -38,25 +41,29 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   const comparison = table ? compareWithExpected(map, table) : null;
   const agrees = comparison?.outcome === 'agrees';
+  const safety = safetyStanding(map.log, outOfMachine);
   const done: Record<Step, boolean> = {
-    intake: liveEvents(map.log, 'noted').some(({ what }) => what.text !== ''),
-    safe: outOfMachine,
-    tag: outOfMachine,
+    intake: [...notesOf(map.log).values()].some((text) => text !== ''),
+    safe: safety.open,
+    tag: outOfMachine || wiresOf(map.log).length > 0,
     map: map.complete,
     table: map.complete,
     verify: map.complete && agrees,
     match: chosen !== null,
     refit: false,
   };
-  const { at, next } = whereTo(map, { outOfMachine, comparison, chosen: chosen?.name ?? null });
+  const trouble = safety.troubles[0]?.code ?? null;
+  const { at, next } = whereTo(map, { trouble, comparison, chosen: chosen?.name ?? null });
   return { done, at, next };
 }
 
 function whereTo(
   map: SwitchMap,
-  job: { outOfMachine: boolean; comparison: Comparison | null; chosen: string | null },
+  job: { trouble: SafetyTrouble['code'] | null; comparison: Comparison | null; chosen: string | null },
 ): Pick<Route, 'at' | 'next'> {
-  if (!job.outOfMachine) return { at: 'safe', next: { code: 'still-in-machine' } };
+  if (job.trouble) return { at: 'safe', next: { code: 'make-safe', trouble: job.trouble } };
+  if (map.tape.length === 0 && pathVerdict(supplyPathOf(map.log)).outcome === 'not-the-switch')
+    return { at: 'tag', next: { code: 'not-the-switch' } };
   if (map.structure.terminals.length === 0) return { at: 'map', next: { code: 'describe' } };
   const settings = [...map.settings.values()];
   const disputes = settings.reduce((sum, { settled }) => sum + settled.contradictions.length, 0);

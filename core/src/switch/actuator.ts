@@ -1,5 +1,8 @@
 import type { ActuatorId, PositionId } from './id.js';
 
+/** Where the handle is seen in a position: an angle clockwise from the top as seen from the front, or keys held down. */
+export type Pose = { kind: 'angle'; degrees: number } | { kind: 'keys'; down: number[] };
+
 /** A place where an actuator rests or is held. */
 export interface Position {
   id: PositionId;
@@ -8,6 +11,8 @@ export interface Position {
   rests: 'maintained' | 'momentary';
   /** Where a momentary position springs back to, if known. */
   returnsTo: PositionId | null;
+  /** null: nobody has said where the handle points. */
+  pose: Pose | null;
 }
 
 export const ACTUATOR_FORMS = [
@@ -18,9 +23,12 @@ export const ACTUATOR_FORMS = [
   'slide',
   'trigger',
   'push',
+  'push-push',
+  'push-pull',
   'pull',
   'key',
   'key-bank',
+  'pot-switch',
 ] as const;
 export type ActuatorForm = (typeof ACTUATOR_FORMS)[number];
 

@@ -1,47 +1,46 @@
-import type { ActuatorForm, ClosedBy, Position } from './actuator.js';
+import type { Actuator, ActuatorForm, ClosedBy, Pose, Position } from './actuator.js';
 import type {
   ActuatorId,
   DeviceId,
   EntryId,
   EventId,
-  PartId,
+  LineId,
   PositionId,
   PromptId,
   ReadingId,
   SettingId,
   TerminalId,
 } from './id.js';
-import type { Marking, NoteField } from './intake.js';
+import type { Marking, NoteField, Sister } from './intake.js';
+import type { Layout, PlacedTerminal } from './layout.js';
+import type { MechanicsFact } from './mechanics.js';
 import type { MeterProfile } from './meter.js';
+import type { Photo } from './photo.js';
 import type { Prompt } from './prompt.js';
 import type { Reading, Value } from './reading.js';
+import type { LiveRecord, SafetyAnswer, SafetyList } from './safety.js';
 import type { Setting } from './setting.js';
-import type { Terminal } from './terminal.js';
+import type { StripStep } from './strip.js';
+import type { PathLink, PathTest } from './supply-path.js';
+import type { Terminal, TerminalRole } from './terminal.js';
+import type { Part, Wire } from './wire.js';
+import type { WorthInputs } from './worth.js';
 
 /** The version of the event's own shape; older ones are upgraded when they are read. */
 export const EVENT_SCHEMA = 1;
-
-/** How the terminals lie on the part. */
-export const LAYOUTS = ['two-rows', 'one-row', 'circle', 'list'] as const;
-export type Layout = (typeof LAYOUTS)[number];
 
 /** A change to what the switch is made of. Nothing is ever deleted; what is retired keeps its readings, parked. */
 export type StructureChange =
   | {
       change: 'described';
       terminals: Terminal[];
-      actuators: {
-        id: ActuatorId;
-        name: string;
-        form: ActuatorForm;
-        positions: Position[];
-        closed: ClosedBy | null;
-      }[];
+      actuators: Actuator[];
       settings: Setting[];
       layout: Layout;
     }
   | { change: 'terminal-added'; terminal: Terminal }
   | { change: 'terminal-renamed'; terminal: TerminalId; label: string; marking: string | null }
+  | { change: 'terminal-role'; terminal: TerminalId; role: TerminalRole }
   | { change: 'terminal-retired'; terminal: TerminalId }
   | {
       change: 'position-added';
@@ -51,23 +50,23 @@ export type StructureChange =
       settings: Setting[];
     }
   | { change: 'position-renamed'; position: PositionId; name: string | null }
+  /** Whether it is held or rests, where it springs back to, and where the handle is seen in it. */
+  | {
+      change: 'position-posed';
+      position: PositionId;
+      rests: Position['rests'];
+      returnsTo: PositionId | null;
+      pose: Pose | null;
+    }
   | { change: 'position-retired'; position: PositionId }
   | { change: 'positions-closed'; actuator: ActuatorId; by: ClosedBy }
+  | { change: 'actuator-described'; actuator: ActuatorId; name: string; form: ActuatorForm }
+  /** One more on the same switch: the settings so far were with it at `home`; further settings are listed. */
+  | { change: 'actuator-added'; actuator: Actuator; home: PositionId; settings: Setting[] }
   | { change: 'setting-added'; setting: Setting }
   | { change: 'setting-needed'; setting: SettingId; need: Setting['need'] }
-  | { change: 'laid-out'; layout: Layout };
-
-/** What a foreign path is: conducts, but is not a contact. */
-export const PART_FORMS = [
-  'lamp',
-  'coil',
-  'motor',
-  'resistor',
-  'suppressor',
-  'diode',
-  'jumper',
-  'circuit',
-] as const;
+  | { change: 'laid-out'; layout: Layout }
+  | { change: 'placed'; spots: PlacedTerminal[] };
 
 /** A table that the switch is expected to follow: per setting, groups of terminals that join. */
 export interface ExpectedTable {
@@ -116,15 +115,8 @@ export type Deed =
       note: string;
     }
   | { kind: 'assumed'; assumption: { kind: 'blocks-apart'; blocks: TerminalId[][] }; by: string }
-  | {
-      kind: 'part-declared';
-      part: {
-        id: PartId;
-        form: (typeof PART_FORMS)[number];
-        terminals: [TerminalId, TerminalId];
-        ohms: number | null;
-      };
-    }
+  /** A foreign path or an external jumper; the newest of an id counts. */
+  | { kind: 'part-declared'; part: Part }
   | { kind: 'meter-checked'; leadsTogether: Value; meter: MeterProfile }
   | { kind: 'prompt-shown'; prompt: Prompt }
   | { kind: 'skipped'; prompt: Prompt; reason: 'later' | 'cannot-reach' }
@@ -132,8 +124,27 @@ export type Deed =
   | { kind: 'chosen'; replacement: ChosenReplacement | null }
   /** What was told and seen at intake; the newest of a field counts, an empty text clears it. */
   | { kind: 'noted'; field: NoteField; text: string }
-  /** A marking as it was read; the newest of an id counts, no runs removes it. */
+  /** A marking as it was read; the newest of an id counts, without runs and box it is gone. */
   | { kind: 'transcribed'; marking: Marking }
+  | { kind: 'sister-noted'; sister: Sister }
+  | { kind: 'photo-taken'; photo: Photo }
+  | { kind: 'worth-noted'; inputs: WorthInputs }
+  /** A list of its kind of supply is begun, or begun anew: answers to an earlier one no longer count. */
+  | { kind: 'safety-begun'; list: SafetyList }
+  | { kind: 'safety-answered'; line: LineId; answer: SafetyAnswer | null }
+  /** Who answers for the list as it stands. */
+  | { kind: 'safety-signed'; by: string }
+  /** The machine had power again: what was proved dead is no longer proved. */
+  | { kind: 're-energised'; reason: string }
+  | { kind: 'live-recorded'; record: LiveRecord }
+  /** Whether the wires are off the switch; with them on, readings are in circuit. */
+  | { kind: 'wires-off'; off: boolean }
+  /** The supply path as it is; the newest counts. */
+  | { kind: 'path-laid'; links: PathLink[] }
+  | { kind: 'path-tested'; test: PathTest }
+  | { kind: 'wire-tagged'; wire: Wire }
+  | { kind: 'stripped'; step: StripStep }
+  | { kind: 'measured'; fact: MechanicsFact }
   | { kind: 'signed'; by: string; note: string };
 
 export type DeedKind = Deed['kind'];
@@ -153,6 +164,20 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'chosen',
   'noted',
   'transcribed',
+  'sister-noted',
+  'photo-taken',
+  'worth-noted',
+  'safety-begun',
+  'safety-answered',
+  'safety-signed',
+  're-energised',
+  'live-recorded',
+  'wires-off',
+  'path-laid',
+  'path-tested',
+  'wire-tagged',
+  'stripped',
+  'measured',
   'signed',
 ];
 

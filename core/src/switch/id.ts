@@ -13,6 +13,14 @@ export type SettingId = Branded<'setting'>;
 export type PartId = Branded<'part'>;
 export type MarkingId = Branded<'marking'>;
 export type EntryId = Branded<'entry'>;
+export type PhotoId = Branded<'photo'>;
+export type SisterId = Branded<'sister'>;
+export type WireId = Branded<'wire'>;
+export type LineId = Branded<'line'>;
+export type RecordId = Branded<'record'>;
+export type LinkId = Branded<'link'>;
+export type TestId = Branded<'test'>;
+export type StepId = Branded<'step'>;
 
 /** Gives fresh ids. Passed in, because the core has no source of randomness of its own. */
 export type NewId = <Id extends string>() => Id;

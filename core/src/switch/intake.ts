@@ -1,7 +1,8 @@
-import type { MarkingId } from './id.js';
+import type { JobId, MarkingId, SisterId } from './id.js';
+import type { PhotoBox } from './photo.js';
 
 /** What is written down before anything is touched. */
-export const NOTE_FIELDS = ['machine', 'complaint', 'tried', 'prior-work', 'sisters'] as const;
+export const NOTE_FIELDS = ['machine', 'complaint', 'tried', 'prior-work', 'money-limit'] as const;
 export type NoteField = (typeof NOTE_FIELDS)[number];
 
 /** How sure the reader of a marking is of a character. */
@@ -14,10 +15,20 @@ export interface MarkingRun {
   sure: Sureness;
 }
 
-/** What is stamped on the switch, as read. */
+/** What is stamped on the switch, as read; where it stands on a photo, if it was boxed on one. */
 export interface Marking {
   id: MarkingId;
   runs: MarkingRun[];
+  box: PhotoBox | null;
+}
+
+/** Another switch that controls the same: any of them may be the bad one. */
+export interface Sister {
+  id: SisterId;
+  text: string;
+  /** The job that was made of it; null while there is none. */
+  job: JobId | null;
+  removed: boolean;
 }
 
 /** Runs from a text and how sure each of its characters is. */

@@ -18,19 +18,6 @@ export interface Log {
   redo: JobEvent[];
 }
 
-const UNDOABLE: ReadonlySet<Deed['kind']> = new Set([
-  'answered',
-  'superseded',
-  'restructured',
-  'explained',
-  'assumed',
-  'part-declared',
-  'meter-checked',
-  'skipped',
-  'expected',
-  'chosen',
-]);
-
 /** What is undone on the Map: probing and the make of the switch, not what was chosen on other screens. */
 export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'answered',
@@ -41,6 +28,45 @@ export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'part-declared',
   'meter-checked',
   'skipped',
+]);
+
+/** What is undone where wires are tagged and the switch is described. */
+export const TAG_ACTS: ReadonlySet<Deed['kind']> = new Set([
+  'restructured',
+  'part-declared',
+  'wire-tagged',
+  'stripped',
+  'measured',
+]);
+
+/** What is undone at intake. Notes are text: the field's own undo serves them. */
+export const INTAKE_ACTS: ReadonlySet<Deed['kind']> = new Set([
+  'transcribed',
+  'sister-noted',
+  'photo-taken',
+  'worth-noted',
+]);
+
+/** What is undone on the safety list. */
+export const SAFETY_ACTS: ReadonlySet<Deed['kind']> = new Set([
+  'safety-begun',
+  'safety-answered',
+  'safety-signed',
+  'live-recorded',
+  'wires-off',
+]);
+
+/** What is undone on the supply path. */
+export const PATH_ACTS: ReadonlySet<Deed['kind']> = new Set(['path-laid', 'path-tested']);
+
+const UNDOABLE: ReadonlySet<Deed['kind']> = new Set([
+  ...MAP_ACTS,
+  ...TAG_ACTS,
+  ...INTAKE_ACTS,
+  ...SAFETY_ACTS,
+  ...PATH_ACTS,
+  'expected',
+  'chosen',
 ]);
 
 /** The first description of a switch is no act: without it there is nothing to come back to. */

@@ -1,6 +1,7 @@
 import type { ActuatorForm, Position } from './actuator.js';
-import type { Layout, StructureChange } from './event.js';
+import type { StructureChange } from './event.js';
 import type { ActuatorId, NewId, PositionId, SettingId, TerminalId } from './id.js';
+import type { PlainLayout } from './layout.js';
 import type { Setting } from './setting.js';
 import type { Terminal } from './terminal.js';
 
@@ -10,7 +11,7 @@ export interface NewSwitch {
   /** null: not known; the first is the one it stands in. */
   positions: number | null;
   form: ActuatorForm;
-  layout: Layout;
+  layout: PlainLayout;
   /** Names where they are known, in handle order. */
   positionNames?: readonly (string | null)[];
   /** Labels where they are known; else 1, 2, 3 ... */
@@ -41,7 +42,7 @@ export function describeSwitch(
       },
     ],
     settings: positions.map(({ id }) => settingAt(actuator, id, newId)),
-    layout: fresh.layout,
+    layout: { kind: fresh.layout },
   };
 }
 
@@ -52,7 +53,7 @@ export function newTerminal(label: string, newId: NewId): Terminal {
 
 /** A maintained position. */
 export function newPosition(name: string | null, newId: NewId): Position {
-  return { id: newId<PositionId>(), name, rests: 'maintained', returnsTo: null };
+  return { id: newId<PositionId>(), name, rests: 'maintained', returnsTo: null, pose: null };
 }
 
 /** The required setting of a switch with one actuator. */

@@ -1,6 +1,7 @@
 import type { Actuator, Position } from './actuator.js';
-import type { Layout, StructureChange } from './event.js';
+import type { StructureChange } from './event.js';
 import type { PositionId, SettingId, TerminalId } from './id.js';
+import { placeTerminals, type Layout, type PlacedTerminal } from './layout.js';
 import type { Problem } from './problem.js';
 import type { Setting } from './setting.js';
 import type { Terminal } from './terminal.js';
@@ -13,9 +14,17 @@ export interface Structure {
   /** In use: every position that it names is in use. */
   settings: Setting[];
   layout: Layout;
+  /** Where terminals were put, in every layout that has places of its own. */
+  placed: PlacedTerminal[];
 }
 
-export const EMPTY_STRUCTURE: Structure = { terminals: [], actuators: [], settings: [], layout: 'two-rows' };
+export const EMPTY_STRUCTURE: Structure = {
+  terminals: [],
+  actuators: [],
+  settings: [],
+  layout: { kind: 'two-rows' },
+  placed: [],
+};
 
 /**
  * The structure after a change. Total: a change that names something that is not there (because its own
@@ -29,6 +38,7 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
         actuators: change.actuators,
         settings: change.settings,
         layout: change.layout,
+        placed: [],
       };
     case 'terminal-added':
       return { ...structure, terminals: appendNew(structure.terminals, [change.terminal]) };
@@ -41,6 +51,13 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
             : terminal,
         ),
       };
+    case 'terminal-role':
+      return {
+        ...structure,
+        terminals: structure.terminals.map((terminal) =>
+          terminal.id === change.terminal ? { ...terminal, role: change.role } : terminal,
+        ),
+      };
     case 'terminal-retired':
       return { ...structure, terminals: structure.terminals.filter(({ id }) => id !== change.terminal) };
     case 'position-added':
@@ -51,8 +68,25 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
           position.id === change.position ? { ...position, name: change.name } : position,
         ),
       );
+    case 'position-posed':
+      return mapPositions(structure, (positions) =>
+        positions.map((position) =>
+          position.id === change.position
+            ? { ...position, rests: change.rests, returnsTo: change.returnsTo, pose: change.pose }
+            : position,
+        ),
+      );
     case 'position-retired':
       return retirePosition(structure, change.position);
+    case 'actuator-described':
+      return {
+        ...structure,
+        actuators: structure.actuators.map((actuator) =>
+          actuator.id === change.actuator ? { ...actuator, name: change.name, form: change.form } : actuator,
+        ),
+      };
+    case 'actuator-added':
+      return addActuator(structure, change);
     case 'positions-closed':
       return {
         ...structure,
@@ -71,7 +105,26 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
       };
     case 'laid-out':
       return { ...structure, layout: change.layout };
+    case 'placed':
+      return { ...structure, placed: placeTerminals(structure.placed, change.spots) };
   }
+}
+
+/** The settings there are were with the new actuator at its home; those that it brings come after them. */
+function addActuator(
+  structure: Structure,
+  { actuator, home, settings }: Extract<StructureChange, { change: 'actuator-added' }>,
+): Structure {
+  if (structure.actuators.some(({ id }) => id === actuator.id)) return structure;
+  const before = structure.settings.map((setting) => ({
+    ...setting,
+    at: { ...setting.at, [actuator.id]: home },
+  }));
+  return {
+    ...structure,
+    actuators: [...structure.actuators, actuator],
+    settings: appendNew(before, settings),
+  };
 }
 
 function appendNew<Item extends { id: string }>(items: Item[], added: Item[]): Item[] {
@@ -121,7 +174,7 @@ export function checkChange(structure: Structure, change: StructureChange): Prob
       return [
         ...(structure.terminals.length > 0 ? [problem('already-described', 'change')] : []),
         ...duplicateLabels(change.terminals.map(({ label }) => label)),
-        ...(change.terminals.filter(({ role }) => role === 'contact').length < 2
+        ...(change.terminals.filter(({ role }) => role !== 'frame').length < 2
           ? [problem('too-few-terminals', 'change.terminals')]
           : []),
         ...(change.settings.length === 0 ? [problem('no-setting', 'change.settings')] : []),
@@ -135,12 +188,22 @@ export function checkChange(structure: Structure, change: StructureChange): Prob
         ...duplicateLabels([...others, change.label]),
       ];
     }
+    case 'terminal-role':
+      return [...missing(structure.terminals, change.terminal), ...tooFewLeft(structure, change)];
     case 'terminal-retired':
-      return missing(structure.terminals, change.terminal);
+      return [...missing(structure.terminals, change.terminal), ...tooFewLeft(structure, change)];
+    case 'actuator-added':
+      return change.actuator.positions.some(({ id }) => id === change.home)
+        ? []
+        : [problem('not-there', 'change.home', { id: change.home })];
+    case 'placed':
+      return change.spots.flatMap(({ terminal }) => missing(structure.terminals, terminal));
     case 'position-added':
     case 'positions-closed':
+    case 'actuator-described':
       return missing(structure.actuators, change.actuator);
     case 'position-renamed':
+    case 'position-posed':
     case 'position-retired':
       return missing(
         structure.actuators.flatMap(({ positions }) => positions),
@@ -162,6 +225,16 @@ function missing(items: { id: string }[], id: string): Problem[] {
   return items.some((item) => item.id === id) ? [] : [problem('not-there', 'change', { id })];
 }
 
+/** A switch keeps two terminals that count for its pattern. */
+function tooFewLeft(
+  structure: Structure,
+  change: Extract<StructureChange, { change: 'terminal-role' | 'terminal-retired' }>,
+): Problem[] {
+  const goes = change.change === 'terminal-retired' || change.role === 'frame';
+  const left = contactTerminals(structure).filter(({ id }) => !goes || id !== change.terminal);
+  return left.length < 2 ? [problem('too-few-terminals', 'change.terminal')] : [];
+}
+
 function duplicateLabels(labels: string[]): Problem[] {
   const seen = new Set<string>();
   const problems: Problem[] = [];
@@ -176,7 +249,7 @@ function duplicateLabels(labels: string[]): Problem[] {
 
 /** The terminals that count for the pattern: all but the frame. */
 export function contactTerminals(structure: Structure): Terminal[] {
-  return structure.terminals.filter(({ role }) => role === 'contact');
+  return structure.terminals.filter(({ role }) => role !== 'frame');
 }
 
 /** Settings that count for completeness, in list order. */

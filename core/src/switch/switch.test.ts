@@ -2,19 +2,34 @@ import { describe, expect, it } from 'vitest';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
 import {
   checkChange,
+  colorsOf,
   createWriter,
   liveEvents,
   newIdFrom,
+  newPosition,
   newTerminal,
+  notesOf,
   openPrompt,
   parseValue,
+  readLabels,
   readLog,
   seededRandom,
+  settingAt,
+  spotIn,
   structureOf,
   structureRevision,
   uuidFromBytes,
+  WIRE_COLORS,
+  wiresOf,
+  type ActuatorId,
+  type EventId,
+  type PhotoId,
   type Prompt,
   type PromptId,
+  type Spot,
+  type TerminalId,
+  type Wire,
+  type WireId,
 } from './index.js';
 
 describe('typed values', () => {
@@ -166,6 +181,7 @@ describe('structure', () => {
       name: 'between',
       rests: 'maintained' as const,
       returnsTo: null,
+      pose: null,
     };
     const after = actuator?.positions[0]?.id ?? null;
     const added = on.add({
@@ -185,5 +201,135 @@ describe('structure', () => {
     on.add({ kind: 'withdrawn', target: added.id, basedOn: null });
     expect(structureRevision(on.events)).toBe(4);
     expect(structureOf(readLog(on.events)).actuators[0]?.positions).toHaveLength(2);
+  });
+
+  it('takes a second actuator: settings so far keep their readings, at its home', () => {
+    const on = bench(3, 2);
+    const reading = on.read(0, 0, 1, CLOSED);
+    const [out, pulled] = [newPosition('in', on.newId), newPosition('pulled', on.newId)];
+    const pull = {
+      id: on.newId<ActuatorId>(),
+      name: 'Pull',
+      form: 'push-pull' as const,
+      positions: [out, pulled],
+    };
+    const before = structureOf(readLog(on.events));
+    const both = before.settings.map(({ at }) => ({
+      ...settingAt(pull.id, pulled.id, on.newId),
+      at: { ...at, [pull.id]: pulled.id },
+    }));
+    const change = {
+      change: 'actuator-added' as const,
+      actuator: { ...pull, closed: 'declared' as const },
+      home: out.id,
+      settings: both,
+    };
+    expect(checkChange(before, change)).toEqual([]);
+    expect(checkChange(before, { ...change, home: on.newId() })[0]?.code).toBe('not-there');
+    const added = on.add({ kind: 'restructured', change, basedOn: 1 });
+    const structure = structureOf(readLog(on.events));
+    expect(structure.settings.map(({ at }) => at[pull.id])).toEqual([out.id, out.id, pulled.id, pulled.id]);
+    expect(structure.settings.slice(0, 2).map(({ id }) => id)).toEqual(on.settings);
+    expect(liveEvents(readLog(on.events), 'answered').map(({ what }) => what.readings)).toEqual([[reading]]);
+    on.add({ kind: 'withdrawn', target: added.id, basedOn: 2 });
+    expect(structureOf(readLog(on.events))).toEqual(before);
+  });
+
+  it('remembers spots by kind of layout, and forgets pins of another photo', () => {
+    const on = bench(3, 1);
+    const id = on.terminals[0] as TerminalId;
+    const [photo, other] = [on.newId<PhotoId>(), on.newId<PhotoId>()];
+    const place = (spot: Spot) =>
+      on.add({
+        kind: 'restructured',
+        change: { change: 'placed', spots: [{ terminal: id, spot }] },
+        basedOn: 1,
+      });
+    place({ on: 'grid', row: 0, column: 2 });
+    place({ on: 'photo', photo, x: 0.2, y: 0.3 });
+    place({ on: 'grid', row: 1, column: 1 });
+    const { placed } = structureOf(readLog(on.events));
+    expect(spotIn({ kind: 'grid', rows: 2, columns: 3 }, placed, id)).toEqual({
+      on: 'grid',
+      row: 1,
+      column: 1,
+    });
+    expect(spotIn({ kind: 'photo', photo, side: 'front' }, placed, id)).toMatchObject({ x: 0.2 });
+    expect(spotIn({ kind: 'photo', photo: other, side: 'front' }, placed, id)).toBeNull();
+    expect(spotIn({ kind: 'circle' }, placed, id)).toBeNull();
+  });
+
+  it('keeps two terminals that count: a third may become the frame, the second may not', () => {
+    const structure = structureOf(readLog(bench(2, 1).events));
+    const role = {
+      change: 'terminal-role' as const,
+      terminal: structure.terminals[0]?.id as TerminalId,
+      role: 'frame' as const,
+    };
+    expect(checkChange(structure, role)[0]?.code).toBe('too-few-terminals');
+    expect(checkChange(structure, { ...role, role: 'dummy' })).toEqual([]);
+    const three = structureOf(readLog(bench(3, 1).events));
+    expect(checkChange(three, { ...role, terminal: three.terminals[0]?.id as TerminalId })).toEqual([]);
+  });
+});
+
+describe('labels as people list them', () => {
+  it.each([
+    ['1-5, 7-11', '1 2 3 4 5 7 8 9 10 11'],
+    ['A1-A3 B1-3', 'A1 A2 A3 B1 B2 B3'],
+    ['L N E', 'L N E'],
+    ['01-03; com', '01 02 03 com'],
+    ['9–11', '9 10 11'],
+    ['X-ray', 'X-ray'],
+    ['', ''],
+  ])('%s', (text, expected) => {
+    const read = readLabels(text);
+    expect(read.ok && read.labels.join(' ')).toBe(expected);
+  });
+
+  it.each([
+    ['1-5 3', 'twice', '3'],
+    ['a A', 'twice', 'A'],
+    ['5-1', 'run-backwards', '5-1'],
+    ['A1-B3', 'not-a-label', 'A1-B3'],
+    ['1-500', 'too-many', '1-500'],
+    ['9=0.3', 'not-a-label', '9=0.3'],
+  ])('%s: %s', (text, code, at) => expect(readLabels(text)).toEqual({ ok: false, code, at }));
+});
+
+describe('the notebook of a job', () => {
+  it('holds the newest of each thing, in the order in which they first came, without what was removed or undone', () => {
+    const on = bench(3, 1);
+    const wire = (tag: string, more: Partial<Wire> = {}): Wire => ({
+      id: on.newId<WireId>(),
+      tag,
+      color: 'BK',
+      size: '',
+      termination: null,
+      goesTo: '',
+      liveThough: false,
+      terminal: null,
+      removed: false,
+      ...more,
+    });
+    const [one, two, three] = [wire('1'), wire('2'), wire('3')] as [Wire, Wire, Wire];
+    for (const each of [one, two, three]) on.add({ kind: 'wire-tagged', wire: each });
+    on.add({ kind: 'wire-tagged', wire: { ...one, color: 'GNYE' } });
+    on.add({ kind: 'wire-tagged', wire: { ...two, removed: true } });
+    const tags = () => wiresOf(readLog(on.events)).map(({ tag, color }) => `${tag} ${color}`);
+    expect(tags()).toEqual(['1 GNYE', '3 BK']);
+    const undo = readLog(on.events).undo[0];
+    on.add({ kind: 'withdrawn', target: undo?.id as EventId, basedOn: null });
+    expect(tags()).toEqual(['1 GNYE', '2 BK', '3 BK']);
+    on.add({ kind: 'noted', field: 'complaint', text: 'hums' });
+    on.add({ kind: 'noted', field: 'complaint', text: 'hums, then nothing' });
+    expect(notesOf(readLog(on.events)).get('complaint')).toBe('hums, then nothing');
+  });
+
+  it('knows the colour codes of IEC 60757 and their two-colour forms (from memory)', () => {
+    expect(colorsOf('GNYE')?.map(({ word }) => word)).toEqual(['green', 'yellow']);
+    expect(colorsOf('bu')?.map(({ word }) => word)).toEqual(['blue']);
+    for (const wrong of ['', 'B', 'XX', 'BKX', 'BKRDBUGN']) expect(colorsOf(wrong)).toBeNull();
+    expect(new Set(WIRE_COLORS.map(({ code }) => code)).size).toBe(12);
   });
 });

@@ -8,6 +8,8 @@ export class DataFolderError extends Error {}
 /** A data folder that this process alone may use until it ends. */
 export interface DataFolder {
   database: string;
+  /** Folder of the photos; made by whoever fills it. */
+  photos: string;
   release(): void;
 }
 
@@ -24,14 +26,16 @@ export function takeDataFolder(folder: string, fresh: boolean): DataFolder {
   }
   const lock = lockFolder(folder);
   const database = join(folder, 'which-way.sqlite');
+  const photos = join(folder, 'photos');
   try {
+    if (fresh) rmSync(photos, { recursive: true, force: true });
     if (fresh) for (const ending of ['', '-wal', '-shm']) rmSync(database + ending, { force: true });
     checkDatabase(database);
   } catch (error) {
     lock.close();
     throw error;
   }
-  return { database, release: () => lock.close() };
+  return { database, photos, release: () => lock.close() };
 }
 
 /** An exclusive lock that the operating system gives back when the process dies, however it dies. */

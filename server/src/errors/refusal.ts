@@ -61,6 +61,15 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
   'not-there': () => ['The terminal, position or setting is not there.', 'Reload the job and try again.'],
   'already-described': () => ['The switch is described already.', 'Add terminals and positions one by one.'],
   'too-few-terminals': () => ['A switch needs two terminals at least.', 'Give 2 to 96 terminals.'],
+  'line-stays': ({ kind }) => [
+    `The list must hold the line "${kind}" once.`,
+    'Standard lines can be reworded and moved, not left out or doubled.',
+  ],
+  'line-without-words': () => ['A line of the shop’s own needs words.', 'Say what is to be done.'],
+  'lines-out-of-order': () => [
+    'Isolating, proving the tester, proving dead and proving the tester again must stay in this order.',
+    'Put them back in order; other lines may stand between them.',
+  ],
   'no-setting': () => ['A switch needs one setting at least.', 'Give a position to begin with.'],
 };
 

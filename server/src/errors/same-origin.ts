@@ -6,16 +6,19 @@ const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 /**
  * Refuses requests that name another host, or come from a page of another origin: a web page elsewhere must not
  * reach the bench through the browser, also not by DNS rebinding.
+ * @param others names of this machine besides loopback, without port; asked for at each request, since they change.
  */
-export function sameOriginOnly(request: Request, response: Response, next: NextFunction): void {
-  const host = request.headers.host ?? '';
-  const { origin } = request.headers;
-  if (!LOOPBACK.test(host))
-    return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
-  if (origin !== undefined && origin !== `http://${host}`) {
-    return turnAway(response, 'wrong-origin', `Requests from "${origin}" are not accepted.`);
-  }
-  next();
+export function sameOriginOnly(others: () => readonly string[] = () => []) {
+  return (request: Request, response: Response, next: NextFunction): void => {
+    const host = request.headers.host ?? '';
+    const { origin } = request.headers;
+    const known = LOOPBACK.test(host) || others().includes(host.toLowerCase().replace(/:\d+$/, ''));
+    if (!known) return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
+    if (origin !== undefined && origin !== `http://${host}`) {
+      return turnAway(response, 'wrong-origin', `Requests from "${origin}" are not accepted.`);
+    }
+    next();
+  };
 }
 
 function turnAway(response: Response, code: string, message: string): void {

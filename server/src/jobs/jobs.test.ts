@@ -194,6 +194,8 @@ describe('the description of the API', () => {
       '/api/jobs/{id}/export',
       '/api/library',
       '/api/library/{id}',
+      '/api/photos/{id}',
+      '/api/shop',
     ]);
   });
 });

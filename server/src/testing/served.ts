@@ -13,7 +13,9 @@ import {
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DataSource } from 'typeorm';
 import { createApplication } from '../application.js';
+import { readNote } from '../database/note.js';
 
 /** A server on a free port with a database of its own in a temporary folder. */
 export interface Served {
@@ -25,12 +27,27 @@ export interface Served {
     body?: unknown,
     headers?: Record<string, string>,
   ): Promise<{ status: number; body: never }>;
+  /** A small thing that the shop keeps, by its key. */
+  note(key: string): Promise<string>;
+  /** Stops and keeps the folder. */
+  stop(): Promise<void>;
   close(): Promise<void>;
 }
 
-export async function serve(folder = mkdtempSync(join(tmpdir(), 'which-way-'))): Promise<Served> {
+export async function serve(
+  folder = mkdtempSync(join(tmpdir(), 'which-way-')),
+  lan = false,
+): Promise<Served> {
   const database = join(folder, 'which-way.sqlite');
-  const app = await createApplication({ version: 'test', database, demo: false, pages: null });
+  const app = await createApplication({
+    version: 'test',
+    database,
+    photos: join(folder, 'photos'),
+    demo: false,
+    pages: null,
+    lan,
+    newCode: false,
+  });
   await app.listen(0, '127.0.0.1');
   const base = await app.getUrl();
   return {
@@ -44,6 +61,8 @@ export async function serve(folder = mkdtempSync(join(tmpdir(), 'which-way-'))):
       });
       return { status: response.status, body: (await response.json()) as never };
     },
+    note: async (key) => (await readNote(app.get(DataSource).manager, key)) ?? '',
+    stop: () => app.close(),
     async close() {
       await app.close();
       rmSync(folder, { recursive: true, force: true });

@@ -9,8 +9,11 @@ import type {
   NewJob,
   PostedEvents,
   PostEvents,
+  Shop,
+  ShopChange,
+  StoredPhoto,
 } from '@which-way/contract';
-import type { JobId } from '@which-way/core/switch';
+import type { JobId, PhotoId } from '@which-way/core/switch';
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -75,6 +78,16 @@ export const api = {
   postEvents: (id: JobId, body: PostEvents) =>
     request<PostedEvents>(`/api/jobs/${id}/events`, sending('POST', body)),
   library: () => request<KnownSwitch[]>('/api/library'),
+  shop: () => request<Shop>('/api/shop'),
+  changeShop: (shop: ShopChange) => request<Shop>('/api/shop', sending('PUT', shop)),
+  /** Photos are large and networks slow: it is waited for a good while. */
+  putPhoto: (id: PhotoId, picture: Blob) =>
+    request<StoredPhoto>(`/api/photos/${id}`, {
+      method: 'PUT',
+      headers: { 'content-type': picture.type.startsWith('image/') ? picture.type : 'image/jpeg' },
+      body: picture,
+      signal: AbortSignal.timeout(180_000),
+    }),
   importFile: (text: string) => request<Imported>('/api/import', { ...sending('POST', text), signal: null }),
 };
 

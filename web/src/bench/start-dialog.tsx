@@ -183,5 +183,5 @@ async function makeJob({ terminals, positions, seed, title, known, outOfMachine 
   const change = describeSwitch({ terminals, positions, form: 'rotary', layout }, newId);
   const event = writer.write([], { kind: 'restructured', change, basedOn: 0 });
   await api.postEvents(id, { after: 0, events: [event] });
-  return `/jobs/${id}/map`;
+  return `/jobs/${id}/${outOfMachine ? 'map' : 'safe'}`;
 }

@@ -1,6 +1,15 @@
 import { decodeTranscription } from '@which-way/core/rating';
-import { runsOf, SURENESS, surenessOf, type Marking, type Sureness } from '@which-way/core/switch';
+import {
+  runsOf,
+  SURENESS,
+  surenessOf,
+  type Marking,
+  type Photo,
+  type PhotoBox,
+  type Sureness,
+} from '@which-way/core/switch';
 import { useState } from 'react';
+import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { designationWords, pieceWords } from '../words/rating.js';
 
@@ -12,14 +21,15 @@ const LOOKS: Record<Sureness, string> = {
 
 const textOf = ({ runs }: Marking) => runs.map(({ text }) => text).join('');
 
-/** One marking: its characters, each certain, a guess or unreadable, and what it says. */
-export function MarkingCard({
-  marking,
-  onChange,
-}: {
+interface MarkingCardProps {
   marking: Marking;
+  /** The photo that it was boxed on. */
+  photo: Photo | null;
   onChange: (marking: Marking) => void;
-}) {
+}
+
+/** One marking: its characters, each certain, a guess or unreadable, and what it says. */
+export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
   const kept = textOf(marking);
   const [typed, setTyped] = useState(kept);
   const sureness = surenessOf(marking);
@@ -34,8 +44,10 @@ export function MarkingCard({
   };
   return (
     <li className="grid gap-3 border-b-2 border-line pb-5">
+      {photo && marking.box && <Clipping photo={photo} box={marking.box} />}
       <div className="flex flex-wrap gap-2">
         <input
+          id={`marking-${marking.id}`}
           aria-label="Marking as read"
           value={typed}
           maxLength={120}
@@ -46,7 +58,7 @@ export function MarkingCard({
           onKeyDown={(event) => event.key === 'Enter' && keep()}
           className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 font-mono text-large"
         />
-        <PlainButton onClick={() => onChange({ ...marking, runs: [] })}>Remove</PlainButton>
+        <PlainButton onClick={() => onChange({ ...marking, runs: [], box: null })}>Remove</PlainButton>
       </div>
       {kept !== '' && (
         <>
@@ -73,6 +85,22 @@ export function MarkingCard({
         </>
       )}
     </li>
+  );
+}
+
+/** The boxed part of the photo, so that what is typed stands below what is stamped. */
+function Clipping({ photo, box }: { photo: Photo; box: PhotoBox }) {
+  const { width, height } = photo;
+  const view = [box.x * width, box.y * height, box.width * width, box.height * height];
+  return (
+    <svg
+      viewBox={view.join(' ')}
+      role="img"
+      aria-label="The marking on the photo"
+      className="max-h-28 w-full rounded-part border-2 border-brass bg-lead-black"
+    >
+      <image href={photoUrl(photo.id)} width={width} height={height} />
+    </svg>
   );
 }
 

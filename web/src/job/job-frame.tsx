@@ -94,6 +94,8 @@ const SCREEN_OF: Partial<Record<Step, string>> = {
   match: 'match',
   refit: 'match',
   table: 'table',
+  safe: 'safe',
+  tag: 'tag/path',
 };
 
 /** A job's own address leads to the step that it is at. */

@@ -1,9 +1,9 @@
 import type { JobWithEvents, PostedEvents, PostEvents } from '@which-way/contract';
-import { describeSwitch, newTerminal, type JobEvent, type JobId } from '@which-way/core/switch';
+import { describeSwitch, newTerminal, type JobEvent, type JobId, type PhotoId } from '@which-way/core/switch';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { JobSession } from './job-session.js';
 import { newId } from './new-id.js';
-import type { Outbox } from './outbox.js';
+import type { KeptPhoto, Outbox } from './outbox.js';
 
 const id = newId<JobId>();
 const job: JobWithEvents['job'] = {
@@ -22,10 +22,21 @@ const job: JobWithEvents['job'] = {
 class StandIn {
   stored: JobEvent[] = [];
   away = false;
+  photos: string[] = [];
+  refusePhotos = false;
   refuse: (event: JobEvent) => string | null = () => null;
 
   readonly fetch = async (_path: string, init: RequestInit = {}): Promise<Response> => {
     if (this.away) throw new TypeError('no connection');
+    if (init.method === 'PUT') {
+      if (this.refusePhotos)
+        return Response.json(
+          { code: 'not-a-picture', message: 'No picture.', path: '', hint: 'Send one.' },
+          { status: 422 },
+        );
+      this.photos.push(_path);
+      return Response.json({ id: _path.split('/').at(-1), width: 40, height: 30 });
+    }
     if (init.method !== 'POST')
       return Response.json({ job, events: this.stored, cursor: this.stored.length });
     const { after, events } = JSON.parse(String(init.body)) as PostEvents;
@@ -53,6 +64,12 @@ class MemoryOutbox implements Outbox {
     this.kept = this.kept.filter((event) => !ids.includes(event.id));
   };
   of = async () => this.kept;
+  photos: KeptPhoto[] = [];
+  putPhoto = async (_job: JobId, photo: KeptPhoto) => void this.photos.push(photo);
+  removePhoto = async (id: PhotoId) => {
+    this.photos = this.photos.filter((photo) => photo.id !== id);
+  };
+  photosOf = async () => this.photos;
 }
 
 let server: StandIn;
@@ -145,5 +162,40 @@ describe('an open job', () => {
     session.redo();
     expect(count()).toBe(4);
     expect(session.store.getState().events.at(-1)?.what).toMatchObject({ kind: 'restored', basedOn: 3 });
+  });
+
+  it('keeps a photo in the browser until the server has it, and only then writes it into the log', async () => {
+    const outbox = new MemoryOutbox();
+    const first = await opened(outbox);
+    server.away = true;
+    const photo = await first.addPhoto(new Blob(['x'], { type: 'image/png' }), 'marking');
+    await settle();
+    expect(first.store.getState().save).toMatchObject({ state: 'waiting', count: 1 });
+    expect(first.store.getState().photos.map((one) => one.id)).toEqual([photo]);
+    expect(first.store.getState().events).toHaveLength(0);
+    first.close();
+    server.away = false;
+    const second = await opened(outbox);
+    await settle();
+    expect(server.photos).toEqual([`/api/photos/${photo}`]);
+    expect(server.stored.map(({ what }) => what)).toEqual([
+      {
+        kind: 'photo-taken',
+        photo: { id: photo, purpose: 'marking', caption: '', width: 40, height: 30, removed: false },
+      },
+    ]);
+    expect(second.store.getState()).toMatchObject({ photos: [], save: { state: 'saved' } });
+    expect(outbox.photos).toEqual([]);
+  });
+
+  it('gives up a photo that the server refuses, and says so', async () => {
+    const outbox = new MemoryOutbox();
+    const session = await opened(outbox);
+    server.refusePhotos = true;
+    await session.addPhoto(new Blob(['x']), 'marking');
+    await settle();
+    expect(session.store.getState().save.state).toBe('failed');
+    expect(session.store.getState().refused[0]?.code).toBe('not-a-picture');
+    expect([outbox.photos, session.store.getState().photos, server.stored]).toEqual([[], [], []]);
   });
 });

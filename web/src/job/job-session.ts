@@ -8,12 +8,14 @@ import {
   type EventId,
   type JobEvent,
   type JobId,
+  type PhotoId,
+  type PhotoPurpose,
   type StructureChange,
 } from '@which-way/core/switch';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { api, RefusedError, toldOf } from '../api/client.js';
 import { newId } from './new-id.js';
-import type { Outbox } from './outbox.js';
+import type { KeptPhoto, Outbox } from './outbox.js';
 
 /** Where the person's work is. `saved` means: on the server's disk. */
 export type SaveState =
@@ -29,10 +31,14 @@ export interface JobState {
   events: readonly JobEvent[];
   map: SwitchMap;
   save: SaveState;
+  /** Photos that wait for the server, to be shown meanwhile. */
+  photos: readonly { id: PhotoId; url: string }[];
   /** Changes that the server refused and that are gone from the screen; the person has to know. */
   refused: readonly ApiError[];
 }
 
+/** Refusals that pass: not signed in any more, too busy. */
+const PASSING: ReadonlySet<number> = new Set([401, 408, 429]);
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
 
 /**
@@ -45,7 +51,9 @@ export class JobSession {
   readonly #mapper = createMapper();
   #cursor = 0;
   #unsent: JobEvent[] = [];
+  #unsentPhotos: KeptPhoto[] = [];
   #busy = false;
+  #photosBusy = false;
   #failures = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #closed = false;
@@ -60,6 +68,7 @@ export class JobSession {
       events: [],
       map: this.#mapper([]),
       save: { state: 'saved' },
+      photos: [],
       refused: [],
     }));
   }
@@ -68,9 +77,10 @@ export class JobSession {
   async open(): Promise<void> {
     this.#closed = false;
     try {
-      const [{ job, events, cursor }, kept] = await Promise.all([
+      const [{ job, events, cursor }, kept, photos] = await Promise.all([
         api.openJob(this.id),
         this.outbox.of(this.id).catch(() => []),
+        this.outbox.photosOf(this.id).catch(() => []),
       ]);
       if (this.#closed) return;
       this.#cursor = cursor;
@@ -81,6 +91,7 @@ export class JobSession {
         .catch(() => undefined);
       this.#setEvents([...events, ...this.#unsent]);
       this.store.setState({ job, trouble: null });
+      this.#setPhotos(photos);
       this.#showSave();
       void this.flush();
     } catch (error) {
@@ -107,6 +118,19 @@ export class JobSession {
     this.#setEvents(events);
     this.#showSave();
     void this.flush();
+  }
+
+  /**
+   * Adds a photo: it is kept in this browser until the server has it on its disk, and only then written into the log.
+   */
+  async addPhoto(picture: Blob, purpose: PhotoPurpose): Promise<PhotoId> {
+    const id = newId<PhotoId>();
+    const photo = { id, purpose, caption: '', bytes: await picture.arrayBuffer(), type: picture.type };
+    await this.outbox.putPhoto(this.id, photo).catch(() => undefined);
+    this.#setPhotos([...this.#unsentPhotos, photo]);
+    this.#showSave();
+    void this.flush();
+    return id;
   }
 
   /** Changes what the switch is made of, on the structure as this tab sees it. */
@@ -153,6 +177,7 @@ export class JobSession {
 
   /** Sends what waits, in order; asks for what is new when nothing waits. */
   async flush(): Promise<void> {
+    void this.#flushPhotos();
     if (this.#busy || this.#closed) return;
     this.#busy = true;
     clearTimeout(this.#timer);
@@ -191,10 +216,56 @@ export class JobSession {
     this.#showSave();
   }
 
+  /**
+   * Sends photos one after another, beside the events and never before them in a queue; a photo that the server
+   * refuses is given up, and said so.
+   */
+  async #flushPhotos(): Promise<void> {
+    if (this.#photosBusy || this.#closed) return;
+    this.#photosBusy = true;
+    try {
+      for (let photo = this.#unsentPhotos[0]; photo && !this.#closed; photo = this.#unsentPhotos[0])
+        await this.#sendPhoto(photo);
+    } catch (error) {
+      this.#failed(error);
+    } finally {
+      this.#photosBusy = false;
+    }
+  }
+
+  async #sendPhoto({ id, purpose, caption, bytes, type }: KeptPhoto): Promise<void> {
+    try {
+      const { width, height } = await api.putPhoto(id, new Blob([bytes], { type }));
+      this.emit({ kind: 'photo-taken', photo: { id, purpose, caption, width, height, removed: false } });
+    } catch (error) {
+      if (!(error instanceof RefusedError) || error.status >= 500 || PASSING.has(error.status)) throw error;
+      this.store.setState(({ refused }) => ({ refused: [...refused, error.error] }));
+    }
+    this.#setPhotos(this.#unsentPhotos.filter((one) => one.id !== id));
+    await this.outbox.removePhoto(id).catch(() => undefined);
+    this.#showSave();
+  }
+
+  #setPhotos(photos: KeptPhoto[]): void {
+    const shown = new Map(this.store.getState().photos.map((one) => [one.id, one]));
+    this.#unsentPhotos = photos;
+    const next = photos.map(
+      ({ id, bytes, type }) => shown.get(id) ?? { id, url: URL.createObjectURL(new Blob([bytes], { type })) },
+    );
+    for (const { id, url } of shown.values())
+      if (!next.some((one) => one.id === id)) URL.revokeObjectURL(url);
+    this.store.setState({ photos: next });
+  }
+
+  /** What is not on the server's disk yet. */
+  get #waiting(): number {
+    return this.#unsent.length + this.#unsentPhotos.length;
+  }
+
   #failed(error: unknown): void {
     const { message } = toldOf(error);
-    const count = this.#unsent.length;
-    const hopeless = error instanceof RefusedError && error.status < 500;
+    const count = this.#waiting;
+    const hopeless = error instanceof RefusedError && error.status < 500 && !PASSING.has(error.status);
     if (hopeless && count > 0) {
       this.store.setState({ save: { state: 'failed', count, reason: message } });
       return;
@@ -210,7 +281,7 @@ export class JobSession {
   }
 
   #showSave(): void {
-    const count = this.#unsent.length;
+    const count = this.#waiting;
     const { refused, save } = this.store.getState();
     const [first] = refused;
     if (first)

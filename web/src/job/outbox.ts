@@ -1,4 +1,4 @@
-import type { JobEvent, JobId } from '@which-way/core/switch';
+import type { JobEvent, JobId, PhotoId, PhotoPurpose } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 interface OutboxSchema extends DBSchema {
@@ -7,6 +7,21 @@ interface OutboxSchema extends DBSchema {
     value: { id: string; job: JobId; order: number; event: JobEvent };
     indexes: { job: string };
   };
+  photos: {
+    key: string;
+    value: KeptPhoto & { job: JobId };
+    indexes: { job: string };
+  };
+}
+
+/** A photo that is not known to be on the server's disk. */
+export interface KeptPhoto {
+  id: PhotoId;
+  purpose: PhotoPurpose;
+  caption: string;
+  /** Made of the bytes themselves: a file that is gone from the phone is still here. */
+  bytes: ArrayBuffer;
+  type: string;
 }
 
 /** Events that are not known to be on the server's disk, kept by the browser through reloads. */
@@ -14,14 +29,18 @@ export interface Outbox {
   put(job: JobId, event: JobEvent): Promise<void>;
   remove(ids: readonly string[]): Promise<void>;
   of(job: JobId): Promise<JobEvent[]>;
+  putPhoto(job: JobId, photo: KeptPhoto): Promise<void>;
+  removePhoto(id: PhotoId): Promise<void>;
+  photosOf(job: JobId): Promise<KeptPhoto[]>;
 }
 
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
 function database(): Promise<IDBPDatabase<OutboxSchema>> {
-  opened ??= openDB<OutboxSchema>('which-way', 1, {
-    upgrade(fresh) {
-      fresh.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
+  opened ??= openDB<OutboxSchema>('which-way', 2, {
+    upgrade(opening, before) {
+      if (before < 1) opening.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
+      if (before < 2) opening.createObjectStore('photos', { keyPath: 'id' }).createIndex('job', 'job');
     },
   });
   return opened;
@@ -41,4 +60,11 @@ export const browserOutbox: Outbox = {
       .sort((one, other) => one.order - other.order || one.event.sequence - other.event.sequence)
       .map(({ event }) => event);
   },
+  async putPhoto(job, photo) {
+    await (await database()).put('photos', { ...photo, job });
+  },
+  async removePhoto(id) {
+    await (await database()).delete('photos', id);
+  },
+  photosOf: async (job) => (await database()).getAllFromIndex('photos', 'job', job),
 };

@@ -6,7 +6,7 @@ const change = describeSwitch(
   { terminals: 4, positions: 1, form: 'rotary', layout: 'list', labels: ['1', 'L1', 'A-2', '10'] },
   newIdFrom(seededRandom(1)),
 );
-const structure: Structure = change;
+const structure: Structure = { ...change, placed: [] };
 const [one, l1, a2, ten] = structure.terminals.map(({ id }) => id);
 
 describe('a typed line', () => {

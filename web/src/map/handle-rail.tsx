@@ -3,9 +3,11 @@ import type { SettingId } from '@which-way/core/switch';
 import { Check, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useSession } from '../job/job-context.js';
+import { ActuatorDrawing, turnWords } from '../shared/actuator-drawing.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { StrandSample } from '../shared/strand-sample.js';
 import { strandOf } from '../shared/strand.js';
+import { useViewSide } from '../shared/view-side.js';
 import { nameOfSetting } from '../words/terminals.js';
 import type { Probing } from './use-probing.js';
 
@@ -17,7 +19,8 @@ export function HandleRail({ probing }: { probing: Probing }) {
   const closed = structure.actuators[0]?.closed ?? null;
   return (
     <section aria-label="Handle" className="flex flex-col gap-2 overflow-y-auto p-4">
-      <h2 className="font-semibold text-quiet">Handle</h2>
+      <h2 className="font-semibold text-quiet">{structure.actuators.length > 1 ? 'Handles' : 'Handle'}</h2>
+      <HandleDrawings probing={probing} />
       <ol className="relative">
         {structure.settings.map((setting, index) => {
           const name = nameOfSetting(structure, setting, index);
@@ -75,6 +78,18 @@ export function HandleRail({ probing }: { probing: Probing }) {
       </ol>
     </section>
   );
+}
+
+/** Where every handle should be now, drawn from the same side as the lugs. */
+function HandleDrawings({ probing: { map, at } }: { probing: Probing }) {
+  const { side } = useViewSide();
+  const setting = map.structure.settings.find(({ id }) => id === at);
+  return map.structure.actuators.map((actuator) => (
+    <div key={actuator.id} className="max-w-64 max-sm:max-w-44">
+      <ActuatorDrawing actuator={actuator} at={setting?.at[actuator.id] ?? null} side={side} />
+      <p className="text-center text-small text-quiet">{turnWords(actuator, side)}</p>
+    </div>
+  ));
 }
 
 /** So many of so many; as a share where the numbers are long. Never 100 % before the last one. */

@@ -1,11 +1,13 @@
 import { factAt } from '@which-way/core/continuity';
 import { lastCheck } from '@which-way/core/sense';
 import { polesWithContacts } from '@which-way/core/table';
-import type { TerminalId } from '@which-way/core/switch';
+import { partsOf, type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../shared/inspector.js';
 import { strandOf } from '../shared/strand.js';
-import { SwitchDrawing, type DrawnLink, type TerminalRole } from '../shared/switch-drawing.js';
+import { SwitchDrawing, type DrawnLink, type TerminalPart } from '../shared/switch-drawing.js';
+import { photoOfLayout } from '../photos/photo-url.js';
+import { useViewSide, SIDE_WORDS } from '../shared/view-side.js';
 import { valueWords } from '../words/quantity.js';
 import { settingName, terminalName } from '../words/terminals.js';
 import { isJoin } from './task.js';
@@ -15,18 +17,22 @@ import type { Probing } from './use-probing.js';
 export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
   const { map, at, found } = probing;
   const links = useMemo(() => linksOf(probing.map, at, onPick), [probing.map, at, onPick]);
+  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  const { side } = useViewSide();
   return (
     <SwitchDrawing
-      terminals={map.structure.terminals}
-      layout={map.structure.layout}
+      {...map.structure}
+      side={side}
+      photo={photoOfLayout(map)}
       links={links}
+      parts={parts}
       roleOf={(id) => roleOf(probing, id)}
       noteOf={(id) => {
         const value = found.get(id);
         return value && value.kind !== 'tone' ? valueWords(value) : null;
       }}
       onTerminal={probing.touch}
-      caption="The switch, seen from the terminal side"
+      caption={`The switch. ${SIDE_WORDS[side]}`}
     />
   );
 }
@@ -69,7 +75,7 @@ export function linksOf(
   return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
 }
 
-function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId): TerminalRole {
+function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId): TerminalPart {
   if (picked !== null) return picked === id ? 'red' : 'plain';
   if (task?.kind === 'correct')
     return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';

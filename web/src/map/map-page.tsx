@@ -13,15 +13,17 @@ import { MapTools } from './map-tools.js';
 import { PromptBar } from './prompt-bar.js';
 import { Tape } from './tape.js';
 import { useProbing } from './use-probing.js';
+import { SafetyWarning } from '../safe/safety-warning.js';
+import { DeclaredParts } from './declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
   const probing = useProbing();
-  const { map, job } = probing;
+  const { map } = probing;
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);
   useMapKeys(probing, () => setHelp(true));
-  if (!job?.outOfMachine) return <MapShut />;
+  if (!probing.open) return <MapShut />;
   const readAgain = (id: ReadingId) => {
     setInspected(null);
     probing.correct(id);
@@ -36,7 +38,6 @@ export function MapPage() {
         </div>
         <div className="order-1 flex flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
           <MapTools probing={probing} onHelp={() => setHelp(true)} />
-          <p className="px-4 text-small text-quiet">Seen from the terminal side</p>
           <div className="h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
             <MapDrawing probing={probing} onPick={setInspected} />
           </div>
@@ -53,6 +54,7 @@ export function MapPage() {
               }}
             />
           )}
+          <SafetyWarning />
           <Contradictions probing={probing} onReadAgain={readAgain} />
           <section aria-label="Truth table so far">
             <h2 className="font-semibold text-quiet">Truth table so far</h2>
@@ -62,6 +64,7 @@ export function MapPage() {
               <TableGrid table={table} structure={map.structure} onPick={setInspected} at={probing.at} />
             )}
           </section>
+          <DeclaredParts map={map} />
           <section aria-label="Readings">
             <h2 className="font-semibold text-quiet">Readings</h2>
             <Tape probing={probing} onReadAgain={readAgain} />

@@ -1,28 +1,44 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { toldOf } from '../api/client.js';
 import { useSession } from '../job/job-context.js';
+import { useSafety } from '../safe/use-safety.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
+import { troubleWords } from '../words/safety.js';
 
-/** Why the Map is shut, and the one way to open it so far. */
+/** Why the Map is shut, and the two ways to open it. */
 export function MapShut() {
   const session = useSession();
+  const { list, troubles } = useSafety();
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
   const open = () =>
     session.changeJob({ outOfMachine: true }).catch((error: unknown) => setTrouble(toldOf(error)));
   return (
-    <main className="mx-auto w-full max-w-3xl p-8">
+    <main className="mx-auto w-full max-w-3xl p-4 sm:p-8">
       <h1 className="sr-only">Map</h1>
       <Notice look="brick" title="The Map is shut: the switch is still in the machine.">
-        <p>
+        <ul className="grid list-disc gap-1 pl-5">
+          {troubles.map((one, index) => (
+            <li key={index}>{troubleWords(one, list?.supply ?? 'plug-in')}</li>
+          ))}
+        </ul>
+        <p className="mt-3">
           A meter on ohms must not meet a live circuit, and a circuit around the switch makes readings lie.
-          Isolate the machine, prove it dead with a tester that you have proved before and after, let stored
-          energy go, and take the switch out. Local rules and licensed practice come first; fixed mains wiring
-          is for those who may work on it.
+          Local rules and licensed practice come first; fixed mains wiring is for those who may work on it.
         </p>
-        <PlainButton look="strong" className="mt-4 min-h-16 text-large" onClick={() => void open()}>
-          It is out of the machine now
-        </PlainButton>
+        <div className="mt-4 flex flex-wrap gap-3">
+          <Link
+            to="../safe"
+            relative="path"
+            className="flex min-h-16 items-center rounded-part border-2 border-enamel bg-enamel px-5 text-large font-semibold text-on-enamel"
+          >
+            {list ? 'Go on with the safety list' : 'Make it safe'}
+          </Link>
+          <PlainButton className="min-h-16 text-large" onClick={() => void open()}>
+            It is out of the machine now
+          </PlainButton>
+        </div>
       </Notice>
       {trouble && (
         <div className="mt-4">

@@ -1,16 +1,12 @@
-import { LAYOUTS, type Layout } from '@which-way/core/switch';
+import { PLAIN_LAYOUTS } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
+import { SideSwitch } from '../shared/side-switch.js';
+import { LAYOUT_WORDS } from '../words/layouts.js';
 import type { Probing } from './use-probing.js';
-
-const LAYOUT_WORDS: Record<Layout, string> = {
-  'two-rows': 'Two rows',
-  'one-row': 'One row',
-  circle: 'Circle',
-  list: 'Plain list',
-};
 
 /** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
 export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => void }) {
@@ -18,6 +14,9 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
   const session = useSession();
   return (
     <div className="flex flex-wrap items-center justify-end gap-2 px-4 py-2">
+      <div className="mr-auto">
+        <SideSwitch />
+      </div>
       <div role="group" aria-label="How it is read" className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button
@@ -50,19 +49,22 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
           >
             <fieldset>
               <legend className="font-bold">How the terminals lie</legend>
-              {LAYOUTS.map((layout) => (
+              {PLAIN_LAYOUTS.map((layout) => (
                 <label key={layout} className="flex min-h-10 items-center gap-3">
                   <input
                     type="radio"
                     name="layout"
                     className="size-5 accent-(--teal)"
-                    checked={map.structure.layout === layout}
-                    onChange={() => session.restructure({ change: 'laid-out', layout })}
+                    checked={map.structure.layout.kind === layout}
+                    onChange={() => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
                   />
                   {LAYOUT_WORDS[layout]}
                 </label>
               ))}
             </fieldset>
+            <Link to="../tag" relative="path" className="block py-1 underline">
+              Wafers, a connector, a photo: at Tag wires
+            </Link>
             <PlainButton className="my-2 w-full" onClick={probing.addLug}>
               One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>

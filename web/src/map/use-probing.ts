@@ -1,4 +1,5 @@
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
+import { safetyStanding } from '@which-way/core/safety';
 import type { Instrument } from '@which-way/core/sense';
 import {
   lastCheckedMeter,
@@ -6,6 +7,7 @@ import {
   newTerminal,
   sameAsk,
   settingAt,
+  wiresOffOf,
   type Ask,
   type ClosedBy,
   type Prompt,
@@ -35,6 +37,9 @@ export function useProbing() {
   const map = useJobState((state) => state.map);
   const job = useJobState((state) => state.job);
   const hidden = job?.simulation ?? null;
+  const outOfMachine = job?.outOfMachine ?? false;
+  const open = useMemo(() => safetyStanding(map.log, outOfMachine).open, [map.log, outOfMachine]);
+  const inCircuit = useMemo(() => !(outOfMachine || wiresOffOf(map.log) === true), [map.log, outOfMachine]);
   const [sense, setSense] = useState<Sense>(() => (hidden || lastReadInOhms(map) ? 'ohms' : 'tone'));
   const [tapped, setTapped] = useState<{ prompt: PromptId; values: ReadonlyMap<TerminalId, Value> } | null>(
     null,
@@ -76,7 +81,7 @@ export function useProbing() {
     clear();
     session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
   };
-  const wanted = task === null && plan.kind === 'ask' && job?.outOfMachine ? plan.ask : null;
+  const wanted = task === null && plan.kind === 'ask' && open ? plan.ask : null;
   useEffect(() => {
     if (wanted) session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask: wanted } });
   }, [wanted, session]);
@@ -98,11 +103,7 @@ export function useProbing() {
     }
     clear();
     session.emit(
-      answerTo(
-        prompt,
-        { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit: false },
-        newId,
-      ),
+      answerTo(prompt, { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit }, newId),
     );
   };
   const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
@@ -113,7 +114,7 @@ export function useProbing() {
     } else if (prompt?.ask.kind === 'pair') {
       const values = new Map([[prompt.ask.black, value]]);
       clear();
-      session.emit(answerTo(prompt, { values, source: from, inCircuit: false }, newId));
+      session.emit(answerTo(prompt, { values, source: from, inCircuit }, newId));
     }
   };
   const checkMeter = (value: Value) => {
@@ -184,7 +185,7 @@ export function useProbing() {
     clear();
     session.emit(
       { kind: 'prompt-shown', prompt: shown },
-      answerTo(shown, { values: new Map([[black, value]]), source: 'typed', inCircuit: false }, newId),
+      answerTo(shown, { values: new Map([[black, value]]), source: 'typed', inCircuit }, newId),
     );
   };
 
@@ -237,7 +238,9 @@ export function useProbing() {
       return setMessage('The simulated handle does not move: it is at its stop.');
     }
     const position = newPosition(null, newId);
-    const settings = [settingAt(actuator.id, position.id, newId)];
+    // Other handles stay where they are in the first setting.
+    const fresh = settingAt(actuator.id, position.id, newId);
+    const settings = [{ ...fresh, at: { ...map.structure.settings[0]?.at, ...fresh.at } }];
     clear();
     const after = actuator.positions.at(-1)?.id ?? null;
     session.restructure({ change: 'position-added', actuator: actuator.id, position, after, settings });
@@ -272,7 +275,7 @@ export function useProbing() {
   };
 
   return {
-    map, job, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source,
+    map, job, open, inCircuit, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     pickPair: () => {
       clear();

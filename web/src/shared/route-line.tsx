@@ -5,6 +5,8 @@ import { STEP_WORDS } from '../words/route.js';
 /** Steps that have a screen of their own so far. */
 const OPEN_STEPS: Partial<Record<Step, string>> = {
   intake: 'intake',
+  safe: 'safe',
+  tag: 'tag',
   map: 'map',
   table: 'table',
   verify: 'verify',

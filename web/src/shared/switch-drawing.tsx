@@ -1,5 +1,7 @@
-import type { Layout, Terminal, TerminalId } from '@which-way/core/switch';
-import { fieldHeight, linkPath, placesOf, terminalRadius, type Place } from './places.js';
+import type { Layout, Part, PlacedTerminal, Side, Terminal, TerminalId, Wire } from '@which-way/core/switch';
+import type { PointerEvent, SVGAttributes } from 'react';
+import { arrange, linkPath, type Place } from './arrangement.js';
+import { GroundMark, PartMark, WireTag, type GroundPhoto } from './ground-marks.js';
 import type { Strand } from './strand.js';
 
 /** A line between two terminals that stands for a join in a setting. */
@@ -16,20 +18,30 @@ export interface DrawnLink {
 }
 
 /** How a terminal takes part in what is being asked. */
-export type TerminalRole = 'red' | 'black' | 'sounded' | 'not-needed' | 'picked' | 'plain' | 'free';
+export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'picked' | 'plain' | 'free';
 
 export interface SwitchDrawingProps {
   terminals: readonly Terminal[];
   layout: Layout;
+  placed: readonly PlacedTerminal[];
+  side: Side;
+  /** The photo that the layout lies on. */
+  photo?: GroundPhoto | null;
   links: readonly DrawnLink[];
-  roleOf?: (id: TerminalId) => TerminalRole;
+  /** Tagged wires that sit on a terminal. */
+  wiresAt?: (id: TerminalId) => readonly Wire[];
+  /** Foreign paths and jumpers, as declared. */
+  parts?: readonly Part[];
+  roleOf?: (id: TerminalId) => TerminalPart;
   /** Said under the label, such as a value just read. */
   noteOf?: (id: TerminalId) => string | null;
   onTerminal?: (id: TerminalId) => void;
+  /** A tap beside all terminals, in the drawing's own measure. */
+  onGround?: (place: Place, height: number) => void;
   caption: string;
 }
 
-const ROLE_WORDS: Record<TerminalRole, string> = {
+const ROLE_WORDS: Record<TerminalPart, string> = {
   red: 'red lead stays here',
   black: 'touch with black',
   sounded: 'joined',
@@ -39,37 +51,61 @@ const ROLE_WORDS: Record<TerminalRole, string> = {
   free: 'joins nothing',
 };
 
-/** The switch as it lies on the bench, seen from the terminal side. */
+/** The switch as it lies on the bench, seen from one side. */
 export function SwitchDrawing(props: SwitchDrawingProps) {
-  const { terminals, layout, links, roleOf, caption } = props;
-  const places = placesOf(terminals.length, layout);
-  const radius = terminalRadius(places);
-  const placeOf = new Map(terminals.map(({ id }, index) => [id, places[index] as Place]));
+  const { links, roleOf, caption, onGround, parts = [], photo = null } = props;
+  const arrangement = arrange(props, props.side, photo?.shape);
+  const { places, radius, height } = arrangement;
   const lanes = laneOf(links);
+  const tap = (event: PointerEvent<SVGSVGElement>) => {
+    const matrix = event.currentTarget.getScreenCTM();
+    if (!onGround || !matrix || (event.target as Element).closest('[role=button]')) return;
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    onGround({ x, y }, height);
+  };
   return (
     <svg
-      viewBox={`0 0 1000 ${fieldHeight(layout)}`}
-      className="h-full w-full"
+      viewBox={`0 0 1000 ${height}`}
+      className={`h-full w-full ${onGround ? 'cursor-crosshair' : ''}`}
       role="group"
       aria-label={caption}
+      onPointerUp={tap}
     >
-      <Body layout={layout} />
+      {arrangement.ground.map((ground, index) => (
+        <GroundMark key={index} ground={ground} photo={photo} />
+      ))}
+      {parts.map((part) => (
+        <PartMark key={part.id} part={part} arrangement={arrangement} />
+      ))}
       {links.map((link, index) => {
-        const [from, to] = [placeOf.get(link.from), placeOf.get(link.to)];
+        const [from, to] = [places.get(link.from), places.get(link.to)];
         if (!from || !to) return null;
-        return <Link key={link.key} link={link} path={linkPath(from, to, layout, lanes[index] ?? 0)} />;
+        return <Link key={link.key} link={link} path={linkPath(from, to, arrangement, lanes[index] ?? 0)} />;
       })}
-      {terminals.map((terminal, index) => (
+      {props.terminals.map((terminal) => (
         <TerminalMark
           key={terminal.id}
           terminal={terminal}
-          place={places[index] as Place}
+          place={places.get(terminal.id) ?? { x: 500, y: height / 2 }}
           radius={radius}
           role={roleOf?.(terminal.id) ?? 'plain'}
           note={props.noteOf?.(terminal.id) ?? null}
           onPick={props.onTerminal}
         />
       ))}
+      {props.terminals.map(({ id }) => {
+        const place = places.get(id);
+        return props
+          .wiresAt?.(id)
+          .map((wire, index) => (
+            <WireTag
+              key={wire.id}
+              wire={wire}
+              x={place?.x ?? 500}
+              y={(place?.y ?? 0) + radius + 24 + index * 40}
+            />
+          ));
+      })}
     </svg>
   );
 }
@@ -83,13 +119,6 @@ function laneOf(links: readonly DrawnLink[]): number[] {
     used.set(key, lane + 1);
     return lane;
   });
-}
-
-function Body({ layout }: { layout: Layout }) {
-  const common = { fill: 'var(--sheet)', stroke: 'var(--line)', strokeWidth: 3 };
-  if (layout === 'circle') return <circle cx={500} cy={350} r={344} {...common} />;
-  if (layout === 'one-row') return <rect x={16} y={150} width={968} height={260} rx={14} {...common} />;
-  return <rect x={16} y={8} width={968} height={544} rx={14} {...common} />;
 }
 
 function Link({ link, path }: { link: DrawnLink; path: string }) {
@@ -129,7 +158,7 @@ interface MarkProps {
   terminal: Terminal;
   place: Place;
   radius: number;
-  role: TerminalRole;
+  role: TerminalPart;
   note: string | null;
   onPick?: ((id: TerminalId) => void) | undefined;
 }
@@ -162,12 +191,13 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
       opacity={role === 'not-needed' ? 0.35 : 1}
     >
       {red && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
-      <circle
-        r={role === 'picked' ? radius + 3 : radius}
-        fill={fill}
+      <Lug
+        square={terminal.role === 'frame'}
+        radius={role === 'picked' ? radius + 3 : radius}
+        {...{ fill }}
         stroke={red ? 'var(--lead-red)' : role === 'picked' ? 'var(--brass)' : 'var(--ink)'}
         strokeWidth={moving ? 10 : role === 'picked' ? 8 : 3}
-        strokeDasharray={role === 'free' ? '7 6' : undefined}
+        strokeDasharray={role === 'free' || terminal.role === 'dummy' ? '7 6' : undefined}
       />
       <text
         textAnchor="middle"
@@ -191,5 +221,16 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
         </text>
       )}
     </g>
+  );
+}
+
+type LugProps = { square: boolean; radius: number } & SVGAttributes<SVGElement>;
+
+/** A lug is round; the frame is square, since it is not one. */
+function Lug({ square, radius, ...rest }: LugProps) {
+  return square ? (
+    <rect x={-radius} y={-radius * 0.62} width={radius * 2} height={radius * 1.24} rx={4} {...rest} />
+  ) : (
+    <circle r={radius} {...rest} />
   );
 }

@@ -5,13 +5,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
 import { linksOf } from '../map/map-drawing.js';
+import { photoOfLayout } from '../photos/photo-url.js';
 import { CellKey } from '../shared/fact-cell.js';
 import { Inspector, type Inspected } from '../shared/inspector.js';
 import { Notice } from '../shared/notice.js';
+import { SideSwitch } from '../shared/side-switch.js';
 import { StrandSample } from '../shared/strand-sample.js';
 import { strandOf } from '../shared/strand.js';
 import { SwitchDrawing } from '../shared/switch-drawing.js';
 import { TableGrid } from '../shared/table-grid.js';
+import { SIDE_WORDS, useViewSide } from '../shared/view-side.js';
 import { settingName, terminalList } from '../words/terminals.js';
 import { patternTitle, patternWords } from './pattern-words.js';
 
@@ -74,7 +77,9 @@ export function TablePage() {
         )}
       </section>
       <section aria-label="Pictures" className="min-w-0">
-        <p className="mb-3 text-quiet">Seen from the terminal side</p>
+        <div className="no-print -mt-2 mb-1">
+          <SideSwitch />
+        </div>
         <ul
           className={`grid gap-5 ${table.settings.length > 1 ? 'sm:grid-cols-2' : ''} ${table.settings.length > 4 ? 'xl:grid-cols-3' : ''}`}
         >
@@ -122,6 +127,7 @@ function SettingPicture({ setting, index, table, onPick }: SettingPictureProps) 
   const map = useJobState((state) => state.map);
   const links = linksOf(map, setting, onPick).filter(({ faint }) => !faint);
   const name = settingName(map.structure, setting);
+  const { side } = useViewSide();
   const free = new Set(table.complete ? table.joinsNothing : []);
   return (
     <li>
@@ -130,11 +136,12 @@ function SettingPicture({ setting, index, table, onPick }: SettingPictureProps) 
         {name}
       </h2>
       <SwitchDrawing
-        terminals={map.structure.terminals}
-        layout={map.structure.layout}
+        {...map.structure}
+        side={side}
+        photo={photoOfLayout(map)}
         links={links}
         roleOf={(id) => (free.has(id) ? 'free' : 'plain')}
-        caption={`${name}, seen from the terminal side`}
+        caption={`${name}. ${SIDE_WORDS[side]}`}
       />
     </li>
   );

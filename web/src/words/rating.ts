@@ -69,6 +69,7 @@ const WORDS: Record<PieceCode, Words> = {
       `${params['amperes']} A resistive`,
       params['motor'] === undefined ? '' : `${params['motor']} A for motors and other inductive loads`,
       params['lamp'] === undefined ? '' : `${params['lamp']} A for lamps`,
+      params['discharge-lamp'] === undefined ? '' : `${params['discharge-lamp']} A for fluorescent lamps`,
       params['capacitive-peak'] === undefined ? '' : `${params['capacitive-peak']} A peak into capacitors`,
     ]
       .filter(Boolean)
@@ -86,7 +87,9 @@ const WORDS: Record<PieceCode, Words> = {
   disconnection: ({ kind }) =>
     kind === 'micro'
       ? 'micro-disconnection: a small contact gap, not full disconnection'
-      : 'electronic disconnection: no contact gap at all',
+      : kind === 'mini'
+        ? 'mini-gap: a contact gap smaller than that of full disconnection'
+        : 'electronic disconnection: no contact gap at all',
   protection: ({ solids, water }) =>
     `against solids: ${solids === 'X' ? 'not stated' : SOLIDS[Number(solids)]}; against water: ${water === 'X' ? 'not stated' : WATER[Number(water)]}`,
   horsepower: ({ horsepower }) => `motors up to ${horsepower} horsepower`,
@@ -100,6 +103,7 @@ const WORDS: Record<PieceCode, Words> = {
   cord: ({ cores, area, gauge }) =>
     `${many(cores)} × ${area} mm²${gauge === undefined ? '' : ` (gauge ${gauge})`}`,
   tungsten: ({ amperes }) => `filament lamps (cold inrush) up to ${amperes} A`,
+  watts: ({ watts }) => `${many(watts)} W`,
   separator: () => '',
   'not-read': () => 'cannot be read: look again at this character',
 };

@@ -1,5 +1,6 @@
 import type { JobSummary } from '@which-way/contract';
 import type { Step } from '@which-way/core/route';
+import { SAFETY_SHORT } from './safety.js';
 
 export const STEP_WORDS: Record<Step, string> = {
   intake: 'Intake',
@@ -20,8 +21,10 @@ export function nextWords({ route: { next }, settingName }: Pick<JobSummary, 'ro
   tone: 'plain' | 'amber' | 'brick';
 } {
   switch (next.code) {
-    case 'still-in-machine':
-      return { text: 'Make safe: still in the machine', tone: 'brick' };
+    case 'make-safe':
+      return { text: `Make safe: ${SAFETY_SHORT[next.trouble]}`, tone: 'brick' };
+    case 'not-the-switch':
+      return { text: 'Not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
     case 'describe':
       return { text: 'Map: say how many terminals', tone: 'plain' };
     case 'touches-left': {

@@ -39,9 +39,12 @@ export function shortSettingName(structure: Structure, id: SettingId): string {
 }
 
 export function nameOfSetting(structure: Structure, setting: Setting, index: number): string {
-  const names = positionsOf(structure, setting).map(({ name }) => name);
-  if (names.length > 0 && names.every((name) => name !== null && name !== '')) return names.join(', ');
-  const actuator = structure.actuators[0];
-  const place = actuator?.positions.findIndex(({ id }) => id === setting.at[actuator.id]) ?? -1;
-  return `Position ${(place < 0 ? index : place) + 1}`;
+  const positions = positionsOf(structure, setting);
+  const places = structure.actuators.map(({ id, positions: all }) =>
+    all.findIndex((one) => one.id === setting.at[id]),
+  );
+  const [first] = positions;
+  if (positions.length <= 1 && !first?.name)
+    return `Position ${((places[0] ?? -1) < 0 ? index : (places[0] ?? 0)) + 1}`;
+  return positions.map(({ name }, at) => name || `P${(places[at] ?? at) + 1}`).join(', ');
 }

@@ -18,8 +18,10 @@ import { ohms, quantity } from './quantity.js';
 import { settingName, terminalList } from './terminals.js';
 
 const newId = newIdFrom(seededRandom(4));
-const described = (labels: string[], positions: number): Structure =>
-  describeSwitch({ terminals: labels.length, positions, form: 'rotary', layout: 'list', labels }, newId);
+const described = (labels: string[], positions: number): Structure => ({
+  ...describeSwitch({ terminals: labels.length, positions, form: 'rotary', layout: 'list', labels }, newId),
+  placed: [],
+});
 
 describe('ohms in words', () => {
   it.each([

@@ -1,0 +1,2 @@
+export * from './standard-list.js';
+export * from './standing.js';

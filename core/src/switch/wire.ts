@@ -1,0 +1,85 @@
+import type { PartId, TerminalId, WireId } from './id.js';
+
+/** How a wire ends at the switch. */
+export const TERMINATIONS = [
+  'solder',
+  'screw',
+  'push-on',
+  'ring',
+  'fork',
+  'crimp-pin',
+  'push-in',
+  'connector',
+  'moulded',
+] as const;
+export type Termination = (typeof TERMINATIONS)[number];
+
+/** A wire with the repairer's own tag on it. */
+export interface Wire {
+  id: WireId;
+  /** The tag's number, unique among the wires. */
+  tag: string;
+  /** IEC 60757 code such as BK, BU or GNYE; may occur many times. Empty: not written down. */
+  color: string;
+  /** Size as measured or printed: '0.75 mm2', 'AWG 18'. */
+  size: string;
+  termination: Termination | null;
+  goesTo: string;
+  /** Its colour says earth or neutral, yet it is live: to be re-marked. */
+  liveThough: boolean;
+  /** Where it was found on the switch; null: not said. */
+  terminal: TerminalId | null;
+  removed: boolean;
+}
+
+/** What a foreign path is: conducts, but is not a contact. */
+export const PART_FORMS = [
+  'lamp',
+  'coil',
+  'motor',
+  'resistor',
+  'suppressor',
+  'diode',
+  'jumper',
+  'circuit',
+] as const;
+export type PartForm = (typeof PART_FORMS)[number];
+
+/** A foreign path between two terminals: said by a person, never measured by that alone. */
+export interface Part {
+  id: PartId;
+  form: PartForm;
+  terminals: [TerminalId, TerminalId];
+  ohms: number | null;
+  note: string;
+  /** Whether it is still on the switch while that is mapped. */
+  on: boolean;
+  removed: boolean;
+}
+
+/**
+ * Colour codes of IEC 60757 (from memory): the twelve single colours, with a colour to show and the plain word.
+ * Two codes in a row are a two-colour wire: GNYE is green and yellow.
+ */
+export const WIRE_COLORS: readonly { code: string; word: string; shown: string }[] = [
+  { code: 'BK', word: 'black', shown: '#1c1c1c' },
+  { code: 'BN', word: 'brown', shown: '#7a4a21' },
+  { code: 'RD', word: 'red', shown: '#c0272d' },
+  { code: 'OG', word: 'orange', shown: '#e6781e' },
+  { code: 'YE', word: 'yellow', shown: '#f0cf26' },
+  { code: 'GN', word: 'green', shown: '#2f8a3c' },
+  { code: 'BU', word: 'blue', shown: '#2a62b8' },
+  { code: 'VT', word: 'violet', shown: '#7d4aa3' },
+  { code: 'GY', word: 'grey', shown: '#8b8f92' },
+  { code: 'WH', word: 'white', shown: '#ffffff' },
+  { code: 'PK', word: 'pink', shown: '#eda3bd' },
+  { code: 'TQ', word: 'turquoise', shown: '#38b5ac' },
+];
+
+/** The single colours of a code, in order: GNYE gives green and yellow; null when it is not such a code. */
+export function colorsOf(code: string): (typeof WIRE_COLORS)[number][] | null {
+  const folded = code.trim().toUpperCase();
+  if (folded === '' || folded.length % 2 !== 0 || folded.length > 6) return null;
+  const found = (folded.match(/../g) ?? []).map((part) => WIRE_COLORS.find((color) => color.code === part));
+  return found.every((color) => color !== undefined) ? found : null;
+}

@@ -1,0 +1,153 @@
+import { request } from 'node:http';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { serve, type Served } from '../testing/served.js';
+import { Access } from './access.js';
+import { isLoopback } from './gate.js';
+import { Patience } from './patience.js';
+
+let served: Served;
+beforeAll(async () => {
+  served = await serve(undefined, true);
+});
+afterAll(() => served.close());
+
+interface Answer {
+  status: number;
+  text: string;
+  headers: Record<string, string | string[] | undefined>;
+}
+
+/** A request from another address than the one that counts as this machine: 127.0.0.1. */
+const fromElsewhere = (
+  method: string,
+  path: string,
+  {
+    body,
+    cookie,
+    accept = 'text/html',
+    from = '127.0.0.9',
+  }: { body?: string; cookie?: string; accept?: string; from?: string } = {},
+): Promise<Answer> =>
+  new Promise((resolve, reject) => {
+    const { hostname, port } = new URL(served.base);
+    const sent = request(
+      {
+        host: hostname,
+        port,
+        method,
+        path,
+        localAddress: from,
+        headers: {
+          accept,
+          ...(cookie ? { cookie } : {}),
+          ...(body === undefined ? {} : { 'content-type': 'application/x-www-form-urlencoded' }),
+        },
+      },
+      (response) => {
+        let text = '';
+        response.on('data', (chunk: Buffer) => (text += chunk.toString()));
+        response.on('end', () =>
+          resolve({ status: response.statusCode ?? 0, text, headers: response.headers }),
+        );
+      },
+    );
+    sent.on('error', reject);
+    sent.end(body);
+  });
+const code = async () => (await served.note('access')).split(' ')[0] ?? '';
+const signIn = (typed: string, from?: string) =>
+  fromElsewhere('POST', '/sign-in', { body: `code=${encodeURIComponent(typed)}`, ...(from ? { from } : {}) });
+
+describe('in the local network', () => {
+  it('nothing but the sign-in page answers without the code', async () => {
+    for (const path of ['/api/jobs', '/api/health', '/api/docs', '/api/photos/x']) {
+      const answer = await fromElsewhere('GET', path);
+      expect([answer.status, JSON.parse(answer.text)]).toEqual([
+        401,
+        expect.objectContaining({ code: 'sign-in-needed' }),
+      ]);
+    }
+    expect((await fromElsewhere('POST', '/api/jobs', { body: 'x=1' })).status).toBe(401);
+    const page = await fromElsewhere('GET', '/jobs/anything');
+    expect([page.status, page.headers['location']]).toEqual([303, '/sign-in']);
+    const form = await fromElsewhere('GET', '/sign-in?code=%3Cscript%3E');
+    expect(form.status).toBe(200);
+    expect(form.text).not.toContain('<script');
+    expect((await fromElsewhere('GET', '/api/jobs', { cookie: 'which-way=9999999999.00' })).status).toBe(401);
+  });
+
+  it('the code lets in, written as people write it, and the cookie is for this site alone', async () => {
+    const answer = await signIn((await code()).toLowerCase().replace('-', ' '), '127.0.0.10');
+    expect(answer.status).toBe(303);
+    const [cookie = ''] = (answer.headers['set-cookie'] ?? []) as string[];
+    expect(cookie).toMatch(/HttpOnly.*SameSite=Strict/i);
+    const [pair = ''] = cookie.split(';');
+    expect((await fromElsewhere('GET', '/api/jobs', { cookie: pair })).status).toBe(200);
+  });
+
+  it('wrong codes are slowed down, the right one too while it waits', async () => {
+    const from = '127.0.0.11';
+    expect((await signIn('AAAA-AAAA', from)).status).toBe(403);
+    const next = await signIn(await code(), from);
+    expect(next.status).toBe(429);
+    expect(Number(next.headers['retry-after'])).toBeGreaterThan(0);
+  });
+
+  it('this machine itself stays open', async () => {
+    expect((await served.call('GET', '/api/health')).status).toBe(200);
+    expect([isLoopback('::ffff:127.0.0.1'), isLoopback('192.168.1.7'), isLoopback(undefined)]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  it('another name for this machine is still refused', async () => {
+    expect((await served.call('GET', '/api/health', undefined, {})).status).toBe(200);
+    const { port } = new URL(served.base);
+    const status = await new Promise((resolve) =>
+      request(
+        { host: '127.0.0.1', port, path: '/api/health', headers: { host: 'evil.example' } },
+        (response) => resolve(response.statusCode),
+      ).end(),
+    );
+    expect(status).toBe(403);
+  });
+});
+
+describe('patience with wrong codes', () => {
+  it('doubles from a second to five minutes for one address, and makes all wait when many are wrong', () => {
+    let now = 0;
+    const patience = new Patience(() => now);
+    const waits = Array.from({ length: 12 }, () => {
+      patience.wrong('a');
+      return patience.waitOf('a');
+    });
+    expect(waits).toEqual([1, 2, 4, 8, 16, 32, 64, 128, 256, 300, 300, 300]);
+    expect(patience.waitOf('b')).toBe(0);
+    now += 299_000;
+    expect(patience.waitOf('a')).toBe(1);
+    for (let wrong = 0; wrong < 12; wrong += 1) patience.wrong(`other ${wrong}`);
+    expect(patience.waitOf('never seen')).toBeGreaterThan(0);
+    now += 31 * 60_000;
+    expect(patience.waitOf('a')).toBe(0);
+  });
+});
+
+describe('a session', () => {
+  it('ends after thirty days, and with another secret at once', () => {
+    let now = Date.parse('2026-01-05T10:00:00Z');
+    const access = new Access('ABCD-2345', 'secret', () => now);
+    const token = access.token();
+    expect(access.holds(token)).toBe(true);
+    expect(new Access('ABCD-2345', 'other', () => now).holds(token)).toBe(false);
+    expect(access.holds(token.replace(/^\d+/, '9999999999'))).toBe(false);
+    now += 31 * 86_400_000;
+    expect(access.holds(token)).toBe(false);
+    expect([access.accepts(' abcd2345 '), access.accepts('ABCD-2346'), access.accepts('')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+});

@@ -1,0 +1,83 @@
+import {
+  Controller,
+  Get,
+  HttpCode,
+  Module,
+  Param,
+  ParseUUIDPipe,
+  Put,
+  Query,
+  Req,
+  Res,
+} from '@nestjs/common';
+import { ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
+import type { StoredPhoto } from '@which-way/contract';
+import type { PhotoId } from '@which-way/core/switch';
+import { IsIn, IsOptional } from 'class-validator';
+import type { Request, Response } from 'express';
+import { pipeline } from 'node:stream/promises';
+import { notFound } from '../errors/refusal.js';
+import { SERVING, type Serving } from '../serving.js';
+import { PHOTO_LIMIT_BYTES, PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
+
+export class SizeQuery {
+  @ApiPropertyOptional({ enum: ['full', 'thumb'] })
+  @IsOptional()
+  @IsIn(['full', 'thumb'])
+  size?: PhotoSize;
+}
+
+@ApiTags('photos')
+@Controller('api/photos')
+export class PhotosController {
+  constructor(private readonly photos: PhotoStore) {}
+
+  @Put(':id')
+  @HttpCode(200)
+  @ApiConsumes('image/*')
+  @ApiOperation({
+    summary: 'Takes in a photo, up to 25 MB, as the body. It is turned upright and kept without metadata.',
+  })
+  async put(@Param('id', ParseUUIDPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
+    if (Number(request.headers['content-length'] ?? 0) > PHOTO_LIMIT_BYTES) {
+      request.resume();
+      throw tooLarge();
+    }
+    return this.photos.put(id, request);
+  }
+
+  @Get(':id')
+  @ApiOperation({ summary: 'A photo, or its thumbnail with ?size=thumb, as JPEG.' })
+  async read(
+    @Param('id', ParseUUIDPipe) id: PhotoId,
+    @Query() { size = 'full' }: SizeQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const found = await this.photos.read(id, size);
+    if (!found) throw notFound('photo', id);
+    response.set({
+      'content-type': 'image/jpeg',
+      'content-length': String(found.bytes),
+      'cache-control': 'private, max-age=31536000, immutable',
+    });
+    // A reader that goes away in the middle is nobody's trouble.
+    await pipeline(found.stream, response).catch(() => undefined);
+  }
+}
+
+@Module({
+  controllers: [PhotosController],
+  providers: [
+    {
+      provide: PhotoStore,
+      inject: [SERVING],
+      useFactory: async ({ photos }: Serving) => {
+        const folder = new PhotoFolder(photos);
+        await folder.tidy();
+        return folder;
+      },
+    },
+  ],
+  exports: [PhotoStore],
+})
+export class PhotosModule {}

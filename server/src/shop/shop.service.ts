@@ -1,0 +1,52 @@
+import { Injectable } from '@nestjs/common';
+import type { Shop, ShopChange } from '@which-way/contract';
+import { shopProblems } from '@which-way/core/formats';
+import { standardLists } from '@which-way/core/safety';
+import { DataSource } from 'typeorm';
+import { readNote, writeNote } from '../database/note.js';
+import { OneAtATime } from '../database/one-at-a-time.js';
+import { refuse, Refusal } from '../errors/refusal.js';
+
+const KEY = 'shop';
+
+/** What the shop has set for itself; the standard until it sets something. */
+@Injectable()
+export class ShopService {
+  constructor(
+    private readonly source: DataSource,
+    private readonly writes: OneAtATime,
+  ) {}
+
+  async read(): Promise<Shop> {
+    const kept = await readNote(this.source.manager, KEY);
+    // It was checked when it was stored.
+    return kept === null ? unchanged() : (JSON.parse(kept) as Shop);
+  }
+
+  change({ version, name, safetyLists, codeNotes }: ShopChange): Promise<Shop> {
+    const problems = shopProblems({ name, safetyLists, codeNotes });
+    if (problems.length > 0) throw refuse(422, problems);
+    return this.writes.write(async (manager) => {
+      const kept = await readNote(manager, KEY);
+      const now = kept === null ? 0 : (JSON.parse(kept) as Shop).version;
+      if (now !== version) {
+        throw new Refusal(409, {
+          code: 'stale',
+          message: 'The shop’s settings were changed meanwhile.',
+          path: 'version',
+          hint: 'Reload them and make the change again.',
+        });
+      }
+      const shop: Shop = { version: now + 1, name, safetyLists, codeNotes };
+      await writeNote(manager, KEY, JSON.stringify(shop));
+      return shop;
+    });
+  }
+}
+
+const unchanged = (): Shop => ({
+  version: 0,
+  name: '',
+  safetyLists: standardLists(),
+  codeNotes: { 'plug-in': '', fixed: '', battery: '', 'extra-low': '' },
+});

@@ -1,0 +1,97 @@
+import {
+  markingsOf,
+  type Marking,
+  type MarkingId,
+  type PhotoBox,
+  type PhotoId,
+} from '@which-way/core/switch';
+import { useMemo, useState } from 'react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { Loupe } from '../photos/loupe.js';
+import { PhotoAdder } from '../photos/photo-adder.js';
+import { PhotoStrip } from '../photos/photo-strip.js';
+import { usePhotos } from '../photos/use-photos.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { MarkingCard } from './marking-card.js';
+
+/** Markings: found on a photo under the loupe, transcribed beside it, and decoded. */
+export function MarkingsPage() {
+  const log = useJobState((state) => state.map.log);
+  const session = useSession();
+  const { photos } = usePhotos();
+  const markings = useMemo(() => markingsOf(log), [log]);
+  const [picked, setPicked] = useState<PhotoId | null>(null);
+  const [fresh, setFresh] = useState<Marking | null>(null);
+  const photo =
+    photos.find(({ id }) => id === picked) ??
+    photos.findLast(({ purpose }) => purpose === 'marking') ??
+    photos[0];
+  const shown = fresh && !markings.some(({ id }) => id === fresh.id) ? [...markings, fresh] : markings;
+  const keep = (marking: Marking) => {
+    setFresh(null);
+    session.emit({ kind: 'transcribed', marking });
+  };
+  const boxed = (box: PhotoBox) => keep({ id: newId<MarkingId>(), runs: [], box });
+  return (
+    <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <h1 className="sr-only">Markings</h1>
+      <section aria-label="Photos of markings" className="min-w-0">
+        <PhotoAdder purpose="marking" />
+        <PhotoStrip picked={photo?.id ?? null} onPick={({ id }) => setPicked(id)} />
+        {photo ? (
+          <Loupe
+            key={photo.id}
+            photo={photo.id}
+            caption={photo.caption || 'Photo of the switch'}
+            onBox={boxed}
+            boxes={markings.flatMap(({ id, runs, box }) =>
+              box?.photo === photo.id
+                ? [
+                    {
+                      key: id,
+                      box,
+                      label: runs.map(({ text }) => text).join('') || 'A marking, not read yet',
+                      onPick: () => document.getElementById(`marking-${id}`)?.focus(),
+                    },
+                  ]
+                : [],
+            )}
+          />
+        ) : (
+          <p className="mt-3 text-quiet">
+            Photograph the stamped side close up, in slanting light. Then draw a box on each marking and read
+            it under the loupe. Without a photo, type what is stamped.
+          </p>
+        )}
+      </section>
+      <section aria-label="Markings" className="min-w-0">
+        <p className="text-quiet">
+          Type what is stamped, as it stands: 16(4)A 250V~ T85 5E4, A600, AC-15, 3x18AWG. What it does not
+          state stays unknown.
+        </p>
+        <ul className="mt-4 grid gap-5">
+          {shown.map((marking) => (
+            <MarkingCard
+              key={marking.id}
+              marking={marking}
+              photo={photos.find(({ id }) => id === marking.box?.photo) ?? null}
+              onChange={(changed) => {
+                if (changed.runs.length > 0 || changed.box || marking.runs.length > 0 || marking.box)
+                  keep(changed);
+                else setFresh(null);
+              }}
+            />
+          ))}
+        </ul>
+        <PlainButton
+          className="mt-4"
+          disabled={fresh !== null}
+          onClick={() => setFresh({ id: newId<MarkingId>(), runs: [], box: null })}
+        >
+          {shown.length === 0 ? 'Read a marking' : 'One more marking'}
+        </PlainButton>
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,93 @@
+import { createWriter, sistersOf, type JobId, type Sister, type SisterId } from '@which-way/core/switch';
+import { useMemo, useState, type FormEvent } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { api, toldOf } from '../api/client.js';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { PlainButton } from '../shared/plain-button.js';
+
+/** Other switches that control the same thing: any may be the bad one, and each can become a job linked to this one. */
+export function Sisters() {
+  const log = useJobState((state) => state.map.log);
+  const job = useJobState((state) => state.job);
+  const session = useSession();
+  const sisters = useMemo(() => sistersOf(log), [log]);
+  const [text, setText] = useState('');
+  const [busy, setBusy] = useState<SisterId | null>(null);
+  const note = (sister: Sister) => session.emit({ kind: 'sister-noted', sister });
+  const add = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim() === '') return;
+    note({ id: newId<SisterId>(), text: text.trim(), job: null, removed: false });
+    setText('');
+  };
+  const makeJob = async (sister: Sister) => {
+    if (!job || busy) return;
+    setBusy(sister.id);
+    try {
+      const id = newId<JobId>();
+      const title = `${sister.text} (beside job ${job.number})`.slice(0, 120);
+      await api.makeJob({ id, title, place: job.place, outOfMachine: false });
+      const back: Sister = {
+        id: newId<SisterId>(),
+        text: `Job ${job.number}: ${job.title}`.slice(0, 200),
+        job: job.id,
+        removed: false,
+      };
+      const writer = createWriter({ newId, now: () => new Date().toISOString() });
+      await api.postEvents(id, {
+        after: 0,
+        events: [writer.write([], { kind: 'sister-noted', sister: back })],
+      });
+      note({ ...sister, job: id });
+    } catch (error) {
+      const { message, hint } = toldOf(error);
+      toast.error(`No job was made. ${message}`, { description: hint });
+    } finally {
+      setBusy(null);
+    }
+  };
+  return (
+    <section aria-label="Sister switches">
+      <h2 className="text-title font-bold">Other switches that control the same</h2>
+      <p className="mt-1 text-quiet">
+        Any of them may be the bad one: another door, a thermostat, a foot pedal.
+      </p>
+      <ul className="mt-3 grid gap-2">
+        {sisters.map((sister) => (
+          <li key={sister.id} className="flex flex-wrap items-center gap-3 border-b border-line pb-2">
+            <span className="grow font-semibold">{sister.text}</span>
+            {sister.job ? (
+              <Link to={`/jobs/${sister.job}`} className="flex min-h-11 items-center px-2 underline">
+                Open its job
+              </Link>
+            ) : (
+              <PlainButton disabled={busy !== null} onClick={() => void makeJob(sister)}>
+                Make it a job
+              </PlainButton>
+            )}
+            <PlainButton
+              look="quiet"
+              aria-label={`Remove ${sister.text}`}
+              onClick={() => note({ ...sister, removed: true })}
+            >
+              Remove
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={add} className="mt-3 flex flex-wrap gap-2">
+        <input
+          aria-label="Where the other switch is"
+          placeholder="Where, and what it does"
+          value={text}
+          maxLength={90}
+          onChange={(event) => setText(event.target.value)}
+          className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
+        />
+        <PlainButton type="submit">Note it</PlainButton>
+      </form>
+    </section>
+  );
+}

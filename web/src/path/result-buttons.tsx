@@ -1,0 +1,37 @@
+import type { TestResult } from '@which-way/core/switch';
+import { useState } from 'react';
+import { PlainButton } from '../shared/plain-button.js';
+
+interface ResultButtonsProps {
+  /** It has a cord in it: at rest it proves little. */
+  flex: boolean;
+  onResult: (result: TestResult, flexed: boolean) => void;
+}
+
+/** What a test of a stretch showed. */
+export function ResultButtons({ flex, onResult }: ResultButtonsProps) {
+  const [flexed, setFlexed] = useState(false);
+  const button = (result: TestResult, text: string) => (
+    <PlainButton className="min-h-16 grow text-large" onClick={() => onResult(result, flexed)}>
+      {text}
+    </PlainButton>
+  );
+  return (
+    <div className="grid gap-2">
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 accent-(--teal)"
+          checked={flexed}
+          onChange={({ target }) => setFlexed(target.checked)}
+        />
+        Flexed while it was measured{flex ? ': a cord at both ends, or a broken strand hides' : ''}
+      </label>
+      <div className="flex flex-wrap gap-2">
+        {button('pass', 'Pass')}
+        {button('fail', 'Fail')}
+        {button('unsteady', 'Comes and goes')}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+import type { SupplyPath } from '@which-way/core/path';
+import { useSession } from '../job/job-context.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { linkList } from '../words/path.js';
+
+const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };
+
+/** What was tested so far; each can be taken back. */
+export function TestList({ path }: { path: SupplyPath }) {
+  const session = useSession();
+  if (path.tests.length === 0) return null;
+  return (
+    <section aria-label="Tests so far">
+      <h2 className="font-semibold text-quiet">Tests so far</h2>
+      <ul>
+        {path.tests.toReversed().map((test) => (
+          <li key={test.id} className="flex items-center gap-3 border-b border-line">
+            <span className="grow">
+              {linkList(path.links, test.links)}: <strong>{test.result ? RESULTS[test.result] : ''}</strong>
+              {test.flexed && ', flexed'}
+            </span>
+            <PlainButton
+              look="quiet"
+              className="!px-2"
+              onClick={() => session.emit({ kind: 'path-tested', test: { ...test, result: null } })}
+            >
+              Take back
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Photo, PhotoId } from '@which-way/core/switch';
+import { Trash2 } from 'lucide-react';
+import { PlainButton } from '../shared/plain-button.js';
+import { thumbUrl } from './photo-url.js';
+import { usePhotos } from './use-photos.js';
+
+interface PhotoStripProps {
+  picked: PhotoId | null;
+  onPick: (photo: Photo) => void;
+}
+
+/** All photos of the job as thumbnails; those that wait for the server say so. */
+export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
+  const { photos, waiting, change } = usePhotos();
+  if (photos.length + waiting.length === 0) return null;
+  return (
+    <ul className="flex gap-3 overflow-x-auto py-2" aria-label="Photos">
+      {photos.map((photo, index) => (
+        <li key={photo.id} className="relative shrink-0">
+          <button
+            type="button"
+            aria-pressed={photo.id === picked}
+            aria-label={photo.caption || `Photo ${index + 1}`}
+            onClick={() => onPick(photo)}
+            className={`block rounded-part border-4 ${photo.id === picked ? 'border-brass' : 'border-transparent hover:border-line'}`}
+          >
+            <img src={thumbUrl(photo.id)} alt="" className="h-20 w-28 rounded-part bg-sheet object-cover" />
+          </button>
+          {photo.id === picked && (
+            <PlainButton
+              className="mt-1 !min-h-9 w-full !px-1 text-small"
+              onClick={() => change(photo, { removed: true })}
+            >
+              <Trash2 size={15} className="mr-1 inline" aria-hidden="true" />
+              Remove
+            </PlainButton>
+          )}
+        </li>
+      ))}
+      {waiting.map(({ id, url }) => (
+        <li key={id} className="relative shrink-0">
+          <img src={url} alt="" className="h-20 w-28 rounded-part object-cover opacity-60" />
+          <span className="absolute inset-x-0 bottom-0 bg-amber-wash px-1 text-small text-amber-ink">
+            waiting to be saved
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,256 @@
+import { linesForJob } from '@which-way/core/safety';
+import { SAFETY_ACTS, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/switch';
+import { useQuery } from '@tanstack/react-query';
+import { Check } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, toldOf } from '../api/client.js';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { UndoButtons } from '../shared/sub-nav.js';
+import { SUPPLY_WORDS, troubleWords } from '../words/safety.js';
+import { LiveRecords } from './live-records.js';
+import { SafetyRow } from './safety-row.js';
+import { useSafety } from './use-safety.js';
+
+/** The short list before any ohms are measured in a machine; one tap when the switch is out of it. */
+export function SafePage() {
+  const standing = useSafety();
+  const job = useJobState((state) => state.job);
+  const session = useSession();
+  const { list, by } = standing;
+  const supply = list?.supply ?? 'plug-in';
+  return (
+    <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid min-w-0 content-start gap-5">
+        <div className="flex items-center gap-2">
+          <h1 className="grow text-title font-bold">Make safe</h1>
+          <UndoButtons acts={SAFETY_ACTS} />
+        </div>
+        {by !== 'out-of-machine' && (
+          <>
+            <OutOfMachine />
+            <SupplyChoice chosen={list?.supply ?? null} />
+          </>
+        )}
+        {list && by !== 'out-of-machine' && (
+          <>
+            {list.codeNote !== '' && (
+              <Notice look="plain" title="What applies here">
+                {list.codeNote}
+              </Notice>
+            )}
+            <ol className="border-t-2 border-line" aria-label="Safety list">
+              {list.lines.map((line, index) => (
+                <SafetyRow
+                  key={line.id}
+                  line={line}
+                  number={index + 1}
+                  supply={supply}
+                  answer={standing.answers.get(line.id) ?? null}
+                />
+              ))}
+            </ol>
+            <Signature
+              signed={standing.signed}
+              ready={standing.troubles.every(({ code }) => code === 'unsigned')}
+            />
+          </>
+        )}
+        {by === 'out-of-machine' && (
+          <div className="grid gap-3">
+            <p className="flex items-center gap-3 text-large font-semibold">
+              <Check className="text-teal" aria-hidden="true" /> The switch is out of the machine.
+            </p>
+            <p className="text-quiet">
+              Nothing else is asked. Capacitors on the switch itself may still hold a charge: short them
+              through a resistor first.
+            </p>
+            <PlainButton
+              className="justify-self-start"
+              onClick={() => void session.changeJob({ outOfMachine: false }).catch(() => undefined)}
+            >
+              It is still in the machine after all
+            </PlainButton>
+          </div>
+        )}
+      </div>
+      <aside className="grid min-w-0 content-start gap-5" aria-label="Where it stands">
+        <Standing supply={supply} />
+        <Notice look="plain" title="Local rules come first">
+          Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of
+          others are for those who may work on them. Never work alone on what can kill.
+        </Notice>
+        {job && !job.outOfMachine && <LiveRecords />}
+        <p>
+          <Link to="/shop" className="underline">
+            Change the shop’s lists and code notes
+          </Link>
+        </p>
+      </aside>
+    </main>
+  );
+}
+
+function OutOfMachine() {
+  const session = useSession();
+  const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
+  return (
+    <div className="grid gap-3">
+      <PlainButton
+        look="strong"
+        className="min-h-16 justify-self-start text-large"
+        onClick={() =>
+          void session.changeJob({ outOfMachine: true }).catch((error: unknown) => setTrouble(toldOf(error)))
+        }
+      >
+        It is out of the machine
+      </PlainButton>
+      {trouble && (
+        <Notice look="amber" title={trouble.message}>
+          {trouble.hint}
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+/** Begins a list, or begins it anew: answers to an earlier one no longer count. */
+function SupplyChoice({ chosen }: { chosen: SupplyKind | null }) {
+  const session = useSession();
+  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
+  const begin = (supply: SupplyKind) => {
+    if (!shop.data) return;
+    const lines = linesForJob(shop.data.safetyLists, supply, newId);
+    session.emit({ kind: 'safety-begun', list: { supply, lines, codeNote: shop.data.codeNotes[supply] } });
+  };
+  return (
+    <fieldset className="grid gap-2" disabled={!shop.data}>
+      <legend className="mb-2 font-bold">
+        {chosen ? 'The list for' : 'Still in the machine? What feeds it?'}
+      </legend>
+      {shop.isError && (
+        <p className="text-amber-ink">{toldOf(shop.error).message} The shop’s lists cannot be read.</p>
+      )}
+      <div className="grid gap-2 sm:grid-cols-2">
+        {SUPPLIES.map((supply) => (
+          <button
+            key={supply}
+            type="button"
+            aria-pressed={supply === chosen}
+            onClick={() => begin(supply)}
+            className={`min-h-14 rounded-part border-2 px-4 py-2 text-left ${supply === chosen ? 'border-ink bg-ink text-sheet' : 'border-line bg-sheet hover:border-ink'}`}
+          >
+            <span className="block font-bold">{SUPPLY_WORDS[supply].name}</span>
+            <span className="block text-small">
+              {supply === chosen ? 'Press again to begin the list anew' : SUPPLY_WORDS[supply].about}
+            </span>
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function Signature({ signed, ready }: { signed: { by: string; at: string } | null; ready: boolean }) {
+  const session = useSession();
+  const [name, setName] = useState(() => localStorage.getItem('who') ?? '');
+  if (signed) {
+    return (
+      <p className="flex items-center gap-3 text-large">
+        <Check className="text-teal" aria-hidden="true" />
+        <span>
+          <strong>{signed.by}</strong> answers for it, {new Date(signed.at).toLocaleString()}.
+        </span>
+      </p>
+    );
+  }
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() === '') return;
+        localStorage.setItem('who', name.trim());
+        session.emit({ kind: 'safety-signed', by: name.trim() });
+      }}
+    >
+      <label className="grow sm:max-w-xs">
+        <span className="font-semibold">Who did it?</span>
+        <input
+          value={name}
+          maxLength={80}
+          autoComplete="name"
+          onChange={(event) => setName(event.target.value)}
+          className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"
+        />
+      </label>
+      <PlainButton type="submit" look="strong" className="min-h-12" disabled={!ready || name.trim() === ''}>
+        I answer for this list
+      </PlainButton>
+      {!ready && (
+        <p className="basis-full text-small text-quiet">
+          When every line is answered and nothing on the right is against it.
+        </p>
+      )}
+    </form>
+  );
+}
+
+function Standing({ supply }: { supply: SupplyKind }) {
+  const standing = useSafety();
+  const session = useSession();
+  const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
+  if (!standing.open) {
+    return (
+      <Notice look="brick" title="The Map is shut">
+        <ul className="grid list-disc gap-1 pl-5">
+          {standing.troubles.map((trouble, index) => (
+            <li key={index}>{troubleWords(trouble, supply)}</li>
+          ))}
+        </ul>
+      </Notice>
+    );
+  }
+  return (
+    <section
+      className="grid gap-3 rounded-part border-2 border-teal bg-sheet px-4 py-3"
+      aria-label="The Map is open"
+    >
+      <h2 className="font-bold">The Map is open</h2>
+      <Link
+        to="../map"
+        relative="path"
+        className="justify-self-start rounded-part border-2 border-enamel bg-enamel px-4 py-2.5 font-semibold text-on-enamel"
+      >
+        Go to the Map
+      </Link>
+      {standing.by === 'list' && (
+        <>
+          {standing.staleHours !== null && (
+            <p className="text-amber-ink">
+              The list is {standing.staleHours} hours old. Prove dead again before you go on.
+            </p>
+          )}
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-(--teal)"
+              checked={wiresOff === true}
+              onChange={({ target }) => session.emit({ kind: 'wires-off', off: target.checked })}
+            />
+            The wires are off the switch
+          </label>
+          <PlainButton
+            className="justify-self-start"
+            onClick={() => session.emit({ kind: 're-energised', reason: '' })}
+          >
+            It had power again
+          </PlainButton>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+import { ToggleGroup } from 'radix-ui';
+
+interface ChoiceProps<Value extends string> {
+  label: string;
+  value: Value | null;
+  options: readonly { value: Value; text: string }[];
+  onChoose: (value: Value) => void;
+  /** The label is shown beside, not only said. */
+  shown?: boolean;
+}
+
+/** One of a few, all in sight. */
+export function Choice<Value extends string>({
+  label,
+  value,
+  options,
+  onChoose,
+  shown = false,
+}: ChoiceProps<Value>) {
+  return (
+    <div>
+      {shown && <p className="mb-1 font-semibold">{label}</p>}
+      <ToggleGroup.Root
+        type="single"
+        aria-label={label}
+        value={value ?? ''}
+        onValueChange={(chosen) => {
+          const option = options.find((one) => one.value === chosen);
+          if (option) onChoose(option.value);
+        }}
+        className="flex flex-wrap gap-y-1"
+      >
+        {options.map((option) => (
+          <ToggleGroup.Item
+            key={option.value}
+            value={option.value}
+            className="-ml-0.5 min-h-11 border-2 border-line bg-sheet px-3 font-semibold first:ml-0 first:rounded-l-part last:rounded-r-part hover:border-ink data-[state=on]:z-10 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
+          >
+            {option.text}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { useEffect, useId, useRef, useState } from 'react';
+
+/** A field is kept when the hands rest this long, so that a reload or a crash loses a word at most. */
+const KEEP_AFTER_MS = 700;
+
+interface KeptFieldProps {
+  label: string;
+  hint?: string;
+  /** More than one line makes it a text area. */
+  lines?: number;
+  text: string;
+  maxLength: number;
+  mono?: boolean;
+  unit?: string | null;
+  onKeep: (text: string) => void;
+}
+
+/** A text that is kept by itself, on leaving the field or when the hands rest. */
+export function KeptField({
+  label,
+  hint,
+  lines = 1,
+  text,
+  maxLength,
+  mono = false,
+  unit,
+  onKeep,
+}: KeptFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
+  const latest = useRef(onKeep);
+  useEffect(() => {
+    latest.current = onKeep;
+  });
+  useEffect(() => {
+    if (typed === null || typed === text) return undefined;
+    const timer = setTimeout(() => latest.current(typed), KEEP_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [typed, text]);
+  const common = {
+    id,
+    maxLength,
+    value: typed ?? text,
+    autoComplete: 'off',
+    onBlur: () => {
+      if (typed !== null && typed !== text) onKeep(typed);
+      setTyped(null);
+    },
+    className: `mt-1 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 py-2 ${mono ? 'font-mono' : ''}`,
+  };
+  return (
+    <div>
+      <label htmlFor={id} className="font-semibold">
+        {label}
+        {unit && <span className="font-normal text-quiet"> in {unit}</span>}
+      </label>
+      {lines > 1 ? (
+        <textarea {...common} rows={lines} onChange={(event) => setTyped(event.target.value)} />
+      ) : (
+        <input {...common} onChange={(event) => setTyped(event.target.value)} />
+      )}
+      {hint && <span className="block text-small text-quiet">{hint}</span>}
+    </div>
+  );
+}

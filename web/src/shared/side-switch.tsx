@@ -1,0 +1,22 @@
+import { FlipHorizontal2 } from 'lucide-react';
+import { SIDE_WORDS, useViewSide } from './view-side.js';
+
+/** Says from which side the drawing is seen, and flips lugs and handle together. */
+export function SideSwitch() {
+  const { side, flip } = useViewSide();
+  const other = side === 'terminal' ? 'front' : 'terminal side';
+  return (
+    <button
+      type="button"
+      onClick={flip}
+      title={`Mirror lugs and handle: see it from the ${other}`}
+      className="flex min-h-11 items-center gap-2 rounded-part px-2 text-left font-semibold hover:bg-sheet"
+    >
+      <FlipHorizontal2 size={20} aria-hidden="true" />
+      <span>
+        {SIDE_WORDS[side]}
+        <span className="sr-only">. Press to see it from the {other}.</span>
+      </span>
+    </button>
+  );
+}

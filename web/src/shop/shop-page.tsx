@@ -1,0 +1,186 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Shop } from '@which-way/contract';
+import type { ListLine } from '@which-way/core/safety';
+import { SUPPLIES, type SupplyKind } from '@which-way/core/switch';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { api, toldOf } from '../api/client.js';
+import { Choice } from '../shared/choice.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { TopBar } from '../shared/top-bar.js';
+import { lineWords, SUPPLY_WORDS } from '../words/safety.js';
+
+/** The shop's own safety lists and notes on local codes. */
+export function ShopPage() {
+  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop, staleTime: 0 });
+  return (
+    <div className="flex min-h-full flex-col">
+      <TopBar title="The shop" />
+      <main className="mx-auto w-full max-w-4xl grow p-4 pb-12 sm:p-8">
+        {shop.isError && (
+          <Notice look="amber" title={toldOf(shop.error).message}>
+            {toldOf(shop.error).hint}
+          </Notice>
+        )}
+        {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
+      </main>
+    </div>
+  );
+}
+
+const INPUT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-3 py-1.5';
+
+function ShopForm({ shop }: { shop: Shop }) {
+  const queries = useQueryClient();
+  const [draft, setDraft] = useState(shop);
+  const [supply, setSupply] = useState<SupplyKind>('plug-in');
+  const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
+  const changed = JSON.stringify(draft) !== JSON.stringify(shop);
+  const lines = draft.safetyLists[supply];
+  const setLines = (next: ListLine[]) =>
+    setDraft({ ...draft, safetyLists: { ...draft.safetyLists, [supply]: next } });
+  const save = async () => {
+    setTrouble(null);
+    try {
+      await api.changeShop(draft);
+      toast.success('The shop’s lists are saved. Lists that were begun before stay as they are.');
+      await queries.invalidateQueries({ queryKey: ['shop'] });
+    } catch (error) {
+      setTrouble(toldOf(error));
+    }
+  };
+  return (
+    <div className="grid gap-6">
+      <h1 className="text-title font-bold">Safety lists and code notes</h1>
+      <label className="max-w-md">
+        <span className="font-semibold">Name of the shop</span>
+        <input
+          value={draft.name}
+          maxLength={80}
+          onChange={({ target }) => setDraft({ ...draft, name: target.value })}
+          className={INPUT}
+        />
+      </label>
+      <Choice
+        label="The list for"
+        shown
+        value={supply}
+        options={SUPPLIES.map((value) => ({ value, text: SUPPLY_WORDS[value].name }))}
+        onChoose={setSupply}
+      />
+      <label>
+        <span className="font-semibold">Local codes: what applies here</span>
+        <textarea
+          rows={3}
+          maxLength={2000}
+          value={draft.codeNotes[supply]}
+          onChange={({ target }) =>
+            setDraft({ ...draft, codeNotes: { ...draft.codeNotes, [supply]: target.value } })
+          }
+          className={INPUT}
+        />
+        <span className="text-small text-quiet">Shown above the list of every job of this kind.</span>
+      </label>
+      <ol className="border-t-2 border-line" aria-label="Lines of the list">
+        {lines.map((line, index) => (
+          <LineForm
+            key={`${supply} ${line.kind} ${line.kind === 'own' ? index : ''}`}
+            line={line}
+            supply={supply}
+            onChange={(next) => setLines(lines.map((one, at) => (at === index ? next : one)))}
+            onRemove={line.kind === 'own' ? () => setLines(lines.filter((_, at) => at !== index)) : null}
+            onMove={(by) => setLines(moved(lines, index, by))}
+            first={index === 0}
+            last={index === lines.length - 1}
+          />
+        ))}
+      </ol>
+      <PlainButton
+        className="justify-self-start"
+        onClick={() => setLines([...lines, { kind: 'own', text: '', why: '' }])}
+      >
+        One more line
+      </PlainButton>
+      {trouble && (
+        <Notice look="brick" title={trouble.message}>
+          {trouble.hint}
+        </Notice>
+      )}
+      <div className="sticky bottom-0 flex flex-wrap gap-3 border-t-2 border-line bg-paper py-3">
+        <PlainButton
+          look="strong"
+          className="min-h-14 text-large"
+          disabled={!changed}
+          onClick={() => void save()}
+        >
+          Save the lists
+        </PlainButton>
+        <PlainButton disabled={!changed} onClick={() => setDraft(shop)}>
+          As they were
+        </PlainButton>
+      </div>
+    </div>
+  );
+}
+
+function moved(lines: readonly ListLine[], index: number, by: number): ListLine[] {
+  const line = lines[index];
+  const others = lines.filter((_, at) => at !== index);
+  return line ? [...others.slice(0, index + by), line, ...others.slice(index + by)] : [...lines];
+}
+
+interface LineFormProps {
+  line: ListLine;
+  supply: SupplyKind;
+  onChange: (line: ListLine) => void;
+  /** null: a standard line, which stays. */
+  onRemove: (() => void) | null;
+  onMove: (by: number) => void;
+  first: boolean;
+  last: boolean;
+}
+
+function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: LineFormProps) {
+  const standard = lineWords({ ...line, text: null, why: null }, supply);
+  const own = line.kind === 'own';
+  const change = (field: 'text' | 'why', typed: string) =>
+    onChange({ ...line, [field]: !own && (typed === standard[field] || typed === '') ? null : typed });
+  return (
+    <li className="grid gap-2 border-b border-line py-3 sm:grid-cols-[1fr_auto]">
+      <div className="grid gap-2">
+        <input
+          aria-label="What to do"
+          maxLength={300}
+          value={line.text ?? standard.text}
+          onChange={({ target }) => change('text', target.value)}
+          className={`${INPUT} font-semibold`}
+        />
+        <input
+          aria-label="Why"
+          placeholder="Why, in a sentence"
+          maxLength={300}
+          value={line.why ?? standard.why}
+          onChange={({ target }) => change('why', target.value)}
+          className={`${INPUT} text-quiet placeholder:text-quiet`}
+        />
+      </div>
+      <div className="flex items-start gap-1">
+        <PlainButton className="!px-2.5" aria-label="Move up" disabled={first} onClick={() => onMove(-1)}>
+          <ArrowUp size={18} aria-hidden="true" />
+        </PlainButton>
+        <PlainButton className="!px-2.5" aria-label="Move down" disabled={last} onClick={() => onMove(1)}>
+          <ArrowDown size={18} aria-hidden="true" />
+        </PlainButton>
+        {onRemove ? (
+          <PlainButton className="!px-2.5" aria-label="Remove this line" onClick={onRemove}>
+            <Trash2 size={18} aria-hidden="true" />
+          </PlainButton>
+        ) : (
+          <span className="w-20 pt-2 text-center text-small text-quiet">stays</span>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,13 @@
+import { TAG_ACTS } from '@which-way/core/switch';
+import { SubNav } from '../shared/sub-nav.js';
+
+const PAGES = [
+  { to: 'path', text: 'Is it the switch?' },
+  { to: '.', text: 'Terminals and handle' },
+  { to: 'wires', text: 'Wires and jumpers' },
+  { to: 'strip', text: 'Strip log' },
+  { to: 'fit', text: 'What must fit' },
+];
+
+/** From the supply path to the bare switch: what is written down before the wires come off. */
+export const TagPage = () => <SubNav label="Parts of tagging" pages={PAGES} acts={TAG_ACTS} />;

@@ -1,0 +1,186 @@
+import {
+  describeSwitch,
+  newTerminal,
+  type PlacedTerminal,
+  type Structure,
+  type TerminalId,
+} from '@which-way/core/switch';
+import { useState } from 'react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { spotNear, spotsOf } from '../shared/arrangement.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { SideSwitch } from '../shared/side-switch.js';
+import { useViewSide } from '../shared/view-side.js';
+import { HandleSection } from './handle-section.js';
+import { LayoutChoice } from './layout-choice.js';
+import { NewSwitchForm } from './new-switch-form.js';
+import { TagDrawing } from './tag-drawing.js';
+import { RelabelForm, TerminalPanel } from './terminal-panel.js';
+
+/** How the terminals lie on the part, what is stamped on them, and what the hand moves. */
+export function TerminalsPage() {
+  const { structure } = useJobState((state) => state.map);
+  const session = useSession();
+  const { side } = useViewSide();
+  const [picked, setPicked] = useState<TerminalId | null>(null);
+  const { layout, terminals } = structure;
+  if (terminals.length === 0) {
+    return (
+      <main className="p-4 sm:p-6">
+        <NewSwitchForm
+          onDescribe={(terminalCount, positions, labels) =>
+            session.restructure(
+              describeSwitch(
+                {
+                  terminals: terminalCount,
+                  positions,
+                  labels,
+                  form: 'rotary',
+                  layout: terminalCount <= 16 ? 'two-rows' : 'list',
+                },
+                newId,
+              ),
+            )
+          }
+        />
+      </main>
+    );
+  }
+  const terminal = terminals.find(({ id }) => id === picked) ?? null;
+  const put = (spots: PlacedTerminal[]) => session.restructure({ change: 'placed', spots });
+  const placeable = layout.kind === 'wafers' || layout.kind === 'grid' || layout.kind === 'photo';
+  const unplaced = unplacedOf(structure);
+  const next = terminal ?? unplaced[0] ?? null;
+  return (
+    <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <section aria-label="The switch" className="min-w-0">
+        <h1 className="sr-only">Terminals and handle</h1>
+        <div className="flex flex-wrap items-center gap-2">
+          <SideSwitch />
+          {placeable && (
+            <p className="grow text-right text-quiet" role="status">
+              {next ? (
+                <>
+                  Tap where <strong className="font-mono text-ink">{next.label}</strong> lies
+                </>
+              ) : (
+                'Tap a terminal, then where it lies'
+              )}
+            </p>
+          )}
+        </div>
+        <div className="mt-2 max-h-[70dvh]">
+          <TagDrawing
+            picked={picked}
+            onTerminal={(id) => setPicked(id === picked ? null : id)}
+            {...(placeable && next
+              ? {
+                  onGround: (place, height) => {
+                    const spot = spotNear(layout, side, place, height);
+                    if (spot) put([{ terminal: next.id, spot }]);
+                    setPicked(null);
+                  },
+                }
+              : {})}
+          />
+        </div>
+        {(layout.kind === 'wafers' || layout.kind === 'grid') && unplaced.length > 0 && (
+          <PlainButton
+            className="mt-3"
+            onClick={() => {
+              const free = freeSpots(structure);
+              put(
+                unplaced.flatMap(({ id }, index) =>
+                  free[index] ? [{ terminal: id, spot: free[index] }] : [],
+                ),
+              );
+            }}
+          >
+            Fill the free places in order
+          </PlainButton>
+        )}
+      </section>
+      <div className="grid min-w-0 content-start gap-6">
+        {terminal ? (
+          <TerminalPanel key={terminal.id} terminal={terminal} onClose={() => setPicked(null)} />
+        ) : (
+          <section aria-label="Terminals" className="grid gap-3">
+            <h2 className="text-large font-bold">
+              {terminals.filter(({ role }) => role !== 'frame').length} terminals
+            </h2>
+            <div className="flex flex-wrap gap-2">
+              <PlainButton
+                onClick={() =>
+                  session.restructure({
+                    change: 'terminal-added',
+                    terminal: newTerminal(nextLabel(terminals), newId),
+                  })
+                }
+              >
+                One more lug
+              </PlainButton>
+              {!terminals.some(({ role }) => role === 'frame') && (
+                <PlainButton
+                  onClick={() =>
+                    session.restructure({
+                      change: 'terminal-added',
+                      terminal: { ...newTerminal('FRAME', newId), role: 'frame' },
+                    })
+                  }
+                >
+                  Add the FRAME
+                </PlainButton>
+              )}
+            </div>
+            <p className="text-small text-quiet">
+              FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a
+              terminal to rename it, or to say that it is a dummy lug.
+            </p>
+            <RelabelForm terminals={terminals.filter(({ role }) => role !== 'frame')} />
+          </section>
+        )}
+        <LayoutChoice />
+        <HandleSection />
+      </div>
+    </main>
+  );
+}
+
+/** Terminals that have no place in a layout with places of its own. */
+function unplacedOf({ terminals, layout, placed }: Structure) {
+  if (layout.kind !== 'wafers' && layout.kind !== 'grid' && layout.kind !== 'photo') return [];
+  return terminals.filter(
+    ({ id, role }) =>
+      role !== 'frame' &&
+      !placed.some(
+        ({ terminal, spot }) =>
+          terminal === id &&
+          spot.on === layout.kind &&
+          (spot.on !== 'photo' || (layout.kind === 'photo' && spot.photo === layout.photo)),
+      ),
+  );
+}
+
+/** Places that nothing lies on, in order; of a wafer only the front face. */
+function freeSpots({ layout, placed }: Structure) {
+  if (layout.kind !== 'wafers' && layout.kind !== 'grid') return [];
+  const key = (spot: PlacedTerminal['spot']) =>
+    spot.on === 'wafers'
+      ? `${spot.deck} ${spot.clock}`
+      : spot.on === 'grid'
+        ? `${spot.row} ${spot.column}`
+        : '';
+  const taken = new Set(placed.filter(({ spot }) => spot.on === layout.kind).map(({ spot }) => key(spot)));
+  return spotsOf(layout).filter(
+    (spot) => !taken.has(key(spot)) && (spot.on !== 'wafers' || spot.face === 'front'),
+  );
+}
+
+/** The next number that no terminal has. */
+export function nextLabel(terminals: readonly { label: string }[]): string {
+  const labels = new Set(terminals.map(({ label }) => label));
+  let next = terminals.length + 1;
+  while (labels.has(String(next))) next += 1;
+  return String(next);
+}

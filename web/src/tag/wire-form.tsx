@@ -1,0 +1,154 @@
+import {
+  colorsOf,
+  TERMINATIONS,
+  WIRE_COLORS,
+  type TerminalId,
+  type Termination,
+  type Wire,
+} from '@which-way/core/switch';
+import { useState } from 'react';
+import { useJobState } from '../job/job-context.js';
+import { KeptField } from '../shared/kept-field.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { TERMINATION_WORDS } from '../words/wires.js';
+import { Swatch } from './wire-casing.js';
+
+interface WireFormProps {
+  wire: Wire;
+  wires: readonly Wire[];
+  onKeep: (wire: Wire) => void;
+  onClose: () => void;
+}
+
+const SELECT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-2';
+
+/** One wire: its tag, colour, size, how it ends, where it sits and where it goes. Kept as it is typed. */
+export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
+  const { terminals } = useJobState((state) => state.map.structure);
+  const [message, setMessage] = useState('');
+  const change = (part: Partial<Wire>) => onKeep({ ...wire, ...part });
+  const retag = (tag: string) => {
+    const wanted = tag.trim();
+    if (wanted === '') return setMessage('A tag has a number or a letter on it.');
+    if (wires.some(({ id, tag: other }) => id !== wire.id && other.toLowerCase() === wanted.toLowerCase()))
+      return setMessage(`There is a tag ${wanted} already.`);
+    setMessage('');
+    return change({ tag: wanted });
+  };
+  return (
+    <div className="grid gap-3 rounded-part border-2 border-brass bg-sheet p-3">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <KeptField label="Tag" mono maxLength={12} text={wire.tag} onKeep={retag} />
+        <KeptField
+          label="Size"
+          maxLength={24}
+          text={wire.size}
+          onKeep={(size) => change({ size: size.trim() })}
+        />
+        <label>
+          <span className="font-semibold">Ends in</span>
+          <select
+            value={wire.termination ?? ''}
+            onChange={({ target }) => change({ termination: terminationOf(target.value) })}
+            className={SELECT}
+          >
+            <option value="">not said</option>
+            {TERMINATIONS.map((one) => (
+              <option key={one} value={one}>
+                {TERMINATION_WORDS[one]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          <span className="font-semibold">Sits on</span>
+          <select
+            value={wire.terminal ?? ''}
+            onChange={({ target }) =>
+              change({ terminal: target.value === '' ? null : (target.value as TerminalId) })
+            }
+            className={SELECT}
+          >
+            <option value="">not said</option>
+            {terminals.map(({ id, label }) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <div className="col-span-2">
+          <KeptField
+            label="Goes to"
+            maxLength={80}
+            text={wire.goesTo}
+            onKeep={(goesTo) => change({ goesTo: goesTo.trim() })}
+          />
+        </div>
+      </div>
+      <ColorChoice color={wire.color} onChoose={(color) => change({ color })} />
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 accent-(--brick)"
+          checked={wire.liveThough}
+          onChange={({ target }) => change({ liveThough: target.checked })}
+        />
+        Live though its colour says otherwise: re-mark it
+      </label>
+      {message && (
+        <p role="alert" className="text-brick">
+          {message}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <PlainButton onClick={onClose}>Done</PlainButton>
+        <PlainButton
+          look="quiet"
+          onClick={() => {
+            change({ removed: true });
+            onClose();
+          }}
+        >
+          Remove the wire
+        </PlainButton>
+      </div>
+    </div>
+  );
+}
+
+const terminationOf = (value: string): Termination | null =>
+  TERMINATIONS.find((one) => one === value) ?? null;
+
+/** IEC 60757 codes; a second tap on another colour makes a two-colour wire. */
+function ColorChoice({ color, onChoose }: { color: string; onChoose: (color: string) => void }) {
+  const chosen = colorsOf(color)?.map(({ code }) => code) ?? [];
+  const toggle = (code: string) => {
+    if (chosen.includes(code)) onChoose(chosen.filter((one) => one !== code).join(''));
+    else onChoose([...chosen, code].slice(-2).join(''));
+  };
+  return (
+    <fieldset>
+      <legend className="font-semibold">
+        Colour {color && <span className="font-mono">{color}</span>}
+        <span className="font-normal text-quiet"> tap two for a striped wire</span>
+      </legend>
+      <div className="mt-1 flex flex-wrap gap-1.5">
+        {WIRE_COLORS.map(({ code, word }) => (
+          <button
+            key={code}
+            type="button"
+            title={word}
+            aria-label={`${code}, ${word}`}
+            aria-pressed={chosen.includes(code)}
+            onClick={() => toggle(code)}
+            className={`flex min-h-11 items-center gap-1.5 rounded-part border-2 px-2 font-mono ${chosen.includes(code) ? 'border-ink font-bold' : 'border-line'}`}
+          >
+            <Swatch color={code} />
+            {code}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

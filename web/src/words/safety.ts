@@ -1,0 +1,139 @@
+import type { SafetyTrouble } from '@which-way/core/safety';
+import type { SafetyLine, SafetyLineKind, SupplyKind, Tester } from '@which-way/core/switch';
+
+export const SUPPLY_WORDS: Record<SupplyKind, { name: string; about: string }> = {
+  'plug-in': { name: 'Plug-in mains', about: 'It has a plug, and the plug can be pulled.' },
+  fixed: { name: 'Fixed mains', about: 'Wired in. For those who may work on it where you are.' },
+  battery: { name: 'Battery or vehicle', about: 'Little voltage, very large currents.' },
+  'extra-low': { name: 'Extra-low voltage', about: 'A plug-top supply or transformer, below 50 V.' },
+};
+
+export const TESTER_WORDS: Record<Tester, string> = {
+  'two-pole': 'Two-pole voltage tester',
+  'meter-on-volts': 'Meter, dial on volts',
+  pen: 'Pen-type detector',
+};
+
+type Words = { text: string; why: string };
+const same = (text: string, why: string): Record<SupplyKind, Words> => ({
+  'plug-in': { text, why },
+  fixed: { text, why },
+  battery: { text, why },
+  'extra-low': { text, why },
+});
+
+/** The standard words of each line, by supply: what to do, and why in a sentence. */
+const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> = {
+  isolate: {
+    'plug-in': {
+      text: 'Pull the plug and keep it in sight',
+      why: 'A switch that is off leaves one side of the mains on.',
+    },
+    fixed: {
+      text: 'Switch off at the breaker or isolator and draw its fuse',
+      why: 'A wall switch is no isolator: it may break one pole only, or the wrong one.',
+    },
+    battery: {
+      text: 'Disconnect the battery, the earth side first; chargers and solar too',
+      why: 'A spanner between live and frame welds itself in place.',
+    },
+    'extra-low': {
+      text: 'Unplug the supply',
+      why: 'A meter on ohms feeds its own small voltage and is upset by any other.',
+    },
+  },
+  lock: {
+    ...same(
+      'Secure it: lock it off, or tape and tag the plug',
+      'Somebody who means well will plug it in while your hands are inside.',
+    ),
+    fixed: {
+      text: 'Lock it off, keep the key, and hang a tag with your name',
+      why: 'Somebody who wants light will switch it on while your hands are inside.',
+    },
+    battery: {
+      text: 'Tape the lead back and tag it',
+      why: 'A lead that springs back onto its post makes it live again.',
+    },
+  },
+  'prove-tester': same('Prove the tester on a known live source', 'A dead tester finds everything dead.'),
+  'prove-dead': same(
+    'Prove dead: every conductor to every other and to earth, with the switch in every position',
+    'A conductor can be live in one position only, and fed from the other end.',
+  ),
+  'prove-again': same(
+    'Prove the tester again on the same source',
+    'It may have failed between the first proof and the measuring.',
+  ),
+  discharge: same(
+    'Let stored energy go through a resistor, then measure again: below 5 V',
+    'A capacitor or suppressor keeps its charge; a screwdriver across it hurts both, and the meter dies of it.',
+  ),
+  'other-circuits': {
+    ...same(
+      'Look for other circuits in the same box',
+      'A second feed, a timer or a bell wire stays live when this one is off.',
+    ),
+    battery: {
+      text: 'Look for a second battery, a charger or a feed from elsewhere',
+      why: 'A second supply stays on when the first is off.',
+    },
+  },
+  meter: same(
+    'Dial on ohms; the red lead not in the current socket',
+    'In the current socket the meter is a dead short.',
+  ),
+};
+
+/** What a line says: the shop's own words where it has them, else the standard ones. */
+export function lineWords({ kind, text, why }: Omit<SafetyLine, 'id'>, supply: SupplyKind): Words {
+  const standard = kind === 'own' ? { text: '', why: '' } : LINES[kind][supply];
+  return { text: text ?? standard.text, why: why ?? standard.why };
+}
+
+/** The trouble in a few words, for the list of jobs. */
+export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
+  'not-begun': 'still in the machine',
+  're-energised': 'it had power again',
+  unanswered: 'not all is answered',
+  'cannot-be-left-out': 'a proof was left out',
+  'answer-does-not-fit': 'an answer does not fit',
+  'pen-is-no-proof': 'a pen is no proof',
+  'other-tester': 'two testers were used',
+  'not-every-position': 'not dead in every position',
+  'not-dead': 'not proved dead',
+  'stored-energy': 'stored energy is left',
+  'out-of-order': 'the tester was not proved after',
+  unsigned: 'nobody answers for it yet',
+};
+
+/** Why the Map stays shut, and what would open it. */
+export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
+  const line = 'line' in trouble ? lineWords(trouble.line, supply).text : '';
+  switch (trouble.code) {
+    case 'not-begun':
+      return 'The switch is still in the machine, and no safety list has been begun.';
+    case 're-energised':
+      return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}: what was proved dead is no longer proved. Begin the list again.`;
+    case 'unanswered':
+      return `Not answered: ${line}.`;
+    case 'cannot-be-left-out':
+      return `This cannot be left out: ${line}.`;
+    case 'answer-does-not-fit':
+      return `Answer this one with what was measured: ${line}.`;
+    case 'pen-is-no-proof':
+      return 'A pen-type detector is no proof of dead: it misses shielded and direct voltages. Use a two-pole tester, or a meter on volts.';
+    case 'other-tester':
+      return 'The tester that was proved again is not the one that proved dead.';
+    case 'not-every-position':
+      return 'Dead was not proved with the switch in every position.';
+    case 'not-dead':
+      return `${trouble.volts} V was found: it is not dead. Find the feed, isolate it, and prove dead again.`;
+    case 'stored-energy':
+      return `${trouble.volts} V is still stored. Ohms only below 5 V: let it go through a resistor and measure again.`;
+    case 'out-of-order':
+      return `“${lineWords(trouble.before, supply).text}” was answered after “${line}”. Prove it again, in order.`;
+    case 'unsigned':
+      return 'Nobody answers for the list yet: say who did it.';
+  }
+}

@@ -1,0 +1,74 @@
+import {
+  colorsOf,
+  type FastenerKind,
+  type Fastener,
+  type MechanicsField,
+  type PartForm,
+  type Termination,
+} from '@which-way/core/switch';
+
+export const PART_WORDS: Record<PartForm, string> = {
+  lamp: 'lamp',
+  coil: 'coil',
+  motor: 'motor',
+  resistor: 'resistor',
+  suppressor: 'suppressor',
+  diode: 'diode',
+  jumper: 'jumper',
+  circuit: 'rest of the circuit',
+};
+
+export const TERMINATION_WORDS: Record<Termination, string> = {
+  solder: 'soldered',
+  screw: 'screw',
+  'push-on': 'push-on tab',
+  ring: 'ring',
+  fork: 'fork',
+  'crimp-pin': 'crimped pin',
+  'push-in': 'push-in',
+  connector: 'connector',
+  moulded: 'moulded in',
+};
+
+export const FASTENER_WORDS: Record<FastenerKind, [one: string, many: string]> = {
+  screw: ['screw', 'screws'],
+  'bolt-and-nut': ['bolt and nut', 'bolts and nuts'],
+  rivet: ['rivet', 'rivets'],
+  clip: ['clip', 'clips'],
+  circlip: ['circlip', 'circlips'],
+  pin: ['pin', 'pins'],
+  solder: ['solder joint', 'solder joints'],
+  tab: ['bent tab', 'bent tabs'],
+  other: ['other', 'others'],
+};
+
+export const MECHANICS_WORDS: Record<MechanicsField, { label: string; unit: 'mm' | null; hint: string }> = {
+  mounting: { label: 'Mounting', unit: null, hint: 'bush and nut, two screws, snap-in, panel' },
+  'bolt-spacing': { label: 'Bolt spacing', unit: 'mm', hint: 'centre to centre' },
+  'cut-out': { label: 'Cut-out', unit: 'mm', hint: '22.2 x 30' },
+  bushing: { label: 'Bushing', unit: null, hint: 'M10 x 0.75, 9 mm long' },
+  'shaft-diameter': { label: 'Shaft, across', unit: 'mm', hint: '6, flat 4.5' },
+  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: '18' },
+  depth: { label: 'Depth behind the panel', unit: 'mm', hint: 'lugs and bent wires included' },
+  connector: { label: 'Connector', unit: null, hint: 'pins, pitch, keyed how' },
+  terminations: { label: 'Terminations', unit: null, hint: '4.8 mm tabs, solder lugs' },
+  environment: { label: 'Where it lives', unit: null, hint: 'dust, splashes, heat, salt' },
+};
+
+/** A colour code with its plain words: 'GNYE, green and yellow'. */
+export function colorWords(code: string): string {
+  const colors = colorsOf(code);
+  return colors
+    ? `${code}, ${colors.map(({ word }) => word).join(' and ')}`
+    : code === ''
+      ? 'colour not written down'
+      : code;
+}
+
+/** '2 screws, 12 mm, left cover'. */
+export function fastenerWords({ count, kind, length, place }: Fastener): string {
+  const [one, many] = FASTENER_WORDS[kind];
+  return [`${count} ${count === 1 ? one : many}`, length === null ? '' : `${length} mm`, place]
+    .filter(Boolean)
+    .join(', ');
+}
