@@ -1,6 +1,6 @@
 import { test as base } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -69,6 +69,17 @@ export class Served {
 
   async get<Answer>(path: string): Promise<Answer> {
     return (await (await fetch(this.base + path)).json()) as Answer;
+  }
+
+  /** Gives it the demo's photos, as the browser would send them. */
+  async loadPhotos(): Promise<void> {
+    for (const name of readdirSync(join(root, 'demo', 'photos'))) {
+      await fetch(`${this.base}/api/photos/${name.replace('.jpg', '')}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'image/jpeg' },
+        body: readFileSync(join(root, 'demo', 'photos', name)),
+      });
+    }
   }
 
   /** Takes in a demo file: a stated half-way state. */

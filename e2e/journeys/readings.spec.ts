@@ -99,6 +99,8 @@ test('a switch that is still in the machine keeps the Map shut and says why', as
   await page.getByRole('button', { name: 'Map a switch now' }).click();
   await page.getByLabel('How many terminals?').fill('3');
   await page.getByRole('button', { name: 'It is still in the machine' }).click();
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible();
+  await new Bench(page).go('Map');
   await expect(page.getByText('The Map is shut: the switch is still in the machine.')).toBeVisible();
   await expect(page.getByTestId('prompt')).toHaveCount(0);
   await page.getByRole('button', { name: 'It is out of the machine now' }).click();

@@ -4,6 +4,14 @@ import { expect, Served, test } from '../served.js';
 
 const VIEWS: [title: string, path: string, ready: string][] = [
   ['Table radio, band switch', 'intake', 'The complaint'],
+  ['Table radio, band switch', 'intake/markings', 'Tap a character'],
+  ['Pottery kiln, three-heat selector', 'intake/worth', 'It would come out even with'],
+  ['Bilge pump panel, manual-off-auto', 'safe', 'Local rules come first'],
+  ['Bilge pump panel, manual-off-auto', 'tag/path', 'Test next'],
+  ['Table radio, band switch', 'tag', 'How they lie'],
+  ['Table radio, band switch', 'tag/wires', 'Tag labels, PDF'],
+  ['Table radio, band switch', 'tag/strip', 'Nut of the band switch'],
+  ['Table radio, band switch', 'tag/fit', 'Bolt spacing'],
   ['Pottery kiln, three-heat selector', 'map', 'Truth table so far'],
   ['Table radio, band switch', 'table', 'Seen from the terminal side'],
   ['Desk fan, five speed keys', 'verify', 'Pattern: differs'],
@@ -21,6 +29,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     try {
       await served.load('library.json');
       await served.load('jobs.json');
+      await served.loadPhotos();
       const jobs = await served.get<JobSummary[]>('/api/jobs');
       const page = await (
         await browser.newContext({ colorScheme, baseURL: served.base, reducedMotion: 'reduce' })
@@ -40,6 +49,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(page.getByText(ready).first()).toBeVisible();
         await check(`${title} ${path}`);
       }
+      await page.goto('/shop');
+      await expect(page.getByText('One more line')).toBeVisible();
+      await check('shop');
       await page.context().close();
     } finally {
       await served.end();

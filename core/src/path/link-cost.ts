@@ -35,3 +35,7 @@ export const inSeries = (kind: LinkKind): boolean => !ASIDE.has(kind);
 /** A broken strand passes at rest: these are cleared only by a test in which they were flexed. */
 const FLEXED: ReadonlySet<LinkKind> = new Set(['cord']);
 export const needsFlexing = (kind: LinkKind): boolean => FLEXED.has(kind);
+
+/** A source, or more than ohms can tell: never in the middle of a stretch that is measured as one. */
+const ALONE: ReadonlySet<LinkKind> = new Set(['battery', 'electronics']);
+export const testedAlone = (kind: LinkKind): boolean => ALONE.has(kind);

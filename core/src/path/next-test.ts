@@ -1,5 +1,5 @@
 import type { LinkId, PathLink } from '../switch/index.js';
-import { costOf, inSeries, needsFlexing } from './link-cost.js';
+import { costOf, inSeries, needsFlexing, testedAlone } from './link-cost.js';
 import { pathVerdict, type PathVerdict, type SupplyPath } from './verdict.js';
 
 /** A test worth doing next. */
@@ -40,6 +40,8 @@ export function nextTest(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
   for (let from = 0; from < series.length; from += 1) {
     let inside = 0;
     for (let to = from; to < series.length; to += 1) {
+      const alone = series.slice(from, to + 1).some(({ kind }) => testedAlone(kind));
+      if (alone && to > from) break;
       inside += weights[to] ?? 0;
       const passes = 1 - inside / total;
       if (inside === 0 || passes <= 1e-12) continue;

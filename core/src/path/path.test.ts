@@ -148,6 +148,17 @@ describe('the next test', () => {
     expect(Math.max(...needed)).toBeLessThanOrEqual(8);
   });
 
+  it('never measures through a battery or electronics', () => {
+    const links = chain('battery', 'fuse', 'switch', 'electronics', 'motor');
+    const tests: PathTest[] = [];
+    for (let proposed = nextTest({ links, tests }); proposed; proposed = nextTest({ links, tests })) {
+      const kinds = links.filter(({ id }) => proposed?.links.includes(id)).map(({ kind }) => kind);
+      if (kinds.includes('battery') || kinds.includes('electronics')) expect(kinds).toHaveLength(1);
+      tests.push({ id: newId(), links: proposed.links, result: 'pass', flexed: true, ohms: null });
+    }
+    expect(pathVerdict({ links, tests }).outcome).toBe('not-the-switch');
+  });
+
   it('brings the most bits per minute of all stretches, by a count of its own over every single fault', () => {
     const kinds = fc.constantFrom<LinkKind>(
       'plug',

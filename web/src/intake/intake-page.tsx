@@ -72,6 +72,7 @@ export function StoryPage() {
             As it came in, before anything is moved: wires, knob positions, anything odd.
           </p>
           <PhotoAdder purpose="before" />
+          <div className="mt-3" />
           <PhotoStrip
             picked={null}
             onPick={(photo) => window.open(`/api/photos/${photo.id}`, '_blank', 'noopener')}

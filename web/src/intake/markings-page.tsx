@@ -37,8 +37,10 @@ export function MarkingsPage() {
     <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <h1 className="sr-only">Markings</h1>
       <section aria-label="Photos of markings" className="min-w-0">
-        <PhotoAdder purpose="marking" />
-        <PhotoStrip picked={photo?.id ?? null} onPick={({ id }) => setPicked(id)} />
+        <div className="mb-2 flex flex-wrap items-center gap-3">
+          <PhotoStrip picked={photo?.id ?? null} onPick={({ id }) => setPicked(id)} />
+          <PhotoAdder purpose="marking" />
+        </div>
         {photo ? (
           <Loupe
             key={photo.id}

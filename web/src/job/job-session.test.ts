@@ -69,7 +69,7 @@ class MemoryOutbox implements Outbox {
   removePhoto = async (id: PhotoId) => {
     this.photos = this.photos.filter((photo) => photo.id !== id);
   };
-  photosOf = async () => this.photos;
+  photosOf = async () => [...this.photos];
 }
 
 let server: StandIn;

@@ -34,6 +34,10 @@ export function useMapKeys(probing: Probing, onHelp: () => void): void {
       if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
       if (press(event, latest.current.probing, latest.current.onHelp)) event.preventDefault();
     };
+    // The link that was tapped to come here must not take the first Enter.
+    const { activeElement } = document;
+    if (activeElement instanceof HTMLElement && activeElement.matches('a:not(:focus-visible)'))
+      activeElement.blur();
     window.addEventListener('keydown', onKey);
     window.addEventListener('click', letGo);
     return () => {

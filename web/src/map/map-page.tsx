@@ -2,6 +2,7 @@ import { truthTable } from '@which-way/core/table';
 import type { ReadingId } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Inspector, type Inspected } from '../shared/inspector.js';
+import { SideSwitch } from '../shared/side-switch.js';
 import { TableGrid } from '../shared/table-grid.js';
 import { Contradictions } from './contradictions.js';
 import { HandleRail } from './handle-rail.js';
@@ -38,8 +39,11 @@ export function MapPage() {
         </div>
         <div className="order-1 flex flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
           <MapTools probing={probing} onHelp={() => setHelp(true)} />
-          <div className="h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
+          <div className="relative h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
             <MapDrawing probing={probing} onPick={setInspected} />
+            <div className="absolute bottom-0 left-1 bg-paper">
+              <SideSwitch />
+            </div>
           </div>
         </div>
         <div className="order-3 flex min-h-0 flex-col gap-4 p-4 lg:order-none lg:overflow-y-auto">

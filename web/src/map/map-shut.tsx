@@ -5,7 +5,7 @@ import { useSession } from '../job/job-context.js';
 import { useSafety } from '../safe/use-safety.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { troubleWords } from '../words/safety.js';
+import { troubleList } from '../words/safety.js';
 
 /** Why the Map is shut, and the two ways to open it. */
 export function MapShut() {
@@ -19,8 +19,8 @@ export function MapShut() {
       <h1 className="sr-only">Map</h1>
       <Notice look="brick" title="The Map is shut: the switch is still in the machine.">
         <ul className="grid list-disc gap-1 pl-5">
-          {troubles.map((one, index) => (
-            <li key={index}>{troubleWords(one, list?.supply ?? 'plug-in')}</li>
+          {troubleList(troubles, list?.supply ?? 'plug-in').map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
         <p className="mt-3">

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { SideSwitch } from '../shared/side-switch.js';
 import { LAYOUT_WORDS } from '../words/layouts.js';
 import type { Probing } from './use-probing.js';
 
@@ -14,9 +13,6 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
   const session = useSession();
   return (
     <div className="flex flex-wrap items-center justify-end gap-2 px-4 py-2">
-      <div className="mr-auto">
-        <SideSwitch />
-      </div>
       <div role="group" aria-label="How it is read" className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button

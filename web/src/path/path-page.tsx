@@ -11,7 +11,6 @@ import {
 } from '@which-way/core/path';
 import {
   LINK_KINDS,
-  PATH_ACTS,
   type LinkId,
   type LinkKind,
   type PathLink,
@@ -24,8 +23,14 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { UndoButtons } from '../shared/sub-nav.js';
-import { LINK_WORDS, linkList, linkName, OUTCOME_WORDS, PRESET_WORDS, STATE_WORDS } from '../words/path.js';
+import {
+  LINK_WORDS,
+  stretchWords,
+  linkName,
+  OUTCOME_WORDS,
+  PRESET_WORDS,
+  STATE_WORDS,
+} from '../words/path.js';
 import { Chain } from './chain.js';
 import { CordCheck } from './cord-check.js';
 import { ResultButtons } from './result-buttons.js';
@@ -48,10 +53,7 @@ export function PathPage() {
   const link = path.links.find(({ id }) => id === picked);
   return (
     <main className="grid grow content-start gap-6 p-4 sm:p-6">
-      <div className="flex items-center gap-2">
-        <h1 className="grow text-title font-bold">Is it the switch?</h1>
-        <UndoButtons acts={PATH_ACTS} />
-      </div>
+      <h1 className="sr-only">Is it the switch?</h1>
       {path.links.length === 0 ? (
         <Presets onChoose={(preset) => lay(layPath(preset, newId))} />
       ) : (
@@ -121,23 +123,29 @@ interface Testing {
   onTest: (links: LinkId[], result: TestResult, flexed: boolean) => void;
 }
 
+/** How a stretch of these kinds is tested. */
+function howToTest(kinds: readonly LinkKind[]): string {
+  if (kinds.includes('battery')) return 'Volts at its posts, with a load on';
+  if (kinds.includes('electronics'))
+    return 'By itself: what goes in, what comes out; ohms through it say little';
+  const on = kinds.includes('switch') ? ', the switch on' : '';
+  return `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`;
+}
+
 /** The test that splits the remaining suspects best for the least work. */
 function Proposal({ path, verdict, onTest }: Testing) {
   const proposed = nextTest(path, verdict);
   if (!proposed) return null;
-  const withSwitch = path.links.some(({ id, kind }) => kind === 'switch' && proposed.links.includes(id));
-  const alone = proposed.links.length === 1;
+  const kinds = path.links.filter(({ id }) => proposed.links.includes(id)).map(({ kind }) => kind);
   return (
     <section aria-label="Test next" className="grid gap-3">
       <p className="text-quiet">Test next: it splits the suspects best for the least work</p>
       <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
-        {alone ? linkList(path.links, proposed.links) : `From ${linkList(path.links, proposed.links)}`}
+        {stretchWords(path.links, proposed.links)}
       </p>
       <p>
-        {alone ? 'From its one end to its other end' : 'From the one end of the stretch to the other end'},
-        unplugged, on ohms{withSwitch ? ', the switch on' : ''}. About{' '}
-        {Math.max(1, Math.round(proposed.minutes))} min; it passes {Math.round(proposed.passes * 100)} times
-        in a hundred, by what is usual.
+        {howToTest(kinds)}. About {Math.max(1, Math.round(proposed.minutes))} min; it passes{' '}
+        {Math.round(proposed.passes * 100)} times in a hundred, by what is usual.
       </p>
       <ResultButtons
         key={proposed.links.join()}

@@ -1,7 +1,7 @@
 import type { SupplyPath } from '@which-way/core/path';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { linkList } from '../words/path.js';
+import { stretchWords } from '../words/path.js';
 
 const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };
 
@@ -16,7 +16,8 @@ export function TestList({ path }: { path: SupplyPath }) {
         {path.tests.toReversed().map((test) => (
           <li key={test.id} className="flex items-center gap-3 border-b border-line">
             <span className="grow">
-              {linkList(path.links, test.links)}: <strong>{test.result ? RESULTS[test.result] : ''}</strong>
+              {stretchWords(path.links, test.links)}:{' '}
+              <strong>{test.result ? RESULTS[test.result] : ''}</strong>
               {test.flexed && ', flexed'}
             </span>
             <PlainButton

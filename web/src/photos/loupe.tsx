@@ -58,16 +58,16 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
         {({ zoomIn, zoomOut, resetTransform }) => (
           <>
             <div className="flex flex-wrap items-center gap-2">
-              <Tool label="Smaller" onClick={() => zoomOut(0.7)}>
+              <Tool label="Smaller" onClick={() => zoomOut(zoom / 2, 0)}>
                 <Minus aria-hidden="true" />
               </Tool>
               <output className="w-16 text-center font-mono font-bold" aria-label="Enlarged">
                 {zoom.toFixed(zoom < 10 ? 1 : 0)}×
               </output>
-              <Tool label="Larger" onClick={() => zoomIn(0.7)}>
+              <Tool label="Larger" onClick={() => zoomIn(zoom, 0)}>
                 <Plus aria-hidden="true" />
               </Tool>
-              <Tool label="The whole photo" onClick={() => resetTransform()}>
+              <Tool label="The whole photo" onClick={() => resetTransform(0)}>
                 <Scan aria-hidden="true" />
               </Tool>
               <PlainButton

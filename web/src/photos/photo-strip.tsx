@@ -1,6 +1,5 @@
 import type { Photo, PhotoId } from '@which-way/core/switch';
 import { Trash2 } from 'lucide-react';
-import { PlainButton } from '../shared/plain-button.js';
 import { thumbUrl } from './photo-url.js';
 import { usePhotos } from './use-photos.js';
 
@@ -14,7 +13,7 @@ export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
   const { photos, waiting, change } = usePhotos();
   if (photos.length + waiting.length === 0) return null;
   return (
-    <ul className="flex gap-3 overflow-x-auto py-2" aria-label="Photos">
+    <ul className="flex gap-2 overflow-x-auto" aria-label="Photos">
       {photos.map((photo, index) => (
         <li key={photo.id} className="relative shrink-0">
           <button
@@ -24,22 +23,24 @@ export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
             onClick={() => onPick(photo)}
             className={`block rounded-part border-4 ${photo.id === picked ? 'border-brass' : 'border-transparent hover:border-line'}`}
           >
-            <img src={thumbUrl(photo.id)} alt="" className="h-20 w-28 rounded-part bg-sheet object-cover" />
+            <img src={thumbUrl(photo.id)} alt="" className="h-16 w-24 rounded-part bg-sheet object-cover" />
           </button>
           {photo.id === picked && (
-            <PlainButton
-              className="mt-1 !min-h-9 w-full !px-1 text-small"
+            <button
+              type="button"
+              aria-label="Remove this photo"
+              title="Remove this photo; undo brings it back"
+              className="absolute top-1 right-1 flex size-8 items-center justify-center rounded-part border-2 border-line bg-sheet hover:border-ink"
               onClick={() => change(photo, { removed: true })}
             >
-              <Trash2 size={15} className="mr-1 inline" aria-hidden="true" />
-              Remove
-            </PlainButton>
+              <Trash2 size={16} aria-hidden="true" />
+            </button>
           )}
         </li>
       ))}
       {waiting.map(({ id, url }) => (
         <li key={id} className="relative shrink-0">
-          <img src={url} alt="" className="h-20 w-28 rounded-part object-cover opacity-60" />
+          <img src={url} alt="" className="h-16 w-24 rounded-part object-cover opacity-60" />
           <span className="absolute inset-x-0 bottom-0 bg-amber-wash px-1 text-small text-amber-ink">
             waiting to be saved
           </span>

@@ -10,7 +10,7 @@ import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { UndoButtons } from '../shared/sub-nav.js';
-import { SUPPLY_WORDS, troubleWords } from '../words/safety.js';
+import { SUPPLY_WORDS, troubleList } from '../words/safety.js';
 import { LiveRecords } from './live-records.js';
 import { SafetyRow } from './safety-row.js';
 import { useSafety } from './use-safety.js';
@@ -22,6 +22,8 @@ export function SafePage() {
   const session = useSession();
   const { list, by } = standing;
   const supply = list?.supply ?? 'plug-in';
+  const [choosing, setChoosing] = useState(false);
+  const next = list?.lines.find(({ id }) => !standing.answers.has(id))?.id ?? null;
   return (
     <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid min-w-0 content-start gap-5">
@@ -32,7 +34,18 @@ export function SafePage() {
         {by !== 'out-of-machine' && (
           <>
             <OutOfMachine />
-            <SupplyChoice chosen={list?.supply ?? null} />
+            {list && !choosing ? (
+              <p className="flex flex-wrap items-center gap-x-3 text-large">
+                <span>
+                  Or in the machine, <strong>{SUPPLY_WORDS[list.supply].name.toLowerCase()}</strong>:
+                </span>
+                <PlainButton look="quiet" onClick={() => setChoosing(true)}>
+                  Another supply, or begin anew
+                </PlainButton>
+              </p>
+            ) : (
+              <SupplyChoice chosen={list?.supply ?? null} onBegun={() => setChoosing(false)} />
+            )}
           </>
         )}
         {list && by !== 'out-of-machine' && (
@@ -50,6 +63,7 @@ export function SafePage() {
                   number={index + 1}
                   supply={supply}
                   answer={standing.answers.get(line.id) ?? null}
+                  next={line.id === next}
                 />
               ))}
             </ol>
@@ -118,13 +132,14 @@ function OutOfMachine() {
 }
 
 /** Begins a list, or begins it anew: answers to an earlier one no longer count. */
-function SupplyChoice({ chosen }: { chosen: SupplyKind | null }) {
+function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun: () => void }) {
   const session = useSession();
   const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
   const begin = (supply: SupplyKind) => {
     if (!shop.data) return;
     const lines = linesForJob(shop.data.safetyLists, supply, newId);
     session.emit({ kind: 'safety-begun', list: { supply, lines, codeNote: shop.data.codeNotes[supply] } });
+    onBegun();
   };
   return (
     <fieldset className="grid gap-2" disabled={!shop.data}>
@@ -145,7 +160,7 @@ function SupplyChoice({ chosen }: { chosen: SupplyKind | null }) {
           >
             <span className="block font-bold">{SUPPLY_WORDS[supply].name}</span>
             <span className="block text-small">
-              {supply === chosen ? 'Press again to begin the list anew' : SUPPLY_WORDS[supply].about}
+              {supply === chosen ? 'Begins this list anew' : SUPPLY_WORDS[supply].about}
             </span>
           </button>
         ))}
@@ -207,8 +222,8 @@ function Standing({ supply }: { supply: SupplyKind }) {
     return (
       <Notice look="brick" title="The Map is shut">
         <ul className="grid list-disc gap-1 pl-5">
-          {standing.troubles.map((trouble, index) => (
-            <li key={index}>{troubleWords(trouble, supply)}</li>
+          {troubleList(standing.troubles, supply).map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       </Notice>

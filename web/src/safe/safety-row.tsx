@@ -18,10 +18,12 @@ interface SafetyRowProps {
   number: number;
   supply: SupplyKind;
   answer: SafetyAnswer | null;
+  /** The first that is not answered yet. */
+  next: boolean;
 }
 
 /** One line of the list: what to do, why, and its answer. */
-export function SafetyRow({ line, number, supply, answer }: SafetyRowProps) {
+export function SafetyRow({ line, number, supply, answer, next }: SafetyRowProps) {
   const session = useSession();
   const [leaving, setLeaving] = useState(false);
   const { text, why } = lineWords(line, supply);
@@ -30,20 +32,30 @@ export function SafetyRow({ line, number, supply, answer }: SafetyRowProps) {
     session.emit({ kind: 'safety-answered', line: line.id, answer: given });
   };
   return (
-    <li className="grid gap-x-4 gap-y-2 border-b border-line py-4 sm:grid-cols-[2.5rem_1fr]">
+    <li
+      className={`grid grid-cols-[2.5rem_1fr] gap-x-4 border-b border-line ${answer ? 'py-2' : 'py-4'} ${next ? 'bg-sheet' : ''}`}
+    >
       <span
-        className={`flex size-10 items-center justify-center rounded-full border-4 font-mono font-bold ${answer ? 'border-brass bg-brass text-sheet' : 'border-brass'}`}
+        className={`flex size-9 items-center justify-center rounded-full border-4 border-brass font-mono font-bold ${answer ? 'bg-brass text-sheet' : ''}`}
         aria-hidden="true"
       >
         {number}
       </span>
-      <div className="min-w-0">
-        <h2 className="text-large leading-snug font-bold">{text}</h2>
-        {why && <p className="text-quiet">{why}</p>}
-        <div className="mt-2">
-          {answer ? (
-            <Given answer={answer} onChange={() => give(null)} />
-          ) : leaving ? (
+      {answer ? (
+        <div className="grid min-w-0 items-center gap-x-4 sm:grid-cols-[3fr_2fr_auto]">
+          <h2 className="font-bold">{text}</h2>
+          <span>{answerWords(answer)}</span>
+          <PlainButton look="quiet" className="!min-h-10 !px-2" onClick={() => give(null)}>
+            Answer again
+          </PlainButton>
+        </div>
+      ) : (
+        <div className="grid min-w-0 gap-2">
+          <div>
+            <h2 className={`leading-snug font-bold ${next ? 'text-title' : 'text-large'}`}>{text}</h2>
+            {why && <p className="text-quiet">{why}</p>}
+          </div>
+          {leaving ? (
             <LeaveOut onGive={give} onBack={() => setLeaving(false)} />
           ) : (
             <div className="flex flex-wrap items-end gap-3">
@@ -56,7 +68,7 @@ export function SafetyRow({ line, number, supply, answer }: SafetyRowProps) {
             </div>
           )}
         </div>
-      </div>
+      )}
     </li>
   );
 }
@@ -74,17 +86,6 @@ function answerWords(answer: SafetyAnswer): string {
     case 'discharged':
       return `${answer.before} V found, ${answer.after} V after`;
   }
-}
-
-function Given({ answer, onChange }: { answer: SafetyAnswer; onChange: () => void }) {
-  return (
-    <p className="flex flex-wrap items-center gap-3">
-      <strong>{answerWords(answer)}</strong>
-      <PlainButton look="quiet" className="!min-h-10" onClick={onChange}>
-        Answer again
-      </PlainButton>
-    </p>
-  );
 }
 
 interface Asking {

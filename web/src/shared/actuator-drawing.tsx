@@ -9,7 +9,7 @@ interface ActuatorDrawingProps {
 }
 
 const WIDTH = 260;
-const HEIGHT = 150;
+const HEIGHT = 176;
 const INK = 'var(--ink)';
 const METAL = 'var(--line)';
 
@@ -86,16 +86,17 @@ function Marks({
   return actuator.positions.map((position, index) => {
     const here = position === drawn.position;
     const { x, y } = point(drawn, angleOf(actuator, position), radius, middle);
-    const label = (position.name ?? String(index + 1)).slice(0, 3);
+    const name = position.name ?? String(index + 1);
+    const label = name.length <= 4 ? name : name.slice(0, 3);
     return (
       <g key={position.id}>
-        <circle cx={x} cy={y} r={13} fill={here ? INK : 'var(--sheet)'} stroke={INK} strokeWidth={2} />
+        <circle cx={x} cy={y} r={16} fill={here ? INK : 'var(--sheet)'} stroke={INK} strokeWidth={2} />
         <text
           x={x}
           y={y}
           textAnchor="middle"
           dominantBaseline="central"
-          fontSize={label.length > 2 ? 9.5 : 12}
+          fontSize={[14, 14, 14, 12, 10][label.length] ?? 10}
           fontFamily="var(--font-mono)"
           fontWeight={700}
           fill={here ? 'var(--sheet)' : INK}
@@ -127,12 +128,12 @@ function knob(drawn: Drawn, grip: ReactNode): ReactNode {
           strokeLinecap="round"
         />
       )}
-      <Marks drawn={drawn} middle={middle} radius={60} />
+      <Marks drawn={drawn} middle={middle} radius={66} />
       {actuator.closed !== null &&
         ends.map((end, index) => {
           if (!end) return null;
           const beyond = angleOf(actuator, end) + (index === 0 ? -16 : 16);
-          const [inner, outer] = [44, 70].map((radius) => point(drawn, beyond, radius, middle));
+          const [inner, outer] = [46, 74].map((radius) => point(drawn, beyond, radius, middle));
           return inner && outer ? (
             <line
               key={index}
@@ -149,7 +150,7 @@ function knob(drawn: Drawn, grip: ReactNode): ReactNode {
         <circle
           cx={middle.x}
           cy={middle.y}
-          r={74}
+          r={85}
           fill="none"
           stroke="var(--brass)"
           strokeWidth={2.5}
@@ -270,11 +271,11 @@ function trigger(drawn: Drawn): ReactNode {
 }
 
 function lever(drawn: Drawn): ReactNode {
-  const middle = { x: WIDTH / 2, y: 124 };
+  const middle = { x: WIDTH / 2, y: 150 };
   const tip = drawn.position ? point(drawn, angleOf(drawn.actuator, drawn.position), 78, middle) : null;
   return (
     <>
-      <rect x={60} y={116} width={140} height={20} fill={METAL} stroke={INK} strokeWidth={3} />
+      <rect x={60} y={142} width={140} height={20} fill={METAL} stroke={INK} strokeWidth={3} />
       {tip && (
         <>
           <line
@@ -289,7 +290,7 @@ function lever(drawn: Drawn): ReactNode {
           <circle cx={tip.x} cy={tip.y} r={11} fill={INK} />
         </>
       )}
-      <Marks drawn={drawn} middle={middle} radius={104} />
+      <Marks drawn={drawn} middle={middle} radius={122} />
     </>
   );
 }

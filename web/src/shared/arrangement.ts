@@ -71,7 +71,7 @@ export function arrange(
     );
     height += TRAY;
   }
-  const radius = terminalRadius([...places.values()]);
+  const radius = Math.min(base.mostRadius, terminalRadius([...places.values()]));
   frames.forEach((id, index) => places.set(id, { x: WIDTH - 70 - index * 120, y: height + 46 }));
   if (frames.length > 0) height += 96;
   const centre = base.centre;
@@ -92,6 +92,8 @@ interface Base {
   centre: ((place: Place) => Place) | null;
   /** x as seen from the other side. */
   flip: (x: number) => number;
+  /** Terminals larger than this would stick out of what they lie on. */
+  mostRadius: number;
 }
 
 const overall = (x: number): number => WIDTH - x;
@@ -113,6 +115,7 @@ function baseOf(
         ground: [{ kind: 'disc', x: 500, y: 350, radius: 344, label: null }],
         centre: () => ({ x: 500, y: 350 }),
         flip: overall,
+        mostRadius: 62,
       };
     case 'one-row':
       return plain(
@@ -158,6 +161,7 @@ function baseOf(
         ground: [{ kind: 'photo', height, mirrored: false }],
         centre: null,
         flip: overall,
+        mostRadius: 34,
       };
     }
   }
@@ -170,6 +174,7 @@ function plain(places: Map<TerminalId, Place>, plate: { y: number; height: numbe
     ground: [{ kind: 'plate', x: 16, width: WIDTH - 32, ...plate }],
     centre: null,
     flip: overall,
+    mostRadius: 62,
   };
 }
 
@@ -233,7 +238,7 @@ function wafers(
         ? one
         : near,
     );
-  return { height, places, ground, centre, flip };
+  return { height, places, ground, centre, flip, mostRadius: radius * 0.19 };
 }
 
 function grid(
@@ -262,7 +267,7 @@ function grid(
     .map(([row, column]): Ground => ({ kind: 'hole', ...at(row, column), label: '' }));
   const width = step * columns + 40;
   const plate: Ground = { kind: 'plate', x: 500 - width / 2, y: 8, width, height: height - 16 };
-  return { height, places, ground: [plate, ...holes], centre: null, flip: overall };
+  return { height, places, ground: [plate, ...holes], centre: null, flip: overall, mostRadius: step * 0.3 };
 }
 
 function onClock(index: number, count: number, middle: Place, radius: number): Place {
@@ -281,6 +286,18 @@ function flipGround(ground: Ground, mirror: boolean, flip: (x: number) => number
   if (!mirror || ground.kind === 'tray') return ground;
   if (ground.kind === 'plate') return { ...ground, x: WIDTH - ground.x - ground.width };
   return { ...ground, x: flip(ground.x) };
+}
+
+/** Where the tags of a terminal's wires stand: towards the middle of what it lies on, one below the other. */
+export function tagPlace({ centre, height, radius }: Arrangement, place: Place, index: number): Place {
+  const middle = centre ? centre(place) : { x: place.x, y: height / 2 };
+  const far = Math.hypot(middle.x - place.x, middle.y - place.y);
+  const towards = far < 1 ? { x: 0, y: 1 } : { x: (middle.x - place.x) / far, y: (middle.y - place.y) / far };
+  const down = towards.y < -0.4 ? -1 : 1;
+  return {
+    x: place.x + towards.x * (radius + 50),
+    y: place.y + towards.y * (radius + 26) + down * index * 38,
+  };
 }
 
 /** How big terminals can be drawn without touching each other. */

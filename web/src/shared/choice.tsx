@@ -28,13 +28,13 @@ export function Choice<Value extends string>({
           const option = options.find((one) => one.value === chosen);
           if (option) onChoose(option.value);
         }}
-        className="flex flex-wrap gap-y-1"
+        className="flex flex-wrap gap-1"
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="-ml-0.5 min-h-11 border-2 border-line bg-sheet px-3 font-semibold first:ml-0 first:rounded-l-part last:rounded-r-part hover:border-ink data-[state=on]:z-10 data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
+            className="min-h-11 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
           >
             {option.text}
           </ToggleGroup.Item>

@@ -18,7 +18,7 @@ export function RouteLine({ route, jobPath }: { route: Route; jobPath: string })
   return (
     <nav
       aria-label="Steps of this job"
-      className="no-print shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel"
+      className="no-print relative shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel"
     >
       <ol className="mx-auto flex max-w-6xl min-w-max">
         {STEPS.map((step, index) => (

@@ -16,8 +16,8 @@ interface SubNavProps {
 export function SubNav({ label, pages, acts }: SubNavProps) {
   return (
     <div className="flex grow flex-col">
-      <div className="no-print flex flex-wrap items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
-        <nav aria-label={label} className="flex min-w-0 gap-x-1 overflow-x-auto">
+      <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
+        <nav aria-label={label} className="relative flex min-w-0 gap-x-1 overflow-x-auto">
           {pages.map(({ to, text }) => (
             <NavLink
               key={to}
@@ -31,7 +31,7 @@ export function SubNav({ label, pages, acts }: SubNavProps) {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex gap-1 py-1">
+        <div className="ml-auto flex shrink-0 gap-1 py-1">
           <UndoButtons acts={acts} />
         </div>
       </div>

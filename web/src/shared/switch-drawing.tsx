@@ -1,6 +1,6 @@
 import type { Layout, Part, PlacedTerminal, Side, Terminal, TerminalId, Wire } from '@which-way/core/switch';
 import type { PointerEvent, SVGAttributes } from 'react';
-import { arrange, linkPath, type Place } from './arrangement.js';
+import { arrange, linkPath, tagPlace, type Place } from './arrangement.js';
 import { GroundMark, PartMark, WireTag, type GroundPhoto } from './ground-marks.js';
 import type { Strand } from './strand.js';
 
@@ -95,15 +95,11 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
       ))}
       {props.terminals.map(({ id }) => {
         const place = places.get(id);
+        if (!place) return null;
         return props
           .wiresAt?.(id)
           .map((wire, index) => (
-            <WireTag
-              key={wire.id}
-              wire={wire}
-              x={place?.x ?? 500}
-              y={(place?.y ?? 0) + radius + 24 + index * 40}
-            />
+            <WireTag key={wire.id} wire={wire} {...tagPlace(arrangement, place, index)} />
           ));
       })}
     </svg>
@@ -169,7 +165,7 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
   const moving = role === 'black' || sounded;
   const fill = red ? 'var(--lead-red)' : sounded ? 'var(--teal)' : 'var(--sheet)';
   const ink = red ? '#fff' : sounded ? 'var(--on-teal)' : 'var(--ink)';
-  const size = Math.min(radius * (terminal.label.length > 2 ? 0.72 : 0.95), 54);
+  const size = Math.min(radius * 0.95, (radius * 2.9) / Math.max(1, terminal.label.length), 54);
   const said = [`Terminal ${terminal.label}`, ROLE_WORDS[role], note ?? ''].filter(Boolean).join(', ');
   const pick = onPick ? () => onPick(terminal.id) : undefined;
   return (

@@ -101,7 +101,12 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
   const end = (label: string, chosen: string, choose: (id: string) => void) => (
     <label>
       {label}
-      <select value={chosen} onChange={({ target }) => choose(target.value)} className={INPUT}>
+      <select
+        aria-label={label}
+        value={chosen}
+        onChange={({ target }) => choose(target.value)}
+        className={INPUT}
+      >
         <option value="">which</option>
         {terminals.map(({ id, label: name }) => (
           <option key={id} value={id}>
@@ -122,6 +127,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
       <label className="col-span-2 sm:col-span-1">
         What
         <select
+          aria-label="What"
           value={form}
           onChange={({ target }) => setForm(PART_FORMS.find((one) => one === target.value) ?? 'jumper')}
           className={INPUT}

@@ -1,4 +1,4 @@
-import { TAG_ACTS } from '@which-way/core/switch';
+import { PATH_ACTS, TAG_ACTS } from '@which-way/core/switch';
 import { SubNav } from '../shared/sub-nav.js';
 
 const PAGES = [
@@ -9,5 +9,7 @@ const PAGES = [
   { to: 'fit', text: 'What must fit' },
 ];
 
+const ACTS = new Set([...PATH_ACTS, ...TAG_ACTS]);
+
 /** From the supply path to the bare switch: what is written down before the wires come off. */
-export const TagPage = () => <SubNav label="Parts of tagging" pages={PAGES} acts={TAG_ACTS} />;
+export const TagPage = () => <SubNav label="Parts of tagging" pages={PAGES} acts={ACTS} />;

@@ -70,7 +70,7 @@ export function TerminalsPage() {
             </p>
           )}
         </div>
-        <div className="mt-2 max-h-[70dvh]">
+        <div className="mt-2 [&>svg]:max-h-[68dvh]">
           <TagDrawing
             picked={picked}
             onTerminal={(id) => setPicked(id === picked ? null : id)}
@@ -100,6 +100,9 @@ export function TerminalsPage() {
             Fill the free places in order
           </PlainButton>
         )}
+        <div className="mt-8">
+          <HandleSection />
+        </div>
       </section>
       <div className="grid min-w-0 content-start gap-6">
         {terminal ? (
@@ -141,7 +144,6 @@ export function TerminalsPage() {
           </section>
         )}
         <LayoutChoice />
-        <HandleSection />
       </div>
     </main>
   );

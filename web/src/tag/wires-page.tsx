@@ -28,6 +28,7 @@ export function WiresPage() {
   const add = (terminal: TerminalId | null) => {
     const fresh: Wire = { ...BARE, id: newId<WireId>(), tag: nextTag(wires), terminal };
     keep(fresh);
+    setEnds([]);
     setPicked(fresh.id);
   };
   const tap = (id: TerminalId) => {
@@ -61,7 +62,7 @@ export function WiresPage() {
             )}
           </p>
         </div>
-        <div className="mt-2 max-h-[70dvh]">
+        <div className="mt-2 [&>svg]:max-h-[68dvh]">
           <TagDrawing picked={wire ? wire.terminal : (ends.at(-1) ?? null)} onTerminal={tap} />
         </div>
       </section>

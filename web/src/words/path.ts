@@ -61,8 +61,8 @@ export const OUTCOME_WORDS: Record<PathOutcome, { title: string; about: string }
   'all-pass': { title: 'All of it passed', about: 'There is no switch in this path.' },
 };
 
-export const linkList = (links: readonly PathLink[], ids: readonly string[]): string => {
+/** A stretch in words: one link by its name, more as 'from the first to the last'. */
+export function stretchWords(links: readonly PathLink[], ids: readonly string[]): string {
   const named = links.filter(({ id }) => ids.includes(id)).map(linkName);
-  const last = named.at(-1) ?? '';
-  return named.length > 2 ? `${named[0]} to ${last}` : named.join(' and ');
-};
+  return named.length > 1 ? `From ${named[0]} to ${named.at(-1)}` : (named[0] ?? '');
+}

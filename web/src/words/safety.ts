@@ -137,3 +137,17 @@ export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string
       return 'Nobody answers for the list yet: say who did it.';
   }
 }
+
+/** All troubles in words, what is wrong before what is only missing; many missing answers are one line. */
+export function troubleList(troubles: readonly SafetyTrouble[], supply: SupplyKind): string[] {
+  const missing = troubles.filter(({ code }) => code === 'unanswered');
+  const wrong = troubles.filter(({ code }) => code !== 'unanswered');
+  const [first] = missing;
+  const many =
+    missing.length > 1 && first
+      ? [
+          `${missing.length} lines are not answered yet. Next: ${lineWords('line' in first ? first.line : { kind: 'own', text: '', why: null }, supply).text}.`,
+        ]
+      : missing.map((one) => troubleWords(one, supply));
+  return [...wrong.map((one) => troubleWords(one, supply)), ...many];
+}
