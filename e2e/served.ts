@@ -20,8 +20,13 @@ function nextPort(): number {
 /** A real server with a database of its own, which a test may kill and start again. */
 export class Served {
   base = '';
+  /** What it printed at its last start. */
+  said = '';
   readonly folder = mkdtempSync(join(tmpdir(), 'which-way-e2e-'));
   #process: ChildProcess | null = null;
+
+  /** @param options further options of the server, such as `--lan`. */
+  constructor(private readonly options: readonly string[] = []) {}
 
   /** Starts it, on the same port as before if there was one; else on one that nobody else will take meanwhile. */
   async start(): Promise<void> {
@@ -38,19 +43,19 @@ export class Served {
   async #listen(port: number): Promise<void> {
     const child = spawn(
       process.execPath,
-      ['server/dist/main.js', '--data', this.folder, '--port', String(port)],
+      ['server/dist/main.js', '--data', this.folder, '--port', String(port), ...this.options],
       { cwd: root, env: { ...process.env, WHICH_WAY_LOG: 'quiet' } },
     );
     this.#process = child;
     this.base = await new Promise<string>((resolve, reject) => {
-      let said = '';
+      this.said = '';
       child.stdout.on('data', (chunk: Buffer) => {
-        said += chunk.toString();
-        const address = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0];
+        this.said += chunk.toString();
+        const address = /http:\/\/127\.0\.0\.1:\d+/.exec(this.said)?.[0];
         if (address) resolve(address);
       });
-      child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
-      child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+      child.stderr.on('data', (chunk: Buffer) => (this.said += chunk.toString()));
+      child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${this.said}`)));
     });
   }
 

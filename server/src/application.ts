@@ -28,6 +28,11 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
   app.use(
     helmet({
       strictTransportSecurity: false,
+      // With no referrer at all a browser says "Origin: null" when a form is sent, and that is turned away.
+      referrerPolicy: { policy: 'same-origin' },
+      // Browsers heed these two on secure addresses only, and complain about them elsewhere.
+      crossOriginOpenerPolicy: serving.lan ? false : undefined,
+      originAgentCluster: serving.lan ? false : undefined,
       contentSecurityPolicy: {
         directives: {
           upgradeInsecureRequests: null,

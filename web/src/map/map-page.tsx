@@ -13,6 +13,7 @@ import { MapShut } from './map-shut.js';
 import { MapTools } from './map-tools.js';
 import { PromptBar } from './prompt-bar.js';
 import { Tape } from './tape.js';
+import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
 import { DeclaredParts } from './declared-parts.js';
@@ -24,6 +25,7 @@ export function MapPage() {
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);
   useMapKeys(probing, () => setHelp(true));
+  const awake = useWakeLock(probing.open);
   if (!probing.open) return <MapShut />;
   const readAgain = (id: ReadingId) => {
     setInspected(null);
@@ -73,6 +75,12 @@ export function MapPage() {
             <h2 className="font-semibold text-quiet">Readings</h2>
             <Tape probing={probing} onReadAgain={readAgain} />
           </section>
+          {awake === 'cannot' && (
+            <p className="text-small text-quiet">
+              The screen may go dark by itself: this browser keeps it on only at a secure address, such as on
+              the machine that runs Which Way. Set the device to stay awake.
+            </p>
+          )}
         </div>
       </div>
       <PromptBar probing={probing} />

@@ -29,6 +29,18 @@ export function GroundMark({ ground, photo }: { ground: Ground; photo: GroundPho
           )}
         </>
       );
+    case 'pigtail': {
+      const { x, y, toX, toY } = ground;
+      const middle = (y + toY) / 2;
+      return (
+        <path
+          d={`M${x} ${y}C${x} ${middle} ${toX} ${middle} ${toX} ${toY}`}
+          fill="none"
+          stroke="var(--line)"
+          strokeWidth={10}
+        />
+      );
+    }
     case 'hole':
       return (
         <>

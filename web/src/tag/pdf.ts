@@ -129,15 +129,24 @@ const escaped = (text: string): string =>
 
 /** Terminals where they lie, from the terminal side. */
 function plan({ structure }: SwitchMap): string {
-  const { places, height, radius } = arrange(structure, 'terminal');
+  const { places, height, radius, ground } = arrange(structure, 'terminal');
+  const outlines = ground.map((one) => {
+    if (one.kind === 'disc')
+      return `<circle cx="${one.x}" cy="${one.y}" r="${one.radius}" fill="none" stroke="${GREY}" stroke-width="3"/>`;
+    if (one.kind === 'plate')
+      return `<rect x="${one.x}" y="${one.y}" width="${one.width}" height="${one.height}" rx="12" fill="none" stroke="${GREY}" stroke-width="3"/>`;
+    if (one.kind === 'pigtail')
+      return `<path d="M${one.x} ${one.y}L${one.toX} ${one.toY}" stroke="${GREY}" stroke-width="6"/>`;
+    return '';
+  });
   const marks = structure.terminals
     .map(({ id, label }) => {
       const place = places.get(id) ?? { x: 500, y: 300 };
       const size = Math.min(radius * (label.length > 2 ? 0.7 : 0.95), 50);
-      return `<circle cx="${place.x}" cy="${place.y}" r="${radius}" fill="none" stroke="#000" stroke-width="4"/><text x="${place.x}" y="${place.y + size * 0.35}" font-size="${size}" text-anchor="middle" font-family="Roboto">${escaped(label)}</text>`;
+      return `<circle cx="${place.x}" cy="${place.y}" r="${radius}" fill="#fff" stroke="#000" stroke-width="4"/><text x="${place.x}" y="${place.y + size * 0.35}" font-size="${size}" text-anchor="middle" font-family="Roboto">${escaped(label)}</text>`;
     })
     .join('');
-  return `<svg viewBox="0 0 1000 ${height}" xmlns="http://www.w3.org/2000/svg">${marks}</svg>`;
+  return `<svg viewBox="0 0 1000 ${height}" xmlns="http://www.w3.org/2000/svg">${outlines.join('')}${marks}</svg>`;
 }
 
 async function save(document: TDocumentDefinitions, name: string): Promise<void> {
