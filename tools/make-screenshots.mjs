@@ -57,21 +57,25 @@ await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');
 await step(page, 'Intake');
-await page
-  .getByLabel('The complaint')
-  .fill('It only plays long wave, and crackles when the knob is touched.');
-await page.getByRole('button', { name: 'Read a marking' }).click();
-await page.getByLabel('Marking as read').fill('2(1)A 250V~ T85 # 1E4');
-await page.keyboard.press('Enter');
-await page.getByRole('button', { name: '2: certain' }).first().click();
-await page.getByRole('heading', { name: 'Intake' }).click();
-await shoot(page, 'intake', 'rests on a guess');
+await shoot(page, 'intake', 'Other switches that control');
+await page.getByRole('link', { name: 'Markings' }).click();
+await shoot(page, 'markings', 'rests on a guess');
+await step(page, 'Tag wires');
+await shoot(page, 'terminals', 'How they lie');
+await page.getByRole('link', { name: 'Wires and jumpers' }).click();
+await shoot(page, 'wires', 'Tag labels, PDF');
+await openJob(page, 'Bilge pump');
+await shoot(page, 'safe', 'Local rules come first');
+await step(page, 'Tag wires');
+await page.getByRole('link', { name: 'Is it the switch?' }).click();
+await shoot(page, 'path', 'Test next');
 await openJob(page, 'Desk fan');
 await shoot(page, 'verify', 'Pattern: differs');
 await openJob(page, 'Stage guitar');
 await step(page, 'Match');
 await shoot(page, 'match', '15 of 15 looked at');
 await openJob(page, 'Bilge pump');
+await step(page, 'Map');
 await shoot(page, 'map-shut', 'The Map is shut');
 
 await page.goto('/');
@@ -88,6 +92,12 @@ for (const keys of [
   await page.waitForFunction(() => !document.querySelector('[data-testid=typed]'));
 }
 await shoot(page, 'contradiction', 'Contradiction at');
+
+const pocket = await pageOf(390, 844);
+await openJob(pocket, 'Table radio');
+await step(pocket, 'Intake');
+await pocket.getByRole('link', { name: 'Markings' }).click();
+await shoot(pocket, 'markings-phone', 'Box a marking');
 
 for (const [name, width, height, theme] of [
   ['map-tablet-dark', 768, 1024, 'dark'],

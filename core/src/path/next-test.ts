@@ -34,7 +34,7 @@ export function nextTest(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
   const [stretch = verdict.suspects] = verdict.stretches;
   const weights = weightsOf(series, stretch, verdict);
   const spare = verdict.stretches.length > 0 ? 0 : NOTHING_WRONG;
-  const done = new Set(path.tests.map(({ links }) => links.join()));
+  const done = doneOf(path, series, weights);
   const total = weights.reduce((sum, weight) => sum + weight, spare);
   let best: ProposedTest | null = null;
   for (let from = 0; from < series.length; from += 1) {
@@ -46,11 +46,32 @@ export function nextTest(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
       const passes = 1 - inside / total;
       if (inside === 0 || passes <= 1e-12) continue;
       const test = priced(path, series, from, to, passes);
-      if (!done.has(test.links.join()) && test.bitsPerMinute > (best?.bitsPerMinute ?? 0) + 1e-12)
+      if (
+        !done.has(suspectsAmong(series, weights, test.links)) &&
+        test.bitsPerMinute > (best?.bitsPerMinute ?? 0) + 1e-12
+      )
         best = test;
     }
   }
   return best;
+}
+
+/** The suspects that a stretch takes in: two stretches that take in the same ones say the same. */
+function suspectsAmong(
+  series: readonly PathLink[],
+  weights: readonly number[],
+  links: readonly LinkId[],
+): string {
+  return series
+    .flatMap(({ id }, place) => ((weights[place] ?? 0) > 0 && links.includes(id) ? [id] : []))
+    .join();
+}
+
+/** What need not be tested again; a test at rest of what has to be flexed is not one of them. */
+function doneOf({ tests }: SupplyPath, series: readonly PathLink[], weights: readonly number[]): Set<string> {
+  const limp = new Set(series.filter(({ kind }) => needsFlexing(kind)).map(({ id }) => id));
+  const whole = tests.filter(({ links, flexed }) => flexed || !links.some((id) => limp.has(id)));
+  return new Set(whole.map(({ links }) => suspectsAmong(series, weights, links)));
 }
 
 function clearTheSwitch(

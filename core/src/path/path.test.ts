@@ -148,6 +148,23 @@ describe('the next test', () => {
     expect(Math.max(...needed)).toBeLessThanOrEqual(8);
   });
 
+  it('asks for a cord again, flexed, when it passed at rest', () => {
+    const links = chain('plug', 'cord', 'lamp');
+    const [plug, cord, lamp] = links as [PathLink, PathLink, PathLink];
+    const tests = [test([plug], 'pass'), test([lamp], 'pass'), test([cord], 'pass', false)];
+    const proposed = nextTest({ links, tests });
+    expect(proposed?.links).toContain(cord.id);
+    expect(proposed?.flex).toBe(true);
+    expect(nextTest({ links, tests: [...tests, test([cord], 'pass')] })).toBeNull();
+  });
+
+  it('has nothing to propose when a stretch failed and its parts pass: it comes and goes', () => {
+    const links = chain('plug', 'fuse', 'cord', 'lamp');
+    const [plug, fuse] = links as [PathLink, PathLink];
+    const tests = [test([plug, fuse], 'fail'), test([plug], 'pass'), test([fuse], 'pass')];
+    expect(nextTest({ links, tests })).toBeNull();
+  });
+
   it('never measures through a battery or electronics', () => {
     const links = chain('battery', 'fuse', 'switch', 'electronics', 'motor');
     const tests: PathTest[] = [];

@@ -2,7 +2,7 @@ import type { JobSummary } from '@which-way/contract';
 import { STEPS } from '@which-way/core/route';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { formatDistanceToNowStrict } from 'date-fns';
-import { Download, Upload } from 'lucide-react';
+import { ClipboardList, Download, Upload } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -214,6 +214,9 @@ function Files() {
       >
         <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
       </button>
+      <Link to="/shop" className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift">
+        <ClipboardList size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Shop lists</span>
+      </Link>
       <a
         href="/api/export"
         download

@@ -2,13 +2,20 @@ import type { JobId } from '@which-way/core/switch';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { JobSession, type JobState } from './job-session.js';
-import { browserOutbox } from './outbox.js';
+import { browserOutbox, type Outbox } from './outbox.js';
 
 const SessionContext = createContext<JobSession | null>(null);
 
+interface JobProviderProps {
+  id: JobId;
+  /** Where unsent work is kept through reloads. */
+  outbox?: Outbox;
+  children: ReactNode;
+}
+
 /** Opens a job for everything below it. */
-export function JobProvider({ id, children }: { id: JobId; children: ReactNode }) {
-  const [session] = useState(() => new JobSession(id, browserOutbox));
+export function JobProvider({ id, outbox = browserOutbox, children }: JobProviderProps) {
+  const [session] = useState(() => new JobSession(id, outbox));
   useEffect(() => {
     void session.open();
     const refresh = () => void session.flush();

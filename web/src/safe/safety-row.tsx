@@ -6,7 +6,7 @@ import {
   type SupplyKind,
   type Tester,
 } from '@which-way/core/switch';
-import { useState, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';
 import { Choice } from '../shared/choice.js';
@@ -172,19 +172,27 @@ function useVolts() {
 }
 
 function Volts({ label, field }: { label: string; field: ReturnType<typeof useVolts> }) {
+  const trouble = useId();
   return (
-    <label>
-      {label}
-      <input
-        inputMode="decimal"
-        value={field.typed}
-        maxLength={9}
-        aria-invalid={field.wrong}
-        onChange={(event) => field.setTyped(event.target.value)}
-        className={`${INPUT} w-36 font-mono`}
-      />
-      {field.wrong && <span className="block text-small text-brick">Volts such as 0,4 or 38.</span>}
-    </label>
+    <div>
+      <label>
+        {label}
+        <input
+          inputMode="decimal"
+          value={field.typed}
+          maxLength={9}
+          aria-invalid={field.wrong}
+          aria-describedby={field.wrong ? trouble : undefined}
+          onChange={(event) => field.setTyped(event.target.value)}
+          className={`${INPUT} w-36 font-mono`}
+        />
+      </label>
+      {field.wrong && (
+        <p id={trouble} className="text-small text-brick">
+          Volts such as 0,4 or 38.
+        </p>
+      )}
+    </div>
   );
 }
 

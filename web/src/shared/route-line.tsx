@@ -1,6 +1,8 @@
 import { STEPS, type Route, type Step } from '@which-way/core/route';
+import { useRef } from 'react';
 import { NavLink } from 'react-router';
 import { STEP_WORDS } from '../words/route.js';
+import { useKeptInSight } from './use-kept-in-sight.js';
 
 /** Steps that have a screen of their own so far. */
 const OPEN_STEPS: Partial<Record<Step, string>> = {
@@ -15,8 +17,11 @@ const OPEN_STEPS: Partial<Record<Step, string>> = {
 
 /** The job's route as a line with stops; a stop that has a screen leads to it. */
 export function RouteLine({ route, jobPath }: { route: Route; jobPath: string }) {
+  const line = useRef<HTMLElement>(null);
+  useKeptInSight(line);
   return (
     <nav
+      ref={line}
       aria-label="Steps of this job"
       className="no-print relative shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel"
     >

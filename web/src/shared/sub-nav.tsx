@@ -1,9 +1,10 @@
 import type { Deed } from '@which-way/core/switch';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PlainButton } from './plain-button.js';
+import { useKeptInSight } from './use-kept-in-sight.js';
 
 interface SubNavProps {
   label: string;
@@ -14,10 +15,12 @@ interface SubNavProps {
 
 /** The parts of one step of the job, side by side, with undo for what is done there. */
 export function SubNav({ label, pages, acts }: SubNavProps) {
+  const line = useRef<HTMLElement>(null);
+  useKeptInSight(line);
   return (
     <div className="flex grow flex-col">
       <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
-        <nav aria-label={label} className="relative flex min-w-0 gap-x-1 overflow-x-auto">
+        <nav ref={line} aria-label={label} className="relative flex min-w-0 gap-x-1 overflow-x-auto">
           {pages.map(({ to, text }) => (
             <NavLink
               key={to}

@@ -1,5 +1,5 @@
 import { settledCount, truthTable, type TruthTable } from '@which-way/core/table';
-import type { SettingId } from '@which-way/core/switch';
+import type { Layout, SettingId } from '@which-way/core/switch';
 import { Download, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -80,9 +80,7 @@ export function TablePage() {
         <div className="no-print -mt-2 mb-1">
           <SideSwitch />
         </div>
-        <ul
-          className={`grid gap-5 ${table.settings.length > 1 ? 'sm:grid-cols-2' : ''} ${table.settings.length > 4 ? 'xl:grid-cols-3' : ''}`}
-        >
+        <ul className={`grid gap-5 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
           {table.settings.map((setting, index) => (
             <SettingPicture
               key={setting}
@@ -114,6 +112,12 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
       {open && ' There may be positions that nobody has found.'}
     </p>
   );
+}
+
+/** How many pictures stand side by side: several decks need the width for themselves. */
+function picturesAcross(layout: Layout, settings: number): string {
+  if (layout.kind === 'wafers' && layout.decks > 1) return 'max-w-2xl';
+  return `${settings > 1 ? 'sm:grid-cols-2' : ''} ${settings > 4 ? 'xl:grid-cols-3' : ''}`;
 }
 
 interface SettingPictureProps {

@@ -1,0 +1,135 @@
+import { linesForJob, standardLists } from '@which-way/core/safety';
+import type { Deed, SafetyAnswer } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../job/new-id.js';
+import { choose, fill, press, row, screen, tick, until } from '../testing/acts.js';
+import { renderJob } from '../testing/rendered-job.js';
+import { SafePage } from './safe-page.js';
+
+const lines = linesForJob(standardLists(), 'extra-low', newId);
+const begun: Deed = {
+  kind: 'safety-begun',
+  list: { supply: 'extra-low', lines, codeNote: 'Two people present.' },
+};
+const answered = (index: number, answer: SafetyAnswer): Deed => ({
+  kind: 'safety-answered',
+  line: lines[index]?.id as never,
+  answer,
+});
+const ALL: Deed[] = [
+  begun,
+  answered(0, { kind: 'done', note: '' }),
+  answered(1, { kind: 'dead', volts: 0.1, everyPosition: true }),
+  answered(2, { kind: 'discharged', before: 12, after: 0.2 }),
+  answered(3, { kind: 'done', note: '' }),
+];
+
+describe('the safety list on the screen', () => {
+  it('is one tap for a switch that is out of the machine', async () => {
+    const { job } = await renderJob(<SafePage />, [], { outOfMachine: false });
+    expect(screen.getByText('The Map is shut')).toBeDefined();
+    press('It is out of the machine');
+    await until(() => expect(job.outOfMachine).toBe(true));
+    await until(() => expect(screen.getByText('The Map is open')).toBeDefined());
+  });
+
+  it('begins with the lines of the supply, from the shop’s own list', async () => {
+    const { written } = await renderJob(<SafePage />, [], { outOfMachine: false });
+    await until(() =>
+      expect(screen.getByRole('button', { name: /^Fixed mains/ }).closest('fieldset')?.disabled).toBe(false),
+    );
+    press(/^Fixed mains/);
+    await until(() => expect(written('safety-begun')).toHaveLength(1));
+    expect(written('safety-begun')[0]?.list.lines.map(({ kind }) => kind)).toEqual(
+      standardLists().fixed.map(({ kind }) => kind),
+    );
+    expect(row('Lock it off, keep the key')).toBeDefined();
+  });
+
+  it('shows the shop’s note on codes, takes volts with a comma, and refuses what are no volts', async () => {
+    const { written } = await renderJob(<SafePage />, [begun], { outOfMachine: false });
+    expect(screen.getByText('Two people present.')).toBeDefined();
+    const discharge = row('stored energy');
+    fill('Volts found', '38', discharge);
+    fill('Volts after the resistor', 'none', discharge);
+    expect(discharge.textContent).toContain('Volts such as 0,4 or 38.');
+    press('Keep', discharge);
+    fill('Volts after the resistor', '0,4', discharge);
+    press('Keep', discharge);
+    await until(() =>
+      expect(written('safety-answered').map(({ answer }) => answer)).toEqual([
+        { kind: 'discharged', before: 38, after: 0.4 },
+      ]),
+    );
+  });
+
+  it('keeps the signature shut until all is right, and then says who and when', async () => {
+    const { written } = await renderJob(<SafePage />, ALL.slice(0, 4), { outOfMachine: false });
+    localStorage.clear();
+    fill('Who did it?', 'Ada');
+    const sign = () => screen.getByRole<HTMLButtonElement>('button', { name: 'I answer for this list' });
+    expect(sign().disabled).toBe(true);
+    press('Done', row('Dial on ohms'));
+    await until(() => expect(sign().disabled).toBe(false));
+    press('I answer for this list');
+    await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
+    expect(screen.getByText('The Map is open')).toBeDefined();
+  });
+
+  it('wants a reason for not applicable, and lets no proof be left out', async () => {
+    const { written } = await renderJob(<SafePage />, [begun], { outOfMachine: false });
+    expect(row('Prove dead').textContent).not.toContain('Not applicable');
+    const discharge = row('stored energy');
+    press('Not applicable', discharge);
+    fill('Why not?', '  ', discharge);
+    press('Keep the reason', discharge);
+    fill('Why not?', 'no capacitor in it', discharge);
+    press('Keep the reason', discharge);
+    await until(() =>
+      expect(written('safety-answered').map(({ answer }) => answer)).toEqual([
+        { kind: 'not-applicable', reason: 'no capacitor in it' },
+      ]),
+    );
+  });
+
+  it('warns when the list is old, and shuts the Map when it had power again', async () => {
+    const { written } = await renderJob(<SafePage />, [...ALL, { kind: 'safety-signed', by: 'Ada' }], {
+      outOfMachine: false,
+    });
+    expect(screen.getByText(/The list is \d+ hours old/)).toBeDefined();
+    tick('The wires are off the switch');
+    await until(() => expect(written('wires-off')).toEqual([{ kind: 'wires-off', off: true }]));
+    press('It had power again');
+    await until(() => expect(screen.getByText(/what was proved dead is no longer proved/)).toBeDefined());
+  });
+
+  it('records a live measurement only with a reason, a person, and the dial on volts', async () => {
+    const { written } = await renderJob(<SafePage />, [], { outOfMachine: false });
+    press('Record a live measurement');
+    fill('Between which points, in which position', 'L to N at HIGH');
+    fill('Volts', '231');
+    fill('Why it cannot be done dead', 'the fault shows hot only');
+    press('Keep the record');
+    expect(screen.getByText('Still needed: the competent person; the dial on volts.')).toBeDefined();
+    fill('Competent person', 'Grace');
+    tick(/^Dial on volts/);
+    press('Keep the record');
+    await until(() => expect(written('live-recorded')[0]?.record).toMatchObject({ volts: 231, by: 'Grace' }));
+    expect(screen.getByText('The Map is shut')).toBeDefined();
+  });
+
+  it('does not take a pen as proof, and says why', async () => {
+    const fixed = linesForJob(standardLists(), 'plug-in', newId);
+    const { written } = await renderJob(
+      <SafePage />,
+      [{ kind: 'safety-begun', list: { supply: 'plug-in', lines: fixed, codeNote: '' } }],
+      { outOfMachine: false },
+    );
+    const line = row('Prove the tester on');
+    choose('Pen-type detector', line);
+    fill('On which known source?', 'socket', line);
+    press('It showed the voltage', line);
+    await until(() => expect(written('safety-answered')).toHaveLength(1));
+    expect(screen.getByText(/A pen-type detector is no proof of dead/)).toBeDefined();
+  });
+});

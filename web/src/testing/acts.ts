@@ -1,0 +1,35 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { vi } from 'vitest';
+
+/** What hands do on a screen, by what is written there. */
+export const press = (name: string | RegExp, within_: HTMLElement = document.body): void =>
+  void fireEvent.click(within(within_).getByRole('button', { name }));
+
+export const choose = (name: string | RegExp, within_: HTMLElement = document.body): void =>
+  void fireEvent.click(within(within_).getByRole('radio', { name }));
+
+/** Types into a field and leaves it. */
+export function fill(label: string | RegExp, value: string, within_: HTMLElement = document.body): void {
+  const field = within(within_).getByLabelText(label);
+  fireEvent.change(field, { target: { value } });
+  fireEvent.blur(field);
+}
+
+export const tick = (label: string | RegExp, within_: HTMLElement = document.body): void =>
+  void fireEvent.click(within(within_).getByLabelText(label));
+
+/** The row of a list that has these words in it. */
+export function row(words: string | RegExp): HTMLElement {
+  const found = screen
+    .getAllByRole('listitem')
+    .find(({ textContent }) =>
+      typeof words === 'string' ? textContent?.includes(words) : words.test(textContent ?? ''),
+    );
+  if (!found) throw new Error(`no row with ${String(words)}`);
+  return found;
+}
+
+/** Waits until what was done has been written to the server in memory. */
+export const until = (check: () => void): Promise<void> => vi.waitFor(check, { timeout: 3000 });
+
+export { fireEvent, screen, waitFor, within };
