@@ -16,37 +16,20 @@ export type SafetyLists = Record<SupplyKind, ListLine[]>;
  * What every list holds, by supply, in the order in which it is done. Common practice of safe isolation: isolate and
  * secure, prove the tester, prove dead, prove the tester again; then let stored energy go, and only then ohms.
  */
+const IN_FULL: readonly SafetyLineKind[] = [
+  'isolate',
+  'lock',
+  'prove-tester',
+  'prove-dead',
+  'prove-again',
+  'discharge',
+  'other-circuits',
+  'meter',
+];
 const STANDARD: Record<SupplyKind, readonly SafetyLineKind[]> = {
-  'plug-in': [
-    'isolate',
-    'lock',
-    'prove-tester',
-    'prove-dead',
-    'prove-again',
-    'discharge',
-    'other-circuits',
-    'meter',
-  ],
-  fixed: [
-    'isolate',
-    'lock',
-    'prove-tester',
-    'prove-dead',
-    'prove-again',
-    'other-circuits',
-    'discharge',
-    'meter',
-  ],
-  battery: [
-    'isolate',
-    'lock',
-    'prove-tester',
-    'prove-dead',
-    'prove-again',
-    'discharge',
-    'other-circuits',
-    'meter',
-  ],
+  'plug-in': IN_FULL,
+  fixed: IN_FULL,
+  battery: IN_FULL,
   'extra-low': ['isolate', 'prove-dead', 'discharge', 'meter'],
 };
 

@@ -8,6 +8,7 @@ import {
   newIdFrom,
   newPosition,
   newTerminal,
+  newWire,
   notesOf,
   openPrompt,
   parseValue,
@@ -29,7 +30,6 @@ import {
   type Spot,
   type TerminalId,
   type Wire,
-  type WireId,
 } from './index.js';
 
 describe('typed values', () => {
@@ -300,18 +300,7 @@ describe('labels as people list them', () => {
 describe('the notebook of a job', () => {
   it('holds the newest of each thing, in the order in which they first came, without what was removed or undone', () => {
     const on = bench(3, 1);
-    const wire = (tag: string, more: Partial<Wire> = {}): Wire => ({
-      id: on.newId<WireId>(),
-      tag,
-      color: 'BK',
-      size: '',
-      termination: null,
-      goesTo: '',
-      liveThough: false,
-      terminal: null,
-      removed: false,
-      ...more,
-    });
+    const wire = (tag: string): Wire => ({ ...newWire(tag, on.newId), color: 'BK' });
     const [one, two, three] = [wire('1'), wire('2'), wire('3')] as [Wire, Wire, Wire];
     for (const each of [one, two, three]) on.add({ kind: 'wire-tagged', wire: each });
     on.add({ kind: 'wire-tagged', wire: { ...one, color: 'GNYE' } });

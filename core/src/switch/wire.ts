@@ -1,4 +1,4 @@
-import type { PartId, TerminalId, WireId } from './id.js';
+import type { NewId, PartId, TerminalId, WireId } from './id.js';
 
 /** How a wire ends at the switch. */
 export const TERMINATIONS = [
@@ -30,6 +30,21 @@ export interface Wire {
   /** Where it was found on the switch; null: not said. */
   terminal: TerminalId | null;
   removed: boolean;
+}
+
+/** A wire of which nothing but its tag is known. */
+export function newWire(tag: string, newId: NewId): Wire {
+  return {
+    id: newId<WireId>(),
+    tag,
+    color: '',
+    size: '',
+    termination: null,
+    goesTo: '',
+    liveThough: false,
+    terminal: null,
+    removed: false,
+  };
 }
 
 /** What a foreign path is: conducts, but is not a contact. */

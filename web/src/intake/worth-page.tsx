@@ -5,6 +5,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';
 import { KeptField } from '../shared/kept-field.js';
 import { Notice } from '../shared/notice.js';
+import { CheckLine } from '../shared/check-line.js';
 
 type Amount = Exclude<keyof WorthInputs, 'dangerous'>;
 
@@ -68,17 +69,17 @@ export function WorthPage() {
             </div>
           ))}
         </div>
-        <label className="mt-5 flex min-h-11 items-center gap-3 font-semibold">
-          <input
-            type="checkbox"
-            className="size-6 accent-(--brick)"
+        <div className="mt-5 font-semibold">
+          <CheckLine
             checked={inputs.dangerous}
-            onChange={({ target }) =>
-              session.emit({ kind: 'worth-noted', inputs: { ...inputs, dangerous: target.checked } })
+            onChange={(ticked) =>
+              session.emit({ kind: 'worth-noted', inputs: { ...inputs, dangerous: ticked } })
             }
-          />
-          It is dangerous, and this repair does not make it safe
-        </label>
+            hazard
+          >
+            It is dangerous, and this repair does not make it safe
+          </CheckLine>
+        </div>
       </section>
       <Sum inputs={inputs} />
     </main>

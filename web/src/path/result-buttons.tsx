@@ -1,6 +1,7 @@
 import type { TestResult } from '@which-way/core/switch';
 import { useState } from 'react';
 import { PlainButton } from '../shared/plain-button.js';
+import { CheckLine } from '../shared/check-line.js';
 
 interface ResultButtonsProps {
   /** It has a cord in it: at rest it proves little. */
@@ -18,15 +19,9 @@ export function ResultButtons({ flex, onResult }: ResultButtonsProps) {
   );
   return (
     <div className="grid gap-2">
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 accent-(--teal)"
-          checked={flexed}
-          onChange={({ target }) => setFlexed(target.checked)}
-        />
+      <CheckLine checked={flexed} onChange={setFlexed}>
         Flexed while it was measured{flex ? ': a cord at both ends, or a broken strand hides' : ''}
-      </label>
+      </CheckLine>
       <div className="flex flex-wrap gap-2">
         {button('pass', 'Pass')}
         {button('fail', 'Fail')}

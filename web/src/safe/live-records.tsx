@@ -4,6 +4,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { readAmount } from '../shared/amount.js';
 import { PlainButton } from '../shared/plain-button.js';
+import { CheckLine } from '../shared/check-line.js';
 
 const EMPTY = { where: '', volts: '', reason: '', by: '', dial: false };
 const INPUT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-3';
@@ -72,15 +73,9 @@ export function LiveRecords() {
           {text('volts', 'Volts', 9)}
           {text('reason', 'Why it cannot be done dead', 300)}
           {text('by', 'Competent person', 80)}
-          <label className="flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-(--teal)"
-              checked={typed.dial}
-              onChange={({ target }) => setTyped({ ...typed, dial: target.checked })}
-            />
+          <CheckLine checked={typed.dial} onChange={(ticked) => setTyped({ ...typed, dial: ticked })}>
             Dial on volts, red lead in the volts socket
-          </label>
+          </CheckLine>
           {missing.length > 0 && <p className="text-small text-quiet">Still needed: {missing.join('; ')}.</p>}
           <div className="flex gap-3">
             <PlainButton type="submit" disabled={missing.length > 0}>

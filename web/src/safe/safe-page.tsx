@@ -14,6 +14,7 @@ import { SUPPLY_WORDS, troubleList } from '../words/safety.js';
 import { LiveRecords } from './live-records.js';
 import { SafetyRow } from './safety-row.js';
 import { useSafety } from './use-safety.js';
+import { CheckLine } from '../shared/check-line.js';
 
 /** The short list before any ohms are measured in a machine; one tap when the switch is out of it. */
 export function SafePage() {
@@ -249,15 +250,12 @@ function Standing({ supply }: { supply: SupplyKind }) {
               The list is {standing.staleHours} hours old. Prove dead again before you go on.
             </p>
           )}
-          <label className="flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-(--teal)"
-              checked={wiresOff === true}
-              onChange={({ target }) => session.emit({ kind: 'wires-off', off: target.checked })}
-            />
+          <CheckLine
+            checked={wiresOff === true}
+            onChange={(ticked) => session.emit({ kind: 'wires-off', off: ticked })}
+          >
             The wires are off the switch
-          </label>
+          </CheckLine>
           <PlainButton
             className="justify-self-start"
             onClick={() => session.emit({ kind: 're-energised', reason: '' })}

@@ -12,6 +12,7 @@ import { readAmount } from '../shared/amount.js';
 import { Choice } from '../shared/choice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { lineWords, TESTER_WORDS } from '../words/safety.js';
+import { CheckLine } from '../shared/check-line.js';
 
 interface SafetyRowProps {
   line: SafetyLine;
@@ -201,15 +202,9 @@ function Dead({ onGive }: Asking) {
   const [every, setEvery] = useState(false);
   return (
     <div className="grid gap-2">
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 accent-(--teal)"
-          checked={every}
-          onChange={({ target }) => setEvery(target.checked)}
-        />
+      <CheckLine checked={every} onChange={setEvery}>
         Measured with the switch in every position
-      </label>
+      </CheckLine>
       <Keep
         ready={highest.volts !== null}
         onKeep={() => onGive({ kind: 'dead', volts: highest.volts ?? 0, everyPosition: every })}

@@ -17,6 +17,7 @@ import { ActuatorDrawing, angleOf, turnWords } from '../shared/actuator-drawing.
 import { PlainButton } from '../shared/plain-button.js';
 import { useViewSide } from '../shared/view-side.js';
 import { FORM_WORDS } from '../words/layouts.js';
+import { CheckLine } from '../shared/check-line.js';
 
 const INPUT = 'min-h-11 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
@@ -316,15 +317,9 @@ function AddHandle() {
           className={`${INPUT} mt-1 w-full`}
         />
       </label>
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 accent-(--teal)"
-          checked={every}
-          onChange={({ target }) => setEvery(target.checked)}
-        />
+      <CheckLine checked={every} onChange={setEvery}>
         Every combination matters
-      </label>
+      </CheckLine>
       <p className="text-small text-quiet">
         {tooMany
           ? 'That is more than 256 settings. Take fewer combinations.'

@@ -1,11 +1,11 @@
 import {
   describeSwitch,
+  newWire,
   structureOf,
   readLog,
   type Deed,
   type StripStep,
   type Wire,
-  type WireId,
 } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
@@ -21,18 +21,7 @@ const described: Deed = { kind: 'restructured', change, basedOn: 0 };
 const [one, two] = change.terminals;
 const wire = (tag: string, more: Partial<Wire> = {}): Deed => ({
   kind: 'wire-tagged',
-  wire: {
-    id: newId<WireId>(),
-    tag,
-    color: 'BK',
-    size: '',
-    termination: null,
-    goesTo: '',
-    liveThough: false,
-    terminal: null,
-    removed: false,
-    ...more,
-  },
+  wire: { ...newWire(tag, newId), color: 'BK', ...more },
 });
 const terminal = (label: string) => screen.getByRole('button', { name: new RegExp(`^Terminal ${label}\\b`) });
 

@@ -4,12 +4,12 @@ import {
   createWriter,
   describeSwitch,
   newIdFrom,
+  newWire,
   readLog,
   seededRandom,
   SUPPLIES,
   type JobEvent,
   type Wire,
-  type WireId,
 } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
@@ -24,15 +24,8 @@ import { nextTag } from './wires-page.js';
 
 const newId = newIdFrom(seededRandom(9));
 const wire = (tag: string, more: Partial<Wire> = {}): Wire => ({
-  id: newId<WireId>(),
-  tag,
+  ...newWire(tag, newId),
   color: 'BK',
-  size: '',
-  termination: null,
-  goesTo: '',
-  liveThough: false,
-  terminal: null,
-  removed: false,
   ...more,
 });
 

@@ -12,6 +12,7 @@ import { KeptField } from '../shared/kept-field.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { TERMINATION_WORDS } from '../words/wires.js';
 import { Swatch } from './wire-casing.js';
+import { CheckLine } from '../shared/check-line.js';
 
 interface WireFormProps {
   wire: Wire;
@@ -87,15 +88,9 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
         </div>
       </div>
       <ColorChoice color={wire.color} onChoose={(color) => change({ color })} />
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-6 accent-(--brick)"
-          checked={wire.liveThough}
-          onChange={({ target }) => change({ liveThough: target.checked })}
-        />
+      <CheckLine checked={wire.liveThough} onChange={(ticked) => change({ liveThough: ticked })} hazard>
         Live though its colour says otherwise: re-mark it
-      </label>
+      </CheckLine>
       {message && (
         <p role="alert" className="text-brick">
           {message}

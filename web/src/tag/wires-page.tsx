@@ -1,4 +1,4 @@
-import { partsOf, wiresOf, type TerminalId, type Wire, type WireId } from '@which-way/core/switch';
+import { newWire, partsOf, wiresOf, type TerminalId, type Wire, type WireId } from '@which-way/core/switch';
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -26,7 +26,7 @@ export function WiresPage() {
   const wire = wires.find(({ id }) => id === picked) ?? null;
   const keep = (changed: Wire) => session.emit({ kind: 'wire-tagged', wire: changed });
   const add = (terminal: TerminalId | null) => {
-    const fresh: Wire = { ...BARE, id: newId<WireId>(), tag: nextTag(wires), terminal };
+    const fresh = { ...newWire(nextTag(wires), newId), terminal };
     keep(fresh);
     setEnds([]);
     setPicked(fresh.id);
@@ -137,16 +137,6 @@ export function WiresPage() {
     </main>
   );
 }
-
-const BARE: Omit<Wire, 'id' | 'tag'> = {
-  color: '',
-  size: '',
-  termination: null,
-  goesTo: '',
-  liveThough: false,
-  terminal: null,
-  removed: false,
-};
 
 /** The next tag number that no wire has. */
 export function nextTag(wires: readonly Wire[]): string {
