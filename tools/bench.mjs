@@ -11,6 +11,7 @@ process.stdout.write = write;
 
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
 const { matchPattern } = await import('@which-way/core/match');
+const { nextTest } = await import('@which-way/core/path');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
 const { answerTo, forecast, handleAt, planNext } = await import('@which-way/core/planner');
 const { truthfulValues } = await import('@which-way/core/simulated');
@@ -250,7 +251,33 @@ function benchMatch() {
   note('match', 'ms per candidate, mean', round(mean(times)), 'ms');
 }
 
+/** The longest supply path that a job may have, tested to the end. */
+function benchPath() {
+  const random = seededRandom(11);
+  const newId = newIdFrom(random);
+  const kinds = ['plug', 'fuse', 'cord', 'terminals', 'switch', 'motor', 'lamp', 'coil'];
+  const links = range(40).map((index) => ({ id: newId(), kind: kinds[index % kinds.length], name: null }));
+  const times = [];
+  let asked = 0;
+  for (const fault of links) {
+    const tests = [];
+    for (;;) {
+      const began = now();
+      const proposed = nextTest({ links, tests });
+      times.push(now() - began);
+      if (!proposed) break;
+      asked += 1;
+      const result = proposed.links.includes(fault.id) ? 'fail' : 'pass';
+      tests.push({ id: newId(), links: proposed.links, result, flexed: true, ohms: null });
+    }
+  }
+  note('path', 'tests to find one fault among 40 links, mean', round(asked / links.length, 2), 'tests');
+  note('path', 'the same by halving, at best', round(Math.log2(links.length), 2), 'tests');
+  atMost('path', 'ms per proposed test, 40 links, worst', round(Math.max(...times)), 'ms', 100);
+}
+
 benchPlanner();
+benchPath();
 benchContinuity();
 benchMatch();
 if (json) write(`${JSON.stringify(figures)}\n`);

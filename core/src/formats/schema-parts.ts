@@ -127,6 +127,12 @@ const change = tagged('change', {
   },
   'terminal-added': { terminal },
   'terminal-renamed': { terminal: id, label: text(24, 1), marking: orNull(text(24)) },
+  relabelled: {
+    labels: list(object({ terminal: id, label: text(24, 1), marking: orNull(text(24)) }), {
+      minItems: 1,
+      maxItems: 96,
+    }),
+  },
   'terminal-role': { terminal: id, role: oneOf(TERMINAL_ROLES) },
   'terminal-retired': { terminal: id },
   'position-added': { actuator: id, position, after: orNull(id), settings: list(setting, { maxItems: 256 }) },

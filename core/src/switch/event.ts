@@ -40,6 +40,8 @@ export type StructureChange =
     }
   | { change: 'terminal-added'; terminal: Terminal }
   | { change: 'terminal-renamed'; terminal: TerminalId; label: string; marking: string | null }
+  /** Several at once: labels may be swapped, since only the outcome has to be free of twins. */
+  | { change: 'relabelled'; labels: { terminal: TerminalId; label: string; marking: string | null }[] }
   | { change: 'terminal-role'; terminal: TerminalId; role: TerminalRole }
   | { change: 'terminal-retired'; terminal: TerminalId }
   | {

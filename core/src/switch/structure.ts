@@ -51,6 +51,16 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
             : terminal,
         ),
       };
+    case 'relabelled': {
+      const fresh = new Map(change.labels.map((one) => [one.terminal, one]));
+      return {
+        ...structure,
+        terminals: structure.terminals.map((terminal) => {
+          const { label, marking } = fresh.get(terminal.id) ?? terminal;
+          return { ...terminal, label, marking };
+        }),
+      };
+    }
     case 'terminal-role':
       return {
         ...structure,
@@ -188,6 +198,11 @@ export function checkChange(structure: Structure, change: StructureChange): Prob
         ...duplicateLabels([...others, change.label]),
       ];
     }
+    case 'relabelled':
+      return [
+        ...change.labels.flatMap(({ terminal }) => missing(structure.terminals, terminal)),
+        ...duplicateLabels(applyChange(structure, change).terminals.map(({ label }) => label)),
+      ];
     case 'terminal-role':
       return [...missing(structure.terminals, change.terminal), ...tooFewLeft(structure, change)];
     case 'terminal-retired':

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
 import {
+  applyChange,
   checkChange,
   colorsOf,
   createWriter,
@@ -257,6 +258,28 @@ describe('structure', () => {
     expect(spotIn({ kind: 'photo', photo, side: 'front' }, placed, id)).toMatchObject({ x: 0.2 });
     expect(spotIn({ kind: 'photo', photo: other, side: 'front' }, placed, id)).toBeNull();
     expect(spotIn({ kind: 'circle' }, placed, id)).toBeNull();
+  });
+
+  it('swaps labels in one change, and refuses twins in the outcome', () => {
+    const structure = structureOf(readLog(bench(3, 1).events));
+    const [a, b] = structure.terminals.map(({ id }) => id) as [TerminalId, TerminalId];
+    const swap = (one: string, other: string) => ({
+      change: 'relabelled' as const,
+      labels: [
+        { terminal: a, label: one, marking: one },
+        { terminal: b, label: other, marking: other },
+      ],
+    });
+    expect(checkChange(structure, swap('2', '1'))).toEqual([]);
+    expect(applyChange(structure, swap('2', '1')).terminals.map(({ label }) => label)).toEqual([
+      '2',
+      '1',
+      '3',
+    ]);
+    expect(checkChange(structure, swap('3', '1'))[0]).toMatchObject({
+      code: 'label-taken',
+      params: { label: '3' },
+    });
   });
 
   it('keeps two terminals that count: a third may become the frame, the second may not', () => {

@@ -97,6 +97,12 @@ const changes = fc.oneof(
   }),
   change('terminal-added', { terminal }),
   change('terminal-renamed', { terminal: id, label: said(24), marking: orNull(text(24)) }),
+  change('relabelled', {
+    labels: fc.array(fc.record({ terminal: id, label: said(24), marking: orNull(text(24)) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
+  }),
   change('terminal-role', { terminal: id, role: oneOf(TERMINAL_ROLES) }),
   change('terminal-retired', { terminal: id }),
   change('position-added', { actuator: id, position, after: orNull(id), settings: several(setting) }),

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp, { type Sharp } from 'sharp';
@@ -99,6 +99,13 @@ describe('photos', () => {
     const before = (await get(id)).bytes;
     expect((await put(id, await bytesOf(halves().negate()))).status).toBe(200);
     expect((await get(id)).bytes.equals(before)).toBe(true);
+  });
+
+  it('half an upload that a killed server left behind is cleared away at the next start', async () => {
+    writeFileSync(join(folder, 'photos', 'abc.raw.part'), 'half a picture');
+    await served.stop();
+    served = await serve(folder);
+    expect(readdirSync(join(folder, 'photos')).filter((name) => name.endsWith('.part'))).toEqual([]);
   });
 
   it('over 25 MB are refused clearly, said beforehand or not, and leave nothing behind', async () => {

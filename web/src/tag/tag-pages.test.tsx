@@ -39,7 +39,7 @@ describe('terminals and handle', () => {
   });
 
   it('may swap labels at once, and say what is wrong with a list', async () => {
-    const { events } = await renderJob(<TerminalsPage />, [described]);
+    const { events, written } = await renderJob(<TerminalsPage />, [described]);
     const labels = () => structureOf(readLog(events)).terminals.map(({ label }) => label);
     const relabel = (text: string) => {
       fill('Labels as they stand on the part, in order', text);
@@ -51,6 +51,7 @@ describe('terminals and handle', () => {
     expect(screen.getByRole('alert').textContent).toContain('is there twice');
     relabel('2 1 4 3');
     await until(() => expect(labels()).toEqual(['2', '1', '4', '3']));
+    expect(written('restructured')).toHaveLength(1);
   });
 
   it('keep two that count: a terminal may be a dummy lug, or the frame while enough are left', async () => {

@@ -138,19 +138,11 @@ export function RelabelForm({ terminals }: { terminals: readonly Terminal[] }) {
       return setMessage(`That is ${read.labels.length} labels for ${terminals.length} terminals.`);
     setMessage('');
     setTyped('');
-    // First to names that nobody has, so that labels may be swapped without two being equal on the way.
-    const renamed = terminals
-      .map((terminal, index) => ({ terminal, label: read.labels[index] ?? '' }))
-      .filter(({ terminal, label }) => terminal.label !== label);
-    for (const [index, { terminal }] of renamed.entries())
-      session.restructure({
-        change: 'terminal-renamed',
-        terminal: terminal.id,
-        label: `~${index}`,
-        marking: terminal.marking,
-      });
-    for (const { terminal, label } of renamed)
-      session.restructure({ change: 'terminal-renamed', terminal: terminal.id, label, marking: label });
+    const labels = terminals.map(({ id }, index) => {
+      const label = read.labels[index] ?? '';
+      return { terminal: id, label, marking: label };
+    });
+    return session.restructure({ change: 'relabelled', labels });
   };
   return (
     <form

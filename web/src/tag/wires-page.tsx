@@ -48,7 +48,7 @@ export function WiresPage() {
     return <p className="p-6">First say how many terminals there are, at “Terminals and handle”.</p>;
   return (
     <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <section aria-label="The switch" className="min-w-0">
+      <section aria-label="The switch" className="min-w-0 self-start lg:sticky lg:top-3">
         <h1 className="sr-only">Wires and jumpers</h1>
         <div className="flex flex-wrap items-center gap-2">
           <SideSwitch />
