@@ -28,6 +28,8 @@ export interface Settled {
   lookAgain: LookAgain[];
   /** Evidence that this engine keeps and does not use: bundles, closed readings in circuit. */
   unused: ReadingId[];
+  /** Pairs that closed with the wires on, which proves nothing. */
+  inCircuit: { a: number; b: number }[];
 }
 
 /** The fact about two terminals, by place. */
@@ -53,8 +55,8 @@ export function settle(
   const [joins, opens] = [trusted(sorted.joins), trusted(sorted.opens)];
   const nets = netsOf(terminals.length, joins);
   const facts = decideFacts(terminals.length, { joins, opens, nets }, sorted);
-  const { lookAgain, unused } = sorted;
-  return { setting, terminals, facts, nets, joins, opens, contradictions, lookAgain, unused };
+  const { lookAgain, unused, inCircuit } = sorted;
+  return { setting, terminals, facts, nets, joins, opens, contradictions, lookAgain, unused, inCircuit };
 }
 
 function netsOf(size: number, links: readonly Link[]): Partition {
@@ -69,6 +71,7 @@ interface Sorted {
   opens: Link[];
   lookAgain: LookAgain[];
   unused: ReadingId[];
+  inCircuit: { a: number; b: number }[];
 }
 
 function sortEvidence(
@@ -76,7 +79,7 @@ function sortEvidence(
   place: ReadonlyMap<TerminalId, number>,
   explained: ReadonlySet<ReadingId>,
 ): Sorted {
-  const sorted: Sorted = { joins: [], opens: [], lookAgain: [], unused: [] };
+  const sorted: Sorted = { joins: [], opens: [], lookAgain: [], unused: [], inCircuit: [] };
   const oneWay = findOneWay(evidence);
   for (const item of evidence) {
     const a = place.get(item.red[0] as TerminalId);
@@ -93,7 +96,10 @@ function sortEvidence(
       if (!explained.has(item.reading)) noteLookAgain(sorted.lookAgain, link, because);
     } else if (item.says === 'joins') sorted.joins.push(link);
     else if (item.says === 'parts') sorted.opens.push(link);
-    else sorted.unused.push(item.reading);
+    else {
+      sorted.unused.push(item.reading);
+      if (item.because === 'in-circuit') sorted.inCircuit.push({ a: link.a, b: link.b });
+    }
   }
   return sorted;
 }

@@ -1,13 +1,21 @@
-import type { LookAgain, SwitchMap } from '../continuity/index.js';
+import { factAt, type LookAgain, type Settled, type SwitchMap } from '../continuity/index.js';
 import {
   liveEvents,
+  wiresOffOf,
   type ActuatorId,
   type Ask,
   type EventId,
   type SettingId,
   type TerminalId,
 } from '../switch/index.js';
-import { mostLeft, nextSweep, pairKey, triedInVain, type LeaveOut } from './position-first.js';
+import {
+  closedInCircuit,
+  mostLeft,
+  nextSweep,
+  pairKey,
+  triedInVain,
+  type LeaveOut,
+} from './position-first.js';
 
 /** What the hands should do next, and why. */
 export type Plan =
@@ -18,6 +26,8 @@ export type Plan =
   | { kind: 'find-position'; actuator: ActuatorId }
   /** Only prompts that were skipped are left: `skips` are the events to take back. */
   | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
+  /** What is left closed with the wires on, which proves nothing: they have to come off. */
+  | { kind: 'in-circuit-left'; pairs: number }
   | { kind: 'disputed'; setting: SettingId; count: number }
   | { kind: 'look-again'; setting: SettingId; item: LookAgain }
   | { kind: 'done' };
@@ -47,6 +57,8 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
   }
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   if (open) return { kind: 'find-position', actuator: open.id };
+  const inCircuit = inCircuitLeft(map, order);
+  if (inCircuit) return inCircuit;
   const left = skippedLeft(map, order);
   if (left) return left;
   for (const setting of order) {
@@ -63,13 +75,38 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
 function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | null {
   const settled = map.settings.get(setting)?.settled;
   if (!settled) return null;
-  const leaveOut = new Set([...skipped, ...triedInVain(settled)]);
+  const leaveOut = new Set([...skipped, ...vainNow(map, settled)]);
   const sweep = nextSweep(settled, map.contacts, leaveOut);
   if (!sweep) return null;
   const id = (place: number) => settled.terminals[place] as TerminalId;
   const [only, ...more] = sweep.black.map(id);
   if (only && more.length === 0) return { kind: 'pair', setting, red: id(sweep.red), black: only };
   return { kind: 'sweep', setting, red: id(sweep.red), black: sweep.black.map(id) };
+}
+
+/** Pairs whose reading decides nothing as things are: to be looked at again, or closed while the wires are on. */
+function vainNow(map: SwitchMap, settled: Settled): Set<string> {
+  return wiresOn(map)
+    ? new Set([...triedInVain(settled), ...closedInCircuit(settled)])
+    : triedInVain(settled);
+}
+
+/** Whether the hands are still in circuit: the last act was, and nobody has said since that the wires are off. */
+function wiresOn({ log }: SwitchMap): boolean {
+  const last = liveEvents(log, 'answered').at(-1);
+  return last?.what.inCircuit === true && wiresOffOf(log) !== true;
+}
+
+function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+  if (!wiresOn(map)) return null;
+  const pairs = order.reduce((sum, setting) => {
+    const settled = map.settings.get(setting)?.settled;
+    const open = (settled?.inCircuit ?? []).filter(
+      ({ a, b }) => settled && factAt(settled, a, b).state === 'unknown',
+    );
+    return sum + new Set(open.map(({ a, b }) => pairKey(a, b))).size;
+  }, 0);
+  return pairs === 0 ? null : { kind: 'in-circuit-left', pairs };
 }
 
 function settingsFrom(map: SwitchMap, at: SettingId | null): SettingId[] {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
-import type { Prompt, PromptId, SettingId } from '../switch/index.js';
+import type { Prompt, PromptId, SettingId, Value } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { answerTo, forecast, planNext } from './index.js';
@@ -87,6 +87,26 @@ describe('the position-first plan', () => {
     expect(deriveMap(on.events).complete).toBe(false);
     on.add({ kind: 'withdrawn', target: skip.id, basedOn: null });
     expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'ask', ask: plan.ask });
+  });
+
+  it('in circuit asks nothing twice that closed, and asks it again when the wires are off', () => {
+    const on = bench(3, 1);
+    const answerInCircuit = (value: Value) => {
+      const plan = planNext(deriveMap(on.events), null);
+      if (plan.kind !== 'ask') throw new Error('no prompt');
+      const prompt: Prompt = { id: on.newId<PromptId>(), ask: plan.ask };
+      on.add({ kind: 'prompt-shown', prompt });
+      const black = plan.ask.kind === 'sweep' ? plan.ask.black : [plan.ask.black];
+      const values = new Map(black.map((id) => [id, value]));
+      on.add(answerTo(prompt, { values, source: 'typed', inCircuit: true }, on.newId));
+      return plan.ask;
+    };
+    const first = answerInCircuit(CLOSED);
+    answerInCircuit(OPEN);
+    expect(planNext(deriveMap(on.events), null)).toEqual({ kind: 'in-circuit-left', pairs: 2 });
+    expect(deriveMap(on.events).complete).toBe(false);
+    on.add({ kind: 'wires-off', off: true });
+    expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'ask', ask: first });
   });
 
   it('points to disputes and to readings to look at again before it says done', () => {

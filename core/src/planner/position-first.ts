@@ -39,6 +39,11 @@ export function triedInVain(settled: Settled): Set<string> {
   return new Set(settled.lookAgain.map(({ a, b }) => pairKey(a, b)));
 }
 
+/** Pairs of a setting that closed with the wires on: asking again brings nothing before they are off. */
+export function closedInCircuit(settled: Settled): Set<string> {
+  return new Set(settled.inCircuit.map(({ a, b }) => pairKey(a, b)));
+}
+
 /**
  * The most that is left in one setting: as if every pair that is unknown were open. A join settles at least as
  * much as an open, so no run of answers needs more readings; each sweep adds one touch for the lead that stays.

@@ -170,6 +170,18 @@ export class JobSession {
     this.store.setState({ job: await api.changeJob(this.id, { version: job.version, ...change }) });
   }
 
+  /** The switch is in the hand now: nothing of the machine is on it any more. */
+  async takeOut(): Promise<void> {
+    await this.changeJob({ outOfMachine: true });
+    this.emit({ kind: 'wires-off', off: true });
+  }
+
+  /** It is in the machine after all, with its wires on as far as anybody knows. */
+  async putBack(): Promise<void> {
+    await this.changeJob({ outOfMachine: false });
+    this.emit({ kind: 'wires-off', off: false });
+  }
+
   dismissRefused(): void {
     this.store.setState({ refused: [] });
     this.#showSave();

@@ -204,6 +204,19 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
         </div>
       );
     }
+    case 'in-circuit-left':
+      return (
+        <div className={box}>
+          <PlainButton
+            look="strong"
+            className="min-h-16"
+            onClick={() => session.emit({ kind: 'wires-off', off: true })}
+          >
+            The wires are off
+          </PlainButton>
+          {undo}
+        </div>
+      );
     default:
       return <div className={box}>{undo}</div>;
   }

@@ -47,6 +47,11 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
         `${task.plan.pairs} pairs were skipped`,
         'They are not known. Ask for them now, or leave them: the map is not complete then.',
       );
+    case 'in-circuit-left':
+      return say(
+        'Take the wires off',
+        `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, say so, and it is asked again.`,
+      );
     case 'disputed':
       return say(
         `Readings contradict`,

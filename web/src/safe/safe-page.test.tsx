@@ -26,11 +26,15 @@ const ALL: Deed[] = [
 
 describe('the safety list on the screen', () => {
   it('is one tap for a switch that is out of the machine', async () => {
-    const { job } = await renderJob(<SafePage />, [], { outOfMachine: false });
+    const { job, written } = await renderJob(<SafePage />, [], { outOfMachine: false });
     expect(screen.getByText('The Map is shut')).toBeDefined();
     press('It is out of the machine');
     await until(() => expect(job.outOfMachine).toBe(true));
     await until(() => expect(screen.getByText('The Map is open')).toBeDefined());
+    press('It is still in the machine after all');
+    await until(() => expect(job.outOfMachine).toBe(false));
+    await until(() => expect(written('wires-off').map(({ off }) => off)).toEqual([true, false]));
+    expect(screen.getByText('The Map is shut')).toBeDefined();
   });
 
   it('begins with the lines of the supply, from the shop’s own list', async () => {
