@@ -46,11 +46,8 @@ export function nextTest(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
       const passes = 1 - inside / total;
       if (inside === 0 || passes <= 1e-12) continue;
       const test = priced(path, series, from, to, passes);
-      if (
-        !done.has(suspectsAmong(series, weights, test.links)) &&
-        test.bitsPerMinute > (best?.bitsPerMinute ?? 0) + 1e-12
-      )
-        best = test;
+      const better = test.bitsPerMinute > (best?.bitsPerMinute ?? 0) + 1e-12;
+      if (better && !done.has(suspectsAmong(series, weights, test.links))) best = test;
     }
   }
   return best;

@@ -101,7 +101,7 @@ interface StepViewProps {
 function StepView({ step, number, direction, onEdit }: StepViewProps) {
   const { photo, text, fasteners, loose } = step;
   return (
-    <div className="flex gap-4">
+    <div className="flex flex-wrap gap-x-4 gap-y-2">
       <span className="font-mono text-large font-bold">{number}</span>
       {photo && (
         <a href={photoUrl(photo)} target="_blank" rel="noreferrer" className="shrink-0">
@@ -112,7 +112,7 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
           />
         </a>
       )}
-      <div className="min-w-0 grow">
+      <div className="min-w-0 grow basis-52">
         <p className="text-large font-semibold">
           {direction === 'together' && <span className="font-normal text-quiet">Undo this: </span>}
           {text}

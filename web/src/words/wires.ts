@@ -43,16 +43,16 @@ export const FASTENER_WORDS: Record<FastenerKind, [one: string, many: string]> =
 };
 
 export const MECHANICS_WORDS: Record<MechanicsField, { label: string; unit: 'mm' | null; hint: string }> = {
-  mounting: { label: 'Mounting', unit: null, hint: 'bush and nut, two screws, snap-in, panel' },
+  mounting: { label: 'Mounting', unit: null, hint: 'such as bush and nut, two screws, snap-in, panel' },
   'bolt-spacing': { label: 'Bolt spacing', unit: 'mm', hint: 'centre to centre' },
-  'cut-out': { label: 'Cut-out', unit: 'mm', hint: '22.2 x 30' },
-  bushing: { label: 'Bushing', unit: null, hint: 'M10 x 0.75, 9 mm long' },
-  'shaft-diameter': { label: 'Shaft, across', unit: 'mm', hint: '6, flat 4.5' },
-  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: '18' },
+  'cut-out': { label: 'Cut-out', unit: 'mm', hint: 'such as 22.2 x 30' },
+  bushing: { label: 'Bushing', unit: null, hint: 'such as M10 x 0.75, 9 mm long' },
+  'shaft-diameter': { label: 'Shaft, across', unit: 'mm', hint: 'such as 6, flat 4.5' },
+  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: 'to its end' },
   depth: { label: 'Depth behind the panel', unit: 'mm', hint: 'lugs and bent wires included' },
   connector: { label: 'Connector', unit: null, hint: 'pins, pitch, keyed how' },
-  terminations: { label: 'Terminations', unit: null, hint: '4.8 mm tabs, solder lugs' },
-  environment: { label: 'Where it lives', unit: null, hint: 'dust, splashes, heat, salt' },
+  terminations: { label: 'Terminations', unit: null, hint: 'such as 4.8 mm tabs, solder lugs' },
+  environment: { label: 'Where it lives', unit: null, hint: 'such as dust, splashes, heat, salt' },
 };
 
 /** A colour code with its plain words: 'GNYE, green and yellow'. */
