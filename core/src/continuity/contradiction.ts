@@ -1,6 +1,7 @@
 import { partitionOf } from '../partition/index.js';
 import type { ReadingId } from '../switch/index.js';
 import { edgeBlocks } from './blocks-of-graph.js';
+import { inferFrom, shrink, without, type EvidenceSet } from './evidence-set.js';
 import { shortestPath, type Link } from './link.js';
 
 /** Readings that cannot all hold. */
@@ -11,6 +12,8 @@ export interface Contradiction {
   joins: ReadingId[];
   /** Readings whose removal alone settles it, likeliest slip first (a tone before ohms). */
   enough: ReadingId[];
+  /** True when these are all readings that can be at fault; false when bundles are among them: one set of them, then. */
+  everySuspect: boolean;
   /** True when two or more tones are among the joins: parts in series may sound one by one and not together. */
   maybePartsInSeries: boolean;
 }
@@ -64,9 +67,9 @@ function groupByShared(sets: readonly Set<number>[]): number[][] {
 
 function describe(nodes: number, joins: Link[], opens: Link[]): Contradiction {
   const settledBy = (link: Link) => {
-    const rest = joins.filter((other) => other !== link).map(({ a, b }) => [a, b] as const);
+    const rest = joins.filter((other) => other.reading !== link.reading).map(({ a, b }) => [a, b] as const);
     const net = partitionOf(nodes, rest);
-    return opens.every((open) => open === link || net[open.a] !== net[open.b]);
+    return opens.every((open) => open.reading === link.reading || net[open.a] !== net[open.b]);
   };
   const enough = [...opens, ...joins].filter(settledBy);
   const tonesFirst = [
@@ -74,9 +77,36 @@ function describe(nodes: number, joins: Link[], opens: Link[]): Contradiction {
     ...enough.filter(({ by }) => by !== 'tone'),
   ];
   return {
-    opens: opens.map(({ reading }) => reading),
+    opens: once(opens.map(({ reading }) => reading)),
     joins: joins.map(({ reading }) => reading),
-    enough: tonesFirst.map(({ reading }) => reading),
+    enough: once(tonesFirst.map(({ reading }) => reading)),
+    everySuspect: true,
     maybePartsInSeries: joins.filter(({ by }) => by === 'tone').length >= 2,
   };
+}
+
+const once = (ids: ReadingId[]): ReadingId[] => [...new Set(ids)];
+
+/**
+ * Contradictions that bundles are part of, in evidence whose pairs agree: irreducible sets, taken out one after another
+ * in a fixed order until the rest is consistent. A failed set is one way in which the readings cannot all hold, not all.
+ */
+export function findBundleContradictions(size: number, evidence: EvidenceSet): Contradiction[] {
+  const found: Contradiction[] = [];
+  let rest = evidence;
+  while (rest.clauses.length > 0 && !inferFrom(size, rest)) {
+    const core = new Set(shrink(rest, (part) => inferFrom(size, part) === null));
+    const inCore = <Item extends { reading: ReadingId; by: Link['by'] }>(items: readonly Item[]) =>
+      items.filter(({ reading }) => core.has(reading));
+    const closed = [...inCore(rest.joins), ...inCore(rest.clauses)];
+    found.push({
+      opens: once(inCore(rest.opens).map(({ reading }) => reading)),
+      joins: once(closed.map(({ reading }) => reading)),
+      enough: [...core],
+      everySuspect: false,
+      maybePartsInSeries: closed.filter(({ by }) => by === 'tone').length >= 2,
+    });
+    rest = without(rest, core);
+  }
+  return found;
 }

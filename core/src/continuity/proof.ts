@@ -1,4 +1,6 @@
 import type { ReadingId, TerminalId } from '../switch/index.js';
+import { inferFrom, shrink, type EvidenceSet } from './evidence-set.js';
+import { areApart, netOf } from './net-state.js';
 import { shortestPath, type Link } from './link.js';
 import { factAt, type Settled } from './settle.js';
 
@@ -13,12 +15,15 @@ export interface Proof {
   via: TerminalId[];
 }
 
-/** Searches the shortest proof of what is known about two terminals, ohms before tones; null if nothing is settled. */
+/**
+ * Searches the shortest proof of what is known about two terminals, ohms before tones; null if nothing is settled. Where
+ * no chain of pairs proves it, bundles do: then the proof is an irreducible set of readings from which it follows.
+ */
 export function prove(settled: Settled, a: number, b: number): Proof | null {
   const { joined } = factAt(settled, a, b);
   if (joined === null || a === b) return null;
   const chain = joined ? joinChain(settled, a, b) : gapChain(settled, a, b);
-  if (!chain) return null;
+  if (!chain) return settled.clauses.length > 0 ? proveByBundles(settled, a, b, joined) : null;
   const via = [a];
   for (const link of chain) via.push(link.a === via.at(-1) ? link.b : link.a);
   return {
@@ -26,6 +31,18 @@ export function prove(settled: Settled, a: number, b: number): Proof | null {
     readings: chain.map(({ reading }) => reading),
     via: via.map((place) => settled.terminals[place] as TerminalId),
   };
+}
+
+function proveByBundles(settled: Settled, a: number, b: number, joined: boolean): Proof | null {
+  const size = settled.terminals.length;
+  const follows = (part: EvidenceSet) => {
+    const state = inferFrom(size, part);
+    if (!state) return false;
+    return joined ? netOf(state, a) === netOf(state, b) : areApart(state, a, b);
+  };
+  if (!follows(settled)) return null;
+  const via = [a, b].map((place) => settled.terminals[place] as TerminalId);
+  return { joined, readings: shrink(settled, follows), via };
 }
 
 function joinChain({ joins }: Settled, a: number, b: number): Link[] | null {

@@ -1,7 +1,9 @@
 import { partitionOf, type Partition } from '../partition/index.js';
 import { looksAgain, type Evidence } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
-import { findContradictions, type Contradiction } from './contradiction.js';
+import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
+import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
+import { areApart, netOf, netsOfState, type Clause, type NetState } from './net-state.js';
 import { DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import type { Link } from './link.js';
 
@@ -21,12 +23,14 @@ export interface Settled {
   facts: Fact[];
   /** Nets by evidence that is not in dispute. */
   nets: Partition;
-  /** Evidence not in dispute, in reading order. */
+  /** Evidence not in dispute, in reading order. A bundle that was open is an open of every pair across it. */
   joins: Link[];
   opens: Link[];
+  /** Low bundles not in dispute. */
+  clauses: Clause[];
   contradictions: Contradiction[];
   lookAgain: LookAgain[];
-  /** Evidence that this engine keeps and does not use: bundles, closed readings in circuit. */
+  /** Evidence that is kept and not used: bundles between closed and open, leads on nothing, closed in circuit. */
   unused: ReadingId[];
   /** Pairs that closed with the wires on, which proves nothing. */
   inCircuit: { a: number; b: number }[];
@@ -49,14 +53,21 @@ export function settle(
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
   const sorted = sortEvidence(evidence, place, explained);
-  const contradictions = findContradictions(terminals.length, sorted.joins, sorted.opens);
-  const suspect = new Set(contradictions.flatMap(({ opens, joins }) => [...opens, ...joins]));
-  const trusted = (links: Link[]) => links.filter(({ reading }) => !suspect.has(reading));
-  const [joins, opens] = [trusted(sorted.joins), trusted(sorted.opens)];
-  const nets = netsOf(terminals.length, joins);
-  const facts = decideFacts(terminals.length, { joins, opens, nets }, sorted);
+  const size = terminals.length;
+  const pairwise = findContradictions(size, sorted.joins, sorted.opens);
+  const agreeing = without(sorted, suspectsOf(pairwise));
+  const contradictions = [...pairwise, ...findBundleContradictions(size, agreeing)];
+  const trusted = without(sorted, suspectsOf(contradictions));
+  const state = inferFrom(size, trusted);
+  if (!state) throw new Error('what is left after taking suspects out contradicts itself');
+  const nets = netsOfState(state);
+  const facts = decideFacts(size, { ...trusted, nets, state }, sorted);
   const { lookAgain, unused, inCircuit } = sorted;
-  return { setting, terminals, facts, nets, joins, opens, contradictions, lookAgain, unused, inCircuit };
+  return { setting, terminals, facts, nets, ...trusted, contradictions, lookAgain, unused, inCircuit };
+}
+
+function suspectsOf(contradictions: readonly Contradiction[]): Set<ReadingId> {
+  return new Set(contradictions.flatMap(({ opens, joins }) => [...opens, ...joins]));
 }
 
 function netsOf(size: number, links: readonly Link[]): Partition {
@@ -66,9 +77,7 @@ function netsOf(size: number, links: readonly Link[]): Partition {
   );
 }
 
-interface Sorted {
-  joins: Link[];
-  opens: Link[];
+interface Sorted extends EvidenceSet {
   lookAgain: LookAgain[];
   unused: ReadingId[];
   inCircuit: { a: number; b: number }[];
@@ -79,13 +88,17 @@ function sortEvidence(
   place: ReadonlyMap<TerminalId, number>,
   explained: ReadonlySet<ReadingId>,
 ): Sorted {
-  const sorted: Sorted = { joins: [], opens: [], lookAgain: [], unused: [], inCircuit: [] };
+  const sorted: Sorted = { joins: [], opens: [], clauses: [], lookAgain: [], unused: [], inCircuit: [] };
   const oneWay = findOneWay(evidence);
   for (const item of evidence) {
     const a = place.get(item.red[0] as TerminalId);
     const b = place.get(item.black[0] as TerminalId);
     const isPair = item.red.length === 1 && item.black.length === 1;
-    if (!isPair || a === undefined || b === undefined || a === b) {
+    if (!isPair) {
+      sortBundle(sorted, item, place);
+      continue;
+    }
+    if (a === undefined || b === undefined || a === b) {
       sorted.unused.push(item.reading);
       continue;
     }
@@ -102,6 +115,26 @@ function sortEvidence(
     }
   }
   return sorted;
+}
+
+/**
+ * A bundle with nothing else tied: open parts every net that meets the one side from every net that meets the other;
+ * low says that some net meets both. Between the two it decides nothing and blocks nothing: it has to be split.
+ */
+function sortBundle(sorted: Sorted, item: Evidence, place: ReadonlyMap<TerminalId, number>): void {
+  const sideOf = (lead: readonly TerminalId[]) => lead.flatMap((id) => place.get(id) ?? []);
+  const [red, black] = [sideOf(item.red), sideOf(item.black)];
+  const whole = red.length === item.red.length && black.length === item.black.length;
+  const tied = red.some((one) => black.includes(one));
+  const { reading, by, says } = item;
+  if (!whole || tied || red.length === 0 || black.length === 0 || says === 'nothing')
+    sorted.unused.push(reading);
+  else if (says === 'joins') sorted.clauses.push({ red, black, reading, by });
+  else {
+    for (const one of red)
+      for (const other of black)
+        sorted.opens.push({ a: Math.min(one, other), b: Math.max(one, other), reading, by, bundle: true });
+  }
 }
 
 function noteLookAgain(list: LookAgain[], { a, b, reading }: Link, because: LookAgain['because']): void {
@@ -138,24 +171,17 @@ function findOneWay(evidence: readonly Evidence[]): Set<ReadingId> {
 
 function decideFacts(
   size: number,
-  trusted: { joins: Link[]; opens: Link[]; nets: Partition },
-  all: { joins: Link[]; opens: Link[] },
+  trusted: EvidenceSet & { nets: Partition; state: NetState },
+  all: EvidenceSet,
 ): Fact[] {
   const cell = (a: number, b: number) => a * size + b;
-  const { nets } = trusted;
-  const ohmNets = netsOf(
-    size,
-    trusted.joins.filter(({ by }) => by === 'ohms'),
-  );
+  const { nets, state } = trusted;
+  const ohms = ohmsOnly(size, trusted);
   const allNets = netsOf(size, all.joins);
-  const apart = apartCells(size, nets, trusted.opens);
-  const apartByOhms = apartCells(
-    size,
-    nets,
-    trusted.opens.filter(({ by }) => by === 'ohms'),
-  );
   const maybeApart = apartCells(size, allNets, all.opens);
-  const measured = new Set([...trusted.joins, ...trusted.opens].map(({ a, b }) => cell(a, b)));
+  const inDoubt = suspectCells(size, trusted, all);
+  const pairs = [...trusted.joins, ...trusted.opens.filter(({ bundle }) => !bundle)];
+  const measured = new Set(pairs.map(({ a, b }) => cell(a, b)));
   const facts = new Array<Fact>(size * size).fill(UNKNOWN);
   for (let a = 0; a < size; a += 1) {
     facts[cell(a, a)] = known(false, true, false);
@@ -164,13 +190,44 @@ function decideFacts(
       const [netA, netB] = [nets[a] as number, nets[b] as number];
       const [allA, allB] = [allNets[a] as number, allNets[b] as number];
       let fact = UNKNOWN;
-      if (netA === netB) fact = known(direct, true, ohmNets[a] !== ohmNets[b]);
-      else if (apart.has(cell(netA, netB))) fact = known(direct, false, !apartByOhms.has(cell(netA, netB)));
-      else if (allA === allB || maybeApart.has(cell(allA, allB))) fact = DISPUTED;
+      if (netA === netB) fact = known(direct, true, !ohms.joined(a, b));
+      else if (areApart(state, a, b)) fact = known(direct, false, !ohms.parted(a, b));
+      else if (allA === allB || maybeApart.has(cell(allA, allB)) || inDoubt.has(cell(a, b))) fact = DISPUTED;
       facts[cell(a, b)] = facts[cell(b, a)] = fact;
     }
   }
   return facts;
+}
+
+/** What stands on ohms: joins by ohms alone; opens by ohms between nets however they are joined. */
+function ohmsOnly(size: number, { joins, opens, clauses, nets }: EvidenceSet & { nets: Partition }) {
+  const measured = {
+    joins: joins.filter(byOhms),
+    opens: opens.filter(byOhms),
+    clauses: clauses.filter(byOhms),
+  };
+  const closed = inferFrom(size, { ...measured, opens: clauses.length > 0 ? measured.opens : [] });
+  const apart = apartCells(size, nets, measured.opens);
+  return {
+    joined: (a: number, b: number) => closed !== null && netOf(closed, a) === netOf(closed, b),
+    parted: (a: number, b: number) =>
+      apart.has((nets[a] as number) * size + (nets[b] as number)) ||
+      (closed !== null && areApart(closed, a, b)),
+  };
+}
+
+const byOhms = ({ by }: { by: Link['by'] }): boolean => by === 'ohms';
+
+/** Pairs that a low bundle in dispute speaks of. */
+function suspectCells(size: number, trusted: EvidenceSet, all: EvidenceSet): Set<number> {
+  const kept = new Set(trusted.clauses.map(({ reading }) => reading));
+  const cells = new Set<number>();
+  for (const { reading, red, black } of all.clauses) {
+    if (kept.has(reading)) continue;
+    for (const one of red)
+      for (const other of black) cells.add(Math.min(one, other) * size + Math.max(one, other));
+  }
+  return cells;
 }
 
 /** Cells of net pairs (by smallest members, both ways round) that an open holds apart. */

@@ -17,7 +17,7 @@ export function Contradictions({
   const lines = (ids: readonly ReadingId[]) =>
     ids.flatMap((id): TapeLine[] => map.tape.filter(({ reading }) => reading.id === id));
   return [...map.settings.values()].flatMap(({ settled }) =>
-    settled.contradictions.map(({ opens, joins, enough, maybePartsInSeries }) => {
+    settled.contradictions.map(({ opens, joins, enough, everySuspect, maybePartsInSeries }) => {
       const rest = [...opens, ...joins].filter((id) => !enough.includes(id));
       return (
         <Notice
@@ -36,6 +36,12 @@ export function Contradictions({
               <ReadingLine key={line.reading.id} line={line} onReadAgain={onReadAgain} />
             ))}
           </ul>
+          {!everySuspect && (
+            <p>
+              Bundles are among them: this is one set of readings that cannot all hold, and there may be
+              others.
+            </p>
+          )}
           {maybePartsInSeries && (
             <p>It may also be parts in series, each below the beeper’s threshold: read ohms.</p>
           )}

@@ -1,0 +1,167 @@
+import type { Partition } from '../partition/index.js';
+import type { ReadingId } from '../switch/index.js';
+
+/** A low bundle: some net meets both sides. Places of terminals; sides do not overlap. */
+export interface Clause {
+  red: number[];
+  black: number[];
+  reading: ReadingId;
+  by: 'ohms' | 'tone';
+}
+
+/** Nets (disjoint sets, each named by its smallest member) and which of them are held apart. */
+export interface NetState {
+  size: number;
+  parent: Int16Array;
+  /** `size` squared, by the names of nets; only cells of present names count. */
+  apart: Uint8Array;
+}
+
+export function emptyState(size: number): NetState {
+  return {
+    size,
+    parent: Int16Array.from({ length: size }, (_, place) => place),
+    apart: new Uint8Array(size * size),
+  };
+}
+
+export function copyState({ size, parent, apart }: NetState): NetState {
+  return { size, parent: parent.slice(), apart: apart.slice() };
+}
+
+/** The name of a terminal's net: its smallest member. */
+export function netOf({ parent }: NetState, place: number): number {
+  let root = place;
+  while (parent[root] !== root) root = parent[root] as number;
+  return root;
+}
+
+export const netsOfState = (state: NetState): Partition =>
+  Array.from({ length: state.size }, (_, place) => netOf(state, place));
+
+/** Whether the nets of two terminals are held apart. */
+export function areApart(state: NetState, a: number, b: number): boolean {
+  return state.apart[netOf(state, a) * state.size + netOf(state, b)] === 1;
+}
+
+/** Joins the nets of two terminals; false when they are held apart. */
+export function merge(state: NetState, a: number, b: number): boolean {
+  const [one, other] = [netOf(state, a), netOf(state, b)];
+  if (one === other) return true;
+  const { size, apart } = state;
+  if (apart[one * size + other] === 1) return false;
+  const [root, gone] = one < other ? [one, other] : [other, one];
+  state.parent[gone] = root;
+  for (let net = 0; net < size; net += 1) {
+    if (apart[gone * size + net] === 1) apart[root * size + net] = apart[net * size + root] = 1;
+  }
+  return true;
+}
+
+/** Holds the nets of two terminals apart; false when they are one net. */
+export function hold(state: NetState, a: number, b: number): boolean {
+  const [one, other] = [netOf(state, a), netOf(state, b)];
+  if (one === other) return false;
+  state.apart[one * state.size + other] = state.apart[other * state.size + one] = 1;
+  return true;
+}
+
+/**
+ * Unit propagation of clauses: a clause of which one pair of nets is left joins that pair. False on a contradiction:
+ * a clause of which none is left, or a join of nets that are held apart.
+ */
+export function propagate(state: NetState, clauses: readonly Clause[]): boolean {
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const clause of clauses) {
+      const left = openPairs(state, clause);
+      if (left === 'met') continue;
+      const [only] = left;
+      if (!only) return false;
+      if (left.length > 1) continue;
+      if (!merge(state, only[0], only[1])) return false;
+      changed = true;
+    }
+  }
+  return true;
+}
+
+/** The pairs of nets that may still make a clause true; 'met' when one does. */
+function openPairs(state: NetState, { red, black }: Clause): [number, number][] | 'met' {
+  const reds = new Set(red.map((place) => netOf(state, place)));
+  const blacks = new Set(black.map((place) => netOf(state, place)));
+  const left: [number, number][] = [];
+  const seen = new Set<number>();
+  for (const one of reds) {
+    if (blacks.has(one)) return 'met';
+    for (const other of blacks) {
+      const pair = Math.min(one, other) * state.size + Math.max(one, other);
+      if (seen.has(pair) || state.apart[one * state.size + other] === 1) continue;
+      seen.add(pair);
+      left.push([one, other]);
+    }
+  }
+  return left;
+}
+
+/** Branches of the search below, at most; beyond it 'it may be' is answered, which is never unsound. */
+const MOST_BRANCHES = 400;
+
+/**
+ * Whether the clauses can all be met: unit propagation, then a search over the pairs that could meet the tightest clause
+ * (DPLL). Pairs that no clause needs may stay apart, so meeting the clauses is enough. True also when the cap is reached.
+ */
+function canBeMet(state: NetState, clauses: readonly Clause[], budget: { branches: number }): boolean {
+  if (!propagate(state, clauses)) return false;
+  let tightest: [number, number][] | null = null;
+  for (const clause of clauses) {
+    const open = openPairs(state, clause);
+    if (open !== 'met' && (!tightest || open.length < tightest.length)) tightest = open;
+  }
+  if (!tightest) return true;
+  for (const [one, other] of tightest) {
+    budget.branches -= 1;
+    if (budget.branches < 0) return true;
+    const tried = copyState(state);
+    if (merge(tried, one, other) && canBeMet(tried, clauses, budget)) return true;
+    hold(state, one, other);
+  }
+  return false;
+}
+
+/**
+ * Everything that the clauses force: every unknown pair of nets is tried both ways, and what cannot be, is held the other
+ * way, to a fixpoint. False on a contradiction. Exact up to the cap of the search (checked against a SAT solver).
+ */
+export function inferDeeply(state: NetState, clauses: readonly Clause[]): boolean {
+  if (!propagate(state, clauses)) return false;
+  const live = clauses.filter((clause) => openPairs(state, clause) !== 'met');
+  const may = (change: (tried: NetState) => boolean) => {
+    const tried = copyState(state);
+    return change(tried) && canBeMet(tried, live, { branches: MOST_BRANCHES });
+  };
+  if (!may(() => true)) return false;
+  for (let changed = live.length > 0; changed;) {
+    changed = false;
+    for (const [one, other] of unknownPairs(state)) {
+      if (netOf(state, one) === netOf(state, other) || areApart(state, one, other)) continue;
+      if (!may((tried) => merge(tried, one, other))) hold(state, one, other);
+      else if (!may((tried) => hold(tried, one, other))) merge(state, one, other);
+      else continue;
+      changed = true;
+      if (!propagate(state, live)) return false;
+    }
+  }
+  return true;
+}
+
+/** Pairs of nets of which nobody knows whether they join, by their names. */
+function unknownPairs(state: NetState): [number, number][] {
+  const { size, parent, apart } = state;
+  const names = Array.from({ length: size }, (_, place) => place).filter((place) => parent[place] === place);
+  return names.flatMap((one, at) =>
+    names
+      .slice(at + 1)
+      .flatMap((other): [number, number][] => (apart[one * size + other] === 1 ? [] : [[one, other]])),
+  );
+}
