@@ -3,7 +3,7 @@ import { looksAgain, type Evidence } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
-import { areApart, netOf, netsOfState, type Clause, type NetState } from './net-state.js';
+import { areApart, netsOfState, type Clause, type NetState } from './net-state.js';
 import { DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import type { Link } from './link.js';
 
@@ -89,15 +89,14 @@ function sortEvidence(
   explained: ReadonlySet<ReadingId>,
 ): Sorted {
   const sorted: Sorted = { joins: [], opens: [], clauses: [], lookAgain: [], unused: [], inCircuit: [] };
-  const oneWay = findOneWay(evidence);
+  const oneWay = findOneWay(evidence, place);
   for (const item of evidence) {
-    const a = place.get(item.red[0] as TerminalId);
-    const b = place.get(item.black[0] as TerminalId);
-    const isPair = item.red.length === 1 && item.black.length === 1;
-    if (!isPair) {
+    if (item.red.length !== 1 || item.black.length !== 1) {
       sortBundle(sorted, item, place);
       continue;
     }
+    const a = place.get(item.red[0] as TerminalId);
+    const b = place.get(item.black[0] as TerminalId);
     if (a === undefined || b === undefined || a === b) {
       sorted.unused.push(item.reading);
       continue;
@@ -143,28 +142,33 @@ function noteLookAgain(list: LookAgain[], { a, b, reading }: Link, because: Look
   else list.push({ a, b, because, readings: [reading] });
 }
 
+const NOBODY: ReadonlySet<ReadingId> = new Set();
+
 /** Low one way and none with the leads swapped, in ohms: a diode or electronics; neither joins nor parts. */
-function findOneWay(evidence: readonly Evidence[]): Set<ReadingId> {
-  const ways = new Map<string, Evidence[]>();
-  for (const item of evidence) {
-    if (item.by !== 'ohms' || item.says === 'nothing') continue;
-    const way = `${item.red.join()}>${item.black.join()}`;
-    const same = ways.get(way);
-    if (same) same.push(item);
-    else ways.set(way, [item]);
+function findOneWay(
+  evidence: readonly Evidence[],
+  place: ReadonlyMap<TerminalId, number>,
+): ReadonlySet<ReadingId> {
+  const size = place.size;
+  const says = new Map<number, { joins: boolean; parts: boolean; readings: ReadingId[] }>();
+  let low = false;
+  for (const { red, black, by, says: said, reading } of evidence) {
+    if (by !== 'ohms' || said === 'nothing' || red.length !== 1 || black.length !== 1) continue;
+    const way = (place.get(red[0] as TerminalId) ?? 0) * size + (place.get(black[0] as TerminalId) ?? 0);
+    const known = says.get(way);
+    if (known) known.readings.push(reading);
+    const entry = known ?? { joins: false, parts: false, readings: [reading] };
+    if (!known) says.set(way, entry);
+    if (said === 'joins') entry.joins = low = true;
+    else entry.parts = true;
   }
+  if (!low) return NOBODY;
   const found = new Set<ReadingId>();
-  for (const [way, there] of ways) {
-    const [red, black] = way.split('>') as [string, string];
-    const back = ways.get(`${black}>${red}`);
-    if (
-      !back ||
-      !there.every(({ says }) => says === 'joins') ||
-      !back.every(({ says }) => says === 'parts')
-    ) {
-      continue;
-    }
-    for (const { reading } of [...there, ...back]) found.add(reading);
+  for (const [way, there] of says) {
+    if (!there.joins || there.parts) continue;
+    const back = says.get((way % size) * size + Math.floor(way / size));
+    if (!back?.parts || back.joins) continue;
+    for (const reading of [...there.readings, ...back.readings]) found.add(reading);
   }
   return found;
 }
@@ -174,26 +178,28 @@ function decideFacts(
   trusted: EvidenceSet & { nets: Partition; state: NetState },
   all: EvidenceSet,
 ): Fact[] {
-  const cell = (a: number, b: number) => a * size + b;
   const { nets, state } = trusted;
+  const disputing =
+    all.joins.length + all.opens.length + all.clauses.length >
+    trusted.joins.length + trusted.opens.length + trusted.clauses.length;
   const ohms = ohmsOnly(size, trusted);
-  const allNets = netsOf(size, all.joins);
-  const maybeApart = apartCells(size, allNets, all.opens);
-  const inDoubt = suspectCells(size, trusted, all);
-  const pairs = [...trusted.joins, ...trusted.opens.filter(({ bundle }) => !bundle)];
-  const measured = new Set(pairs.map(({ a, b }) => cell(a, b)));
+  const doubt = disputing ? doubtfulCells(size, trusted, all) : null;
+  const measured = new Uint8Array(size * size);
+  for (const { a, b } of trusted.joins) measured[a * size + b] = 1;
+  for (const { a, b, bundle } of trusted.opens) if (!bundle) measured[a * size + b] = 1;
   const facts = new Array<Fact>(size * size).fill(UNKNOWN);
+  const itself = known(false, true, false);
   for (let a = 0; a < size; a += 1) {
-    facts[cell(a, a)] = known(false, true, false);
+    facts[a * size + a] = itself;
     for (let b = a + 1; b < size; b += 1) {
-      const direct = measured.has(cell(a, b));
+      const cell = a * size + b;
       const [netA, netB] = [nets[a] as number, nets[b] as number];
-      const [allA, allB] = [allNets[a] as number, allNets[b] as number];
       let fact = UNKNOWN;
-      if (netA === netB) fact = known(direct, true, !ohms.joined(a, b));
-      else if (areApart(state, a, b)) fact = known(direct, false, !ohms.parted(a, b));
-      else if (allA === allB || maybeApart.has(cell(allA, allB)) || inDoubt.has(cell(a, b))) fact = DISPUTED;
-      facts[cell(a, b)] = facts[cell(b, a)] = fact;
+      if (netA === netB) fact = known(measured[cell] === 1, true, !ohms.joined(a, b));
+      else if (state.apart[netA * size + netB] === 1)
+        fact = known(measured[cell] === 1, false, !ohms.parted(a, b));
+      else if (doubt?.[cell] === 1) fact = DISPUTED;
+      facts[cell] = facts[b * size + a] = fact;
     }
   }
   return facts;
@@ -201,41 +207,48 @@ function decideFacts(
 
 /** What stands on ohms: joins by ohms alone; opens by ohms between nets however they are joined. */
 function ohmsOnly(size: number, { joins, opens, clauses, nets }: EvidenceSet & { nets: Partition }) {
+  const byOhms = ({ by }: { by: Link['by'] }): boolean => by === 'ohms';
   const measured = {
     joins: joins.filter(byOhms),
     opens: opens.filter(byOhms),
     clauses: clauses.filter(byOhms),
   };
   const closed = inferFrom(size, { ...measured, opens: clauses.length > 0 ? measured.opens : [] });
+  const closedNets = closed ? netsOfState(closed) : null;
   const apart = apartCells(size, nets, measured.opens);
   return {
-    joined: (a: number, b: number) => closed !== null && netOf(closed, a) === netOf(closed, b),
+    joined: (a: number, b: number) => closedNets !== null && closedNets[a] === closedNets[b],
     parted: (a: number, b: number) =>
-      apart.has((nets[a] as number) * size + (nets[b] as number)) ||
+      apart[(nets[a] as number) * size + (nets[b] as number)] === 1 ||
       (closed !== null && areApart(closed, a, b)),
   };
 }
 
-const byOhms = ({ by }: { by: Link['by'] }): boolean => by === 'ohms';
-
-/** Pairs that a low bundle in dispute speaks of. */
-function suspectCells(size: number, trusted: EvidenceSet, all: EvidenceSet): Set<number> {
+/** Pairs that some evidence in dispute speaks of: joined or held apart by all evidence together, or in a low bundle. */
+function doubtfulCells(size: number, trusted: EvidenceSet, all: EvidenceSet): Uint8Array {
+  const cells = new Uint8Array(size * size);
+  const nets = netsOf(size, all.joins);
+  const apart = apartCells(size, nets, all.opens);
+  for (let a = 0; a < size; a += 1)
+    for (let b = a + 1; b < size; b += 1) {
+      const [netA, netB] = [nets[a] as number, nets[b] as number];
+      if (netA === netB || apart[netA * size + netB] === 1) cells[a * size + b] = 1;
+    }
   const kept = new Set(trusted.clauses.map(({ reading }) => reading));
-  const cells = new Set<number>();
   for (const { reading, red, black } of all.clauses) {
     if (kept.has(reading)) continue;
     for (const one of red)
-      for (const other of black) cells.add(Math.min(one, other) * size + Math.max(one, other));
+      for (const other of black) cells[Math.min(one, other) * size + Math.max(one, other)] = 1;
   }
   return cells;
 }
 
 /** Cells of net pairs (by smallest members, both ways round) that an open holds apart. */
-function apartCells(size: number, nets: Partition, opens: readonly Link[]): Set<number> {
-  const cells = new Set<number>();
+function apartCells(size: number, nets: Partition, opens: readonly Link[]): Uint8Array {
+  const cells = new Uint8Array(size * size);
   for (const { a, b } of opens) {
     const [netA, netB] = [nets[a] as number, nets[b] as number];
-    cells.add(netA * size + netB).add(netB * size + netA);
+    cells[netA * size + netB] = cells[netB * size + netA] = 1;
   }
   return cells;
 }
