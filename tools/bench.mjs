@@ -13,7 +13,7 @@ const { createMapper, deriveMap } = await import('@which-way/core/continuity');
 const { matchPattern } = await import('@which-way/core/match');
 const { nextTest } = await import('@which-way/core/path');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
-const { answerTo, forecast, handleAt, planNext } = await import('@which-way/core/planner');
+const { answerTo, forecast, handleAt, planNext, recheckForecast } = await import('@which-way/core/planner');
 const { truthfulValues } = await import('@which-way/core/simulated');
 const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, shuffled } =
   await import('@which-way/core/switch');
@@ -88,8 +88,8 @@ function corpus(random) {
   return cases;
 }
 
-/** Maps a hidden pattern by the plan with truthful answers. */
-function mapBy(hidden, seed) {
+/** Maps a hidden pattern by the plan with truthful answers; with `recheck` on to the end of the re-check. */
+function mapBy(hidden, seed, recheck = false) {
   const newId = newIdFrom(seededRandom(seed));
   const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
   const size = hidden[0].length;
@@ -101,6 +101,7 @@ function mapBy(hidden, seed) {
   const add = (what) => events.push(writer.write(events, what));
   add({ kind: 'restructured', change, basedOn: 0 });
   add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
+  if (recheck) add({ kind: 'recheck-begun' });
   const mapper = createMapper();
   const run = { events, add, mapper, newId, change, readings: 0, touches: 0, decide: [] };
   for (;;) {
@@ -251,6 +252,46 @@ function benchMatch() {
   note('match', 'ms per candidate, mean', round(mean(times)), 'ms');
 }
 
+/** What the re-check by pairs costs, and what it reveals, on the same switches. */
+function benchRecheck() {
+  const cases = corpus(seededRandom(20260105));
+  const plain = cases.map((hidden, index) => mapBy(hidden, index + 1));
+  const seconds = (map) => forecast(map).seconds;
+  const whole = plain.map(({ events }) => seconds(createMapper()(events.slice(0, 2))));
+  const extra = plain.map(({ map, readings }) => recheckForecast(map).readings / readings);
+  note('recheck', 'by pairs, extra readings / mapping, mean', round(mean(extra)), 'ratio');
+  const time = plain.map(({ map }, index) => recheckForecast(map).seconds / whole[index]);
+  note('recheck', 'by pairs, seconds / forecast of the mapping, mean', round(mean(time)), 'ratio');
+  const random = seededRandom(9);
+  const caught = (runs) => {
+    let [slips, shown] = [0, 0];
+    for (const { events } of runs) {
+      const readings = events.flatMap(({ what }) => what.readings ?? []);
+      for (const { id } of shuffled(readings, random).slice(0, 8)) {
+        const flipped = structuredClone(events);
+        for (const { what } of flipped)
+          for (const reading of what.readings ?? [])
+            if (reading.id === id)
+              reading.value = reading.value.kind === 'over' ? { kind: 'ohms', ohms: 0.3 } : { kind: 'over' };
+        const { settings } = createMapper()(flipped);
+        slips += 1;
+        if (
+          [...settings.values()].some(
+            ({ settled }) => settled.contradictions.length + settled.lookAgain.length > 0,
+          )
+        )
+          shown += 1;
+      }
+    }
+    return [slips, shown / slips];
+  };
+  const [slips, before] = caught(plain);
+  note('recheck', 'single errors injected', slips, 'errors');
+  note('recheck', 'shown without it', round(before), 'share');
+  const [, after] = caught(cases.map((hidden, index) => mapBy(hidden, index + 1, true)));
+  note('recheck', 'shown with it', round(after), 'share', '1', after === 1);
+}
+
 /** The longest supply path that a job may have, tested to the end. */
 function benchPath() {
   const random = seededRandom(11);
@@ -282,6 +323,7 @@ function benchPath() {
 }
 
 benchPlanner();
+benchRecheck();
 benchPath();
 benchContinuity();
 benchMatch();

@@ -106,3 +106,33 @@ test('a switch that is still in the machine keeps the Map shut and says why', as
   await page.getByRole('button', { name: 'It is out of the machine now' }).click();
   await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');
 });
+
+test('the re-check asks what would have hidden a slip, and a slip in it is shown with its suspects', async ({
+  page,
+}) => {
+  const bench = new Bench(page);
+  await bench.startReal(3, '1');
+  await bench.answer('Enter');
+  await bench.type('3');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('The map is complete');
+  await expect(page.getByTestId('prompt-small')).toContainText('the re-check takes 4 touches');
+  await bench.go('Truth table');
+  await expect(page.getByText('Not re-checked: a single slip would not have shown.')).toBeVisible();
+  await bench.go('Map');
+  await page.getByRole('button', { name: 'Re-check' }).click();
+  await expect(bench.prompt).toHaveText('Red to 3, black to 1');
+  await bench.answer('Space');
+  await expect(page.getByText('Contradiction at Position 1')).toBeVisible();
+  await page.keyboard.press('Backspace');
+  await expect(page.getByText('Contradiction at Position 1')).toHaveCount(0);
+  await expect(bench.prompt).toHaveText('Red to 3, black to 1');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('Red to 2, black to 1');
+  await bench.answer('Space');
+  await expect(bench.prompt).toHaveText('Complete and re-checked');
+  await page.reload();
+  await expect(bench.prompt).toHaveText('Complete and re-checked');
+  await bench.go('Truth table');
+  await expect(page.getByText('Re-checked: any single wrong reading would have shown.')).toBeVisible();
+});

@@ -260,6 +260,7 @@ export const deedSchema = tagged('kind', {
   'meter-checked': { leadsTogether: value, meter },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
+  'recheck-begun': {},
   expected: { table: orNull(expectedTable) },
   chosen: { replacement: orNull(replacement) },
   noted: { field: oneOf(NOTE_FIELDS), text: text(4000) },

@@ -1,6 +1,7 @@
 import { factAt, type LookAgain, type Settled, type SwitchMap } from '../continuity/index.js';
 import {
   liveEvents,
+  requiredSettings,
   wiresOffOf,
   type ActuatorId,
   type Ask,
@@ -15,13 +16,15 @@ import {
   pairKey,
   triedInVain,
   type LeaveOut,
+  type Sweep,
 } from './position-first.js';
+import { recheckLeft, recheckWanted } from './recheck.js';
 
 /** What the hands should do next, and why. */
 export type Plan =
   /** The leads together: the first reading, and the lead zero. */
   | { kind: 'check-meter' }
-  | { kind: 'ask'; ask: Ask; turn: boolean }
+  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck' }
   /** Everything in the positions found so far is asked; there may be more positions. */
   | { kind: 'find-position'; actuator: ActuatorId }
   /** Only prompts that were skipped are left: `skips` are the events to take back. */
@@ -30,7 +33,10 @@ export type Plan =
   | { kind: 'in-circuit-left'; pairs: number }
   | { kind: 'disputed'; setting: SettingId; count: number }
   | { kind: 'look-again'; setting: SettingId; item: LookAgain }
-  | { kind: 'done' };
+  /** All is settled; nobody has asked for the re-check yet, which would take this much. */
+  | { kind: 'done'; recheck: Forecast }
+  /** All is settled, and any single wrong reading would have shown. */
+  | { kind: 'rechecked' };
 
 /** How much is left at most, in the settings found so far. */
 export interface Forecast {
@@ -53,7 +59,7 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
   const order = settingsFrom(map, at);
   for (const setting of order) {
     const ask = sweepIn(map, setting, skips.get(setting) ?? new Set());
-    if (ask) return { kind: 'ask', ask, turn: setting !== at };
+    if (ask) return { kind: 'ask', ask, turn: setting !== at, why: 'map' };
   }
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   if (open) return { kind: 'find-position', actuator: open.id };
@@ -69,7 +75,40 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
     const item = map.settings.get(setting)?.settled.lookAgain[0];
     if (item) return { kind: 'look-again', setting, item };
   }
-  return { kind: 'done' };
+  const recheck = recheckForecast(map);
+  if (recheck.readings === 0) return { kind: 'rechecked' };
+  return recheckWanted(map) ? nextRecheck(map, order, at) : { kind: 'done', recheck };
+}
+
+/** The next probe of the re-check: joins before opens, setting by setting from where the handle is. */
+function nextRecheck(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan {
+  for (const setting of order) {
+    const settled = map.settings.get(setting)?.settled;
+    if (!settled) continue;
+    const { joins, sweeps } = recheckLeft(settled, map.contacts);
+    const [pair] = joins;
+    const [sweep] = sweeps;
+    const ask = pair
+      ? askOf(settled, { red: pair[0], black: [pair[1]] })
+      : sweep
+        ? askOf(settled, sweep)
+        : null;
+    if (ask) return { kind: 'ask', ask, turn: setting !== at, why: 'recheck' };
+  }
+  return { kind: 'rechecked' };
+}
+
+/** What the re-check would still take: by pairs alone, so that the opens need a second pass. */
+export function recheckForecast(map: SwitchMap): Forecast {
+  const left = requiredSettings(map.structure).flatMap(({ id }) => {
+    const settled = map.settings.get(id)?.settled;
+    return settled ? [recheckLeft(settled, map.contacts)] : [];
+  });
+  const joins = left.reduce((sum, one) => sum + one.joins.length, 0);
+  const sweeps = left.flatMap((one) => one.sweeps);
+  const opens = sweeps.reduce((sum, { black }) => sum + black.length, 0);
+  const turns = left.filter((one) => one.joins.length + one.sweeps.length > 0).length;
+  return cost({ readings: joins + opens, sweeps: joins + sweeps.length, turns });
 }
 
 function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | null {
@@ -77,11 +116,15 @@ function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | n
   if (!settled) return null;
   const leaveOut = new Set([...skipped, ...vainNow(map, settled)]);
   const sweep = nextSweep(settled, map.contacts, leaveOut);
-  if (!sweep) return null;
-  const id = (place: number) => settled.terminals[place] as TerminalId;
-  const [only, ...more] = sweep.black.map(id);
-  if (only && more.length === 0) return { kind: 'pair', setting, red: id(sweep.red), black: only };
-  return { kind: 'sweep', setting, red: id(sweep.red), black: sweep.black.map(id) };
+  return sweep && askOf(settled, sweep);
+}
+
+/** A sweep as it is asked; one of a single touch is a pair. */
+function askOf({ setting, terminals }: Settled, { red, black }: Sweep): Ask {
+  const id = (place: number) => terminals[place] as TerminalId;
+  const [only, ...more] = black.map(id);
+  if (only && more.length === 0) return { kind: 'pair', setting, red: id(red), black: only };
+  return { kind: 'sweep', setting, red: id(red), black: black.map(id) };
 }
 
 /** Pairs whose reading decides nothing as things are: to be looked at again, or closed while the wires are on. */
@@ -152,7 +195,11 @@ export function forecast(map: SwitchMap): Forecast {
     sweeps += left.sweeps;
     if (left.readings > 0) settings += 1;
   }
+  return cost({ readings, sweeps, turns: settings });
+}
+
+function cost({ readings, sweeps, turns }: { readings: number; sweeps: number; turns: number }): Forecast {
   const { moveLead, moveBoth, turn, read } = HAND_SECONDS;
-  const seconds = sweeps * moveBoth + (readings - sweeps) * moveLead + readings * read + settings * turn;
+  const seconds = sweeps * moveBoth + (readings - sweeps) * moveLead + readings * read + turns * turn;
   return { readings, touches: readings + sweeps, seconds };
 }

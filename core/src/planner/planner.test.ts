@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
-import type { Prompt, PromptId, SettingId, Value } from '../switch/index.js';
-import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import type { JobEvent, Prompt, PromptId, ReadingId, SettingId, Value } from '../switch/index.js';
+import { bench, CLOSED, mapHidden, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import { answerTo, forecast, planNext } from './index.js';
+import { answerTo, forecast, planNext, unprovenReadings } from './index.js';
 
 describe('the position-first plan', () => {
   it('settles every pair of every setting, finds the hidden truth, and never asks what follows', () => {
@@ -137,5 +138,95 @@ describe('the position-first plan', () => {
     const values = new Map([[on.terminals[2] as never, CLOSED]]);
     const deed = answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId);
     expect(deed.readings.map(({ black }) => black[0])).toEqual([on.terminals[2]]);
+  });
+});
+
+describe('the re-check', () => {
+  const FLIPPED = (value: Value): Value => (value.kind === 'over' ? CLOSED : OPEN);
+
+  /** A mapped and re-checked switch, with how many readings the re-check took. */
+  const rechecked = (hidden: Pattern) => {
+    const on = bench(hidden[0]?.length ?? 0, hidden.length);
+    mapHidden(hidden, on);
+    const before = readingsOf(on).length;
+    const told = planNext(deriveMap(on.events), null);
+    on.add({ kind: 'recheck-begun' });
+    const run = mapHidden(hidden, on);
+    return { on, run, told, before, extra: readingsOf(on).length - before };
+  };
+  const readingsOf = (on: Bench) =>
+    on.events.flatMap((event) => (event.what.kind === 'answered' ? event.what.readings : []));
+  /** The same log with one reading that says the opposite. */
+  const withSlip = (on: Bench, slip: ReadingId): JobEvent[] =>
+    on.events.map((event) =>
+      event.what.kind === 'answered'
+        ? {
+            ...event,
+            what: {
+              ...event.what,
+              readings: event.what.readings.map((reading) =>
+                reading.id === slip ? { ...reading, value: FLIPPED(reading.value) } : reading,
+              ),
+            },
+          }
+        : event,
+    );
+  const shows = (events: JobEvent[]) =>
+    [...deriveMap(events).settings.values()].some(
+      ({ settled }) => settled.contradictions.length > 0 || settled.lookAgain.length > 0,
+    );
+
+  it('would have shown any single wrong reading: every one of them, flipped after the fact', () => {
+    let [slips, shown, hiddenBefore] = [0, 0, 0];
+    fc.assert(
+      fc.property(switchLikePattern(8, 3), (hidden) => {
+        const { on, run, told, before } = rechecked(hidden);
+        expect(planNext(run.map, null).kind).toBe('rechecked');
+        expect(run.map.complete).toBe(true);
+        for (const { settled } of run.map.settings.values())
+          expect(unprovenReadings(settled, run.map.contacts).size).toBe(0);
+        if (told.kind === 'done') expect(told.recheck.readings).toBeGreaterThan(0);
+        for (const { id } of readingsOf(on)) {
+          slips += 1;
+          if (shows(withSlip(on, id))) shown += 1;
+        }
+        const plain = on.events.slice(
+          0,
+          on.events.findIndex(({ what }) => what.kind === 'recheck-begun'),
+        );
+        expect(plain.length).toBeGreaterThan(0);
+        for (const { id } of readingsOf(on).slice(0, before))
+          if (!shows(withSlip({ ...on, events: plain }, id))) hiddenBefore += 1;
+      }),
+      { numRuns: 40 },
+    );
+    expect(shown).toBe(slips);
+    // Without it an efficient plan cannot notice its own mistakes.
+    expect(hiddenBefore).toBeGreaterThan(0);
+  });
+
+  it('takes as many joins as half the leaves, rounded up, and one more open for each two nets', () => {
+    const hidden = [partitionFromGroups(9, [[0, 1, 2, 3, 4]])];
+    const { told, extra } = rechecked(hidden);
+    // One net of five, mapped as a star of four leaves: two joins. Five nets: ten opens.
+    expect(extra).toBe(2 + 10);
+    expect(told).toMatchObject({ kind: 'done', recheck: { readings: 12 } });
+  });
+
+  it('reads a net of two with the leads swapped, and never forecasts less than it takes', () => {
+    const hidden = [partitionFromGroups(2, [[0, 1]])];
+    const { on, extra, told } = rechecked(hidden);
+    expect(extra).toBe(1);
+    const [first, second] = readingsOf(on);
+    expect([second?.red, second?.black]).toEqual([first?.black, first?.red]);
+    if (told.kind === 'done') expect(told.recheck.readings).toBe(extra);
+  });
+
+  it('is asked for, can be taken back, and says nothing before the map is settled', () => {
+    const on = bench(3, 1);
+    on.add({ kind: 'recheck-begun' });
+    expect(planNext(deriveMap(on.events), null)).toMatchObject({ kind: 'ask', why: 'map' });
+    mapHidden([partitionFromGroups(3, [[0, 1]])], on);
+    expect(planNext(deriveMap(on.events), null).kind).toBe('rechecked');
   });
 });

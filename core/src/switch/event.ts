@@ -122,6 +122,8 @@ export type Deed =
   | { kind: 'meter-checked'; leadsTogether: Value; meter: MeterProfile }
   | { kind: 'prompt-shown'; prompt: Prompt }
   | { kind: 'skipped'; prompt: Prompt; reason: 'later' | 'cannot-reach' }
+  /** A person wants every reading checked against a single slip. */
+  | { kind: 'recheck-begun' }
   | { kind: 'expected'; table: ExpectedTable | null }
   | { kind: 'chosen'; replacement: ChosenReplacement | null }
   /** What was told and seen at intake; the newest of a field counts, an empty text clears it. */
@@ -162,6 +164,7 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'meter-checked',
   'prompt-shown',
   'skipped',
+  'recheck-begun',
   'expected',
   'chosen',
   'noted',

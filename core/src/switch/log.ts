@@ -28,6 +28,7 @@ export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'part-declared',
   'meter-checked',
   'skipped',
+  'recheck-begun',
 ]);
 
 /** What is undone where wires are tagged and the switch is described. */

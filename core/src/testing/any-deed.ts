@@ -160,6 +160,7 @@ const BODIES: Record<DeedKind, Record<string, fc.Arbitrary<unknown>>> = {
   'meter-checked': { leadsTogether: value, meter: fc.constant(ORDINARY_METER) },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
+  'recheck-begun': {},
   expected: {
     table: orNull(
       fc.record({

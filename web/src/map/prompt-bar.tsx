@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react';
-import { forecast } from '@which-way/core/planner';
+import { forecast, recheckForecast } from '@which-way/core/planner';
 import { MAP_ACTS, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { settingName } from '../words/terminals.js';
+import { time } from '../words/time.js';
 import { promptWords } from './prompt-words.js';
 import type { Probing } from './use-probing.js';
 
@@ -48,10 +49,11 @@ export function PromptBar({ probing }: { probing: Probing }) {
   );
 }
 
-function Progress({ probing: { map, at } }: { probing: Probing }) {
+function Progress({ probing: { map, at, plan } }: { probing: Probing }) {
   const coverage = at ? map.settings.get(at)?.coverage : undefined;
   if (!coverage || !at) return <div />;
   const left = forecast(map);
+  const recheck = plan.kind === 'ask' && plan.why === 'recheck' ? recheckForecast(map) : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <div className="text-base leading-snug text-quiet max-sm:hidden">
@@ -64,6 +66,11 @@ function Progress({ probing: { map, at } }: { probing: Probing }) {
       <p>
         at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
       </p>
+      {recheck && (
+        <p className="font-semibold text-ink">
+          Re-check: {recheck.touches} touches more, {time(recheck.seconds)}
+        </p>
+      )}
       {left.readings > 0 && (
         <p>
           At most {left.touches} touches more, {time(left.seconds)}
@@ -72,10 +79,6 @@ function Progress({ probing: { map, at } }: { probing: Probing }) {
       )}
     </div>
   );
-}
-
-function time(seconds: number): string {
-  return seconds < 90 ? `${Math.ceil(seconds / 5) * 5} s` : `${Math.ceil(seconds / 60)} min`;
 }
 
 function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
@@ -204,6 +207,19 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
         </div>
       );
     }
+    case 'done':
+      return (
+        <div className={box}>
+          <PlainButton
+            look="strong"
+            className="min-h-16 text-large"
+            onClick={() => session.emit({ kind: 'recheck-begun' })}
+          >
+            Re-check
+          </PlainButton>
+          {undo}
+        </div>
+      );
     case 'in-circuit-left':
       return (
         <div className={box}>

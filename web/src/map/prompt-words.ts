@@ -4,6 +4,7 @@ import type { Ask } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, terminalList, terminalName } from '../words/terminals.js';
+import { time } from '../words/time.js';
 
 /** What is asked, big; and what stays as it is, small. */
 export interface PromptWords {
@@ -68,7 +69,12 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
     case 'done':
       return say(
         'The map is complete',
-        'Every pair is settled in every position. Single slips do not show by themselves: read a few pairs again, or compare at Verify.',
+        `Every pair is settled in every position. A single slip does not show by itself yet: the re-check takes ${task.plan.recheck.touches} touches, about ${time(task.plan.recheck.seconds)}.`,
+      );
+    case 'rechecked':
+      return say(
+        'Complete and re-checked',
+        'Any single wrong reading would have shown. A fault of the set-up, such as a dead clip or a row counted wrong, would not.',
       );
   }
 }

@@ -1,3 +1,4 @@
+import { recheckForecast } from '@which-way/core/planner';
 import { settledCount, truthTable, type TruthTable } from '@which-way/core/table';
 import type { Layout, SettingId } from '@which-way/core/switch';
 import { Download, Printer } from 'lucide-react';
@@ -110,6 +111,10 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
       {count.follows} follow.
       {!table.complete && ' The map is not complete.'}
       {open && ' There may be positions that nobody has found.'}
+      {table.complete &&
+        (recheckForecast(map).readings === 0
+          ? ' Re-checked: any single wrong reading would have shown.'
+          : ' Not re-checked: a single slip would not have shown.')}
     </p>
   );
 }
