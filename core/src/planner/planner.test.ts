@@ -205,6 +205,37 @@ describe('the re-check', () => {
     expect(hiddenBefore).toBeGreaterThan(0);
   });
 
+  it('shows any single wrong answer given while mapping, after which the plan went its own way', () => {
+    let [slips, early] = [0, 0];
+    fc.assert(
+      fc.property(switchLikePattern(7, 2), fc.nat(40), (hidden, slip) => {
+        const on = bench(hidden[0]?.length ?? 0, hidden.length);
+        let given = 0;
+        const slipping: Bench = {
+          ...on,
+          add: (what) => {
+            if (what.kind !== 'answered') return on.add(what);
+            const readings = what.readings.map((reading) => {
+              given += 1;
+              return given - 1 === slip ? { ...reading, value: FLIPPED(reading.value) } : reading;
+            });
+            return on.add({ ...what, readings });
+          },
+        };
+        mapHidden(hidden, slipping);
+        if (given <= slip) return;
+        slips += 1;
+        if (shows(on.events)) early += 1;
+        on.add({ kind: 'recheck-begun' });
+        mapHidden(hidden, on);
+        expect(shows(on.events)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+    expect(slips).toBeGreaterThan(40);
+    expect(early / slips).toBeLessThan(0.2);
+  });
+
   it('takes as many joins as half the leaves, rounded up, and one more open for each two nets', () => {
     const hidden = [partitionFromGroups(9, [[0, 1, 2, 3, 4]])];
     const { told, extra } = rechecked(hidden);
