@@ -1,15 +1,14 @@
-import { readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
+import { extendTape, readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
 import {
+  createLogReader,
   liveEvents,
   positionsClosed,
-  readLog,
   structureOf,
   type JobEvent,
   type Log,
   type ReadingId,
   type SettingId,
   type Structure,
-  type TerminalId,
 } from '../switch/index.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle, type Settled } from './settle.js';
@@ -37,36 +36,82 @@ export type Mapper = (events: Iterable<JobEvent>) => SwitchMap;
 
 /** A mapper with a memory of its own; the map it gives is the same as one from a fresh mapper. */
 export function createMapper(): Mapper {
+  const read = createLogReader();
   const tapeMemory: TapeMemory = new WeakMap();
   let lastStructure: { changes: string; structure: Structure } | null = null;
-  let settledMemory = new Map<SettingId, { evidence: Evidence[]; key: string; mapped: MappedSetting }>();
+  let last: {
+    map: SwitchMap;
+    bySetting: Map<SettingId, Evidence[]>;
+    explained: ReadonlySet<ReadingId>;
+  } | null = null;
   return (events) => {
-    const log = readLog(events);
+    const { log, added } = read(events);
+    const tail = last && added ? extendTape(last.map.tape, added, log, last.map.structure, tapeMemory) : null;
+    if (last && tail) {
+      last = { ...last, ...goOn(last.map, last.bySetting, last.explained, log, tail) };
+      return last.map;
+    }
     const changes = liveEvents(log, 'restructured')
       .map(({ id }) => id)
       .join();
     if (lastStructure?.changes !== changes) lastStructure = { changes, structure: structureOf(log) };
     const { structure } = lastStructure;
     const tape = readTape(log, structure, tapeMemory);
-    const terminals = structure.terminals.map(({ id }) => id);
-    const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
     const explained = new Set(liveEvents(log, 'explained').flatMap(({ what }) => what.readings));
-    const key = memoryKey(terminals, contacts, explained);
     const bySetting = groupEvidence(tape);
-    const fresh: typeof settledMemory = new Map();
+    const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
+    const before = last;
+    const keeps =
+      before !== null && before.map.structure === structure && sameMembers(before.explained, explained);
+    const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
       const evidence = bySetting.get(id) ?? [];
-      const memory = settledMemory.get(id);
-      if (memory && memory.key === key && sameItems(memory.evidence, evidence)) fresh.set(id, memory);
-      else {
-        const settled = settle(id, terminals, evidence, explained);
-        fresh.set(id, { evidence, key, mapped: { settled, coverage: coverageOf(settled, contacts) } });
-      }
+      const known =
+        keeps && sameItems(before.bySetting.get(id) ?? [], evidence)
+          ? before.map.settings.get(id)
+          : undefined;
+      settings.set(id, known ?? settleOne(id, structure, contacts, evidence, explained));
     }
-    settledMemory = fresh;
-    const settings = new Map([...fresh].map(([id, { mapped }]) => [id, mapped]));
-    return { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
+    const map = { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
+    last = { map, bySetting, explained };
+    return map;
   };
+}
+
+function settleOne(
+  id: SettingId,
+  { terminals }: Structure,
+  contacts: readonly number[],
+  evidence: readonly Evidence[],
+  explained: ReadonlySet<ReadingId>,
+): MappedSetting {
+  const settled = settle(
+    id,
+    terminals.map((terminal) => terminal.id),
+    evidence,
+    explained,
+  );
+  return { settled, coverage: coverageOf(settled, contacts) };
+}
+
+/** The map of a log that only goes on: the settings that the new lines speak of are settled anew, the others stay. */
+function goOn(
+  before: SwitchMap,
+  bySetting: Map<SettingId, Evidence[]>,
+  explained: ReadonlySet<ReadingId>,
+  log: Log,
+  tape: TapeLine[],
+): { map: SwitchMap; bySetting: Map<SettingId, Evidence[]> } {
+  const fresh = groupEvidence(tape.slice(before.tape.length));
+  const evidence = new Map(bySetting);
+  const settings = new Map(before.settings);
+  for (const [id, items] of fresh) {
+    const all = (evidence.get(id) ?? []).concat(items);
+    evidence.set(id, all);
+    if (settings.has(id)) settings.set(id, settleOne(id, before.structure, before.contacts, all, explained));
+  }
+  const complete = completeness(before.structure, settings);
+  return { map: { ...before, log, tape, settings, complete }, bySetting: evidence };
 }
 
 /** The map of a log, from nothing. */
@@ -86,10 +131,6 @@ function completeness(structure: Structure, settings: SwitchMap['settings']): bo
   );
 }
 
-function memoryKey(terminals: TerminalId[], contacts: number[], explained: Set<ReadingId>): string {
-  return [terminals.join(), contacts.join(), [...explained].sort().join()].join(';');
-}
-
 function groupEvidence(tape: readonly TapeLine[]): Map<SettingId, Evidence[]> {
   const groups = new Map<SettingId, Evidence[]>();
   for (const { reading, standing, evidence } of tape) {
@@ -99,6 +140,10 @@ function groupEvidence(tape: readonly TapeLine[]): Map<SettingId, Evidence[]> {
     else groups.set(reading.setting, [evidence]);
   }
   return groups;
+}
+
+function sameMembers<Item>(one: ReadonlySet<Item>, other: ReadonlySet<Item>): boolean {
+  return one.size === other.size && [...one].every((item) => other.has(item));
 }
 
 function sameItems<Item>(one: readonly Item[], other: readonly Item[]): boolean {

@@ -89,31 +89,40 @@ function sortEvidence(
   explained: ReadonlySet<ReadingId>,
 ): Sorted {
   const sorted: Sorted = { joins: [], opens: [], clauses: [], lookAgain: [], unused: [], inCircuit: [] };
-  const oneWay = findOneWay(evidence, place);
+  const pairs: PlacedEvidence[] = [];
   for (const item of evidence) {
     if (item.red.length !== 1 || item.black.length !== 1) {
       sortBundle(sorted, item, place);
       continue;
     }
-    const a = place.get(item.red[0] as TerminalId);
-    const b = place.get(item.black[0] as TerminalId);
-    if (a === undefined || b === undefined || a === b) {
-      sorted.unused.push(item.reading);
-      continue;
-    }
-    const link: Link = { a: Math.min(a, b), b: Math.max(a, b), reading: item.reading, by: item.by };
-    if (oneWay.has(item.reading)) noteLookAgain(sorted.lookAgain, link, 'one-way');
+    const red = place.get(item.red[0] as TerminalId);
+    const black = place.get(item.black[0] as TerminalId);
+    if (red === undefined || black === undefined || red === black) sorted.unused.push(item.reading);
+    else pairs.push({ item, red, black });
+  }
+  const oneWay = findOneWay(pairs, place.size);
+  for (const { item, red, black } of pairs) {
+    const { reading, by, says } = item;
+    const link: Link = { a: Math.min(red, black), b: Math.max(red, black), reading, by };
+    if (oneWay.has(reading)) noteLookAgain(sorted.lookAgain, link, 'one-way');
     else if (looksAgain(item)) {
       const because = item.because === 'unsteady' ? 'unsteady' : 'middle';
-      if (!explained.has(item.reading)) noteLookAgain(sorted.lookAgain, link, because);
-    } else if (item.says === 'joins') sorted.joins.push(link);
-    else if (item.says === 'parts') sorted.opens.push(link);
+      if (!explained.has(reading)) noteLookAgain(sorted.lookAgain, link, because);
+    } else if (says === 'joins') sorted.joins.push(link);
+    else if (says === 'parts') sorted.opens.push(link);
     else {
-      sorted.unused.push(item.reading);
+      sorted.unused.push(reading);
       if (item.because === 'in-circuit') sorted.inCircuit.push({ a: link.a, b: link.b });
     }
   }
   return sorted;
+}
+
+/** A reading between two single terminals, by their places. */
+interface PlacedEvidence {
+  item: Evidence;
+  red: number;
+  black: number;
 }
 
 /**
@@ -145,30 +154,26 @@ function noteLookAgain(list: LookAgain[], { a, b, reading }: Link, because: Look
 const NOBODY: ReadonlySet<ReadingId> = new Set();
 
 /** Low one way and none with the leads swapped, in ohms: a diode or electronics; neither joins nor parts. */
-function findOneWay(
-  evidence: readonly Evidence[],
-  place: ReadonlyMap<TerminalId, number>,
-): ReadonlySet<ReadingId> {
-  const size = place.size;
-  const says = new Map<number, { joins: boolean; parts: boolean; readings: ReadingId[] }>();
-  let low = false;
-  for (const { red, black, by, says: said, reading } of evidence) {
-    if (by !== 'ohms' || said === 'nothing' || red.length !== 1 || black.length !== 1) continue;
-    const way = (place.get(red[0] as TerminalId) ?? 0) * size + (place.get(black[0] as TerminalId) ?? 0);
-    const known = says.get(way);
-    if (known) known.readings.push(reading);
-    const entry = known ?? { joins: false, parts: false, readings: [reading] };
-    if (!known) says.set(way, entry);
-    if (said === 'joins') entry.joins = low = true;
-    else entry.parts = true;
+function findOneWay(pairs: readonly PlacedEvidence[], size: number): ReadonlySet<ReadingId> {
+  const low = new Map<number, { readings: ReadingId[]; back: ReadingId[]; spoilt: boolean }>();
+  for (const { item, red, black } of pairs) {
+    if (item.by !== 'ohms' || item.says !== 'joins') continue;
+    const known = low.get(red * size + black);
+    if (known) known.readings.push(item.reading);
+    else low.set(red * size + black, { readings: [item.reading], back: [], spoilt: false });
   }
-  if (!low) return NOBODY;
+  if (low.size === 0) return NOBODY;
+  for (const { item, red, black } of pairs) {
+    if (item.by !== 'ohms' || item.says !== 'parts') continue;
+    const same = low.get(red * size + black);
+    if (same) same.spoilt = true;
+    low.get(black * size + red)?.back.push(item.reading);
+  }
   const found = new Set<ReadingId>();
-  for (const [way, there] of says) {
-    if (!there.joins || there.parts) continue;
-    const back = says.get((way % size) * size + Math.floor(way / size));
-    if (!back?.parts || back.joins) continue;
-    for (const reading of [...there.readings, ...back.readings]) found.add(reading);
+  for (const [way, { readings, back, spoilt }] of low) {
+    const bothLow = low.has((way % size) * size + Math.floor(way / size));
+    if (spoilt || bothLow || back.length === 0) continue;
+    for (const reading of [...readings, ...back]) found.add(reading);
   }
   return found;
 }

@@ -42,54 +42,103 @@ type CheckDeed = Extract<Deed, { kind: 'meter-checked' }>;
 /** Keeps evidence and tape lines between calls, by act. The tape is the same without it. */
 export type TapeMemory = WeakMap<JobEvent, ActMemory>;
 
+/** What the lines of an act depend on besides the act itself. */
+interface Circumstance {
+  structure: Structure;
+  terminals: ReadonlySet<string>;
+  settings: ReadonlySet<string>;
+  superseded: ReadonlySet<ReadingId>;
+  supersededKey: string;
+  check: CheckDeed | null;
+}
+
 /** Every reading of the log with its standing and what it proves, in order. */
 export function readTape(log: Log, structure: Structure, memory: TapeMemory = new WeakMap()): TapeLine[] {
-  const superseded = new Set<ReadingId>(liveEvents(log, 'superseded').map(({ what }) => what.reading));
-  const supersededKey = [...superseded].sort().join();
-  const terminals = new Set<string>(structure.terminals.map(({ id }) => id));
-  const settings = new Set<string>(structure.settings.map(({ id }) => id));
-  const inUse = ({ setting, red, black }: Reading) =>
-    settings.has(setting) && red.every((id) => terminals.has(id)) && black.every((id) => terminals.has(id));
-  let check: CheckDeed | null = null;
+  const now = circumstanceOf(log, structure);
+  now.check = null;
   const tape: TapeLine[] = [];
   for (const event of log.ordered) {
-    const { what } = event;
-    const undone = log.withdrawn.has(event.id);
-    if (what.kind === 'meter-checked' && !undone) check = what;
-    if (!isAct(event)) continue;
-    const aside = log.aside.has(event.id);
-    const known = memory.get(event);
-    const sameCheck = known?.check === check;
-    if (
-      known &&
-      sameCheck &&
-      known.structure === structure &&
-      known.superseded === supersededKey &&
-      known.undone === undone &&
-      known.aside === aside
-    ) {
-      for (const line of known.lines) tape.push(line);
-      continue;
-    }
-    const standingOf = (reading: Reading): Standing => {
-      if (undone) return 'withdrawn';
-      if (aside) return 'aside';
-      if (superseded.has(reading.id)) return 'superseded';
-      return inUse(reading) ? 'counts' : 'parked';
-    };
-    const readings = readingsOf(event.what);
-    const evidence =
-      known && sameCheck ? known.evidence : readings.map((reading) => sensed(reading, event, check));
-    const lines = readings.map((reading, index) => ({
-      event,
-      reading,
-      standing: standingOf(reading),
-      evidence: evidence[index] as Evidence,
-    }));
-    memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, lines });
-    for (const line of lines) tape.push(line);
+    if (event.what.kind === 'meter-checked' && !log.withdrawn.has(event.id)) now.check = event.what;
+    if (isAct(event)) for (const line of linesOf(event, log, now, memory)) tape.push(line);
   }
   return tape;
+}
+
+/**
+ * The tape of a log that goes on from one whose tape is known: lines of the added acts behind it; null when what was
+ * added changes what lines before it say.
+ */
+export function extendTape(
+  before: readonly TapeLine[],
+  added: readonly JobEvent[],
+  log: Log,
+  structure: Structure,
+  memory: TapeMemory,
+): TapeLine[] | null {
+  if (added.some(({ what }) => LOOKS_BACK.has(what.kind))) return null;
+  const acts = added.filter(isAct);
+  if (acts.length === 0) return before.slice();
+  const now = circumstanceOf(log, structure);
+  return before.concat(acts.flatMap((event) => linesOf(event, log, now, memory)));
+}
+
+/** Events that change what readings before them say or whether they count. */
+const LOOKS_BACK: ReadonlySet<Deed['kind']> = new Set([
+  'withdrawn',
+  'restored',
+  'superseded',
+  'restructured',
+  'meter-checked',
+  'explained',
+]);
+
+function circumstanceOf(log: Log, structure: Structure): Circumstance {
+  const superseded = new Set<ReadingId>(liveEvents(log, 'superseded').map(({ what }) => what.reading));
+  return {
+    structure,
+    terminals: new Set(structure.terminals.map(({ id }) => id)),
+    settings: new Set(structure.settings.map(({ id }) => id)),
+    superseded,
+    supersededKey: [...superseded].sort().join(),
+    check: liveEvents(log, 'meter-checked').at(-1)?.what ?? null,
+  };
+}
+
+function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: TapeMemory): TapeLine[] {
+  const { structure, supersededKey, superseded, check, terminals, settings } = now;
+  const undone = log.withdrawn.has(event.id);
+  const aside = log.aside.has(event.id);
+  const known = memory.get(event);
+  const sameCheck = known?.check === check;
+  if (
+    known &&
+    sameCheck &&
+    known.structure === structure &&
+    known.superseded === supersededKey &&
+    known.undone === undone &&
+    known.aside === aside
+  ) {
+    return known.lines;
+  }
+  const inUse = ({ setting, red, black }: Reading) =>
+    settings.has(setting) && red.every((id) => terminals.has(id)) && black.every((id) => terminals.has(id));
+  const standingOf = (reading: Reading): Standing => {
+    if (undone) return 'withdrawn';
+    if (aside) return 'aside';
+    if (superseded.has(reading.id)) return 'superseded';
+    return inUse(reading) ? 'counts' : 'parked';
+  };
+  const readings = readingsOf(event.what);
+  const evidence =
+    known && sameCheck ? known.evidence : readings.map((reading) => sensed(reading, event, check));
+  const lines = readings.map((reading, index) => ({
+    event,
+    reading,
+    standing: standingOf(reading),
+    evidence: evidence[index] as Evidence,
+  }));
+  memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, lines });
+  return lines;
 }
 
 function sensed(reading: Reading, { what }: TapeLine['event'], check: CheckDeed | null): Evidence {

@@ -89,67 +89,125 @@ function compareText(one: string, other: string): number {
   return one < other ? -1 : one > other ? 1 : 0;
 }
 
-/** Reads a set of events, in any order and with repeats, as a log. */
-export function readLog(events: Iterable<JobEvent>): Log {
-  const once = new Map<EventId, JobEvent>();
-  for (const event of events) if (!once.has(event.id)) once.set(event.id, event);
-  const ordered = [...once.values()].sort(compareEvents);
-  const { withdrawn, undo, redo } = replayUndo(ordered);
-  return { ordered, withdrawn, undo, redo, aside: findAside(ordered) };
+/** What a log adds up to so far: folded event by event, in the one order. */
+interface Folded {
+  ordered: JobEvent[];
+  byId: Map<EventId, JobEvent>;
+  withdrawn: Set<EventId>;
+  /** Last on top. */
+  undo: JobEvent[];
+  redo: JobEvent[];
+  aside: Set<EventId>;
+  shown: Set<PromptId>;
+  used: Set<PromptId>;
+  /** The prompt that each device showed last. */
+  latest: Map<string, PromptId>;
 }
 
-function replayUndo(ordered: JobEvent[]): Pick<Log, 'withdrawn' | 'undo' | 'redo'> {
-  const seen = new Map<EventId, JobEvent>();
-  const withdrawn = new Set<EventId>();
-  let undo: JobEvent[] = [];
-  let redo: JobEvent[] = [];
-  for (const event of ordered) {
-    const { what } = event;
-    seen.set(event.id, event);
-    if (what.kind === 'withdrawn' || what.kind === 'restored') {
-      const target = seen.get(what.target);
-      if (!target || !isUndoable(target.what)) continue;
-      const others = (stack: JobEvent[]) => stack.filter(({ id }) => id !== target.id);
-      if (what.kind === 'withdrawn') {
-        if (!withdrawn.has(target.id)) redo = [...others(redo), target];
-        withdrawn.add(target.id);
-        undo = others(undo);
-      } else {
-        if (withdrawn.has(target.id)) undo = [...others(undo), target];
-        withdrawn.delete(target.id);
-        redo = others(redo);
-      }
-    } else if (isUndoable(what)) {
-      undo.push(event);
-      redo = [];
-    }
+const nothingFolded = (): Folded => ({
+  ordered: [],
+  byId: new Map(),
+  withdrawn: new Set(),
+  undo: [],
+  redo: [],
+  aside: new Set(),
+  shown: new Set(),
+  used: new Set(),
+  latest: new Map(),
+});
+
+function fold(folded: Folded, event: JobEvent): void {
+  folded.ordered.push(event);
+  folded.byId.set(event.id, event);
+  foldUndo(folded, event);
+  foldPrompt(folded, event);
+}
+
+function foldUndo(folded: Folded, event: JobEvent): void {
+  const { what } = event;
+  const { withdrawn } = folded;
+  if (what.kind !== 'withdrawn' && what.kind !== 'restored') {
+    if (!isUndoable(what)) return;
+    folded.undo.push(event);
+    folded.redo = [];
+    return;
   }
-  return { withdrawn, undo: undo.toReversed(), redo: redo.toReversed() };
+  const target = folded.byId.get(what.target);
+  if (!target || !isUndoable(target.what)) return;
+  const others = (stack: JobEvent[]) => stack.filter(({ id }) => id !== target.id);
+  if (what.kind === 'withdrawn') {
+    if (!withdrawn.has(target.id)) folded.redo = [...others(folded.redo), target];
+    withdrawn.add(target.id);
+    folded.undo = others(folded.undo);
+  } else {
+    if (withdrawn.has(target.id)) folded.undo = [...others(folded.undo), target];
+    withdrawn.delete(target.id);
+    folded.redo = others(folded.redo);
+  }
 }
 
 /**
  * An answer that carries a prompt counts when that prompt was shown before it, nobody had answered or skipped
  * it yet (withdrawn or not), and the answering device had not gone on to another prompt.
  */
-function findAside(ordered: JobEvent[]): Set<EventId> {
-  const aside = new Set<EventId>();
-  const shown = new Set<PromptId>();
-  const used = new Set<PromptId>();
-  const latest = new Map<string, PromptId>();
-  for (const { id, device, what } of ordered) {
-    if (what.kind === 'prompt-shown') {
-      shown.add(what.prompt.id);
-      latest.set(device, what.prompt.id);
-    } else if (what.kind === 'skipped') {
-      used.add(what.prompt.id);
-    } else if (what.kind === 'answered' && what.prompt !== null) {
-      const current = latest.get(device);
-      const movedOn = current !== undefined && current !== what.prompt;
-      if (!shown.has(what.prompt) || used.has(what.prompt) || movedOn) aside.add(id);
-      used.add(what.prompt);
-    }
+function foldPrompt({ shown, used, latest, aside }: Folded, { id, device, what }: JobEvent): void {
+  if (what.kind === 'prompt-shown') {
+    shown.add(what.prompt.id);
+    latest.set(device, what.prompt.id);
+  } else if (what.kind === 'skipped') {
+    used.add(what.prompt.id);
+  } else if (what.kind === 'answered' && what.prompt !== null) {
+    const current = latest.get(device);
+    const movedOn = current !== undefined && current !== what.prompt;
+    if (!shown.has(what.prompt) || used.has(what.prompt) || movedOn) aside.add(id);
+    used.add(what.prompt);
   }
-  return aside;
+}
+
+const asLog = ({ ordered, withdrawn, undo, redo, aside }: Folded): Log => ({
+  ordered: ordered.slice(),
+  withdrawn: new Set(withdrawn),
+  aside: new Set(aside),
+  undo: undo.toReversed(),
+  redo: redo.toReversed(),
+});
+
+/** Reads a set of events, in any order and with repeats, as a log. */
+export function readLog(events: Iterable<JobEvent>): Log {
+  return createLogReader()(events).log;
+}
+
+/** A log, and the events by which it is longer than the one read before; null when it was read anew. */
+export interface LogRead {
+  log: Log;
+  added: JobEvent[] | null;
+}
+
+/** A reader with a memory: events that come after all those of the last call are folded onto them. The log is the same. */
+export function createLogReader(): (events: Iterable<JobEvent>) => LogRead {
+  let given: JobEvent[] = [];
+  let folded = nothingFolded();
+  return (events) => {
+    const list = [...events];
+    const added = list.slice(given.length);
+    const goesOn =
+      given.length > 0 &&
+      given.every((event, index) => event === list[index]) &&
+      added.every((event, index) => {
+        const before = index === 0 ? folded.ordered.at(-1) : added[index - 1];
+        return before !== undefined && !folded.byId.has(event.id) && compareEvents(before, event) < 0;
+      });
+    given = list;
+    if (!goesOn) {
+      folded = nothingFolded();
+      const once = new Map<EventId, JobEvent>();
+      for (const event of list) if (!once.has(event.id)) once.set(event.id, event);
+      for (const event of [...once.values()].sort(compareEvents)) fold(folded, event);
+      return { log: asLog(folded), added: null };
+    }
+    for (const event of added) fold(folded, event);
+    return { log: asLog(folded), added };
+  };
 }
 
 /** The events of one kind that count: neither withdrawn nor kept aside. */
