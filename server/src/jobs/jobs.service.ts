@@ -3,7 +3,7 @@ import type { Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/co
 import { createMapper, type Mapper } from '@which-way/core/continuity';
 import { routeOf } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import { positionsOf, type JobId } from '@which-way/core/switch';
+import { markingsOf, notesOf, positionsOf, sistersOf, type JobId, type Log } from '@which-way/core/switch';
 import { DataSource, type EntityManager } from 'typeorm';
 import { JobRow } from '../database/job.entity.js';
 import { OneAtATime } from '../database/one-at-a-time.js';
@@ -17,7 +17,7 @@ export class JobsService {
   /** What was derived for the list, by job, as long as the job does not change. */
   readonly #summaries = new Map<
     string,
-    { updated: string; version: number; cursor: number; summary: JobSummary }
+    { updated: string; version: number; cursor: number; summary: JobSummary; text: string }
   >();
 
   constructor(
@@ -29,17 +29,16 @@ export class JobsService {
   async list(search = ''): Promise<JobSummary[]> {
     const rows = await this.source.manager.find(JobRow, { order: { number: 'DESC' } });
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-    const summaries = await Promise.all(rows.map((row) => this.#summary(row)));
-    return summaries.filter(({ number, title, place, settingName }) => {
-      const text = `${number} ${title} ${place} ${settingName ?? ''}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    });
+    const known = await Promise.all(rows.map((row) => this.#summary(row)));
+    return known
+      .filter(({ text }) => words.every((word) => text.includes(word)))
+      .map(({ summary }) => summary);
   }
 
-  async #summary(row: JobRow): Promise<JobSummary> {
+  async #summary(row: JobRow): Promise<{ summary: JobSummary; text: string }> {
     const remembered = this.#summaries.get(row.id);
     if (remembered && remembered.updated === row.updated && remembered.version === row.version) {
-      return remembered.summary;
+      return remembered;
     }
     const { events, cursor } = await this.log.read(this.source.manager, row.id);
     const map = freshMapper()(events);
@@ -54,8 +53,9 @@ export class JobsService {
           .join(', ') || null
       : null;
     const summary = { ...job, route, settingName };
-    this.#summaries.set(row.id, { updated: row.updated, version: row.version, cursor, summary });
-    return summary;
+    const text = searchText(summary, map.log);
+    this.#summaries.set(row.id, { updated: row.updated, version: row.version, cursor, summary, text });
+    return { summary, text };
   }
 
   async open(id: string, after = 0): Promise<JobWithEvents> {
@@ -133,6 +133,13 @@ export class JobsService {
     if (!row) throw notFound('job', id);
     return row;
   }
+}
+
+/** What a job is found by: its number, names, what was written down of it, and its markings. */
+function searchText({ number, title, place, settingName }: JobSummary, log: Log): string {
+  const markings = markingsOf(log).map(({ runs }) => runs.map(({ text }) => text).join(''));
+  const written = [...notesOf(log).values(), ...markings, ...sistersOf(log).map(({ text }) => text)];
+  return [number, title, place, settingName ?? '', ...written].join(' ').toLowerCase();
 }
 
 const freshMapper = (): Mapper => createMapper();

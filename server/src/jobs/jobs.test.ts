@@ -30,6 +30,32 @@ describe('jobs', () => {
     expect(one.map(({ id }) => id)).toEqual([job.id]);
   });
 
+  it('are found by what was noted of them and by their markings', async () => {
+    const { job, add, events, newId } = newJob(71);
+    add({ kind: 'noted', field: 'complaint', text: 'Hums like a wasp' });
+    add({
+      kind: 'transcribed',
+      marking: {
+        id: newId(),
+        runs: [
+          { text: '16(4)A', sure: 'certain' },
+          { text: ' 250V~', sure: 'guess' },
+        ],
+        box: null,
+      },
+    });
+    await served.call('POST', '/api/jobs', job);
+    await served.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events });
+    for (const search of ['wasp', '16(4)a', 'hums 250v']) {
+      const { body }: { body: { id: string }[] } = await served.call(
+        'GET',
+        `/api/jobs?search=${encodeURIComponent(search)}`,
+      );
+      expect(body.map(({ id }) => id)).toEqual([job.id]);
+    }
+    expect((await served.call('GET', '/api/jobs?search=wasp%20nest')).body).toEqual([]);
+  });
+
   it('refuse a change made on an older version', async () => {
     const { job } = await made(3);
     const change = { version: 1, outOfMachine: false };

@@ -51,7 +51,7 @@ export function BenchPage() {
               id="find"
               type="search"
               value={search}
-              placeholder="Find a job or a place"
+              placeholder="Find a job, a place, a marking"
               onChange={(event) => setSearch(event.target.value)}
               className="min-h-12 w-full rounded-part border-2 border-line bg-sheet px-4 placeholder:text-quiet"
             />

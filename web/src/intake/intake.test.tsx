@@ -76,6 +76,12 @@ describe('markings', () => {
     );
   });
 
+  it('say so when the pixels of a photo are not on this machine', async () => {
+    await renderJob(<MarkingsPage />, [taken]);
+    fireEvent.error(screen.getByRole('img', { name: 'Photo of the switch' }));
+    expect(screen.getByText(/This photo is not on this machine/)).toBeDefined();
+  });
+
   it('removes a photo and says how to get it back', async () => {
     const { written } = await renderJob(<MarkingsPage />, [taken]);
     press('Remove this photo');

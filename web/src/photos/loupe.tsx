@@ -184,6 +184,7 @@ interface Corner {
 
 function Sheet({ photo, caption, boxes, onBox, drawing, filter, zoom }: SheetProps) {
   const frame = useRef<HTMLDivElement>(null);
+  const [missing, setMissing] = useState(false);
   const [drag, setDrag] = useState<{ from: Corner; to: Corner } | null>(null);
   const cornerOf = (event: PointerEvent): Corner => {
     const { left, top, width, height } = frame.current?.getBoundingClientRect() ?? {
@@ -202,6 +203,13 @@ function Sheet({ photo, caption, boxes, onBox, drawing, filter, zoom }: SheetPro
     }
     setDrag(null);
   };
+  if (missing) {
+    return (
+      <p className="flex h-full w-full items-center justify-center p-6 text-center text-on-lead">
+        This photo is not on this machine: a file of jobs holds no pictures. It is where it was taken in.
+      </p>
+    );
+  }
   return (
     <div className="flex h-full w-full items-center justify-center">
       <div
@@ -221,6 +229,7 @@ function Sheet({ photo, caption, boxes, onBox, drawing, filter, zoom }: SheetPro
           src={photoUrl(photo)}
           alt={caption}
           draggable={false}
+          onError={() => setMissing(true)}
           style={{ filter }}
           className="block max-h-[min(52dvh,34rem)] max-w-full select-none"
         />
