@@ -80,22 +80,25 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
   return recheckWanted(map) ? nextRecheck(map, order, at) : { kind: 'done', recheck };
 }
 
-/** The next probe of the re-check: joins before opens, setting by setting from where the handle is. */
+/** The next probe of the re-check: joins before opens, setting by setting from where the handle is; skipped ones last. */
 function nextRecheck(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan {
+  const skips = skippedPairs(map);
+  let skipped = 0;
   for (const setting of order) {
     const settled = map.settings.get(setting)?.settled;
     if (!settled) continue;
+    const leaveOut = skips.get(setting) ?? new Set();
     const { joins, sweeps } = recheckLeft(settled, map.contacts);
-    const [pair] = joins;
-    const [sweep] = sweeps;
-    const ask = pair
-      ? askOf(settled, { red: pair[0], black: [pair[1]] })
-      : sweep
-        ? askOf(settled, sweep)
-        : null;
-    if (ask) return { kind: 'ask', ask, turn: setting !== at, why: 'recheck' };
+    for (const { red, black } of [...joins.map(([red, black]) => ({ red, black: [black] })), ...sweeps]) {
+      const left = black.filter((place) => !leaveOut.has(pairKey(red, place)));
+      skipped += black.length - left.length;
+      if (left.length === 0) continue;
+      return { kind: 'ask', ask: askOf(settled, { red, black: left }), turn: setting !== at, why: 'recheck' };
+    }
   }
-  return { kind: 'rechecked' };
+  return skipped === 0
+    ? { kind: 'rechecked' }
+    : { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs: skipped };
 }
 
 /** What the re-check would still take: by pairs alone, so that the opens need a second pass. */

@@ -260,4 +260,19 @@ describe('the re-check', () => {
     mapHidden([partitionFromGroups(3, [[0, 1]])], on);
     expect(planNext(deriveMap(on.events), null).kind).toBe('rechecked');
   });
+
+  it('leaves what was skipped to the end, and then says so instead of asking it again', () => {
+    const on = bench(3, 1);
+    mapHidden([partitionFromGroups(3, [[0, 1]])], on);
+    on.add({ kind: 'recheck-begun' });
+    const skipNext = (): ReturnType<typeof planNext> => {
+      const plan = planNext(deriveMap(on.events), null);
+      if (plan.kind !== 'ask') return plan;
+      const prompt: Prompt = { id: on.newId<PromptId>(), ask: plan.ask };
+      on.add({ kind: 'prompt-shown', prompt });
+      on.add({ kind: 'skipped', prompt, reason: 'cannot-reach' });
+      return skipNext();
+    };
+    expect(skipNext()).toMatchObject({ kind: 'skipped-left', pairs: 2 });
+  });
 });

@@ -42,7 +42,7 @@ export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
         <li key={id} className="relative shrink-0">
           <img src={url} alt="" className="h-16 w-24 rounded-part object-cover opacity-60" />
           <span className="absolute inset-x-0 bottom-0 bg-amber-wash px-1 text-small text-amber-ink">
-            waiting to be saved
+            waiting
           </span>
         </li>
       ))}
