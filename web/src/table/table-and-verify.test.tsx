@@ -1,0 +1,121 @@
+import {
+  describeSwitch,
+  ORDINARY_METER,
+  type Deed,
+  type ReadingId,
+  type TerminalId,
+  type Value,
+} from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../job/new-id.js';
+import { press, screen, until } from '../testing/acts.js';
+import { renderJob } from '../testing/rendered-job.js';
+import { VerifyPage } from '../verify/verify-page.js';
+import { TablePage } from './table-page.js';
+
+const change = describeSwitch(
+  { terminals: 3, positions: 2, form: 'toggle', layout: 'one-row', positionNames: ['UP', 'DOWN'] },
+  newId,
+);
+const ids = change.terminals.map(({ id }) => id) as [TerminalId, TerminalId, TerminalId];
+const read = (setting: number, red: number, black: number, closed: boolean): Deed => {
+  const value: Value = closed ? { kind: 'ohms', ohms: 0.5 } : { kind: 'over' };
+  return {
+    kind: 'answered',
+    act: 'pair',
+    prompt: null,
+    source: 'typed',
+    inCircuit: false,
+    readings: [
+      {
+        id: newId<ReadingId>(),
+        setting: change.settings[setting]?.id as never,
+        red: [ids[red] as TerminalId],
+        black: [ids[black] as TerminalId],
+        value,
+      },
+    ],
+  };
+};
+const BEGUN: Deed[] = [
+  { kind: 'restructured', change, basedOn: 0 },
+  { kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER },
+];
+/** A changeover: 1 goes to 2 when up, to 3 when down. */
+const CHANGEOVER = [
+  ...BEGUN,
+  read(0, 0, 1, true),
+  read(0, 0, 2, false),
+  read(1, 0, 2, true),
+  read(1, 0, 1, false),
+];
+
+describe('the truth table', () => {
+  it('leads to the Map while there is nothing to show', async () => {
+    await renderJob(<TablePage />, BEGUN);
+    expect(screen.getByText('There is no table yet.')).toBeDefined();
+    expect(screen.getByRole('link', { name: 'Go to the Map' })).toBeDefined();
+  });
+
+  it('says that it is not complete, and leaves what is not known hatched', async () => {
+    await renderJob(<TablePage />, CHANGEOVER.slice(0, 4));
+    expect(screen.getByText(/3 of 6 pairs settled.*The map is not complete\./s)).toBeDefined();
+    const cell = screen.getByRole('button', { name: '1–2 at DOWN: Not known' });
+    expect(cell.dataset['state']).toBe('unknown');
+    expect(screen.queryByText(/[Rr]e-checked/)).toBeNull();
+  });
+
+  it('is complete with its ohms, the lead zero off, and says that a single slip would not have shown', async () => {
+    await renderJob(<TablePage />, CHANGEOVER);
+    expect(screen.getByText(/6 of 6 pairs settled/).textContent).toContain(
+      'Not re-checked: a single slip would not have shown.',
+    );
+    expect(screen.getAllByText('0.3 Ω')).toHaveLength(2);
+    press(/^1–2 at UP: Closed/);
+    expect(screen.getByTestId('inspector').textContent).toContain('Closed: measured');
+  });
+
+  it('is re-checked when no reading stands alone', async () => {
+    const twice = CHANGEOVER.slice(2).flatMap((deed) => [deed]);
+    const again = [read(0, 1, 0, true), read(0, 2, 0, false), read(1, 2, 0, true), read(1, 1, 0, false)];
+    await renderJob(<TablePage />, [...BEGUN, ...twice, ...again]);
+    expect(screen.getByText(/Re-checked: any single wrong reading would have shown\./)).toBeDefined();
+  });
+});
+
+describe('the comparison', () => {
+  const expected = (up: TerminalId[][], down: TerminalId[][]): Deed => ({
+    kind: 'expected',
+    table: {
+      source: { kind: 'drawn' },
+      settings: [up, down].map((joined, index) => ({ setting: change.settings[index]?.id as never, joined })),
+    },
+  });
+
+  it('agrees only when every pair in every position is settled and agrees', async () => {
+    await renderJob(<VerifyPage />, [...CHANGEOVER, expected([[ids[0], ids[1]]], [[ids[0], ids[2]]])]);
+    expect(screen.getByTestId('outcome').textContent).toContain('Pattern: agrees in every pair and position');
+    expect(screen.getByText('Insulation: not tested.')).toBeDefined();
+  });
+
+  it('is no pass while something is not tested', async () => {
+    await renderJob(<VerifyPage />, [
+      ...CHANGEOVER.slice(0, 4),
+      expected([[ids[0], ids[1]]], [[ids[0], ids[2]]]),
+    ]);
+    expect(screen.getByTestId('outcome').textContent).toContain('This is not a pass: finish the map first.');
+  });
+
+  it('says each difference as a sentence, and follows a cell that is clicked in', async () => {
+    const { written } = await renderJob(<VerifyPage />, [
+      ...CHANGEOVER,
+      expected([[ids[0], ids[2]]], [[ids[0], ids[2]]]),
+    ]);
+    expect(screen.getByTestId('outcome').textContent).toContain('Pattern: differs, 1 missing and 1 extra');
+    expect(screen.getByText('At UP, 1 and 3 should join and are apart (measured).')).toBeDefined();
+    expect(screen.getByText('At UP, 1 and 2 should be apart and join (measured).')).toBeDefined();
+    press('1–3 at UP: should be closed');
+    await until(() => expect(written('expected')).toHaveLength(1));
+    expect(screen.getByTestId('outcome').textContent).toContain('0 missing and 1 extra');
+  });
+});
