@@ -13,7 +13,8 @@ import {
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { ActuatorDrawing, angleOf, turnWords } from '../shared/actuator-drawing.js';
+import { angleOf, turnWords } from '../shared/actuator-angle.js';
+import { ActuatorDrawing } from '../shared/actuator-drawing.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { useViewSide } from '../shared/view-side.js';
 import { FORM_WORDS } from '../words/layouts.js';

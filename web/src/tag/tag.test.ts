@@ -14,7 +14,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
 import { readAmount } from '../shared/amount.js';
-import { angleOf, turnWords } from '../shared/actuator-drawing.js';
+import { angleOf, turnWords } from '../shared/actuator-angle.js';
 import { lineWords, troubleList } from '../words/safety.js';
 import { colorWords, fastenerWords } from '../words/wires.js';
 import { readAngle, readKeys } from './handle-section.js';
