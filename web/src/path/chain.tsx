@@ -4,7 +4,7 @@ import { linkName, STATE_WORDS } from '../words/path.js';
 
 const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {
   pass: { node: 'border-teal bg-teal text-on-teal', mark: '✓', line: 'border-teal' },
-  fail: { node: 'border-brick bg-brick text-sheet', mark: '✕', line: 'border-brick border-dashed' },
+  fail: { node: 'border-ink bg-ink text-sheet', mark: '✕', line: 'border-ink border-dashed' },
   unsteady: { node: 'border-amber bg-amber text-lead-black', mark: '~', line: 'border-amber border-dashed' },
   'at-rest': { node: 'border-teal border-dashed bg-sheet', mark: '', line: 'border-line' },
   suspect: { node: 'border-amber bg-amber-wash text-amber-ink', mark: '?', line: 'border-amber' },

@@ -125,7 +125,7 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
           ))}
         </ul>
         {loose && (
-          <p className="text-amber-ink">
+          <p className="font-semibold">
             {direction === 'apart' ? 'Comes loose' : 'Goes in here'}: {loose}
           </p>
         )}
