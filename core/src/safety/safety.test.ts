@@ -118,6 +118,10 @@ describe('the safety list', () => {
     answer('meter');
     expect(codes()).toEqual(['unsigned']);
     sign();
+    const slip = on.add({ kind: 're-energised', reason: 'a thumb too many' });
+    expect(codes()).toEqual(['re-energised']);
+    on.add({ kind: 'withdrawn', target: slip.id, basedOn: null });
+    expect(standing().open).toBe(true);
     on.add({ kind: 're-energised', reason: 'tried it once' });
     expect(codes()).toEqual(['re-energised']);
     on.add({ kind: 'safety-begun', list: { supply: 'battery', lines, codeNote: '' } });

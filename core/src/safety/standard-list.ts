@@ -1,4 +1,5 @@
 import {
+  SAFETY_LINES,
   SUPPLIES,
   type LineId,
   type NewId,
@@ -16,16 +17,7 @@ export type SafetyLists = Record<SupplyKind, ListLine[]>;
  * What every list holds, by supply, in the order in which it is done. Common practice of safe isolation: isolate and
  * secure, prove the tester, prove dead, prove the tester again; then let stored energy go, and only then ohms.
  */
-const IN_FULL: readonly SafetyLineKind[] = [
-  'isolate',
-  'lock',
-  'prove-tester',
-  'prove-dead',
-  'prove-again',
-  'discharge',
-  'other-circuits',
-  'meter',
-];
+const IN_FULL: readonly SafetyLineKind[] = SAFETY_LINES.filter((kind) => kind !== 'own');
 const STANDARD: Record<SupplyKind, readonly SafetyLineKind[]> = {
   'plug-in': IN_FULL,
   fixed: IN_FULL,

@@ -53,6 +53,7 @@ export const SAFETY_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'safety-begun',
   'safety-answered',
   'safety-signed',
+  're-energised',
   'live-recorded',
   'wires-off',
 ]);

@@ -22,6 +22,7 @@ export function BenchPage() {
     placeholderData: keepPreviousData,
     refetchInterval: (query) => (query.state.status === 'error' ? 2000 : false),
   });
+  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLElement && event.target.matches('input, select, textarea');
@@ -39,7 +40,7 @@ export function BenchPage() {
   }, []);
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar title="">
+      <TopBar title={shop.data?.name ?? ''}>
         <Files />
       </TopBar>
       <main className="mx-auto w-full max-w-[90rem] grow px-4 pb-10 sm:px-8">

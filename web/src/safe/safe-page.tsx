@@ -35,7 +35,7 @@ export function SafePage() {
         {by !== 'out-of-machine' && (
           <>
             <OutOfMachine />
-            {list && !choosing ? (
+            {list && !choosing && standing.troubles[0]?.code !== 're-energised' ? (
               <p className="flex flex-wrap items-center gap-x-3 text-large">
                 <span>
                   Or in the machine, <strong>{SUPPLY_WORDS[list.supply].name.toLowerCase()}</strong>:

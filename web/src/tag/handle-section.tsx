@@ -38,6 +38,7 @@ export function HandleSection() {
 
 function OneHandle({ actuator }: { actuator: Actuator }) {
   const session = useSession();
+  const { settings } = useJobState((state) => state.map.structure);
   const { side } = useViewSide();
   const [at, setAt] = useState<PositionId | null>(actuator.positions[0]?.id ?? null);
   const describe = (part: { name?: string; form?: ActuatorForm }) =>
@@ -47,6 +48,19 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
       name: part.name ?? actuator.name,
       form: part.form ?? actuator.form,
     });
+  /** A last position, in every combination that the first one stands in. */
+  const addPosition = ({ id, positions }: Actuator) => {
+    const position = newPosition(null, newId);
+    const combined = settings
+      .filter(({ at: places }) => places[id] === positions[0]?.id)
+      .map((setting): Setting => ({
+        ...setting,
+        id: newId<SettingId>(),
+        at: { ...setting.at, [id]: position.id },
+      }));
+    const after = positions.at(-1)?.id ?? null;
+    session.restructure({ change: 'position-added', actuator: id, position, after, settings: combined });
+  };
   return (
     <div className="grid gap-3 border-t-2 border-line pt-3">
       <div className="grid gap-3 sm:grid-cols-2">
@@ -96,6 +110,12 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
           />
         ))}
       </ol>
+      {actuator.form === 'key-bank' && (
+        <p className="text-small text-quiet">Keys that are down: 2, or 1 3 for two at once, 0 for all out.</p>
+      )}
+      <PlainButton className="justify-self-start" onClick={() => addPosition(actuator)}>
+        One more position
+      </PlainButton>
     </div>
   );
 }

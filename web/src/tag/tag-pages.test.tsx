@@ -107,6 +107,18 @@ describe('terminals and handle', () => {
     await until(() => expect(structureOf(readLog(events)).actuators[0]?.closed).toBe('round'));
   });
 
+  it('take one more position of a handle, in every combination of the others', async () => {
+    const { events } = await renderJob(<TerminalsPage />, [described]);
+    press('There is one more handle');
+    press('Add it');
+    await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(6));
+    fireEvent.click(screen.getAllByRole('button', { name: 'One more position' })[1] as HTMLElement);
+    await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(9));
+    const { actuators, settings } = structureOf(readLog(events));
+    expect(actuators[1]?.positions).toHaveLength(3);
+    expect(new Set(settings.map(({ at }) => Object.values(at).join())).size).toBe(9);
+  });
+
   it('take one more handle with every combination, or only with the others at their first', async () => {
     const { events } = await renderJob(<TerminalsPage />, [described]);
     press('There is one more handle');
