@@ -66,9 +66,10 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
     if (plan.kind !== 'ask') return;
     const prompt = { id: newId(), ask: plan.ask };
     add({ kind: 'prompt-shown', prompt });
-    const index = map.structure.settings.findIndex(({ id }) => id === plan.ask.setting);
-    const settled = map.settings.get(plan.ask.setting).settled;
-    const values = truthfulValues(plan.ask, settled, hidden[index], {
+    const placeOf = (setting) => map.structure.settings.findIndex(({ id }) => id === setting);
+    const index = placeOf(plan.ask.setting);
+    const known = { terminals: map.structure.terminals.map(({ id }) => id), settings: map.settings };
+    const values = truthfulValues(plan.ask, known, (setting) => hidden[placeOf(setting)], {
       closed: (red, black) => ({
         kind: 'ohms',
         ohms: ohmsAt[`${index} ${red} ${black}`] ?? Number((0.2 + Math.round(random() * 2) / 10).toFixed(1)),

@@ -19,22 +19,30 @@ function selector(poles, ways, positions, closed) {
   };
 }
 
-/** For each family: the sizes that the corpus takes of it, and how one of a size is built. */
+/** For each family: the sizes that the corpus takes of it, one drawn by chance for training, and how one of a size is built. */
 export const FAMILIES = {
-  'on-off': { sizes: [[1], [2], [4]], build: ([poles]) => selector(poles, 1, 2, (_, at) => (at ? [0] : [])) },
+  'on-off': {
+    draw: (random) => [pick(random, 1, 5)],
+    sizes: [[1], [2], [4]],
+    build: ([poles]) => selector(poles, 1, 2, (_, at) => (at ? [0] : [])),
+  },
   changeover: {
+    draw: (random) => [pick(random, 1, 6)],
     sizes: [[1], [2], [4], [8]],
     build: ([poles]) => selector(poles, 2, 2, (_, at) => [at]),
   },
   'changeover, centre off': {
+    draw: (random) => [pick(random, 1, 5)],
     sizes: [[1], [2], [4]],
     build: ([poles]) => selector(poles, 2, 3, (_, at) => (at === 1 ? [] : [at / 2])),
   },
   'selector, one pole': {
+    draw: (random) => [pick(random, 3, 12)],
     sizes: [[5], [8], [11], [12]],
     build: ([ways]) => selector(1, ways, ways, (_, at) => [at]),
   },
   'selector, poles': {
+    draw: (random) => [pick(random, 2, 4), pick(random, 3, 5)],
     sizes: [
       [2, 4],
       [2, 6],
@@ -46,6 +54,7 @@ export const FAMILIES = {
     build: ([poles, ways]) => selector(poles, ways, ways, (_, at) => [at]),
   },
   progressive: {
+    draw: (random) => [pick(random, 1, 3), pick(random, 3, 6)],
     sizes: [
       [1, 4],
       [1, 7],
@@ -55,6 +64,7 @@ export const FAMILIES = {
     build: ([poles, ways]) => selector(poles, ways, ways + 1, (_, at) => range(at)),
   },
   'bridging selector': {
+    draw: (random) => [pick(random, 1, 3), pick(random, 3, 5)],
     sizes: [
       [1, 5],
       [2, 4],
@@ -64,6 +74,7 @@ export const FAMILIES = {
       selector(poles, ways, 2 * ways - 1, (_, at) => (at % 2 ? [(at - 1) / 2, (at + 1) / 2] : [at / 2])),
   },
   'one missing': {
+    draw: (random) => [pick(random, 1, 3), pick(random, 3, 6)],
     sizes: [
       [1, 5],
       [1, 8],
@@ -72,6 +83,7 @@ export const FAMILIES = {
     build: ([poles, ways]) => selector(poles, ways, ways, (_, at) => range(ways).filter((way) => way !== at)),
   },
   reversing: {
+    draw: (random) => [pick(random, 0, 4)],
     sizes: [[0], [1], [2]],
     build: ([spare]) => ({
       terminals: 6 + 2 * spare,
@@ -92,6 +104,7 @@ export const FAMILIES = {
     }),
   },
   'coded output': {
+    draw: (random) => [pick(random, 3, 5), pick(random, 6, 12), pick(random, 0, 1)],
     sizes: [
       [3, 8, 0],
       [4, 10, 0],
@@ -106,6 +119,7 @@ export const FAMILIES = {
     }),
   },
   'heat selector': {
+    draw: (random) => [pick(random, 0, 2) ? pick(random, 3, 4) : 7],
     sizes: [[3], [4], [7]],
     build: ([positions]) => ({
       terminals: positions === 7 ? 7 : 5,
@@ -123,7 +137,11 @@ export const FAMILIES = {
           [0, 3],
           [1, 2, 4],
         ],
-        [[0, 2], [1, 5], [4, 6]],
+        [
+          [0, 2],
+          [1, 5],
+          [4, 6],
+        ],
         [
           [0, 2, 5],
           [1, 4],
@@ -136,6 +154,7 @@ export const FAMILIES = {
     }),
   },
   'star-delta': {
+    draw: (random) => [pick(random, 0, 4)],
     sizes: [[0], [2]],
     build: ([spare]) => ({
       terminals: 9 + spare,
@@ -156,6 +175,7 @@ export const FAMILIES = {
     }),
   },
   'interlocked keys': {
+    draw: (random) => [pick(random, 2, 4), pick(random, 1, 2)],
     sizes: [
       [3, 1],
       [5, 1],
@@ -172,6 +192,7 @@ export const FAMILIES = {
     }),
   },
   'rest to common': {
+    draw: (random) => [pick(random, 4, 11)],
     sizes: [
       [6, 2],
       [10, 2],
@@ -185,6 +206,7 @@ export const FAMILIES = {
     }),
   },
   intermediate: {
+    draw: (random) => [pick(random, 1, 4)],
     sizes: [[1], [3]],
     build: ([sets]) => ({
       terminals: sets * 4,
@@ -197,6 +219,7 @@ export const FAMILIES = {
     }),
   },
   'cams of no named kind': {
+    draw: (random) => [2 * pick(random, 3, 11), pick(random, 3, 10)],
     sizes: [
       [8, 4],
       [12, 6],
@@ -212,6 +235,7 @@ export const FAMILIES = {
     }),
   },
   'two wafers': {
+    draw: (random) => [2 * pick(random, 6, 12), pick(random, 3, 5)],
     sizes: [
       [12, 4],
       [18, 5],
@@ -230,6 +254,7 @@ export const FAMILIES = {
     },
   },
   'ways apart': {
+    draw: (random) => [pick(random, 9, 14), pick(random, 4, 6)],
     sizes: [
       [9, 5],
       [14, 7],

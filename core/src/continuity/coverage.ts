@@ -5,6 +5,8 @@ export interface Coverage {
   pairs: number;
   measured: number;
   follows: number;
+  /** Said by a person to be apart, and not read. */
+  assumed: number;
   disputed: number;
   unknown: number;
   /** Pairs with a reading that decides nothing until it is looked at again. */
@@ -17,6 +19,7 @@ export function coverageOf(settled: Settled, places: readonly number[]): Coverag
     pairs: 0,
     measured: 0,
     follows: 0,
+    assumed: 0,
     disputed: 0,
     unknown: 0,
     lookAgain: settled.lookAgain.length,
@@ -25,14 +28,14 @@ export function coverageOf(settled: Settled, places: readonly number[]): Coverag
     for (const b of places.slice(at + 1)) {
       const { state } = factAt(settled, a, b);
       count.pairs += 1;
-      if (state === 'measured' || state === 'follows' || state === 'disputed') count[state] += 1;
+      if (state !== 'unknown' && state !== 'predicted') count[state] += 1;
       else count.unknown += 1;
     }
   });
   return count;
 }
 
-/** Nothing unknown, nothing disputed, nothing to look at again. */
-export function isComplete({ disputed, unknown, lookAgain }: Coverage): boolean {
-  return disputed === 0 && unknown === 0 && lookAgain === 0;
+/** Nothing unknown, assumed or disputed, nothing to look at again. */
+export function isComplete({ assumed, disputed, unknown, lookAgain }: Coverage): boolean {
+  return assumed === 0 && disputed === 0 && unknown === 0 && lookAgain === 0;
 }

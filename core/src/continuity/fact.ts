@@ -13,6 +13,8 @@ const fact = (state: Fact['state'], joined: boolean | null, byTone = false): Fac
 /** The few facts there are, shared, so that a large map stays small. */
 export const UNKNOWN = fact('unknown', null);
 export const DISPUTED = fact('disputed', null);
+/** A person said that two blocks do not touch each other; nothing read says so. */
+export const ASSUMED_APART = fact('assumed', false);
 const KNOWN = [false, true].flatMap((measured) =>
   [false, true].flatMap((joined) =>
     [false, true].map((byTone) => fact(measured ? 'measured' : 'follows', joined, byTone)),

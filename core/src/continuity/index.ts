@@ -6,3 +6,4 @@ export * from './settle.js';
 export * from './proof.js';
 export * from './coverage.js';
 export * from './map.js';
+export * from './net-state.js';

@@ -11,7 +11,7 @@ import {
   type Structure,
 } from '../switch/index.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
-import { settle, type Settled } from './settle.js';
+import { settle, type Blocks, type Settled } from './settle.js';
 
 /** One setting of the map. */
 export interface MappedSetting {
@@ -43,12 +43,13 @@ export function createMapper(): Mapper {
     map: SwitchMap;
     bySetting: Map<SettingId, Evidence[]>;
     explained: ReadonlySet<ReadingId>;
+    assumed: Blocks[];
   } | null = null;
   return (events) => {
     const { log, added } = read(events);
     const tail = last && added ? extendTape(last.map.tape, added, log, last.map.structure, tapeMemory) : null;
     if (last && tail) {
-      last = { ...last, ...goOn(last.map, last.bySetting, last.explained, log, tail) };
+      last = { ...last, ...goOn(last, log, tail) };
       return last.map;
     }
     const changes = liveEvents(log, 'restructured')
@@ -59,10 +60,14 @@ export function createMapper(): Mapper {
     const tape = readTape(log, structure, tapeMemory);
     const explained = new Set(liveEvents(log, 'explained').flatMap(({ what }) => what.readings));
     const bySetting = groupEvidence(tape);
+    const assumed = blocksApart(log);
     const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
     const before = last;
     const keeps =
-      before !== null && before.map.structure === structure && sameMembers(before.explained, explained);
+      before !== null &&
+      before.map.structure === structure &&
+      sameMembers(before.explained, explained) &&
+      sameItems(before.assumed, assumed);
     const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
       const evidence = bySetting.get(id) ?? [];
@@ -70,10 +75,10 @@ export function createMapper(): Mapper {
         keeps && sameItems(before.bySetting.get(id) ?? [], evidence)
           ? before.map.settings.get(id)
           : undefined;
-      settings.set(id, known ?? settleOne(id, structure, contacts, evidence, explained));
+      settings.set(id, known ?? settleOne(id, structure, contacts, evidence, explained, assumed));
     }
     const map = { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
-    last = { map, bySetting, explained };
+    last = { map, bySetting, explained, assumed };
     return map;
   };
 }
@@ -84,21 +89,31 @@ function settleOne(
   contacts: readonly number[],
   evidence: readonly Evidence[],
   explained: ReadonlySet<ReadingId>,
+  assumed: readonly Blocks[],
 ): MappedSetting {
   const settled = settle(
     id,
     terminals.map((terminal) => terminal.id),
     evidence,
     explained,
+    assumed,
   );
   return { settled, coverage: coverageOf(settled, contacts) };
 }
 
 /** The map of a log that only goes on: the settings that the new lines speak of are settled anew, the others stay. */
 function goOn(
-  before: SwitchMap,
-  bySetting: Map<SettingId, Evidence[]>,
-  explained: ReadonlySet<ReadingId>,
+  {
+    map: before,
+    bySetting,
+    explained,
+    assumed,
+  }: {
+    map: SwitchMap;
+    bySetting: Map<SettingId, Evidence[]>;
+    explained: ReadonlySet<ReadingId>;
+    assumed: Blocks[];
+  },
   log: Log,
   tape: TapeLine[],
 ): { map: SwitchMap; bySetting: Map<SettingId, Evidence[]> } {
@@ -108,10 +123,16 @@ function goOn(
   for (const [id, items] of fresh) {
     const all = (evidence.get(id) ?? []).concat(items);
     evidence.set(id, all);
-    if (settings.has(id)) settings.set(id, settleOne(id, before.structure, before.contacts, all, explained));
+    if (settings.has(id))
+      settings.set(id, settleOne(id, before.structure, before.contacts, all, explained, assumed));
   }
   const complete = completeness(before.structure, settings);
   return { map: { ...before, log, tape, settings, complete }, bySetting: evidence };
+}
+
+/** What persons assumed, and did not take back: blocks that do not touch each other. */
+function blocksApart(log: Log): Blocks[] {
+  return liveEvents(log, 'assumed').map(({ what }) => what.assumption.blocks);
 }
 
 /** The map of a log, from nothing. */

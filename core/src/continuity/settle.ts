@@ -4,7 +4,7 @@ import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
 import { areApart, netsOfState, type Clause, type NetState } from './net-state.js';
-import { DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
+import { ASSUMED_APART, DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import type { Link } from './link.js';
 
 /** A pair of terminals whose reading decides nothing yet. */
@@ -34,6 +34,8 @@ export interface Settled {
   unused: ReadingId[];
   /** Pairs that closed with the wires on, which proves nothing. */
   inCircuit: { a: number; b: number }[];
+  /** Nets and what is held apart, as inferred: what planners plan from. Not to be changed. */
+  state: NetState;
 }
 
 /** The fact about two terminals, by place. */
@@ -44,12 +46,14 @@ export function factAt(settled: Settled, a: number, b: number): Fact {
 /**
  * Settles one setting from its evidence. Low-joined terminals form an equivalence relation; what parts, parts the
  * whole nets. Disputed is every fact that cannot be derived without a suspect; what follows from the rest stands.
+ * @param apart blocks that a person assumes not to touch each other: shown as assumed where nothing is known.
  */
 export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly Evidence[],
   explained: ReadonlySet<ReadingId> = new Set(),
+  apart: readonly Blocks[] = [],
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
   const sorted = sortEvidence(evidence, place, explained);
@@ -62,8 +66,31 @@ export function settle(
   if (!state) throw new Error('what is left after taking suspects out contradicts itself');
   const nets = netsOfState(state);
   const facts = decideFacts(size, { ...trusted, nets, state }, sorted);
+  for (const blocks of apart) assumeApart(facts, size, blocks, place);
   const { lookAgain, unused, inCircuit } = sorted;
-  return { setting, terminals, facts, nets, ...trusted, contradictions, lookAgain, unused, inCircuit };
+  return { setting, terminals, facts, nets, ...trusted, contradictions, lookAgain, unused, inCircuit, state };
+}
+
+/** Terminals by blocks of which a person said that no one touches another. */
+export type Blocks = readonly (readonly TerminalId[])[];
+
+/** What is unknown between blocks that are assumed apart is marked so; what a reading says stands. */
+function assumeApart(
+  facts: Fact[],
+  size: number,
+  blocks: Blocks,
+  place: ReadonlyMap<TerminalId, number>,
+): void {
+  const blockOf = new Map<number, number>();
+  blocks.forEach((block, index) => {
+    for (const id of block) blockOf.set(place.get(id) ?? -1, index);
+  });
+  for (let a = 0; a < size; a += 1)
+    for (let b = 0; b < size; b += 1) {
+      const [one, other] = [blockOf.get(a), blockOf.get(b)];
+      if (one === undefined || other === undefined || one === other) continue;
+      if (facts[a * size + b] === UNKNOWN) facts[a * size + b] = ASSUMED_APART;
+    }
 }
 
 function suspectsOf(contradictions: readonly Contradiction[]): Set<ReadingId> {

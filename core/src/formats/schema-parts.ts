@@ -1,12 +1,14 @@
 import {
   ACTUATOR_FORMS,
   EVENT_SCHEMA,
+  EXTENTS,
   FACES,
   FASTENERS,
   HOW_KNOWN,
   LINK_KINDS,
   MECHANICS,
   NOTE_FIELDS,
+  ORDERS,
   PART_FORMS,
   PHOTO_PURPOSES,
   PLAIN_LAYOUTS,
@@ -63,8 +65,11 @@ const reading = object({ id, setting: id, red: lead, black: lead, value });
 const ask = tagged('kind', {
   sweep: { setting: id, red: id, black: list(id, { minItems: 1, maxItems: 64 }) },
   pair: { setting: id, red: id, black: id },
+  turn: { red: id, black: id, settings: list(id, { minItems: 1, maxItems: 256 }) },
+  bundle: { red: lead, black: lead, settings: list(id, { minItems: 1, maxItems: 256 }) },
 });
 const prompt = object({ id, ask });
+const handSeconds: Schema = { type: 'number', minimum: 0, maximum: 120 };
 const meter = object({
   name: text(80),
   resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
@@ -260,6 +265,23 @@ export const deedSchema = tagged('kind', {
   'meter-checked': { leadsTogether: value, meter },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
+  approached: {
+    approach: object({
+      order: oneOf(ORDERS),
+      extent: oneOf(EXTENTS),
+      clips: count(0, 64),
+      hands: orNull(
+        object({
+          moveLead: handSeconds,
+          moveBoth: handSeconds,
+          turn: handSeconds,
+          read: handSeconds,
+          holdMomentary: handSeconds,
+          clip: handSeconds,
+        }),
+      ),
+    }),
+  },
   'recheck-begun': {},
   expected: { table: orNull(expectedTable) },
   chosen: { replacement: orNull(replacement) },

@@ -1,15 +1,25 @@
-import type { Deed, NewId, Prompt, Reading, ReadingId, TerminalId, Value } from '../switch/index.js';
+import {
+  readingsAsked,
+  type Deed,
+  type NewId,
+  type Prompt,
+  type Reading,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+  type Value,
+} from '../switch/index.js';
 
-/** What the hands found for a prompt: a value per terminal that the black lead touched. */
+/** What the hands found for a prompt: a value per terminal that black touched, or per setting that the handle came to. */
 export interface Findings {
-  values: ReadonlyMap<TerminalId, Value>;
+  values: ReadonlyMap<TerminalId | SettingId, Value>;
   source: 'typed' | 'meter' | 'simulated';
   inCircuit: boolean;
 }
 
 /**
- * The answer to a prompt as one act with a reading per touch. Terminals without a value were not touched
- * (what they would have told follows from those that were), and get no reading.
+ * The answer to a prompt as one act with a reading per touch or setting. What has no value was not read (it follows
+ * from what was), and gets no reading.
  */
 export function answerTo(
   prompt: Prompt,
@@ -17,12 +27,9 @@ export function answerTo(
   newId: NewId,
 ): Extract<Deed, { kind: 'answered' }> {
   const { ask } = prompt;
-  const touched = ask.kind === 'sweep' ? ask.black : [ask.black];
-  const readings = touched.flatMap((black): Reading[] => {
-    const value = findings.values.get(black);
-    return value
-      ? [{ id: newId<ReadingId>(), setting: ask.setting, red: [ask.red], black: [black], value }]
-      : [];
+  const readings = readingsAsked(ask).flatMap(({ setting, red, black, key }): Reading[] => {
+    const value = findings.values.get(key);
+    return value ? [{ id: newId<ReadingId>(), setting, red, black, value }] : [];
   });
   const { source, inCircuit } = findings;
   return { kind: 'answered', act: ask.kind, prompt: prompt.id, source, inCircuit, readings };

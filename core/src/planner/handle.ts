@@ -1,4 +1,4 @@
-import type { JobEvent, SettingId } from '../switch/index.js';
+import { firstSetting, type JobEvent, type SettingId } from '../switch/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 
 /**
@@ -25,7 +25,7 @@ function lastSetting(map: SwitchMap, countPrompts: boolean): SettingId | null {
 }
 
 function settingOf({ what }: JobEvent, countPrompts: boolean): SettingId | undefined {
-  if (what.kind === 'prompt-shown') return countPrompts ? what.prompt.ask.setting : undefined;
+  if (what.kind === 'prompt-shown') return countPrompts ? firstSetting(what.prompt.ask) : undefined;
   if (what.kind === 'answered') return what.readings.at(-1)?.setting;
   if (what.kind === 'superseded') return what.replacement?.setting;
   if (what.kind === 'restructured' && what.change.change === 'position-added')

@@ -1,32 +1,34 @@
 import { factAt, type LookAgain, type Settled, type SwitchMap } from '../continuity/index.js';
 import {
+  firstSetting,
   liveEvents,
+  readingsAsked,
   requiredSettings,
-  wiresOffOf,
   type ActuatorId,
   type Ask,
   type EventId,
   type SettingId,
   type TerminalId,
 } from '../switch/index.js';
-import {
-  closedInCircuit,
-  mostLeft,
-  nextSweep,
-  pairKey,
-  triedInVain,
-  type LeaveOut,
-  type Sweep,
-} from './position-first.js';
+import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from './approach.js';
+import type { Hypothesis } from './certify.js';
+import { learntChance, type Chance } from './chance.js';
+import { openPairsOf, type Field } from './field.js';
+import { fieldOf, handsOf, wiresOn } from './field-of-map.js';
+import { ORDINARY_HANDS } from './hands.js';
+import { mostLeft, pairKey, triedInVain } from './rows-left.js';
 import { recheckLeft, recheckWanted } from './recheck.js';
+import { ladder } from './ladder.js';
 
 /** What the hands should do next, and why. */
 export type Plan =
   /** The leads together: the first reading, and the lead zero. */
   | { kind: 'check-meter' }
-  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck' }
+  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck'; reason: Reason | null }
   /** Everything in the positions found so far is asked; there may be more positions. */
   | { kind: 'find-position'; actuator: ActuatorId }
+  /** The commons are swept; throws are not tested against each other, nor poles: that many pairs are not known. */
+  | { kind: 'working-pairs-done'; pairs: number }
   /** Only prompts that were skipped are left: `skips` are the events to take back. */
   | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
   /** What is left closed with the wires on, which proves nothing: they have to come off. */
@@ -45,28 +47,78 @@ export interface Forecast {
   seconds: number;
 }
 
-/** Seconds that hands take (common practice, editable later): see `forecast`. */
-export const HAND_SECONDS = { moveLead: 2.5, moveBoth: 4, turn: 2, read: 1 } as const;
+/** What is known from outside of what the switch may be; predicts, and proves nothing. */
+export interface Outlook {
+  hypotheses?: readonly Hypothesis[];
+  chance?: (field: Field) => Chance;
+}
 
 /**
- * The next thing to do by the position-first plan, with the handle at `at`.
- * Order: meter check, this setting, the next settings in handle order, unknown positions, skipped prompts,
- * what is disputed, what has to be looked at again.
+ * The next thing to do by the approach that the log chose, with the handle at `at`.
+ * Order: meter check, what the approach's planner asks in the settings found so far, unknown positions, what was assumed,
+ * skipped prompts, what is disputed, what has to be looked at again.
  */
-export function planNext(map: SwitchMap, at: SettingId | null): Plan {
+export function planNext(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan {
   if (liveEvents(map.log, 'meter-checked').length === 0) return { kind: 'check-meter' };
-  const skips = skippedPairs(map);
-  const order = settingsFrom(map, at);
-  for (const setting of order) {
-    const ask = sweepIn(map, setting, skips.get(setting) ?? new Set());
-    if (ask) return { kind: 'ask', ask, turn: setting !== at, why: 'map' };
-  }
+  const asked = nextAsk(map, fieldOf(map), at, outlook);
+  if (asked) return asked;
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   if (open) return { kind: 'find-position', actuator: open.id };
-  const inCircuit = inCircuitLeft(map, order);
-  if (inCircuit) return inCircuit;
-  const left = skippedLeft(map, order);
-  if (left) return left;
+  const order = settingsFrom(map, at);
+  return (
+    workingPairsDone(map, order) ??
+    assumedLeft(map, at) ??
+    inCircuitLeft(map, order) ??
+    skippedLeft(map, order) ??
+    notSettled(map, order) ??
+    afterMapping(map, order, at)
+  );
+}
+
+function nextAsk(map: SwitchMap, field: Field, at: SettingId | null, outlook: Outlook): Plan | null {
+  const approach = approachOf(map);
+  const { planner, reason } = plannerOf(approach, outlook.hypotheses)(field);
+  const chance = (outlook.chance ?? learntChance)(field);
+  const move = planner({ field, hands: handsOf(map, at), costs: costsOf(map, approach), chance });
+  if (!move) return null;
+  const ask = askOfMove(map, move);
+  return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: reason(move) };
+}
+
+function workingPairsDone(map: SwitchMap, order: SettingId[]): Plan | null {
+  if (approachOf(map).extent !== 'working-pairs') return null;
+  const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.coverage.unknown ?? 0), 0);
+  return pairs > 0 ? { kind: 'working-pairs-done', pairs } : null;
+}
+
+/** What was assumed is read at last: with clips block against block, else pair by pair. */
+function assumedLeft(map: SwitchMap, at: SettingId | null): Plan | null {
+  const field = fieldOf(map, { assumed: false });
+  if (!field.settings.some((_, setting) => openPairsOf(field, setting).length > 0)) return null;
+  const costs = costsOf(map, approachOf(map));
+  const blocks = liveEvents(map.log, 'assumed').at(-1)?.what.assumption.blocks ?? [];
+  const [one, other] = blocks.map((block) =>
+    block.filter((id) => map.structure.terminals.some((t) => t.id === id)),
+  );
+  if (one && other && blocks.length === 2 && one.length + other.length <= costs.clipsOwned) {
+    const settings = settingsFrom(map, at).filter((id) => map.settings.get(id)?.coverage.assumed);
+    if (settings.length > 0)
+      return {
+        kind: 'ask',
+        ask: { kind: 'bundle', red: one, black: other, settings },
+        turn: settings[0] !== at,
+        why: 'map',
+        reason: 'assumed',
+      };
+  }
+  const hands = handsOf(map, at);
+  const move = ladder({ field, hands, costs, chance: learntChance(field) });
+  if (!move) return null;
+  const ask = askOfMove(map, move);
+  return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: 'assumed' };
+}
+
+function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
   for (const setting of order) {
     const count = map.settings.get(setting)?.settled.contradictions.length ?? 0;
     if (count > 0) return { kind: 'disputed', setting, count };
@@ -75,6 +127,10 @@ export function planNext(map: SwitchMap, at: SettingId | null): Plan {
     const item = map.settings.get(setting)?.settled.lookAgain[0];
     if (item) return { kind: 'look-again', setting, item };
   }
+  return null;
+}
+
+function afterMapping(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan {
   const recheck = recheckForecast(map);
   if (recheck.readings === 0) return { kind: 'rechecked' };
   return recheckWanted(map) ? nextRecheck(map, order, at) : { kind: 'done', recheck };
@@ -93,7 +149,13 @@ function nextRecheck(map: SwitchMap, order: SettingId[], at: SettingId | null): 
       const left = black.filter((place) => !leaveOut.has(pairKey(red, place)));
       skipped += black.length - left.length;
       if (left.length === 0) continue;
-      return { kind: 'ask', ask: askOf(settled, { red, black: left }), turn: setting !== at, why: 'recheck' };
+      return {
+        kind: 'ask',
+        ask: askOf(settled, { red, black: left }),
+        turn: setting !== at,
+        why: 'recheck',
+        reason: null,
+      };
     }
   }
   return skipped === 0
@@ -114,33 +176,12 @@ export function recheckForecast(map: SwitchMap): Forecast {
   return cost({ readings: joins + opens, sweeps: joins + sweeps.length, turns });
 }
 
-function sweepIn(map: SwitchMap, setting: SettingId, skipped: LeaveOut): Ask | null {
-  const settled = map.settings.get(setting)?.settled;
-  if (!settled) return null;
-  const leaveOut = new Set([...skipped, ...vainNow(map, settled)]);
-  const sweep = nextSweep(settled, map.contacts, leaveOut);
-  return sweep && askOf(settled, sweep);
-}
-
 /** A sweep as it is asked; one of a single touch is a pair. */
-function askOf({ setting, terminals }: Settled, { red, black }: Sweep): Ask {
+function askOf({ setting, terminals }: Settled, { red, black }: { red: number; black: number[] }): Ask {
   const id = (place: number) => terminals[place] as TerminalId;
   const [only, ...more] = black.map(id);
   if (only && more.length === 0) return { kind: 'pair', setting, red: id(red), black: only };
   return { kind: 'sweep', setting, red: id(red), black: black.map(id) };
-}
-
-/** Pairs whose reading decides nothing as things are: to be looked at again, or closed while the wires are on. */
-function vainNow(map: SwitchMap, settled: Settled): Set<string> {
-  return wiresOn(map)
-    ? new Set([...triedInVain(settled), ...closedInCircuit(settled)])
-    : triedInVain(settled);
-}
-
-/** Whether the hands are still in circuit: the last act was, and nobody has said since that the wires are off. */
-function wiresOn({ log }: SwitchMap): boolean {
-  const last = liveEvents(log, 'answered').at(-1);
-  return last?.what.inCircuit === true && wiresOffOf(log) !== true;
 }
 
 function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
@@ -161,17 +202,16 @@ function settingsFrom(map: SwitchMap, at: SettingId | null): SettingId[] {
   return [...ids.slice(start), ...ids.slice(0, start)];
 }
 
+/** Pairs of prompts that were skipped, by setting. */
 function skippedPairs(map: SwitchMap): Map<SettingId, Set<string>> {
-  const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
+  const place = (id: TerminalId | undefined) => map.structure.terminals.findIndex((one) => one.id === id);
   const pairs = new Map<SettingId, Set<string>>();
-  for (const { what } of liveEvents(map.log, 'skipped')) {
-    const { ask } = what.prompt;
-    const keys = pairs.get(ask.setting) ?? new Set();
-    const red = place.get(ask.red) ?? -1;
-    for (const black of ask.kind === 'sweep' ? ask.black : [ask.black])
-      keys.add(pairKey(red, place.get(black) ?? -1));
-    pairs.set(ask.setting, keys);
-  }
+  for (const { what } of liveEvents(map.log, 'skipped'))
+    for (const { setting, red, black } of readingsAsked(what.prompt.ask)) {
+      const keys = pairs.get(setting) ?? new Set();
+      keys.add(pairKey(place(red[0]), place(black[0])));
+      pairs.set(setting, keys);
+    }
   return pairs;
 }
 
@@ -202,7 +242,7 @@ export function forecast(map: SwitchMap): Forecast {
 }
 
 function cost({ readings, sweeps, turns }: { readings: number; sweeps: number; turns: number }): Forecast {
-  const { moveLead, moveBoth, turn, read } = HAND_SECONDS;
+  const { moveLead, moveBoth, turn, read } = ORDINARY_HANDS;
   const seconds = sweeps * moveBoth + (readings - sweeps) * moveLead + readings * read + turns * turn;
   return { readings, touches: readings + sweeps, seconds };
 }

@@ -2,7 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import type { JobEvent, Prompt, PromptId, ReadingId, SettingId, Value } from '../switch/index.js';
+import {
+  readingsAsked,
+  type JobEvent,
+  type Prompt,
+  type PromptId,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+  type Value,
+} from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { answerTo, forecast, planNext, unprovenReadings } from './index.js';
@@ -13,15 +22,17 @@ describe('the position-first plan', () => {
       fc.property(switchLikePattern(9, 4), fc.boolean(), (hidden, tone) => {
         const size = hidden[0]?.length ?? 0;
         const on = bench(size, hidden.length);
-        const { map, asked } = mapHidden(hidden, on, tone, (before) => {
-          const plan = planNext(before, on.settings[0] as SettingId);
-          if (plan.kind !== 'ask') throw new Error('no prompt');
-          const settled = before.settings.get(plan.ask.setting)?.settled;
-          for (const black of [plan.ask.black].flat()) {
-            const fact =
-              settled && factAt(settled, on.terminals.indexOf(plan.ask.red), on.terminals.indexOf(black));
-            expect(fact?.state).toBe('unknown');
-          }
+        const { map, asked } = mapHidden(hidden, on, {
+          tone,
+          onPrompt: (before) => {
+            const plan = planNext(before, on.settings[0] as SettingId);
+            if (plan.kind !== 'ask') return;
+            for (const { setting, red, black } of readingsAsked(plan.ask)) {
+              const settled = before.settings.get(setting)?.settled;
+              const [a, b] = [red, black].map(([id]) => on.terminals.indexOf(id as TerminalId));
+              expect(settled && factAt(settled, a ?? -1, b ?? -1).state).toBe('unknown');
+            }
+          },
         });
         expect(map.complete).toBe(true);
         expect(new Set(asked).size).toBe(asked.length);
@@ -97,8 +108,7 @@ describe('the position-first plan', () => {
       if (plan.kind !== 'ask') throw new Error('no prompt');
       const prompt: Prompt = { id: on.newId<PromptId>(), ask: plan.ask };
       on.add({ kind: 'prompt-shown', prompt });
-      const black = plan.ask.kind === 'sweep' ? plan.ask.black : [plan.ask.black];
-      const values = new Map(black.map((id) => [id, value]));
+      const values = new Map(readingsAsked(plan.ask).map(({ key }) => [key, value]));
       on.add(answerTo(prompt, { values, source: 'typed', inCircuit: true }, on.newId));
       return plan.ask;
     };

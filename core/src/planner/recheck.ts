@@ -1,6 +1,6 @@
 import { edgeBlocks, type Link, type Settled, type SwitchMap } from '../continuity/index.js';
 import { liveEvents, type ReadingId } from '../switch/index.js';
-import type { Sweep } from './position-first.js';
+import type { Sweep } from './rows-left.js';
 
 /**
  * What a setting still needs so that any single wrong reading of it would have shown: had that one said the opposite,

@@ -90,6 +90,7 @@ const LOOKS_BACK: ReadonlySet<Deed['kind']> = new Set([
   'restructured',
   'meter-checked',
   'explained',
+  'assumed',
 ]);
 
 function circumstanceOf(log: Log, structure: Structure): Circumstance {

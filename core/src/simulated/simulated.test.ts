@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { answerTo, planNext } from '../planner/index.js';
-import { describeSwitch, type KnownSwitch, type PromptId, type TerminalId } from '../switch/index.js';
+import {
+  describeSwitch,
+  firstSetting,
+  readingsAsked,
+  type KnownSwitch,
+  type PromptId,
+  type TerminalId,
+} from '../switch/index.js';
 import { matchPattern, requirementOf } from '../match/index.js';
 import { patternOfKnown } from '../partition/index.js';
 import { bench } from '../testing/generated.js';
@@ -49,11 +56,12 @@ describe('the simulated switch and meter', () => {
           break;
         }
         const { ask } = plan;
-        at = ask.setting;
+        at = firstSetting(ask);
         const prompt = { id: on.newId<PromptId>(), ask };
         on.add({ kind: 'prompt-shown', prompt });
-        const black = ask.kind === 'sweep' ? ask.black : [ask.black];
-        const values = new Map(black.map((id) => [id, meter.probe([ask.red], [id])]));
+        const values = new Map(
+          readingsAsked(ask).map(({ key, red, black }) => [key, meter.probe(red, black)]),
+        );
         on.add(answerTo(prompt, { values, source: 'simulated', inCircuit: false }, on.newId));
       }
     }

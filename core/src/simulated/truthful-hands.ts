@@ -1,7 +1,7 @@
-import type { Settled } from '../continuity/index.js';
+import type { SwitchMap } from '../continuity/index.js';
 import type { Partition } from '../partition/index.js';
 import { impliedBySounded } from '../planner/index.js';
-import type { Ask, TerminalId, Value } from '../switch/index.js';
+import { readingsAsked, type Ask, type SettingId, type TerminalId, type Value } from '../switch/index.js';
 
 /** What a value looks like for a pair that joins and one that does not. */
 export interface MeterWords {
@@ -10,26 +10,42 @@ export interface MeterWords {
 }
 
 /**
- * What error-free hands find for a prompt on a switch whose nets are known: a value for each touch they make.
- * What follows from those that joined is not touched. For demo data, benchmarks and tests.
+ * What error-free hands find for a prompt on a switch whose nets are known: a value for each touch or setting that they
+ * come to. Of a sweep, what follows from those that joined is not touched. For demo data, benchmarks and tests.
+ * @param truthAt the nets of a setting, by place.
  */
 export function truthfulValues(
   ask: Ask,
-  settled: Settled,
-  truth: Partition,
+  { terminals, settings }: { terminals: readonly TerminalId[]; settings: SwitchMap['settings'] },
+  truthAt: (setting: SettingId) => Partition,
   words: MeterWords,
-): Map<TerminalId, Value> {
-  const place = (id: TerminalId) => settled.terminals.indexOf(id);
-  const black = (ask.kind === 'sweep' ? ask.black : [ask.black]).map(place);
-  const red = place(ask.red);
-  const joined = new Set(black.filter((spot) => truth[spot] === truth[red]));
-  const implied = impliedBySounded(settled, { red, black }, joined);
-  return new Map(
-    black
-      .filter((spot) => !implied.has(spot))
-      .map((spot) => [
-        settled.terminals[spot] as TerminalId,
-        joined.has(spot) ? words.closed(red, spot) : words.open(),
-      ]),
-  );
+): Map<TerminalId | SettingId, Value> {
+  const places = (ids: readonly TerminalId[]) => ids.map((id) => terminals.indexOf(id));
+  const asked = readingsAsked(ask);
+  const found = asked.map(({ setting, red, black, key }) => {
+    const truth = truthAt(setting);
+    const [reds, blacks] = [places(red), places(black)];
+    const joined = reds.some((a) => blacks.some((b) => truth[a] === truth[b]));
+    return {
+      key,
+      joined,
+      value: joined ? words.closed(reds[0] as number, blacks[0] as number) : words.open(),
+    };
+  });
+  const implied = ask.kind === 'sweep' ? impliedIn(ask, terminals, settings, found) : new Set<unknown>();
+  return new Map(found.filter(({ key }) => !implied.has(key)).map(({ key, value }) => [key, value]));
+}
+
+function impliedIn(
+  { setting, red, black }: Extract<Ask, { kind: 'sweep' }>,
+  terminals: readonly TerminalId[],
+  settings: SwitchMap['settings'],
+  found: readonly { key: TerminalId | SettingId; joined: boolean }[],
+): Set<unknown> {
+  const settled = settings.get(setting)?.settled;
+  if (!settled) return new Set();
+  const place = (id: TerminalId) => terminals.indexOf(id);
+  const sounded = new Set(found.filter(({ joined }) => joined).map(({ key }) => place(key as TerminalId)));
+  const sweep = { red: place(red), black: black.map(place) };
+  return new Set([...impliedBySounded(settled, sweep, sounded)].map((at) => terminals[at]));
 }

@@ -1,4 +1,5 @@
 import type { Actuator, ActuatorForm, ClosedBy, Pose, Position } from './actuator.js';
+import type { Approach } from './approach.js';
 import type {
   ActuatorId,
   DeviceId,
@@ -122,6 +123,8 @@ export type Deed =
   | { kind: 'meter-checked'; leadsTogether: Value; meter: MeterProfile }
   | { kind: 'prompt-shown'; prompt: Prompt }
   | { kind: 'skipped'; prompt: Prompt; reason: 'later' | 'cannot-reach' }
+  /** How it is to be mapped from now on; the newest counts. */
+  | { kind: 'approached'; approach: Approach }
   /** A person wants every reading checked against a single slip. */
   | { kind: 'recheck-begun' }
   | { kind: 'expected'; table: ExpectedTable | null }
@@ -164,6 +167,7 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'meter-checked',
   'prompt-shown',
   'skipped',
+  'approached',
   'recheck-begun',
   'expected',
   'chosen',

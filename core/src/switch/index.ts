@@ -8,6 +8,7 @@ export * from './reading.js';
 export * from './value.js';
 export * from './meter.js';
 export * from './prompt.js';
+export * from './approach.js';
 export * from './layout.js';
 export * from './photo.js';
 export * from './wire.js';

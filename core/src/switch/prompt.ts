@@ -1,12 +1,17 @@
 import type { PromptId, SettingId, TerminalId } from './id.js';
+import type { Lead } from './reading.js';
 
 /**
  * What a person is asked to do next. Once shown it is frozen under its id.
  * `sweep`: red stays, black goes over the rest. `pair`: one lead on each; the last of a row, or the person's choice.
+ * `turn`: both leads stay, the handle goes through the settings. `bundle`: the same with terminals tied together by clips
+ * on one lead, or on both.
  */
 export type Ask =
   | { kind: 'sweep'; setting: SettingId; red: TerminalId; black: TerminalId[] }
-  | { kind: 'pair'; setting: SettingId; red: TerminalId; black: TerminalId };
+  | { kind: 'pair'; setting: SettingId; red: TerminalId; black: TerminalId }
+  | { kind: 'turn'; red: TerminalId; black: TerminalId; settings: SettingId[] }
+  | { kind: 'bundle'; red: TerminalId[]; black: TerminalId[]; settings: SettingId[] };
 
 export interface Prompt {
   id: PromptId;
@@ -16,4 +21,37 @@ export interface Prompt {
 /** Whether two asks are the same request to the hands. */
 export function sameAsk(one: Ask, other: Ask): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
+}
+
+/** One reading that an ask is for. */
+export interface AskedReading {
+  setting: SettingId;
+  red: Lead;
+  black: Lead;
+  /** What tells it from the others of the same ask: the terminal that black touches, or the setting of the handle. */
+  key: TerminalId | SettingId;
+}
+
+/** The readings that an ask is for, in the order in which the hands come to them. */
+export function readingsAsked(ask: Ask): AskedReading[] {
+  switch (ask.kind) {
+    case 'sweep':
+      return ask.black.map((black) => ({ setting: ask.setting, red: [ask.red], black: [black], key: black }));
+    case 'pair':
+      return [{ setting: ask.setting, red: [ask.red], black: [ask.black], key: ask.black }];
+    case 'turn':
+      return ask.settings.map((setting) => ({ setting, red: [ask.red], black: [ask.black], key: setting }));
+    case 'bundle':
+      return ask.settings.map((setting) => ({ setting, red: ask.red, black: ask.black, key: setting }));
+  }
+}
+
+/** The setting in which an ask begins. */
+export function firstSetting(ask: Ask): SettingId | undefined {
+  return ask.kind === 'sweep' || ask.kind === 'pair' ? ask.setting : ask.settings[0];
+}
+
+/** Every terminal and setting that an ask names. */
+export function namedIn(ask: Ask): (TerminalId | SettingId)[] {
+  return [...new Set(readingsAsked(ask).flatMap(({ setting, red, black }) => [setting, ...red, ...black]))];
 }

@@ -14,6 +14,7 @@ import {
   openPrompt,
   parseValue,
   readLabels,
+  readingsAsked,
   readLog,
   seededRandom,
   settingAt,
@@ -110,15 +111,13 @@ describe('prompts', () => {
         prompt: to.id,
         source: 'typed',
         inCircuit: false,
-        readings: [
-          {
-            id: on.newId(),
-            setting: to.ask.setting,
-            red: [to.ask.red],
-            black: to.ask.kind === 'pair' ? [to.ask.black] : to.ask.black,
-            value: OPEN,
-          },
-        ],
+        readings: readingsAsked(to.ask).map(({ setting, red, black }) => ({
+          id: on.newId(),
+          setting,
+          red,
+          black,
+          value: OPEN,
+        })),
       });
     return { on, prompt, answer };
   };

@@ -1,5 +1,5 @@
 import { factAt, isSettled, type Fact, type Settled, type SwitchMap } from '../continuity/index.js';
-import { partitionOf, type Pattern } from '../partition/index.js';
+import type { Pattern } from '../partition/index.js';
 import type { Quantity } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { freeTerminals, polesWithContacts, type Contact } from './contacts.js';
@@ -38,14 +38,7 @@ export interface TruthTable {
 
 /** The joins that are known, as a pattern over all places; what is disputed or unknown counts as not joined. */
 export function knownPattern(map: SwitchMap): Pattern {
-  return [...map.settings.values()].map(({ settled }) => knownPartition(settled));
-}
-
-function knownPartition(settled: Settled): Pattern[number] {
-  return partitionOf(
-    settled.terminals.length,
-    settled.joins.map(({ a, b }) => [a, b] as const),
-  );
+  return [...map.settings.values()].map(({ settled }) => settled.nets);
 }
 
 /** The truth table of everything known so far. */

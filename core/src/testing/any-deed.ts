@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import {
   ACTUATOR_FORMS,
+  EXTENTS,
   FACES,
   FASTENERS,
   HOW_KNOWN,
   LINK_KINDS,
   MECHANICS,
   NOTE_FIELDS,
+  ORDERS,
   ORDINARY_METER,
   PART_FORMS,
   PHOTO_PURPOSES,
@@ -51,8 +53,11 @@ const reading = fc.record({ id, setting: id, red: lead, black: lead, value });
 const ask = fc.oneof(
   fc.record({ kind: fc.constant('sweep'), setting: id, red: id, black: lead }),
   fc.record({ kind: fc.constant('pair'), setting: id, red: id, black: id }),
+  fc.record({ kind: fc.constant('turn'), red: id, black: id, settings: lead }),
+  fc.record({ kind: fc.constant('bundle'), red: lead, black: lead, settings: lead }),
 );
 const prompt = fc.record({ id, ask });
+const handSeconds = fc.double({ min: 0, max: 120, noNaN: true });
 const pose = fc.oneof(
   fc.record({ kind: fc.constant('angle'), degrees: fc.double({ min: -360, max: 360, noNaN: true }) }),
   fc.record({ kind: fc.constant('keys'), down: fc.uniqueArray(count(1, 24), { maxLength: 3 }) }),
@@ -160,6 +165,23 @@ const BODIES: Record<DeedKind, Record<string, fc.Arbitrary<unknown>>> = {
   'meter-checked': { leadsTogether: value, meter: fc.constant(ORDINARY_METER) },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
+  approached: {
+    approach: fc.record({
+      order: oneOf(ORDERS),
+      extent: oneOf(EXTENTS),
+      clips: count(0, 64),
+      hands: orNull(
+        fc.record({
+          moveLead: handSeconds,
+          moveBoth: handSeconds,
+          turn: handSeconds,
+          read: handSeconds,
+          holdMomentary: handSeconds,
+          clip: handSeconds,
+        }),
+      ),
+    }),
+  },
   'recheck-begun': {},
   expected: {
     table: orNull(

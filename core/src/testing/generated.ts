@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { answerTo, pairKey, planNext } from '../planner/index.js';
+import { answerTo, planNext, type Outlook } from '../planner/index.js';
 import { truthfulValues } from '../simulated/index.js';
 import { createMapper, type SwitchMap } from '../continuity/index.js';
 import {
@@ -8,6 +8,7 @@ import {
   describeSwitch,
   newIdFrom,
   ORDINARY_METER,
+  readingsAsked,
   seededRandom,
   type Deed,
   type JobEvent,
@@ -121,35 +122,43 @@ export interface Run {
   asked: string[];
 }
 
+/** How a run is made: what the meter says, what is predicted, and what happens before each prompt. */
+export interface RunOptions {
+  tone?: boolean;
+  outlook?: Outlook;
+  onPrompt?: (map: SwitchMap) => void;
+}
+
 /** Maps a hidden pattern by answering every prompt truthfully, in ohms or by tone, until the plan is done. */
 export function mapHidden(
   hidden: Pattern,
   on: Bench,
-  tone = false,
-  onPrompt?: (map: SwitchMap) => void,
+  { tone = false, outlook = {}, onPrompt }: RunOptions = {},
 ): Run {
   const mapper = createMapper();
   let at = on.settings[0] as SettingId;
   let [readings, touches] = [0, 0];
   const asked: string[] = [];
   for (let guard = 0; guard < 5000; guard += 1) {
+    onPrompt?.(mapper(on.events));
     const map = mapper(on.events);
-    const plan = planNext(map, at);
+    const plan = planNext(map, at, outlook);
     if (plan.kind !== 'ask') return { map, readings, touches, asked };
-    onPrompt?.(map);
     const { ask } = plan;
-    at = ask.setting;
-    const truth = hidden[on.settings.indexOf(at)] ?? [];
     const prompt = { id: on.newId<PromptId>(), ask };
     on.add({ kind: 'prompt-shown', prompt });
-    const settled = map.settings.get(at)?.settled;
-    if (!settled) throw new Error('no such setting');
-    const values = truthfulValues(ask, settled, truth, {
-      closed: () => (tone ? SOUNDED : CLOSED),
-      open: () => (tone ? SILENT : OPEN),
-    });
-    const red = settled.terminals.indexOf(ask.red);
-    for (const id of values.keys()) asked.push(`${at} ${pairKey(red, settled.terminals.indexOf(id))}`);
+    const values = truthfulValues(
+      ask,
+      { terminals: on.terminals, settings: map.settings },
+      (setting) => hidden[on.settings.indexOf(setting)] ?? [],
+      { closed: () => (tone ? SOUNDED : CLOSED), open: () => (tone ? SILENT : OPEN) },
+    );
+    for (const { setting, red, black, key } of readingsAsked(ask)) {
+      if (!values.has(key)) continue;
+      at = setting;
+      const [one, other] = [red, black].map((ids) => ids.map((id) => on.terminals.indexOf(id)).join('+'));
+      asked.push(`${setting} ${one} ${other}`);
+    }
     readings += values.size;
     touches += values.size + 1;
     on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));

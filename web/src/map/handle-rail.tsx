@@ -10,11 +10,14 @@ import { StrandSample } from '../shared/strand-sample.js';
 import { strandOf } from '../shared/strand.js';
 import { useViewSide } from '../shared/view-side.js';
 import { nameOfSetting } from '../words/terminals.js';
+import { valueWords } from '../words/quantity.js';
+import { isHeldAsk } from './task.js';
 import type { Probing } from './use-probing.js';
 
 /** The handle and its positions: where it should be now, and how far each position is. */
 export function HandleRail({ probing }: { probing: Probing }) {
-  const { map, at, turnTo } = probing;
+  const { map, at, turnTo, many, found } = probing;
+  const asked = many && isHeldAsk(many) ? many.settings : [];
   const { structure } = map;
   const [naming, setNaming] = useState<SettingId | null>(null);
   const closed = structure.actuators[0]?.closed ?? null;
@@ -27,6 +30,8 @@ export function HandleRail({ probing }: { probing: Probing }) {
           const name = nameOfSetting(structure, setting, index);
           const coverage = map.settings.get(setting.id)?.coverage;
           const here = setting.id === at;
+          const wanted = asked.includes(setting.id);
+          const value = wanted ? found.get(setting.id) : undefined;
           const settled = coverage ? coverage.measured + coverage.follows : 0;
           return (
             <li key={setting.id} className="relative pl-9">
@@ -36,7 +41,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
                 here={here}
               />
               <div
-                className={`rounded-part border-2 px-2.5 py-1.5 ${here ? 'border-brass bg-sheet' : 'border-transparent'}`}
+                className={`rounded-part border-2 px-2.5 py-1.5 ${
+                  wanted ? 'border-ink bg-sheet' : here ? 'border-brass bg-sheet' : 'border-transparent'
+                }`}
               >
                 {naming === setting.id ? (
                   <NameForm probing={probing} index={index} onDone={() => setNaming(null)} />
@@ -47,16 +54,25 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       aria-current={here ? 'step' : undefined}
                       className="flex min-h-11 w-full items-center gap-2 text-left"
                       onClick={() => {
-                        if (here) setNaming(setting.id);
+                        if (here && !wanted) setNaming(setting.id);
                         else turnTo(setting.id);
                       }}
-                      title={here ? 'Give it a name' : 'Probe here'}
+                      aria-pressed={wanted ? value !== undefined : undefined}
+                      title={wanted ? 'It sounded here' : here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
                       <span className={`grow truncate ${here ? 'font-extrabold' : 'font-semibold'}`}>
                         {name}
                       </span>
-                      {coverage && isComplete(coverage) ? (
+                      {wanted ? (
+                        <span className={value ? 'font-bold text-teal' : 'text-quiet'}>
+                          {value
+                            ? value.kind === 'tone'
+                              ? 'sounded'
+                              : valueWords(value)
+                            : 'tap if it sounds'}
+                        </span>
+                      ) : coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
                       ) : (
                         <span className="font-mono text-small text-quiet">

@@ -81,11 +81,11 @@ function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId):
     return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
   if (task?.kind !== 'prompt') return 'plain';
   const { ask } = task.prompt;
-  if (ask.red === id) return 'red';
+  if ([ask.red].flat().includes(id)) return 'red';
   if (found.has(id)) {
     const value = found.get(id);
     return value && isJoin(value, lastCheck(map.log)) ? 'sounded' : 'black';
   }
   if (implied.has(id)) return 'not-needed';
-  return (ask.kind === 'sweep' ? ask.black : [ask.black]).includes(id) ? 'black' : 'plain';
+  return [ask.black].flat().includes(id) ? 'black' : 'plain';
 }

@@ -106,7 +106,7 @@ function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
 }
 
 function Answers({ probing }: { probing: Probing }) {
-  const { task, instrument, sense, found, typed } = probing;
+  const { task, instrument, sense, found, typed, many } = probing;
   const box =
     'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
   const undo = (
@@ -125,11 +125,10 @@ function Answers({ probing }: { probing: Probing }) {
   );
   if (!task) return <div className={box}>{undo}</div>;
   if (task.kind === 'plan') return <PlanAnswers {...{ probing, yes, undo, box }} />;
-  const sweep = task.kind === 'prompt' && task.prompt.ask.kind === 'sweep';
   if (instrument) {
     return (
       <div className={box}>
-        {yes(sweep ? 'Sweep with the meter' : 'Probe')}
+        {yes(many ? (many.kind === 'sweep' ? 'Sweep with the meter' : 'Turn with the meter') : 'Probe')}
         {task.kind === 'prompt' && <Skip probing={probing} />}
         {undo}
       </div>
@@ -137,13 +136,13 @@ function Answers({ probing }: { probing: Probing }) {
   }
   return (
     <div className={box}>
-      {sweep
+      {many
         ? yes(found.size === 0 ? 'Done' : `${found.size} sounded, done`)
         : sense === 'tone' || typed !== ''
           ? yes('It sounds')
           : null}
-      <KeyButton keys="Space" onPress={probing.no} disabled={sweep && found.size > 0}>
-        {sweep ? 'None' : sense === 'tone' ? 'Silent' : 'OL'}
+      <KeyButton keys="Space" onPress={probing.no} disabled={many !== null && found.size > 0}>
+        {many ? 'None' : sense === 'tone' ? 'Silent' : 'OL'}
       </KeyButton>
       {task.kind === 'prompt' && <Skip probing={probing} />}
       {undo}
@@ -207,6 +206,19 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
         </div>
       );
     }
+    case 'working-pairs-done':
+      return (
+        <div className={box}>
+          <PlainButton
+            look="strong"
+            className="min-h-16 text-large"
+            onClick={() => probing.approach({ extent: 'everything' })}
+          >
+            Go on to everything
+          </PlainButton>
+          {undo}
+        </div>
+      );
     case 'done':
       return (
         <div className={box}>

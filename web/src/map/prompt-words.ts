@@ -1,9 +1,10 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { handleLeftAt } from '@which-way/core/planner';
-import type { Ask } from '@which-way/core/switch';
+import type { Ask, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
-import { settingName, terminalList, terminalName } from '../words/terminals.js';
+import { settingName, shortSettingName, terminalList, terminalName } from '../words/terminals.js';
+import { isHeldAsk } from './task.js';
 import { time } from '../words/time.js';
 
 /** What is asked, big; and what stays as it is, small. */
@@ -66,6 +67,11 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
         `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
       );
     }
+    case 'working-pairs-done':
+      return say(
+        'The working pairs are found',
+        `${task.plan.pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+      );
     case 'done':
       return say(
         'The map is complete',
@@ -92,17 +98,69 @@ function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefine
 }
 
 function askWords(map: SwitchMap, ask: Ask): PromptWords {
+  if (isHeldAsk(ask)) return holdWords(map, ask);
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
   const turn = handleLeftAt(map) === ask.setting ? null : `Turn the handle to ${place}`;
   const black = terminalList(map.structure, ask.kind === 'sweep' ? ask.black : [ask.black]);
   const over = ask.kind === 'sweep' ? `black over ${black}` : `black to ${black}`;
   const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
-  const stays = last?.red[0] === ask.red;
+  const stays = last?.red.length === 1 && last.red[0] === ask.red;
   return {
     turn,
     big: stays ? (ask.kind === 'sweep' ? `Sweep ${over}` : `Black to ${black}`) : `Red to ${red}, ${over}`,
     small: `${stays ? `red stays on ${red}; ` : ''}handle ${turn ? 'at' : 'stays at'} ${place}.`,
     red: stays ? red : null,
   };
+}
+
+/** Both leads stay, the handle is turned; with clips, which ones change first. */
+function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }>): PromptWords {
+  const { structure } = map;
+  const [red, black] = [[ask.red].flat(), [ask.black].flat()];
+  const list = (ids: readonly TerminalId[]) => terminalList(structure, ids);
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  const places = ask.settings.map((id) => shortSettingName(structure, id)).join(', ');
+  const sounded = ask.settings.length === 1 ? 'does it sound?' : 'which sounded?';
+  const stays = (lead: readonly TerminalId[], before: readonly TerminalId[] | undefined) =>
+    before?.join() === lead.join();
+  const moves = [
+    ...(ask.kind === 'bundle'
+      ? clipWords(map, ask, list)
+      : stays(red, last?.red)
+        ? []
+        : [`Red to ${list(red)}`]),
+    ...(black.length > 1 || stays(black, last?.black) ? [] : [`black to ${list(black)}`]),
+  ].join(', ');
+  return {
+    turn: null,
+    big:
+      moves === ''
+        ? `Turn: ${sounded}`
+        : `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}. Turn: ${sounded}`,
+    small: `Handle through ${places}. ${ask.kind === 'bundle' ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.` : `Red on ${list(red)}, black on ${list(black)}.`}`,
+    red: null,
+  };
+}
+
+/** Which clips go on and which come off, in that order of the hands: off first. */
+function clipWords(
+  map: SwitchMap,
+  ask: Extract<Ask, { kind: 'bundle' }>,
+  list: (ids: readonly TerminalId[]) => string,
+): string[] {
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  const tied = (lead: readonly TerminalId[] | undefined) => (lead && lead.length > 1 ? lead : []);
+  const change = (now: readonly TerminalId[], before: readonly TerminalId[], lead: string) => {
+    const off = before.filter((id) => !now.includes(id));
+    const on = now.filter((id) => !before.includes(id));
+    return [
+      ...(off.length > 0 ? [`${lead} clip off ${list(off)}`] : []),
+      ...(on.length > 0 ? [`${lead} clip on ${list(on)}`] : []),
+    ];
+  };
+  return [
+    ...change(tied(ask.red), tied(last?.red), 'red'),
+    ...change(tied(ask.black), tied(last?.black), 'black'),
+  ];
 }

@@ -2,10 +2,13 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { impliedBySounded, type Plan } from '@which-way/core/planner';
 import { lastCheck, quantityOf } from '@which-way/core/sense';
 import {
+  namedIn,
   openPrompt,
   ORDINARY_METER,
+  type Ask,
   type Prompt,
   type Reading,
+  type SettingId,
   type TerminalId,
   type Value,
 } from '@which-way/core/switch';
@@ -24,9 +27,7 @@ export function shownPrompt(map: SwitchMap): Prompt | null {
   const prompt = openPrompt(map.log);
   if (!prompt) return null;
   const inUse = new Set<string>([...map.structure.terminals, ...map.structure.settings].map(({ id }) => id));
-  const { ask } = prompt;
-  const named = [ask.setting, ask.red, ...(ask.kind === 'sweep' ? ask.black : [ask.black])];
-  return named.every((id) => inUse.has(id)) ? prompt : null;
+  return namedIn(prompt.ask).every((id) => inUse.has(id)) ? prompt : null;
 }
 
 /** Whether the newest reading was in ohms: a person who goes on with a job goes on as before. */
@@ -35,16 +36,22 @@ export function lastReadInOhms({ tape }: SwitchMap): boolean {
   return last === 'ohms' || last === 'over';
 }
 
+/** What was found so far: by terminal in a sweep, by setting while the leads are held and the handle turned. */
+export type Found = ReadonlyMap<TerminalId | SettingId, Value>;
+
+/** Whether an ask is answered by several at once: terminals that sounded, or positions. */
+export const isMany = ({ kind }: Ask): boolean => kind !== 'pair';
+
+/** Whether the leads stay while the handle is turned. */
+export const isHeldAsk = (ask: Ask): ask is Extract<Ask, { kind: 'turn' | 'bundle' }> =>
+  ask.kind === 'turn' || ask.kind === 'bundle';
+
 /** Terminals of the prompt's sweep that need not be touched any more, given what was found so far. */
-export function impliedIn(
-  map: SwitchMap,
-  prompt: Prompt | null,
-  found: ReadonlyMap<TerminalId, Value>,
-): Set<TerminalId> {
+export function impliedIn(map: SwitchMap, prompt: Prompt | null, found: Found): Set<TerminalId | SettingId> {
   if (prompt?.ask.kind !== 'sweep') return new Set();
   const settled = map.settings.get(prompt.ask.setting)?.settled;
   if (!settled) return new Set();
-  const place = (id: TerminalId) => settled.terminals.indexOf(id);
+  const place = (id: TerminalId | SettingId) => settled.terminals.indexOf(id as TerminalId);
   const check = lastCheck(map.log);
   const sounded = new Set([...found].filter(([, value]) => isJoin(value, check)).map(([id]) => place(id)));
   const sweep = { red: place(prompt.ask.red), black: prompt.ask.black.map(place) };

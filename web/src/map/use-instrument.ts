@@ -5,23 +5,27 @@ import type { SettingId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Sense } from './task.js';
 
-/** The simulated meter of a simulated job, with its handle where the screen's handle is; null for a real switch. */
+/** The instrument with the handle in a setting. */
+export type InstrumentAt = (setting: SettingId | null) => Instrument;
+
+/** The simulated meter of a simulated job, with its handle where it is asked for; null for a real switch. */
 export function useInstrument(
   hidden: SimulatedSwitch | null,
   map: SwitchMap,
-  at: SettingId | null,
   sense: Sense,
-): Instrument | null {
+): InstrumentAt | null {
   return useMemo(() => {
     if (!hidden) return null;
     const places = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
     const actuator = map.structure.actuators[0];
-    const setting = map.structure.settings.find(({ id }) => id === at);
-    const position = actuator?.positions.findIndex(({ id }) => id === setting?.at[actuator.id]) ?? 0;
-    return simulatedMeter(hidden, {
-      place: (terminal) => places.get(terminal) ?? null,
-      position: () => position,
-      dial: () => sense,
-    });
-  }, [hidden, map, at, sense]);
+    return (at) => {
+      const setting = map.structure.settings.find(({ id }) => id === at);
+      const position = actuator?.positions.findIndex(({ id }) => id === setting?.at[actuator.id]) ?? 0;
+      return simulatedMeter(hidden, {
+        place: (terminal) => places.get(terminal) ?? null,
+        position: () => position,
+        dial: () => sense,
+      });
+    };
+  }, [hidden, map, sense]);
 }

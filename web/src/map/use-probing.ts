@@ -1,6 +1,5 @@
-import { answerTo, handleAt, planNext } from '@which-way/core/planner';
+import { answerTo, approachOf, handleAt, planNext } from '@which-way/core/planner';
 import { safetyStanding } from '@which-way/core/safety';
-import type { Instrument } from '@which-way/core/sense';
 import {
   lastCheckedMeter,
   newPosition,
@@ -8,6 +7,9 @@ import {
   sameAsk,
   settingAt,
   wiresOffOf,
+  firstSetting,
+  readingsAsked,
+  type Approach,
   type Ask,
   type ClosedBy,
   type Prompt,
@@ -22,14 +24,23 @@ import { useEffect, useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { readEntry } from './entry.js';
-import { impliedIn, lastReadInOhms, shownPrompt, type Sense, type Task } from './task.js';
-import { useInstrument } from './use-instrument.js';
+import {
+  impliedIn,
+  isHeldAsk,
+  isMany,
+  lastReadInOhms,
+  shownPrompt,
+  type Found,
+  type Sense,
+  type Task,
+} from './task.js';
+import { useInstrument, type InstrumentAt } from './use-instrument.js';
 import { zeroTrouble } from './zero.js';
 
 /** Everything the Map screen shows and does. */
 export type Probing = ReturnType<typeof useProbing>;
 
-const NOTHING_TAPPED: ReadonlyMap<TerminalId, Value> = new Map();
+const NOTHING_TAPPED: Found = new Map();
 
 /** The state of the hands: what is asked, what was tapped or typed so far, and what each answer does. */
 export function useProbing() {
@@ -41,9 +52,7 @@ export function useProbing() {
   const open = useMemo(() => safetyStanding(map.log, outOfMachine).open, [map.log, outOfMachine]);
   const inCircuit = useMemo(() => !(outOfMachine || wiresOffOf(map.log) === true), [map.log, outOfMachine]);
   const [sense, setSense] = useState<Sense>(() => (hidden || lastReadInOhms(map) ? 'ohms' : 'tone'));
-  const [tapped, setTapped] = useState<{ prompt: PromptId; values: ReadonlyMap<TerminalId, Value> } | null>(
-    null,
-  );
+  const [tapped, setTapped] = useState<{ prompt: PromptId; values: Found } | null>(null);
   const [typed, setTyped] = useState('');
   const [message, setMessage] = useState<string | null>(null);
   const [correcting, setCorrecting] = useState<ReadingId | null>(null);
@@ -67,7 +76,9 @@ export function useProbing() {
           ? null
           : { kind: 'plan', plan };
   const at = wrong?.setting ?? handle;
-  const instrument = useInstrument(hidden, map, at, sense);
+  const instrumentAt = useInstrument(hidden, map, sense);
+  const instrument = instrumentAt?.(at) ?? null;
+  const many = task?.kind === 'prompt' && isMany(task.prompt.ask) ? task.prompt.ask : null;
 
   const clear = () => {
     setTapped(null);
@@ -92,19 +103,17 @@ export function useProbing() {
 
   const implied = useMemo(() => impliedIn(map, prompt, found), [map, prompt, found]);
 
-  /** Ends a sweep: what was not touched and does not follow was open. */
-  const finishSweep = (rest: Value | Instrument, values = found) => {
-    if (prompt?.ask.kind !== 'sweep') return;
-    const { ask } = prompt;
+  /** Ends a sweep or a turn: what was not found and does not follow was open, or is what the meter says. */
+  const finish = (rest: Value | InstrumentAt, values = found) => {
+    if (!prompt || !many) return;
     const all = new Map(values);
-    for (const black of ask.black) {
-      if (all.has(black) || impliedIn(map, prompt, all).has(black)) continue;
-      all.set(black, 'probe' in rest ? rest.probe([ask.red], [black]) : rest);
+    for (const { setting, red, black, key } of readingsAsked(prompt.ask)) {
+      if (all.has(key) || impliedIn(map, prompt, all).has(key)) continue;
+      all.set(key, typeof rest === 'function' ? rest(setting).probe(red, black) : rest);
     }
     clear();
-    session.emit(
-      answerTo(prompt, { values: all, source: 'probe' in rest ? 'simulated' : 'typed', inCircuit }, newId),
-    );
+    const from = typeof rest === 'function' ? 'simulated' : 'typed';
+    session.emit(answerTo(prompt, { values: all, source: from, inCircuit }, newId));
   };
   const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
     if (task?.kind === 'correct') {
@@ -125,10 +134,10 @@ export function useProbing() {
     session.emit({ kind: 'meter-checked', leadsTogether: value, meter });
   };
 
-  const setValue = (terminal: TerminalId, value: Value | null) => {
+  const setValue = (of: TerminalId | SettingId, value: Value | null) => {
     const next = new Map(found);
-    if (value) next.set(terminal, value);
-    else next.delete(terminal);
+    if (value) next.set(of, value);
+    else next.delete(of);
     if (prompt) setTapped({ prompt: prompt.id, values: next });
     setMessage(null);
   };
@@ -161,12 +170,28 @@ export function useProbing() {
     askPair(picked, terminal);
   };
 
+  /** A position of a prompt that holds the leads: it sounded there; again: it did not. */
+  const touchSetting = (setting: SettingId) => {
+    if (!many || !isHeldAsk(many) || !many.settings.includes(setting))
+      return setMessage('That position is not asked now: it is known, or comes later.');
+    if (found.has(setting)) return setValue(setting, null);
+    if (instrumentAt)
+      return setValue(setting, instrumentAt(setting).probe([many.red].flat(), [many.black].flat()));
+    const number = map.structure.settings.findIndex(({ id }) => id === setting) + 1;
+    if (sense === 'ohms') return setTyped(`${number}=`);
+    return setValue(setting, closedValue);
+  };
+
   const commit = () => {
-    const expects = task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep' ? 'terminal' : 'value';
+    const expects = many ? (isHeldAsk(many) ? 'setting' : 'terminal') : 'value';
     const entry = readEntry(typed, map.structure, expects);
     if (entry.kind === 'wrong') return setMessage(entry.message);
     setTyped('');
     if (entry.kind === 'pair') return typedPair(entry.red, entry.black, entry.value);
+    if (entry.kind === 'setting')
+      return entry.value && many && isHeldAsk(many) && many.settings.includes(entry.setting)
+        ? setValue(entry.setting, entry.value)
+        : touchSetting(entry.setting);
     if (entry.kind === 'terminal') {
       const { ask } = (task as Extract<Task, { kind: 'prompt' }>).prompt;
       if (ask.kind === 'sweep' && !ask.black.includes(entry.terminal)) return touch(entry.terminal);
@@ -197,11 +222,11 @@ export function useProbing() {
       if (sense === 'tone') return checkMeter(closedValue);
       return setMessage('Type what the meter shows with the leads together, such as 0,2.');
     }
-    if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
-      if (instrument) return finishSweep(instrument);
+    if (many) {
+      if (instrumentAt) return finish(instrumentAt);
       if (found.size === 0)
         return setMessage('Nothing is tapped. If none sounded, press Space; else tap those that did.');
-      return finishSweep(openValue);
+      return finish(openValue);
     }
     const pair = task?.kind === 'correct' ? task.reading : task?.kind === 'prompt' ? task.prompt.ask : null;
     if (!pair) return undefined;
@@ -215,12 +240,10 @@ export function useProbing() {
   /** None sounded; open. */
   const no = () => {
     if (typed !== '') return commit();
-    if (task?.kind === 'prompt' && task.prompt.ask.kind === 'sweep') {
+    if (many) {
       if (found.size > 0)
-        return setMessage(
-          'Some are tapped. Press Enter when they are all; or Escape to begin the sweep again.',
-        );
-      return finishSweep(openValue);
+        return setMessage('Some are tapped. Press Enter when they are all; or Escape to begin it again.');
+      return finish(openValue);
     }
     if (task?.kind === 'plan' && task.plan.kind === 'check-meter') {
       return setMessage(
@@ -265,8 +288,9 @@ export function useProbing() {
     session.emit({ kind: 'skipped', prompt: task.prompt, reason: 'later' });
   };
   const turnTo = (setting: SettingId) => {
+    if (many && isHeldAsk(many)) return touchSetting(setting);
     const there = planNext(map, setting);
-    if (there.kind === 'ask' && there.ask.setting === setting) return show(there.ask);
+    if (there.kind === 'ask' && firstSetting(there.ask) === setting) return show(there.ask);
     setMessage('That position is settled. To read a pair there, tap its cell in the table.');
   };
   const escape = () => {
@@ -275,8 +299,13 @@ export function useProbing() {
   };
 
   return {
-    map, job, open, inCircuit, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source,
+    map, job, open, inCircuit, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
+    touchSetting,
+    /** Changes how it is mapped, from the next prompt on. */
+    approach: (change: Partial<Approach>) => {
+      session.emit({ kind: 'approached', approach: { ...approachOf(map), ...change } });
+    },
     pickPair: () => {
       clear();
       setPicking(true);

@@ -11,25 +11,6 @@ export type LeaveOut = ReadonlySet<string>;
 
 export const pairKey = (a: number, b: number): string => (a < b ? `${a},${b}` : `${b},${a}`);
 
-/**
- * The next sweep of the position-first plan: rows i < j in terminal order, skipping what is known. One terminal
- * stands for each net, so nothing is asked that follows from what is known already. null when no pair is left.
- */
-export function nextSweep(settled: Settled, places: readonly number[], leaveOut: LeaveOut): Sweep | null {
-  for (let at = 0; at < places.length - 1; at += 1) {
-    const red = places[at] as number;
-    const asked = new Set<number>();
-    const black = places.slice(at + 1).filter((other) => {
-      const net = settled.nets[other] as number;
-      if (asked.has(net) || !isOpenQuestion(settled, red, other, leaveOut)) return false;
-      asked.add(net);
-      return true;
-    });
-    if (black.length > 0) return { red, black };
-  }
-  return null;
-}
-
 function isOpenQuestion(settled: Settled, a: number, b: number, leaveOut: LeaveOut): boolean {
   return factAt(settled, a, b).state === 'unknown' && !leaveOut.has(pairKey(a, b));
 }
@@ -37,11 +18,6 @@ function isOpenQuestion(settled: Settled, a: number, b: number, leaveOut: LeaveO
 /** Pairs of a setting that were read, and whose reading decides nothing: not asked again by itself. */
 export function triedInVain(settled: Settled): Set<string> {
   return new Set(settled.lookAgain.map(({ a, b }) => pairKey(a, b)));
-}
-
-/** Pairs of a setting that closed with the wires on: asking again brings nothing before they are off. */
-export function closedInCircuit(settled: Settled): Set<string> {
-  return new Set(settled.inCircuit.map(({ a, b }) => pairKey(a, b)));
 }
 
 /**

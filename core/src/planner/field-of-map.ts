@@ -1,0 +1,110 @@
+import { factAt, type Settled, type SwitchMap } from '../continuity/index.js';
+import {
+  liveEvents,
+  readingsAsked,
+  wiresOffOf,
+  type SettingId,
+  type Structure,
+  type TerminalId,
+} from '../switch/index.js';
+import { liveClauses, type Field, type FieldSetting } from './field.js';
+import type { Hands } from './hands.js';
+import { EMPTY_HANDS } from './hands.js';
+
+/** The required settings in handle order: what a field's settings stand for. */
+export function settingsInOrder({ structure }: SwitchMap): SettingId[] {
+  return structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id);
+}
+
+/**
+ * What planners plan from, of a map: skipped pairs, pairs in dispute, assumed apart, or read without result left out.
+ */
+export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean } = {}): Field {
+  const size = map.structure.terminals.length;
+  const skips = skippedPairs(map);
+  const closedProvesNothing = wiresOn(map);
+  const settings = settingsInOrder(map).map((id): FieldSetting => {
+    const settled = map.settings.get(id)?.settled;
+    if (!settled) throw new Error('a setting of the structure is not in the map');
+    const leaveOut = new Uint8Array(size * size);
+    const leave = (a: number, b: number) => {
+      leaveOut[a * size + b] = leaveOut[b * size + a] = 1;
+    };
+    for (const { a, b } of settled.lookAgain) leave(a, b);
+    if (closedProvesNothing) for (const { a, b } of settled.inCircuit) leave(a, b);
+    for (const [a, b] of skips.get(id) ?? []) leave(a, b);
+    leaveUnasked(settled, leave, assumed);
+    const clauses = liveClauses(settled.state, settled.clauses);
+    return { nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
+  });
+  return { size, places: map.contacts, settings, bundles: bundlesOf(map) };
+}
+
+function leaveUnasked(settled: Settled, leave: (a: number, b: number) => void, assumed: boolean): void {
+  const size = settled.terminals.length;
+  for (let a = 0; a < size; a += 1)
+    for (let b = a + 1; b < size; b += 1) {
+      const { state } = factAt(settled, a, b);
+      if (state === 'disputed' || (assumed && state === 'assumed')) leave(a, b);
+    }
+}
+
+/** Whether the handle springs back in a setting, so that it has to be held. */
+function isHeld({ actuators, settings }: Structure, id: SettingId): boolean {
+  const setting = settings.find((one) => one.id === id);
+  return actuators.some(({ id: actuator, positions }) =>
+    positions.some((position) => position.id === setting?.at[actuator] && position.rests === 'momentary'),
+  );
+}
+
+function bundlesOf({ tape }: SwitchMap): Field['bundles'] {
+  const bundles = { all: 0, low: 0 };
+  for (const { standing, evidence } of tape) {
+    if (standing !== 'counts' || (evidence.red.length < 2 && evidence.black.length < 2)) continue;
+    bundles.all += 1;
+    if (evidence.says === 'joins') bundles.low += 1;
+  }
+  return bundles;
+}
+
+/** Where the leads and clips were left: at the reading last taken. The handle is where `at` says. */
+export function handsOf(map: SwitchMap, at: SettingId | null): Hands {
+  const setting = at === null ? null : settingsInOrder(map).indexOf(at);
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  if (!last) return { ...EMPTY_HANDS, setting };
+  const places = (ids: readonly TerminalId[]) =>
+    ids.map((id) => map.structure.terminals.findIndex((terminal) => terminal.id === id));
+  const [red, black] = [places(last.red), places(last.black)];
+  const several = (lead: number[]) => (lead.length > 1 ? lead : []);
+  return {
+    setting: setting === -1 ? null : setting,
+    red: red[0] ?? null,
+    black: black[0] ?? null,
+    tied: { red: several(red), black: several(black) },
+  };
+}
+
+/** Pairs of prompts that were skipped, by setting and place. Skipped bundles are not among them. */
+function skippedPairs(map: SwitchMap): Map<SettingId, [number, number][]> {
+  const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
+  const pairs = new Map<SettingId, [number, number][]>();
+  for (const { what } of liveEvents(map.log, 'skipped')) {
+    if (what.prompt.ask.kind === 'bundle') continue;
+    for (const { setting, red, black } of readingsAsked(what.prompt.ask)) {
+      const [a, b] = [place.get(red[0] as TerminalId), place.get(black[0] as TerminalId)];
+      if (a === undefined || b === undefined) continue;
+      pairs.set(setting, [...(pairs.get(setting) ?? []), [a, b]]);
+    }
+  }
+  return pairs;
+}
+
+/** Whether a person passed over a bundle: then no more are proposed until that is taken back. */
+export const bundlesPassedOver = ({ log }: SwitchMap): boolean =>
+  liveEvents(log, 'skipped').some(({ what }) => what.prompt.ask.kind === 'bundle');
+
+/** Whether the hands are still in circuit: the last act was, and nobody has said since that the wires are off. */
+export function wiresOn({ log }: SwitchMap): boolean {
+  const last = liveEvents(log, 'answered').at(-1);
+  return last?.what.inCircuit === true && wiresOffOf(log) !== true;
+}

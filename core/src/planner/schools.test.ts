@@ -1,0 +1,358 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { deriveMap, factAt, prove, type SwitchMap } from '../continuity/index.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import {
+  EXTENTS,
+  ORDERS,
+  PLAIN_APPROACH,
+  readingsAsked,
+  type Approach,
+  type SettingId,
+} from '../switch/index.js';
+import { bench, mapHidden, switchLikePattern, type Bench } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
+import {
+  agrees,
+  blankField,
+  byTime,
+  certify,
+  costOf,
+  EMPTY_HANDS,
+  fieldOf,
+  headsOf,
+  ladder,
+  likelyFirst,
+  ORDINARY_HANDS,
+  pairFirst,
+  pairMove,
+  planNext,
+  playMove,
+  positionFirst,
+  runCourse,
+  tellApart,
+  workingPairs,
+  type Move,
+  type Planner,
+} from './index.js';
+
+const CLIPS = { ...ORDINARY_HANDS, clipsOwned: 24 };
+const joinedBy = (hidden: Pattern) => (setting: number, a: number, b: number) =>
+  hidden[setting]?.[a] === hidden[setting]?.[b];
+const play = (hidden: Pattern, planner: Planner, costs = CLIPS, deep = true) =>
+  runCourse(
+    blankField(hidden[0]?.length ?? 0, hidden.length),
+    EMPTY_HANDS,
+    costs,
+    planner,
+    joinedBy(hidden),
+    {
+      deep,
+    },
+  );
+
+const anyApproach: fc.Arbitrary<Approach> = fc.record({
+  order: fc.constantFrom(...ORDERS),
+  extent: fc.constantFrom(...EXTENTS),
+  clips: fc.constantFrom(0, 2, 5, 24),
+  hands: fc.constant(null),
+});
+
+/** Every pair of every setting of a map against the hidden truth, and a proof for each. */
+function expectTruth(map: SwitchMap, hidden: Pattern, on: Bench): void {
+  hidden.forEach((truth, index) => {
+    const settled = map.settings.get(on.settings[index] as SettingId)?.settled;
+    if (!settled) throw new Error('no such setting');
+    truth.forEach((net, a) => {
+      for (let b = 0; b < a; b += 1) {
+        const fact = factAt(settled, a, b);
+        expect(fact.joined).toBe(net === truth[b]);
+        const proof = prove(settled, a, b);
+        expect(proof?.joined).toBe(fact.joined);
+        expect(proof?.readings.length).toBeGreaterThan(0);
+      }
+    });
+  });
+}
+
+describe('every school, and any switching between them', () => {
+  it('completes the map, and finds the hidden truth with a proof for every fact', () => {
+    fc.assert(
+      fc.property(
+        switchLikePattern(8, 3),
+        fc.array(anyApproach, { minLength: 1, maxLength: 4 }),
+        fc.integer({ min: 1, max: 6 }),
+        (hidden, approaches, each) => {
+          const on = bench(hidden[0]?.length ?? 0, hidden.length);
+          let prompts = 0;
+          mapHidden(hidden, on, {
+            onPrompt: () => {
+              const approach = approaches[Math.floor(prompts / each)];
+              if (prompts % each === 0 && approach) on.add({ kind: 'approached', approach });
+              prompts += 1;
+            },
+          });
+          on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips: 8 } });
+          const { map } = mapHidden(hidden, on);
+          expect(map.complete).toBe(true);
+          expectTruth(map, hidden, on);
+        },
+      ),
+      { numRuns: runs(80) },
+    );
+  });
+
+  it('asks no pair and no bundle that follows from what is known', () => {
+    fc.assert(
+      fc.property(switchLikePattern(9, 3), anyApproach, (hidden, approach) => {
+        const on = bench(hidden[0]?.length ?? 0, hidden.length);
+        on.add({ kind: 'approached', approach });
+        const { asked } = mapHidden(hidden, on);
+        expect(new Set(asked).size).toBe(asked.length);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
+
+  it('runs the same in places alone, without a log, as through the map', () => {
+    fc.assert(
+      fc.property(
+        switchLikePattern(7, 3),
+        fc.constantFrom(...ORDERS),
+        fc.boolean(),
+        (hidden, order, clips) => {
+          const on = bench(hidden[0]?.length ?? 0, hidden.length);
+          on.add({
+            kind: 'approached',
+            approach: { ...PLAIN_APPROACH, order, clips: clips ? 24 : 0, hands: ORDINARY_HANDS },
+          });
+          const run = mapHidden(hidden, on);
+          const planner = {
+            position: positionFirst,
+            pair: pairFirst,
+            likely: likelyFirst,
+            time: clips ? ladder : byTime,
+          }[order];
+          const field = blankField(hidden[0]?.length ?? 0, hidden.length);
+          const hands = { ...EMPTY_HANDS, setting: 0 };
+          const course = runCourse(field, hands, clips ? CLIPS : ORDINARY_HANDS, planner, joinedBy(hidden), {
+            deep: true,
+          });
+          expect(course.readings).toBe(run.readings);
+        },
+      ),
+      { numRuns: runs(60) },
+    );
+  });
+
+  it('counts no more clips than are owned, and none after a bundle was passed over', () => {
+    const hidden = [partitionFromGroups(9, [[0, 4]]), partitionFromGroups(9, [[0, 5]])];
+    for (const clips of [2, 3, 5]) {
+      const sizes: number[] = [];
+      runCourse(blankField(9, 2), EMPTY_HANDS, { ...CLIPS, clipsOwned: clips }, ladder, joinedBy(hidden), {
+        onMove: (move) => move.kind === 'hold' && sizes.push(move.red.length),
+      });
+      expect(Math.max(...sizes)).toBe(clips);
+    }
+    const on = bench(9, 2);
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips: 8 } });
+    for (let skips = 0; ; skips += 1) {
+      const plan = planNext(deriveMap(on.events), on.settings[0] ?? null);
+      if (plan.kind !== 'ask') throw new Error('nothing asked');
+      if (skips > 0 && plan.ask.kind !== 'bundle') break;
+      const prompt = { id: on.newId<never>(), ask: plan.ask };
+      on.add({ kind: 'prompt-shown', prompt });
+      on.add({ kind: 'skipped', prompt, reason: 'later' });
+      expect(skips).toBeLessThan(3);
+    }
+  });
+});
+
+describe('position-first', () => {
+  /** Least mean number of probes for one setting, over all partitions taken as equally likely: exact, over all knowledge. */
+  function leastProbes(size: number): number {
+    const all = partitionsOf(size);
+    const memo = new Map<string, number>();
+    const best = (left: number[]): number => {
+      if (left.length <= 1) return 0;
+      const key = left.join();
+      const known = memo.get(key);
+      if (known !== undefined) return known;
+      let least = Infinity;
+      for (let a = 0; a < size; a += 1)
+        for (let b = a + 1; b < size; b += 1) {
+          const joined = left.filter((one) => all[one]?.[a] === all[one]?.[b]);
+          if (joined.length === 0 || joined.length === left.length) continue;
+          const apart = left.filter((one) => !joined.includes(one));
+          least = Math.min(least, left.length + best(joined) + best(apart));
+        }
+      memo.set(key, least);
+      return least;
+    };
+    return best(all.map((_, index) => index)) / all.length;
+  }
+
+  it('takes in a first setting as few probes as any plan can, in the mean over all partitions (exact search)', () => {
+    for (const size of [2, 3, 4]) {
+      const all = partitionsOf(size);
+      const probes = all.map((truth) => play([truth], positionFirst, ORDINARY_HANDS).readings);
+      expect(probes.reduce((sum, one) => sum + one, 0) / all.length).toBeCloseTo(leastProbes(size), 9);
+    }
+  });
+});
+
+/** All partitions of a set, by restricted growth strings (Knuth, The Art of Computer Programming 4A, 7.2.1.5). */
+function partitionsOf(size: number): Pattern {
+  let strings: number[][] = [[0]];
+  for (let at = 1; at < size; at += 1)
+    strings = strings.flatMap((string) =>
+      Array.from({ length: Math.max(...string) + 2 }, (_, next) => [...string, next]),
+    );
+  return strings.map((string) => string.map((block) => string.indexOf(block)));
+}
+
+describe('the number of maps', () => {
+  it('is the Bell number, by nets the Stirling number of the second kind (from memory: 1 2 5 15 52 203; S(6,3) = 90)', () => {
+    expect([1, 2, 3, 4, 5, 6].map((size) => partitionsOf(size).length)).toEqual([1, 2, 5, 15, 52, 203]);
+    const byNets = (size: number, nets: number) =>
+      partitionsOf(size).filter((truth) => new Set(truth).size === nets).length;
+    expect([1, 2, 3, 4, 5, 6].map((nets) => byNets(6, nets))).toEqual([1, 31, 90, 65, 15, 1]);
+  });
+
+  it('is told apart whole: every one of the 52 maps of five terminals is found by every planner', () => {
+    for (const planner of [positionFirst, pairFirst, likelyFirst, byTime, ladder])
+      for (const truth of partitionsOf(5)) {
+        const field = blankField(5, 1);
+        runCourse(field, EMPTY_HANDS, CLIPS, planner, joinedBy([truth]), { deep: true });
+        expect(headsOf(field, 0)).toHaveLength(new Set(truth).size);
+      }
+  });
+});
+
+describe('working pairs', () => {
+  it('finds the commons and every throw of theirs, and leaves throws against throws unknown', () => {
+    const hidden = [1, 2, 3, 4].map((way) =>
+      partitionFromGroups(10, [
+        [0, way],
+        [5, 5 + way],
+      ]),
+    );
+    const on = bench(10, 4);
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, extent: 'working-pairs' } });
+    const run = mapHidden(hidden, on);
+    const whole = mapHidden(hidden, bench(10, 4));
+    expect(run.readings).toBeLessThan(0.7 * whole.readings);
+    expect(planNext(run.map, null)).toMatchObject({ kind: 'working-pairs-done' });
+    expect(run.map.complete).toBe(false);
+    hidden.forEach((truth, index) => {
+      const settled = run.map.settings.get(on.settings[index] as SettingId)?.settled;
+      for (const common of [0, 5]) {
+        const throwAway = truth.findIndex((net, place) => place !== common && net === truth[common]);
+        expect(settled && factAt(settled, common, throwAway).joined).toBe(true);
+      }
+    });
+  });
+
+  it('ends on every switch, and claims nothing false', () => {
+    fc.assert(
+      fc.property(switchLikePattern(9, 4), (hidden) => {
+        const field = blankField(hidden[0]?.length ?? 0, hidden.length);
+        const course = runCourse(field, EMPTY_HANDS, ORDINARY_HANDS, workingPairs, joinedBy(hidden));
+        const all = play(hidden, positionFirst, ORDINARY_HANDS);
+        expect(course.readings).toBeLessThanOrEqual(1.5 * all.readings + 2);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
+});
+
+describe('what the switch may be', () => {
+  const selector = (order: number[]) =>
+    [1, 2, 3, 4].map((way) => partitionFromGroups(8, [[0, order[way - 1] as number]]));
+  const one = { name: 'one', pattern: selector([1, 2, 3, 4]) };
+  const two = { name: 'two', pattern: selector([1, 2, 4, 3]) };
+
+  it('is told apart by a probe that half of it says yes to, then proved in the certificate', () => {
+    const situation = {
+      field: blankField(8, 4),
+      hands: EMPTY_HANDS,
+      costs: ORDINARY_HANDS,
+      chance: () => 0.1,
+    };
+    const move = tellApart([one, two])(situation) as Extract<Move, { kind: 'sweep' }>;
+    expect([2, 3]).toContain(move.setting);
+    playMove(situation.field, move, joinedBy(two.pattern));
+    expect([one, two].filter((hypothesis) => agrees(situation.field, hypothesis))).toEqual([two]);
+    expect(tellApart([one, two])(situation)).toBeNull();
+    const nets = 7;
+    expect(play(two.pattern, certify(two), ORDINARY_HANDS).readings).toBe(
+      4 * (8 - nets + (nets * (nets - 1)) / 2),
+    );
+  });
+
+  it('with clips takes one bundle for each net but one, and a join for each terminal beyond', () => {
+    expect(play(one.pattern, certify(one)).readings).toBe(4 * 7);
+  });
+
+  it('never makes a map of something else: answers win over what was expected', () => {
+    fc.assert(
+      fc.property(switchLikePattern(7, 3), switchLikePattern(7, 3), (hidden, wrong) => {
+        const size = hidden[0]?.length ?? 0;
+        if (size !== wrong[0]?.length || hidden.length !== wrong.length) return;
+        const on = bench(size, hidden.length);
+        const { map } = mapHidden(hidden, on, {
+          outlook: { hypotheses: [{ name: 'wrong', pattern: wrong }] },
+        });
+        expect(map.complete).toBe(true);
+        expectTruth(map, hidden, on);
+      }),
+      { numRuns: runs(150) },
+    );
+  });
+});
+
+describe('the cost of hands', () => {
+  const never = () => false;
+  it('counts a sweep as its first move, a lead for each further touch, and the reads', () => {
+    const sweep: Move = { kind: 'sweep', setting: 0, red: 1, black: [2, 3, 4] };
+    const first = costOf(sweep, { ...EMPTY_HANDS, setting: 0 }, ORDINARY_HANDS, never);
+    expect(first).toMatchObject({ seconds: 4 + 2 * 2.5 + 3, touches: 4 });
+    // Red stays there: one lead moves; another setting: the handle is turned.
+    expect(costOf({ ...sweep, setting: 1 }, first.after, ORDINARY_HANDS, never).seconds).toBe(
+      2 + 2.5 + 2 * 2.5 + 3,
+    );
+    expect(costOf(pairMove(0, 1, 4), first.after, ORDINARY_HANDS, () => true).seconds).toBe(1 + 1.5);
+  });
+
+  it('counts clips on and off, and the lone lead', () => {
+    const rung = (tied: number[], lone: number): Move => ({
+      kind: 'hold',
+      red: tied,
+      black: [lone],
+      settings: [0, 1],
+    });
+    const first = costOf(rung([0, 1], 2), { ...EMPTY_HANDS, setting: 0 }, CLIPS, never);
+    expect(first.seconds).toBe(2 * 3 + 2.5 + 2 * 1 + 2);
+    const next = costOf(rung([0, 1, 2], 3), first.after, CLIPS, never);
+    expect(next.seconds).toBe(3 + 2.5 + 2 * (2 + 1));
+    expect(costOf(pairMove(1, 0, 1), next.after, CLIPS, never).seconds).toBe(
+      3 * 3 + 4 + 1 + (next.after.setting === 1 ? 0 : 2),
+    );
+  });
+});
+
+describe('a field of a map', () => {
+  it('leaves out what is in dispute and what was skipped, and knows a handle that springs back', () => {
+    const on = bench(4, 2);
+    const plan = planNext(deriveMap(on.events), null);
+    if (plan.kind !== 'ask') throw new Error('nothing asked');
+    expect(readingsAsked(plan.ask)).toHaveLength(3);
+    const prompt = { id: on.newId<never>(), ask: plan.ask };
+    on.add({ kind: 'prompt-shown', prompt });
+    on.add({ kind: 'skipped', prompt, reason: 'cannot-reach' });
+    const field = fieldOf(deriveMap(on.events));
+    expect(field.settings[0]?.leaveOut[1]).toBe(1);
+    expect(field.settings[1]?.leaveOut[1]).toBe(0);
+    expect(field.settings.map(({ held }) => held)).toEqual([false, false]);
+  });
+});
