@@ -20,3 +20,4 @@ export * from './working-pairs.js';
 export * from './learn-hands.js';
 export * from './field-of-map.js';
 export * from './approach.js';
+export * from './forecast.js';

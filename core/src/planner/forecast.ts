@@ -1,0 +1,146 @@
+import { copyState, merge, netOf, type NetState, type SwitchMap } from '../continuity/index.js';
+import type { Ask, SettingId } from '../switch/index.js';
+import { approachOf, askOfMove, costsOf, plannerOf } from './approach.js';
+import { agrees } from './certify.js';
+import { learntChance, type Chance } from './chance.js';
+import { copyField, openPairsOf, playMove, type Field, type FieldSetting } from './field.js';
+import { fieldOf, handsOf } from './field-of-map.js';
+import { costOf, type Hands } from './hands.js';
+import type { Move } from './move.js';
+import type { Outlook } from './plan.js';
+import type { Course } from './course.js';
+
+/** What mapping will probably still take, in the settings found so far. */
+export type Expected = Omit<Course, 'hands'>;
+
+/** Whether two terminals join in a setting, as far as it is known or supposed. */
+export type Joined = (setting: number, a: number, b: number) => boolean;
+
+/**
+ * What a switch will probably turn out to be: what is known, and of each setting as many of the likeliest joins as are to
+ * be expected (the sum of the chances), a pair for each low bundle among them. A supposition to count with, nothing more.
+ */
+export function supposedJoins(field: Field, chance: Chance): Joined {
+  const supposed = field.settings.map((_, setting) => supposeSetting(field, setting, chance));
+  return (setting, a, b) => {
+    const nets = supposed[setting] as NetState;
+    return netOf(nets, a) === netOf(nets, b);
+  };
+}
+
+function supposeSetting(field: Field, setting: number, chance: Chance): NetState {
+  const { nets, clauses } = field.settings[setting] as FieldSetting;
+  const state = copyState(nets);
+  const pairs = openPairsOf(field, setting)
+    .map((pair) => ({ pair, likely: chance(setting, ...pair) }))
+    .sort((one, other) => other.likely - one.likely);
+  for (const { red, black } of clauses) {
+    const within = (a: number, b: number) => red.includes(a) && black.includes(b);
+    const best = pairs.find(({ pair: [a, b] }) => within(a, b) || within(b, a));
+    if (best) merge(state, ...best.pair);
+  }
+  let left = Math.round(pairs.reduce((sum, { likely }) => sum + likely, 0)) - clauses.length;
+  for (const { pair } of pairs) {
+    if (left <= 0) break;
+    if (netOf(state, pair[0]) === netOf(state, pair[1]) || !merge(state, ...pair)) continue;
+    left -= 1;
+  }
+  return state;
+}
+
+/** What the switch is supposed to be: the first hypothesis that agrees, else what chance says. */
+function supposition(field: Field, chance: Chance, { hypotheses = [] }: Outlook): Joined {
+  const fits = hypotheses.find((one) => agrees(field, one));
+  return fits
+    ? (setting, a, b) => fits.pattern[setting]?.[a] === fits.pattern[setting]?.[b]
+    : supposedJoins(field, chance);
+}
+
+/**
+ * The approach's own run over the predicted rest, a few acts at a time: each step yields what it has counted so far, so
+ * that a worker can look up between them; the last value is the whole. With `mostActs` acts or more it stops and says less
+ * than the whole.
+ */
+export function* forecastCourse(
+  map: SwitchMap,
+  at: SettingId | null,
+  outlook: Outlook = {},
+  mostActs = 4000,
+): Generator<Expected, Expected> {
+  const approach = approachOf(map);
+  const costs = costsOf(map, approach);
+  const field = copyField(fieldOf(map));
+  const chanceOf = outlook.chance ?? learntChance;
+  const joined = supposition(field, chanceOf(field), outlook);
+  const held = (setting: number) => field.settings[setting]?.held ?? false;
+  const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0 };
+  let hands: Hands = handsOf(map, at);
+  while (total.acts < mostActs) {
+    const { planner } = plannerOf(approach, outlook.hypotheses)(field);
+    const move = planner({ field, hands, costs, chance: chanceOf(field) });
+    if (!move) break;
+    const read = playMove(field, move, joined);
+    const cost = costOf(move, hands, costs, held, read);
+    hands = cost.after;
+    total.acts += 1;
+    total.readings += read;
+    total.touches += cost.touches;
+    total.seconds += cost.seconds;
+    yield { ...total };
+  }
+  return total;
+}
+
+/** The same in one go. */
+export function expectedCourse(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Expected {
+  const steps = forecastCourse(map, at, outlook);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
+}
+
+/** What is asked after a prompt: when nothing in it sounds, and when its likeliest does. null: the plan goes elsewhere. */
+export interface FollowUps {
+  silent: Ask | null;
+  sounded: Ask | null;
+}
+
+/** Both follow-ups of the move that the approach proposes now, worked out before the hands have moved. */
+export function followUpsOf(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): FollowUps {
+  const approach = approachOf(map);
+  const costs = costsOf(map, approach);
+  const field = fieldOf(map);
+  const chanceOf = outlook.chance ?? learntChance;
+  const plannerFor = plannerOf(approach, outlook.hypotheses);
+  const now = { field, hands: handsOf(map, at), costs, chance: chanceOf(field) };
+  const move = plannerFor(field).planner(now);
+  if (!move) return { silent: null, sounded: null };
+  const { after } = costOf(move, now.hands, costs, (setting) => field.settings[setting]?.held ?? false);
+  const then = (joined: Joined): Ask | null => {
+    const next = copyField(field);
+    playMove(next, move, joined);
+    const planned = plannerFor(next).planner({ field: next, hands: after, costs, chance: chanceOf(next) });
+    return planned && askOfMove(map, planned);
+  };
+  const [setting, a, b] = likeliestOf(move, now.chance);
+  return {
+    silent: then(() => false),
+    sounded: then(
+      (s, one, other) => s === setting && ((one === a && other === b) || (one === b && other === a)),
+    ),
+  };
+}
+
+/** The pair of a move that most probably joins. */
+function likeliestOf(move: Move, chance: Chance): [setting: number, a: number, b: number] {
+  const all: [number, number, number][] =
+    move.kind === 'sweep'
+      ? move.black.map((black) => [move.setting, move.red, black])
+      : move.settings.flatMap((setting) =>
+          move.red.flatMap((red) =>
+            move.black.map((black): [number, number, number] => [setting, red, black]),
+          ),
+        );
+  return all.reduce((best, one) => (chance(...one) > chance(...best) ? one : best));
+}
