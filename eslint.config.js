@@ -13,6 +13,7 @@ const FLOORS = [
   'sense',
   'path',
   'continuity',
+  'explain',
   'planner',
   'table',
   'match',

@@ -6,12 +6,11 @@ import {
   structureOf,
   type JobEvent,
   type Log,
-  type ReadingId,
   type SettingId,
   type Structure,
 } from '../switch/index.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
-import { settle, type Blocks, type Settled } from './settle.js';
+import { settle, type Blocks, type Explanations, type Settled } from './settle.js';
 
 /** One setting of the map. */
 export interface MappedSetting {
@@ -42,7 +41,7 @@ export function createMapper(): Mapper {
   let last: {
     map: SwitchMap;
     bySetting: Map<SettingId, Evidence[]>;
-    explained: ReadonlySet<ReadingId>;
+    explained: Explanations;
     assumed: Blocks[];
   } | null = null;
   return (events) => {
@@ -58,7 +57,9 @@ export function createMapper(): Mapper {
     if (lastStructure?.changes !== changes) lastStructure = { changes, structure: structureOf(log) };
     const { structure } = lastStructure;
     const tape = readTape(log, structure, tapeMemory);
-    const explained = new Set(liveEvents(log, 'explained').flatMap(({ what }) => what.readings));
+    const explained: Explanations = new Map(
+      liveEvents(log, 'explained').flatMap(({ what }) => what.readings.map((id) => [id, what.as] as const)),
+    );
     const bySetting = groupEvidence(tape);
     const assumed = blocksApart(log);
     const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
@@ -66,7 +67,7 @@ export function createMapper(): Mapper {
     const keeps =
       before !== null &&
       before.map.structure === structure &&
-      sameMembers(before.explained, explained) &&
+      sameEntries(before.explained, explained) &&
       sameItems(before.assumed, assumed);
     const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
@@ -88,7 +89,7 @@ function settleOne(
   { terminals }: Structure,
   contacts: readonly number[],
   evidence: readonly Evidence[],
-  explained: ReadonlySet<ReadingId>,
+  explained: Explanations,
   assumed: readonly Blocks[],
 ): MappedSetting {
   const settled = settle(
@@ -111,7 +112,7 @@ function goOn(
   }: {
     map: SwitchMap;
     bySetting: Map<SettingId, Evidence[]>;
-    explained: ReadonlySet<ReadingId>;
+    explained: Explanations;
     assumed: Blocks[];
   },
   log: Log,
@@ -163,8 +164,8 @@ function groupEvidence(tape: readonly TapeLine[]): Map<SettingId, Evidence[]> {
   return groups;
 }
 
-function sameMembers<Item>(one: ReadonlySet<Item>, other: ReadonlySet<Item>): boolean {
-  return one.size === other.size && [...one].every((item) => other.has(item));
+function sameEntries<Key, Item>(one: ReadonlyMap<Key, Item>, other: ReadonlyMap<Key, Item>): boolean {
+  return one.size === other.size && [...one].every(([key, item]) => other.get(key) === item);
 }
 
 function sameItems<Item>(one: readonly Item[], other: readonly Item[]): boolean {

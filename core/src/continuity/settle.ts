@@ -1,6 +1,6 @@
 import { partitionOf, type Partition } from '../partition/index.js';
 import { looksAgain, type Evidence } from '../sense/index.js';
-import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import type { Explanation, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
 import { areApart, netsOfState, type Clause, type NetState } from './net-state.js';
@@ -52,7 +52,7 @@ export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly Evidence[],
-  explained: ReadonlySet<ReadingId> = new Set(),
+  explained: Explanations = new Map(),
   apart: readonly Blocks[] = [],
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
@@ -70,6 +70,9 @@ export function settle(
   const { lookAgain, unused, inCircuit } = sorted;
   return { setting, terminals, facts, nets, ...trusted, contradictions, lookAgain, unused, inCircuit, state };
 }
+
+/** Readings that decided nothing by themselves, and what a person accepted them to be: the newest of a reading counts. */
+export type Explanations = ReadonlyMap<ReadingId, Explanation>;
 
 /** Terminals by blocks of which a person said that no one touches another. */
 export type Blocks = readonly (readonly TerminalId[])[];
@@ -113,7 +116,7 @@ interface Sorted extends EvidenceSet {
 function sortEvidence(
   evidence: readonly Evidence[],
   place: ReadonlyMap<TerminalId, number>,
-  explained: ReadonlySet<ReadingId>,
+  explained: Explanations,
 ): Sorted {
   const sorted: Sorted = { joins: [], opens: [], clauses: [], lookAgain: [], unused: [], inCircuit: [] };
   const pairs: PlacedEvidence[] = [];
@@ -131,11 +134,12 @@ function sortEvidence(
   for (const { item, red, black } of pairs) {
     const { reading, by, says } = item;
     const link: Link = { a: Math.min(red, black), b: Math.max(red, black), reading, by };
-    if (oneWay.has(reading)) noteLookAgain(sorted.lookAgain, link, 'one-way');
-    else if (looksAgain(item)) {
-      const because = item.because === 'unsteady' ? 'unsteady' : 'middle';
-      if (!explained.has(reading)) noteLookAgain(sorted.lookAgain, link, because);
-    } else if (says === 'joins') sorted.joins.push(link);
+    const looks = oneWay.has(reading) ? 'one-way' : looksAgain(item) ? lookReason(item) : null;
+    const as = explained.get(reading);
+    if (looks && as === undefined) noteLookAgain(sorted.lookAgain, link, looks);
+    // What conducts without a contact parts the terminals as far as the pattern goes; a bad contact joins them.
+    else if (looks) (as === 'contact' ? sorted.joins : sorted.opens).push(link);
+    else if (says === 'joins') sorted.joins.push(link);
     else if (says === 'parts') sorted.opens.push(link);
     else {
       sorted.unused.push(reading);
@@ -144,6 +148,9 @@ function sortEvidence(
   }
   return sorted;
 }
+
+const lookReason = ({ because }: Evidence): LookAgain['because'] =>
+  because === 'unsteady' ? 'unsteady' : 'middle';
 
 /** A reading between two single terminals, by their places. */
 interface PlacedEvidence {

@@ -119,13 +119,16 @@ export function shopProblems(shop: unknown): Problem[] {
 /** What is wrong with a simulated switch. */
 export function simulatedSwitchProblems(hidden: unknown): Problem[] {
   if (!validateSimulated(hidden)) return problemsOf(validateSimulated);
-  return hidden.contacts.flatMap(({ a, b, closedIn }, index) => {
-    const wrong =
-      Math.max(a, b) >= hidden.terminals ||
-      a === b ||
-      closedIn.some((place) => place >= hidden.positions.length);
-    return wrong ? [{ code: 'contact-outside', path: `contacts.${index}`, params: {} }] : [];
-  });
+  const outside = ({ a, b }: { a: number; b: number }) => Math.max(a, b) >= hidden.terminals || a === b;
+  const contacts = hidden.contacts.flatMap((contact, index) =>
+    outside(contact) || contact.closedIn.some((place) => place >= hidden.positions.length)
+      ? [{ code: 'contact-outside', path: `contacts.${index}`, params: {} }]
+      : [],
+  );
+  const parts = (hidden.parts ?? []).flatMap((part, index) =>
+    outside(part) ? [{ code: 'contact-outside', path: `parts.${index}`, params: {} }] : [],
+  );
+  return [...contacts, ...parts];
 }
 
 function jobProblems(job: JobFile, path: string): Problem[] {

@@ -1,6 +1,7 @@
 import {
   ACTUATOR_FORMS,
   EVENT_SCHEMA,
+  EXPLANATIONS,
   EXTENTS,
   FACES,
   FASTENERS,
@@ -40,7 +41,7 @@ const flag: Schema = { type: 'boolean' };
 const count = (minimum: number, maximum: number): Schema => ({ type: 'integer', minimum, maximum });
 const fraction: Schema = { type: 'number', minimum: 0, maximum: 1 };
 /** Cases of a tagged union, told apart by one property, so that a complaint names the case that was meant. */
-const tagged = (tag: string, cases: Record<string, Record<string, Schema>>): Schema => ({
+export const tagged = (tag: string, cases: Record<string, Record<string, Schema>>): Schema => ({
   type: 'object',
   discriminator: { propertyName: tag },
   required: [tag],
@@ -257,7 +258,7 @@ export const deedSchema = tagged('kind', {
   restructured: { change, basedOn: revision },
   explained: {
     readings: list(id, { minItems: 1 }),
-    as: oneOf(['contact', 'part', 'leak', 'potentiometer']),
+    as: oneOf(EXPLANATIONS),
     note: text(500),
   },
   assumed: { assumption: tagged('kind', { 'blocks-apart': { blocks: list(list(id)) } }), by: text(80) },

@@ -1,5 +1,17 @@
+import { SIMULATED_PARTS } from '../simulated/index.js';
 import { ACTUATOR_FORMS, SAFETY_LINES, SUPPLIES } from '../switch/index.js';
-import { eventSchema, id, list, object, oneOf, orNull, text, time, type Schema } from './schema-parts.js';
+import {
+  eventSchema,
+  id,
+  list,
+  object,
+  oneOf,
+  orNull,
+  tagged,
+  text,
+  time,
+  type Schema,
+} from './schema-parts.js';
 
 /** One known switch of the library. */
 export const knownSwitchSchema = object({
@@ -21,27 +33,60 @@ export const knownSwitchSchema = object({
   note: orNull(text(500)),
 });
 
-/** A simulated switch, where a job has one. */
-export const simulatedSwitchSchema = object({
-  seed: { type: 'integer', minimum: 0, maximum: 4294967295 },
-  name: text(120),
-  terminals: { type: 'integer', minimum: 2, maximum: 96 },
-  positions: list(object({ name: orNull(text(40)) }), { minItems: 1, maxItems: 64 }),
-  contacts: list(
-    object({
-      a: { type: 'integer', minimum: 0 },
-      b: { type: 'integer', minimum: 0 },
-      closedIn: list({ type: 'integer', minimum: 0 }),
-      ohms: { type: 'number', minimum: 0, maximum: 1e9 },
-    }),
-    { maxItems: 4096 },
-  ),
-  meter: object({
-    leadOhms: { type: 'number', minimum: 0, maximum: 100 },
-    resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
-    beeperOhms: { type: 'number', minimum: 0, maximum: 1e6 },
-  }),
+const simulatedOhms: Schema = { type: 'number', minimum: 0, maximum: 1e9 };
+const simulatedPlace: Schema = { type: 'integer', minimum: 0, maximum: 95 };
+const fault = tagged('kind', {
+  dirty: { ohms: simulatedOhms },
+  burnt: { ohms: simulatedOhms },
+  welded: {},
+  broken: {},
+  unsteady: {},
+  'one-sided': { makes: oneOf(['up', 'down']) },
 });
+
+/** A simulated switch, where a job has one. Faults and parts may be left out: then there are none. */
+export const simulatedSwitchSchema = object(
+  {
+    seed: { type: 'integer', minimum: 0, maximum: 4294967295 },
+    name: text(120),
+    terminals: { type: 'integer', minimum: 2, maximum: 96 },
+    positions: list(object({ name: orNull(text(40)) }), { minItems: 1, maxItems: 64 }),
+    contacts: list(
+      object(
+        {
+          a: { type: 'integer', minimum: 0 },
+          b: { type: 'integer', minimum: 0 },
+          closedIn: list({ type: 'integer', minimum: 0 }),
+          ohms: simulatedOhms,
+          fault,
+        },
+        ['fault'],
+      ),
+      { maxItems: 4096 },
+    ),
+    parts: list(
+      object({ a: simulatedPlace, b: simulatedPlace, form: oneOf(SIMULATED_PARTS), ohms: simulatedOhms }),
+      { maxItems: 64 },
+    ),
+    frame: orNull(simulatedPlace),
+    meter: object(
+      {
+        leadOhms: { type: 'number', minimum: 0, maximum: 100 },
+        resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
+        beeperOhms: { type: 'number', minimum: 0, maximum: 1e6 },
+        faults: object({
+          fingersOhms: simulatedOhms,
+          deadClip: orNull(simulatedPlace),
+          autoOffAfter: { type: 'integer', minimum: 0, maximum: 1e6 },
+          lowBattery: { type: 'boolean' },
+          slowOverRange: { type: 'boolean' },
+        }),
+      },
+      ['faults'],
+    ),
+  },
+  ['parts', 'frame'],
+);
 
 const bySupply = (schema: Schema): Schema =>
   object(Object.fromEntries(SUPPLIES.map((supply) => [supply, schema])));

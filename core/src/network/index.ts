@@ -1,1 +1,2 @@
 export * from './resistance.js';
+export * from './directed.js';

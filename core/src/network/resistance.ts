@@ -34,11 +34,39 @@ export function resistanceBetween(
   return betweenNodes(rest, node[from] as number, node[to] as number);
 }
 
+/**
+ * Potentials of all nodes in volts with one ampere in at `from` and `to` at zero; null when nothing joins the two. Nodes
+ * that are joined to neither float at zero.
+ */
+export function potentials(
+  nodes: number,
+  network: readonly Resistance[],
+  from: number,
+  to: number,
+): Float64Array | null {
+  const tied = partitionOf(
+    nodes,
+    network.filter(({ ohms }) => ohms === 0).map(({ a, b }) => [a, b] as const),
+  );
+  const rest = network
+    .filter(({ ohms }) => ohms > 0)
+    .map(({ a, b, ohms }) => ({ a: tied[a] as number, b: tied[b] as number, ohms }));
+  const [start, end] = [tied[from] as number, tied[to] as number];
+  if (start === end) return new Float64Array(nodes);
+  const solved = solveFrom(rest, start, end);
+  return solved && Float64Array.from({ length: nodes }, (_, node) => solved.get(tied[node] as number) ?? 0);
+}
+
 /** The same with shorts contracted: two nodes tied by nothing are one, so that the matrix stays well conditioned. */
 function betweenNodes(network: readonly Resistance[], from: number, to: number): number {
   if (from === to) return 0;
+  return solveFrom(network, from, to)?.get(from) ?? Infinity;
+}
+
+/** Volts by node of the component, `to` at zero; null when `to` is not in it. */
+function solveFrom(network: readonly Resistance[], from: number, to: number): Map<number, number> | null {
   const reached = componentOf(from, network);
-  if (!reached.has(to)) return Infinity;
+  if (!reached.has(to)) return null;
   const index = new Map([...reached].filter((node) => node !== to).map((node, at) => [node, at]));
   const size = index.size;
   const rows = Array.from({ length: size }, () => new Float64Array(size + 1));
@@ -53,9 +81,9 @@ function betweenNodes(network: readonly Resistance[], from: number, to: number):
       add(rows, other, at, -siemens);
     }
   }
-  const source = index.get(from) as number;
-  add(rows, source, size, 1);
-  return solve(rows)[source] as number;
+  add(rows, index.get(from) as number, size, 1);
+  const volts = solve(rows);
+  return new Map([...index].map(([node, at]) => [node, volts[at] as number]));
 }
 
 function add(rows: Float64Array[], row: number, column: number, amount: number): void {

@@ -1,3 +1,6 @@
 export * from './simulated-switch.js';
 export * from './simulated-meter.js';
 export * from './truthful-hands.js';
+export * from './faults.js';
+export * from './surprise.js';
+export * from './story.js';

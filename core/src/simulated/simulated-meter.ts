@@ -1,7 +1,8 @@
-import { resistanceBetween, type Resistance } from '../network/index.js';
+import { resistanceWithDiodes, type Diode, type Resistance } from '../network/index.js';
 import type { Instrument } from '../sense/index.js';
 import { seededRandom, type Lead, type TerminalId, type Value } from '../switch/index.js';
-import type { SimulatedSwitch } from './simulated-switch.js';
+import { NO_METER_FAULTS } from './faults.js';
+import type { SimulatedContact, SimulatedSwitch } from './simulated-switch.js';
 
 /** More than this many ohms is over range on the simulated meter. */
 const OVER_RANGE_OHMS = 40e6;
@@ -11,29 +12,61 @@ export interface SimulatedBench {
   place(terminal: TerminalId): number | null;
   position(): number;
   dial(): 'ohms' | 'tone';
+  /** Where the handle was before: on it depend contacts that make from one side only; null: it has not moved yet. */
+  cameFrom?(): number | null;
+  /** Strokes of the handle so far, which clean dirty contacts. */
+  strokes?(): number;
+  /** Readings taken before this one, on which warmth, charge and sleep depend; and how often this very pair was read. */
+  readBefore?(red: Lead, black: Lead): { all: number; pair: number };
+  /** Readings since the leads were last held together. */
+  sinceCheck?(): number;
 }
 
 /**
- * The simulated meter on a simulated switch, behind the same door as a real one. The same probe gives the same
- * display every time: its last-digit noise is drawn from the seed and from what is touched.
+ * The simulated meter on a simulated switch, behind the same door as a real one. What it shows depends only on the seed,
+ * what is touched and what the bench says came before: the same story gives the same displays.
  */
 export function simulatedMeter(hidden: SimulatedSwitch, bench: SimulatedBench): Instrument {
+  const faults = { ...NO_METER_FAULTS, ...hidden.meter.faults };
+  const asleep = () => faults.autoOffAfter > 0 && (bench.sinceCheck?.() ?? 0) >= faults.autoOffAfter;
   const show = (ohms: number, noise: number): Value => {
-    if (bench.dial() === 'tone') return { kind: 'tone', sounded: ohms < hidden.meter.beeperOhms };
-    if (ohms > OVER_RANGE_OHMS) return { kind: 'over' };
-    const step = hidden.meter.resolutionOhms;
-    const counts = Math.round(ohms / step + (noise - 0.5) * 0.6);
-    return { kind: 'ohms', ohms: Number((Math.max(0, counts) * step).toFixed(3)) };
+    if (bench.dial() === 'tone') {
+      const threshold = hidden.meter.beeperOhms * (faults.lowBattery ? 0.3 : 1);
+      return { kind: 'tone', sounded: ohms < threshold };
+    }
+    const seen = faults.lowBattery ? ohms * 1.2 : ohms;
+    if (seen > OVER_RANGE_OHMS) return { kind: 'over' };
+    const step = stepAt(seen, hidden.meter.resolutionOhms);
+    const counts = Math.round(seen / step + (noise - 0.5) * 0.6);
+    return { kind: 'ohms', ohms: Number((Math.max(0, counts) * step).toPrecision(12)) };
   };
+  const nothing = (): Value =>
+    bench.dial() === 'tone' ? { kind: 'tone', sounded: false } : { kind: 'over' };
   return {
     name: 'Simulated meter',
     leadsTogether: () => show(hidden.meter.leadOhms, 0.5),
     probe(red, black) {
-      const ohms = seenBetween(hidden, bench, red, black);
+      if (asleep()) return nothing();
+      const before = bench.readBefore?.(red, black) ?? { all: 0, pair: 0 };
       const touched = [...red, ...black].map((terminal) => bench.place(terminal) ?? hidden.terminals);
-      return show(ohms, noiseFor(hidden.seed, bench.position(), touched));
+      const noise = noiseFor(hidden.seed, bench.position(), touched);
+      const seen = seenBetween(hidden, bench, red, black, before);
+      if (seen === 'unsteady')
+        return bench.dial() === 'tone' ? { kind: 'tone', sounded: noise < 0.5 } : { kind: 'unsteady' };
+      const fingers = red.length + black.length === 2 ? faults.fingersOhms : 0;
+      const withSkin = fingers > 0 ? 1 / (1 / seen + 1 / fingers) : seen;
+      if (faults.slowOverRange && withSkin > OVER_RANGE_OHMS && before.pair === 0 && bench.dial() === 'ohms')
+        return show((0.3 + noise) * 1e7, noise);
+      return show(withSkin, noise);
     },
   };
+}
+
+/** The step of the display: ranges grow by tens from the lowest, each of 4000 counts. */
+function stepAt(ohms: number, resolution: number): number {
+  let step = resolution;
+  while (ohms > step * 4000 && step < 1e9) step *= 10;
+  return step;
 }
 
 function noiseFor(seed: number, position: number, touched: number[]): number {
@@ -41,18 +74,93 @@ function noiseFor(seed: number, position: number, touched: number[]): number {
   return seededRandom(mixed)();
 }
 
-function seenBetween(hidden: SimulatedSwitch, bench: SimulatedBench, red: Lead, black: Lead): number {
+function seenBetween(
+  hidden: SimulatedSwitch,
+  bench: SimulatedBench,
+  red: Lead,
+  black: Lead,
+  before: { all: number; pair: number },
+): number | 'unsteady' {
   const size = hidden.terminals;
-  const network: Resistance[] = hidden.contacts
-    .filter(({ closedIn }) => closedIn.includes(bench.position()))
-    .map(({ a, b, ohms }) => ({ a, b, ohms }));
-  const clip = (lead: Lead, node: number, ohms: number) => {
+  const contacts = contactsNow(hidden, bench);
+  const { network, diodes } = partsNow(hidden, bench, before);
+  const flickering = hidden.contacts.filter(
+    (contact) => contact.fault?.kind === 'unsteady' && isClosed(contact, bench),
+  );
+  const dead = hidden.meter.faults?.deadClip ?? null;
+  const clips: Resistance[] = [];
+  const clip = (lead: Lead, node: number) => {
     for (const terminal of lead) {
       const place = bench.place(terminal);
-      if (place !== null && place < size) network.push({ a: place, b: node, ohms });
+      const loose = lead.length > 1 && place === dead;
+      if (place !== null && place < size && !loose) clips.push({ a: place, b: node, ohms: 0 });
     }
   };
-  clip(red, size, 0);
-  clip(black, size + 1, 0);
-  return resistanceBetween(size + 2, network, size, size + 1) + hidden.meter.leadOhms;
+  clip(red, size);
+  clip(black, size + 1);
+  const between = (through: Resistance[]) =>
+    resistanceWithDiodes(size + 2, [...through, ...network, ...clips], diodes, size, size + 1) +
+    hidden.meter.leadOhms;
+  const closed = between(contacts);
+  if (flickering.length === 0) return closed;
+  const without = between(
+    contacts.filter(({ a, b }) => !flickering.some((one) => one.a === a && one.b === b)),
+  );
+  return without > 2 * closed ? 'unsteady' : closed;
+}
+
+function isClosed({ closedIn, fault }: SimulatedContact, bench: SimulatedBench): boolean {
+  if (fault?.kind === 'welded') return true;
+  if (fault?.kind === 'broken' || !closedIn.includes(bench.position())) return false;
+  if (fault?.kind !== 'one-sided') return true;
+  const from = bench.cameFrom?.() ?? null;
+  return from === null || (fault.makes === 'up' ? from < bench.position() : from > bench.position());
+}
+
+function contactsNow({ contacts }: SimulatedSwitch, bench: SimulatedBench): Resistance[] {
+  return contacts
+    .filter((contact) => isClosed(contact, bench))
+    .map(({ a, b, ohms, fault }) => ({ a, b, ohms: ohms + extraOhms(fault, bench) }));
+}
+
+function extraOhms(fault: SimulatedContact['fault'], bench: SimulatedBench): number {
+  if (fault?.kind === 'burnt') return fault.ohms;
+  return fault?.kind === 'dirty' ? fault.ohms * 0.5 ** (bench.strokes?.() ?? 0) : 0;
+}
+
+function partsNow(
+  { parts = [], positions, seed }: SimulatedSwitch,
+  bench: SimulatedBench,
+  before: { all: number; pair: number },
+): { network: Resistance[]; diodes: Diode[] } {
+  const network: Resistance[] = [];
+  const diodes: Diode[] = [];
+  parts.forEach(({ a, b, form, ohms }, at) => {
+    const ends = { a, b };
+    switch (form) {
+      case 'resistor':
+      case 'leak':
+        network.push({ ...ends, ohms });
+        break;
+      case 'lamp':
+        network.push({ ...ends, ohms: ohms * (1 + 3 * 0.6 ** before.all) });
+        break;
+      case 'motor':
+        network.push({
+          ...ends,
+          ohms: ohms * (0.85 + 0.3 * seededRandom(seed + at * 131 + bench.position())()),
+        });
+        break;
+      case 'suppressor':
+        network.push({ ...ends, ohms: ohms * 12 ** before.pair });
+        break;
+      case 'potentiometer':
+        network.push({ ...ends, ohms: (ohms * (bench.position() + 1)) / positions.length });
+        break;
+      case 'diode':
+        diodes.push({ ...ends, ohms });
+        break;
+    }
+  });
+  return { network, diodes };
 }

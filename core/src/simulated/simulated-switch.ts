@@ -1,6 +1,7 @@
 import { patternOfKnown } from '../partition/index.js';
 import { seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
 import { polesWithContacts } from '../table/index.js';
+import type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
 
 /** A switch that exists only in the computer, with the truth that a map of it should find. By place. */
 export interface SimulatedSwitch {
@@ -10,6 +11,10 @@ export interface SimulatedSwitch {
   /** In handle order. */
   positions: { name: string | null }[];
   contacts: SimulatedContact[];
+  /** What conducts besides. */
+  parts?: SimulatedPart[];
+  /** The place that is the bush, shaft or can; it is no contact of the pattern. */
+  frame?: number | null;
   meter: SimulatedMeterSettings;
 }
 
@@ -19,6 +24,7 @@ export interface SimulatedContact {
   b: number;
   closedIn: number[];
   ohms: number;
+  fault?: ContactFault;
 }
 
 /** The meter that goes with it. All in ohms. */
@@ -26,6 +32,7 @@ export interface SimulatedMeterSettings {
   leadOhms: number;
   resolutionOhms: number;
   beeperOhms: number;
+  faults?: MeterFaults;
 }
 
 /**

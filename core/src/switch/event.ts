@@ -87,6 +87,10 @@ export interface ChosenReplacement {
   positions: { from: SettingId; to: string }[];
 }
 
+/** What a reading between closed and open may be: a bad contact joins, the others conduct without one. */
+export const EXPLANATIONS = ['contact', 'part', 'leak', 'potentiometer'] as const;
+export type Explanation = (typeof EXPLANATIONS)[number];
+
 /** What happened. Every decision that affects what is derived is one of these. */
 export type Deed =
   | {
@@ -114,7 +118,7 @@ export type Deed =
   | {
       kind: 'explained';
       readings: ReadingId[];
-      as: 'contact' | 'part' | 'leak' | 'potentiometer';
+      as: Explanation;
       note: string;
     }
   | { kind: 'assumed'; assumption: { kind: 'blocks-apart'; blocks: TerminalId[][] }; by: string }

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Instrument } from '@which-way/core/sense';
-import { simulatedMeter, type SimulatedSwitch } from '@which-way/core/simulated';
+import { benchOf, simulatedMeter, type SimulatedSwitch } from '@which-way/core/simulated';
 import type { SettingId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Sense } from './task.js';
@@ -14,18 +14,8 @@ export function useInstrument(
   map: SwitchMap,
   sense: Sense,
 ): InstrumentAt | null {
-  return useMemo(() => {
-    if (!hidden) return null;
-    const places = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
-    const actuator = map.structure.actuators[0];
-    return (at) => {
-      const setting = map.structure.settings.find(({ id }) => id === at);
-      const position = actuator?.positions.findIndex(({ id }) => id === setting?.at[actuator.id]) ?? 0;
-      return simulatedMeter(hidden, {
-        place: (terminal) => places.get(terminal) ?? null,
-        position: () => position,
-        dial: () => sense,
-      });
-    };
-  }, [hidden, map, sense]);
+  return useMemo(
+    () => hidden && ((at) => simulatedMeter(hidden, benchOf(map, at, () => sense))),
+    [hidden, map, sense],
+  );
 }

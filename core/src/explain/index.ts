@@ -1,0 +1,2 @@
+export * from './effective.js';
+export * from './proposals.js';
