@@ -7,3 +7,4 @@ export * from './proof.js';
 export * from './coverage.js';
 export * from './map.js';
 export * from './net-state.js';
+export * from './evidence-set.js';

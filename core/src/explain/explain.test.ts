@@ -30,7 +30,7 @@ describe('what a middle reading may be', () => {
       { as: 'contact', because: { code: 'changes', from: 30, to: 12 } },
     ]);
     const steady = bench(2, 1);
-    for (const _ of [1, 2, 3]) steady.read(0, 0, 1, ohms(470));
+    [1, 2, 3].forEach(() => steady.read(0, 0, 1, ohms(470)));
     expect(proposed(steady, 0, 0, 1)).toMatchObject([{ as: 'part', because: { code: 'repeats', times: 3 } }]);
   });
 

@@ -45,10 +45,10 @@ export function runCourse(
     const move = planner({ field, hands: course.hands, costs, chance: chance(field) });
     if (!move) break;
     onMove?.(move, field);
-    const read = playMove(field, move, joined, deep);
-    const { seconds, touches, after } = costOf(move, course.hands, costs, held, read);
+    const touched = playMove(field, move, joined, deep);
+    const { seconds, touches, after } = costOf(move, course.hands, costs, held, touched);
     course.acts += 1;
-    course.readings += read;
+    course.readings += touched.length;
     course.seconds += seconds;
     course.touches += touches;
     course.hands = after;
@@ -66,6 +66,7 @@ export function blankField(size: number, settings: number): Field {
       clauses: [],
       leaveOut: new Uint8Array(size * size),
       held: false,
+      pairsOnly: false,
     })),
     bundles: { all: 0, low: 0 },
   };

@@ -35,9 +35,18 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
     for (const [a, b] of skips.get(id) ?? []) leave(a, b);
     leaveUnasked(settled, leave, assumed);
     const clauses = liveClauses(settled.state, settled.clauses);
-    return { nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
+    const pairsOnly = bundlesSayNothing(map, settled);
+    return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
   });
   return { size, places: map.contacts, settings, bundles: bundlesOf(map) };
+}
+
+/** Whether a setting is for pairs only: its readings contradict, or a bundle in it came out between closed and open. */
+export function bundlesSayNothing({ tape }: SwitchMap, settled: Settled): boolean {
+  if (settled.contradictions.length > 0) return true;
+  if (settled.unused.length === 0) return false;
+  const unused = new Set(settled.unused);
+  return tape.some(({ reading }) => unused.has(reading.id) && reading.red.length + reading.black.length > 2);
 }
 
 function leaveUnasked(settled: Settled, leave: (a: number, b: number) => void, assumed: boolean): void {
@@ -85,7 +94,7 @@ export function handsOf(map: SwitchMap, at: SettingId | null): Hands {
 }
 
 /** Pairs of prompts that were skipped, by setting and place. Skipped bundles are not among them. */
-function skippedPairs(map: SwitchMap): Map<SettingId, [number, number][]> {
+export function skippedPairs(map: SwitchMap): Map<SettingId, [number, number][]> {
   const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
   const pairs = new Map<SettingId, [number, number][]>();
   for (const { what } of liveEvents(map.log, 'skipped')) {

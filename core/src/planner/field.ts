@@ -20,6 +20,8 @@ export interface FieldSetting {
   leaveOut: Uint8Array;
   /** The handle has to be held against a spring. */
   held: boolean;
+  /** No bundles here: readings contradict, or a bundle said nothing and has to be split. */
+  pairsOnly: boolean;
 }
 
 /** What is known of all required settings, in handle order: the state that every planner plans from. */
@@ -63,7 +65,8 @@ export function openPairsOf(field: Field, setting: number): [number, number][] {
 
 /**
  * What a bundle of two sides will say in a setting, as far as it follows: `closed` when a net meets both sides or every
- * pair that could meet a low bundle is in it; `open` when all nets across are apart; null when it is worth asking.
+ * pair that could meet a low bundle is in it; `open` when all nets across are apart, or bundles say nothing here; null
+ * when it is worth asking.
  */
 export function bundleSays(
   field: Field,
@@ -71,7 +74,8 @@ export function bundleSays(
   red: readonly number[],
   black: readonly number[],
 ): 'closed' | 'open' | null {
-  const { nets, clauses } = field.settings[setting] as FieldSetting;
+  const { nets, clauses, pairsOnly } = field.settings[setting] as FieldSetting;
+  if (pairsOnly) return 'open';
   const [reds, blacks] = [red, black].map((side) => new Set(side.map((place) => netOf(nets, place)))) as [
     Set<number>,
     Set<number>,
@@ -149,14 +153,14 @@ export function liveClauses(nets: NetState, clauses: readonly Clause[]): Clause[
 /**
  * Makes a move on a switch whose nets are known, in place: takes every reading that does not follow by then.
  * @param joined whether two terminals join in a setting.
- * @returns how many readings were taken.
+ * @returns the terminals that black touched, or the settings that were read.
  */
 export function playMove(
   field: Field,
   move: Move,
   joined: (setting: number, a: number, b: number) => boolean,
   deep = false,
-): number {
+): number[] {
   if (move.kind === 'hold') {
     for (const setting of move.settings)
       takeReading(
@@ -167,14 +171,14 @@ export function playMove(
         move.red.some((a) => move.black.some((b) => joined(setting, a, b))),
         deep,
       );
-    return move.settings.length;
+    return move.settings;
   }
   const { setting, red, black } = move;
-  let read = 0;
+  const touched: number[] = [];
   for (const place of black) {
     if (!isOpen(field, setting, red, place)) continue;
     takeReading(field, setting, [red], [place], joined(setting, red, place), deep);
-    read += 1;
+    touched.push(place);
   }
-  return read;
+  return touched;
 }

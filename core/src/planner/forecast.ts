@@ -79,11 +79,11 @@ export function* forecastCourse(
     const { planner } = plannerOf(approach, outlook.hypotheses)(field);
     const move = planner({ field, hands, costs, chance: chanceOf(field) });
     if (!move) break;
-    const read = playMove(field, move, joined);
-    const cost = costOf(move, hands, costs, held, read);
+    const touched = playMove(field, move, joined);
+    const cost = costOf(move, hands, costs, held, touched);
     hands = cost.after;
     total.acts += 1;
-    total.readings += read;
+    total.readings += touched.length;
     total.touches += cost.touches;
     total.seconds += cost.seconds;
     yield { ...total };

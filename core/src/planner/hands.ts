@@ -45,7 +45,7 @@ export interface Cost {
 }
 
 /**
- * The cost of a move of which `read` readings are really taken (a sweep leaves out what follows). A sweep costs its first
+ * The cost of a move of which `touched` is really read (a sweep leaves out what follows). A sweep costs its first
  * move, a move of one lead for each further touch, and the reads; the handle is turned once for each setting it goes to.
  * @param held whether the handle has to be held in a setting.
  */
@@ -54,11 +54,11 @@ export function costOf(
   hands: Hands,
   costs: HandCosts,
   held: (setting: number) => boolean,
-  read = move.kind === 'sweep' ? move.black.length : move.settings.length,
+  touched: readonly number[] = move.kind === 'sweep' ? move.black : move.settings,
 ): Cost {
   const clips = clipCost(move, hands, costs);
   return move.kind === 'sweep'
-    ? sweepCost(move, hands, costs, held, read, clips)
+    ? sweepCost(move, hands, costs, held, touched, clips)
     : holdCost(move, hands, costs, held, clips);
 }
 
@@ -67,10 +67,11 @@ function sweepCost(
   hands: Hands,
   costs: HandCosts,
   held: (setting: number) => boolean,
-  read: number,
+  touched: readonly number[],
   clips: { seconds: number; touches: number },
 ): Cost {
-  const first = black[0] ?? red;
+  const first = touched[0] ?? black[0] ?? red;
+  const read = touched.length;
   const start = leadMoves(hands, red, first, costs);
   const turn = hands.setting === setting ? 0 : costs.turn;
   const each = costs.read + (held(setting) ? costs.holdMomentary : 0);
@@ -78,7 +79,7 @@ function sweepCost(
   return {
     seconds: clips.seconds + turn + start.seconds + further * costs.moveLead + read * each,
     touches: clips.touches + start.touches + further,
-    after: { setting, red, black: black[Math.max(0, read - 1)] ?? first, tied: NO_CLIPS },
+    after: { setting, red, black: touched.at(-1) ?? first, tied: NO_CLIPS },
   };
 }
 

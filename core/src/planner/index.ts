@@ -21,3 +21,5 @@ export * from './learn-hands.js';
 export * from './field-of-map.js';
 export * from './approach.js';
 export * from './forecast.js';
+export * from './recheck-plan.js';
+export * from './recheck-bundles.js';

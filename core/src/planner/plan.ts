@@ -1,23 +1,21 @@
-import { factAt, type LookAgain, type Settled, type SwitchMap } from '../continuity/index.js';
+import { factAt, type LookAgain, type SwitchMap } from '../continuity/index.js';
 import {
   firstSetting,
   liveEvents,
-  readingsAsked,
-  requiredSettings,
   type ActuatorId,
   type Ask,
   type EventId,
   type SettingId,
-  type TerminalId,
 } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from './approach.js';
 import type { Hypothesis } from './certify.js';
 import { learntChance, type Chance } from './chance.js';
 import { openPairsOf, type Field } from './field.js';
-import { fieldOf, handsOf, wiresOn } from './field-of-map.js';
+import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from './field-of-map.js';
 import { ORDINARY_HANDS } from './hands.js';
 import { mostLeft, pairKey, triedInVain } from './rows-left.js';
-import { recheckLeft, recheckWanted } from './recheck.js';
+import { recheckForecast, recheckMove, recheckState } from './recheck-plan.js';
+import { recheckWanted } from './recheck.js';
 import { ladder } from './ladder.js';
 
 /** What the hands should do next, and why. */
@@ -71,7 +69,7 @@ export function planNext(map: SwitchMap, at: SettingId | null, outlook: Outlook 
     inCircuitLeft(map, order) ??
     skippedLeft(map, order) ??
     notSettled(map, order) ??
-    afterMapping(map, order, at)
+    afterMapping(map, at)
   );
 }
 
@@ -130,58 +128,28 @@ function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
   return null;
 }
 
-function afterMapping(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan {
+function afterMapping(map: SwitchMap, at: SettingId | null): Plan {
   const recheck = recheckForecast(map);
   if (recheck.readings === 0) return { kind: 'rechecked' };
-  return recheckWanted(map) ? nextRecheck(map, order, at) : { kind: 'done', recheck };
+  return recheckWanted(map) ? nextRecheck(map, at) : { kind: 'done', recheck };
 }
 
-/** The next probe of the re-check: joins before opens, setting by setting from where the handle is; skipped ones last. */
-function nextRecheck(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan {
+/** The next move of the re-check from where the handle is; what was skipped comes last. */
+function nextRecheck(map: SwitchMap, at: SettingId | null): Plan {
+  const order = settingsInOrder(map);
   const skips = skippedPairs(map);
-  let skipped = 0;
-  for (const setting of order) {
-    const settled = map.settings.get(setting)?.settled;
-    if (!settled) continue;
-    const leaveOut = skips.get(setting) ?? new Set();
-    const { joins, sweeps } = recheckLeft(settled, map.contacts);
-    for (const { red, black } of [...joins.map(([red, black]) => ({ red, black: [black] })), ...sweeps]) {
-      const left = black.filter((place) => !leaveOut.has(pairKey(red, place)));
-      skipped += black.length - left.length;
-      if (left.length === 0) continue;
-      return {
-        kind: 'ask',
-        ask: askOf(settled, { red, black: left }),
-        turn: setting !== at,
-        why: 'recheck',
-        reason: null,
-      };
-    }
+  const costs = costsOf(map, approachOf(map));
+  const move = recheckMove(
+    recheckState(map, (setting) => skips.get(order[setting] as SettingId) ?? []),
+    handsOf(map, at),
+    costs,
+  );
+  if (!move) {
+    const pairs = recheckForecast(map).readings;
+    return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
   }
-  return skipped === 0
-    ? { kind: 'rechecked' }
-    : { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs: skipped };
-}
-
-/** What the re-check would still take: by pairs alone, so that the opens need a second pass. */
-export function recheckForecast(map: SwitchMap): Forecast {
-  const left = requiredSettings(map.structure).flatMap(({ id }) => {
-    const settled = map.settings.get(id)?.settled;
-    return settled ? [recheckLeft(settled, map.contacts)] : [];
-  });
-  const joins = left.reduce((sum, one) => sum + one.joins.length, 0);
-  const sweeps = left.flatMap((one) => one.sweeps);
-  const opens = sweeps.reduce((sum, { black }) => sum + black.length, 0);
-  const turns = left.filter((one) => one.joins.length + one.sweeps.length > 0).length;
-  return cost({ readings: joins + opens, sweeps: joins + sweeps.length, turns });
-}
-
-/** A sweep as it is asked; one of a single touch is a pair. */
-function askOf({ setting, terminals }: Settled, { red, black }: { red: number; black: number[] }): Ask {
-  const id = (place: number) => terminals[place] as TerminalId;
-  const [only, ...more] = black.map(id);
-  if (only && more.length === 0) return { kind: 'pair', setting, red: id(red), black: only };
-  return { kind: 'sweep', setting, red: id(red), black: black.map(id) };
+  const ask = askOfMove(map, move);
+  return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'recheck', reason: null };
 }
 
 function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
@@ -200,19 +168,6 @@ function settingsFrom(map: SwitchMap, at: SettingId | null): SettingId[] {
   const ids = map.structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id);
   const start = Math.max(0, at === null ? 0 : ids.indexOf(at));
   return [...ids.slice(start), ...ids.slice(0, start)];
-}
-
-/** Pairs of prompts that were skipped, by setting. */
-function skippedPairs(map: SwitchMap): Map<SettingId, Set<string>> {
-  const place = (id: TerminalId | undefined) => map.structure.terminals.findIndex((one) => one.id === id);
-  const pairs = new Map<SettingId, Set<string>>();
-  for (const { what } of liveEvents(map.log, 'skipped'))
-    for (const { setting, red, black } of readingsAsked(what.prompt.ask)) {
-      const keys = pairs.get(setting) ?? new Set();
-      keys.add(pairKey(place(red[0]), place(black[0])));
-      pairs.set(setting, keys);
-    }
-  return pairs;
 }
 
 function skippedLeft(map: SwitchMap, order: SettingId[]): Plan | null {

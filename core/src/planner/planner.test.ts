@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
 import {
+  PLAIN_APPROACH,
   readingsAsked,
   type JobEvent,
   type Prompt,
@@ -14,7 +15,7 @@ import {
 } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import { answerTo, forecast, planNext, unprovenReadings } from './index.js';
+import { answerTo, forecast, ORDINARY_HANDS, planNext, recheckForecast, unprovenReadings } from './index.js';
 
 describe('the position-first plan', () => {
   it('settles every pair of every setting, finds the hidden truth, and never asks what follows', () => {
@@ -155,8 +156,9 @@ describe('the re-check', () => {
   const FLIPPED = (value: Value): Value => (value.kind === 'over' ? CLOSED : OPEN);
 
   /** A mapped and re-checked switch, with how many readings the re-check took. */
-  const rechecked = (hidden: Pattern) => {
+  const rechecked = (hidden: Pattern, clips = 0) => {
     const on = bench(hidden[0]?.length ?? 0, hidden.length);
+    if (clips > 0) on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips } });
     mapHidden(hidden, on);
     const before = readingsOf(on).length;
     const told = planNext(deriveMap(on.events), null);
@@ -181,6 +183,23 @@ describe('the re-check', () => {
           }
         : event,
     );
+  /** Maps with one answer of that number wrong; false when there were not so many. */
+  const mapWithSlip = (hidden: Pattern, on: Bench, slip: number): boolean => {
+    let given = 0;
+    const slipping: Bench = {
+      ...on,
+      add: (what) => {
+        if (what.kind !== 'answered') return on.add(what);
+        const readings = what.readings.map((reading) => {
+          given += 1;
+          return given - 1 === slip ? { ...reading, value: FLIPPED(reading.value) } : reading;
+        });
+        return on.add({ ...what, readings });
+      },
+    };
+    mapHidden(hidden, slipping);
+    return given > slip;
+  };
   const shows = (events: JobEvent[]) =>
     [...deriveMap(events).settings.values()].some(
       ({ settled }) => settled.contradictions.length > 0 || settled.lookAgain.length > 0,
@@ -220,20 +239,7 @@ describe('the re-check', () => {
     fc.assert(
       fc.property(switchLikePattern(7, 2), fc.nat(40), (hidden, slip) => {
         const on = bench(hidden[0]?.length ?? 0, hidden.length);
-        let given = 0;
-        const slipping: Bench = {
-          ...on,
-          add: (what) => {
-            if (what.kind !== 'answered') return on.add(what);
-            const readings = what.readings.map((reading) => {
-              given += 1;
-              return given - 1 === slip ? { ...reading, value: FLIPPED(reading.value) } : reading;
-            });
-            return on.add({ ...what, readings });
-          },
-        };
-        mapHidden(hidden, slipping);
-        if (given <= slip) return;
+        if (!mapWithSlip(hidden, on, slip)) return;
         slips += 1;
         if (shows(on.events)) early += 1;
         on.add({ kind: 'recheck-begun' });
@@ -244,6 +250,58 @@ describe('the re-check', () => {
     );
     expect(slips).toBeGreaterThan(40);
     expect(early / slips).toBeLessThan(0.2);
+  });
+
+  it('with clips too: every reading and every bundle, flipped after the fact or wrong while mapping', () => {
+    let [slips, bundles] = [0, 0];
+    const eight = switchLikePattern(8, 3).filter((hidden) => (hidden[0]?.length ?? 0) > 5);
+    fc.assert(
+      fc.property(eight, fc.nat(30), (hidden, slip) => {
+        const { on, run } = rechecked(hidden, 24);
+        expect(planNext(run.map, null).kind).toBe('rechecked');
+        for (const { id, red, black } of readingsOf(on)) {
+          slips += 1;
+          if (red.length + black.length > 2) bundles += 1;
+          expect(shows(withSlip(on, id))).toBe(true);
+        }
+        const wrong = bench(hidden[0]?.length ?? 0, hidden.length);
+        wrong.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips: 24 } });
+        if (!mapWithSlip(hidden, wrong, slip)) return;
+        wrong.add({ kind: 'recheck-begun' });
+        mapHidden(hidden, wrong);
+        expect(shows(wrong.events)).toBe(true);
+      }),
+      { numRuns: runs(25) },
+    );
+    expect(slips).toBeGreaterThan(500);
+    expect(bundles).toBeGreaterThan(100);
+  });
+
+  it('ties terminals so that no net of a setting is on both leads, no more than there are clips', () => {
+    const hidden = [1, 2, 3].map((way) =>
+      partitionFromGroups(12, [
+        [0, way],
+        [6, 6 + way],
+      ]),
+    );
+    const sizes: number[] = [];
+    for (const clips of [4, 8, 24]) {
+      const on = bench(12, 3);
+      mapHidden(hidden, on);
+      on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, clips } });
+      const plain = recheckForecast(deriveMap(on.events), ORDINARY_HANDS);
+      const clipped = recheckForecast(deriveMap(on.events));
+      expect(clipped.seconds).toBeLessThan(plain.seconds);
+      on.add({ kind: 'recheck-begun' });
+      const { map } = mapHidden(hidden, on);
+      for (const { reading } of map.tape) {
+        const tied = reading.red.length + reading.black.length;
+        if (tied > 2) sizes.push(tied / clips);
+        if (tied > 2) expect(reading.value).toEqual(OPEN);
+      }
+      expect(planNext(map, null).kind).toBe('rechecked');
+    }
+    expect(Math.max(...sizes)).toBeLessThanOrEqual(1);
   });
 
   it('takes as many joins as half the leaves, rounded up, and one more open for each two nets', () => {

@@ -1,5 +1,14 @@
-import { edgeBlocks, type Link, type Settled, type SwitchMap } from '../continuity/index.js';
+import {
+  edgeBlocks,
+  inferFrom,
+  netOf,
+  without,
+  type Link,
+  type Settled,
+  type SwitchMap,
+} from '../continuity/index.js';
 import { liveEvents, type ReadingId } from '../switch/index.js';
+import type { OpensOfSetting } from './recheck-bundles.js';
 import type { Sweep } from './rows-left.js';
 
 /**
@@ -32,7 +41,11 @@ export function unprovenReadings(settled: Settled, places: readonly number[]): S
 export function recheckLeft(settled: Settled, places: readonly number[]): RecheckLeft {
   const known = worked.get(settled);
   if (known && known.places === places.join()) return known.left;
-  const left = { joins: joinsToRead(settled, places), sweeps: opensToRead(settled, places) };
+  const bundled = bundledJoins(settled, places);
+  const left = {
+    joins: bundled.length > 0 ? bundled : joinsToRead(settled, places),
+    sweeps: opensToRead(settled, places),
+  };
   worked.set(settled, { places: places.join(), left });
   return left;
 }
@@ -41,14 +54,38 @@ export function recheckLeft(settled: Settled, places: readonly number[]): Rechec
 const worked = new WeakMap<Settled, { places: string; left: RecheckLeft }>();
 
 /** Joins without which their ends would not be joined. */
-function bridgesOf({ terminals, joins }: Settled): Link[] {
+function bridgesOf(settled: Settled): Link[] {
+  const { terminals, joins } = settled;
   const block = edgeBlocks(
     terminals.length,
     joins.map(({ a, b }) => [a, b] as const),
   );
   const members = new Map<number, number>();
   for (const one of block) members.set(one, (members.get(one) ?? 0) + 1);
-  return joins.filter((_, index) => members.get(block[index] as number) === 1);
+  const alone = joins.filter((_, index) => members.get(block[index] as number) === 1);
+  return settled.clauses.length === 0 ? alone : alone.filter((link) => !impliedWithout(settled, link));
+}
+
+/** Whether low bundles and what is open say that two terminals join, without the reading that joined them. */
+function impliedWithout(settled: Settled, { a, b, reading }: Link): boolean {
+  const state = inferFrom(settled.terminals.length, without(settled, new Set([reading])));
+  return state !== null && netOf(state, a) === netOf(state, b);
+}
+
+/** A terminal of a net against one of each part of it that only low bundles join to it. */
+function bundledJoins(settled: Settled, places: readonly number[]): [number, number][] {
+  if (settled.clauses.length === 0) return [];
+  const solid = groupsOf(settled.terminals.length, settled.joins);
+  const first = new Map<number, number>();
+  return places.flatMap((place): [number, number][] => {
+    const net = settled.nets[place] as number;
+    const reference = first.get(net);
+    if (reference === undefined) first.set(net, place);
+    const part = memberOf(solid[place] as number, solid, places);
+    return reference !== undefined && part === place && solid[reference] !== solid[place]
+      ? [[place, reference]]
+      : [];
+  });
 }
 
 /**
@@ -150,6 +187,18 @@ function opensByNets({ nets, opens, terminals }: Settled): Map<number, Link[]> {
     else if (!known.some(({ reading }) => reading === link.reading)) known.push(link);
   }
   return byNets;
+}
+
+/** Pairs of nets of a setting that only one reading parts, by their names both ways round. */
+export function singleOpens(settled: Settled, places: readonly number[]): OpensOfSetting {
+  const size = settled.terminals.length;
+  const single = new Uint8Array(size * size);
+  const inside = new Set(places.map((place) => settled.nets[place]));
+  for (const [key, opens] of opensByNets(settled)) {
+    const [one, two] = [Math.floor(key / size), key % size];
+    if (opens.length === 1 && inside.has(one) && inside.has(two)) single[key] = single[two * size + one] = 1;
+  }
+  return { nets: settled.nets, single };
 }
 
 /** From the last net to the first, so that the leads come the other way round than the first time. */

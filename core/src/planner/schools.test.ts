@@ -168,6 +168,30 @@ describe('every school, and any switching between them', () => {
   });
 });
 
+describe('a bundle that says nothing', () => {
+  it('is not asked again: the setting goes on in pairs, and the map is complete at the end', () => {
+    const hidden = [partitionFromGroups(8, [[0, 5]]), partitionFromGroups(8, [])];
+    const on = bench(8, 2);
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips: 24 } });
+    const between: Bench = {
+      ...on,
+      add: (what) =>
+        on.add(
+          what.kind === 'answered' && what.act === 'bundle'
+            ? {
+                ...what,
+                readings: what.readings.map((one) => ({ ...one, value: { kind: 'ohms', ohms: 900 } })),
+              }
+            : what,
+        ),
+    };
+    const { map, asked } = mapHidden(hidden, between);
+    expect(map.complete).toBe(true);
+    expect(asked.filter((one) => one.includes('+')).length).toBeGreaterThan(0);
+    expect(new Set(asked).size).toBe(asked.length);
+  });
+});
+
 describe('position-first', () => {
   /** Least mean number of probes for one setting, over all partitions taken as equally likely: exact, over all knowledge. */
   function leastProbes(size: number): number {

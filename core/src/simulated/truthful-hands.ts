@@ -11,7 +11,7 @@ export interface MeterWords {
 
 /**
  * What error-free hands find for a prompt on a switch whose nets are known: a value for each touch or setting that they
- * come to. Of a sweep, what follows from those that joined is not touched. For demo data, benchmarks and tests.
+ * come to. Of a sweep, what follows from those that joined before is not touched. For demo data, benchmarks and tests.
  * @param truthAt the nets of a setting, by place.
  */
 export function truthfulValues(
@@ -32,20 +32,27 @@ export function truthfulValues(
       value: joined ? words.closed(reds[0] as number, blacks[0] as number) : words.open(),
     };
   });
-  const implied = ask.kind === 'sweep' ? impliedIn(ask, terminals, settings, found) : new Set<unknown>();
-  return new Map(found.filter(({ key }) => !implied.has(key)).map(({ key, value }) => [key, value]));
+  const sounded: (TerminalId | SettingId)[] = [];
+  const values = new Map<TerminalId | SettingId, Value>();
+  for (const { key, joined, value } of found) {
+    if (ask.kind === 'sweep' && follows(ask, terminals, settings, sounded, key)) continue;
+    values.set(key, value);
+    if (joined) sounded.push(key);
+  }
+  return values;
 }
 
-function impliedIn(
+/** Whether a touch of a sweep need not be made, given what sounded before it. */
+function follows(
   { setting, red, black }: Extract<Ask, { kind: 'sweep' }>,
   terminals: readonly TerminalId[],
   settings: SwitchMap['settings'],
-  found: readonly { key: TerminalId | SettingId; joined: boolean }[],
-): Set<unknown> {
+  sounded: readonly (TerminalId | SettingId)[],
+  key: TerminalId | SettingId,
+): boolean {
   const settled = settings.get(setting)?.settled;
-  if (!settled) return new Set();
-  const place = (id: TerminalId) => terminals.indexOf(id);
-  const sounded = new Set(found.filter(({ joined }) => joined).map(({ key }) => place(key as TerminalId)));
+  if (!settled || sounded.length === 0) return false;
+  const place = (id: TerminalId | SettingId) => terminals.indexOf(id as TerminalId);
   const sweep = { red: place(red), black: black.map(place) };
-  return new Set([...impliedBySounded(settled, sweep, sounded)].map((at) => terminals[at]));
+  return impliedBySounded(settled, sweep, new Set(sounded.map(place))).has(place(key));
 }
