@@ -7,16 +7,20 @@ import { holdMove, rowOf, runOf } from './schools.js';
 import type { Planner, Situation } from './situation.js';
 
 /**
- * By time. Of more than two settings the first is mapped by itself, since what it shows makes the rest predictable; then
- * the move of which most pairs are expected to be settled in a second: a pair held through settings, or a sweep.
+ * By time. Of more than two settings the first is mapped by itself, since what it shows makes the rest predictable, unless
+ * the handle turns so easily that holding pairs through all of them is cheaper from the start; then the move of which most
+ * pairs are expected to be settled in a second: a pair held through settings, or a sweep.
  */
 export const byTime: Planner = (situation) => {
-  const { field, hands } = situation;
+  const { field, hands, costs } = situation;
   const first = hands.setting ?? 0;
+  const pays = field.settings.length > 2 && costs.turn >= EASY_TURN * costs.moveLead;
   const untouched = field.settings.every((_, setting) => openPairsOf(field, setting).length > 0);
-  const row = field.settings.length > 2 && untouched ? rowOf(field, first) : null;
-  return row ?? bestRate(situation);
+  return (pays && untouched ? rowOf(field, first) : null) ?? bestRate(situation);
 };
+
+/** A turn that costs less than this share of moving a lead is easy (tuned on drawn switches). */
+const EASY_TURN = 0.6;
 
 /**
  * Pairs that asking two terminals in a setting is expected to settle. Joined, it settles each net of which one of the two

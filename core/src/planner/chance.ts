@@ -11,24 +11,31 @@ export type Chance = (setting: number, a: number, b: number) => number;
  * weights trained by `npm run train-prior` on generated families. A low bundle makes each of its pairs likelier: at least
  * one of them joins, so the chance of each is divided by the chance of any (Bayes' rule, pairs taken as independent).
  */
-export function learntChance(
-  field: Field,
-  weights: readonly number[] = PRIOR_WEIGHTS,
-  experience: Experience = experienceOf(field),
-): Chance {
+export function learntChance(field: Field, weights: readonly number[] = PRIOR_WEIGHTS): Chance {
   const { size } = field;
-  const known = field.settings.map(() => new Float64Array(size * size).fill(-1));
-  const plain = (setting: number, a: number, b: number): number =>
-    logistic(featuresOf(field, experience, setting, Math.min(a, b), Math.max(a, b)), weights);
-  const bundled = field.settings.map(({ clauses }, setting) =>
-    clauses.length > 0 ? likelierByBundles(field, setting, plain) : null,
-  );
+  // Worked out when it is first asked for: most planners ask for few of these, and one for none.
+  let experience: Experience | null = null;
+  const known = new Map<number, Float64Array>();
+  const bundled = new Map<number, Map<number, number> | null>();
+  const plain = (setting: number, a: number, b: number): number => {
+    experience ??= experienceOf(field);
+    return logistic(featuresOf(field, experience, setting, Math.min(a, b), Math.max(a, b)), weights);
+  };
+  const likelier = (setting: number): Map<number, number> | null => {
+    const before = bundled.get(setting);
+    if (before !== undefined) return before;
+    const live = (field.settings[setting]?.clauses.length ?? 0) > 0;
+    const found = live ? likelierByBundles(field, setting, plain) : null;
+    bundled.set(setting, found);
+    return found;
+  };
   return (setting, a, b) => {
-    const cells = known[setting] as Float64Array;
+    let cells = known.get(setting);
+    if (!cells) known.set(setting, (cells = new Float64Array(size * size).fill(-1)));
     const cell = a < b ? a * size + b : b * size + a;
     const before = cells[cell] as number;
     if (before >= 0) return before;
-    const value = Math.min(0.98, bundled[setting]?.get(cell) ?? plain(setting, a, b));
+    const value = Math.min(0.98, likelier(setting)?.get(cell) ?? plain(setting, a, b));
     cells[cell] = value;
     return value;
   };

@@ -1,4 +1,4 @@
-import { factAt, type Settled, type SwitchMap } from '../continuity/index.js';
+import type { Settled, SwitchMap } from '../continuity/index.js';
 import {
   liveEvents,
   readingsAsked,
@@ -26,14 +26,13 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
   const settings = settingsInOrder(map).map((id): FieldSetting => {
     const settled = map.settings.get(id)?.settled;
     if (!settled) throw new Error('a setting of the structure is not in the map');
-    const leaveOut = new Uint8Array(size * size);
+    const leaveOut = unasked(settled, assumed).slice();
     const leave = (a: number, b: number) => {
       leaveOut[a * size + b] = leaveOut[b * size + a] = 1;
     };
     for (const { a, b } of settled.lookAgain) leave(a, b);
     if (closedProvesNothing) for (const { a, b } of settled.inCircuit) leave(a, b);
     for (const [a, b] of skips.get(id) ?? []) leave(a, b);
-    leaveUnasked(settled, leave, assumed);
     const clauses = liveClauses(settled.state, settled.clauses);
     const pairsOnly = bundlesSayNothing(map, settled);
     return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
@@ -49,14 +48,18 @@ export function bundlesSayNothing({ tape }: SwitchMap, settled: Settled): boolea
   return tape.some(({ reading }) => unused.has(reading.id) && reading.red.length + reading.black.length > 2);
 }
 
-function leaveUnasked(settled: Settled, leave: (a: number, b: number) => void, assumed: boolean): void {
-  const size = settled.terminals.length;
-  for (let a = 0; a < size; a += 1)
-    for (let b = a + 1; b < size; b += 1) {
-      const { state } = factAt(settled, a, b);
-      if (state === 'disputed' || (assumed && state === 'assumed')) leave(a, b);
-    }
+/** Pairs in dispute, and those assumed apart where they are left to the end; worked out once for each settling. */
+function unasked(settled: Settled, assumed: boolean): Uint8Array {
+  const known = worked.get(settled)?.[assumed ? 1 : 0];
+  if (known) return known;
+  const leave = (states: readonly string[]) =>
+    Uint8Array.from(settled.facts, ({ state }) => (states.includes(state) ? 1 : 0));
+  const both: [Uint8Array, Uint8Array] = [leave(['disputed']), leave(['disputed', 'assumed'])];
+  worked.set(settled, both);
+  return both[assumed ? 1 : 0];
 }
+
+const worked = new WeakMap<Settled, [Uint8Array, Uint8Array]>();
 
 /** Whether the handle springs back in a setting, so that it has to be held. */
 function isHeld({ actuators, settings }: Structure, id: SettingId): boolean {

@@ -1,5 +1,5 @@
 import { copyState, merge, netOf, type NetState, type SwitchMap } from '../continuity/index.js';
-import type { Ask, SettingId } from '../switch/index.js';
+import type { Approach, Ask, SettingId } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf } from './approach.js';
 import { agrees } from './certify.js';
 import { learntChance, type Chance } from './chance.js';
@@ -65,9 +65,9 @@ export function* forecastCourse(
   map: SwitchMap,
   at: SettingId | null,
   outlook: Outlook = {},
+  approach: Approach = approachOf(map),
   mostActs = 4000,
 ): Generator<Expected, Expected> {
-  const approach = approachOf(map);
   const costs = costsOf(map, approach);
   const field = copyField(fieldOf(map));
   const chanceOf = outlook.chance ?? learntChance;
@@ -92,8 +92,13 @@ export function* forecastCourse(
 }
 
 /** The same in one go. */
-export function expectedCourse(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Expected {
-  const steps = forecastCourse(map, at, outlook);
+export function expectedCourse(
+  map: SwitchMap,
+  at: SettingId | null,
+  outlook: Outlook = {},
+  approach?: Approach,
+): Expected {
+  const steps = forecastCourse(map, at, outlook, approach);
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;

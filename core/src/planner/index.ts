@@ -23,3 +23,4 @@ export * from './approach.js';
 export * from './forecast.js';
 export * from './recheck-plan.js';
 export * from './recheck-bundles.js';
+export * from './desk.js';

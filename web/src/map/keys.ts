@@ -15,15 +15,22 @@ export const MAP_KEYS: readonly [string, string][] = [
   ['End', 'Hit the stop: that was the last position'],
   ['Home', 'Back at the start: the handle goes round'],
   ['+', 'One more lug'],
+  ['/', 'How to map: order, extent, clips'],
   ['Escape', 'Leave what was begun'],
   ['?', 'These keys'],
 ];
 
+/** Panels that a key opens. */
+export interface Panels {
+  help: () => void;
+  approach: () => void;
+}
+
 /** Listens to the keyboard while the Map is shown; nothing has to have the focus. */
-export function useMapKeys(probing: Probing, onHelp: () => void): void {
-  const latest = useRef({ probing, onHelp });
+export function useMapKeys(probing: Probing, panels: Panels): void {
+  const latest = useRef({ probing, panels });
   useEffect(() => {
-    latest.current = { probing, onHelp };
+    latest.current = { probing, panels };
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -32,7 +39,7 @@ export function useMapKeys(probing: Probing, onHelp: () => void): void {
       const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
       const begun = latest.current.probing.typed !== '';
       if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
-      if (press(event, latest.current.probing, latest.current.onHelp)) event.preventDefault();
+      if (press(event, latest.current.probing, latest.current.panels)) event.preventDefault();
     };
     // The link that was tapped to come here must not take the first Enter.
     const { activeElement } = document;
@@ -57,7 +64,7 @@ function letGo({ detail }: MouseEvent): void {
 }
 
 /** Does what a key says; false when it says nothing here. */
-function press(event: KeyboardEvent, probing: Probing, onHelp: () => void): boolean {
+function press(event: KeyboardEvent, probing: Probing, panels: Panels): boolean {
   const { key } = event;
   const finding = probing.task?.kind === 'plan' && probing.task.plan.kind === 'find-position';
   if (event.ctrlKey || event.metaKey) {
@@ -98,12 +105,15 @@ function press(event: KeyboardEvent, probing: Probing, onHelp: () => void): bool
       probing.addLug();
       return true;
     case '?':
-      onHelp();
+      panels.help();
       return true;
-    default:
-      if (key.length !== 1) return false;
-      probing.setMessage(null);
-      probing.setTyped(probing.typed + key);
+    case '/':
+      if (probing.typed !== '') break;
+      panels.approach();
       return true;
   }
+  if (key.length !== 1) return false;
+  probing.setMessage(null);
+  probing.setTyped(probing.typed + key);
+  return true;
 }

@@ -24,7 +24,8 @@ export function MapPage() {
   const { map } = probing;
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);
-  useMapKeys(probing, () => setHelp(true));
+  const [choosing, setChoosing] = useState(false);
+  useMapKeys(probing, { help: () => setHelp(true), approach: () => setChoosing(true) });
   const awake = useWakeLock(probing.open);
   if (!probing.open) return <MapShut />;
   const readAgain = (id: ReadingId) => {
@@ -40,7 +41,11 @@ export function MapPage() {
           <HandleRail probing={probing} />
         </div>
         <div className="order-1 flex flex-col border-line lg:order-none lg:min-h-0 lg:border-x-2">
-          <MapTools probing={probing} onHelp={() => setHelp(true)} />
+          <MapTools
+            probing={probing}
+            onHelp={() => setHelp(true)}
+            approach={{ open: choosing, onOpenChange: setChoosing }}
+          />
           <div className="relative h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
             <MapDrawing probing={probing} onPick={setInspected} />
             <div className="absolute bottom-0 left-1 bg-paper">

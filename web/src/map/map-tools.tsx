@@ -5,10 +5,19 @@ import { Link } from 'react-router';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { LAYOUT_WORDS } from '../words/layouts.js';
+import { ApproachPanel } from './approach-panel.js';
 import type { Probing } from './use-probing.js';
 
 /** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
-export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => void }) {
+export function MapTools({
+  probing,
+  onHelp,
+  approach,
+}: {
+  probing: Probing;
+  onHelp: () => void;
+  approach: { open: boolean; onOpenChange: (open: boolean) => void };
+}) {
   const { sense, setSense, map, picking } = probing;
   const session = useSession();
   return (
@@ -28,6 +37,7 @@ export function MapTools({ probing, onHelp }: { probing: Probing; onHelp: () => 
           </button>
         ))}
       </div>
+      <ApproachPanel probing={probing} {...approach} />
       <PlainButton aria-pressed={picking} onClick={probing.pickPair}>
         Another pair
       </PlainButton>

@@ -15,7 +15,13 @@ export function useInstrument(
   sense: Sense,
 ): InstrumentAt | null {
   return useMemo(
-    () => hidden && ((at) => simulatedMeter(hidden, benchOf(map, at, () => sense))),
+    () =>
+      hidden &&
+      ((at) =>
+        simulatedMeter(
+          hidden,
+          benchOf(map, at, () => sense),
+        )),
     [hidden, map, sense],
   );
 }

@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { partitionFromGroups } from '../partition/index.js';
+import { ORDERS, PLAIN_APPROACH, type SettingId } from '../switch/index.js';
+import { bench, mapHidden, switchLikePattern } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
+import {
+  createDesk,
+  expectedCourse,
+  followUpsOf,
+  planNext,
+  type DeskAnswer,
+  type DeskQuestion,
+} from './index.js';
+
+const selector = [1, 2, 3, 4].map((way) =>
+  partitionFromGroups(10, [
+    [0, way],
+    [5, 5 + way],
+  ]),
+);
+
+describe('the forecast', () => {
+  it('is nothing when nothing is left, and exact where the rest is known from outside', () => {
+    const on = bench(10, 4);
+    const outlook = { hypotheses: [{ name: 'it', pattern: selector }] };
+    const expected = expectedCourse(deriveMap(on.events), on.settings[0] as SettingId, outlook);
+    const run = mapHidden(selector, on, { outlook });
+    expect(expected.readings).toBe(run.readings);
+    expect(expected.acts).toBeGreaterThan(0);
+    expect(expectedCourse(run.map, null)).toEqual({ acts: 0, readings: 0, touches: 0, seconds: 0 });
+  });
+
+  it('says less for clips, and changes nothing of the map it looks at', () => {
+    const on = bench(12, 4);
+    const map = deriveMap(on.events);
+    const before = JSON.stringify([...map.settings]);
+    const plain = expectedCourse(map, null, {}, { ...PLAIN_APPROACH, order: 'time' });
+    const clips = expectedCourse(map, null, {}, { ...PLAIN_APPROACH, order: 'time', clips: 12 });
+    expect(clips.seconds).toBeLessThan(plain.seconds);
+    expect(JSON.stringify([...map.settings])).toBe(before);
+  });
+});
+
+describe('the follow-ups', () => {
+  it('are what is asked next when nothing sounds, by every order', () => {
+    fc.assert(
+      fc.property(switchLikePattern(7, 3), fc.constantFrom(...ORDERS), (shape, order) => {
+        const silent = shape.map((truth) => truth.map((_, place) => place));
+        const on = bench(shape[0]?.length ?? 0, shape.length);
+        on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order } });
+        const map = deriveMap(on.events);
+        const at = on.settings[0] as SettingId;
+        const { silent: foreseen } = followUpsOf(map, at);
+        let prompts = 0;
+        const stop = new Error('two are enough');
+        try {
+          mapHidden(silent, on, {
+            onPrompt: (now) => {
+              prompts += 1;
+              if (prompts !== 2) return;
+              const left = now.tape.at(-1)?.reading.setting ?? at;
+              const next = planNext(now, left);
+              expect(next.kind === 'ask' ? next.ask : null).toEqual(foreseen);
+              throw stop;
+            },
+          });
+        } catch (error) {
+          if (error !== stop) throw error;
+        }
+        expect(prompts).toBe(2);
+      }),
+      { numRuns: runs(40) },
+    );
+  });
+});
+
+describe('the desk', () => {
+  const question = (version: number, approaches = 2): DeskQuestion => ({
+    version,
+    map: deriveMap(bench(10, 4).events),
+    at: null,
+    outlook: {},
+    approaches: ORDERS.slice(0, approaches).map((order) => ({ ...PLAIN_APPROACH, order })),
+  });
+  /** A desk whose clock goes on by a tick at every look, and whose pauses are ended by hand. */
+  function aDesk(tick: number) {
+    const answers: DeskAnswer[] = [];
+    const waiting: (() => void)[] = [];
+    let clock = 0;
+    const desk = createDesk({
+      now: () => (clock += tick),
+      pause: () => new Promise((resolve) => waiting.push(resolve)),
+      reply: (answer) => answers.push(answer),
+    });
+    const goOn = async (most = 1000) => {
+      for (let round = 0; round < most && waiting.length > 0; round += 1) {
+        waiting.shift()?.();
+        await Promise.resolve();
+        await Promise.resolve();
+      }
+    };
+    return { desk, answers, goOn, waiting };
+  }
+
+  it('gives the follow-ups first, then a forecast for each approach, all with the version asked', async () => {
+    const { desk, answers, goOn } = aDesk(0);
+    const done = desk.ask(question(7));
+    await goOn();
+    await done;
+    expect(answers.map(({ version, kind }) => [version, kind])).toEqual([
+      [7, 'follow-ups'],
+      [7, 'forecast'],
+      [7, 'forecast'],
+    ]);
+    const seconds = answers.flatMap((one) => (one.kind === 'forecast' ? one.expected.seconds : []));
+    expect(Math.min(...seconds)).toBeGreaterThan(10);
+  });
+
+  it('looks up between slices, and drops a question when a newer one has come', async () => {
+    const { desk, answers, goOn, waiting } = aDesk(20);
+    const older = desk.ask(question(1));
+    await goOn(3);
+    expect(waiting.length).toBeGreaterThan(0);
+    const newer = desk.ask(question(2));
+    await goOn();
+    await Promise.all([older, newer]);
+    const versions = answers.map(({ version }) => version);
+    expect(versions.filter((version) => version === 2)).toHaveLength(3);
+    expect(versions.lastIndexOf(1)).toBeLessThan(versions.indexOf(2));
+    expect(versions.filter((version) => version === 1).length).toBeLessThan(3);
+  });
+});

@@ -1,0 +1,163 @@
+// What mapping costs by each planner, on the frozen corpus or on any file in the project's format.
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { readProjectFile } from '@which-way/core/formats';
+import { patternOfKnown } from '@which-way/core/partition';
+import {
+  blankField,
+  byTime,
+  certify,
+  copyField,
+  EMPTY_HANDS,
+  ladder,
+  learntChance,
+  likelyFirst,
+  ORDINARY_HANDS,
+  pairFirst,
+  positionFirst,
+  runCourse,
+  supposedJoins,
+  workingPairs,
+} from '@which-way/core/planner';
+
+const CLIPS = { ...ORDINARY_HANDS, clipsOwned: 24 };
+const mean = (values) => values.reduce((sum, value) => sum + value, 0) / values.length;
+const now = () => Number(process.hrtime.bigint()) / 1e6;
+
+/** The switches of a file in the project's format; throws with what is wrong in it. */
+export function readCases(path) {
+  const text = readFileSync(path, 'utf8');
+  const read = readProjectFile(JSON.parse(text));
+  if (!read.ok) throw new Error(`${path}: ${JSON.stringify(read.problems[0])}`);
+  if (read.file.library.length === 0) throw new Error(`${path}: there is no switch in its library`);
+  return {
+    hash: createHash('sha256').update(text).digest('hex'),
+    cases: read.file.library.map((known) => ({ known, pattern: patternOfKnown(known) })),
+  };
+}
+
+/** Fewest probes that prove a pattern by pairs: (n - k) + k(k - 1) / 2 in each setting. */
+const certificate = (pattern) =>
+  pattern.reduce((sum, truth) => {
+    const nets = new Set(truth).size;
+    return sum + truth.length - nets + (nets * (nets - 1)) / 2;
+  }, 0);
+const exhaustive = (pattern) => (pattern.length * pattern[0].length * (pattern[0].length - 1)) / 2;
+
+function run(pattern, planner, costs) {
+  const decide = [];
+  const timed = (situation) => {
+    const began = now();
+    const move = planner(situation);
+    decide.push(now() - began);
+    return move;
+  };
+  const field = blankField(pattern[0].length, pattern.length);
+  const joined = (setting, a, b) => pattern[setting][a] === pattern[setting][b];
+  return { ...runCourse(field, EMPTY_HANDS, costs, timed, joined, { deep: true }), decide };
+}
+
+/** Costs of hands under which 'by time' must not be worse in the mean than the better school. */
+const HANDS = {
+  ordinary: ORDINARY_HANDS,
+  'a turn of 4 s': { ...ORDINARY_HANDS, turn: 4 },
+  'a turn of 1 s': { ...ORDINARY_HANDS, turn: 1 },
+  'a lead of 5 s': { ...ORDINARY_HANDS, moveLead: 5, moveBoth: 8 },
+  'a read of 3 s': { ...ORDINARY_HANDS, read: 3 },
+};
+
+/** Notes all figures: see the design's targets for what each is held against. */
+export function benchPlanners({ note, atMost, round }, path) {
+  const { hash, cases } = readCases(path);
+  const area = 'planner';
+  note(
+    area,
+    `corpus of ${new Set(cases.map(({ known }) => known.family)).size} families, ${hash.slice(0, 16)}`,
+    cases.length,
+    'maps',
+  );
+  const rows = cases.map(({ known, pattern }) => ({
+    known,
+    pattern,
+    certificate: certificate(pattern),
+    every: exhaustive(pattern),
+    position: run(pattern, positionFirst, ORDINARY_HANDS),
+    pair: run(pattern, pairFirst, ORDINARY_HANDS),
+    likely: run(pattern, likelyFirst, ORDINARY_HANDS),
+    time: run(pattern, byTime, ORDINARY_HANDS),
+    ladder: run(pattern, ladder, CLIPS),
+    working: run(pattern, workingPairs, ORDINARY_HANDS),
+    certify: run(pattern, certify({ name: known.name, pattern }), ORDINARY_HANDS),
+    certifyClips: run(pattern, certify({ name: known.name, pattern }), CLIPS),
+  }));
+  const big = rows.filter(({ pattern }) => pattern[0].length >= 8);
+  const ratio = (from, of) => from.map(of);
+  const both = (name, values, target, worst) => {
+    if (target === undefined) note(area, `${name}, mean`, round(mean(values)), 'ratio');
+    else atMost(area, `${name}, mean`, round(mean(values)), 'ratio', target);
+    if (worst === undefined) note(area, `${name}, worst`, round(Math.max(...values)), 'ratio');
+    else atMost(area, `${name}, worst`, round(Math.max(...values)), 'ratio', worst);
+  };
+  const NAMES = {
+    position: 'position-first',
+    pair: 'pair-first',
+    likely: 'likely-first',
+    time: 'by time',
+    ladder: 'ladder, 24 clips',
+  };
+  for (const [key, name] of Object.entries(NAMES)) {
+    both(
+      `${name}: readings / certificate`,
+      ratio(rows, (row) => row[key].readings / row.certificate),
+      key === 'likely' ? 1.1 : undefined,
+    );
+    note(
+      area,
+      `${name}: readings / every pair, mean`,
+      round(mean(ratio(rows, (row) => row[key].readings / row.every))),
+      'ratio',
+    );
+    note(
+      area,
+      `${name}: touches / position-first, mean`,
+      round(mean(ratio(rows, (row) => row[key].touches / row.position.touches))),
+      'ratio',
+    );
+  }
+  const over = rows.filter(
+    ({ likely, position }) => likely.readings > Math.max(1.05 * position.readings, position.readings + 2),
+  );
+  atMost(area, 'likely-first: maps over max(1.05 T, T + 2)', over.length, 'maps', 0);
+  const seconds = (key) => (row) => row[key].seconds / row.position.seconds;
+  both('pair-first: seconds / position-first', ratio(rows, seconds('pair')));
+  both('likely-first: seconds / position-first', ratio(rows, seconds('likely')));
+  both('by time: seconds / position-first', ratio(rows, seconds('time')), 0.83);
+  both('ladder: seconds / position-first, 8 terminals or more', ratio(big, seconds('ladder')), 0.48, 1);
+  both('working pairs: seconds / position-first', ratio(rows, seconds('working')));
+  both('certify: seconds / position-first', ratio(rows, seconds('certify')));
+  both(
+    'certify with clips: seconds / position-first, 8 terminals or more',
+    ratio(big, seconds('certifyClips')),
+  );
+  for (const [name, costs] of Object.entries(HANDS)) {
+    const school = (planner) =>
+      mean(rows.map((row) => run(row.pattern, planner, costs).seconds / row.position.seconds));
+    const better = Math.min(school(positionFirst), school(pairFirst));
+    atMost(area, `by time / the better school, mean; ${name}`, round(school(byTime) / better), 'ratio', 1);
+  }
+  for (const [key, planner, costs] of [
+    ['position', positionFirst, ORDINARY_HANDS],
+    ['time', byTime, ORDINARY_HANDS],
+    ['ladder', ladder, CLIPS],
+  ]) {
+    const forecast = rows.map(({ pattern, ...row }) => {
+      const blank = blankField(pattern[0].length, pattern.length);
+      const joined = supposedJoins(blank, learntChance(blank));
+      return runCourse(copyField(blank), EMPTY_HANDS, costs, planner, joined).seconds / row[key].seconds;
+    });
+    both(`${NAMES[key]}: seconds forecast at the start / taken`, forecast);
+  }
+  const decide = ['likely', 'time', 'ladder'].flatMap((key) => rows.flatMap((row) => row[key].decide));
+  atMost(area, 'ms per decision, mean', round(mean(decide)), 'ms', 5);
+  atMost(area, 'ms per decision, worst', round(Math.max(...decide)), 'ms', 100);
+}

@@ -1,0 +1,204 @@
+import { approachOf, costsOf } from '@which-way/core/planner';
+import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/switch';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { PlainButton } from '../shared/plain-button.js';
+import { ORDER_WORDS } from '../words/approach.js';
+import { time } from '../words/time.js';
+import { useDesk } from './use-desk.js';
+import type { Probing } from './use-probing.js';
+
+/** How it is mapped: the order, how far, clips and the seconds of these hands, each with what it will probably take. */
+export function ApproachPanel({
+  probing,
+  open,
+  onOpenChange,
+}: {
+  probing: Probing;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  return (
+    <Popover.Root open={open} onOpenChange={onOpenChange}>
+      <Popover.Trigger asChild>
+        <PlainButton>
+          {ORDER_WORDS[approachOf(probing.map).order].short}{' '}
+          <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
+        </PlainButton>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          role="dialog"
+          aria-label="How to map"
+          align="end"
+          sideOffset={6}
+          className="max-h-[80dvh] w-[26rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
+        >
+          {open && <Choices probing={probing} />}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** The ways of mapping that are offered side by side, with the person's own clips and seconds. */
+function waysOf(now: Approach): { key: string; approach: Approach; name: string; hint: string }[] {
+  const everything = (order: Approach['order'], clips: number): Approach => ({
+    ...now,
+    extent: 'everything',
+    order,
+    clips,
+  });
+  const clips = Math.max(now.clips, 8);
+  return [
+    ...(['position', 'pair', 'likely', 'time'] as const).map((order) => ({
+      key: order,
+      approach: everything(order, 0),
+      ...ORDER_WORDS[order],
+    })),
+    {
+      key: 'clips',
+      approach: everything('time', clips),
+      name: `By time, with ${clips} clips`,
+      hint: 'Terminals are tied together: one reading settles many pairs.',
+    },
+    {
+      key: 'working',
+      approach: { ...now, extent: 'working-pairs' },
+      name: 'Working pairs only',
+      hint: 'The commons against their throws. Throws are not tested against each other: no pass.',
+    },
+  ];
+}
+
+function isChosen(key: string, now: Approach): boolean {
+  if (now.extent === 'working-pairs') return key === 'working';
+  if (now.order === 'time' && now.clips >= 2) return key === 'clips';
+  return key === now.order;
+}
+
+function Choices({ probing }: { probing: Probing }) {
+  const { map, at } = probing;
+  const now = approachOf(map);
+  const ways = waysOf(now);
+  const { forecasts } = useDesk(
+    map,
+    at,
+    ways.map(({ approach }) => approach),
+  );
+  const open = map.structure.actuators.some(({ closed }) => closed === null);
+  return (
+    <>
+      <fieldset>
+        <legend className="font-bold">How to map, from the next prompt on</legend>
+        {ways.map((way, place) => {
+          const expected = forecasts[place];
+          return (
+            <label key={way.key} className="flex min-h-12 items-start gap-3 py-1">
+              <input
+                type="radio"
+                name="approach"
+                className="mt-1 size-5 shrink-0 accent-(--teal)"
+                checked={isChosen(way.key, now)}
+                onChange={() => probing.approach(way.approach)}
+              />
+              <span className="grow">
+                <span className="font-semibold">{way.name}</span>
+                <span className="block text-small text-quiet">{way.hint}</span>
+              </span>
+              <span className="w-24 shrink-0 text-right font-mono text-small">
+                {expected ? `about ${time(expected.seconds)}` : '…'}
+                {expected && <span className="block text-quiet">{expected.touches} touches</span>}
+              </span>
+            </label>
+          );
+        })}
+      </fieldset>
+      <p className="mt-1 text-small text-quiet">
+        Times are a forecast for a switch such as this one will probably turn out to be
+        {open ? ', in the positions found so far' : ''}.
+      </p>
+      <Clips probing={probing} />
+      <Hands probing={probing} />
+    </>
+  );
+}
+
+function Clips({ probing }: { probing: Probing }) {
+  const now = approachOf(probing.map);
+  return (
+    <label className="mt-3 flex items-center gap-3 border-t border-line pt-3">
+      <span className="grow font-semibold">Clips at hand</span>
+      <input
+        type="number"
+        min={0}
+        max={64}
+        value={now.clips}
+        onChange={(event) => {
+          const clips = Math.round(Number(event.target.value));
+          if (clips >= 0 && clips <= 64) probing.approach({ clips });
+        }}
+        className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+      />
+    </label>
+  );
+}
+
+const HAND_WORDS: readonly [keyof HandSeconds, string][] = [
+  ['moveLead', 'Move one lead'],
+  ['moveBoth', 'Move both leads'],
+  ['turn', 'Turn to another position'],
+  ['read', 'Read the meter'],
+  ['holdMomentary', 'Hold a sprung handle, more'],
+  ['clip', 'One clip on or off'],
+];
+
+/** Seconds of these hands: learnt from the job, or typed in. */
+function Hands({ probing }: { probing: Probing }) {
+  const now = approachOf(probing.map);
+  const costs = costsOf(probing.map, now);
+  const [message, setMessage] = useState('');
+  const set = (field: keyof HandSeconds, text: string) => {
+    const seconds = Number(text.trim().replace(',', '.'));
+    if (text.trim() === '' || !(seconds >= 0 && seconds <= 120))
+      return setMessage(`“${text}” is no time. Type seconds from 0 to 120, such as 2,5.`);
+    setMessage('');
+    const { moveLead, moveBoth, turn, read, holdMomentary, clip } = costs;
+    const hands: HandSeconds = { moveLead, moveBoth, turn, read, holdMomentary, clip };
+    return probing.approach({ hands: { ...hands, [field]: seconds } });
+  };
+  return (
+    <details className="mt-2">
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+        Seconds of your hands: {now.hands ? 'as typed in' : 'learnt from this job'}
+      </summary>
+      {HAND_WORDS.map(([field, words]) => (
+        <label key={field} className="flex items-center gap-3 py-0.5">
+          <span className="grow">{words}</span>
+          <input
+            key={costs[field]}
+            inputMode="decimal"
+            defaultValue={String(costs[field])}
+            onBlur={(event) => {
+              if (event.target.value !== String(costs[field])) set(field, event.target.value);
+            }}
+            className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+          />
+        </label>
+      ))}
+      {message && (
+        <p role="alert" className="mt-1 text-brick">
+          {message}
+        </p>
+      )}
+      {now.hands && (
+        <PlainButton
+          className="mt-2 w-full"
+          onClick={() => probing.approach({ hands: PLAIN_APPROACH.hands })}
+        >
+          Learn them from this job again
+        </PlainButton>
+      )}
+    </details>
+  );
+}
