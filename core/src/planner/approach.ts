@@ -107,5 +107,9 @@ export function askOfMove(map: SwitchMap, move: Move): Ask {
   const settings = move.settings.map(setting);
   const [red, black] = [move.red.map(terminal), move.black.map(terminal)];
   if (isBundle(move)) return { kind: 'bundle', red, black, settings };
-  return { kind: 'turn', red: red[0] as TerminalId, black: black[0] as TerminalId, settings };
+  const pair = { red: red[0] as TerminalId, black: black[0] as TerminalId };
+  const [only, ...more] = settings;
+  return only && more.length === 0
+    ? { kind: 'pair', setting: only, ...pair }
+    : { kind: 'turn', ...pair, settings };
 }

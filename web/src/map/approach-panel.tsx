@@ -32,7 +32,9 @@ export function ApproachPanel({
           aria-label="How to map"
           align="end"
           sideOffset={6}
-          className="max-h-[80dvh] w-[26rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
+          // The hands go on with the probes: the next Enter is for the prompt, not for this button.
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          className="max-h-(--radix-popover-content-available-height) w-[26rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
         >
           {open && <Choices probing={probing} />}
         </Popover.Content>

@@ -21,7 +21,7 @@ export function MapTools({
   const { sense, setSense, map, picking } = probing;
   const session = useSession();
   return (
-    <div className="flex flex-wrap items-center justify-end gap-2 px-4 py-2">
+    <div className="flex flex-wrap items-center justify-end gap-1.5 px-3 py-2">
       <div role="group" aria-label="How it is read" className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button
