@@ -58,10 +58,15 @@ export interface Outlook {
  */
 export function planNext(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan {
   if (liveEvents(map.log, 'meter-checked').length === 0) return { kind: 'check-meter' };
+  const open = map.structure.actuators.find(({ closed }) => closed === null);
+  const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
+  // Who holds the leads while the handle turns has to know first where it can be turned to.
+  const { order: school, extent } = approachOf(map);
+  const positionsFirst = extent === 'everything' && (school === 'pair' || school === 'time');
+  if (finding && positionsFirst) return finding;
   const asked = nextAsk(map, fieldOf(map), at, outlook);
   if (asked) return asked;
-  const open = map.structure.actuators.find(({ closed }) => closed === null);
-  if (open) return { kind: 'find-position', actuator: open.id };
+  if (finding) return finding;
   const order = settingsFrom(map, at);
   return (
     workingPairsDone(map, order) ??

@@ -121,7 +121,7 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
   const list = (ids: readonly TerminalId[]) => terminalList(structure, ids);
   const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
   const places = ask.settings.map((id) => shortSettingName(structure, id)).join(', ');
-  const sounded = ask.settings.length === 1 ? 'does it sound?' : 'which sounded?';
+  const [only, ...more] = ask.settings;
   const stays = (lead: readonly TerminalId[], before: readonly TerminalId[] | undefined) =>
     before?.join() === lead.join();
   const moves = [
@@ -132,13 +132,25 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
         : [`Red to ${list(red)}`]),
     ...(black.length > 1 || stays(black, last?.black) ? [] : [`black to ${list(black)}`]),
   ].join(', ');
+  const hands = `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}`;
+  const held =
+    ask.kind === 'bundle'
+      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.`
+      : `Red on ${list(red)}, black on ${list(black)}.`;
+  if (only && more.length === 0) {
+    const place = settingName(structure, only);
+    const there = handleLeftAt(map) === only;
+    return {
+      turn: there ? null : `Turn the handle to ${place}`,
+      big: moves === '' ? 'Does it sound?' : hands,
+      small: `${held} Handle ${there ? 'stays at' : 'at'} ${place}.`,
+      red: null,
+    };
+  }
   return {
     turn: null,
-    big:
-      moves === ''
-        ? `Turn: ${sounded}`
-        : `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}. Turn: ${sounded}`,
-    small: `Handle through ${places}. ${ask.kind === 'bundle' ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.` : `Red on ${list(red)}, black on ${list(black)}.`}`,
+    big: moves === '' ? 'Turn: which sounded?' : `${hands}. Turn: which sounded?`,
+    small: `Handle through ${places}. ${held}`,
     red: null,
   };
 }
