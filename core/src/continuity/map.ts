@@ -9,6 +9,7 @@ import {
   type SettingId,
   type Structure,
 } from '../switch/index.js';
+import { extendSettled } from './extend-settled.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle, type Blocks, type Explanations, type Settled } from './settle.js';
 
@@ -124,8 +125,15 @@ function goOn(
   for (const [id, items] of fresh) {
     const all = (evidence.get(id) ?? []).concat(items);
     evidence.set(id, all);
-    if (settings.has(id))
-      settings.set(id, settleOne(id, before.structure, before.contacts, all, explained, assumed));
+    const known = settings.get(id);
+    if (!known) continue;
+    const extended = assumed.length === 0 ? extendSettled(known.settled, items) : null;
+    settings.set(
+      id,
+      extended
+        ? { settled: extended, coverage: coverageOf(extended, before.contacts) }
+        : settleOne(id, before.structure, before.contacts, all, explained, assumed),
+    );
   }
   const complete = completeness(before.structure, settings);
   return { map: { ...before, log, tape, settings, complete }, bySetting: evidence };

@@ -39,6 +39,19 @@ export function netOf({ parent }: NetState, place: number): number {
 export const netsOfState = (state: NetState): Partition =>
   Array.from({ length: state.size }, (_, place) => netOf(state, place));
 
+/** The same knowledge in the one form that does not depend on the order in which it came. */
+export function canonicalState(state: NetState): NetState {
+  const { size } = state;
+  const nets = netsOfState(state);
+  const apart = new Uint8Array(size * size);
+  for (let one = 0; one < size; one += 1) {
+    if (nets[one] !== one) continue;
+    for (let other = 0; other < size; other += 1)
+      if (nets[other] === other) apart[one * size + other] = state.apart[one * size + other] as number;
+  }
+  return { size, parent: Int16Array.from(nets), apart };
+}
+
 /** Whether the nets of two terminals are held apart. */
 export function areApart(state: NetState, a: number, b: number): boolean {
   return state.apart[netOf(state, a) * state.size + netOf(state, b)] === 1;

@@ -3,7 +3,7 @@ import { looksAgain, type Evidence } from '../sense/index.js';
 import type { Explanation, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
-import { areApart, netsOfState, type Clause, type NetState } from './net-state.js';
+import { areApart, canonicalState, netsOfState, type Clause, type NetState } from './net-state.js';
 import { ASSUMED_APART, DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import type { Link } from './link.js';
 
@@ -62,8 +62,9 @@ export function settle(
   const agreeing = without(sorted, suspectsOf(pairwise));
   const contradictions = [...pairwise, ...findBundleContradictions(size, agreeing)];
   const trusted = without(sorted, suspectsOf(contradictions));
-  const state = inferFrom(size, trusted);
-  if (!state) throw new Error('what is left after taking suspects out contradicts itself');
+  const inferred = inferFrom(size, trusted);
+  if (!inferred) throw new Error('what is left after taking suspects out contradicts itself');
+  const state = canonicalState(inferred);
   const nets = netsOfState(state);
   const facts = decideFacts(size, { ...trusted, nets, state }, sorted);
   for (const blocks of apart) assumeApart(facts, size, blocks, place);

@@ -1,4 +1,4 @@
-import type { Settled, SwitchMap } from '../continuity/index.js';
+import { ASSUMED_APART, type Settled, type SwitchMap } from '../continuity/index.js';
 import {
   liveEvents,
   readingsAsked,
@@ -37,7 +37,16 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
     const pairsOnly = bundlesSayNothing(map, settled);
     return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
   });
-  return { size, places: map.contacts, settings, bundles: bundlesOf(map) };
+  let bundles: Field['bundles'] | null = null;
+  return {
+    size,
+    places: map.contacts,
+    settings,
+    // Counted when it is first asked for: only a ladder does.
+    get bundles() {
+      return (bundles ??= bundlesOf(map));
+    },
+  };
 }
 
 /** Whether a setting is for pairs only: its readings contradict, or a bundle in it came out between closed and open. */
@@ -52,9 +61,19 @@ export function bundlesSayNothing({ tape }: SwitchMap, settled: Settled): boolea
 function unasked(settled: Settled, assumed: boolean): Uint8Array {
   const known = worked.get(settled)?.[assumed ? 1 : 0];
   if (known) return known;
-  const leave = (states: readonly string[]) =>
-    Uint8Array.from(settled.facts, ({ state }) => (states.includes(state) ? 1 : 0));
-  const both: [Uint8Array, Uint8Array] = [leave(['disputed']), leave(['disputed', 'assumed'])];
+  const { facts, contradictions } = settled;
+  const leave = (states: readonly string[]): Uint8Array => {
+    const out = new Uint8Array(facts.length);
+    facts.forEach(({ state }, cell) => {
+      if (states.includes(state)) out[cell] = 1;
+    });
+    return out;
+  };
+  const nothing = contradictions.length === 0 && !facts.includes(ASSUMED_APART);
+  const none = new Uint8Array(facts.length);
+  const both: [Uint8Array, Uint8Array] = nothing
+    ? [none, none]
+    : [leave(['disputed']), leave(['disputed', 'assumed'])];
   worked.set(settled, both);
   return both[assumed ? 1 : 0];
 }

@@ -53,14 +53,40 @@ export function headsOf(field: Field, setting: number): number[] {
   });
 }
 
+/** The nets of a setting by place, and whether two of them, by name, are neither one nor apart. */
+function looseEnds({ size }: Field, { nets }: FieldSetting): (a: number, b: number) => boolean {
+  const net = Int16Array.from({ length: size }, (_, place) => netOf(nets, place));
+  return (a, b) => {
+    const [one, other] = [net[a] as number, net[b] as number];
+    return one !== other && nets.apart[one * size + other] === 0;
+  };
+}
+
 /** Pairs of nets of a setting that are still to be asked. */
 export function openPairsOf(field: Field, setting: number): [number, number][] {
   const heads = headsOf(field, setting);
+  const { leaveOut } = field.settings[setting] as FieldSetting;
+  const loose = looseEnds(field, field.settings[setting] as FieldSetting);
   const pairs: [number, number][] = [];
-  heads.forEach((one, at) => {
-    for (const other of heads.slice(at + 1)) if (isOpen(field, setting, one, other)) pairs.push([one, other]);
-  });
+  for (let at = 0; at < heads.length; at += 1)
+    for (let next = at + 1; next < heads.length; next += 1) {
+      const [one, other] = [heads[at] as number, heads[next] as number];
+      if (leaveOut[one * field.size + other] === 0 && loose(one, other)) pairs.push([one, other]);
+    }
   return pairs;
+}
+
+/** The first row i < j in terminal order with something to ask, one terminal for each net; null when there is none. */
+export function firstRow(field: Field, setting: number): { red: number; black: number[] } | null {
+  const { places, size } = field;
+  const { leaveOut } = field.settings[setting] as FieldSetting;
+  const heads = headsOf(field, setting);
+  const loose = looseEnds(field, field.settings[setting] as FieldSetting);
+  for (const red of places) {
+    const black = heads.filter((head) => head > red && leaveOut[red * size + head] === 0 && loose(red, head));
+    if (black.length > 0) return { red, black };
+  }
+  return null;
 }
 
 /**

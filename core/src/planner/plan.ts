@@ -82,7 +82,10 @@ function nextAsk(map: SwitchMap, field: Field, at: SettingId | null, outlook: Ou
   const approach = approachOf(map);
   const { planner, reason } = plannerOf(approach, outlook.hypotheses)(field);
   const chance = (outlook.chance ?? learntChance)(field);
-  const move = planner({ field, hands: handsOf(map, at), costs: costsOf(map, approach), chance });
+  // Position-first counts no seconds; to learn them from a long log takes a while.
+  const counts = approach.order !== 'position' || (outlook.hypotheses ?? []).length > 0;
+  const costs = counts ? costsOf(map, approach) : { ...ORDINARY_HANDS, clipsOwned: 0 };
+  const move = planner({ field, hands: handsOf(map, at), costs, chance });
   if (!move) return null;
   const ask = askOfMove(map, move);
   return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: reason(move) };

@@ -1,5 +1,5 @@
 import { netChance } from './chance.js';
-import { headsOf, isOpen, openPairsOf, type Field } from './field.js';
+import { firstRow, isOpen, openPairsOf, type Field } from './field.js';
 import { oriented, type Hands } from './hands.js';
 import type { Planner, Situation } from './situation.js';
 import { pairMove, type Move } from './move.js';
@@ -23,14 +23,8 @@ export const positionFirst: Planner = (situation) => {
 
 /** The next row i < j of a setting as a sweep; null when all of it is known. */
 export function rowOf(field: Field, setting: number): Move | null {
-  const { places } = field;
-  const heads = headsOf(field, setting);
-  for (let at = 0; at < places.length - 1; at += 1) {
-    const red = places[at] as number;
-    const black = heads.filter((head) => head > red && isOpen(field, setting, red, head));
-    if (black.length > 0) return { kind: 'sweep', setting, red, black };
-  }
-  return null;
+  const row = firstRow(field, setting);
+  return row && { kind: 'sweep', setting, ...row };
 }
 
 /** Hold a pair, work the handle: the first pair in terminal order, through every setting where it is not known. */
