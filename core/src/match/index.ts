@@ -3,3 +3,4 @@ export * from './symmetry.js';
 export * from './embedding.js';
 export * from './match.js';
 export * from './requirement.js';
+export * from './recognise.js';

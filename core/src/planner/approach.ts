@@ -58,7 +58,8 @@ export function plannerOf(
   hypotheses: readonly Hypothesis[] = [],
 ): (field: Field) => { planner: Planner; reason: (move: Move) => Reason } {
   return (field) => {
-    const left = hypotheses.filter((one) => agrees(field, one));
+    const expects = approach.order === 'expected';
+    const left = expects ? hypotheses.filter((one) => agrees(field, one)) : [];
     const [only, ...more] = left;
     if (approach.extent === 'working-pairs') return { planner: workingPairs, reason: () => 'common' };
     if (only && more.length > 0) {
@@ -83,6 +84,7 @@ function plainPlanner({ order, clips }: Approach): { planner: Planner; reason: (
         reason: (move) => (move.kind === 'sweep' && move.black.length > 1 ? 'row' : 'likely'),
       };
     case 'time':
+    case 'expected':
       return {
         planner: clips >= 2 ? ladder : byTime,
         reason: (move) => (isBundle(move) ? 'bundle' : 'fastest'),

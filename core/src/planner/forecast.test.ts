@@ -24,6 +24,7 @@ const selector = [1, 2, 3, 4].map((way) =>
 describe('the forecast', () => {
   it('is nothing when nothing is left, and exact where the rest is known from outside', () => {
     const on = bench(10, 4);
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
     const outlook = { hypotheses: [{ name: 'it', pattern: selector }] };
     const expected = expectedCourse(deriveMap(on.events), on.settings[0] as SettingId, outlook);
     const run = mapHidden(selector, on, { outlook });

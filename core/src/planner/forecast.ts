@@ -71,6 +71,7 @@ export function* forecastCourse(
   const costs = costsOf(map, approach);
   const field = copyField(fieldOf(map));
   const chanceOf = outlook.chance ?? learntChance;
+  // What it looks like serves as the supposition whatever the order of probing.
   const joined = supposition(field, chanceOf(field), outlook);
   const held = (setting: number) => field.settings[setting]?.held ?? false;
   const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0 };

@@ -62,7 +62,7 @@ export function planNext(map: SwitchMap, at: SettingId | null, outlook: Outlook 
   const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
   // Who holds the leads while the handle turns has to know first where it can be turned to.
   const { order: school, extent } = approachOf(map);
-  const positionsFirst = extent === 'everything' && (school === 'pair' || school === 'time');
+  const positionsFirst = extent === 'everything' && school !== 'position' && school !== 'likely';
   if (finding && positionsFirst) return finding;
   const asked = nextAsk(map, fieldOf(map), at, outlook);
   if (asked) return asked;
@@ -83,7 +83,7 @@ function nextAsk(map: SwitchMap, field: Field, at: SettingId | null, outlook: Ou
   const { planner, reason } = plannerOf(approach, outlook.hypotheses)(field);
   const chance = (outlook.chance ?? learntChance)(field);
   // Position-first counts no seconds; to learn them from a long log takes a while.
-  const counts = approach.order !== 'position' || (outlook.hypotheses ?? []).length > 0;
+  const counts = approach.order !== 'position';
   const costs = counts ? costsOf(map, approach) : { ...ORDINARY_HANDS, clipsOwned: 0 };
   const move = planner({ field, hands: handsOf(map, at), costs, chance });
   if (!move) return null;

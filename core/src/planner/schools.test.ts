@@ -130,6 +130,7 @@ describe('every school, and any switching between them', () => {
             pair: pairFirst,
             likely: likelyFirst,
             time: clips ? ladder : byTime,
+            expected: clips ? ladder : byTime,
           }[order];
           const field = blankField(hidden[0]?.length ?? 0, hidden.length);
           const hands = { ...EMPTY_HANDS, setting: 0 };
@@ -324,6 +325,7 @@ describe('what the switch may be', () => {
         const size = hidden[0]?.length ?? 0;
         if (size !== wrong[0]?.length || hidden.length !== wrong.length) return;
         const on = bench(size, hidden.length);
+        on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
         const { map } = mapHidden(hidden, on, {
           outlook: { hypotheses: [{ name: 'wrong', pattern: wrong }] },
         });

@@ -1,5 +1,8 @@
-/** The order in which it is probed; each is a school of its own, and they may be changed midway. */
-export const ORDERS = ['position', 'pair', 'likely', 'time'] as const;
+/**
+ * The order in which it is probed; each is a school of its own, and they may be changed midway. `expected` proves what the
+ * switch looks like, and goes by time while it looks like nothing known.
+ */
+export const ORDERS = ['position', 'pair', 'likely', 'time', 'expected'] as const;
 export type Order = (typeof ORDERS)[number];
 
 /** How far it is probed: every pair in every setting, or only commons against their throws. */

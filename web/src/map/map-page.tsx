@@ -5,6 +5,10 @@ import { Inspector, type Inspected } from '../shared/inspector.js';
 import { SideSwitch } from '../shared/side-switch.js';
 import { TableGrid } from '../shared/table-grid.js';
 import { Contradictions } from './contradictions.js';
+import { useJobState } from '../job/job-context.js';
+import { LookAgainPanel } from './look-again.js';
+import { LooksLike } from './looks-like.js';
+import { useOutlook } from './use-outlook.js';
 import { HandleRail } from './handle-rail.js';
 import { KeysHelp } from './keys-help.js';
 import { useMapKeys } from './keys.js';
@@ -20,7 +24,8 @@ import { DeclaredParts } from './declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
-  const probing = useProbing();
+  const outlook = useOutlook(useJobState((state) => state.map));
+  const probing = useProbing(outlook.recognised);
   const { map } = probing;
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);
@@ -67,6 +72,8 @@ export function MapPage() {
           )}
           <SafetyWarning />
           <Contradictions probing={probing} onReadAgain={readAgain} />
+          <LookAgainPanel probing={probing} />
+          <LooksLike probing={probing} outlook={outlook} />
           <section aria-label="Truth table so far">
             <h2 className="font-semibold text-quiet">Truth table so far</h2>
             {table.poles.length + table.uncertain.length === 0 ? (
@@ -88,7 +95,7 @@ export function MapPage() {
           )}
         </div>
       </div>
-      <PromptBar probing={probing} />
+      <PromptBar probing={probing} outlook={outlook} />
       <KeysHelp open={help} onOpenChange={setHelp} />
     </main>
   );

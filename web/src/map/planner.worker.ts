@@ -1,6 +1,7 @@
 import { createMapper } from '@which-way/core/continuity';
-import { createDesk } from '@which-way/core/planner';
-import type { Approach, JobEvent, SettingId } from '@which-way/core/switch';
+import { recognise, type Recognised } from '@which-way/core/match';
+import { createDesk, type DeskAnswer } from '@which-way/core/planner';
+import type { Approach, JobEvent, KnownSwitch, SettingId } from '@which-way/core/switch';
 
 /** A question to the worker: how the log goes on from the first `from` events that it has already, and what to forecast. */
 export interface WorkerQuestion {
@@ -9,18 +10,29 @@ export interface WorkerQuestion {
   added: JobEvent[];
   at: SettingId | null;
   approaches: Approach[];
+  /** Known switches that this one may turn out to be; null: those sent before. */
+  library: KnownSwitch[] | null;
 }
+
+/** What comes back, piece by piece, with the version of its question. */
+export type WorkerAnswer = DeskAnswer | { version: number; kind: 'recognised'; recognised: Recognised[] };
 
 const mapper = createMapper();
 let events: JobEvent[] = [];
+let library: KnownSwitch[] = [];
+const reply = (answer: WorkerAnswer) => postMessage(answer);
 const desk = createDesk({
   now: () => performance.now(),
   pause: () => new Promise((resolve) => setTimeout(resolve)),
-  reply: (answer) => postMessage(answer),
+  reply,
 });
 
 addEventListener('message', ({ data }: MessageEvent<WorkerQuestion>) => {
   const { version, from, added, at, approaches } = data;
   events = [...events.slice(0, from), ...added];
-  void desk.ask({ version, map: mapper(events), at, outlook: {}, approaches });
+  library = data.library ?? library;
+  const map = mapper(events);
+  const recognised = recognise(map, library);
+  reply({ version, kind: 'recognised', recognised });
+  void desk.ask({ version, map, at, outlook: { hypotheses: recognised }, approaches });
 });

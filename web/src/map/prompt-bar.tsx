@@ -1,23 +1,24 @@
 import type { ReactNode } from 'react';
 import { forecast, recheckForecast } from '@which-way/core/planner';
-import { MAP_ACTS, type EventId } from '@which-way/core/switch';
+import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { settingName } from '../words/terminals.js';
 import { time } from '../words/time.js';
-import { promptWords } from './prompt-words.js';
+import { askInShort, promptWords } from './prompt-words.js';
+import type { OutlookView } from './use-outlook.js';
 import type { Probing } from './use-probing.js';
 
 /** The next thing to do, the biggest thing on the screen, with its answers beside it. */
-export function PromptBar({ probing }: { probing: Probing }) {
+export function PromptBar({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
   const words = promptWords(probing);
   return (
     <section
       aria-label="What to do next"
       className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
-      <Progress probing={probing} />
+      <Progress probing={probing} outlook={outlook} />
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
           <p
@@ -43,16 +44,33 @@ export function PromptBar({ probing }: { probing: Probing }) {
           <span data-testid="prompt-small">{words.small}</span>
         </p>
         <EntryLine probing={probing} />
+        <Foreshadow probing={probing} outlook={outlook} />
       </div>
       <Answers probing={probing} />
     </section>
   );
 }
 
-function Progress({ probing: { map, at, plan } }: { probing: Probing }) {
+/** The two prompts after this one, so that the hands can plan. */
+function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
+  const { map, task, plan, typed, message } = probing;
+  const { followUps } = outlook;
+  const foreseen = task?.kind === 'prompt' && plan.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
+  if (!foreseen || !followUps || typed !== '' || message) return null;
+  const { silent, sounded } = followUps;
+  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'this is settled');
+  return (
+    <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
+      Then, if none: {words(silent)}. If it sounds: {words(sounded)}.
+    </p>
+  );
+}
+
+function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; outlook: OutlookView }) {
   const coverage = at ? map.settings.get(at)?.coverage : undefined;
   if (!coverage || !at) return <div />;
   const left = forecast(map);
+  const expected = outlook.forecasts[0];
   const recheck = plan.kind === 'ask' && plan.why === 'recheck' ? recheckForecast(map) : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
@@ -73,7 +91,9 @@ function Progress({ probing: { map, at, plan } }: { probing: Probing }) {
       )}
       {left.readings > 0 && (
         <p>
-          At most {left.touches} touches more, {time(left.seconds)}
+          {expected && expected.readings > 0
+            ? `About ${expected.touches} touches more, ${time(expected.seconds)}`
+            : `At most ${left.touches} touches more, ${time(left.seconds)}`}
           {open ? ', in the positions found so far' : ''}
         </p>
       )}

@@ -97,6 +97,17 @@ function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefine
   return id ? terminalName(map.structure, id) : '?';
 }
 
+/** An ask in a few words, as what comes after the present one. */
+export function askInShort(map: SwitchMap, ask: Ask): string {
+  const list = (lead: TerminalId | readonly TerminalId[]) => terminalList(map.structure, [lead].flat());
+  if (isHeldAsk(ask)) {
+    const places = ask.settings.map((id) => shortSettingName(map.structure, id)).join(', ');
+    return `red ${list(ask.red)}, black ${list(ask.black)} through ${places}`;
+  }
+  const turn = handleLeftAt(map) === ask.setting ? '' : ` at ${settingName(map.structure, ask.setting)}`;
+  return `red ${list(ask.red)}, black ${list(ask.black)}${turn}`;
+}
+
 function askWords(map: SwitchMap, ask: Ask): PromptWords {
   if (isHeldAsk(ask)) return holdWords(map, ask);
   const red = named(map, ask.red);

@@ -1,4 +1,4 @@
-import { answerTo, approachOf, handleAt, planNext } from '@which-way/core/planner';
+import { answerTo, approachOf, handleAt, planNext, type Hypothesis } from '@which-way/core/planner';
 import { safetyStanding } from '@which-way/core/safety';
 import {
   lastCheckedMeter,
@@ -40,10 +40,11 @@ import { zeroTrouble } from './zero.js';
 /** Everything the Map screen shows and does. */
 export type Probing = ReturnType<typeof useProbing>;
 
+const NO_HYPOTHESES: readonly Hypothesis[] = [];
 const NOTHING_TAPPED: Found = new Map();
 
 /** The state of the hands: what is asked, what was tapped or typed so far, and what each answer does. */
-export function useProbing() {
+export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
   const session = useSession();
   const map = useJobState((state) => state.map);
   const job = useJobState((state) => state.job);
@@ -62,7 +63,7 @@ export function useProbing() {
   const prompt = useMemo(() => shownPrompt(map), [map]);
   const found = tapped && tapped.prompt === prompt?.id ? tapped.values : NOTHING_TAPPED;
   const handle = useMemo(() => handleAt(map), [map]);
-  const plan = useMemo(() => planNext(map, handle), [map, handle]);
+  const plan = useMemo(() => planNext(map, handle, { hypotheses }), [map, handle, hypotheses]);
   const wrong = map.tape.find(
     ({ reading, standing }) => reading.id === correcting && standing === 'counts',
   )?.reading;
@@ -289,7 +290,7 @@ export function useProbing() {
   };
   const turnTo = (setting: SettingId) => {
     if (many && isHeldAsk(many)) return touchSetting(setting);
-    const there = planNext(map, setting);
+    const there = planNext(map, setting, { hypotheses });
     if (there.kind === 'ask' && firstSetting(there.ask) === setting) return show(there.ask);
     setMessage('That position is settled. To read a pair there, tap its cell in the table.');
   };

@@ -1,3 +1,4 @@
+import type { Recognised } from '@which-way/core/match';
 import type { Order } from '@which-way/core/switch';
 
 /** The orders of probing, as people choose them. */
@@ -22,4 +23,26 @@ export const ORDER_WORDS: Record<Order, { short: string; name: string; hint: str
     name: 'By time',
     hint: 'Whatever settles most a second with these hands.',
   },
+  expected: {
+    short: 'What it looks like',
+    name: 'Prove what it looks like',
+    hint: 'Once a pattern is recognised: its joins, then what must be open. Answers win over what was expected.',
+  },
 };
+
+const KINDS: Record<Extract<Recognised['of'], { kind: 'ordinary' }>['switch'], string> = {
+  'on-off': 'on-off',
+  changeover: 'changeover',
+  'changeover-centre-off': 'changeover, centre off',
+  selector: 'selector',
+  progressive: 'progressive',
+  'one-missing': 'selector that leaves one out',
+  bridging: 'selector that bridges in passing',
+};
+
+/** What a recognised switch is called. */
+export function recognisedWords({ of, name }: Recognised): string {
+  if (of.kind === 'library') return name;
+  const ways = of.ways > 2 ? `${of.ways}-way ` : '';
+  return `${of.poles}-pole ${ways}${KINDS[of.switch]}`;
+}

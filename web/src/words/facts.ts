@@ -1,5 +1,8 @@
 import type { Fact, LookAgain } from '@which-way/core/continuity';
-import type { Standing } from '@which-way/core/sense';
+import type { Proposal } from '@which-way/core/explain';
+import type { MiddleHint, Standing } from '@which-way/core/sense';
+import type { Explanation } from '@which-way/core/switch';
+import { ohms } from './quantity.js';
 
 /** Whether and how it is known that two terminals join, as a sentence's end. */
 export function factWords({ state, joined, byTone }: Fact): string {
@@ -28,3 +31,34 @@ export const STANDING_WORDS: Record<Standing, string> = {
   aside: 'kept aside: its prompt was gone',
   parked: 'parked: terminal or position not in use',
 };
+
+/** What a reading between closed and open may be, after 'it is'. */
+export const EXPLANATION_WORDS: Record<Explanation, string> = {
+  contact: 'a bad contact',
+  part: 'a part, no contact',
+  leak: 'a leak',
+  potentiometer: 'a potentiometer',
+};
+
+/** What to do about a middle value, by its size. */
+export const HINT_WORDS: Record<MiddleHint, string> = {
+  'work-the-contact': 'Work the handle ten strokes, then read it again.',
+  'a-part-or-film': 'A part lies across, or film or carbon on the contact.',
+  'hands-off-the-tips': 'Hands off the tips, one lead clipped, dry: then read it again.',
+};
+
+/** Why something is proposed. */
+export function becauseWords(because: Proposal['because']): string {
+  switch (because.code) {
+    case 'changes':
+      return `it went from ${ohms(because.from)} to ${ohms(because.to)} on being read again.`;
+    case 'repeats':
+      return `it repeats, ${ohms(because.ohms)} ${because.times} times.`;
+    case 'same-everywhere':
+      return `it is the same in ${because.settings} positions, ${ohms(because.ohms)}.`;
+    case 'follows-handle':
+      return `it goes from ${ohms(because.from)} to ${ohms(because.to)} step by step over ${because.settings} positions.`;
+    case 'declared-parts':
+      return `the declared parts and what is joined would show ${ohms(because.predicted)}.`;
+  }
+}

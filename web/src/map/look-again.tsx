@@ -1,0 +1,71 @@
+import { proposalsFor, type Proposal } from '@which-way/core/explain';
+import { middleHint, lastCheck } from '@which-way/core/sense';
+import { ORDINARY_METER, type Explanation, type TerminalId } from '@which-way/core/switch';
+import { useSession } from '../job/job-context.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { becauseWords, EXPLANATION_WORDS, HINT_WORDS, LOOK_AGAIN_WORDS } from '../words/facts.js';
+import { settingName, terminalName } from '../words/terminals.js';
+import { evidenceWords } from '../words/quantity.js';
+import type { Probing } from './use-probing.js';
+
+/** Readings between closed and open: what each may be and why; a person accepts one, or reads it again. */
+export function LookAgainPanel({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const session = useSession();
+  const items = [...map.settings.values()].flatMap(({ settled }) =>
+    settled.lookAgain.map((item) => ({ settled, item })),
+  );
+  if (items.length === 0) return null;
+  return (
+    <Notice
+      look="amber"
+      title={items.length === 1 ? 'One to look at again' : `${items.length} to look at again`}
+    >
+      <ul className="grid gap-3">
+        {items.slice(0, 6).map(({ settled, item }) => {
+          const [a, b] = [settled.terminals[item.a], settled.terminals[item.b]] as [TerminalId, TerminalId];
+          const line = map.tape.findLast(({ reading }) => item.readings.includes(reading.id));
+          const meter = lastCheck(map.log)?.meter ?? ORDINARY_METER;
+          const hint = line?.evidence.quantity ? middleHint(line.evidence.quantity.ohms, meter) : null;
+          const proposals = proposalsFor(map, settled.setting, item.a, item.b);
+          const accept = (as: Explanation) =>
+            session.emit({ kind: 'explained', readings: item.readings, as, note: '' });
+          return (
+            <li
+              key={`${settled.setting} ${a} ${b}`}
+              className="border-t border-line pt-2 first:border-0 first:pt-0"
+            >
+              <p className="font-semibold">
+                {terminalName(map.structure, a)}–{terminalName(map.structure, b)} at{' '}
+                {settingName(map.structure, settled.setting)}:{' '}
+                {line ? evidenceWords(line.evidence) : LOOK_AGAIN_WORDS[item.because]}
+              </p>
+              {hint && <p>{HINT_WORDS[hint]}</p>}
+              {proposals.map((proposal: Proposal) => (
+                <p key={proposal.because.code} className="mt-1">
+                  Perhaps {EXPLANATION_WORDS[proposal.as]}: {becauseWords(proposal.because)}
+                </p>
+              ))}
+              <div className="mt-1 flex flex-wrap gap-2">
+                <PlainButton onClick={() => probing.askPair(a, b, settled.setting)}>
+                  Read it again
+                </PlainButton>
+                {acceptable(proposals).map((as) => (
+                  <PlainButton key={as} onClick={() => accept(as)}>
+                    It is {EXPLANATION_WORDS[as]}
+                  </PlainButton>
+                ))}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </Notice>
+  );
+}
+
+/** What speaks for itself first; a part and a bad contact can always be said. */
+function acceptable(proposals: readonly Proposal[]): Explanation[] {
+  return [...new Set<Explanation>([...proposals.map(({ as }) => as), 'part', 'contact'])];
+}

@@ -1,0 +1,24 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { approachOf, handleAt } from '@which-way/core/planner';
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../api/client.js';
+import { useDesk, type DeskView } from './use-desk.js';
+
+/** What lies ahead on the Map: what the switch looks like, both next prompts, and what is left by this approach. */
+export interface OutlookView extends DeskView {
+  /** The forecast of proving what it looks like; null while it looks like nothing, or is being worked out. */
+  proving: DeskView['forecasts'][number];
+}
+
+/** Asks the planner's worker about the map as it is, with the library to recognise the switch by. */
+export function useOutlook(map: SwitchMap): OutlookView {
+  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const now = approachOf(map);
+  const view = useDesk(
+    map,
+    handleAt(map),
+    [now, { ...now, order: 'expected', extent: 'everything' }],
+    library.data,
+  );
+  return { ...view, proving: view.recognised.length > 0 ? (view.forecasts[1] ?? null) : null };
+}
