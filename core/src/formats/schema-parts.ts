@@ -264,6 +264,7 @@ export const deedSchema = tagged('kind', {
   assumed: { assumption: tagged('kind', { 'blocks-apart': { blocks: list(list(id)) } }), by: text(80) },
   'part-declared': { part },
   'meter-checked': { leadsTogether: value, meter },
+  'meter-failed': { leadsTogether: value },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },
   approached: {

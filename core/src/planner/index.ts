@@ -24,3 +24,4 @@ export * from './forecast.js';
 export * from './recheck-plan.js';
 export * from './recheck-bundles.js';
 export * from './desk.js';
+export * from './meter-check.js';

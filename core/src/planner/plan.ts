@@ -13,6 +13,7 @@ import { learntChance, type Chance } from './chance.js';
 import { openPairsOf, type Field } from './field.js';
 import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from './field-of-map.js';
 import { ORDINARY_HANDS } from './hands.js';
+import { checkDue, type CheckDue } from './meter-check.js';
 import { mostLeft, pairKey, triedInVain } from './rows-left.js';
 import { recheckForecast, recheckMove, recheckState } from './recheck-plan.js';
 import { recheckWanted } from './recheck.js';
@@ -20,8 +21,8 @@ import { ladder } from './ladder.js';
 
 /** What the hands should do next, and why. */
 export type Plan =
-  /** The leads together: the first reading, and the lead zero. */
-  | { kind: 'check-meter' }
+  /** The leads together: the first reading, and the lead zero; again when the meter may be asleep. */
+  | { kind: 'check-meter'; why: CheckDue }
   | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck'; reason: Reason | null }
   /** Everything in the positions found so far is asked; there may be more positions. */
   | { kind: 'find-position'; actuator: ActuatorId }
@@ -49,6 +50,8 @@ export interface Forecast {
 export interface Outlook {
   hypotheses?: readonly Hypothesis[];
   chance?: (field: Field) => Chance;
+  /** The time, ISO: with it the meter is checked again after a pause or a long run of opens. */
+  now?: string;
 }
 
 /**
@@ -57,7 +60,15 @@ export interface Outlook {
  * skipped prompts, what is disputed, what has to be looked at again.
  */
 export function planNext(map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan {
-  if (liveEvents(map.log, 'meter-checked').length === 0) return { kind: 'check-meter' };
+  const due = checkDue(map, null);
+  if (due) return { kind: 'check-meter', why: due };
+  const plan = planReadings(map, at, outlook);
+  // Before a reading, not before a pause: a meter that is not needed may sleep.
+  const again = plan.kind === 'ask' ? checkDue(map, outlook.now ?? null) : null;
+  return again ? { kind: 'check-meter', why: again } : plan;
+}
+
+function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook): Plan {
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
   // Who holds the leads while the handle turns has to know first where it can be turned to.

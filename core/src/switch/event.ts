@@ -125,6 +125,8 @@ export type Deed =
   /** A foreign path or an external jumper; the newest of an id counts. */
   | { kind: 'part-declared'; part: Part }
   | { kind: 'meter-checked'; leadsTogether: Value; meter: MeterProfile }
+  /** The leads together did not read as they should: what was read since the last good check is doubtful. */
+  | { kind: 'meter-failed'; leadsTogether: Value }
   | { kind: 'prompt-shown'; prompt: Prompt }
   | { kind: 'skipped'; prompt: Prompt; reason: 'later' | 'cannot-reach' }
   /** How it is to be mapped from now on; the newest counts. */
@@ -169,6 +171,7 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'assumed',
   'part-declared',
   'meter-checked',
+  'meter-failed',
   'prompt-shown',
   'skipped',
   'approached',

@@ -27,6 +27,7 @@ export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'assumed',
   'part-declared',
   'meter-checked',
+  'meter-failed',
   'skipped',
   'recheck-begun',
 ]);

@@ -162,6 +162,7 @@ const BODIES: Record<DeedKind, Record<string, fc.Arbitrary<unknown>>> = {
       removed: flag,
     }),
   },
+  'meter-failed': { leadsTogether: value },
   'meter-checked': { leadsTogether: value, meter: fc.constant(ORDINARY_METER) },
   'prompt-shown': { prompt },
   skipped: { prompt, reason: oneOf(['later', 'cannot-reach']) },

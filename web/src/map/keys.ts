@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { actionOf, toggle, type Action } from './hands-free.js';
 import type { Probing } from './use-probing.js';
 
 /** The keys of the Map screen, for the help and for people who look. */
@@ -17,6 +18,7 @@ export const MAP_KEYS: readonly [string, string][] = [
   ['+', 'One more lug'],
   ['/', 'How to map: order, extent, clips'],
   ['Escape', 'Leave what was begun'],
+  ['F8, F9', 'Sounds, speech: on or off'],
   ['?', 'These keys'],
 ];
 
@@ -33,25 +35,70 @@ export function useMapKeys(probing: Probing, panels: Panels): void {
     latest.current = { probing, panels };
   });
   useEffect(() => {
+    const held: Held = { repeats: 0, undone: false };
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
       if (!(target instanceof Element) || target.closest('input, select, textarea, [role=dialog]')) return;
       const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
       const begun = latest.current.probing.typed !== '';
       if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
+      const learnt = actionOf(event.key);
+      if (learnt) {
+        event.preventDefault();
+        act(learnt, event.repeat, latest.current.probing, held);
+        return;
+      }
       if (press(event, latest.current.probing, latest.current.panels)) event.preventDefault();
     };
     // The link that was tapped to come here must not take the first Enter.
     const { activeElement } = document;
     if (activeElement instanceof HTMLElement && activeElement.matches('a:not(:focus-visible)'))
       activeElement.blur();
+    const onUp = (event: KeyboardEvent) => {
+      if (actionOf(event.key) === 'no') release(latest.current.probing, held);
+    };
     window.addEventListener('keydown', onKey);
+    window.addEventListener('keyup', onUp);
     window.addEventListener('click', letGo);
     return () => {
       window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onUp);
       window.removeEventListener('click', letGo);
     };
   }, []);
+}
+
+/** How long a pedal for 'none' has been down: it answers on being let go, or undoes once when held. */
+interface Held {
+  repeats: number;
+  undone: boolean;
+}
+
+/** Key repeats after which a pedal counts as held: about half a second beyond the first. */
+const LONG = 4;
+
+/** Does what a learnt key or pedal is set to. */
+function act(action: Action, repeated: boolean, probing: Probing, held: Held): void {
+  if (action === 'no') {
+    held.repeats = repeated ? held.repeats + 1 : 0;
+    if (!repeated) held.undone = false;
+    if (held.repeats === LONG) {
+      held.undone = true;
+      probing.undo();
+    }
+    return;
+  }
+  if (repeated) return;
+  if (action === 'yes') probing.yes();
+  else if (action === 'undo') probing.undo();
+  else if (action === 'redo') probing.redo();
+  else if (action === 'skip') probing.skip();
+  else toggle(action);
+}
+
+function release(probing: Probing, held: Held): void {
+  if (!held.undone) probing.no();
+  held.undone = false;
 }
 
 /** After a tap or a click nothing keeps the focus, so that the next Enter answers the prompt and not the last button. */

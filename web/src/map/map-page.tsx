@@ -8,6 +8,7 @@ import { Contradictions } from './contradictions.js';
 import { useJobState } from '../job/job-context.js';
 import { LookAgainPanel } from './look-again.js';
 import { LooksLike } from './looks-like.js';
+import { useSpoken } from './use-spoken.js';
 import { useOutlook } from './use-outlook.js';
 import { HandleRail } from './handle-rail.js';
 import { KeysHelp } from './keys-help.js';
@@ -20,6 +21,7 @@ import { Tape } from './tape.js';
 import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
+import { Doubtful } from './doubtful.js';
 import { DeclaredParts } from './declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
@@ -31,6 +33,7 @@ export function MapPage() {
   const [help, setHelp] = useState(false);
   const [choosing, setChoosing] = useState(false);
   useMapKeys(probing, { help: () => setHelp(true), approach: () => setChoosing(true) });
+  useSpoken(probing);
   const awake = useWakeLock(probing.open);
   if (!probing.open) return <MapShut />;
   const readAgain = (id: ReadingId) => {
@@ -72,6 +75,7 @@ export function MapPage() {
           )}
           <SafetyWarning />
           <Contradictions probing={probing} onReadAgain={readAgain} />
+          <Doubtful probing={probing} />
           <LookAgainPanel probing={probing} />
           <LooksLike probing={probing} outlook={outlook} />
           <section aria-label="Truth table so far">

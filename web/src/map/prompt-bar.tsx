@@ -194,6 +194,12 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
       return (
         <div className={box}>
           {instrument || sense === 'tone' || typed !== '' ? yes(instrument ? 'Measure' : 'It sounds') : null}
+          {task.plan.why !== 'first' && !instrument && (
+            <KeyButton keys="Space" onPress={probing.no}>
+              {sense === 'tone' ? 'Silent' : 'OL'}
+            </KeyButton>
+          )}
+          {task.plan.why !== 'first' && undo}
         </div>
       );
     case 'find-position':

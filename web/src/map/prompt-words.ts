@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { handleLeftAt } from '@which-way/core/planner';
+import { handleLeftAt, type CheckDue } from '@which-way/core/planner';
 import type { Ask, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
@@ -38,7 +38,10 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
   if (task.kind === 'prompt') return askWords(map, task.prompt.ask);
   switch (task.plan.kind) {
     case 'check-meter':
-      return say('Hold the leads together', zeroWords(instrument !== null, sense));
+      return say(
+        task.plan.why === 'first' ? 'Hold the leads together' : 'Leads together again',
+        `${CHECK_WORDS[task.plan.why]}${zeroWords(instrument !== null, sense)}`,
+      );
     case 'find-position':
       return say(
         'Turn one click on',
@@ -84,6 +87,14 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
       );
   }
 }
+
+/** Why the meter is checked again. */
+const CHECK_WORDS: Record<CheckDue, string> = {
+  first: '',
+  failed: 'The last check failed. ',
+  idle: 'Nothing was read for a while: the meter may have gone to sleep. ',
+  opens: 'Nothing joined for forty readings: a sleeping meter or a lead that is off reads the same. ',
+};
 
 function zeroWords(simulated: boolean, sense: Probing['sense']): string {
   if (simulated)

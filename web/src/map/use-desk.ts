@@ -65,6 +65,7 @@ export function useDesk(
         if (data.version !== mine) return;
         setView((before) => ({
           of: mine,
+          map,
           view: withAnswer(before.view, data),
         }));
       };

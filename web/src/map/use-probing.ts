@@ -35,6 +35,7 @@ import {
   type Task,
 } from './task.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
+import { useNow } from './use-now.js';
 import { zeroTrouble } from './zero.js';
 
 /** Everything the Map screen shows and does. */
@@ -63,7 +64,8 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
   const prompt = useMemo(() => shownPrompt(map), [map]);
   const found = tapped && tapped.prompt === prompt?.id ? tapped.values : NOTHING_TAPPED;
   const handle = useMemo(() => handleAt(map), [map]);
-  const plan = useMemo(() => planNext(map, handle, { hypotheses }), [map, handle, hypotheses]);
+  const now = useNow();
+  const plan = useMemo(() => planNext(map, handle, { hypotheses, now }), [map, handle, hypotheses, now]);
   const wrong = map.tape.find(
     ({ reading, standing }) => reading.id === correcting && standing === 'counts',
   )?.reading;
@@ -127,10 +129,17 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
       session.emit(answerTo(prompt, { values, source: from, inCircuit }, newId));
     }
   };
+  /** A first check that fails is only told; a later one puts what was read since the last good one in doubt. */
+  const failCheck = (value: Value, trouble: string) => {
+    setMessage(trouble);
+    setTyped('');
+    const why = plan.kind === 'check-meter' ? plan.why : 'first';
+    if (why === 'idle' || why === 'opens') session.emit({ kind: 'meter-failed', leadsTogether: value });
+  };
   const checkMeter = (value: Value) => {
     const meter = lastCheckedMeter(map.log);
     const trouble = zeroTrouble(value, meter);
-    if (trouble) return setMessage(trouble);
+    if (trouble) return failCheck(value, trouble);
     clear();
     session.emit({ kind: 'meter-checked', leadsTogether: value, meter });
   };
@@ -247,7 +256,8 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
       return finish(openValue);
     }
     if (task?.kind === 'plan' && task.plan.kind === 'check-meter') {
-      return setMessage(
+      return failCheck(
+        openValue,
         'No sound with the leads together: look at the dial, the plugs and the battery, then try again.',
       );
     }

@@ -98,6 +98,7 @@ describe('the safety list on the screen', () => {
 
   it('warns when the list is old, and shuts the Map when it had power again', async () => {
     const { written } = await renderJob(<SafePage />, [...ALL, { kind: 'safety-signed', by: 'Ada' }], {
+      written: '2026-01-05T10:00:00.000Z',
       outOfMachine: false,
     });
     expect(screen.getByText(/The list is \d+ hours old/)).toBeDefined();

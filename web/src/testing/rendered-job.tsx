@@ -36,7 +36,14 @@ function WhenOpen({ children }: { children: ReactNode }) {
 export async function renderJob(
   screen: ReactNode,
   deeds: readonly Deed[],
-  { outOfMachine = true }: { outOfMachine?: boolean } = {},
+  {
+    outOfMachine = true,
+    written = new Date().toISOString(),
+  }: {
+    outOfMachine?: boolean;
+    /** When all of it was written; now, unless it matters. */
+    written?: string;
+  } = {},
 ): Promise<RenderedJob> {
   cleanup();
   const id = newId<JobId>();
@@ -51,7 +58,7 @@ export async function renderJob(
     updated: '2026-01-05T10:00:00.000Z',
     version: 1,
   };
-  const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+  const writer = createWriter({ newId, now: () => written });
   const events: JobEvent[] = [];
   for (const what of deeds) events.push(writer.write(events, what));
   const before = events.length;
