@@ -10,6 +10,8 @@ import { MapPage } from './map/map-page.js';
 import { MatchPage } from './match/match-page.js';
 import { Notice } from './shared/notice.js';
 import { TopBar } from './shared/top-bar.js';
+import { OutcomePage } from './practice/outcome-page.js';
+import { PracticePage } from './practice/practice-page.js';
 import { PathPage } from './path/path-page.js';
 import { SafePage } from './safe/safe-page.js';
 import { ShopPage } from './shop/shop-page.js';
@@ -69,8 +71,10 @@ const router = createBrowserRouter([
       { path: 'table', element: <TablePage /> },
       { path: 'verify', element: <VerifyPage /> },
       { path: 'match', element: <MatchPage /> },
+      { path: 'practice', element: <OutcomePage /> },
     ],
   },
+  { path: '/practice', element: <PracticePage /> },
   { path: '/shop', element: <ShopPage /> },
   { path: '*', element: <Lost /> },
 ]);

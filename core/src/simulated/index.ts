@@ -4,3 +4,5 @@ export * from './truthful-hands.js';
 export * from './faults.js';
 export * from './surprise.js';
 export * from './story.js';
+export * from './outcome.js';
+export * from './simulate-pattern.js';

@@ -57,10 +57,16 @@ export function BenchPage() {
               className="min-h-12 w-full rounded-part border-2 border-line bg-sheet px-4 placeholder:text-quiet"
             />
           </label>
+          <Link
+            to="/practice"
+            className="flex min-h-16 items-center rounded-part border-2 border-line bg-sheet px-5 font-bold hover:border-ink sm:ml-auto"
+          >
+            Practice
+          </Link>
           <button
             type="button"
             onClick={() => setStarting(true)}
-            className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass sm:ml-auto"
+            className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass"
           >
             Map a switch now{' '}
             <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">N</kbd>

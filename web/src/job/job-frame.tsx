@@ -53,9 +53,13 @@ function Frame() {
           <>
             Job {job.number} · {job.title}
             {job.simulation && (
-              <span className="ml-3 rounded-part border border-current px-2 font-semibold">
+              <Link
+                to={`/jobs/${job.id}/practice`}
+                title="How it went, against the switch behind it"
+                className="ml-3 rounded-part border border-current px-2 font-semibold"
+              >
                 simulated switch
-              </span>
+              </Link>
             )}
           </>
         }

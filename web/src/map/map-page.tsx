@@ -22,6 +22,7 @@ import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
 import { Doubtful } from './doubtful.js';
+import { Lesson } from '../practice/lesson.js';
 import { DeclaredParts } from './declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
@@ -74,6 +75,7 @@ export function MapPage() {
             />
           )}
           <SafetyWarning />
+          <Lesson probing={probing} />
           <Contradictions probing={probing} onReadAgain={readAgain} />
           <Doubtful probing={probing} />
           <LookAgainPanel probing={probing} />

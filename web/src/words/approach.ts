@@ -40,9 +40,12 @@ const KINDS: Record<Extract<Recognised['of'], { kind: 'ordinary' }>['switch'], s
   bridging: 'selector that bridges in passing',
 };
 
+/** What an ordinary switch is called. */
+export function ordinaryWords(kind: keyof typeof KINDS, poles: number, ways: number): string {
+  return `${poles}-pole ${ways > 2 ? `${ways}-way ` : ''}${KINDS[kind]}`;
+}
+
 /** What a recognised switch is called. */
 export function recognisedWords({ of, name }: Recognised): string {
-  if (of.kind === 'library') return name;
-  const ways = of.ways > 2 ? `${of.ways}-way ` : '';
-  return `${of.poles}-pole ${ways}${KINDS[of.switch]}`;
+  return of.kind === 'library' ? name : ordinaryWords(of.switch, of.poles, of.ways);
 }

@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { partitionFromGroups } from '../partition/index.js';
+import { ORDINARY_HANDS } from '../planner/index.js';
+import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
+import { NO_METER_FAULTS, outcomeOf, simulatePattern, truthOf, type SimulatedSwitch } from './index.js';
+
+const PATTERN = [partitionFromGroups(4, [[0, 1]]), partitionFromGroups(4, [[0, 2]])];
+const plain = () => simulatePattern(PATTERN, 'two throws', 5, false);
+const withFault = (
+  index: number,
+  fault: NonNullable<SimulatedSwitch['contacts'][number]['fault']>,
+): SimulatedSwitch => ({
+  ...plain(),
+  contacts: plain().contacts.map((one, at) => (at === index ? { ...one, fault } : one)),
+});
+
+describe('how mapping a simulated switch went', () => {
+  it('is all right when the map is the truth, with what it took and what plans would have taken', () => {
+    expect(truthOf(plain())).toEqual(PATTERN);
+    const { map } = mapHidden(PATTERN, bench(4, 2));
+    const outcome = outcomeOf(map, plain(), ORDINARY_HANDS);
+    expect(outcome.pairs).toEqual({ right: 12, wrong: 0, unknown: 0 });
+    expect(outcome.positions).toEqual({ found: 2, all: 2 });
+    expect(outcome.faults).toEqual([]);
+    const position = outcome.plans.find(({ name }) => name === 'position');
+    expect(outcome.took.seconds).toBeCloseTo(position?.seconds ?? 0, 6);
+    expect(outcome.took.touches).toBe(position?.touches);
+    const certify = outcome.plans.find(({ name }) => name === 'certify');
+    expect(certify?.seconds).toBeLessThan(outcome.took.seconds);
+  });
+
+  it('counts what is wrong and what is not known', () => {
+    const on = bench(4, 2);
+    on.read(0, 0, 1, OPEN);
+    on.read(1, 0, 2, CLOSED);
+    expect(outcomeOf(deriveMap(on.events), plain(), ORDINARY_HANDS).pairs).toEqual({
+      right: 1,
+      wrong: 1,
+      unknown: 10,
+    });
+  });
+
+  it('says of each fault whether the map shows it', () => {
+    const broken = withFault(0, { kind: 'broken' });
+    expect(truthOf(broken)[0]).toEqual([0, 1, 2, 3]);
+    const { map } = mapHidden(truthOf(broken), bench(4, 2));
+    expect(outcomeOf(map, broken, ORDINARY_HANDS).faults).toEqual([
+      { what: { kind: 'contact', a: 0, b: 1, fault: 'broken' }, shown: true },
+    ]);
+    const dirty = withFault(0, { kind: 'dirty', ohms: 30 });
+    const missed = mapHidden(PATTERN, bench(4, 2)).map;
+    expect(outcomeOf(missed, dirty, ORDINARY_HANDS).faults[0]?.shown).toBe(false);
+    const on = bench(4, 2);
+    on.read(0, 0, 1, { kind: 'ohms', ohms: 30 });
+    const seen = outcomeOf(deriveMap(on.events), dirty, ORDINARY_HANDS);
+    expect(seen.faults[0]?.shown).toBe(true);
+    const asleep = {
+      ...plain(),
+      meter: { ...plain().meter, faults: { ...NO_METER_FAULTS, autoOffAfter: 30 } },
+    };
+    expect(outcomeOf(missed, asleep, ORDINARY_HANDS).faults).toEqual([
+      { what: { kind: 'meter', fault: 'autoOffAfter' }, shown: null },
+    ]);
+  });
+});

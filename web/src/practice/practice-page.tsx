@@ -1,0 +1,181 @@
+import { ordinarySwitches } from '@which-way/core/partition';
+import {
+  simulateKnown,
+  simulatePattern,
+  withSurprises,
+  type SimulatedSwitch,
+} from '@which-way/core/simulated';
+import { createWriter, describeSwitch, type JobId, type KnownSwitch } from '@which-way/core/switch';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { api, toldOf } from '../api/client.js';
+import { newId } from '../job/new-id.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { TopBar } from '../shared/top-bar.js';
+import { ordinaryWords } from '../words/approach.js';
+import { LESSON_NAME } from './lesson.js';
+
+/** Ordinary switches to practise on: terminals by positions, small ones first. */
+const SHAPES: readonly [terminals: number, positions: number][] = [
+  [3, 2],
+  [6, 2],
+  [6, 3],
+  [9, 8],
+  [10, 4],
+  [12, 5],
+  [16, 3],
+  [15, 4],
+];
+
+const ORDINARY = SHAPES.flatMap(([terminals, positions]) =>
+  ordinarySwitches(terminals, positions).map((one) => ({
+    key: `${one.kind} ${one.poles} ${one.ways}`,
+    ...one,
+  })),
+);
+
+const FAULTS: readonly [count: number, words: string][] = [
+  [0, 'None: the switch and the meter are as they should be'],
+  [1, 'One surprise'],
+  [3, 'Three surprises'],
+];
+
+/** A switch that exists only in the computer, a meter that answers, and what was wrong told afterwards. */
+export function PracticePage() {
+  const navigate = useNavigate();
+  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const [choice, setChoice] = useState('surprise');
+  const [faults, setFaults] = useState(0);
+  const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
+  const [busy, setBusy] = useState(false);
+
+  const begin = async (hidden: SimulatedSwitch, title: string) => {
+    setBusy(true);
+    setTrouble(null);
+    try {
+      navigate(await makePractice(hidden, title));
+    } catch (error) {
+      setTrouble(toldOf(error));
+      setBusy(false);
+    }
+  };
+  const start = (event: FormEvent) => {
+    event.preventDefault();
+    const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
+    const chosen = switchFor(choice, library.data ?? [], seed);
+    if (!chosen) return setTrouble({ message: 'No switch is chosen.', hint: 'Choose one of the list.' });
+    void begin(withSurprises(chosen.hidden, seed, faults), chosen.title);
+  };
+  const lesson = () => {
+    const [changeover] = ordinarySwitches(3, 2).filter(({ kind }) => kind === 'changeover');
+    if (changeover) void begin(simulatePattern(changeover.pattern, LESSON_NAME, 3, true), LESSON_NAME);
+  };
+
+  return (
+    <div className="flex min-h-full flex-col">
+      <TopBar title="Practice" />
+      <main className="mx-auto w-full max-w-3xl grow px-4 pb-10 sm:px-8">
+        <h1 className="py-5 text-title font-bold">Practice</h1>
+        <section aria-label="First lesson" className="border-t-2 border-line py-5">
+          <h2 className="text-large font-bold">First lesson</h2>
+          <p className="my-2">
+            Three lugs, a handle, a meter that answers by itself. A few minutes, no switch in the hand.
+          </p>
+          <PlainButton look="strong" className="min-h-14" disabled={busy} onClick={lesson}>
+            Begin the lesson
+          </PlainButton>
+        </section>
+        <form className="border-t-2 border-line py-5" onSubmit={start}>
+          <h2 className="text-large font-bold">A switch to map</h2>
+          <label className="mt-2 block">
+            Which
+            <select
+              value={choice}
+              onChange={(event) => setChoice(event.target.value)}
+              className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
+            >
+              <option value="surprise">Surprise me</option>
+              <optgroup label="Ordinary switches">
+                {ORDINARY.map((one) => (
+                  <option key={one.key} value={one.key}>
+                    {ordinaryWords(one.kind, one.poles, one.ways)}
+                  </option>
+                ))}
+              </optgroup>
+              <optgroup label="From the library">
+                {(library.data ?? []).map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </optgroup>
+            </select>
+          </label>
+          <fieldset className="mt-4">
+            <legend>What is wrong with it, or with the meter</legend>
+            {FAULTS.map(([count, words]) => (
+              <label key={count} className="flex min-h-12 items-center gap-3">
+                <input
+                  type="radio"
+                  name="faults"
+                  className="size-5 accent-(--teal)"
+                  checked={faults === count}
+                  onChange={() => setFaults(count)}
+                />
+                {words}
+              </label>
+            ))}
+          </fieldset>
+          <p className="my-2 text-quiet">
+            Contacts dirty, burnt, welded, broken, unsteady or making from one side only; lamps, motors,
+            diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.
+          </p>
+          {trouble && (
+            <Notice look="amber" title={trouble.message}>
+              {trouble.hint}
+            </Notice>
+          )}
+          <PlainButton look="strong" type="submit" className="mt-2 min-h-14" disabled={busy}>
+            Put it on the bench
+          </PlainButton>
+        </form>
+      </main>
+    </div>
+  );
+}
+
+function switchFor(
+  choice: string,
+  library: readonly KnownSwitch[],
+  seed: number,
+): { hidden: SimulatedSwitch; title: string } | null {
+  const all = [...ORDINARY.map(({ key }) => key), ...library.map(({ id }) => id)];
+  const wanted = choice === 'surprise' ? all[seed % all.length] : choice;
+  const title = choice === 'surprise' ? 'Practice: a surprise' : null;
+  const ordinary = ORDINARY.find(({ key }) => key === wanted);
+  if (ordinary) {
+    const name = ordinaryWords(ordinary.kind, ordinary.poles, ordinary.ways);
+    return {
+      hidden: simulatePattern(ordinary.pattern, name, seed, true),
+      title: title ?? `Practice: ${name}`,
+    };
+  }
+  const known = library.find(({ id }) => id === wanted);
+  return known
+    ? { hidden: simulateKnown(known, seed, true), title: title ?? `Practice: ${known.name}` }
+    : null;
+}
+
+async function makePractice(hidden: SimulatedSwitch, title: string): Promise<string> {
+  const id = newId<JobId>();
+  await api.makeJob({ id, title, outOfMachine: true, simulation: hidden });
+  const writer = createWriter({ newId, now: () => new Date().toISOString() });
+  const { terminals } = hidden;
+  const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
+  const change = describeSwitch({ terminals, positions: null, form: 'rotary', layout }, newId);
+  const event = writer.write([], { kind: 'restructured', change, basedOn: 0 });
+  await api.postEvents(id, { after: 0, events: [event] });
+  return `/jobs/${id}/map`;
+}
