@@ -21,7 +21,7 @@ export function ApproachPanel({
   return (
     <Popover.Root open={open} onOpenChange={onOpenChange}>
       <Popover.Trigger asChild>
-        <PlainButton>
+        <PlainButton className="px-3">
           {ORDER_WORDS[approachOf(probing.map).order].short}{' '}
           <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
         </PlainButton>

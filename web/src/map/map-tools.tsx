@@ -38,12 +38,12 @@ export function MapTools({
         ))}
       </div>
       <ApproachPanel probing={probing} {...approach} />
-      <PlainButton aria-pressed={picking} onClick={probing.pickPair}>
+      <PlainButton className="px-3" aria-pressed={picking} onClick={probing.pickPair}>
         Another pair
       </PlainButton>
       <Popover.Root>
         <Popover.Trigger asChild>
-          <PlainButton>The switch</PlainButton>
+          <PlainButton className="px-3">The switch</PlainButton>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
@@ -78,7 +78,7 @@ export function MapTools({
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <PlainButton aria-label="Keys" onClick={onHelp}>
+      <PlainButton className="px-3" aria-label="Keys" onClick={onHelp}>
         ?
       </PlainButton>
     </div>
