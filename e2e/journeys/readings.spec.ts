@@ -116,7 +116,7 @@ test('the re-check asks what would have hidden a slip, and a slip in it is shown
   await bench.type('3');
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('The map is complete');
-  await expect(page.getByTestId('prompt-small')).toContainText('the re-check takes 4 touches');
+  await expect(page.getByTestId('prompt-small')).toContainText('the re-check takes 3 touches');
   await bench.go('Truth table');
   await expect(page.getByText('Not re-checked: a single slip would not have shown.')).toBeVisible();
   await bench.go('Map');

@@ -50,7 +50,9 @@ export type Reason =
   /** It proves what the switch probably is. */
   | 'expected'
   /** What was assumed has to be read. */
-  | 'assumed';
+  | 'assumed'
+  /** Open one way round, across a part that may conduct the other way. */
+  | 'polarity';
 
 /** The planner of an approach, and why it proposes what it does. */
 export function plannerOf(

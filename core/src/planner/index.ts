@@ -25,3 +25,5 @@ export * from './recheck-plan.js';
 export * from './recheck-bundles.js';
 export * from './desk.js';
 export * from './meter-check.js';
+export * from './suspects.js';
+export * from './offers.js';

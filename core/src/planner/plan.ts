@@ -15,6 +15,7 @@ import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from './fiel
 import { ORDINARY_HANDS } from './hands.js';
 import { checkDue, type CheckDue } from './meter-check.js';
 import { mostLeft, pairKey, triedInVain } from './rows-left.js';
+import { polarityAsk } from './offers.js';
 import { recheckForecast, recheckMove, recheckState } from './recheck-plan.js';
 import { recheckWanted } from './recheck.js';
 import { ladder } from './ladder.js';
@@ -82,6 +83,7 @@ function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook): P
   return (
     workingPairsDone(map, order) ??
     assumedLeft(map, at) ??
+    polarityLeft(map, order, at) ??
     inCircuitLeft(map, order) ??
     skippedLeft(map, order) ??
     notSettled(map, order) ??
@@ -133,6 +135,11 @@ function assumedLeft(map: SwitchMap, at: SettingId | null): Plan | null {
   if (!move) return null;
   const ask = askOfMove(map, move);
   return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: 'assumed' };
+}
+
+function polarityLeft(map: SwitchMap, order: SettingId[], at: SettingId | null): Plan | null {
+  const ask = polarityAsk(map, order);
+  return ask && { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: 'polarity' };
 }
 
 function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {

@@ -6,6 +6,7 @@ import { answerTo, planNext } from '../planner/index.js';
 import { simulatedSwitchProblems } from '../formats/index.js';
 import {
   readingsAsked,
+  seededRandom,
   type PromptId,
   type SettingId,
   type TerminalId,
@@ -14,8 +15,12 @@ import {
 import { bench } from '../testing/generated.js';
 import {
   benchOf,
+  CONTACT_FAULTS,
+  METER_FAULTS,
   NO_METER_FAULTS,
   simulatedMeter,
+  SIMULATED_PARTS,
+  withFault,
   withSurprises,
   type ContactFault,
   type MeterFaults,
@@ -34,7 +39,7 @@ const plain = (over: Partial<SimulatedSwitch> = {}): SimulatedSwitch => ({
   meter: { leadOhms: LEADS, resolutionOhms: 0.1, beeperOhms: 50 },
   ...over,
 });
-const withFault = (fault: ContactFault) =>
+const faulty = (fault: ContactFault) =>
   plain({ contacts: [{ a: 0, b: 1, closedIn: [1], ohms: 0.05, fault }] });
 const withPart = (form: SimulatedPart['form'], ohms: number) =>
   plain({ parts: [{ a: 2, b: 3, form, ohms }] });
@@ -66,7 +71,7 @@ const readBefore = (all: number, pair = 0) => ({ readBefore: () => ({ all, pair 
 describe('faults of simulated contacts', () => {
   it('dirty falls by half with every stroke, burnt stays', () => {
     const after = (fault: ContactFault, strokes: number) =>
-      ohmsOf(shown(withFault(fault), [0], [1], 1, { strokes: () => strokes }));
+      ohmsOf(shown(faulty(fault), [0], [1], 1, { strokes: () => strokes }));
     expect(after({ kind: 'dirty', ohms: 40 }, 0)).toBeCloseTo(40.25, 0);
     expect(after({ kind: 'dirty', ohms: 40 }, 2)).toBeCloseTo(10.25, 0);
     expect(after({ kind: 'dirty', ohms: 40 }, 12)).toBeLessThan(0.5);
@@ -74,18 +79,18 @@ describe('faults of simulated contacts', () => {
   });
 
   it('welded is closed everywhere, broken nowhere, unsteady flickers', () => {
-    expect([0, 1, 2].map((at) => ohmsOf(shown(withFault({ kind: 'welded' }), [0], [1], at)) < 1)).toEqual([
+    expect([0, 1, 2].map((at) => ohmsOf(shown(faulty({ kind: 'welded' }), [0], [1], at)) < 1)).toEqual([
       true,
       true,
       true,
     ]);
-    expect(shown(withFault({ kind: 'broken' }), [0], [1], 1)).toEqual({ kind: 'over' });
-    expect(shown(withFault({ kind: 'unsteady' }), [0], [1], 1)).toEqual({ kind: 'unsteady' });
-    expect(shown(withFault({ kind: 'unsteady' }), [0], [1], 0)).toEqual({ kind: 'over' });
+    expect(shown(faulty({ kind: 'broken' }), [0], [1], 1)).toEqual({ kind: 'over' });
+    expect(shown(faulty({ kind: 'unsteady' }), [0], [1], 1)).toEqual({ kind: 'unsteady' });
+    expect(shown(faulty({ kind: 'unsteady' }), [0], [1], 0)).toEqual({ kind: 'over' });
   });
 
   it('one-sided makes only when the handle comes from that side', () => {
-    const hidden = withFault({ kind: 'one-sided', makes: 'up' });
+    const hidden = faulty({ kind: 'one-sided', makes: 'up' });
     const from = (position: number | null) =>
       ohmsOf(shown(hidden, [0], [1], 1, { cameFrom: () => position }));
     expect([from(null), from(0)].every((ohms) => ohms < 1)).toBe(true);
@@ -186,10 +191,19 @@ describe('a switch with surprises', () => {
     ).toMatchObject([{ path: 'parts.0' }]);
   });
 
+  it('can have a fault of every kind for certain', () => {
+    for (const kind of [...CONTACT_FAULTS, ...SIMULATED_PARTS, ...METER_FAULTS]) {
+      const made = withFault(plain(), kind, seededRandom(3));
+      expect(made).not.toEqual(plain());
+      expect(simulatedSwitchProblems(JSON.parse(JSON.stringify(made)))).toEqual([]);
+      expect(JSON.stringify(made)).toContain(kind);
+    }
+  });
+
   it('can be mapped to the end as the log tells the story, and a potentiometer in it is recognised', () => {
     const hidden = {
       ...withPart('potentiometer', 9000),
-      contacts: withFault({ kind: 'dirty', ohms: 30 }).contacts,
+      contacts: faulty({ kind: 'dirty', ohms: 30 }).contacts,
     };
     const on = bench(4, 3);
     const mapper = createMapper();

@@ -1,5 +1,12 @@
 import { seededRandom } from '../switch/index.js';
-import { NO_METER_FAULTS, type ContactFault, type MeterFaults, type SimulatedPart } from './faults.js';
+import {
+  CONTACT_FAULTS,
+  NO_METER_FAULTS,
+  SIMULATED_PARTS,
+  type ContactFault,
+  type MeterFaults,
+  type SimulatedPart,
+} from './faults.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
 
 /** A simulated switch with faults that the seed decides: so many on contacts, parts and the meter together. */
@@ -12,68 +19,93 @@ export function withSurprises(hidden: SimulatedSwitch, seed: number, count: numb
 
 function oneMore(hidden: SimulatedSwitch, random: () => number): SimulatedSwitch {
   const kind = random();
-  if (kind < 0.6 && hidden.contacts.length > 0) {
+  const from =
+    kind < 0.6 && hidden.contacts.length > 0
+      ? CONTACT_FAULTS
+      : kind < 0.8 && hidden.terminals > 2
+        ? SIMULATED_PARTS
+        : METER_FAULTS;
+  return withFault(hidden, pick<SurpriseKind>(from, random), random);
+}
+
+/** Everything that may be wrong with a simulated switch or its meter. */
+export type SurpriseKind = ContactFault['kind'] | SimulatedPart['form'] | keyof MeterFaults;
+
+export const METER_FAULTS: readonly (keyof MeterFaults)[] = [
+  'fingersOhms',
+  'deadClip',
+  'autoOffAfter',
+  'lowBattery',
+  'slowOverRange',
+];
+
+/** A simulated switch with one fault of a kind; where it sits, and how bad it is, chance decides. */
+export function withFault(
+  hidden: SimulatedSwitch,
+  kind: SurpriseKind,
+  random: () => number,
+): SimulatedSwitch {
+  const contact = CONTACT_FAULTS.find((one) => one === kind);
+  if (contact) {
     const index = Math.floor(random() * hidden.contacts.length);
-    const fault = anyContactFault(random);
+    const fault = contactFault(contact, random);
     return {
       ...hidden,
       contacts: hidden.contacts.map((one, at) => (at === index ? { ...one, fault } : one)),
     };
   }
-  if (kind < 0.8 && hidden.terminals > 2) {
-    return { ...hidden, parts: [...(hidden.parts ?? []), anyPart(hidden.terminals, random)] };
-  }
-  const faults = anyMeterFault(hidden.terminals, random);
-  return {
-    ...hidden,
-    meter: { ...hidden.meter, faults: { ...NO_METER_FAULTS, ...hidden.meter.faults, ...faults } },
+  const form = SIMULATED_PARTS.find((one) => one === kind);
+  if (form) return { ...hidden, parts: [...(hidden.parts ?? []), partOf(form, hidden.terminals, random)] };
+  const faults = {
+    ...NO_METER_FAULTS,
+    ...hidden.meter.faults,
+    ...meterFault(kind as keyof MeterFaults, hidden.terminals, random),
   };
+  return { ...hidden, meter: { ...hidden.meter, faults } };
 }
 
 const pick = <Item>(items: readonly Item[], random: () => number): Item =>
   items[Math.floor(random() * items.length)] as Item;
 
-function anyContactFault(random: () => number): ContactFault {
-  return pick<ContactFault>(
-    [
-      { kind: 'dirty', ohms: 8 + Math.round(random() * 60) },
-      { kind: 'burnt', ohms: 3 + Math.round(random() * 40) },
-      { kind: 'welded' },
-      { kind: 'broken' },
-      { kind: 'unsteady' },
-      { kind: 'one-sided', makes: random() < 0.5 ? 'up' : 'down' },
-    ],
-    random,
-  );
+function contactFault(kind: ContactFault['kind'], random: () => number): ContactFault {
+  switch (kind) {
+    case 'dirty':
+      return { kind, ohms: 8 + Math.round(random() * 60) };
+    case 'burnt':
+      return { kind, ohms: 3 + Math.round(random() * 40) };
+    case 'one-sided':
+      return { kind, makes: random() < 0.5 ? 'up' : 'down' };
+    default:
+      return { kind };
+  }
 }
 
-function anyPart(terminals: number, random: () => number): SimulatedPart {
+/** Ohms that such parts have, about (from memory). */
+const PART_OHMS: Record<SimulatedPart['form'], number> = {
+  resistor: 470,
+  lamp: 12,
+  motor: 28,
+  suppressor: 900,
+  diode: 1200,
+  potentiometer: 4700,
+  leak: 1.8e6,
+};
+
+function partOf(form: SimulatedPart['form'], terminals: number, random: () => number): SimulatedPart {
   const a = Math.floor(random() * terminals);
   const b = (a + 1 + Math.floor(random() * (terminals - 1))) % terminals;
-  const [form, ohms] = pick<[SimulatedPart['form'], number]>(
-    [
-      ['resistor', 470],
-      ['lamp', 12],
-      ['motor', 28],
-      ['suppressor', 900],
-      ['diode', 1200],
-      ['potentiometer', 4700],
-      ['leak', 1.8e6],
-    ],
-    random,
-  );
-  return { a, b, form, ohms };
+  return { a, b, form, ohms: PART_OHMS[form] };
 }
 
-function anyMeterFault(terminals: number, random: () => number): Partial<MeterFaults> {
-  return pick<Partial<MeterFaults>>(
-    [
-      { fingersOhms: 6e5 },
-      { deadClip: Math.floor(random() * terminals) },
-      { autoOffAfter: 25 + Math.floor(random() * 40) },
-      { lowBattery: true },
-      { slowOverRange: true },
-    ],
-    random,
-  );
+function meterFault(kind: keyof MeterFaults, terminals: number, random: () => number): Partial<MeterFaults> {
+  switch (kind) {
+    case 'fingersOhms':
+      return { fingersOhms: 6e5 };
+    case 'deadClip':
+      return { deadClip: Math.floor(random() * terminals) };
+    case 'autoOffAfter':
+      return { autoOffAfter: 25 + Math.floor(random() * 40) };
+    default:
+      return { [kind]: true };
+  }
 }

@@ -32,6 +32,16 @@ export function ApproachPanel({
           aria-label="How to map"
           align="end"
           sideOffset={6}
+          // The way chosen now has the focus, so that one arrow goes to the next.
+          onOpenAutoFocus={(event) => {
+            const { currentTarget } = event;
+            const chosen =
+              currentTarget instanceof HTMLElement &&
+              currentTarget.querySelector<HTMLElement>('input:checked');
+            if (!chosen) return;
+            event.preventDefault();
+            chosen.focus();
+          }}
           // The hands go on with the probes: the next Enter is for the prompt, not for this button.
           onCloseAutoFocus={(event) => event.preventDefault()}
           className="max-h-(--radix-popover-content-available-height) w-[26rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
@@ -53,7 +63,7 @@ function waysOf(now: Approach): { key: string; approach: Approach; name: string;
   });
   const clips = Math.max(now.clips, 8);
   return [
-    ...(['position', 'pair', 'likely', 'time'] as const).map((order) => ({
+    ...(['position', 'pair', 'likely', 'time', 'expected'] as const).map((order) => ({
       key: order,
       approach: everything(order, 0),
       ...ORDER_WORDS[order],

@@ -1,7 +1,9 @@
+import { rankSuspects } from '@which-way/core/planner';
 import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId } from '@which-way/core/switch';
 import { Notice } from '../shared/notice.js';
 import { ReadingLine } from '../shared/inspector.js';
+import { SUSPICION_WORDS } from '../words/facts.js';
 import { settingName } from '../words/terminals.js';
 import type { Probing } from './use-probing.js';
 
@@ -17,8 +19,9 @@ export function Contradictions({
   const lines = (ids: readonly ReadingId[]) =>
     ids.flatMap((id): TapeLine[] => map.tape.filter(({ reading }) => reading.id === id));
   return [...map.settings.values()].flatMap(({ settled }) =>
-    settled.contradictions.map(({ opens, joins, enough, everySuspect, maybePartsInSeries }) => {
-      const rest = [...opens, ...joins].filter((id) => !enough.includes(id));
+    settled.contradictions.map((contradiction) => {
+      const { opens, enough, everySuspect, maybePartsInSeries } = contradiction;
+      const suspects = rankSuspects(map, settled.setting, contradiction);
       return (
         <Notice
           key={opens.join()}
@@ -32,9 +35,13 @@ export function Contradictions({
               : 'No single slip explains them:'}
           </p>
           <ul className="my-1">
-            {[...lines(enough), ...lines(rest)].map((line) => (
-              <ReadingLine key={line.reading.id} line={line} onReadAgain={onReadAgain} />
-            ))}
+            {suspects.flatMap(({ reading, because }) =>
+              lines([reading]).map((line) => (
+                <ReadingLine key={reading} line={line} onReadAgain={onReadAgain}>
+                  {because.map((one) => SUSPICION_WORDS[one]).join(', ')}
+                </ReadingLine>
+              )),
+            )}
           </ul>
           {!everySuspect && (
             <p>

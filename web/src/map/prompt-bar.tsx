@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
-import { forecast, recheckForecast } from '@which-way/core/planner';
+import { forecast, frameAsk, recheckForecast } from '@which-way/core/planner';
 import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
 import { PlainButton } from '../shared/plain-button.js';
+import { REASON_WORDS } from '../words/approach.js';
 import { settingName } from '../words/terminals.js';
 import { time } from '../words/time.js';
 import { askInShort, promptWords } from './prompt-words.js';
@@ -81,6 +82,7 @@ function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; o
         </strong>{' '}
         pairs settled
       </p>
+      {plan.kind === 'ask' && plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
       <p>
         at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
       </p>
@@ -256,6 +258,14 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
             Re-check
           </PlainButton>
           {undo}
+          <ToFrame probing={probing} />
+        </div>
+      );
+    case 'rechecked':
+      return (
+        <div className={box}>
+          {undo}
+          <ToFrame probing={probing} />
         </div>
       );
     case 'in-circuit-left':
@@ -274,4 +284,15 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
     default:
       return <div className={box}>{undo}</div>;
   }
+}
+
+/** All contacts tied together against the frame: one reading for each position, for the insulation. */
+function ToFrame({ probing }: { probing: Probing }) {
+  const ask = frameAsk(probing.map);
+  if (!ask) return null;
+  return (
+    <PlainButton className="col-span-2 min-h-14" onClick={() => probing.show(ask)}>
+      All lugs to the frame
+    </PlainButton>
+  );
 }

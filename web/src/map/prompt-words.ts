@@ -155,9 +155,15 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
     ...(black.length > 1 || stays(black, last?.black) ? [] : [`black to ${list(black)}`]),
   ].join(', ');
   const hands = `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}`;
+  const before = last?.red.length && last.red.length > 1 ? last.red : [];
+  const fresh = ask.kind === 'bundle' ? red.filter((id) => !before.includes(id)) : [];
+  const alive =
+    fresh.length > 0 && black.length === 1
+      ? ` First touch black to ${list(fresh)}: a clip that is silent is dead.`
+      : '';
   const held =
     ask.kind === 'bundle'
-      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.`
+      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.${alive}`
       : `Red on ${list(red)}, black on ${list(black)}.`;
   if (only && more.length === 0) {
     const place = settingName(structure, only);

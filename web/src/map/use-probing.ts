@@ -313,6 +313,7 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
     map, job, open, inCircuit, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     touchSetting,
+    show,
     /** Changes how it is mapped, from the next prompt on. */
     approach: (change: Partial<Approach>) => {
       session.emit({ kind: 'approached', approach: { ...approachOf(map), ...change } });

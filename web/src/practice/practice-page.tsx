@@ -2,10 +2,18 @@ import { ordinarySwitches } from '@which-way/core/partition';
 import {
   simulateKnown,
   simulatePattern,
+  withFault,
   withSurprises,
   type SimulatedSwitch,
+  type SurpriseKind,
 } from '@which-way/core/simulated';
-import { createWriter, describeSwitch, type JobId, type KnownSwitch } from '@which-way/core/switch';
+import {
+  createWriter,
+  describeSwitch,
+  seededRandom,
+  type JobId,
+  type KnownSwitch,
+} from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -15,6 +23,7 @@ import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { TopBar } from '../shared/top-bar.js';
 import { ordinaryWords } from '../words/approach.js';
+import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '../words/practice.js';
 import { LESSON_NAME } from './lesson.js';
 
 /** Ordinary switches to practise on: terminals by positions, small ones first. */
@@ -48,6 +57,7 @@ export function PracticePage() {
   const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const [choice, setChoice] = useState('surprise');
   const [faults, setFaults] = useState(0);
+  const [kind, setKind] = useState<SurpriseKind | ''>('');
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
   const [busy, setBusy] = useState(false);
 
@@ -66,7 +76,8 @@ export function PracticePage() {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const chosen = switchFor(choice, library.data ?? [], seed);
     if (!chosen) return setTrouble({ message: 'No switch is chosen.', hint: 'Choose one of the list.' });
-    void begin(withSurprises(chosen.hidden, seed, faults), chosen.title);
+    const surprised = withSurprises(chosen.hidden, seed, faults);
+    void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
   };
   const lesson = () => {
     const [changeover] = ordinarySwitches(3, 2).filter(({ kind }) => kind === 'changeover');
@@ -128,6 +139,29 @@ export function PracticePage() {
               </label>
             ))}
           </fieldset>
+          <label className="mt-1 block">
+            And for certain
+            <select
+              value={kind}
+              onChange={(event) => setKind(event.target.value as SurpriseKind | '')}
+              className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
+            >
+              <option value="">Nothing</option>
+              {Object.entries({
+                'A contact': CONTACT_FAULT_WORDS,
+                'A part across two lugs': SIMULATED_PART_WORDS,
+                'The meter': METER_FAULT_WORDS,
+              }).map(([group, words]) => (
+                <optgroup key={group} label={group}>
+                  {Object.entries(words).map(([one, does]) => (
+                    <option key={one} value={one}>
+                      {does}
+                    </option>
+                  ))}
+                </optgroup>
+              ))}
+            </select>
+          </label>
           <p className="my-2 text-quiet">
             Contacts dirty, burnt, welded, broken, unsteady or making from one side only; lamps, motors,
             diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { factAt, prove } from '@which-way/core/continuity';
 import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId, SettingId, TerminalId } from '@which-way/core/switch';
@@ -86,9 +87,12 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
 export function ReadingLine({
   line,
   onReadAgain,
+  children,
 }: {
   line: TapeLine;
   onReadAgain?: ((reading: ReadingId) => void) | undefined;
+  /** What else there is to say of it. */
+  children?: ReactNode;
 }) {
   const map = useJobState((state) => state.map);
   const session = useSession();
@@ -104,6 +108,7 @@ export function ReadingLine({
       </span>
       <span className={standing === 'counts' ? '' : 'line-through'}>{evidenceWords(evidence)}</span>
       {STANDING_WORDS[standing] && <span className="text-quiet">{STANDING_WORDS[standing]}</span>}
+      {children && <span className="font-sans text-small text-quiet">{children}</span>}
       <span className="ml-auto flex font-sans">
         {standing === 'counts' && onReadAgain && (
           <PlainButton look="quiet" className="!min-h-9 !px-2" onClick={() => onReadAgain(reading.id)}>

@@ -1,4 +1,5 @@
 import type { Recognised } from '@which-way/core/match';
+import type { Reason } from '@which-way/core/planner';
 import type { Order } from '@which-way/core/switch';
 
 /** The orders of probing, as people choose them. */
@@ -49,3 +50,17 @@ export function ordinaryWords(kind: keyof typeof KINDS, poles: number, ways: num
 export function recognisedWords({ of, name }: Recognised): string {
   return of.kind === 'library' ? name : ordinaryWords(of.switch, of.poles, of.ways);
 }
+
+/** Why a prompt is what it is. */
+export const REASON_WORDS: Record<Reason, string> = {
+  row: 'next in this position',
+  likely: 'probably joined',
+  held: 'one pair through all positions',
+  fastest: 'settles most a second',
+  bundle: 'many pairs at once',
+  common: 'a common against its throws',
+  telling: 'tells apart what it may be',
+  expected: 'proves what it looks like',
+  assumed: 'was only assumed so far',
+  polarity: 'a part may conduct the other way round',
+};

@@ -1,5 +1,6 @@
 import type { Fact, LookAgain } from '@which-way/core/continuity';
 import type { Proposal } from '@which-way/core/explain';
+import type { Suspect } from '@which-way/core/planner';
 import type { MiddleHint, Standing } from '@which-way/core/sense';
 import type { Explanation } from '@which-way/core/switch';
 import { ohms } from './quantity.js';
@@ -62,3 +63,11 @@ export function becauseWords(because: Proposal['because']): string {
       return `the declared parts and what is joined would show ${ohms(because.predicted)}.`;
   }
 }
+
+/** What speaks against a reading. */
+export const SUSPICION_WORDS: Record<Suspect['because'][number], string> = {
+  'doubtful-meter': 'the meter failed its next check',
+  tone: 'only a tone',
+  unsteady: 'flickered',
+  'against-prediction': 'unlike the other positions',
+};
