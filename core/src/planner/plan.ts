@@ -6,11 +6,12 @@ import {
   type Ask,
   type EventId,
   type SettingId,
+  type TerminalId,
 } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from './approach.js';
 import type { Hypothesis } from './certify.js';
 import { learntChance, type Chance } from './chance.js';
-import { openPairsOf, type Field } from './field.js';
+import { bundleSays, openPairsOf, type Field } from './field.js';
 import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from './field-of-map.js';
 import { ORDINARY_HANDS } from './hands.js';
 import { checkDue, type CheckDue } from './meter-check.js';
@@ -120,7 +121,14 @@ function assumedLeft(map: SwitchMap, at: SettingId | null): Plan | null {
     block.filter((id) => map.structure.terminals.some((t) => t.id === id)),
   );
   if (one && other && blocks.length === 2 && one.length + other.length <= costs.clipsOwned) {
-    const settings = settingsFrom(map, at).filter((id) => map.settings.get(id)?.coverage.assumed);
+    const order = settingsInOrder(map);
+    const place = (id: TerminalId) => map.structure.terminals.findIndex((terminal) => terminal.id === id);
+    const [red, black] = [one.map(place), other.map(place)];
+    // A block bundle that was low is not asked again: pairs tell which it was.
+    const settings = settingsFrom(map, at).filter((id) => {
+      const assumed = (map.settings.get(id)?.coverage.assumed ?? 0) > 0;
+      return assumed && bundleSays(field, order.indexOf(id), red, black) === null;
+    });
     if (settings.length > 0)
       return {
         kind: 'ask',
@@ -210,16 +218,27 @@ function skippedLeft(map: SwitchMap, order: SettingId[]): Plan | null {
  * moves of one lead, and m reads; touches are m + 1. Positions not found yet are not in it.
  */
 export function forecast(map: SwitchMap): Forecast {
-  let [readings, sweeps, settings] = [0, 0, 0];
-  for (const { id, need } of map.structure.settings) {
-    const settled = map.settings.get(id)?.settled;
-    if (!settled || need !== 'required') continue;
-    const left = mostLeft(settled, map.contacts, triedInVain(settled));
-    readings += left.readings;
-    sweeps += left.sweeps;
-    if (left.readings > 0) settings += 1;
-  }
-  return cost({ readings, sweeps, turns: settings });
+  const left = map.structure.settings.flatMap(({ id, need }) =>
+    need === 'required' ? [leftIn(map, id)] : [],
+  );
+  const sum = (of: (one: { readings: number; sweeps: number }) => number) =>
+    left.reduce((total, one) => total + of(one), 0);
+  return cost({
+    readings: sum(({ readings }) => readings),
+    sweeps: sum(({ sweeps }) => sweeps),
+    turns: left.filter(({ readings }) => readings > 0).length,
+  });
+}
+
+/** The same for one setting, with one turn to come to it. */
+export function forecastIn(map: SwitchMap, setting: SettingId): Forecast {
+  const left = leftIn(map, setting);
+  return cost({ ...left, turns: left.readings > 0 ? 1 : 0 });
+}
+
+function leftIn(map: SwitchMap, setting: SettingId): { readings: number; sweeps: number } {
+  const settled = map.settings.get(setting)?.settled;
+  return settled ? mostLeft(settled, map.contacts, triedInVain(settled)) : { readings: 0, sweeps: 0 };
 }
 
 function cost({ readings, sweeps, turns }: { readings: number; sweeps: number; turns: number }): Forecast {

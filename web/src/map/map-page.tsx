@@ -21,6 +21,7 @@ import { Tape } from './tape.js';
 import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
+import { CoverageTable } from './coverage.js';
 import { Doubtful } from './doubtful.js';
 import { Lesson } from '../practice/lesson.js';
 import { DeclaredParts } from './declared-parts.js';
@@ -88,6 +89,7 @@ export function MapPage() {
               <TableGrid table={table} structure={map.structure} onPick={setInspected} at={probing.at} />
             )}
           </section>
+          <CoverageTable probing={probing} onPick={setInspected} />
           <DeclaredParts map={map} />
           <section aria-label="Readings">
             <h2 className="font-semibold text-quiet">Readings</h2>

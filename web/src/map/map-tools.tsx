@@ -6,6 +6,7 @@ import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { LAYOUT_WORDS } from '../words/layouts.js';
 import { ApproachPanel } from './approach-panel.js';
+import { WafersApart } from './wafers-apart.js';
 import type { Probing } from './use-probing.js';
 
 /** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
@@ -74,6 +75,7 @@ export function MapTools({
             <PlainButton className="my-2 w-full" onClick={probing.addLug}>
               One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>
+            <WafersApart probing={probing} />
             <Renaming probing={probing} />
           </Popover.Content>
         </Popover.Portal>

@@ -85,6 +85,7 @@ function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; o
       {plan.kind === 'ask' && plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
       <p>
         at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
+        {coverage.assumed > 0 ? `, ${coverage.assumed} assumed` : ''}
       </p>
       {recheck && (
         <p className="font-semibold text-ink">

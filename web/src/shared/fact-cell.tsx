@@ -21,10 +21,10 @@ export function FactCell({
     ? 'bg-amber text-lead-black'
     : fact.joined
       ? 'bg-teal text-on-teal'
-      : fact.state === 'unknown'
+      : fact.state === 'unknown' || fact.state === 'assumed'
         ? 'not-known bg-paper'
         : 'bg-sheet';
-  const mark = amber ? '?' : fact.joined ? (fact.byTone ? '♪' : '×') : '';
+  const mark = amber ? '?' : fact.joined ? (fact.byTone ? '♪' : '×') : fact.state === 'assumed' ? 'a' : '';
   const said = `${label}: ${amber ? (lookAgain ? 'Look again' : 'Disputed') : factWords(fact)}`;
   return (
     <button
@@ -33,7 +33,13 @@ export function FactCell({
       aria-label={said}
       title={said}
       data-state={
-        amber ? 'look-again' : fact.state === 'unknown' ? 'unknown' : fact.joined ? 'closed' : 'open'
+        amber
+          ? 'look-again'
+          : fact.state === 'unknown' || fact.state === 'assumed'
+            ? fact.state
+            : fact.joined
+              ? 'closed'
+              : 'open'
       }
       className={`flex w-full items-center justify-center border border-line font-mono font-bold ${large ? 'h-12 text-large' : 'h-9 text-base'} ${look} ${
         asked ? 'ring-3 ring-ink ring-inset' : ''
@@ -77,6 +83,9 @@ export function CellKey() {
           <Cross />
         </span>
         or <span className={`${box} bg-sheet`}>·</span> follows
+      </li>
+      <li className={item}>
+        <span className={`${box} not-known bg-paper`}>a</span>assumed, not read
       </li>
       <li className={item}>
         <span className={`${box} bg-sheet`} />
