@@ -5,3 +5,7 @@ import './index.css';
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');
 createRoot(root).render(<App />);
+
+// From the next load on the pages are there without the server. A browser that cannot, or may not, does without.
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  navigator.serviceWorker.register('/sw.js').catch(() => undefined);

@@ -3,7 +3,7 @@ import { describeSwitch, newTerminal, type JobEvent, type JobId, type PhotoId } 
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { JobSession } from './job-session.js';
 import { newId } from './new-id.js';
-import type { KeptPhoto, Outbox } from './outbox.js';
+import type { JobCopy, KeptPhoto, Outbox } from './outbox.js';
 
 const id = newId<JobId>();
 const job: JobWithEvents['job'] = {
@@ -70,6 +70,13 @@ class MemoryOutbox implements Outbox {
     this.photos = this.photos.filter((photo) => photo.id !== id);
   };
   photosOf = async () => [...this.photos];
+  copies = new Map<JobId, JobCopy>();
+  copy = async ({ job, cursor, events }: JobCopy) => {
+    const before = this.copies.get(job.id)?.events ?? [];
+    const fresh = events.filter((event) => !before.some((one) => one.id === event.id));
+    this.copies.set(job.id, { job, cursor, events: [...before, ...fresh] });
+  };
+  copyOf = async (job: JobId) => this.copies.get(job) ?? null;
 }
 
 let server: StandIn;
@@ -103,6 +110,43 @@ describe('an open job', () => {
     expect(server.stored).toHaveLength(1);
     expect(session.store.getState().save.state).toBe('saved');
     expect(outbox.kept).toEqual([]);
+  });
+
+  it('is shown by a reload while the server is away, with all that was saved and all that waits, and goes on from there', async () => {
+    const outbox = new MemoryOutbox();
+    const first = await opened(outbox);
+    first.restructure(change);
+    await settle();
+    server.away = true;
+    first.emit({ kind: 'signed', by: 'waits', note: '' });
+    await settle();
+    first.close();
+
+    const second = await opened(outbox);
+    const { job, trouble, events, map } = second.store.getState();
+    expect(trouble).toBeNull();
+    expect(job?.id).toBe(id);
+    expect(map.structure.terminals).toHaveLength(3);
+    expect(events).toHaveLength(2);
+    second.emit({ kind: 'signed', by: 'later', note: '' });
+    await settle();
+    expect(second.store.getState().save).toMatchObject({ state: 'waiting', count: 2 });
+    server.away = false;
+    await settle();
+    expect(second.store.getState().save.state).toBe('saved');
+    expect(server.stored.map(({ what }) => (what.kind === 'signed' ? what.by : what.kind))).toEqual([
+      'restructured',
+      'waits',
+      'later',
+    ]);
+    expect(outbox.kept).toEqual([]);
+    expect(outbox.copies.get(id)?.events).toHaveLength(3);
+  });
+
+  it('cannot be shown while the server is away where this browser never had it', async () => {
+    server.away = true;
+    const session = await opened(new MemoryOutbox());
+    expect(session.store.getState()).toMatchObject({ job: null, trouble: { missing: false } });
   });
 
   it('waits while the server is away, says how many wait, and sends them once when it is back', async () => {

@@ -93,12 +93,33 @@ export class JobSession {
       this.store.setState({ job, trouble: null });
       this.#setPhotos(photos);
       this.#showSave();
+      void this.outbox.copy({ job, cursor, events }).catch(() => undefined);
       void this.flush();
     } catch (error) {
       const missing = error instanceof RefusedError;
+      if (!missing && (await this.#openCopy())) return;
       this.store.setState({ trouble: { ...toldOf(error), missing } });
       if (!missing) this.#timer = setTimeout(() => void this.open(), 2000);
     }
+  }
+
+  /** Shows the job as this browser knows it while the server is away; false where it does not know it. */
+  async #openCopy(): Promise<boolean> {
+    const [copy, kept, photos] = await Promise.all([
+      this.outbox.copyOf(this.id).catch(() => null),
+      this.outbox.of(this.id).catch(() => []),
+      this.outbox.photosOf(this.id).catch(() => []),
+    ]);
+    if (!copy || this.#closed) return false;
+    this.#cursor = copy.cursor;
+    const there = new Set(copy.events.map(({ id }) => id));
+    this.#unsent = kept.filter(({ id }) => !there.has(id));
+    this.#setEvents([...copy.events, ...this.#unsent]);
+    this.store.setState({ job: copy.job, trouble: null });
+    this.#setPhotos(photos);
+    this.#showSave();
+    void this.flush();
+    return true;
   }
 
   close(): void {
@@ -222,6 +243,12 @@ export class JobSession {
       const errors = answer.refused.map(({ error }) => error);
       this.store.setState(({ refused: before }) => ({ refused: [...before, ...errors] }));
     }
+    const { job } = this.store.getState();
+    const stored = batch.filter(({ id }) => answer.stored.includes(id));
+    if (job && stored.length + foreign.length > 0)
+      await this.outbox
+        .copy({ job, cursor: answer.cursor, events: [...stored, ...foreign] })
+        .catch(() => undefined);
     await this.outbox
       .remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id))
       .catch(() => undefined);

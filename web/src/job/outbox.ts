@@ -1,3 +1,4 @@
+import type { Job } from '@which-way/contract';
 import type { JobEvent, JobId, PhotoId, PhotoPurpose } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
@@ -12,6 +13,20 @@ interface OutboxSchema extends DBSchema {
     value: KeptPhoto & { job: JobId };
     indexes: { job: string };
   };
+  /** Jobs as the server had them last, so that a reload shows them while it is away. */
+  jobs: { key: string; value: Omit<JobCopy, 'events'> & { id: string } };
+  copied: {
+    key: string;
+    value: { id: string; job: JobId; event: JobEvent };
+    indexes: { job: string };
+  };
+}
+
+/** A job as the server had it: every event up to a cursor. */
+export interface JobCopy {
+  job: Job;
+  cursor: number;
+  events: JobEvent[];
 }
 
 /** A photo that is not known to be on the server's disk. */
@@ -32,15 +47,22 @@ export interface Outbox {
   putPhoto(job: JobId, photo: KeptPhoto): Promise<void>;
   removePhoto(id: PhotoId): Promise<void>;
   photosOf(job: JobId): Promise<KeptPhoto[]>;
+  /** Notes what the server has of a job, up to the cursor; events that are noted already may come again. */
+  copy(copy: JobCopy): Promise<void>;
+  copyOf(job: JobId): Promise<JobCopy | null>;
 }
 
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
 function database(): Promise<IDBPDatabase<OutboxSchema>> {
-  opened ??= openDB<OutboxSchema>('which-way', 2, {
+  opened ??= openDB<OutboxSchema>('which-way', 3, {
     upgrade(opening, before) {
       if (before < 1) opening.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
       if (before < 2) opening.createObjectStore('photos', { keyPath: 'id' }).createIndex('job', 'job');
+      if (before < 3) {
+        opening.createObjectStore('jobs', { keyPath: 'id' });
+        opening.createObjectStore('copied', { keyPath: 'id' }).createIndex('job', 'job');
+      }
     },
   });
   return opened;
@@ -67,4 +89,24 @@ export const browserOutbox: Outbox = {
     await (await database()).delete('photos', id);
   },
   photosOf: async (job) => (await database()).getAllFromIndex('photos', 'job', job),
+  async copy({ job, cursor, events }) {
+    const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
+    const copied = transaction.objectStore('copied');
+    const there = new Set(await copied.index('job').getAllKeys(job.id));
+    await Promise.all([
+      ...events.flatMap((event) =>
+        there.has(event.id) ? [] : [copied.put({ id: event.id, job: job.id, event })],
+      ),
+      transaction.objectStore('jobs').put({ id: job.id, job, cursor }),
+      transaction.done,
+    ]);
+  },
+  async copyOf(id) {
+    const transaction = (await database()).transaction(['jobs', 'copied']);
+    const [row, rows] = await Promise.all([
+      transaction.objectStore('jobs').get(id),
+      transaction.objectStore('copied').index('job').getAll(id),
+    ]);
+    return row ? { job: row.job, cursor: row.cursor, events: rows.map(({ event }) => event) } : null;
+  },
 };

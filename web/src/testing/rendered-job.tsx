@@ -17,6 +17,8 @@ const nothingKept: Outbox = {
   putPhoto: async () => undefined,
   removePhoto: async () => undefined,
   photosOf: async () => [],
+  copy: async () => undefined,
+  copyOf: async () => null,
 };
 
 /** A job on a server in memory, with what was written to it. */
