@@ -157,7 +157,46 @@ export function benchPlanners({ note, atMost, round }, path) {
     });
     both(`${NAMES[key]}: seconds forecast at the start / taken`, forecast);
   }
+  benchOneWafer({ note }, rows);
   const decide = ['likely', 'time', 'ladder'].flatMap((key) => rows.flatMap((row) => row[key].decide));
   atMost(area, 'ms per decision, mean', round(mean(decide)), 'ms', 5);
   atMost(area, 'ms per decision, worst', round(Math.max(...decide)), 'ms', 100);
+}
+
+/**
+ * What a person does for a whole map of twelve terminals in four positions, by each school: touches of the probes, and
+ * keys pressed (a label and Enter for each that sounded, Enter or Space to end).
+ */
+function benchOneWafer({ note }, rows) {
+  const row = rows.find(({ known }) => known.name === 'two wafers 12 x 4');
+  if (!row) return;
+  const { pattern } = row;
+  const joined = (setting, a, b) => pattern[setting][a] === pattern[setting][b];
+  const schools = {
+    'position-first': [positionFirst, ORDINARY_HANDS],
+    'pair-first': [pairFirst, ORDINARY_HANDS],
+    'likely-first': [likelyFirst, ORDINARY_HANDS],
+    'by time': [byTime, ORDINARY_HANDS],
+    'with 24 clips': [ladder, CLIPS],
+  };
+  for (const [name, [planner, costs]] of Object.entries(schools)) {
+    let keys = 0;
+    const onMove = (move) => {
+      const places = move.kind === 'sweep' ? move.black : move.settings;
+      const sounds = places.filter((place) =>
+        move.kind === 'sweep'
+          ? joined(move.setting, move.red, place)
+          : move.red.some((a) => move.black.some((b) => joined(place, a, b))),
+      );
+      keys +=
+        places.length === 1 ? 1 : 1 + sounds.reduce((sum, place) => sum + String(place + 1).length + 1, 0);
+    };
+    const course = runCourse(blankField(12, 4), EMPTY_HANDS, costs, planner, joined, { onMove });
+    note(
+      'planner',
+      `12 terminals x 4 positions, ${name}`,
+      course.touches,
+      `touches, ${keys} keys, ${course.acts} acts`,
+    );
+  }
 }

@@ -19,7 +19,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
-      <table className="w-full text-right font-mono text-small">
+      <table className="w-full text-right font-mono text-small [&_td]:pl-3 [&_th]:align-bottom [&_th+th]:pl-3">
         <thead className="text-quiet">
           <tr>
             <th className="text-left font-semibold">Position</th>

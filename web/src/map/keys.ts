@@ -12,6 +12,7 @@ export const MAP_KEYS: readonly [string, string][] = [
   ['Backspace', 'Rub out what was typed; else undo the last act'],
   ['Shift Backspace', 'Redo (also Ctrl Y); Ctrl Z undoes'],
   ['↓', 'Skip: ask it later'],
+  ['~', 'It flickers; in a sweep 9=~'],
   ['→', 'Click on: a new position'],
   ['End', 'Hit the stop: that was the last position'],
   ['Home', 'Back at the start: the handle goes round'],
@@ -138,6 +139,10 @@ function press(event: KeyboardEvent, probing: Probing, panels: Panels): boolean 
       return true;
     case 'ArrowDown':
       probing.skip();
+      return true;
+    case '~':
+      if (probing.typed !== '') break;
+      probing.flickers();
       return true;
     case 'ArrowRight':
       if (finding) probing.clickOn();

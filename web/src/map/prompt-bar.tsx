@@ -175,9 +175,19 @@ function Answers({ probing }: { probing: Probing }) {
 
 function Skip({ probing }: { probing: Probing }) {
   return (
-    <KeyButton keys="↓" onPress={probing.skip}>
-      Skip
-    </KeyButton>
+    <>
+      <KeyButton keys="↓" onPress={() => probing.skip()}>
+        Skip
+      </KeyButton>
+      <div className="col-span-2 flex gap-2 max-lg:hidden">
+        <PlainButton className="grow px-2" onClick={probing.flickers}>
+          Flickers <kbd className="font-mono text-small text-quiet">~</kbd>
+        </PlainButton>
+        <PlainButton className="grow px-2" onClick={() => probing.skip('cannot-reach')}>
+          Can’t reach
+        </PlainButton>
+      </div>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { handleLeftAt, type CheckDue } from '@which-way/core/planner';
-import type { Ask, TerminalId } from '@which-way/core/switch';
+import { forecastIn, handleLeftAt, type CheckDue } from '@which-way/core/planner';
+import type { Ask, SettingId, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, shortSettingName, terminalList, terminalName } from '../words/terminals.js';
@@ -131,9 +131,24 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
   return {
     turn,
     big: stays ? (ask.kind === 'sweep' ? `Sweep ${over}` : `Black to ${black}`) : `Red to ${red}, ${over}`,
-    small: `${stays ? `red stays on ${red}; ` : ''}handle ${turn ? 'at' : 'stays at'} ${place}.`,
+    small: `${stays ? `red stays on ${red}; ` : ''}${heldWords(map, ask.setting) ?? `handle ${turn ? 'at' : 'stays at'} ${place}.`}`,
     red: stays ? red : null,
   };
+}
+
+/** A handle that springs back has to be held, and a hand may be short: how long, and that a clip helps. */
+function heldWords(map: SwitchMap, setting: SettingId): string | null {
+  const { structure } = map;
+  const at = structure.settings.find(({ id }) => id === setting)?.at ?? {};
+  const held = structure.actuators.filter(({ id, positions }) =>
+    positions.some((position) => position.id === at[id] && position.rests === 'momentary'),
+  );
+  if (held.length === 0) return null;
+  const { touches } = forecastIn(map, setting);
+  const name = settingName(structure, setting);
+  return held.length > 1
+    ? `hold both handles at ${name}, at most ${touches} touches: clip black, two hands are not enough.`
+    : `hold the handle at ${name}, it springs back; at most ${touches} touches: a clip on red frees a hand.`;
 }
 
 /** Both leads stay, the handle is turned; with clips, which ones change first. */

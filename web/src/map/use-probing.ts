@@ -293,10 +293,10 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
     while (labels.has(String(next))) next += 1;
     session.restructure({ change: 'terminal-added', terminal: newTerminal(String(next), newId) });
   };
-  const skip = () => {
+  const skip = (reason: 'later' | 'cannot-reach' = 'later') => {
     if (task?.kind !== 'prompt') return;
     clear();
-    session.emit({ kind: 'skipped', prompt: task.prompt, reason: 'later' });
+    session.emit({ kind: 'skipped', prompt: task.prompt, reason });
   };
   const turnTo = (setting: SettingId) => {
     if (many && isHeldAsk(many)) return touchSetting(setting);
@@ -314,6 +314,8 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     touchSetting,
     show,
+    /** It flickers: of several, the one typed before it. */
+    flickers: () => (many ? setMessage('Which one? Type it with ~, such as 9=~.') : answerPair({ kind: 'unsteady' })),
     /** Changes how it is mapped, from the next prompt on. */
     approach: (change: Partial<Approach>) => {
       session.emit({ kind: 'approached', approach: { ...approachOf(map), ...change } });

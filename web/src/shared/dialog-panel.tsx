@@ -13,10 +13,10 @@ export function DialogPanel({ open, onOpenChange, title, children }: DialogPanel
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-lead-black/60" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-lead-black/60" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 max-h-dvh w-[min(42rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
+          className="fixed top-1/2 left-1/2 z-50 max-h-dvh w-[min(42rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
         >
           <Dialog.Title className="text-title font-bold">{title}</Dialog.Title>
           {children}
