@@ -179,7 +179,7 @@ function Skip({ probing }: { probing: Probing }) {
       <KeyButton keys="↓" onPress={() => probing.skip()}>
         Skip
       </KeyButton>
-      <div className="col-span-2 flex gap-2 max-lg:hidden">
+      <div className="order-last col-span-2 flex gap-2 max-lg:hidden">
         <PlainButton className="grow px-2" onClick={probing.flickers}>
           Flickers <kbd className="font-mono text-small text-quiet">~</kbd>
         </PlainButton>
