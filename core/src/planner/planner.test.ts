@@ -237,7 +237,7 @@ describe('the re-check', () => {
   it('shows any single wrong answer given while mapping, after which the plan went its own way', () => {
     let [slips, early] = [0, 0];
     fc.assert(
-      fc.property(switchLikePattern(7, 2), fc.nat(40), (hidden, slip) => {
+      fc.property(switchLikePattern(7, 2), fc.nat(15), (hidden, slip) => {
         const on = bench(hidden[0]?.length ?? 0, hidden.length);
         if (!mapWithSlip(hidden, on, slip)) return;
         slips += 1;
@@ -273,8 +273,8 @@ describe('the re-check', () => {
       }),
       { numRuns: runs(25) },
     );
-    expect(slips).toBeGreaterThan(500);
-    expect(bundles).toBeGreaterThan(100);
+    expect(slips).toBeGreaterThan(200);
+    expect(bundles).toBeGreaterThan(40);
   });
 
   it('ties terminals so that no net of a setting is on both leads, no more than there are clips', () => {
