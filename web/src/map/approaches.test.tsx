@@ -1,0 +1,157 @@
+import {
+  describeSwitch,
+  ORDINARY_METER,
+  PLAIN_APPROACH,
+  type Approach,
+  type Deed,
+  type ReadingId,
+  type Value,
+} from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../job/new-id.js';
+import { fireEvent, screen, until, within } from '../testing/acts.js';
+import { renderJob } from '../testing/rendered-job.js';
+import { MapPage } from './map-page.js';
+
+function aSwitch(terminals: number, positions: number) {
+  const change = describeSwitch({ terminals, positions, form: 'rotary', layout: 'one-row' }, newId);
+  const described: Deed = { kind: 'restructured', change, basedOn: 0 };
+  const checked: Deed = {
+    kind: 'meter-checked',
+    leadsTogether: { kind: 'tone', sounded: true },
+    meter: ORDINARY_METER,
+  };
+  const approached = (approach: Partial<Approach>): Deed => ({
+    kind: 'approached',
+    approach: { ...PLAIN_APPROACH, ...approach },
+  });
+  const read = (a: number, b: number, value: Value): Deed => ({
+    kind: 'answered',
+    act: 'pair',
+    prompt: null,
+    source: 'typed',
+    inCircuit: false,
+    readings: [
+      {
+        id: newId<ReadingId>(),
+        setting: change.settings[0]?.id as never,
+        red: [change.terminals[a]?.id as never],
+        black: [change.terminals[b]?.id as never],
+        value,
+      },
+    ],
+  });
+  return { change, described, checked, approached, read };
+}
+
+const key = (...keys: string[]) => keys.forEach((one) => fireEvent.keyDown(document.body, { key: one }));
+const type = (text: string) => key(...text, 'Enter');
+const prompt = () => screen.getByTestId('prompt').textContent ?? '';
+const prompted = (words: string) => until(() => expect(prompt()).toBe(words));
+
+describe('other ways of mapping', () => {
+  it('holds a pair and asks in which positions it sounded: by number, and none by one key', async () => {
+    const { described, checked, approached } = aSwitch(3, 3);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'pair' })]);
+    await prompted('Red to 1, black to 2. Turn: which sounded?');
+    type('9');
+    expect(screen.getByText(/There is no position “9”/)).toBeDefined();
+    key('Escape');
+    type('2');
+    expect(screen.getByRole('button', { name: /Position 2.*sounded/ })).toBeDefined();
+    key('Enter');
+    await prompted('Black to 3. Turn: which sounded?');
+    key(' ');
+    await until(() => expect(written('answered')).toHaveLength(2));
+    const [first] = written('answered');
+    expect(first?.act).toBe('turn');
+    expect(first?.readings.map(({ value }) => value.kind === 'tone' && value.sounded)).toEqual([
+      false,
+      true,
+      false,
+    ]);
+  });
+
+  it('says which clips go on and off, and that a silent clip is dead', async () => {
+    const { described, checked, approached } = aSwitch(7, 2);
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      approached({ order: 'time', clips: 8 }),
+    ]);
+    await prompted('Red to 1, black to 2. Turn: which sounded?');
+    key(' ');
+    await prompted('Red clip on 1, 2, black to 3. Turn: which sounded?');
+    expect(screen.getByTestId('prompt-small').textContent).toContain('a clip that is silent is dead');
+    key(' ');
+    await prompted('Red clip on 3, black to 4. Turn: which sounded?');
+    await until(() => expect(written('answered').at(-1)?.act).toBe('bundle'));
+    key('ArrowDown');
+    // Who passes a bundle over is asked for pairs.
+    await until(() => expect(prompt()).not.toContain('clip on'));
+  });
+
+  it('is chosen at the slash, and the prompt that is shown stays', async () => {
+    const { described, checked } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black over 2 to 4');
+    key('/');
+    const panel = await screen.findByRole('dialog', { name: 'How to map' });
+    fireEvent.click(within(panel).getByRole('radio', { name: /^Pair first/ }));
+    await until(() => expect(written('approached')).toHaveLength(1));
+    expect(prompt()).toBe('Red to 1, black over 2 to 4');
+    fireEvent.change(within(panel).getByLabelText('Clips at hand'), { target: { value: '6' } });
+    await until(() =>
+      expect(written('approached').at(-1)?.approach).toMatchObject({ order: 'pair', clips: 6 }),
+    );
+  });
+
+  it('working pairs end by saying what is not known, and go on to everything', async () => {
+    const { described, checked, approached } = aSwitch(3, 1);
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      approached({ extent: 'working-pairs' }),
+    ]);
+    await prompted('Red to 1, black over 2, 3');
+    type('2');
+    key('Enter');
+    await until(() => expect(written('answered')).toHaveLength(1));
+  });
+});
+
+describe('what is looked at again', () => {
+  it('says what to try and what it may be, and takes what a person accepts', async () => {
+    const { described, checked, read } = aSwitch(2, 1);
+    const middle: Value = { kind: 'ohms', ohms: 470 };
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      read(0, 1, middle),
+      read(0, 1, middle),
+    ]);
+    await prompted('Look again at 1–2');
+    const panel = screen.getByRole('alert');
+    expect(panel.textContent).toContain('it repeats, 470 Ω 2 times');
+    fireEvent.click(within(panel).getByRole('button', { name: 'It is a part, no contact' }));
+    await until(() => expect(written('explained').at(-1)?.as).toBe('part'));
+    // Two readings part them now.
+    await prompted('Complete and re-checked');
+  });
+
+  it('keeps a flicker as unsteady by one key', async () => {
+    const { described, checked } = aSwitch(2, 1);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black to 2');
+    key('~');
+    await until(() => expect(written('answered').at(-1)?.readings[0]?.value).toEqual({ kind: 'unsteady' }));
+  });
+
+  it('counts what is known for each position, and opens a pair of the matrix', async () => {
+    const { described, checked, read } = aSwitch(3, 1);
+    await renderJob(<MapPage />, [described, checked, read(0, 1, { kind: 'tone', sounded: true })]);
+    fireEvent.click(screen.getByText('Coverage'));
+    fireEvent.click(screen.getByRole('button', { name: '1 and 2: Closed, by tone: measured' }));
+    expect(screen.getByTestId('inspector').textContent).toContain('Closed, by tone: measured');
+  });
+});
