@@ -3,6 +3,7 @@ import type { Approach, Ask, SettingId } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf } from './approach.js';
 import { agrees } from './certify.js';
 import { learntChance, type Chance } from './chance.js';
+import { experienceOf } from './experience.js';
 import { copyField, openPairsOf, playMove, type Field, type FieldSetting } from './field.js';
 import { fieldOf, handsOf } from './field-of-map.js';
 import { costOf, type Hands } from './hands.js';
@@ -18,17 +19,23 @@ export type Joined = (setting: number, a: number, b: number) => boolean;
 
 /**
  * What a switch will probably turn out to be: what is known, and of each setting as many of the likeliest joins as are to
- * be expected (the sum of the chances), a pair for each low bundle among them. A supposition to count with, nothing more.
+ * be expected, a pair for each low bundle among them. Expected are as many as the settings that are mapped have, else a join
+ * for every three terminals (from the generated switches), never more than the chances add up to. A supposition to count
+ * with, nothing more.
  */
 export function supposedJoins(field: Field, chance: Chance): Joined {
-  const supposed = field.settings.map((_, setting) => supposeSetting(field, setting, chance));
+  const { usual, joins } = experienceOf(field);
+  const likely = usual > 0 ? usual : field.places.length / 3;
+  const supposed = field.settings.map((_, setting) =>
+    supposeSetting(field, setting, chance, Math.max(0, likely - (joins[setting] ?? 0))),
+  );
   return (setting, a, b) => {
     const nets = supposed[setting] as NetState;
     return netOf(nets, a) === netOf(nets, b);
   };
 }
 
-function supposeSetting(field: Field, setting: number, chance: Chance): NetState {
+function supposeSetting(field: Field, setting: number, chance: Chance, expected: number): NetState {
   const { nets, clauses } = field.settings[setting] as FieldSetting;
   const state = copyState(nets);
   const pairs = openPairsOf(field, setting)
@@ -39,7 +46,8 @@ function supposeSetting(field: Field, setting: number, chance: Chance): NetState
     const best = pairs.find(({ pair: [a, b] }) => within(a, b) || within(b, a));
     if (best) merge(state, ...best.pair);
   }
-  let left = Math.round(pairs.reduce((sum, { likely }) => sum + likely, 0)) - clauses.length;
+  const chances = pairs.reduce((sum, { likely }) => sum + likely, 0);
+  let left = Math.round(Math.min(expected, chances)) - clauses.length;
   for (const { pair } of pairs) {
     if (left <= 0) break;
     if (netOf(state, pair[0]) === netOf(state, pair[1]) || !merge(state, ...pair)) continue;

@@ -11,7 +11,9 @@ import type { Planner } from './situation.js';
 export const workingPairs: Planner = (situation) => {
   const { field } = situation;
   const found = rolesOf(field);
-  for (const setting of settingsFrom(situation)) {
+  const order = settingsFrom(situation);
+  // Commons first, in every setting: each throw that turns up need not be swept itself.
+  for (const setting of order)
     for (const hub of found.commons) {
       const move = sweepFrom(
         field,
@@ -21,12 +23,12 @@ export const workingPairs: Planner = (situation) => {
       );
       if (move) return move;
     }
-    const rest = field.places.filter(found.alone);
+  const rest = field.places.filter(found.alone);
+  for (const setting of order)
     for (const [at, red] of rest.entries()) {
       const move = sweepFrom(field, setting, red, (place) => rest.indexOf(place) > at);
       if (move) return move;
     }
-  }
   return null;
 };
 

@@ -9,6 +9,7 @@ import { useJobState } from '../job/job-context.js';
 import { LookAgainPanel } from './look-again.js';
 import { LooksLike } from './looks-like.js';
 import { useSpoken } from './use-spoken.js';
+import { WaysOn } from './ways-on.js';
 import { useOutlook } from './use-outlook.js';
 import { HandleRail } from './handle-rail.js';
 import { KeysHelp } from './keys-help.js';
@@ -81,6 +82,7 @@ export function MapPage() {
           <Doubtful probing={probing} />
           <LookAgainPanel probing={probing} />
           <LooksLike probing={probing} outlook={outlook} />
+          <WaysOn probing={probing} outlook={outlook} />
           <section aria-label="Truth table so far">
             <h2 className="font-semibold text-quiet">Truth table so far</h2>
             {table.poles.length + table.uncertain.length === 0 ? (

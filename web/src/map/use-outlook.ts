@@ -8,7 +8,12 @@ import { useDesk, type DeskView } from './use-desk.js';
 export interface OutlookView extends DeskView {
   /** The forecast of proving what it looks like; null while it looks like nothing, or is being worked out. */
   proving: DeskView['forecasts'][number];
+  /** What is left as it is mapped now, with clips, and by working pairs alone. */
+  ways: Record<'now' | 'clips' | 'working', DeskView['forecasts'][number]>;
 }
+
+/** Clips that are offered where none were named: a handful. */
+export const OFFERED_CLIPS = 8;
 
 /** Asks the planner's worker about the map as it is, with the library to recognise the switch by. */
 export function useOutlook(map: SwitchMap): OutlookView {
@@ -17,8 +22,18 @@ export function useOutlook(map: SwitchMap): OutlookView {
   const view = useDesk(
     map,
     handleAt(map),
-    [now, { ...now, order: 'expected', extent: 'everything' }],
+    [
+      now,
+      { ...now, order: 'expected', extent: 'everything' },
+      { ...now, order: 'time', extent: 'everything', clips: OFFERED_CLIPS },
+      { ...now, extent: 'working-pairs' },
+    ],
     library.data,
   );
-  return { ...view, proving: view.recognised.length > 0 ? (view.forecasts[1] ?? null) : null };
+  const [plain = null, expected = null, clips = null, working = null] = view.forecasts;
+  return {
+    ...view,
+    proving: view.recognised.length > 0 ? expected : null,
+    ways: { now: plain, clips, working },
+  };
 }
