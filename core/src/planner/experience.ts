@@ -1,5 +1,5 @@
 import { discrete, partitionOf } from '../partition/index.js';
-import { areApart, netOf } from '../continuity/index.js';
+import { netOf } from '../continuity/index.js';
 import type { Field } from './field.js';
 
 /** What the settings together have shown so far of every pair and every terminal, by place. */
@@ -19,6 +19,9 @@ export interface Experience {
   /** Pairs of nets that nobody knows of, in each setting, and those of them that a terminal's net is in. */
   open: number[];
   openAt: Uint16Array[];
+  /** In each setting the net of every terminal, and whether it is alone in it. */
+  nets: Int16Array[];
+  alone: Uint8Array[];
   /** Of the joins seen more than once or never again: the share that came again, 0 to 1. */
   repeats: number;
 }
@@ -30,8 +33,10 @@ export function experienceOf({ size, places, settings }: Field): Experience {
   const pairs: [number, number][] = [];
   const openAt = settings.map(() => new Uint16Array(size));
   const open = settings.map(() => 0);
-  const joins = settings.map(({ nets }, setting) => {
-    const net = Int16Array.from({ length: size }, (_, place) => netOf(nets, place));
+  const nets = settings.map((one) => Int16Array.from({ length: size }, (_, place) => netOf(one.nets, place)));
+  const alone = nets.map(aloneIn);
+  const joins = settings.map(({ nets: { apart: heldApart } }, setting) => {
+    const net = nets[setting] as Int16Array;
     const met = new Uint8Array(size);
     places.forEach((a, at) => {
       for (let next = at + 1; next < places.length; next += 1) {
@@ -40,7 +45,7 @@ export function experienceOf({ size, places, settings }: Field): Experience {
         if (net[a] === net[b]) {
           joined[cell] = (joined[cell] as number) + 1;
           met[a] = met[b] = 1;
-        } else if (nets.apart[(net[a] as number) * size + (net[b] as number)] === 1)
+        } else if (heldApart[(net[a] as number) * size + (net[b] as number)] === 1)
           apart[cell] = (apart[cell] as number) + 1;
         else if (net[a] === a && net[b] === b) {
           open[setting] = (open[setting] as number) + 1;
@@ -81,6 +86,8 @@ export function experienceOf({ size, places, settings }: Field): Experience {
     again += Math.min(1, ((joined[cell] as number) - 1) / others);
   }
   return {
+    nets,
+    alone,
     open,
     openAt,
     repeats: again / all,
@@ -101,7 +108,7 @@ function count(list: Uint16Array | undefined, place: number): void {
 /** What speaks for or against two terminals joining in a setting, each between about -1 and 1: see `FEATURES`. */
 export function featuresOf(
   { size, places, settings }: Field,
-  { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats }: Experience,
+  { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, alone }: Experience,
   setting: number,
   a: number,
   b: number,
@@ -109,16 +116,21 @@ export function featuresOf(
   const cell = a * size + b;
   const [closed, parted] = [joined[cell] as number, apart[cell] as number];
   const seen = closed + parted;
-  const beside = [setting - 1, setting + 1].flatMap((at) => settings[at]?.nets ?? []);
-  const nets = settings[setting]?.nets;
-  const alone = (place: number) => nets !== undefined && isAlone(nets.parent, place);
+  const joinedAt = (at: number) => nets[at] !== undefined && nets[at][a] === nets[at][b];
+  const apartAt = (at: number) => {
+    const beside = nets[at];
+    const held = settings[at]?.nets.apart;
+    return beside !== undefined && held?.[(beside[a] as number) * size + (beside[b] as number)] === 1;
+  };
+  const here = alone[setting] as Uint8Array;
   const [hub, other] = (degree[a] as number) >= (degree[b] as number) ? [a, b] : [b, a];
   const [most, least] = [degree[hub] as number, degree[other] as number];
   const samePole = pole[a] === pole[b];
-  const idle = alone(hub) && (busy[hub] as number) > 0;
+  const idle = here[hub] === 1 && (busy[hub] as number) > 0;
   const left = Math.max(1, open[setting] as number);
   const missing = usual - (joins[setting] as number);
-  const choices = nets ? Math.max(1, (openAt[setting] as Uint16Array)[netOf(nets, hub)] as number) : 1;
+  const hubNet = nets[setting]?.[hub] ?? hub;
+  const choices = Math.max(1, (openAt[setting] as Uint16Array)[hubNet] as number);
   return [
     1,
     logit(usual > 0 ? missing / left : 0.7 / places.length),
@@ -128,17 +140,17 @@ export function featuresOf(
     seen > 0 ? closed / seen : 0,
     closed > 0 && parted === 0 ? 1 : 0,
     closed === 0 ? Math.min(parted, 6) / 6 : 0,
-    beside.some((at) => netOf(at, a) === netOf(at, b)) ? repeats : 0,
-    beside.some((at) => areApart(at, a, b)) ? 1 : 0,
+    joinedAt(setting - 1) || joinedAt(setting + 1) ? repeats : 0,
+    apartAt(setting - 1) || apartAt(setting + 1) ? 1 : 0,
     most === 0 ? 1 : 0,
     samePole && closed === 0 && seen > 0 ? 1 : 0,
     !samePole && least > 0 ? 1 : 0,
-    alone(a) && alone(b) ? 1 : 0,
+    here[a] === 1 && here[b] === 1 ? 1 : 0,
     idle && most > 1 ? 1 + logit(1 / (choices + 0.5)) / 4 : 0,
     idle && most > 1 && (least === 0 || closed > 0) ? 1 : 0,
     most > 1 && least === 0 ? 1 : 0,
     seen === 0 ? 1 : 0,
-    alone(other) && !idle && most > 1 ? 1 : 0,
+    here[other] === 1 && !idle && most > 1 ? 1 : 0,
     repeats,
   ];
 }
@@ -173,9 +185,9 @@ export const FEATURES = [
   'joins come again',
 ] as const;
 
-function isAlone(parent: Int16Array, place: number): boolean {
-  if (parent[place] !== place) return false;
-  for (let other = 0; other < parent.length; other += 1)
-    if (other !== place && parent[other] === place) return false;
-  return true;
+/** Which places share their net with nobody. */
+function aloneIn(net: Int16Array): Uint8Array {
+  const members = new Uint16Array(net.length);
+  for (const name of net) members[name] = (members[name] as number) + 1;
+  return Uint8Array.from(net, (name) => (members[name] === 1 ? 1 : 0));
 }
