@@ -71,10 +71,10 @@ class MemoryOutbox implements Outbox {
   };
   photosOf = async () => [...this.photos];
   copies = new Map<JobId, JobCopy>();
-  copy = async ({ job, cursor, events }: JobCopy) => {
+  copy = async (copy: JobCopy) => void this.copies.set(copy.job.id, copy);
+  addToCopy = async ({ job, cursor, events }: JobCopy) => {
     const before = this.copies.get(job.id)?.events ?? [];
-    const fresh = events.filter((event) => !before.some((one) => one.id === event.id));
-    this.copies.set(job.id, { job, cursor, events: [...before, ...fresh] });
+    this.copies.set(job.id, { job, cursor, events: [...before, ...events] });
   };
   copyOf = async (job: JobId) => this.copies.get(job) ?? null;
 }
@@ -141,6 +141,23 @@ describe('an open job', () => {
     ]);
     expect(outbox.kept).toEqual([]);
     expect(outbox.copies.get(id)?.events).toHaveLength(3);
+  });
+
+  it('is loaded anew when the server is back, so that nothing is shown that the server does not have', async () => {
+    const outbox = new MemoryOutbox();
+    const first = await opened(outbox);
+    first.restructure(change);
+    first.emit({ kind: 'signed', by: 'gone with the old disk', note: '' });
+    await settle();
+    first.close();
+    server.away = true;
+    const second = await opened(outbox);
+    expect(second.store.getState().events).toHaveLength(2);
+    server.stored.pop();
+    server.away = false;
+    await settle();
+    expect(second.store.getState().events).toHaveLength(1);
+    expect(outbox.copies.get(id)?.events).toHaveLength(1);
   });
 
   it('cannot be shown while the server is away where this browser never had it', async () => {

@@ -57,6 +57,8 @@ export class JobSession {
   #failures = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #closed = false;
+  /** What is shown came from this browser: it is loaded anew as soon as the server answers. */
+  #fromCopy = false;
 
   constructor(
     readonly id: JobId,
@@ -118,8 +120,20 @@ export class JobSession {
     this.store.setState({ job: copy.job, trouble: null });
     this.#setPhotos(photos);
     this.#showSave();
+    this.#fromCopy = true;
     void this.flush();
     return true;
+  }
+
+  /** Takes the job as the server has it in place of the copy; what was emitted meanwhile stays on top. */
+  async #loadAnew(): Promise<void> {
+    const { job, events, cursor } = await api.openJob(this.id);
+    this.#fromCopy = false;
+    this.#cursor = cursor;
+    const there = new Set(events.map(({ id }) => id));
+    this.#setEvents([...events, ...this.#unsent.filter(({ id }) => !there.has(id))]);
+    this.store.setState({ job });
+    await this.outbox.copy({ job, cursor, events }).catch(() => undefined);
   }
 
   close(): void {
@@ -220,6 +234,7 @@ export class JobSession {
         const answer = await api.postEvents(this.id, { after: this.#cursor, events: batch });
         this.#failures = 0;
         await this.#settle(batch, answer);
+        if (this.#fromCopy && this.#unsent.length === 0) await this.#loadAnew();
       } while (this.#unsent.length > 0);
       this.#showSave();
     } catch (error) {
@@ -247,7 +262,7 @@ export class JobSession {
     const stored = batch.filter(({ id }) => answer.stored.includes(id));
     if (job && stored.length + foreign.length > 0)
       await this.outbox
-        .copy({ job, cursor: answer.cursor, events: [...stored, ...foreign] })
+        .addToCopy({ job, cursor: answer.cursor, events: [...stored, ...foreign] })
         .catch(() => undefined);
     await this.outbox
       .remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id))
@@ -312,7 +327,8 @@ export class JobSession {
     if (count > 0) this.store.setState({ save: { state: 'waiting', count, reason: message } });
     const pause = RETRY_MS[Math.min(this.#failures, RETRY_MS.length - 1)];
     this.#failures += 1;
-    if (!this.#closed && count > 0) this.#timer = setTimeout(() => void this.flush(), pause);
+    if (!this.#closed && (count > 0 || this.#fromCopy))
+      this.#timer = setTimeout(() => void this.flush(), pause);
   }
 
   #setEvents(events: readonly JobEvent[]): void {

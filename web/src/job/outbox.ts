@@ -47,8 +47,10 @@ export interface Outbox {
   putPhoto(job: JobId, photo: KeptPhoto): Promise<void>;
   removePhoto(id: PhotoId): Promise<void>;
   photosOf(job: JobId): Promise<KeptPhoto[]>;
-  /** Notes what the server has of a job, up to the cursor; events that are noted already may come again. */
+  /** Notes the whole of what the server has of a job; what was noted of it before and is not in it goes. */
   copy(copy: JobCopy): Promise<void>;
+  /** Notes what the server has of it besides, up to the cursor. */
+  addToCopy(copy: JobCopy): Promise<void>;
   copyOf(job: JobId): Promise<JobCopy | null>;
 }
 
@@ -93,10 +95,20 @@ export const browserOutbox: Outbox = {
     const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
     const copied = transaction.objectStore('copied');
     const there = new Set(await copied.index('job').getAllKeys(job.id));
+    const now = new Set<string>(events.map(({ id }) => id));
     await Promise.all([
+      ...[...there].flatMap((id) => (now.has(id) ? [] : [copied.delete(id)])),
       ...events.flatMap((event) =>
         there.has(event.id) ? [] : [copied.put({ id: event.id, job: job.id, event })],
       ),
+      transaction.objectStore('jobs').put({ id: job.id, job, cursor }),
+      transaction.done,
+    ]);
+  },
+  async addToCopy({ job, cursor, events }) {
+    const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
+    await Promise.all([
+      ...events.map((event) => transaction.objectStore('copied').put({ id: event.id, job: job.id, event })),
       transaction.objectStore('jobs').put({ id: job.id, job, cursor }),
       transaction.done,
     ]);

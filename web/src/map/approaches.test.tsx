@@ -1,48 +1,10 @@
-import {
-  describeSwitch,
-  ORDINARY_METER,
-  PLAIN_APPROACH,
-  type Approach,
-  type Deed,
-  type ReadingId,
-  type Value,
-} from '@which-way/core/switch';
+import type { Value } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { newId } from '../job/new-id.js';
+import { aSwitch } from '../testing/a-switch.js';
 import { fireEvent, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
+import { handsFree } from './hands-free.js';
 import { MapPage } from './map-page.js';
-
-function aSwitch(terminals: number, positions: number) {
-  const change = describeSwitch({ terminals, positions, form: 'rotary', layout: 'one-row' }, newId);
-  const described: Deed = { kind: 'restructured', change, basedOn: 0 };
-  const checked: Deed = {
-    kind: 'meter-checked',
-    leadsTogether: { kind: 'tone', sounded: true },
-    meter: ORDINARY_METER,
-  };
-  const approached = (approach: Partial<Approach>): Deed => ({
-    kind: 'approached',
-    approach: { ...PLAIN_APPROACH, ...approach },
-  });
-  const read = (a: number, b: number, value: Value): Deed => ({
-    kind: 'answered',
-    act: 'pair',
-    prompt: null,
-    source: 'typed',
-    inCircuit: false,
-    readings: [
-      {
-        id: newId<ReadingId>(),
-        setting: change.settings[0]?.id as never,
-        red: [change.terminals[a]?.id as never],
-        black: [change.terminals[b]?.id as never],
-        value,
-      },
-    ],
-  });
-  return { change, described, checked, approached, read };
-}
 
 const key = (...keys: string[]) => keys.forEach((one) => fireEvent.keyDown(document.body, { key: one }));
 const type = (text: string) => key(...text, 'Enter');
@@ -127,8 +89,8 @@ describe('what is looked at again', () => {
     const { written } = await renderJob(<MapPage />, [
       described,
       checked,
-      read(0, 1, middle),
-      read(0, 1, middle),
+      read([0], [1], middle),
+      read([0], [1], middle),
     ]);
     await prompted('Look again at 1–2');
     const panel = screen.getByRole('alert');
@@ -149,9 +111,42 @@ describe('what is looked at again', () => {
 
   it('counts what is known for each position, and opens a pair of the matrix', async () => {
     const { described, checked, read } = aSwitch(3, 1);
-    await renderJob(<MapPage />, [described, checked, read(0, 1, { kind: 'tone', sounded: true })]);
+    await renderJob(<MapPage />, [described, checked, read([0], [1], { kind: 'tone', sounded: true })]);
     fireEvent.click(screen.getByText('Coverage'));
     fireEvent.click(screen.getByRole('button', { name: '1 and 2: Closed, by tone: measured' }));
     expect(screen.getByTestId('inspector').textContent).toContain('Closed, by tone: measured');
+  });
+});
+
+describe('a pedal for none', () => {
+  const pedal = (event: 'keyDown' | 'keyUp', repeat = false, on: Element = document.body) =>
+    fireEvent[event](on, { key: 'F7', repeat });
+
+  it('answers on being let go and undoes once when it is held; learning it answers nothing', async () => {
+    const { described, checked } = aSwitch(3, 1);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black over 2, 3');
+    key('?');
+    const learning = within(await screen.findByRole('region', { name: 'Pedals and keys of your own' }));
+    fireEvent.click(learning.getAllByRole('button', { name: 'Learn' })[1] as HTMLElement);
+    pedal('keyDown');
+    pedal('keyUp');
+    expect(handsFree.getState().keys.no).toBe('F7');
+    pedal('keyDown', true);
+    pedal('keyUp');
+    fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(written('answered')).toHaveLength(0);
+    expect(prompt()).toBe('Red to 1, black over 2, 3');
+
+    pedal('keyDown');
+    expect(prompt()).toBe('Red to 1, black over 2, 3');
+    pedal('keyUp');
+    await prompted('Red to 2, black to 3');
+    pedal('keyDown');
+    for (let repeat = 0; repeat < 9; repeat += 1) pedal('keyDown', true);
+    pedal('keyUp');
+    await prompted('Red to 1, black over 2, 3');
+    await until(() => expect(written('withdrawn')).toHaveLength(1));
+    expect(written('answered')).toHaveLength(1);
   });
 });

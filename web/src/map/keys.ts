@@ -36,7 +36,7 @@ export function useMapKeys(probing: Probing, panels: Panels): void {
     latest.current = { probing, panels };
   });
   useEffect(() => {
-    const held: Held = { repeats: 0, undone: false };
+    const held: Held = { down: false, repeats: 0, undone: false };
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
       if (!(target instanceof Element) || target.closest('input, select, textarea, [role=dialog]')) return;
@@ -71,6 +71,8 @@ export function useMapKeys(probing: Probing, panels: Panels): void {
 
 /** How long a pedal for 'none' has been down: it answers on being let go, or undoes once when held. */
 interface Held {
+  /** It went down here, while the Map was listening: only then does letting it go answer. */
+  down: boolean;
   repeats: number;
   undone: boolean;
 }
@@ -81,8 +83,9 @@ const LONG = 4;
 /** Does what a learnt key or pedal is set to. */
 function act(action: Action, repeated: boolean, probing: Probing, held: Held): void {
   if (action === 'no') {
-    held.repeats = repeated ? held.repeats + 1 : 0;
-    if (!repeated) held.undone = false;
+    if (!repeated) Object.assign(held, { down: true, repeats: 0, undone: false });
+    else if (held.down) held.repeats += 1;
+    else return;
     if (held.repeats === LONG) {
       held.undone = true;
       probing.undo();
@@ -98,8 +101,8 @@ function act(action: Action, repeated: boolean, probing: Probing, held: Held): v
 }
 
 function release(probing: Probing, held: Held): void {
-  if (!held.undone) probing.no();
-  held.undone = false;
+  if (held.down && !held.undone) probing.no();
+  held.down = false;
 }
 
 /** After a tap or a click nothing keeps the focus, so that the next Enter answers the prompt and not the last button. */

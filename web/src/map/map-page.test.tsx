@@ -1,49 +1,13 @@
-import {
-  describeSwitch,
-  newTerminal,
-  ORDINARY_METER,
-  type Deed,
-  type PartId,
-  type ReadingId,
-  type TerminalId,
-  type Value,
-} from '@which-way/core/switch';
+import { newTerminal, type Deed, type PartId, type TerminalId, type Value } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
+import { aSwitch } from '../testing/a-switch.js';
 import { fireEvent, press, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { MapPage } from './map-page.js';
 
 const OPEN: Value = { kind: 'over' };
 const CLOSED: Value = { kind: 'ohms', ohms: 0.4 };
-
-function aSwitch(terminals: number, positions: number | null) {
-  const change = describeSwitch({ terminals, positions, form: 'rotary', layout: 'one-row' }, newId);
-  const ids = change.terminals.map(({ id }) => id);
-  const read = (red: number[], black: number[], value: Value, inCircuit = false): Deed => ({
-    kind: 'answered',
-    act: red.length + black.length > 2 ? 'bundle' : 'pair',
-    prompt: null,
-    source: 'typed',
-    inCircuit,
-    readings: [
-      {
-        id: newId<ReadingId>(),
-        setting: change.settings[0]?.id as never,
-        red: red.map((place) => ids[place] as TerminalId),
-        black: black.map((place) => ids[place] as TerminalId),
-        value,
-      },
-    ],
-  });
-  const described: Deed = { kind: 'restructured', change, basedOn: 0 };
-  const checked: Deed = {
-    kind: 'meter-checked',
-    leadsTogether: { kind: 'ohms', ohms: 0.2 },
-    meter: ORDINARY_METER,
-  };
-  return { described, checked, read, ids, change };
-}
 
 const key = (...keys: string[]) => keys.forEach((one) => fireEvent.keyDown(document.body, { key: one }));
 const type = (text: string) => key(...text, 'Enter');
@@ -150,7 +114,11 @@ describe('the Map and what lies around the switch', () => {
 
   it('asks for the wires to come off when only pairs are left that closed in circuit', async () => {
     const { described, checked, read } = aSwitch(2, 1);
-    const { written } = await renderJob(<MapPage />, [described, checked, read([0], [1], CLOSED, true)]);
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      read([0], [1], CLOSED, { inCircuit: true }),
+    ]);
     await prompted('Take the wires off');
     press('The wires are off');
     await prompted('Black to 2');

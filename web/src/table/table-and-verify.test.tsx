@@ -1,46 +1,16 @@
-import {
-  describeSwitch,
-  ORDINARY_METER,
-  type Deed,
-  type ReadingId,
-  type TerminalId,
-  type Value,
-} from '@which-way/core/switch';
+import type { Deed, TerminalId } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { newId } from '../job/new-id.js';
+import { aSwitch } from '../testing/a-switch.js';
 import { press, screen, until } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { VerifyPage } from '../verify/verify-page.js';
 import { TablePage } from './table-page.js';
 
-const change = describeSwitch(
-  { terminals: 3, positions: 2, form: 'toggle', layout: 'one-row', positionNames: ['UP', 'DOWN'] },
-  newId,
-);
-const ids = change.terminals.map(({ id }) => id) as [TerminalId, TerminalId, TerminalId];
-const read = (setting: number, red: number, black: number, closed: boolean): Deed => {
-  const value: Value = closed ? { kind: 'ohms', ohms: 0.5 } : { kind: 'over' };
-  return {
-    kind: 'answered',
-    act: 'pair',
-    prompt: null,
-    source: 'typed',
-    inCircuit: false,
-    readings: [
-      {
-        id: newId<ReadingId>(),
-        setting: change.settings[setting]?.id as never,
-        red: [ids[red] as TerminalId],
-        black: [ids[black] as TerminalId],
-        value,
-      },
-    ],
-  };
-};
-const BEGUN: Deed[] = [
-  { kind: 'restructured', change, basedOn: 0 },
-  { kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER },
-];
+const { change, described, checked, read: readIn, ids: all } = aSwitch(3, 2, ['UP', 'DOWN']);
+const ids = all as [TerminalId, TerminalId, TerminalId];
+const read = (setting: number, red: number, black: number, closed: boolean): Deed =>
+  readIn([red], [black], closed ? { kind: 'ohms', ohms: 0.5 } : { kind: 'over' }, { setting });
+const BEGUN: Deed[] = [described, checked];
 /** A changeover: 1 goes to 2 when up, to 3 when down. */
 const CHANGEOVER = [
   ...BEGUN,

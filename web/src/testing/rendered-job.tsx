@@ -18,6 +18,7 @@ const nothingKept: Outbox = {
   removePhoto: async () => undefined,
   photosOf: async () => [],
   copy: async () => undefined,
+  addToCopy: async () => undefined,
   copyOf: async () => null,
 };
 
