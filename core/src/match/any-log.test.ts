@@ -13,15 +13,7 @@ import {
   rankSuspects,
   recheckForecast,
 } from '../planner/index.js';
-import {
-  namedIn,
-  ORDERS,
-  PLAIN_APPROACH,
-  type ReadingId,
-  type SettingId,
-  type TerminalId,
-  type Value,
-} from '../switch/index.js';
+import { namedIn, ORDERS, PLAIN_APPROACH, type Value } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SILENT, SOUNDED, switchLikePattern } from '../testing/generated.js';
 import { anyDeed } from '../testing/any-deed.js';
 import { runs } from '../testing/runs.js';
@@ -53,24 +45,7 @@ describe('any log whatever', () => {
         (readings, deeds, order, clips) => {
           const on = bench(7, 3);
           on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order, clips } });
-          for (const { setting, red, black, value } of readings) {
-            const lead = (places: number[]) => places.map((place) => on.terminals[place] as TerminalId);
-            const reading = {
-              id: on.newId<ReadingId>(),
-              setting: on.settings[setting] as SettingId,
-              red: lead(red),
-              black: lead(black),
-              value,
-            };
-            on.add({
-              kind: 'answered',
-              act: 'bundle',
-              prompt: null,
-              source: 'typed',
-              inCircuit: false,
-              readings: [reading],
-            });
-          }
+          for (const { setting, red, black, value } of readings) on.bundle(setting, red, black, value);
           // The switch stays as it is described; everything else may happen to it.
           for (const deed of deeds) if (deed.kind !== 'restructured') on.add(deed);
           const map = deriveMap(on.events);
@@ -107,25 +82,9 @@ describe('any log whatever', () => {
           const size = hidden[0]?.length ?? 0;
           const on = bench(size, hidden.length);
           on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order, clips } });
-          for (const { setting, red, black, value } of readings) {
-            const lead = (places: number[]) =>
-              places.map((place) => on.terminals[place % size] as TerminalId);
-            const reading = {
-              id: on.newId<ReadingId>(),
-              setting: on.settings[setting % hidden.length] as SettingId,
-              red: [...new Set(lead(red))],
-              black: [...new Set(lead(black))],
-              value,
-            };
-            on.add({
-              kind: 'answered',
-              act: 'bundle',
-              prompt: null,
-              source: 'typed',
-              inCircuit: false,
-              readings: [reading],
-            });
-          }
+          const within = (places: number[]) => [...new Set(places.map((place) => place % size))];
+          for (const { setting, red, black, value } of readings)
+            on.bundle(setting % hidden.length, within(red), within(black), value);
           for (const recheck of [false, true]) {
             if (recheck) on.add({ kind: 'recheck-begun' });
             let prompts = 0;

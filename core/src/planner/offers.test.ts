@@ -12,21 +12,8 @@ describe('all to the frame', () => {
     on.add({ kind: 'restructured', change: { change: 'terminal-added', terminal: frame }, basedOn: 1 });
     const ask = frameAsk(deriveMap(on.events));
     expect(ask).toEqual({ kind: 'bundle', red: on.terminals, black: [frame.id], settings: on.settings });
-    const reading = {
-      id: on.newId<never>(),
-      setting: on.settings[0] as SettingId,
-      red: on.terminals,
-      black: [frame.id],
-      value: OPEN,
-    };
-    on.add({
-      kind: 'answered',
-      act: 'bundle',
-      prompt: null,
-      source: 'typed',
-      inCircuit: false,
-      readings: [reading],
-    });
+    on.terminals.push(frame.id);
+    on.bundle(0, [0, 1, 2], [3], OPEN);
     expect(frameAsk(deriveMap(on.events))).toMatchObject({ settings: [on.settings[1]] });
     const { map } = mapHidden(
       [
@@ -151,23 +138,7 @@ describe('a bundle with ties', () => {
         const low = red.some((a) => black.some((b) => truth[a] === truth[b]));
         expect(physical(truth, red, black)).toBe(low);
         const fresh = bench(5, 1);
-        const lead = (places: number[]) => places.map((place) => fresh.terminals[place] as TerminalId);
-        fresh.add({
-          kind: 'answered',
-          act: 'bundle',
-          prompt: null,
-          source: 'typed',
-          inCircuit: false,
-          readings: [
-            {
-              id: fresh.newId(),
-              setting: fresh.settings[0] as SettingId,
-              red: lead(red),
-              black: lead(black),
-              value: low ? CLOSED : OPEN,
-            },
-          ],
-        });
+        fresh.bundle(0, red, black, low ? CLOSED : OPEN);
         if (split % 7 !== 0) continue;
         // Whatever it proves holds in the truth.
         const settled = deriveMap(fresh.events).settings.get(fresh.settings[0] as SettingId)?.settled;

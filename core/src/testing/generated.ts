@@ -37,6 +37,8 @@ export interface Bench {
   add<What extends Deed>(what: What): JobEvent<What>;
   /** A free pair reading in a setting, by place. */
   read(setting: number, a: number, b: number, value: Value): Reading;
+  /** The same with terminals tied together on a lead. */
+  bundle(setting: number, red: readonly number[], black: readonly number[], value: Value): Reading;
 }
 
 /** A described switch with a passed meter check (lead zero 0.2 ohm, so CLOSED is 0.1). */
@@ -56,25 +58,27 @@ export function bench(terminals: number, settings: number, seed = 1): Bench {
       events.push(event);
       return event;
     },
-    read(setting, a, b, value) {
-      const reading: Reading = {
-        id: newId<ReadingId>(),
-        setting: self.settings[setting] as SettingId,
-        red: [self.terminals[a] as TerminalId],
-        black: [self.terminals[b] as TerminalId],
-        value,
-      };
-      self.add({
-        kind: 'answered',
-        act: 'pair',
-        prompt: null,
-        source: 'typed',
-        inCircuit: false,
-        readings: [reading],
-      });
-      return reading;
-    },
+    read: (setting, a, b, value) => taken('pair', setting, [a], [b], value),
+    bundle: (setting, red, black, value) => taken('bundle', setting, red, black, value),
   };
+  const lead = (places: readonly number[]) => places.map((place) => self.terminals[place] as TerminalId);
+  function taken(
+    act: 'pair' | 'bundle',
+    setting: number,
+    red: readonly number[],
+    black: readonly number[],
+    value: Value,
+  ): Reading {
+    const reading: Reading = {
+      id: newId<ReadingId>(),
+      setting: self.settings[setting] as SettingId,
+      red: lead(red),
+      black: lead(black),
+      value,
+    };
+    self.add({ kind: 'answered', act, prompt: null, source: 'typed', inCircuit: false, readings: [reading] });
+    return reading;
+  }
   self.add({ kind: 'restructured', change, basedOn: 0 });
   self.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
   return self;

@@ -137,22 +137,33 @@ function Choices({ probing }: { probing: Probing }) {
 }
 
 function Clips({ probing }: { probing: Probing }) {
-  const now = approachOf(probing.map);
+  const { clips } = approachOf(probing.map);
+  const [message, setMessage] = useState('');
+  const set = (text: string) => {
+    const given = /^\d{1,2}$/.test(text.trim()) ? Number(text) : 65;
+    if (given > 64) return setMessage(`“${text}” is no number of clips. Give a whole number from 0 to 64.`);
+    setMessage('');
+    if (given !== clips) probing.approach({ clips: given });
+  };
   return (
-    <label className="mt-3 flex items-center gap-3 border-t border-line pt-3">
-      <span className="grow font-semibold">Clips at hand</span>
-      <input
-        type="number"
-        min={0}
-        max={64}
-        value={now.clips}
-        onChange={(event) => {
-          const clips = Math.round(Number(event.target.value));
-          if (clips >= 0 && clips <= 64) probing.approach({ clips });
-        }}
-        className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
-      />
-    </label>
+    <div className="mt-3 border-t border-line pt-3">
+      <label className="flex items-center gap-3">
+        <span className="grow font-semibold">Clips at hand</span>
+        <input
+          key={clips}
+          inputMode="numeric"
+          defaultValue={String(clips)}
+          onBlur={(event) => set(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && set(event.currentTarget.value)}
+          className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+        />
+      </label>
+      {message && (
+        <p role="alert" className="mt-1 text-brick">
+          {message}
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { Value } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
-import { fireEvent, screen, until, within } from '../testing/acts.js';
+import { fill, fireEvent, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { handsFree } from './hands-free.js';
 import { MapPage } from './map-page.js';
@@ -62,7 +62,9 @@ describe('other ways of mapping', () => {
     fireEvent.click(within(panel).getByRole('radio', { name: /^Pair first/ }));
     await until(() => expect(written('approached')).toHaveLength(1));
     expect(prompt()).toBe('Red to 1, black over 2 to 4');
-    fireEvent.change(within(panel).getByLabelText('Clips at hand'), { target: { value: '6' } });
+    fill('Clips at hand', 'six', panel);
+    expect(within(panel).getByRole('alert').textContent).toContain('a whole number from 0 to 64');
+    fill('Clips at hand', '6', panel);
     await until(() =>
       expect(written('approached').at(-1)?.approach).toMatchObject({ order: 'pair', clips: 6 }),
     );
