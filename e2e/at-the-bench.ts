@@ -47,6 +47,15 @@ export class Bench {
         await this.page.getByTestId('prompt-small').textContent(),
       ])
       .not.toEqual([before, small]);
+    await this.thought();
+  }
+
+  /** Waits until the next thing to do has been thought of. */
+  async thought(): Promise<void> {
+    await expect(this.page.getByRole('region', { name: 'What to do next' })).toHaveAttribute(
+      'aria-busy',
+      'false',
+    );
   }
 
   /** Types a line and ends it with Enter. */

@@ -1,7 +1,10 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { Approach, SettingId } from '../switch/index.js';
+import { approachOf } from './approach.js';
+import type { Hypothesis } from './certify.js';
 import { forecastCourse, followUpsOf, type Expected, type FollowUps } from './forecast.js';
-import type { Outlook } from './plan.js';
+import { planNext, type Plan } from './plan.js';
+import { recheckCourse, type RecheckCost } from './recheck-plan.js';
 
 /** What a planner's desk is asked: the state of the job, and by which approaches to forecast it. */
 export interface DeskQuestion {
@@ -9,22 +12,30 @@ export interface DeskQuestion {
   version: number;
   map: SwitchMap;
   at: SettingId | null;
-  outlook: Outlook;
+  /** The time, ISO: a meter may have gone to sleep. */
+  now: string;
+  /** What the switch may be; asked for when it is first needed. */
+  hypotheses: () => readonly Hypothesis[];
   approaches: readonly Approach[];
 }
 
-/** What it answers, piece by piece. */
+/** What it answers, piece by piece, in this order. */
 export type DeskAnswer =
+  | { version: number; kind: 'plan'; plan: Plan }
   | { version: number; kind: 'follow-ups'; followUps: FollowUps }
+  /** What the re-check of a complete map still takes. */
+  | { version: number; kind: 'recheck'; cost: RecheckCost }
   /** The forecast of one approach, by its place in the question. */
   | { version: number; kind: 'forecast'; approach: number; expected: Expected };
 
-/** The clock, the pause and the way out of a desk: passed in, so that it can be tested and run anywhere. */
+/** The clock, the pauses and the way out of a desk: passed in, so that it can be tested and run anywhere. */
 export interface DeskOutside {
   /** Milliseconds. */
   now: () => number;
   /** Lets messages in; the desk goes on when it resolves. */
   pause: () => Promise<void>;
+  /** A longer one: after the plan, before all that can wait until the hands have come to rest. */
+  rest: () => Promise<void>;
   reply: (answer: DeskAnswer) => void;
 }
 
@@ -32,35 +43,46 @@ export interface DeskOutside {
 const SLICE = 12;
 
 /**
- * Works questions out in slices of time. While one is worked on a newer one may come: then the older is dropped, and none
- * of its answers is given any more.
+ * Works questions out in slices of time, the plan first. While one is worked on a newer one may come: then the older is
+ * dropped, and none of its answers is given any more.
  */
-export function createDesk({ now, pause, reply }: DeskOutside): {
+export function createDesk({ now, pause, rest, reply }: DeskOutside): {
   ask: (question: DeskQuestion) => Promise<void>;
 } {
   let newest = -1;
   return {
-    async ask({ version, map, at, outlook, approaches }) {
+    async ask({ version, map, at, hypotheses, approaches, now: time }) {
       newest = Math.max(newest, version);
       const stale = () => version < newest;
       let began = now();
-      const lookUp = async (): Promise<boolean> => {
-        if (now() - began >= SLICE) {
+      /** Runs a course in slices; null when the question has become stale meanwhile. */
+      const run = async <T>(course: Generator<T, T>): Promise<T | null> => {
+        for (;;) {
+          const { done, value } = course.next();
+          if (done) return stale() ? null : value;
+          if (now() - began < SLICE) continue;
           await pause();
           began = now();
+          if (stale()) return null;
         }
-        return !stale();
       };
       await pause();
       if (stale()) return;
-      reply({ version, kind: 'follow-ups', followUps: followUpsOf(map, at, outlook) });
+      const expects = approachOf(map).order === 'expected';
+      const outlook = { now: time, ...(expects && { hypotheses: hypotheses() }) };
+      reply({ version, kind: 'plan', plan: planNext(map, at, outlook) });
+      await rest();
+      if (stale()) return;
+      const ahead = { now: time, hypotheses: hypotheses() };
+      reply({ version, kind: 'follow-ups', followUps: followUpsOf(map, at, ahead) });
+      if (map.complete) {
+        const cost = await run(recheckCourse(map));
+        if (!cost) return;
+        reply({ version, kind: 'recheck', cost });
+      }
       for (const [place, approach] of approaches.entries()) {
-        let expected: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0 };
-        for (const so of forecastCourse(map, at, outlook, approach)) {
-          expected = so;
-          if (!(await lookUp())) return;
-        }
-        if (stale()) return;
+        const expected = await run(forecastCourse(map, at, ahead, approach));
+        if (!expected) return;
         reply({ version, kind: 'forecast', approach: place, expected });
       }
     },

@@ -81,7 +81,7 @@ function unasked(settled: Settled, assumed: boolean): Uint8Array {
 const worked = new WeakMap<Settled, [Uint8Array, Uint8Array]>();
 
 /** Whether the handle springs back in a setting, so that it has to be held. */
-function isHeld({ actuators, settings }: Structure, id: SettingId): boolean {
+export function isHeld({ actuators, settings }: Structure, id: SettingId): boolean {
   const setting = settings.find((one) => one.id === id);
   return actuators.some(({ id: actuator, positions }) =>
     positions.some((position) => position.id === setting?.at[actuator] && position.rests === 'momentary'),

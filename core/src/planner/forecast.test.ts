@@ -10,6 +10,7 @@ import {
   expectedCourse,
   followUpsOf,
   planNext,
+  recheckForecast,
   type DeskAnswer,
   type DeskQuestion,
 } from './index.js';
@@ -82,7 +83,8 @@ describe('the desk', () => {
     version,
     map: deriveMap(bench(10, 4).events),
     at: null,
-    outlook: {},
+    now: '2026-01-05T10:00:00.000Z',
+    hypotheses: () => [],
     approaches: ORDERS.slice(0, approaches).map((order) => ({ ...PLAIN_APPROACH, order })),
   });
   /** A desk whose clock goes on by a tick at every look, and whose pauses are ended by hand. */
@@ -93,6 +95,7 @@ describe('the desk', () => {
     const desk = createDesk({
       now: () => (clock += tick),
       pause: () => new Promise((resolve) => waiting.push(resolve)),
+      rest: () => new Promise((resolve) => waiting.push(resolve)),
       reply: (answer) => answers.push(answer),
     });
     const goOn = async (most = 1000) => {
@@ -105,18 +108,49 @@ describe('the desk', () => {
     return { desk, answers, goOn, waiting };
   }
 
-  it('gives the follow-ups first, then a forecast for each approach, all with the version asked', async () => {
+  it('gives the plan first, then follow-ups and a forecast for each approach, all with the version asked', async () => {
     const { desk, answers, goOn } = aDesk(0);
     const done = desk.ask(question(7));
     await goOn();
     await done;
     expect(answers.map(({ version, kind }) => [version, kind])).toEqual([
+      [7, 'plan'],
       [7, 'follow-ups'],
       [7, 'forecast'],
       [7, 'forecast'],
     ]);
     const seconds = answers.flatMap((one) => (one.kind === 'forecast' ? one.expected.seconds : []));
     expect(Math.min(...seconds)).toBeGreaterThan(10);
+  });
+
+  it('of a complete map tells what the re-check takes; what it looks like is asked for only when it is needed', async () => {
+    const on = bench(3, 2);
+    mapHidden(
+      [
+        [0, 0, 2],
+        [0, 1, 1],
+      ],
+      on,
+    );
+    for (const order of ['position', 'expected'] as const) {
+      let recognised = 0;
+      on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order } });
+      const { desk, answers, goOn, waiting } = aDesk(0);
+      const map = deriveMap(on.events);
+      const asked: DeskQuestion = {
+        ...question(1, 0),
+        map,
+        hypotheses: () => ((recognised += 1), []),
+      };
+      const done = desk.ask(asked);
+      waiting.shift()?.();
+      await Promise.resolve();
+      expect(answers.map(({ kind }) => kind)).toEqual(['plan']);
+      expect(recognised).toBe(order === 'expected' ? 1 : 0);
+      await goOn();
+      await done;
+      expect(answers.find(({ kind }) => kind === 'recheck')).toMatchObject({ cost: recheckForecast(map) });
+    }
   });
 
   it('looks up between slices, and drops a question when a newer one has come', async () => {
@@ -128,8 +162,8 @@ describe('the desk', () => {
     await goOn();
     await Promise.all([older, newer]);
     const versions = answers.map(({ version }) => version);
-    expect(versions.filter((version) => version === 2)).toHaveLength(3);
+    expect(versions.filter((version) => version === 2)).toHaveLength(4);
     expect(versions.lastIndexOf(1)).toBeLessThan(versions.indexOf(2));
-    expect(versions.filter((version) => version === 1).length).toBeLessThan(3);
+    expect(versions.filter((version) => version === 1).length).toBeLessThan(4);
   });
 });

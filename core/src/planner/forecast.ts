@@ -7,6 +7,7 @@ import { experienceOf } from './experience.js';
 import { copyField, openPairsOf, playMove, type Field, type FieldSetting } from './field.js';
 import { fieldOf, handsOf } from './field-of-map.js';
 import { costOf, type Hands } from './hands.js';
+import { lastOf } from './last-of.js';
 import type { Move } from './move.js';
 import type { Outlook } from './plan.js';
 import type { Course } from './course.js';
@@ -107,11 +108,7 @@ export function expectedCourse(
   outlook: Outlook = {},
   approach?: Approach,
 ): Expected {
-  const steps = forecastCourse(map, at, outlook, approach);
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-  }
+  return lastOf(forecastCourse(map, at, outlook, approach));
 }
 
 /** What is asked after a prompt: when nothing in it sounds, and when its likeliest does. null: the plan goes elsewhere. */

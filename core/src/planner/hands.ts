@@ -143,3 +143,9 @@ function leadMoves(
   if (there === 2) return { seconds: 0, touches: 0 };
   return there === 1 ? { seconds: moveLead, touches: 1 } : { seconds: moveBoth, touches: 2 };
 }
+
+/** A list from one place on, round to the place before it: the order in which a handle comes to what stands there. */
+export function fromHere<T>(all: readonly T[], here: number | null): T[] {
+  const start = Math.max(0, here ?? 0);
+  return [...all.slice(start), ...all.slice(0, start)];
+}

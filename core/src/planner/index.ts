@@ -1,4 +1,4 @@
-export * from './rows-left.js';
+export * from './most-left.js';
 export * from './plan.js';
 export * from './answer.js';
 export * from './handle.js';
@@ -26,4 +26,6 @@ export * from './recheck-bundles.js';
 export * from './desk.js';
 export * from './meter-check.js';
 export * from './suspects.js';
-export * from './offers.js';
+export * from './sweep.js';
+export * from './to-frame.js';
+export * from './other-way-round.js';

@@ -25,6 +25,7 @@ export function openBundle(
   settings: readonly OpensOfSetting[],
   hands: Hands,
   costs: HandCosts,
+  held: (setting: number) => boolean,
 ): Move | null {
   let best: { move: Move; rate: number } | null = null;
   for (let seed = 1; seed <= TRIES; seed += 1) {
@@ -35,7 +36,7 @@ export function openBundle(
     const move: Move = { kind: 'hold', red: sides.red, black: sides.black, settings: usable };
     const gain = usable.reduce((sum, setting) => sum + (sides.gains[setting] as number), 0);
     const off = (sides.red.length + sides.black.length) * costs.clip;
-    const rate = gain / (costOf(move, hands, costs, () => false).seconds + off);
+    const rate = gain / (costOf(move, hands, costs, held).seconds + off);
     if (!best || rate > best.rate) best = { move, rate };
   }
   return best && best.rate > SWEEPS_RATE(costs) ? best.move : null;

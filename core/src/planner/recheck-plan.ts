@@ -1,9 +1,10 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { approachOf, costsOf } from './approach.js';
-import { bundlesSayNothing, settingsInOrder } from './field-of-map.js';
-import { costOf, oriented, type HandCosts, type Hands } from './hands.js';
+import { bundlesSayNothing, isHeld, settingsInOrder } from './field-of-map.js';
+import { costOf, EMPTY_HANDS, fromHere, oriented, type HandCosts, type Hands } from './hands.js';
 import { pairMove, type Move } from './move.js';
 import { openBundle, type OpensOfSetting } from './recheck-bundles.js';
+import { lastOf } from './last-of.js';
 import { recheckLeft, singleOpens } from './recheck.js';
 
 /** What the re-check has left in all settings, by place and setting index: expected closed, and expected open. */
@@ -16,6 +17,8 @@ export interface RecheckState {
   leaveOut: Uint8Array[];
   /** Settings in which no bundles are asked. */
   pairsOnly: boolean[];
+  /** Settings in which the handle has to be held. */
+  held: (setting: number) => boolean;
 }
 
 /** What is left of the re-check of a map; `skipped` are pairs by setting that a person passed over. */
@@ -24,8 +27,11 @@ export function recheckState(
   skipped: (setting: number) => readonly [number, number][] = () => [],
 ): RecheckState {
   const size = map.structure.terminals.length;
-  const settled = settingsInOrder(map).flatMap((id) => map.settings.get(id)?.settled ?? []);
+  const order = settingsInOrder(map);
+  const settled = order.flatMap((id) => map.settings.get(id)?.settled ?? []);
+  const held = order.map((id) => isHeld(map.structure, id));
   return {
+    held: (setting) => held[setting] ?? false,
     size,
     places: map.contacts,
     joins: settled.map((one) => recheckLeft(one, map.contacts).joins),
@@ -39,6 +45,18 @@ export function recheckState(
   };
 }
 
+/** Whether nothing is left: any single wrong reading would have shown. */
+export function isRechecked(map: SwitchMap): boolean {
+  return settingsInOrder(map).every((id) => {
+    const settled = map.settings.get(id)?.settled;
+    if (!settled) return true;
+    return (
+      recheckLeft(settled, map.contacts).joins.length === 0 &&
+      !singleOpens(settled, map.contacts).single.includes(1)
+    );
+  });
+}
+
 /**
  * The next move of a re-check: pairs inside nets first, the same pair held through all settings that want it; then, with
  * clips, bundles that part many nets once more; then sweeps over nets. null when nothing is left that may be asked.
@@ -48,7 +66,7 @@ export function recheckMove(state: RecheckState, hands: Hands, costs: HandCosts)
 }
 
 function joinMove({ joins, leaveOut, size }: RecheckState, hands: Hands): Move | null {
-  const order = orderFrom(joins.length, hands);
+  const order = fromHere([...joins.keys()], hands.setting);
   const wants = (setting: number, a: number, b: number) =>
     leaveOut[setting]?.[a * size + b] === 0 &&
     joins[setting]?.some(([one, other]) => (one === a && other === b) || (one === b && other === a));
@@ -64,23 +82,22 @@ function joinMove({ joins, leaveOut, size }: RecheckState, hands: Hands): Move |
 }
 
 function bundleMove(
-  { size, places, opens, pairsOnly }: RecheckState,
+  { size, places, opens, pairsOnly, held }: RecheckState,
   hands: Hands,
   costs: HandCosts,
 ): Move | null {
   if (costs.clipsOwned < 2) return null;
   const nothing = new Uint8Array(size * size);
   const asked = opens.map((one, setting) => (pairsOnly[setting] ? { ...one, single: nothing } : one));
-  return openBundle(size, places, asked, hands, costs);
+  return openBundle(size, places, asked, hands, costs, held);
 }
 
 /** One lead on a net, the other over the nets that only one reading parts from it; from the last net to the first. */
 function sweepMove({ size, places, opens, leaveOut }: RecheckState, hands: Hands): Move | null {
-  for (const setting of orderFrom(opens.length, hands)) {
+  for (const setting of fromHere([...opens.keys()], hands.setting)) {
     const { nets, single } = opens[setting] as OpensOfSetting;
-    const heads = places
-      .filter((place, at) => places.findIndex((one) => nets[one] === nets[place]) === at)
-      .toReversed();
+    if (!single.includes(1)) continue;
+    const heads = headsOfNets(nets, places);
     for (const [at, red] of heads.entries()) {
       const black = heads.slice(at + 1).filter((head) => {
         const wanted = single[(nets[red] as number) * size + (nets[head] as number)] === 1;
@@ -93,10 +110,14 @@ function sweepMove({ size, places, opens, leaveOut }: RecheckState, hands: Hands
   return null;
 }
 
-function orderFrom(count: number, { setting }: Hands): number[] {
-  const all = Array.from({ length: count }, (_, index) => index);
-  const start = Math.max(0, setting ?? 0);
-  return [...all.slice(start), ...all.slice(0, start)];
+/** The first terminal of each net, from the last net to the first. */
+function headsOfNets(nets: readonly number[], places: readonly number[]): number[] {
+  const seen = new Set<number>();
+  const heads = places.filter((place) => {
+    const net = nets[place] as number;
+    return !seen.has(net) && seen.add(net);
+  });
+  return heads.toReversed();
 }
 
 /** Takes a move out of what is left, as if every answer were the expected one; in place. */
@@ -105,11 +126,12 @@ function takeMove({ size, joins, opens }: RecheckState, move: Move): void {
   const [reds, blacks] = [[move.red].flat(), move.black];
   for (const setting of settings) {
     const one = opens[setting] as OpensOfSetting;
+    joins[setting] = (joins[setting] ?? []).filter(
+      ([red, black]) =>
+        !((reds.includes(red) && blacks.includes(black)) || (reds.includes(black) && blacks.includes(red))),
+    );
     for (const a of reds)
       for (const b of blacks) {
-        joins[setting] = (joins[setting] ?? []).filter(
-          ([red, black]) => !((red === a && black === b) || (red === b && black === a)),
-        );
         const [netA, netB] = [one.nets[a] as number, one.nets[b] as number];
         one.single[netA * size + netB] = one.single[netB * size + netA] = 0;
       }
@@ -123,22 +145,31 @@ export interface RecheckCost {
   seconds: number;
 }
 
-/** What the re-check of a map would still take, by its own run with every answer as expected. */
-export function recheckForecast(
+/**
+ * What the re-check of a map would still take, by its own run with every answer as expected: each step yields what it has
+ * counted so far, so that a worker can look up between them; the last value is the whole.
+ */
+export function* recheckCourse(
   map: SwitchMap,
   costs: HandCosts = costsOf(map, approachOf(map)),
-): RecheckCost {
+): Generator<RecheckCost, RecheckCost> {
   const state = recheckState(map);
+  state.opens = state.opens.map((one) => ({ ...one, single: one.single.slice() }));
   const total: RecheckCost = { readings: 0, touches: 0, seconds: 0 };
-  let hands: Hands = { setting: 0, red: null, black: null, tied: { red: [], black: [] } };
+  let hands: Hands = { ...EMPTY_HANDS, setting: 0 };
   for (;;) {
     const move = recheckMove(state, hands, costs);
     if (!move) return total;
     takeMove(state, move);
-    const { seconds, touches, after } = costOf(move, hands, costs, () => false);
+    const { seconds, touches, after } = costOf(move, hands, costs, state.held);
     hands = after;
     total.readings += move.kind === 'sweep' ? move.black.length : move.settings.length;
     total.touches += touches;
     total.seconds += seconds;
+    yield { ...total };
   }
 }
+
+/** The same in one go. */
+export const recheckForecast = (map: SwitchMap, costs?: HandCosts): RecheckCost =>
+  lastOf(recheckCourse(map, costs));

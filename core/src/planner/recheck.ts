@@ -9,7 +9,7 @@ import {
 } from '../continuity/index.js';
 import { liveEvents, type ReadingId } from '../switch/index.js';
 import type { OpensOfSetting } from './recheck-bundles.js';
-import type { Sweep } from './rows-left.js';
+import type { Sweep } from './sweep.js';
 
 /**
  * What a setting still needs so that any single wrong reading of it would have shown: had that one said the opposite,
@@ -38,20 +38,39 @@ export function unprovenReadings(settled: Settled, places: readonly number[]): S
 }
 
 /** What the re-check of a settled setting has left, by pairs alone: opens need a second pass over all pairs of nets. */
-export function recheckLeft(settled: Settled, places: readonly number[]): RecheckLeft {
-  const known = worked.get(settled);
-  if (known && known.places === places.join()) return known.left;
-  const bundled = bundledJoins(settled, places);
-  const left = {
-    joins: bundled.length > 0 ? bundled : joinsToRead(settled, places),
-    sweeps: opensToRead(settled, places),
-  };
-  worked.set(settled, { places: places.join(), left });
-  return left;
+export const recheckLeft = (settled: Settled, places: readonly number[]): RecheckLeft =>
+  leftOf(settled, places).left;
+
+/** Pairs of nets of a setting that only one reading parts, by their names both ways round. */
+export const singleOpens = (settled: Settled, places: readonly number[]): OpensOfSetting =>
+  leftOf(settled, places).opens;
+
+interface Left {
+  places: string;
+  left: RecheckLeft;
+  opens: OpensOfSetting;
 }
 
 /** Worked out once for each settling; the same without it. */
-const worked = new WeakMap<Settled, { places: string; left: RecheckLeft }>();
+const worked = new WeakMap<Settled, Left>();
+
+function leftOf(settled: Settled, places: readonly number[]): Left {
+  const known = worked.get(settled);
+  const named = places.join();
+  if (known && known.places === named) return known;
+  const bundled = bundledJoins(settled, places);
+  const byNets = opensByNets(settled);
+  const left: Left = {
+    places: named,
+    left: {
+      joins: bundled.length > 0 ? bundled : joinsToRead(settled, places),
+      sweeps: opensToRead(settled, places, byNets),
+    },
+    opens: onlyOnce(settled, places, byNets),
+  };
+  worked.set(settled, left);
+  return left;
+}
 
 /** Joins without which their ends would not be joined. */
 function bridgesOf(settled: Settled): Link[] {
@@ -176,7 +195,10 @@ function groupsOf(size: number, links: readonly Link[]): number[] {
   return group;
 }
 
-function opensByNets({ nets, opens, terminals }: Settled): Map<number, Link[]> {
+/** Opens by the two nets that they part: the smaller name times the number of terminals, and the larger. */
+type OpensByNets = ReadonlyMap<number, Link[]>;
+
+function opensByNets({ nets, opens, terminals }: Settled): OpensByNets {
   const byNets = new Map<number, Link[]>();
   for (const link of opens) {
     const [one, two] = [nets[link.a] as number, nets[link.b] as number];
@@ -189,12 +211,11 @@ function opensByNets({ nets, opens, terminals }: Settled): Map<number, Link[]> {
   return byNets;
 }
 
-/** Pairs of nets of a setting that only one reading parts, by their names both ways round. */
-export function singleOpens(settled: Settled, places: readonly number[]): OpensOfSetting {
+function onlyOnce(settled: Settled, places: readonly number[], byNets: OpensByNets): OpensOfSetting {
   const size = settled.terminals.length;
   const single = new Uint8Array(size * size);
   const inside = new Set(places.map((place) => settled.nets[place]));
-  for (const [key, opens] of opensByNets(settled)) {
+  for (const [key, opens] of byNets) {
     const [one, two] = [Math.floor(key / size), key % size];
     if (opens.length === 1 && inside.has(one) && inside.has(two)) single[key] = single[two * size + one] = 1;
   }
@@ -202,16 +223,15 @@ export function singleOpens(settled: Settled, places: readonly number[]): OpensO
 }
 
 /** From the last net to the first, so that the leads come the other way round than the first time. */
-function opensToRead(settled: Settled, places: readonly number[]): Sweep[] {
+function opensToRead(settled: Settled, places: readonly number[], byNets: OpensByNets): Sweep[] {
   const { nets, terminals } = settled;
-  const opens = opensByNets(settled);
   const heads = places
     .filter((place) => places.find((one) => nets[one] === nets[place]) === place)
     .toReversed();
   return heads.flatMap((red, at) => {
     const black = heads.slice(at + 1).filter((head) => {
       const [one, two] = [nets[red] as number, nets[head] as number];
-      return opens.get(Math.min(one, two) * terminals.length + Math.max(one, two))?.length === 1;
+      return byNets.get(Math.min(one, two) * terminals.length + Math.max(one, two))?.length === 1;
     });
     return black.length > 0 ? [{ red, black: black.toReversed() }] : [];
   });

@@ -1,15 +1,12 @@
 import { netChance } from './chance.js';
 import { firstRow, isOpen, openPairsOf, type Field } from './field.js';
-import { oriented, type Hands } from './hands.js';
+import { fromHere, oriented, type Hands } from './hands.js';
 import type { Planner, Situation } from './situation.js';
 import { pairMove, type Move } from './move.js';
 
 /** Settings in the order in which the handle comes to them from where it is. */
-export function settingsFrom({ field, hands }: Situation): number[] {
-  const all = field.settings.map((_, setting) => setting);
-  const start = Math.max(0, hands.setting ?? 0);
-  return [...all.slice(start), ...all.slice(0, start)];
-}
+export const settingsFrom = ({ field, hands }: Situation): number[] =>
+  fromHere([...field.settings.keys()], hands.setting);
 
 /** Set the handle, walk all pairs: rows i < j in terminal order, as sweeps, skipping what follows. */
 export const positionFirst: Planner = (situation) => {

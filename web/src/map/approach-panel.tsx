@@ -96,6 +96,7 @@ function Choices({ probing }: { probing: Probing }) {
   const { forecasts } = useDesk(
     map,
     at,
+    probing.now,
     ways.map(({ approach }) => approach),
   );
   const open = map.structure.actuators.some(({ closed }) => closed === null);

@@ -117,7 +117,8 @@ function letGo({ detail }: MouseEvent): void {
 /** Does what a key says; false when it says nothing here. */
 function press(event: KeyboardEvent, probing: Probing, panels: Panels): boolean {
   const { key } = event;
-  const finding = probing.task?.kind === 'plan' && probing.task.plan.kind === 'find-position';
+  const { task, busy } = probing;
+  const finding = !busy && task?.kind === 'plan' && task.plan.kind === 'find-position';
   if (event.ctrlKey || event.metaKey) {
     if (key.toLowerCase() === 'z' && !event.shiftKey) probing.undo();
     else if (key.toLowerCase() === 'y' || (key.toLowerCase() === 'z' && event.shiftKey)) probing.redo();

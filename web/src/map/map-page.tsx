@@ -19,6 +19,7 @@ import { MapShut } from './map-shut.js';
 import { MapTools } from './map-tools.js';
 import { PromptBar } from './prompt-bar.js';
 import { Tape } from './tape.js';
+import { useNow } from './use-now.js';
 import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
@@ -29,8 +30,12 @@ import { DeclaredParts } from './declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
-  const outlook = useOutlook(useJobState((state) => state.map));
-  const probing = useProbing(outlook.recognised);
+  const now = useNow();
+  const outlook = useOutlook(
+    useJobState((state) => state.map),
+    now,
+  );
+  const probing = useProbing(outlook, now);
   const { map } = probing;
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);

@@ -9,6 +9,8 @@ export interface WorkerQuestion {
   from: number;
   added: JobEvent[];
   at: SettingId | null;
+  /** The time, ISO. */
+  now: string;
   approaches: Approach[];
   /** Known switches that this one may turn out to be; null: those sent before. */
   library: KnownSwitch[] | null;
@@ -17,6 +19,9 @@ export interface WorkerQuestion {
 /** What comes back, piece by piece, with the version of its question. */
 export type WorkerAnswer = DeskAnswer | { version: number; kind: 'recognised'; recognised: Recognised[] };
 
+/** Milliseconds that the hands are left alone before it looks further ahead than the next prompt. */
+const REST = 120;
+
 const mapper = createMapper();
 let events: JobEvent[] = [];
 let library: KnownSwitch[] = [];
@@ -24,15 +29,21 @@ const reply = (answer: WorkerAnswer) => postMessage(answer);
 const desk = createDesk({
   now: () => performance.now(),
   pause: () => new Promise((resolve) => setTimeout(resolve)),
+  rest: () => new Promise((resolve) => setTimeout(resolve, REST)),
   reply,
 });
 
 addEventListener('message', ({ data }: MessageEvent<WorkerQuestion>) => {
-  const { version, from, added, at, approaches } = data;
+  const { version, from, added, at, now, approaches } = data;
   events = [...events.slice(0, from), ...added];
   library = data.library ?? library;
   const map = mapper(events);
-  const recognised = recognise(map, library);
-  reply({ version, kind: 'recognised', recognised });
-  void desk.ask({ version, map, at, outlook: { hypotheses: recognised }, approaches });
+  let recognised: Recognised[] | null = null;
+  const hypotheses = () => {
+    if (recognised) return recognised;
+    recognised = recognise(map, library);
+    reply({ version, kind: 'recognised', recognised });
+    return recognised;
+  };
+  void desk.ask({ version, map, at, now, hypotheses, approaches });
 });

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { forecast, frameAsk, recheckForecast } from '@which-way/core/planner';
+import { forecast, frameAsk } from '@which-way/core/planner';
 import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
@@ -13,10 +13,11 @@ import type { Probing } from './use-probing.js';
 
 /** The next thing to do, the biggest thing on the screen, with its answers beside it. */
 export function PromptBar({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
-  const words = promptWords(probing);
+  const words = promptWords(probing, outlook.recheck);
   return (
     <section
       aria-label="What to do next"
+      aria-busy={probing.busy}
       className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
       <Progress probing={probing} outlook={outlook} />
@@ -56,7 +57,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
 function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
   const { map, task, plan, typed, message } = probing;
   const { followUps } = outlook;
-  const foreseen = task?.kind === 'prompt' && plan.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
+  const foreseen = task?.kind === 'prompt' && plan?.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
   if (!foreseen || !followUps || typed !== '' || message) return null;
   const { silent, sounded } = followUps;
   const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'this is settled');
@@ -72,7 +73,7 @@ function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; o
   if (!coverage || !at) return <div />;
   const left = forecast(map);
   const expected = outlook.forecasts[0];
-  const recheck = plan.kind === 'ask' && plan.why === 'recheck' ? recheckForecast(map) : null;
+  const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <div className="text-base leading-snug text-quiet max-sm:hidden">
@@ -82,7 +83,7 @@ function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; o
         </strong>{' '}
         pairs settled
       </p>
-      {plan.kind === 'ask' && plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
+      {plan?.kind === 'ask' && plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
       <p>
         at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
         {coverage.assumed > 0 ? `, ${coverage.assumed} assumed` : ''}

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { forecastIn, handleLeftAt, type CheckDue } from '@which-way/core/planner';
+import { forecastIn, handleLeftAt, type CheckDue, type RecheckCost } from '@which-way/core/planner';
 import type { Ask, SettingId, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
@@ -18,7 +18,10 @@ export interface PromptWords {
 }
 
 /** The words of the present task. */
-export function promptWords({ map, task, instrument, sense }: Probing): PromptWords {
+export function promptWords(
+  { map, task, instrument, sense }: Probing,
+  recheck: RecheckCost | null,
+): PromptWords {
   const say = (big: string, small: string, red: string | null = null): PromptWords => ({
     turn: null,
     big,
@@ -78,7 +81,7 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
     case 'done':
       return say(
         'The map is complete',
-        `Every pair is settled in every position. A single slip does not show by itself yet: the re-check takes ${task.plan.recheck.touches} touches, about ${time(task.plan.recheck.seconds)}.`,
+        `Every pair is settled in every position. A single slip does not show by itself yet: ${recheckWords(recheck)}`,
       );
     case 'rechecked':
       return say(
@@ -87,6 +90,11 @@ export function promptWords({ map, task, instrument, sense }: Probing): PromptWo
       );
   }
 }
+
+const recheckWords = (cost: RecheckCost | null): string =>
+  cost
+    ? `the re-check takes ${cost.touches} touches, about ${time(cost.seconds)}.`
+    : 'the re-check would show it.';
 
 /** Why the meter is checked again. */
 const CHECK_WORDS: Record<CheckDue, string> = {

@@ -9,6 +9,7 @@ import {
   type Prompt,
   type Reading,
   type SettingId,
+  type Structure,
   type TerminalId,
   type Value,
 } from '@which-way/core/switch';
@@ -22,12 +23,35 @@ export type Task =
   | { kind: 'prompt'; prompt: Prompt }
   | { kind: 'correct'; reading: Reading };
 
+/** What is to be done: a correction before the meter check before the prompt that is shown before the plan's own. */
+export function taskOf(wrong: Reading | undefined, plan: Plan | null, prompt: Prompt | null): Task | null {
+  if (wrong) return { kind: 'correct', reading: wrong };
+  if (plan?.kind === 'check-meter') return { kind: 'plan', plan };
+  if (prompt) return { kind: 'prompt', prompt };
+  return plan === null || plan.kind === 'ask' ? null : { kind: 'plan', plan };
+}
+
+/** Whether two tasks are one and the same object of work. */
+export function sameTask(one: Task, other: Task): boolean {
+  if (one.kind === 'plan') return other.kind === 'plan' && one.plan === other.plan;
+  if (one.kind === 'prompt') return other.kind === 'prompt' && one.prompt === other.prompt;
+  return other.kind === 'correct' && one.reading === other.reading;
+}
+
+/** Whether all that a task names is still in use. */
+export function standsIn(task: Task, structure: Structure): boolean {
+  const inUse = new Set<string>([...structure.terminals, ...structure.settings].map(({ id }) => id));
+  const { kind } = task;
+  if (kind === 'prompt') return namedIn(task.prompt.ask).every((id) => inUse.has(id));
+  if (kind === 'correct')
+    return [task.reading.setting, ...task.reading.red, ...task.reading.black].every((id) => inUse.has(id));
+  return !('setting' in task.plan) || inUse.has(task.plan.setting);
+}
+
 /** The prompt that is still shown, if what it names is still in use. */
-export function shownPrompt(map: SwitchMap): Prompt | null {
-  const prompt = openPrompt(map.log);
-  if (!prompt) return null;
-  const inUse = new Set<string>([...map.structure.terminals, ...map.structure.settings].map(({ id }) => id));
-  return namedIn(prompt.ask).every((id) => inUse.has(id)) ? prompt : null;
+export function shownPrompt({ log, structure }: SwitchMap): Prompt | null {
+  const prompt = openPrompt(log);
+  return prompt && standsIn({ kind: 'prompt', prompt }, structure) ? prompt : null;
 }
 
 /** Whether the newest reading was in ohms: a person who goes on with a job goes on as before. */

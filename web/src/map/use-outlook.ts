@@ -16,12 +16,13 @@ export interface OutlookView extends DeskView {
 export const OFFERED_CLIPS = 8;
 
 /** Asks the planner's worker about the map as it is, with the library to recognise the switch by. */
-export function useOutlook(map: SwitchMap): OutlookView {
+export function useOutlook(map: SwitchMap, time: string): OutlookView {
   const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const now = approachOf(map);
   const view = useDesk(
     map,
     handleAt(map),
+    time,
     [
       now,
       { ...now, order: 'expected', extent: 'everything' },

@@ -1,4 +1,4 @@
-import { answerTo, approachOf, handleAt, planNext, type Hypothesis } from '@which-way/core/planner';
+import { answerTo, approachOf, handleAt, plainPlan } from '@which-way/core/planner';
 import { safetyStanding } from '@which-way/core/safety';
 import {
   lastCheckedMeter,
@@ -29,23 +29,26 @@ import {
   isHeldAsk,
   isMany,
   lastReadInOhms,
+  sameTask,
   shownPrompt,
+  standsIn,
+  taskOf,
   type Found,
   type Sense,
   type Task,
 } from './task.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
-import { useNow } from './use-now.js';
+import type { DeskView } from './use-desk.js';
+import { usePlan } from './use-plan.js';
 import { zeroTrouble } from './zero.js';
 
 /** Everything the Map screen shows and does. */
 export type Probing = ReturnType<typeof useProbing>;
 
-const NO_HYPOTHESES: readonly Hypothesis[] = [];
 const NOTHING_TAPPED: Found = new Map();
 
 /** The state of the hands: what is asked, what was tapped or typed so far, and what each answer does. */
-export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
+export function useProbing(desk: DeskView, now: string) {
   const session = useSession();
   const map = useJobState((state) => state.map);
   const job = useJobState((state) => state.job);
@@ -64,20 +67,13 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
   const prompt = useMemo(() => shownPrompt(map), [map]);
   const found = tapped && tapped.prompt === prompt?.id ? tapped.values : NOTHING_TAPPED;
   const handle = useMemo(() => handleAt(map), [map]);
-  const now = useNow();
-  const plan = useMemo(() => planNext(map, handle, { hypotheses, now }), [map, handle, hypotheses, now]);
+  const plan = usePlan(map, handle, now, desk);
   const wrong = map.tape.find(
     ({ reading, standing }) => reading.id === correcting && standing === 'counts',
   )?.reading;
-  const task: Task | null = wrong
-    ? { kind: 'correct', reading: wrong }
-    : plan.kind === 'check-meter'
-      ? { kind: 'plan', plan }
-      : prompt
-        ? { kind: 'prompt', prompt }
-        : plan.kind === 'ask'
-          ? null
-          : { kind: 'plan', plan };
+  const task = taskOf(wrong, plan, prompt);
+  const [shown, setShown] = useState<Task | null>(null);
+  if (task && !(shown && sameTask(shown, task))) setShown(task);
   const at = wrong?.setting ?? handle;
   const instrumentAt = useInstrument(hidden, map, sense);
   const instrument = instrumentAt?.(at) ?? null;
@@ -95,7 +91,7 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
     clear();
     session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
   };
-  const wanted = task === null && plan.kind === 'ask' && open ? plan.ask : null;
+  const wanted = task === null && plan?.kind === 'ask' && open ? plan.ask : null;
   useEffect(() => {
     if (wanted) session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask: wanted } });
   }, [wanted, session]);
@@ -133,7 +129,7 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
   const failCheck = (value: Value, trouble: string) => {
     setMessage(trouble);
     setTyped('');
-    const why = plan.kind === 'check-meter' ? plan.why : 'first';
+    const why = plan?.kind === 'check-meter' ? plan.why : 'first';
     if (why === 'idle' || why === 'opens') session.emit({ kind: 'meter-failed', leadsTogether: value });
   };
   const checkMeter = (value: Value) => {
@@ -300,17 +296,22 @@ export function useProbing(hypotheses: readonly Hypothesis[] = NO_HYPOTHESES) {
   };
   const turnTo = (setting: SettingId) => {
     if (many && isHeldAsk(many)) return touchSetting(setting);
-    const there = planNext(map, setting, { hypotheses });
+    // Whoever turns to a position of their own choice wants what is left there, whatever would be quickest.
+    const there = plainPlan(map, setting);
     if (there.kind === 'ask' && firstSetting(there.ask) === setting) return show(there.ask);
     setMessage('That position is settled. To read a pair there, tap its cell in the table.');
   };
   const escape = () => {
     if (typed !== '' || found.size > 0 || picking || correcting || message) return clear();
-    if (prompt?.ask.kind === 'pair' && plan.kind === 'ask' && !sameAsk(prompt.ask, plan.ask)) show(plan.ask);
+    if (prompt?.ask.kind === 'pair' && plan?.kind === 'ask' && !sameAsk(prompt.ask, plan.ask)) show(plan.ask);
   };
 
   return {
-    map, job, open, inCircuit, task, plan, at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
+    map, job, open, inCircuit, plan, now,
+    /** What was shown last stays to be seen for the moment in which the next is thought of; it takes no answers. */
+    task: task ?? (shown && standsIn(shown, map.structure) ? shown : null),
+    busy: task === null,
+    at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     touchSetting,
     show,

@@ -11,7 +11,7 @@ export function useSpoken(probing: Probing): void {
   const { sounds, speech } = useHandsFree();
   const { map, task } = probing;
   const heard = useRef(map);
-  const words = task && probing.open ? promptWords(probing) : null;
+  const words = task && probing.open ? promptWords(probing, null) : null;
   const asked = words ? [words.turn, words.big].filter(Boolean).join('. ') : '';
   const said = useRef('');
   useEffect(() => {

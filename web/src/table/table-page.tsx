@@ -1,4 +1,4 @@
-import { recheckForecast } from '@which-way/core/planner';
+import { isRechecked } from '@which-way/core/planner';
 import { settledCount, truthTable, type TruthTable } from '@which-way/core/table';
 import type { Layout, SettingId } from '@which-way/core/switch';
 import { Download, Printer } from 'lucide-react';
@@ -112,7 +112,7 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
       {!table.complete && ' The map is not complete.'}
       {open && ' There may be positions that nobody has found.'}
       {table.complete &&
-        (recheckForecast(map).readings === 0
+        (isRechecked(map)
           ? ' Re-checked: any single wrong reading would have shown.'
           : ' Not re-checked: a single slip would not have shown.')}
     </p>
