@@ -67,10 +67,18 @@ function linksOf(
   added: readonly Evidence[],
 ): { link: Link; joins: boolean }[] | null {
   const links: { link: Link; joins: boolean }[] = [];
-  for (const { red, black, says, by, reading } of added) {
+  for (const { red, black, says, by, reading, fromOtherSide } of added) {
     const [a, b] = [terminals.indexOf(red[0] as never), terminals.indexOf(black[0] as never)];
-    const plain = red.length === 1 && black.length === 1 && says !== 'nothing' && a >= 0 && b >= 0 && a !== b;
-    if (!plain || lookAgain.some((one) => one.because === 'one-way')) return null;
+    const plain =
+      !fromOtherSide &&
+      red.length === 1 &&
+      black.length === 1 &&
+      says !== 'nothing' &&
+      a >= 0 &&
+      b >= 0 &&
+      a !== b;
+    if (!plain || lookAgain.some(({ because }) => because === 'one-way' || because === 'direction'))
+      return null;
     links.push({ link: { a: Math.min(a, b), b: Math.max(a, b), reading, by }, joins: says === 'joins' });
   }
   return links;

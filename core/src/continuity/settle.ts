@@ -11,7 +11,8 @@ import type { Link } from './link.js';
 export interface LookAgain {
   a: number;
   b: number;
-  because: 'middle' | 'unsteady' | 'one-way';
+  /** `direction`: closed when the handle comes from one side, open when it comes from the other. */
+  because: 'middle' | 'unsteady' | 'one-way' | 'direction';
   readings: ReadingId[];
 }
 
@@ -132,10 +133,17 @@ function sortEvidence(
     else pairs.push({ item, red, black });
   }
   const oneWay = findOneWay(pairs, place.size);
+  const bySide = findDirection(pairs, place.size);
   for (const { item, red, black } of pairs) {
     const { reading, by, says } = item;
     const link: Link = { a: Math.min(red, black), b: Math.max(red, black), reading, by };
-    const looks = oneWay.has(reading) ? 'one-way' : looksAgain(item) ? lookReason(item) : null;
+    const looks = bySide.has(reading)
+      ? 'direction'
+      : oneWay.has(reading)
+        ? 'one-way'
+        : looksAgain(item)
+          ? lookReason(item)
+          : null;
     const as = explained.get(reading);
     if (looks && as === undefined) noteLookAgain(sorted.lookAgain, link, looks);
     // What conducts without a contact parts the terminals as far as the pattern goes; a bad contact joins them.
@@ -209,6 +217,26 @@ function findOneWay(pairs: readonly PlacedEvidence[], size: number): ReadonlySet
     const bothLow = low.has((way % size) * size + Math.floor(way / size));
     if (spoilt || bothLow || back.length === 0) continue;
     for (const reading of [...readings, ...back]) found.add(reading);
+  }
+  return found;
+}
+
+/** Closed when the handle comes from one side, open from the other: a worn detent or contact; neither joins nor parts. */
+function findDirection(pairs: readonly PlacedEvidence[], size: number): ReadonlySet<ReadingId> {
+  if (!pairs.some(({ item }) => item.fromOtherSide)) return NOBODY;
+  const read = new Map<number, { says: Set<string>[]; readings: ReadingId[] }>();
+  for (const { item, red, black } of pairs) {
+    if (item.says === 'nothing') continue;
+    const cell = Math.min(red, black) * size + Math.max(red, black);
+    const known = read.get(cell) ?? { says: [new Set<string>(), new Set<string>()], readings: [] };
+    known.says[item.fromOtherSide ? 1 : 0]?.add(item.says);
+    known.readings.push(item.reading);
+    read.set(cell, known);
+  }
+  const found = new Set<ReadingId>();
+  for (const { says, readings } of read.values()) {
+    const [usual, other] = says.map((said) => (said.size === 1 ? [...said][0] : null));
+    if (usual && other && usual !== other) for (const reading of readings) found.add(reading);
   }
   return found;
 }

@@ -90,7 +90,8 @@ describe('the body of every kind of event', () => {
           const less = plain(deed);
           const places = objectsIn(less).filter((one) => Object.keys(one).length > 0);
           const shorter = places[place % places.length];
-          const field = shorter && Object.keys(shorter)[place % Object.keys(shorter).length];
+          const needed = Object.keys(shorter ?? {}).filter((name) => name !== 'fromOtherSide');
+          const field = needed[place % needed.length];
           if (shorter && field) Reflect.deleteProperty(shorter, field);
           expect(deedProblems(less).length).toBeGreaterThan(0);
         }),

@@ -41,11 +41,17 @@ const flag: Schema = { type: 'boolean' };
 const count = (minimum: number, maximum: number): Schema => ({ type: 'integer', minimum, maximum });
 const fraction: Schema = { type: 'number', minimum: 0, maximum: 1 };
 /** Cases of a tagged union, told apart by one property, so that a complaint names the case that was meant. */
-export const tagged = (tag: string, cases: Record<string, Record<string, Schema>>): Schema => ({
+export const tagged = (
+  tag: string,
+  cases: Record<string, Record<string, Schema>>,
+  optional: string[] = [],
+): Schema => ({
   type: 'object',
   discriminator: { propertyName: tag },
   required: [tag],
-  oneOf: Object.entries(cases).map(([value, properties]) => object({ [tag]: only(value), ...properties })),
+  oneOf: Object.entries(cases).map(([value, properties]) =>
+    object({ [tag]: only(value), ...properties }, optional),
+  ),
 });
 
 export const id: Schema = {
@@ -62,14 +68,22 @@ const value = tagged('kind', {
   tone: { sounded: flag },
   unsteady: {},
 });
-const reading = object({ id, setting: id, red: lead, black: lead, value });
-const ask = tagged('kind', {
-  sweep: { setting: id, red: id, black: list(id, { minItems: 1, maxItems: 64 }) },
-  pair: { setting: id, red: id, black: id },
-  turn: { red: id, black: id, settings: list(id, { minItems: 1, maxItems: 256 }) },
-  bundle: { red: lead, black: lead, settings: list(id, { minItems: 1, maxItems: 256 }) },
-});
+const set: Schema = { const: true };
+const reading = object({ id, setting: id, red: lead, black: lead, value, fromOtherSide: set }, [
+  'fromOtherSide',
+]);
+const ask = tagged(
+  'kind',
+  {
+    sweep: { setting: id, red: id, black: list(id, { minItems: 1, maxItems: 64 }) },
+    pair: { setting: id, red: id, black: id, fromOtherSide: set },
+    turn: { red: id, black: id, settings: list(id, { minItems: 1, maxItems: 256 }) },
+    bundle: { red: lead, black: lead, settings: list(id, { minItems: 1, maxItems: 256 }) },
+  },
+  ['fromOtherSide'],
+);
 const prompt = object({ id, ask });
+const clipped = list(id, { maxItems: 64, uniqueItems: true });
 const handSeconds: Schema = { type: 'number', minimum: 0, maximum: 120 };
 const meter = object({
   name: text(80),
@@ -150,6 +164,7 @@ const change = tagged('change', {
     pose: orNull(pose),
   },
   'position-retired': { position: id },
+  'position-merged': { position: id, into: id },
   'positions-closed': { actuator: id, by: closedBy },
   'actuator-described': { actuator: id, name: text(40), form: oneOf(ACTUATOR_FORMS) },
   'actuator-added': { actuator, home: id, settings: list(setting, { maxItems: 256 }) },
@@ -285,6 +300,11 @@ export const deedSchema = tagged('kind', {
     }),
   },
   'recheck-begun': {},
+  'return-begun': {},
+  'pairs-named': {
+    pairs: list(list(id, { minItems: 2, maxItems: 2, uniqueItems: true }), { maxItems: 400 }),
+  },
+  'clips-touched': { red: clipped, black: clipped, silent: clipped },
   expected: { table: orNull(expectedTable) },
   chosen: { replacement: orNull(replacement) },
   noted: { field: oneOf(NOTE_FIELDS), text: text(4000) },

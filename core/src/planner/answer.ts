@@ -27,9 +27,11 @@ export function answerTo(
   newId: NewId,
 ): Extract<Deed, { kind: 'answered' }> {
   const { ask } = prompt;
-  const readings = readingsAsked(ask).flatMap(({ setting, red, black, key }): Reading[] => {
+  const readings = readingsAsked(ask).flatMap(({ setting, red, black, key, fromOtherSide }): Reading[] => {
     const value = findings.values.get(key);
-    return value ? [{ id: newId<ReadingId>(), setting, red, black, value }] : [];
+    return value
+      ? [{ id: newId<ReadingId>(), setting, red, black, value, ...(fromOtherSide && { fromOtherSide }) }]
+      : [];
   });
   const { source, inCircuit } = findings;
   return { kind: 'answered', act: ask.kind, prompt: prompt.id, source, inCircuit, readings };

@@ -15,6 +15,7 @@ import { ORDINARY_HANDS, type HandCosts } from './hands.js';
 import { ladder } from './ladder.js';
 import { learnHands } from './learn-hands.js';
 import type { Move } from './move.js';
+import { onlyThese } from './named-pairs.js';
 import { likelyFirst, pairFirst, positionFirst } from './schools.js';
 import type { Planner } from './situation.js';
 import { tellApart } from './tell-apart.js';
@@ -52,17 +53,23 @@ export type Reason =
   /** What was assumed has to be read. */
   | 'assumed'
   /** Open one way round, across a part that may conduct the other way. */
-  | 'polarity';
+  | 'polarity'
+  /** On the way back through the positions: it tells this one from the others. */
+  | 'return'
+  /** One of the pairs that were named for a quick check. */
+  | 'named';
 
 /** The planner of an approach, and why it proposes what it does. */
 export function plannerOf(
   approach: Approach,
   hypotheses: readonly Hypothesis[] = [],
+  named: readonly [number, number][] = [],
 ): (field: Field) => { planner: Planner; reason: (move: Move) => Reason } {
   return (field) => {
     const expects = approach.order === 'expected';
     const left = expects ? hypotheses.filter((one) => agrees(field, one)) : [];
     const [only, ...more] = left;
+    if (approach.extent === 'named-pairs') return { planner: onlyThese(named), reason: () => 'named' };
     if (approach.extent === 'working-pairs') return { planner: workingPairs, reason: () => 'common' };
     if (only && more.length > 0) {
       const telling = tellApart(left);

@@ -46,6 +46,7 @@ export function runCourse(
     if (!move) break;
     onMove?.(move, field);
     const touched = playMove(field, move, joined, deep);
+    if (!touched) throw new Error('the truth contradicts what was known of it');
     const { seconds, touches, after } = costOf(move, course.hands, costs, held, touched);
     course.acts += 1;
     course.readings += touched.length;

@@ -139,7 +139,8 @@ export function copyField(field: Field): Field {
 }
 
 /**
- * Takes one reading into the field, in place. Answers that contradict what is known are not for planners: throws.
+ * Takes one reading into the field, in place.
+ * @returns whether it agrees with what is known; where it does not, the field is not to be used any more.
  * @param deep also draw what only a search over the low bundles shows, as the map does.
  */
 export function takeReading(
@@ -149,7 +150,7 @@ export function takeReading(
   black: readonly number[],
   closed: boolean,
   deep = false,
-): void {
+): boolean {
   const state = field.settings[setting] as FieldSetting;
   const { nets, clauses } = state;
   const [one, other] = [red[0], black[0]];
@@ -166,7 +167,7 @@ export function takeReading(
     agrees &&= propagate(nets, clauses) && (!deep || inferDeeply(nets, clauses));
     state.clauses = liveClauses(nets, clauses);
   }
-  if (!agrees) throw new Error('the answers contradict each other');
+  return agrees;
 }
 
 /** Low bundles that no net is known to close yet. */
@@ -179,31 +180,27 @@ export function liveClauses(nets: NetState, clauses: readonly Clause[]): Clause[
 /**
  * Makes a move on a switch whose nets are known, in place: takes every reading that does not follow by then.
  * @param joined whether two terminals join in a setting.
- * @returns the terminals that black touched, or the settings that were read.
+ * @returns the terminals that black touched, or the settings that were read; null where such answers cannot all hold with
+ * what is known: the field is not to be used then.
  */
 export function playMove(
   field: Field,
   move: Move,
   joined: (setting: number, a: number, b: number) => boolean,
   deep = false,
-): number[] {
+): number[] | null {
   if (move.kind === 'hold') {
-    for (const setting of move.settings)
-      takeReading(
-        field,
-        setting,
-        move.red,
-        move.black,
-        move.red.some((a) => move.black.some((b) => joined(setting, a, b))),
-        deep,
-      );
-    return move.settings;
+    const closed = (setting: number) => move.red.some((a) => move.black.some((b) => joined(setting, a, b)));
+    const agree = move.settings.every((setting) =>
+      takeReading(field, setting, move.red, move.black, closed(setting), deep),
+    );
+    return agree ? move.settings : null;
   }
   const { setting, red, black } = move;
   const touched: number[] = [];
   for (const place of black) {
     if (!isOpen(field, setting, red, place)) continue;
-    takeReading(field, setting, [red], [place], joined(setting, red, place), deep);
+    if (!takeReading(field, setting, [red], [place], joined(setting, red, place), deep)) return null;
     touched.push(place);
   }
   return touched;

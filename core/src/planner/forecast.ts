@@ -9,6 +9,7 @@ import { fieldOf, handsOf } from './field-of-map.js';
 import { costOf, type Hands } from './hands.js';
 import { lastOf } from './last-of.js';
 import type { Move } from './move.js';
+import { namedPairs } from './named-pairs.js';
 import type { Outlook } from './plan.js';
 import type { Course } from './course.js';
 
@@ -85,11 +86,13 @@ export function* forecastCourse(
   const held = (setting: number) => field.settings[setting]?.held ?? false;
   const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0 };
   let hands: Hands = handsOf(map, at);
+  const named = namedPairs(map);
   while (total.acts < mostActs) {
-    const { planner } = plannerOf(approach, outlook.hypotheses)(field);
+    const { planner } = plannerOf(approach, outlook.hypotheses, named)(field);
     const move = planner({ field, hands, costs, chance: chanceOf(field) });
     if (!move) break;
     const touched = playMove(field, move, joined);
+    if (!touched) break;
     const cost = costOf(move, hands, costs, held, touched);
     hands = cost.after;
     total.acts += 1;
@@ -111,7 +114,10 @@ export function expectedCourse(
   return lastOf(forecastCourse(map, at, outlook, approach));
 }
 
-/** What is asked after a prompt: when nothing in it sounds, and when its likeliest does. null: the plan goes elsewhere. */
+/**
+ * What is asked after a prompt: when nothing in it sounds, and when its likeliest does. null: the plan goes elsewhere, or
+ * such an answer would contradict what is known.
+ */
 export interface FollowUps {
   silent: Ask | null;
   sounded: Ask | null;
@@ -123,14 +129,14 @@ export function followUpsOf(map: SwitchMap, at: SettingId | null, outlook: Outlo
   const costs = costsOf(map, approach);
   const field = fieldOf(map);
   const chanceOf = outlook.chance ?? learntChance;
-  const plannerFor = plannerOf(approach, outlook.hypotheses);
+  const plannerFor = plannerOf(approach, outlook.hypotheses, namedPairs(map));
   const now = { field, hands: handsOf(map, at), costs, chance: chanceOf(field) };
   const move = plannerFor(field).planner(now);
   if (!move) return { silent: null, sounded: null };
   const { after } = costOf(move, now.hands, costs, (setting) => field.settings[setting]?.held ?? false);
   const then = (joined: Joined): Ask | null => {
     const next = copyField(field);
-    playMove(next, move, joined);
+    if (!playMove(next, move, joined)) return null;
     const planned = plannerFor(next).planner({ field: next, hands: after, costs, chance: chanceOf(next) });
     return planned && askOfMove(map, planned);
   };

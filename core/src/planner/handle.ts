@@ -1,4 +1,4 @@
-import { firstSetting, type JobEvent, type SettingId } from '../switch/index.js';
+import { firstSetting, settingIn, type JobEvent, type SettingId } from '../switch/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 
 /**
@@ -18,7 +18,8 @@ function lastSetting(map: SwitchMap, countPrompts: boolean): SettingId | null {
   const inUse = new Set(map.structure.settings.map(({ id }) => id));
   for (const event of map.log.ordered.toReversed()) {
     if (map.log.withdrawn.has(event.id)) continue;
-    const at = settingOf(event, countPrompts);
+    const named = settingOf(event, countPrompts);
+    const at = named && settingIn(map.structure, named);
     if (at && inUse.has(at)) return at;
   }
   return null;

@@ -17,6 +17,8 @@ import { fromHere, ORDINARY_HANDS } from './hands.js';
 import { checkDue, type CheckDue } from './meter-check.js';
 import { assumedLeft } from './assumed-left.js';
 import { leftIn, pairKey } from './most-left.js';
+import { namedPairs, quickCheck, type QuickCheck } from './named-pairs.js';
+import { returnAsk, returnWanted } from './return-sweep.js';
 import { polarityAsk } from './other-way-round.js';
 import { isRechecked, recheckForecast, recheckMove, recheckState } from './recheck-plan.js';
 import { recheckWanted } from './recheck.js';
@@ -25,11 +27,13 @@ import { recheckWanted } from './recheck.js';
 export type Plan =
   /** The leads together: the first reading, and the lead zero; again when the meter may be asleep. */
   | { kind: 'check-meter'; why: CheckDue }
-  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck'; reason: Reason | null }
+  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck' | 'return'; reason: Reason | null }
   /** Everything in the positions found so far is asked; there may be more positions. */
   | { kind: 'find-position'; actuator: ActuatorId }
   /** The commons are swept; throws are not tested against each other, nor poles: that many pairs are not known. */
   | { kind: 'working-pairs-done'; pairs: number }
+  /** The pairs that were named are read, as far as they can be; nothing else is tested. */
+  | ({ kind: 'named-pairs-done' } & QuickCheck)
   /** Only prompts that were skipped are left: `skips` are the events to take back. */
   | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
   /** What is left closed with the wires on, which proves nothing: they have to come off. */
@@ -86,12 +90,15 @@ function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook, ap
   const order = fromHere(settings, at && settings.indexOf(at));
   const assumed = assumedLeft(map, at);
   const polarity = polarityAsk(map, order);
+  const back = returnWanted(map) ? returnAsk(map) : null;
   return (
+    namedPairsDone(map) ??
     workingPairsDone(map, order) ??
     (assumed && asking(assumed, at, 'assumed')) ??
     (polarity && asking(polarity, at, 'polarity')) ??
     inCircuitLeft(map, order) ??
     skippedLeft(map, order) ??
+    (back && asking(back, at, 'return', 'return')) ??
     notSettled(map, order) ??
     afterMapping(map, at)
   );
@@ -104,7 +111,7 @@ function nextAsk(
   outlook: Outlook,
   approach: Approach,
 ): Plan | null {
-  const { planner, reason } = plannerOf(approach, outlook.hypotheses)(field);
+  const { planner, reason } = plannerOf(approach, outlook.hypotheses, namedPairs(map))(field);
   const chance = (outlook.chance ?? learntChance)(field);
   // Position-first counts no seconds; to learn them from a long log takes a while.
   const counts = approach.order !== 'position';
@@ -114,13 +121,23 @@ function nextAsk(
   return asking(askOfMove(map, move), at, reason(move));
 }
 
+function namedPairsDone(map: SwitchMap): Plan | null {
+  if (approachOf(map).extent !== 'named-pairs' || map.complete) return null;
+  return { kind: 'named-pairs-done', ...quickCheck(map, fieldOf(map)) };
+}
+
 function workingPairsDone(map: SwitchMap, order: SettingId[]): Plan | null {
   if (approachOf(map).extent !== 'working-pairs') return null;
   const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.coverage.unknown ?? 0), 0);
   return pairs > 0 ? { kind: 'working-pairs-done', pairs } : null;
 }
 
-function asking(ask: Ask, at: SettingId | null, reason: Reason | null, why: 'map' | 'recheck' = 'map'): Plan {
+function asking(
+  ask: Ask,
+  at: SettingId | null,
+  reason: Reason | null,
+  why: 'map' | 'recheck' | 'return' = 'map',
+): Plan {
   return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why, reason };
 }
 

@@ -14,6 +14,8 @@ export interface Evidence {
   by: 'ohms' | 'tone';
   because: 'low' | 'none' | 'over' | 'sounded' | 'silent' | 'middle' | 'unsteady' | 'in-circuit';
   quantity: Quantity | null;
+  /** The handle had come from the side from which it does not usually come. */
+  fromOtherSide?: true;
 }
 
 /** Whether the reading asks to be looked at again: it blocks completeness until it is settled. */
@@ -34,7 +36,13 @@ export interface Circumstances {
  * at least `highOhms` or over range parts, the middle decides nothing (bands: common practice, editable).
  */
 export function senseReading(reading: Reading, { meter, zeroOhms, inCircuit }: Circumstances): Evidence {
-  const base = { reading: reading.id, red: reading.red, black: reading.black, quantity: null };
+  const base = {
+    reading: reading.id,
+    red: reading.red,
+    black: reading.black,
+    quantity: null,
+    ...(reading.fromOtherSide && { fromOtherSide: true as const }),
+  };
   const { value } = reading;
   switch (value.kind) {
     case 'over':

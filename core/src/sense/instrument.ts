@@ -1,4 +1,4 @@
-import type { Lead, Value } from '../switch/index.js';
+import type { Lead, TerminalId, Value } from '../switch/index.js';
 
 /**
  * The one door for whatever measures: a meter that talks, or the simulated one.
@@ -8,6 +8,8 @@ export interface Instrument {
   name: string;
   /** One measurement between the leads. The lead zero is in it, as on a real display. */
   probe(red: Lead, black: Lead): Value;
+  /** The lone lead on a terminal that the other lead is clipped to: a dead clip shows nothing. */
+  touchClip(terminal: TerminalId): Value;
   /** The leads held together. */
   leadsTogether(): Value;
 }

@@ -1,6 +1,7 @@
 import {
   liveEvents,
   ORDINARY_METER,
+  settingIn,
   type Deed,
   type JobEvent,
   type Log,
@@ -129,7 +130,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
     if (superseded.has(reading.id)) return 'superseded';
     return inUse(reading) ? 'counts' : 'parked';
   };
-  const readings = readingsOf(event.what);
+  const readings = readingsOf(event.what).map((reading) => countedIn(reading, structure));
   const evidence =
     known && sameCheck ? known.evidence : readings.map((reading) => sensed(reading, event, check));
   const lines = readings.map((reading, index) => ({
@@ -140,6 +141,12 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
   }));
   memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, lines });
   return lines;
+}
+
+/** A reading of a setting that was found to be another counts there. */
+function countedIn(reading: Reading, structure: Structure): Reading {
+  const setting = settingIn(structure, reading.setting);
+  return setting === reading.setting ? reading : { ...reading, setting };
 }
 
 function sensed(reading: Reading, { what }: TapeLine['event'], check: CheckDeed | null): Evidence {

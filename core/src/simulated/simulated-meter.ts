@@ -18,6 +18,8 @@ export interface SimulatedBench {
   strokes?(): number;
   /** Readings taken before this one, on which warmth, charge and sleep depend; and how often this very pair was read. */
   readBefore?(red: Lead, black: Lead): { all: number; pair: number };
+  /** Whether the clip on a terminal was found silent, and so put on anew. */
+  clippedAnew?(terminal: TerminalId): boolean;
   /** Readings since the leads were last held together. */
   sinceCheck?(): number;
 }
@@ -45,6 +47,8 @@ export function simulatedMeter(hidden: SimulatedSwitch, bench: SimulatedBench): 
   return {
     name: 'Simulated meter',
     leadsTogether: () => show(hidden.meter.leadOhms, 0.5),
+    touchClip: (terminal) =>
+      asleep() || isDead(hidden, bench, terminal) ? nothing() : show(hidden.meter.leadOhms, 0.5),
     probe(red, black) {
       if (asleep()) return nothing();
       const before = bench.readBefore?.(red, black) ?? { all: 0, pair: 0 };
@@ -53,7 +57,9 @@ export function simulatedMeter(hidden: SimulatedSwitch, bench: SimulatedBench): 
       const seen = seenBetween(hidden, bench, red, black, before);
       if (seen === 'unsteady')
         return bench.dial() === 'tone' ? { kind: 'tone', sounded: noise < 0.5 } : { kind: 'unsteady' };
-      const fingers = red.length + black.length === 2 ? faults.fingersOhms : 0;
+      // Who reads a pair again has the hands off the tips by then.
+      const held = red.length + black.length === 2 && before.pair === 0;
+      const fingers = held ? faults.fingersOhms : 0;
       const withSkin = fingers > 0 ? 1 / (1 / seen + 1 / fingers) : seen;
       if (faults.slowOverRange && withSkin > OVER_RANGE_OHMS && before.pair === 0 && bench.dial() === 'ohms')
         return show((0.3 + noise) * 1e7, noise);
@@ -87,12 +93,11 @@ function seenBetween(
   const flickering = hidden.contacts.filter(
     (contact) => contact.fault?.kind === 'unsteady' && isClosed(contact, bench),
   );
-  const dead = hidden.meter.faults?.deadClip ?? null;
   const clips: Resistance[] = [];
   const clip = (lead: Lead, node: number) => {
     for (const terminal of lead) {
       const place = bench.place(terminal);
-      const loose = lead.length > 1 && place === dead;
+      const loose = lead.length > 1 && isDead(hidden, bench, terminal);
       if (place !== null && place < size && !loose) clips.push({ a: place, b: node, ohms: 0 });
     }
   };
@@ -107,6 +112,12 @@ function seenBetween(
     contacts.filter(({ a, b }) => !flickering.some((one) => one.a === a && one.b === b)),
   );
   return without > 2 * closed ? 'unsteady' : closed;
+}
+
+/** Whether the clip on a terminal makes no contact; put on anew, it does. */
+function isDead({ meter }: SimulatedSwitch, bench: SimulatedBench, terminal: TerminalId): boolean {
+  const dead = meter.faults?.deadClip ?? null;
+  return dead !== null && bench.place(terminal) === dead && !(bench.clippedAnew?.(terminal) ?? false);
 }
 
 function isClosed({ closedIn, fault }: SimulatedContact, bench: SimulatedBench): boolean {

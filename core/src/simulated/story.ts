@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import type { Lead, SettingId } from '../switch/index.js';
+import { liveEvents, type Lead, type SettingId } from '../switch/index.js';
 import type { SimulatedBench } from './simulated-meter.js';
 
 /** Strokes that a pair read again stands for: it is worked before it is read again. */
@@ -9,7 +9,12 @@ const STROKES_EACH = 5;
  * The simulated bench as the log tells its story: the handle in a setting, where it came from, how often it was moved, what
  * was read before and since the leads were held together. So a reload changes nothing of what the meter will show.
  */
-export function benchOf(map: SwitchMap, at: SettingId | null, dial: () => 'ohms' | 'tone'): SimulatedBench {
+export function benchOf(
+  map: SwitchMap,
+  at: SettingId | null,
+  dial: () => 'ohms' | 'tone',
+  fromOtherSide = false,
+): SimulatedBench {
   const { structure, tape, log } = map;
   const places = new Map(structure.terminals.map(({ id }, index) => [id, index]));
   const actuator = structure.actuators[0];
@@ -31,12 +36,15 @@ export function benchOf(map: SwitchMap, at: SettingId | null, dial: () => 'ohms'
     place: (terminal) => places.get(terminal) ?? null,
     position: () => here,
     dial,
-    cameFrom: () => visited.findLast((one) => one !== here) ?? null,
+    cameFrom: () =>
+      fromOtherSide ? (actuator?.positions.length ?? 0) : (visited.findLast((one) => one !== here) ?? null),
     strokes: () => turns + STROKES_EACH * again,
     readBefore: (red, black) => ({
       all: taken.length,
       pair: pairs.filter((one) => one === `${here} ${keyOf(red, black)}`).length,
     }),
+    clippedAnew: (terminal) =>
+      liveEvents(log, 'clips-touched').some(({ what }) => what.silent.includes(terminal)),
     sinceCheck: () => taken.filter(({ event }) => checked.has(event.id)).length,
   };
 }

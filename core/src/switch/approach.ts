@@ -5,8 +5,8 @@
 export const ORDERS = ['position', 'pair', 'likely', 'time', 'expected'] as const;
 export type Order = (typeof ORDERS)[number];
 
-/** How far it is probed: every pair in every setting, or only commons against their throws. */
-export const EXTENTS = ['everything', 'working-pairs'] as const;
+/** How far it is probed: every pair in every setting, only commons against their throws, or only pairs that were named. */
+export const EXTENTS = ['everything', 'working-pairs', 'named-pairs'] as const;
 export type Extent = (typeof EXTENTS)[number];
 
 /** What hands take, in seconds. */

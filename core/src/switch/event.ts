@@ -62,6 +62,8 @@ export type StructureChange =
       pose: Pose | null;
     }
   | { change: 'position-retired'; position: PositionId }
+  /** Found to be one and the same: what was read in the one counts for the other. */
+  | { change: 'position-merged'; position: PositionId; into: PositionId }
   | { change: 'positions-closed'; actuator: ActuatorId; by: ClosedBy }
   | { change: 'actuator-described'; actuator: ActuatorId; name: string; form: ActuatorForm }
   /** One more on the same switch: the settings so far were with it at `home`; further settings are listed. */
@@ -133,6 +135,12 @@ export type Deed =
   | { kind: 'approached'; approach: Approach }
   /** A person wants every reading checked against a single slip. */
   | { kind: 'recheck-begun' }
+  /** A person wants to go through the positions once more from the other side, with a pair that tells each. */
+  | { kind: 'return-begun' }
+  /** The only pairs that are to be read, for a quick check; the newest list counts. */
+  | { kind: 'pairs-named'; pairs: [TerminalId, TerminalId][] }
+  /** The lone lead touched every terminal that was clipped anew, once; `silent`: those whose clip makes no contact. */
+  | { kind: 'clips-touched'; red: TerminalId[]; black: TerminalId[]; silent: TerminalId[] }
   | { kind: 'expected'; table: ExpectedTable | null }
   | { kind: 'chosen'; replacement: ChosenReplacement | null }
   /** What was told and seen at intake; the newest of a field counts, an empty text clears it. */
@@ -176,6 +184,9 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'skipped',
   'approached',
   'recheck-begun',
+  'return-begun',
+  'pairs-named',
+  'clips-touched',
   'expected',
   'chosen',
   'noted',

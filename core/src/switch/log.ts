@@ -30,6 +30,9 @@ export const MAP_ACTS: ReadonlySet<Deed['kind']> = new Set([
   'meter-failed',
   'skipped',
   'recheck-begun',
+  'return-begun',
+  'pairs-named',
+  'clips-touched',
 ]);
 
 /** What is undone where wires are tagged and the switch is described. */

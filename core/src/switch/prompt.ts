@@ -9,7 +9,14 @@ import type { Lead } from './reading.js';
  */
 export type Ask =
   | { kind: 'sweep'; setting: SettingId; red: TerminalId; black: TerminalId[] }
-  | { kind: 'pair'; setting: SettingId; red: TerminalId; black: TerminalId }
+  | {
+      kind: 'pair';
+      setting: SettingId;
+      red: TerminalId;
+      black: TerminalId;
+      /** The handle is to come from the side from which it does not usually come. */
+      fromOtherSide?: true;
+    }
   | { kind: 'turn'; red: TerminalId; black: TerminalId; settings: SettingId[] }
   | { kind: 'bundle'; red: TerminalId[]; black: TerminalId[]; settings: SettingId[] };
 
@@ -30,6 +37,7 @@ export interface AskedReading {
   black: Lead;
   /** What tells it from the others of the same ask: the terminal that black touches, or the setting of the handle. */
   key: TerminalId | SettingId;
+  fromOtherSide?: true;
 }
 
 /** The readings that an ask is for, in the order in which the hands come to them. */
@@ -38,7 +46,15 @@ export function readingsAsked(ask: Ask): AskedReading[] {
     case 'sweep':
       return ask.black.map((black) => ({ setting: ask.setting, red: [ask.red], black: [black], key: black }));
     case 'pair':
-      return [{ setting: ask.setting, red: [ask.red], black: [ask.black], key: ask.black }];
+      return [
+        {
+          setting: ask.setting,
+          red: [ask.red],
+          black: [ask.black],
+          key: ask.black,
+          ...(ask.fromOtherSide && { fromOtherSide: true }),
+        },
+      ];
     case 'turn':
       return ask.settings.map((setting) => ({ setting, red: [ask.red], black: [ask.black], key: setting }));
     case 'bundle':

@@ -17,6 +17,8 @@ export interface Reading {
   red: Lead;
   black: Lead;
   value: Value;
+  /** The handle was brought there from the side from which it does not usually come; left out otherwise. */
+  fromOtherSide?: true;
 }
 
 /** The two terminals of a reading between single terminals; null for a bundle or a lead on nothing. */

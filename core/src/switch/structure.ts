@@ -14,6 +14,8 @@ export interface Structure {
   /** In use: every position that it names is in use. */
   settings: Setting[];
   layout: Layout;
+  /** Settings that were found to be others: what was read in them counts there. */
+  merged: Readonly<Record<SettingId, SettingId>>;
   /** Where terminals were put, in every layout that has places of its own. */
   placed: PlacedTerminal[];
 }
@@ -23,6 +25,7 @@ export const EMPTY_STRUCTURE: Structure = {
   actuators: [],
   settings: [],
   layout: { kind: 'two-rows' },
+  merged: {},
   placed: [],
 };
 
@@ -38,6 +41,7 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
         actuators: change.actuators,
         settings: change.settings,
         layout: change.layout,
+        merged: {},
         placed: [],
       };
     case 'terminal-added':
@@ -88,6 +92,8 @@ export function applyChange(structure: Structure, change: StructureChange): Stru
       );
     case 'position-retired':
       return retirePosition(structure, change.position);
+    case 'position-merged':
+      return mergePosition(structure, change.position, change.into);
     case 'actuator-described':
       return {
         ...structure,
@@ -177,6 +183,36 @@ function retirePosition(structure: Structure, position: PositionId): Structure {
   };
 }
 
+/** A position goes, and each of its settings counts as the one that differs from it by the other position alone. */
+function mergePosition(structure: Structure, position: PositionId, into: PositionId): Structure {
+  const actuator = structure.actuators.find(({ positions }) =>
+    [position, into].every((id) => positions.some((one) => one.id === id)),
+  );
+  if (!actuator || position === into) return structure;
+  const merged = { ...structure.merged };
+  for (const gone of structure.settings) {
+    if (gone.at[actuator.id] !== position) continue;
+    const at: Setting['at'] = { ...gone.at, [actuator.id]: into };
+    const same = structure.settings.find(
+      (one) =>
+        one.condition === gone.condition && structure.actuators.every(({ id }) => one.at[id] === at[id]),
+    );
+    if (same) merged[gone.id] = same.id;
+  }
+  return { ...retirePosition(structure, position), merged };
+}
+
+/** The setting in which something read in a setting counts: another one where two were found to be the same. */
+export function settingIn({ merged }: Structure, id: SettingId): SettingId {
+  const passed = new Set<SettingId>();
+  let counts = id;
+  for (let next = merged[id]; next !== undefined && !passed.has(next); next = merged[next]) {
+    passed.add(next);
+    counts = next;
+  }
+  return counts;
+}
+
 /** What would be wrong with a change, made to this structure. Empty when it may be made. */
 export function checkChange(structure: Structure, change: StructureChange): Problem[] {
   switch (change.change) {
@@ -224,6 +260,10 @@ export function checkChange(structure: Structure, change: StructureChange): Prob
         structure.actuators.flatMap(({ positions }) => positions),
         change.position,
       );
+    case 'position-merged': {
+      const all = structure.actuators.flatMap(({ positions }) => positions);
+      return [...missing(all, change.position), ...missing(all, change.into)];
+    }
     case 'setting-needed':
       return missing(structure.settings, change.setting);
     case 'setting-added':

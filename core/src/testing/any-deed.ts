@@ -49,10 +49,18 @@ const value = fc.oneof(
   fc.record({ kind: fc.constant('tone'), sounded: flag }),
 );
 const lead = fc.uniqueArray(id, { minLength: 1, maxLength: 3 });
-const reading = fc.record({ id, setting: id, red: lead, black: lead, value });
+const several3 = fc.uniqueArray(id, { maxLength: 3 });
+const fromOtherSide = fc.constant(true);
+const reading = fc.record(
+  { id, setting: id, red: lead, black: lead, value, fromOtherSide },
+  { requiredKeys: ['id', 'setting', 'red', 'black', 'value'] },
+);
 const ask = fc.oneof(
   fc.record({ kind: fc.constant('sweep'), setting: id, red: id, black: lead }),
-  fc.record({ kind: fc.constant('pair'), setting: id, red: id, black: id }),
+  fc.record(
+    { kind: fc.constant('pair'), setting: id, red: id, black: id, fromOtherSide },
+    { requiredKeys: ['kind', 'setting', 'red', 'black'] },
+  ),
   fc.record({ kind: fc.constant('turn'), red: id, black: id, settings: lead }),
   fc.record({ kind: fc.constant('bundle'), red: lead, black: lead, settings: lead }),
 );
@@ -114,6 +122,7 @@ const changes = fc.oneof(
   change('position-renamed', { position: id, name: orNull(text(40)) }),
   change('position-posed', { position: id, rests, returnsTo: orNull(id), pose: orNull(pose) }),
   change('position-retired', { position: id }),
+  change('position-merged', { position: id, into: id }),
   change('positions-closed', { actuator: id, by: oneOf(['declared', 'stop', 'round']) }),
   change('actuator-described', { actuator: id, name: text(40), form: oneOf(ACTUATOR_FORMS) }),
   change('actuator-added', { actuator, home: id, settings: several(setting) }),
@@ -184,6 +193,9 @@ const BODIES: Record<DeedKind, Record<string, fc.Arbitrary<unknown>>> = {
     }),
   },
   'recheck-begun': {},
+  'return-begun': {},
+  'pairs-named': { pairs: fc.array(two, { maxLength: 4 }) },
+  'clips-touched': { red: several3, black: several3, silent: several3 },
   expected: {
     table: orNull(
       fc.record({

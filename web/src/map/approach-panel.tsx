@@ -1,10 +1,12 @@
-import { approachOf, costsOf } from '@which-way/core/planner';
+import { approachOf, costsOf, namedPairs } from '@which-way/core/planner';
 import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { ORDER_WORDS } from '../words/approach.js';
 import { time } from '../words/time.js';
+import { readPairs } from './entry.js';
 import { useDesk } from './use-desk.js';
 import type { Probing } from './use-probing.js';
 
@@ -18,11 +20,12 @@ export function ApproachPanel({
   open: boolean;
   onOpenChange: (open: boolean) => void;
 }) {
+  const now = approachOf(probing.map);
   return (
     <Popover.Root open={open} onOpenChange={onOpenChange}>
       <Popover.Trigger asChild>
         <PlainButton className="px-3">
-          {ORDER_WORDS[approachOf(probing.map).order].short}{' '}
+          {now.extent === 'named-pairs' ? 'Quick check' : ORDER_WORDS[now.order].short}{' '}
           <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
         </PlainButton>
       </Popover.Trigger>
@@ -84,6 +87,7 @@ function waysOf(now: Approach): { key: string; approach: Approach; name: string;
 }
 
 function isChosen(key: string, now: Approach): boolean {
+  if (now.extent === 'named-pairs') return false;
   if (now.extent === 'working-pairs') return key === 'working';
   if (now.order === 'time' && now.clips >= 2) return key === 'clips';
   return key === now.order;
@@ -131,9 +135,59 @@ function Choices({ probing }: { probing: Probing }) {
         Times are a forecast for a switch such as this one will probably turn out to be
         {open ? ', in the positions found so far' : ''}.
       </p>
+      <QuickCheck probing={probing} />
       <Clips probing={probing} />
       <Hands probing={probing} />
     </>
+  );
+}
+
+/** A quick check reads only the pairs that are named here. */
+function QuickCheck({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const session = useSession();
+  const [text, setText] = useState(() =>
+    namedPairs(map)
+      .map((pair) => pair.map((place) => map.structure.terminals[place]?.label).join('-'))
+      .join(', '),
+  );
+  const [message, setMessage] = useState('');
+  const begin = () => {
+    const read = readPairs(text, map.structure);
+    if (read.kind === 'wrong') return setMessage(read.message);
+    setMessage('');
+    session.emit({ kind: 'pairs-named', pairs: read.pairs });
+    probing.approach({ extent: 'named-pairs' });
+  };
+  return (
+    <form
+      className="mt-3 border-t border-line pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin();
+      }}
+    >
+      <label className="block font-semibold">
+        Quick check: only these pairs
+        <span className="flex gap-2">
+          <input
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder="1-2, 3-4"
+            className="min-h-11 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 font-mono font-normal"
+          />
+          <PlainButton type="submit">Check these</PlainButton>
+        </span>
+      </label>
+      <p className="text-small text-quiet">
+        It proves little: what is not named is not tested. It is never a pass.
+      </p>
+      {message && (
+        <p role="alert" className="text-brick">
+          {message}
+        </p>
+      )}
+    </form>
   );
 }
 

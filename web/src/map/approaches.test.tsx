@@ -34,8 +34,8 @@ describe('other ways of mapping', () => {
     ]);
   });
 
-  it('says which clips go on and off, and that a silent clip is dead', async () => {
-    const { described, checked, approached } = aSwitch(7, 2);
+  it('says which clips go on and off, has each touched once, and asks a silent one again', async () => {
+    const { described, checked, approached, ids } = aSwitch(7, 2);
     const { written } = await renderJob(<MapPage />, [
       described,
       checked,
@@ -43,14 +43,32 @@ describe('other ways of mapping', () => {
     ]);
     await prompted('Red to 1, black to 2. Turn: which sounded?');
     key(' ');
-    await prompted('Red clip on 1, 2, black to 3. Turn: which sounded?');
-    expect(screen.getByTestId('prompt-small').textContent).toContain('a clip that is silent is dead');
+    await prompted('Red clips on 1, 2');
+    expect(screen.getByTestId('prompt-small').textContent).toContain(
+      'Then touch black to 1, 2. Each must sound',
+    );
+    expect(screen.getByTestId('tie-red')).toBeDefined();
+    type('2');
+    key('Enter');
+    await prompted('Put the clip on 2 on anew');
+    expect(screen.getByRole('status').textContent).toContain('The clip on 2 was silent');
+    await until(() =>
+      expect(written('clips-touched')).toEqual([
+        { kind: 'clips-touched', red: ids.slice(0, 2), black: [], silent: [ids[1]] },
+      ]),
+    );
+    type('1');
+    expect(screen.getByRole('status').textContent).toContain('That clip is proved');
+    key('Escape', 'Enter');
+    await prompted('Black to 3. Turn: which sounded?');
     key(' ');
-    await prompted('Red clip on 3, black to 4. Turn: which sounded?');
+    await prompted('Red clips on 3');
     await until(() => expect(written('answered').at(-1)?.act).toBe('bundle'));
+    key('Enter');
+    await prompted('Black to 4. Turn: which sounded?');
     key('ArrowDown');
     // Who passes a bundle over is asked for pairs.
-    await until(() => expect(prompt()).not.toContain('clip on'));
+    await until(() => expect(prompt()).toContain('Red to'));
   });
 
   it('is chosen at the slash, and the prompt that is shown stays', async () => {

@@ -1,12 +1,12 @@
 import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { readEntry } from './entry.js';
+import { readEntry, readPairs } from './entry.js';
 
 const change = describeSwitch(
   { terminals: 4, positions: 1, form: 'rotary', layout: 'list', labels: ['1', 'L1', 'A-2', '10'] },
   newIdFrom(seededRandom(1)),
 );
-const structure: Structure = { ...change, placed: [] };
+const structure: Structure = { ...change, placed: [], merged: {} };
 const [one, l1, a2, ten] = structure.terminals.map(({ id }) => id);
 
 describe('a typed line', () => {
@@ -55,5 +55,20 @@ describe('a typed line', () => {
       expect(entry.kind).toBe('wrong');
       expect(entry.kind === 'wrong' && entry.message.length).toBeGreaterThan(20);
     }
+  });
+
+  it('of several pairs is each once, whichever way round; what is no pair is named', () => {
+    expect(readPairs('1-10, 10-1; L1-A-2', structure)).toEqual({
+      kind: 'pairs',
+      pairs: [
+        [ten, one],
+        [l1, a2],
+      ],
+    });
+    expect(readPairs('1-10 7-8', structure)).toMatchObject({
+      kind: 'wrong',
+      message: '“7-8” is no pair of terminals. Name pairs such as 1-2, 3-4.',
+    });
+    expect(readPairs('  ', structure)).toMatchObject({ kind: 'wrong' });
   });
 });

@@ -74,6 +74,22 @@ function readPair(text: string, structure: Structure): { red: TerminalId; black:
   return null;
 }
 
+/** Pairs as they are named for a quick check, `1-2, 3-4`: each once. */
+export function readPairs(
+  text: string,
+  structure: Structure,
+): { kind: 'pairs'; pairs: [TerminalId, TerminalId][] } | { kind: 'wrong'; message: string } {
+  const pairs = new Map<string, [TerminalId, TerminalId]>();
+  for (const part of text.split(/[\s,;]+/).filter((one) => one !== '')) {
+    const pair = readPair(part, structure);
+    if (!pair)
+      return { kind: 'wrong', message: `“${part}” is no pair of terminals. Name pairs such as 1-2, 3-4.` };
+    pairs.set([pair.red, pair.black].sort().join(), [pair.red, pair.black]);
+  }
+  if (pairs.size === 0) return { kind: 'wrong', message: 'No pair is named. Name pairs such as 1-2, 3-4.' };
+  return { kind: 'pairs', pairs: [...pairs.values()] };
+}
+
 function wrongValue(text: string, code: 'not-a-value' | 'negative'): Entry {
   return {
     kind: 'wrong',

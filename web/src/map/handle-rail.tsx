@@ -1,7 +1,8 @@
 import { isComplete } from '@which-way/core/continuity';
+import { tellTaleOf } from '@which-way/core/planner';
 import type { SettingId } from '@which-way/core/switch';
 import { Check, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { turnWords } from '../shared/actuator-angle.js';
 import { ActuatorDrawing } from '../shared/actuator-drawing.js';
@@ -21,6 +22,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
   const { structure } = map;
   const [naming, setNaming] = useState<SettingId | null>(null);
   const closed = structure.actuators[0]?.closed ?? null;
+  const tells = useMemo(() => tellTaleWords(map), [map]);
   return (
     <section aria-label="Handle" className="flex flex-col gap-2 overflow-y-auto p-4">
       <h2 className="font-semibold text-quiet">{structure.actuators.length > 1 ? 'Handles' : 'Handle'}</h2>
@@ -80,6 +82,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         </span>
                       )}
                     </button>
+                    {tells.has(setting.id) && (
+                      <p className="pb-1 text-small text-quiet">{tells.get(setting.id)}</p>
+                    )}
                   </>
                 )}
               </div>
@@ -94,6 +99,26 @@ export function HandleRail({ probing }: { probing: Probing }) {
         )}
       </ol>
     </section>
+  );
+}
+
+/** By what reading positions without names are known, such as '1–3 closed'; those that have names need none. */
+function tellTaleWords(map: Probing['map']): Map<SettingId, string> {
+  const { structure } = map;
+  const nameless = structure.settings.filter(({ at }) =>
+    structure.actuators.every(
+      ({ id, positions }) => positions.find((one) => one.id === at[id])?.name === null,
+    ),
+  );
+  if (map.structure.settings.length < 2) return new Map();
+  return new Map(
+    nameless.flatMap(({ id }): [SettingId, string][] => {
+      const told = tellTaleOf(map, id);
+      if (!told) return [];
+      const [a, b] = [told.a, told.b].map((place) => structure.terminals[place]?.label);
+      const alone = told.others === structure.settings.length - 1 ? ', only here' : '';
+      return [[id, `${a}–${b} ${told.joined ? 'closed' : 'open'}${alone}`]];
+    }),
   );
 }
 

@@ -13,6 +13,7 @@ export const MAP_KEYS: readonly [string, string][] = [
   ['Shift Backspace', 'Redo (also Ctrl Y); Ctrl Z undoes'],
   ['↓', 'Skip: ask it later'],
   ['~', 'It flickers; in a sweep 9=~'],
+  ['<', 'One pair from the other side: turn past the position and back to it'],
   ['→', 'Click on: a new position'],
   ['End', 'Hit the stop: that was the last position'],
   ['Home', 'Back at the start: the handle goes round'],
@@ -147,6 +148,10 @@ function press(event: KeyboardEvent, probing: Probing, panels: Panels): boolean 
     case '~':
       if (probing.typed !== '') break;
       probing.flickers();
+      return true;
+    case '<':
+      if (probing.typed !== '') break;
+      probing.otherSide();
       return true;
     case 'ArrowRight':
       if (finding) probing.clickOn();

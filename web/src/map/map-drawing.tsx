@@ -1,11 +1,12 @@
 import { factAt } from '@which-way/core/continuity';
+import type { ClipChange } from '@which-way/core/planner';
 import { lastCheck } from '@which-way/core/sense';
 import { polesWithContacts } from '@which-way/core/table';
 import { partsOf, type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../shared/inspector.js';
 import { strandOf } from '../shared/strand.js';
-import { SwitchDrawing, type DrawnLink, type TerminalPart } from '../shared/switch-drawing.js';
+import { SwitchDrawing, type DrawnLink, type DrawnTie, type TerminalPart } from '../shared/switch-drawing.js';
 import { photoOfLayout } from '../photos/photo-url.js';
 import { useViewSide, SIDE_WORDS } from '../shared/view-side.js';
 import { valueWords } from '../words/quantity.js';
@@ -27,7 +28,9 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
       links={links}
       parts={parts}
       roleOf={(id) => roleOf(probing, id)}
+      ties={tiesOf(probing)}
       noteOf={(id) => {
+        if (probing.task?.kind === 'clips') return clipNote(probing.task.change, found.has(id), id);
         const value = found.get(id);
         return value && value.kind !== 'tone' ? valueWords(value) : null;
       }}
@@ -75,11 +78,32 @@ export function linksOf(
   return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
 }
 
+/** What is tied together on a lead while a bundle is set up and read. */
+function tiesOf({ task }: Probing): DrawnTie[] {
+  if ((task?.kind !== 'prompt' && task?.kind !== 'clips') || task.prompt.ask.kind !== 'bundle') return [];
+  const { red, black } = task.prompt.ask;
+  const ties: DrawnTie[] = [
+    { lead: 'red', ids: red },
+    { lead: 'black', ids: black },
+  ];
+  return ties.filter(({ ids }) => ids.length > 1);
+}
+
+/** What the hands do with a clip, in the order in which they do it. */
+function clipNote({ off, on, touch }: ClipChange, silent: boolean, id: TerminalId): string | null {
+  if (silent) return 'silent';
+  if (off.includes(id)) return 'clip off';
+  if ([...on.red, ...on.black].includes(id)) return 'clip on';
+  return touch.includes(id) ? 'touch' : null;
+}
+
 function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId): TerminalPart {
   if (picked !== null) return picked === id ? 'red' : 'plain';
   if (task?.kind === 'correct')
     return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
-  if (task?.kind !== 'prompt') return 'plain';
+  if (task?.kind === 'clips' && found.has(id)) return 'picked';
+  if (task?.kind === 'clips' && task.change.off.includes(id)) return 'not-needed';
+  if (task?.kind !== 'prompt' && task?.kind !== 'clips') return 'plain';
   const { ask } = task.prompt;
   if ([ask.red].flat().includes(id)) return 'red';
   if (found.has(id)) {

@@ -25,6 +25,8 @@ import { useProbing } from './use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
 import { CoverageTable } from './coverage.js';
 import { Doubtful } from './doubtful.js';
+import { ReadTheSame } from './read-the-same.js';
+import { WayBackSoFar } from './way-back.js';
 import { Lesson } from '../practice/lesson.js';
 import { DeclaredParts } from './declared-parts.js';
 
@@ -86,6 +88,8 @@ export function MapPage() {
           <Contradictions probing={probing} onReadAgain={readAgain} />
           <Doubtful probing={probing} />
           <LookAgainPanel probing={probing} />
+          <ReadTheSame probing={probing} />
+          <WayBackSoFar probing={probing} />
           <LooksLike probing={probing} outlook={outlook} />
           <WaysOn probing={probing} outlook={outlook} />
           <section aria-label="Truth table so far">

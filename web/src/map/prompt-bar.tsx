@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { forecast, frameAsk } from '@which-way/core/planner';
+import { forecast, frameAsk, returnSweep, returnWanted } from '@which-way/core/planner';
 import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
@@ -60,7 +60,7 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   const foreseen = task?.kind === 'prompt' && plan?.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
   if (!foreseen || !followUps || typed !== '' || message) return null;
   const { silent, sounded } = followUps;
-  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'this is settled');
+  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
   return (
     <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
       Then, if none: {words(silent)}. If it sounds: {words(sounded)}.
@@ -149,6 +149,14 @@ function Answers({ probing }: { probing: Probing }) {
   );
   if (!task) return <div className={box}>{undo}</div>;
   if (task.kind === 'plan') return <PlanAnswers {...{ probing, yes, undo, box }} />;
+  if (task.kind === 'clips')
+    return (
+      <div className={box}>
+        {yes(instrument ? 'Touch each' : found.size === 0 ? 'All sounded' : `${found.size} silent`)}
+        <Skip probing={probing} />
+        {undo}
+      </div>
+    );
   if (instrument) {
     return (
       <div className={box}>
@@ -175,6 +183,8 @@ function Answers({ probing }: { probing: Probing }) {
 }
 
 function Skip({ probing }: { probing: Probing }) {
+  const { task } = probing;
+  const pair = task?.kind === 'prompt' && task.prompt.ask.kind === 'pair' ? task.prompt.ask : null;
   return (
     <>
       <KeyButton keys="↓" onPress={() => probing.skip()}>
@@ -187,6 +197,15 @@ function Skip({ probing }: { probing: Probing }) {
         <PlainButton className="grow px-2" onClick={() => probing.skip('cannot-reach')}>
           Can’t reach
         </PlainButton>
+        {pair && (
+          <PlainButton
+            className="grow px-2"
+            aria-pressed={pair.fromOtherSide === true}
+            onClick={probing.otherSide}
+          >
+            Other side <kbd className="font-mono text-small text-quiet">&lt;</kbd>
+          </PlainButton>
+        )}
       </div>
     </>
   );
@@ -246,6 +265,7 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
         </div>
       );
     }
+    case 'named-pairs-done':
     case 'working-pairs-done':
       return (
         <div className={box}>
@@ -270,6 +290,7 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
             Re-check
           </PlainButton>
           {undo}
+          <WayBack probing={probing} />
           <ToFrame probing={probing} />
         </div>
       );
@@ -277,6 +298,7 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
       return (
         <div className={box}>
           {undo}
+          <WayBack probing={probing} />
           <ToFrame probing={probing} />
         </div>
       );
@@ -296,6 +318,17 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
     default:
       return <div className={box}>{undo}</div>;
   }
+}
+
+/** Through the positions once more from the other side, one pair each that tells it. */
+function WayBack({ probing: { map } }: { probing: Probing }) {
+  const session = useSession();
+  if (returnWanted(map) || returnSweep(map).left.length === 0) return null;
+  return (
+    <PlainButton className="col-span-2 min-h-14" onClick={() => session.emit({ kind: 'return-begun' })}>
+      Way back, one pair each
+    </PlainButton>
+  );
 }
 
 /** All contacts tied together against the frame: one reading for each position, for the insulation. */

@@ -1,10 +1,11 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { forecastIn, handleLeftAt, type CheckDue, type RecheckCost } from '@which-way/core/planner';
+import { lastCheck, type MiddleHint } from '@which-way/core/sense';
 import type { Ask, SettingId, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, shortSettingName, terminalList, terminalName } from '../words/terminals.js';
-import { isHeldAsk } from './task.js';
+import { asksAgain, isHeldAsk, type Task } from './task.js';
 import { time } from '../words/time.js';
 
 /** What is asked, big; and what stays as it is, small. */
@@ -32,12 +33,15 @@ export function promptWords(
   if (task.kind === 'correct') {
     const { reading } = task;
     const [red, black] = [named(map, reading.red[0]), named(map, reading.black[0])];
+    const hint = asksAgain(reading.value, lastCheck(map.log));
+    const why = hint ? AGAIN_WORDS[hint] : 'What you read now takes the old reading’s place.';
     return say(
       `Again: black to ${black}`,
-      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. What you read now takes the old reading’s place.`,
+      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. ${why}`,
       red,
     );
   }
+  if (task.kind === 'clips') return clipsWords(map, task);
   if (task.kind === 'prompt') return askWords(map, task.prompt.ask);
   switch (task.plan.kind) {
     case 'check-meter':
@@ -77,6 +81,13 @@ export function promptWords(
       return say(
         'The working pairs are found',
         `${task.plan.pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+      );
+    case 'named-pairs-done':
+      return say(
+        task.plan.named === 0 ? 'No pairs are named' : 'The named pairs are read',
+        task.plan.named === 0
+          ? 'Name them at How to map, such as 1-2, 3-4.'
+          : `${task.plan.known} of their ${task.plan.named} readings are known, of ${task.plan.pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
       );
     case 'done':
       return say(
@@ -131,7 +142,12 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
   if (isHeldAsk(ask)) return holdWords(map, ask);
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
-  const turn = handleLeftAt(map) === ask.setting ? null : `Turn the handle to ${place}`;
+  const back = ask.kind === 'pair' && ask.fromOtherSide;
+  const turn = back
+    ? `Past ${place}, then back to it from the other side`
+    : handleLeftAt(map) === ask.setting
+      ? null
+      : `Turn the handle to ${place}`;
   const black = terminalList(map.structure, ask.kind === 'sweep' ? ask.black : [ask.black]);
   const over = ask.kind === 'sweep' ? `black over ${black}` : `black to ${black}`;
   const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
@@ -169,24 +185,15 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
   const [only, ...more] = ask.settings;
   const stays = (lead: readonly TerminalId[], before: readonly TerminalId[] | undefined) =>
     before?.join() === lead.join();
+  // Clips are on by then: see the step before.
   const moves = [
-    ...(ask.kind === 'bundle'
-      ? clipWords(map, ask, list)
-      : stays(red, last?.red)
-        ? []
-        : [`Red to ${list(red)}`]),
+    ...(red.length > 1 || stays(red, last?.red) ? [] : [`Red to ${list(red)}`]),
     ...(black.length > 1 || stays(black, last?.black) ? [] : [`black to ${list(black)}`]),
   ].join(', ');
   const hands = `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}`;
-  const before = last?.red.length && last.red.length > 1 ? last.red : [];
-  const fresh = ask.kind === 'bundle' ? red.filter((id) => !before.includes(id)) : [];
-  const alive =
-    fresh.length > 0 && black.length === 1
-      ? ` First touch black to ${list(fresh)}: a clip that is silent is dead.`
-      : '';
   const held =
     ask.kind === 'bundle'
-      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.${alive}`
+      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.`
       : `Red on ${list(red)}, black on ${list(black)}.`;
   if (only && more.length === 0) {
     const place = settingName(structure, only);
@@ -206,24 +213,30 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
   };
 }
 
-/** Which clips go on and which come off, in that order of the hands: off first. */
-function clipWords(
-  map: SwitchMap,
-  ask: Extract<Ask, { kind: 'bundle' }>,
-  list: (ids: readonly TerminalId[]) => string,
-): string[] {
-  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
-  const tied = (lead: readonly TerminalId[] | undefined) => (lead && lead.length > 1 ? lead : []);
-  const change = (now: readonly TerminalId[], before: readonly TerminalId[], lead: string) => {
-    const off = before.filter((id) => !now.includes(id));
-    const on = now.filter((id) => !before.includes(id));
-    return [
-      ...(off.length > 0 ? [`${lead} clip off ${list(off)}`] : []),
-      ...(on.length > 0 ? [`${lead} clip on ${list(on)}`] : []),
-    ];
+/** Which clips come off and which go on, in that order, and that each new one is touched once. */
+function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'clips' }>): PromptWords {
+  const list = (ids: readonly TerminalId[]) => terminalList(map.structure, ids);
+  const { off, on, touch } = change;
+  const put = [
+    ...(on.red.length > 0 ? [`red clips on ${list(on.red)}`] : []),
+    ...(on.black.length > 0 ? [`black clips on ${list(on.black)}`] : []),
+  ].join(', ');
+  const lone = [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
+  const each =
+    touch.length === 1
+      ? 'It must sound'
+      : 'Each must sound: one dead clip falsifies all that is read with it';
+  return {
+    turn: off.length > 0 ? `Take off the clips on ${list(off)}` : null,
+    big: put === '' ? `Put the clip on ${list(touch)} on anew` : `${put[0]?.toUpperCase()}${put.slice(1)}`,
+    small: `Then touch ${lone} to ${list(touch)}. ${each}. Tap one that is silent.`,
+    red: null,
   };
-  return [
-    ...change(tied(ask.red), tied(last?.red), 'red'),
-    ...change(tied(ask.black), tied(last?.black), 'black'),
-  ];
 }
+
+/** What to do before a value between closed and open is read again. */
+const AGAIN_WORDS: Record<MiddleHint, string> = {
+  'work-the-contact': 'Work the handle ten strokes first.',
+  'hands-off-the-tips': 'Hands off the tips, one lead clipped, dry.',
+  'a-part-or-film': '',
+};

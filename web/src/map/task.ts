@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { impliedBySounded, type Plan } from '@which-way/core/planner';
-import { lastCheck, quantityOf } from '@which-way/core/sense';
+import { impliedBySounded, type ClipChange, type Plan } from '@which-way/core/planner';
+import { lastCheck, middleHint, quantityOf, type MiddleHint } from '@which-way/core/sense';
 import {
   namedIn,
   openPrompt,
@@ -21,12 +21,23 @@ export type Sense = 'tone' | 'ohms';
 export type Task =
   | { kind: 'plan'; plan: Exclude<Plan, { kind: 'ask' }> }
   | { kind: 'prompt'; prompt: Prompt }
+  /** Before the prompt is read, the clips that it wants: which come off, which go on, which are touched once. */
+  | { kind: 'clips'; prompt: Prompt; change: ClipChange }
   | { kind: 'correct'; reading: Reading };
 
-/** What is to be done: a correction before the meter check before the prompt that is shown before the plan's own. */
-export function taskOf(wrong: Reading | undefined, plan: Plan | null, prompt: Prompt | null): Task | null {
+/**
+ * What is to be done: a correction before the meter check before the clips that the shown prompt wants before that prompt
+ * before the plan's own.
+ */
+export function taskOf(
+  wrong: Reading | undefined,
+  plan: Plan | null,
+  prompt: Prompt | null,
+  clips: ClipChange | null,
+): Task | null {
   if (wrong) return { kind: 'correct', reading: wrong };
   if (plan?.kind === 'check-meter') return { kind: 'plan', plan };
+  if (prompt && clips) return { kind: 'clips', prompt, change: clips };
   if (prompt) return { kind: 'prompt', prompt };
   return plan === null || plan.kind === 'ask' ? null : { kind: 'plan', plan };
 }
@@ -34,6 +45,8 @@ export function taskOf(wrong: Reading | undefined, plan: Plan | null, prompt: Pr
 /** Whether two tasks are one and the same object of work. */
 export function sameTask(one: Task, other: Task): boolean {
   if (one.kind === 'plan') return other.kind === 'plan' && one.plan === other.plan;
+  if (one.kind === 'clips')
+    return other.kind === 'clips' && one.prompt === other.prompt && one.change === other.change;
   if (one.kind === 'prompt') return other.kind === 'prompt' && one.prompt === other.prompt;
   return other.kind === 'correct' && one.reading === other.reading;
 }
@@ -42,7 +55,7 @@ export function sameTask(one: Task, other: Task): boolean {
 export function standsIn(task: Task, structure: Structure): boolean {
   const inUse = new Set<string>([...structure.terminals, ...structure.settings].map(({ id }) => id));
   const { kind } = task;
-  if (kind === 'prompt') return namedIn(task.prompt.ask).every((id) => inUse.has(id));
+  if (kind === 'prompt' || kind === 'clips') return namedIn(task.prompt.ask).every((id) => inUse.has(id));
   if (kind === 'correct')
     return [task.reading.setting, ...task.reading.red, ...task.reading.black].every((id) => inUse.has(id));
   return !('setting' in task.plan) || inUse.has(task.plan.setting);
@@ -81,6 +94,25 @@ export function impliedIn(map: SwitchMap, prompt: Prompt | null, found: Found): 
   const sweep = { red: place(prompt.ask.red), black: prompt.ask.black.map(place) };
   const implied = impliedBySounded(settled, sweep, sounded);
   return new Set([...implied].map((at) => settled.terminals[at] as TerminalId));
+}
+
+/**
+ * Whether a value is read again before it counts: where skin may lie across (hands off the tips), or a film on the contact
+ * (ten strokes).
+ */
+export function asksAgain(value: Value, check: ReturnType<typeof lastCheck>): MiddleHint | null {
+  const hint = middleOf(value, check);
+  return hint === 'a-part-or-film' ? null : hint;
+}
+
+/** Whether a value decides nothing: between closed and open, or unsteady. */
+export const betweenBands = (value: Value, check: ReturnType<typeof lastCheck>): boolean =>
+  value.kind === 'unsteady' || middleOf(value, check) !== null;
+
+function middleOf(value: Value, check: ReturnType<typeof lastCheck>): MiddleHint | null {
+  if (value.kind !== 'ohms') return null;
+  const { zeroOhms, meter } = check ?? { zeroOhms: null, meter: ORDINARY_METER };
+  return middleHint(quantityOf(value.ohms, zeroOhms, meter).ohms, meter);
 }
 
 /** Whether a value just read will join, by the bands of the meter in hand. */

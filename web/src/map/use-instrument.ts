@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import type { Sense } from './task.js';
 
 /** The instrument with the handle in a setting. */
-export type InstrumentAt = (setting: SettingId | null) => Instrument;
+export type InstrumentAt = (setting: SettingId | null, fromOtherSide?: boolean) => Instrument;
 
 /** The simulated meter of a simulated job, with its handle where it is asked for; null for a real switch. */
 export function useInstrument(
@@ -17,10 +17,10 @@ export function useInstrument(
   return useMemo(
     () =>
       hidden &&
-      ((at) =>
+      ((at, fromOtherSide = false) =>
         simulatedMeter(
           hidden,
-          benchOf(map, at, () => sense),
+          benchOf(map, at, () => sense, fromOtherSide),
         )),
     [hidden, map, sense],
   );

@@ -1,17 +1,14 @@
-import { answerTo, approachOf, handleAt, plainPlan } from '@which-way/core/planner';
+import { answerTo, approachOf, clipChangeFor, handleAt, plainPlan } from '@which-way/core/planner';
+import { lastCheck } from '@which-way/core/sense';
 import { safetyStanding } from '@which-way/core/safety';
 import {
   lastCheckedMeter,
-  newPosition,
-  newTerminal,
   sameAsk,
-  settingAt,
   wiresOffOf,
   firstSetting,
   readingsAsked,
   type Approach,
   type Ask,
-  type ClosedBy,
   type Prompt,
   type PromptId,
   type Reading,
@@ -25,6 +22,8 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { readEntry } from './entry.js';
 import {
+  asksAgain,
+  betweenBands,
   impliedIn,
   isHeldAsk,
   isMany,
@@ -37,6 +36,8 @@ import {
   type Sense,
   type Task,
 } from './task.js';
+import { clipActs } from './clip-acts.js';
+import { structureActs } from './structure-acts.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
 import type { DeskView } from './use-desk.js';
 import { usePlan } from './use-plan.js';
@@ -46,6 +47,12 @@ import { zeroTrouble } from './zero.js';
 export type Probing = ReturnType<typeof useProbing>;
 
 const NOTHING_TAPPED: Found = new Map();
+
+interface Again {
+  readings: readonly ReadingId[];
+  replaces: boolean;
+}
+const NOTHING_AGAIN: Again = { readings: [], replaces: true };
 
 /** The state of the hands: what is asked, what was tapped or typed so far, and what each answer does. */
 export function useProbing(desk: DeskView, now: string) {
@@ -60,7 +67,8 @@ export function useProbing(desk: DeskView, now: string) {
   const [tapped, setTapped] = useState<{ prompt: PromptId; values: Found } | null>(null);
   const [typed, setTyped] = useState('');
   const [message, setMessage] = useState<string | null>(null);
-  const [correcting, setCorrecting] = useState<ReadingId | null>(null);
+  /** Readings to be read again; `replaces`: whatever is read now takes the old one’s place. */
+  const [correcting, setCorrecting] = useState<Again>(NOTHING_AGAIN);
   const [picked, setPicked] = useState<TerminalId | null>(null);
   const [picking, setPicking] = useState(false);
 
@@ -69,14 +77,16 @@ export function useProbing(desk: DeskView, now: string) {
   const handle = useMemo(() => handleAt(map), [map]);
   const plan = usePlan(map, handle, now, desk);
   const wrong = map.tape.find(
-    ({ reading, standing }) => reading.id === correcting && standing === 'counts',
+    ({ reading, standing }) => correcting.readings[0] === reading.id && standing === 'counts',
   )?.reading;
-  const task = taskOf(wrong, plan, prompt);
+  const clips = useMemo(() => prompt && clipChangeFor(map, prompt.ask), [map, prompt]);
+  const task = taskOf(wrong, plan, prompt, clips);
   const [shown, setShown] = useState<Task | null>(null);
   if (task && !(shown && sameTask(shown, task))) setShown(task);
   const at = wrong?.setting ?? handle;
   const instrumentAt = useInstrument(hidden, map, sense);
-  const instrument = instrumentAt?.(at) ?? null;
+  const back = task?.kind === 'prompt' && task.prompt.ask.kind === 'pair' && task.prompt.ask.fromOtherSide;
+  const instrument = instrumentAt?.(at, back === true) ?? null;
   const many = task?.kind === 'prompt' && isMany(task.prompt.ask) ? task.prompt.ask : null;
 
   const clear = () => {
@@ -85,7 +95,7 @@ export function useProbing(desk: DeskView, now: string) {
     setMessage(null);
     setPicked(null);
     setPicking(false);
-    setCorrecting(null);
+    setCorrecting(NOTHING_AGAIN);
   };
   const show = (ask: Ask) => {
     clear();
@@ -102,6 +112,12 @@ export function useProbing(desk: DeskView, now: string) {
 
   const implied = useMemo(() => impliedIn(map, prompt, found), [map, prompt, found]);
 
+  /** Where skin or a film may lie across, the same pair is asked once more before its value counts. */
+  const readAgain = (readings: readonly Reading[]) => {
+    const check = lastCheck(map.log);
+    const again = readings.filter(({ value }) => asksAgain(value, check) !== null);
+    setCorrecting({ readings: again.map(({ id }) => id), replaces: false });
+  };
   /** Ends a sweep or a turn: what was not found and does not follow was open, or is what the meter says. */
   const finish = (rest: Value | InstrumentAt, values = found) => {
     if (!prompt || !many) return;
@@ -112,17 +128,29 @@ export function useProbing(desk: DeskView, now: string) {
     }
     clear();
     const from = typeof rest === 'function' ? 'simulated' : 'typed';
-    session.emit(answerTo(prompt, { values: all, source: from, inCircuit }, newId));
+    const answer = answerTo(prompt, { values: all, source: from, inCircuit }, newId);
+    session.emit(answer);
+    if (many.kind !== 'bundle') readAgain(answer.readings);
   };
   const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
     if (task?.kind === 'correct') {
+      const [, ...further] = correcting.readings;
       const replacement: Reading = { ...task.reading, id: newId<ReadingId>(), value };
+      // What is still between closed and open stands beside the first, so that one sees whether it changed.
+      const beside = !correcting.replaces && betweenBands(value, lastCheck(map.log));
       clear();
-      session.emit({ kind: 'superseded', reading: task.reading.id, replacement, source: from });
+      session.emit(
+        beside
+          ? { kind: 'answered', act: 'pair', prompt: null, source: from, inCircuit, readings: [replacement] }
+          : { kind: 'superseded', reading: task.reading.id, replacement, source: from },
+      );
+      setCorrecting({ readings: further, replaces: correcting.replaces });
     } else if (prompt?.ask.kind === 'pair') {
       const values = new Map([[prompt.ask.black, value]]);
+      const answer = answerTo(prompt, { values, source: from, inCircuit }, newId);
       clear();
-      session.emit(answerTo(prompt, { values, source: from, inCircuit }, newId));
+      session.emit(answer);
+      readAgain(answer.readings);
     }
   };
   /** A first check that fails is only told; a later one puts what was read since the last good one in doubt. */
@@ -167,6 +195,7 @@ export function useProbing(desk: DeskView, now: string) {
     }
     if (task?.kind === 'plan' && task.plan.kind === 'check-meter')
       return setMessage('First hold the leads together.');
+    if (!picking && task?.kind === 'clips') return touchClip(terminal);
     if (picked === null) {
       setPicking(true);
       setMessage(null);
@@ -175,6 +204,10 @@ export function useProbing(desk: DeskView, now: string) {
     if (picked === terminal) return setPicked(null);
     askPair(picked, terminal);
   };
+
+  const { touchClip, clipsTouched } = clipActs({
+    map, task, found, instrument, session, clear, setValue, setMessage,
+  }); // prettier-ignore
 
   /** A position of a prompt that holds the leads: it sounded there; again: it did not. */
   const touchSetting = (setting: SettingId) => {
@@ -189,7 +222,8 @@ export function useProbing(desk: DeskView, now: string) {
   };
 
   const commit = () => {
-    const expects = many ? (isHeldAsk(many) ? 'setting' : 'terminal') : 'value';
+    const held = many !== null && isHeldAsk(many);
+    const expects = task?.kind === 'clips' ? 'terminal' : held ? 'setting' : many ? 'terminal' : 'value';
     const entry = readEntry(typed, map.structure, expects);
     if (entry.kind === 'wrong') return setMessage(entry.message);
     setTyped('');
@@ -198,6 +232,7 @@ export function useProbing(desk: DeskView, now: string) {
       return entry.value && many && isHeldAsk(many) && many.settings.includes(entry.setting)
         ? setValue(entry.setting, entry.value)
         : touchSetting(entry.setting);
+    if (entry.kind === 'terminal' && task?.kind === 'clips') return touchClip(entry.terminal);
     if (entry.kind === 'terminal') {
       const { ask } = (task as Extract<Task, { kind: 'prompt' }>).prompt;
       if (ask.kind === 'sweep' && !ask.black.includes(entry.terminal)) return touch(entry.terminal);
@@ -213,11 +248,10 @@ export function useProbing(desk: DeskView, now: string) {
       return setMessage('First hold the leads together.');
     if (!value) return askPair(red, black);
     const shown: Prompt = { id: newId<PromptId>(), ask: { kind: 'pair', setting: at, red, black } };
+    const answer = answerTo(shown, { values: new Map([[black, value]]), source: 'typed', inCircuit }, newId);
     clear();
-    session.emit(
-      { kind: 'prompt-shown', prompt: shown },
-      answerTo(shown, { values: new Map([[black, value]]), source: 'typed', inCircuit }, newId),
-    );
+    session.emit({ kind: 'prompt-shown', prompt: shown }, answer);
+    readAgain(answer.readings);
   };
 
   /** The main answer: done, it sounds, or what the simulated meter says. */
@@ -228,6 +262,7 @@ export function useProbing(desk: DeskView, now: string) {
       if (sense === 'tone') return checkMeter(closedValue);
       return setMessage('Type what the meter shows with the leads together, such as 0,2.');
     }
+    if (task?.kind === 'clips') return clipsTouched();
     if (many) {
       if (instrumentAt) return finish(instrumentAt);
       if (found.size === 0)
@@ -246,6 +281,7 @@ export function useProbing(desk: DeskView, now: string) {
   /** None sounded; open. */
   const no = () => {
     if (typed !== '') return commit();
+    if (task?.kind === 'clips') return setMessage('Tap the clips that are silent, or type them; then Enter.');
     if (many) {
       if (found.size > 0)
         return setMessage('Some are tapped. Press Enter when they are all; or Escape to begin it again.');
@@ -261,38 +297,20 @@ export function useProbing(desk: DeskView, now: string) {
     return undefined;
   };
 
-  const actuator = map.structure.actuators[0];
-  const clickOn = () => {
-    if (!actuator) return;
-    if (hidden && actuator.positions.length >= hidden.positions.length) {
-      return setMessage('The simulated handle does not move: it is at its stop.');
-    }
-    const position = newPosition(null, newId);
-    // Other handles stay where they are in the first setting.
-    const fresh = settingAt(actuator.id, position.id, newId);
-    const settings = [{ ...fresh, at: { ...map.structure.settings[0]?.at, ...fresh.at } }];
-    clear();
-    const after = actuator.positions.at(-1)?.id ?? null;
-    session.restructure({ change: 'position-added', actuator: actuator.id, position, after, settings });
-  };
-  const closeList = (by: ClosedBy) => {
-    if (!actuator) return;
-    if (hidden && actuator.positions.length < hidden.positions.length) {
-      return setMessage('The simulated handle still clicks on: there is another position.');
-    }
-    clear();
-    session.restructure({ change: 'positions-closed', actuator: actuator.id, by });
-  };
-  const addLug = () => {
-    const labels = new Set(map.structure.terminals.map(({ label }) => label));
-    let next = map.structure.terminals.length + 1;
-    while (labels.has(String(next))) next += 1;
-    session.restructure({ change: 'terminal-added', terminal: newTerminal(String(next), newId) });
-  };
+  const { clickOn, closeList, addLug } = structureActs({ map, hidden, session, clear, setMessage });
   const skip = (reason: 'later' | 'cannot-reach' = 'later') => {
-    if (task?.kind !== 'prompt') return;
+    if (task?.kind !== 'prompt' && task?.kind !== 'clips') return;
     clear();
     session.emit({ kind: 'skipped', prompt: task.prompt, reason });
+  };
+  /** The same pair once more thought of: the handle comes from the other side, or from the usual one again. */
+  const otherSide = () => {
+    if (task?.kind !== 'prompt') return;
+    const { ask } = task.prompt;
+    if (ask.kind !== 'pair')
+      return setMessage('For one pair at a time: choose it with “Another pair”, then say so.');
+    const { kind, setting, red, black } = ask;
+    show({ kind, setting, red, black, ...(!ask.fromOtherSide && { fromOtherSide: true }) });
   };
   const turnTo = (setting: SettingId) => {
     if (many && isHeldAsk(many)) return touchSetting(setting);
@@ -302,7 +320,8 @@ export function useProbing(desk: DeskView, now: string) {
     setMessage('That position is settled. To read a pair there, tap its cell in the table.');
   };
   const escape = () => {
-    if (typed !== '' || found.size > 0 || picking || correcting || message) return clear();
+    if (typed !== '' || found.size > 0 || picking || correcting.readings.length > 0 || message)
+      return clear();
     if (prompt?.ask.kind === 'pair' && plan?.kind === 'ask' && !sameAsk(prompt.ask, plan.ask)) show(plan.ask);
   };
 
@@ -314,6 +333,7 @@ export function useProbing(desk: DeskView, now: string) {
     at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     touchSetting,
+    otherSide,
     show,
     /** It flickers: of several, the one typed before it. */
     flickers: () => (many ? setMessage('Which one? Type it with ~, such as 9=~.') : answerPair({ kind: 'unsteady' })),
@@ -328,7 +348,7 @@ export function useProbing(desk: DeskView, now: string) {
     },
     correct: (id: ReadingId) => {
       clear();
-      setCorrecting(id);
+      setCorrecting({ readings: [id], replaces: true });
     },
     undo: () => {
       clear();

@@ -17,6 +17,12 @@ export interface DrawnLink {
   onPick?: () => void;
 }
 
+/** Terminals that clips tie together on one lead. */
+export interface DrawnTie {
+  lead: 'red' | 'black';
+  ids: readonly TerminalId[];
+}
+
 /** How a terminal takes part in what is being asked. */
 export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'picked' | 'plain' | 'free';
 
@@ -32,6 +38,7 @@ export interface SwitchDrawingProps {
   wiresAt?: (id: TerminalId) => readonly Wire[];
   /** Foreign paths and jumpers, as declared. */
   parts?: readonly Part[];
+  ties?: readonly DrawnTie[];
   roleOf?: (id: TerminalId) => TerminalPart;
   /** Said under the label, such as a value just read. */
   noteOf?: (id: TerminalId) => string | null;
@@ -82,6 +89,20 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
         if (!from || !to) return null;
         return <Link key={link.key} link={link} path={linkPath(from, to, arrangement, lanes[index] ?? 0)} />;
       })}
+      {props.ties?.map(({ lead, ids }) => (
+        <polyline
+          key={lead}
+          data-testid={`tie-${lead}`}
+          points={ids
+            .flatMap((id) => places.get(id) ?? [])
+            .map(({ x, y }) => `${x},${y}`)
+            .join(' ')}
+          fill="none"
+          stroke={lead === 'red' ? 'var(--lead-red)' : 'var(--ink)'}
+          strokeWidth={14}
+          strokeLinejoin="round"
+        />
+      ))}
       {props.terminals.map((terminal) => (
         <TerminalMark
           key={terminal.id}

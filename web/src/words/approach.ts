@@ -63,4 +63,6 @@ export const REASON_WORDS: Record<Reason, string> = {
   expected: 'proves what it looks like',
   assumed: 'was only assumed so far',
   polarity: 'a part may conduct the other way round',
+  return: 'tells this position from the others',
+  named: 'a pair that was named',
 };

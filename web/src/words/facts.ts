@@ -17,12 +17,14 @@ export const LOOK_AGAIN_WORDS: Record<LookAgain['because'], string> = {
   middle: 'reads between closed and open',
   unsteady: 'is unsteady',
   'one-way': 'conducts one way only',
+  direction: 'is closed from one side of the handle and open from the other',
 };
 
 export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
   middle: 'Work the contact ten strokes, hands off the tips, and read it again.',
   unsteady: 'Hold the leads still or clip them, and read it again.',
   'one-way': 'A diode or electronics may lie between them. Read both ways again.',
+  direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
 };
 
 export const STANDING_WORDS: Record<Standing, string> = {

@@ -21,6 +21,7 @@ const newId = newIdFrom(seededRandom(4));
 const described = (labels: string[], positions: number): Structure => ({
   ...describeSwitch({ terminals: labels.length, positions, form: 'rotary', layout: 'list', labels }, newId),
   placed: [],
+  merged: {},
 });
 
 describe('ohms in words', () => {
