@@ -1,18 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { deriveMap } from '../continuity/index.js';
+import { deriveMap, type SwitchMap } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import { ORDERS, PLAIN_APPROACH, type SettingId } from '../switch/index.js';
-import { bench, mapHidden, switchLikePattern } from '../testing/generated.js';
+import { truthfulValues } from '../simulated/index.js';
+import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import {
+  answerTo,
   createDesk,
   expectedCourse,
   followUpsOf,
+  foreseenAsk,
+  handleAt,
   planNext,
   recheckForecast,
   type DeskAnswer,
   type DeskQuestion,
+  type FollowUps,
 } from './index.js';
 
 const selector = [1, 2, 3, 4].map((way) =>
@@ -75,6 +80,46 @@ describe('the follow-ups', () => {
       }),
       { numRuns: runs(40) },
     );
+  });
+});
+
+describe('what was foreseen', () => {
+  it('is what is asked next after an answer as supposed; after another answer nothing was', () => {
+    const met = { as: 0, otherwise: 0 };
+    const someClips = fc.constantFrom(0, 8);
+    fc.assert(
+      fc.property(switchLikePattern(7, 3), fc.constantFrom(...ORDERS), someClips, (hidden, order, clips) => {
+        const on = bench(hidden[0]?.length ?? 0, hidden.length);
+        on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order, clips } });
+        let before: { map: SwitchMap; followUps: FollowUps } | null = null;
+        for (let guard = 0; guard < 500; guard += 1) {
+          const map = deriveMap(on.events);
+          const plan = planNext(map, handleAt(map));
+          const foreseen = before && foreseenAsk(before.map, before.followUps, map);
+          if (foreseen) expect(plan).toMatchObject({ kind: 'ask', ask: foreseen });
+          if (before) met[foreseen ? 'as' : 'otherwise'] += 1;
+          if (plan.kind !== 'ask') return;
+          const prompt = { id: on.newId<never>(), ask: plan.ask };
+          on.add({ kind: 'prompt-shown', prompt });
+          const shown = deriveMap(on.events);
+          before = { map: shown, followUps: followUpsOf(shown, handleAt(shown)) };
+          const truthAt = (setting: SettingId) => hidden[on.settings.indexOf(setting)] ?? [];
+          const words = { closed: () => CLOSED, open: () => OPEN };
+          const values = truthfulValues(plan.ask, { ...shown, terminals: on.terminals }, truthAt, words);
+          on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));
+        }
+      }),
+      { numRuns: runs(25) },
+    );
+    expect(Math.min(met.as, met.otherwise)).toBeGreaterThan(10);
+  });
+
+  it('is nothing for an answer that cannot be: two low bundles that share a lead, and a sweep of it all silent', () => {
+    const on = bench(7, 3);
+    on.bundle(0, [5], [1, 2], CLOSED);
+    on.bundle(0, [0, 1], [5], CLOSED);
+    const map = deriveMap(on.events);
+    expect(() => followUpsOf(map, handleAt(map))).not.toThrow();
   });
 });
 

@@ -1,11 +1,18 @@
 import { copyState, merge, netOf, type NetState, type SwitchMap } from '../continuity/index.js';
-import type { Approach, Ask, SettingId } from '../switch/index.js';
+import {
+  openPrompt,
+  sameAsk,
+  type Approach,
+  type Ask,
+  type SettingId,
+  type TerminalId,
+} from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf } from './approach.js';
 import { agrees } from './certify.js';
 import { learntChance, type Chance } from './chance.js';
 import { experienceOf } from './experience.js';
 import { copyField, openPairsOf, playMove, type Field, type FieldSetting } from './field.js';
-import { fieldOf, handsOf } from './field-of-map.js';
+import { fieldOf, handsOf, settingsInOrder } from './field-of-map.js';
 import { costOf, type Hands } from './hands.js';
 import { lastOf } from './last-of.js';
 import type { Move } from './move.js';
@@ -119,8 +126,12 @@ export function expectedCourse(
  * such an answer would contradict what is known.
  */
 export interface FollowUps {
+  /** What was asked; null: nothing. */
+  of: Ask | null;
   silent: Ask | null;
   sounded: Ask | null;
+  /** What sounds in the second case, and it alone: the terminal of a sweep, else the setting. */
+  likeliest: TerminalId | SettingId | null;
 }
 
 /** Both follow-ups of the move that the approach proposes now, worked out before the hands have moved. */
@@ -132,7 +143,7 @@ export function followUpsOf(map: SwitchMap, at: SettingId | null, outlook: Outlo
   const plannerFor = plannerOf(approach, outlook.hypotheses, namedPairs(map));
   const now = { field, hands: handsOf(map, at), costs, chance: chanceOf(field) };
   const move = plannerFor(field).planner(now);
-  if (!move) return { silent: null, sounded: null };
+  if (!move) return { of: null, silent: null, sounded: null, likeliest: null };
   const { after } = costOf(move, now.hands, costs, (setting) => field.settings[setting]?.held ?? false);
   const then = (joined: Joined): Ask | null => {
     const next = copyField(field);
@@ -141,7 +152,10 @@ export function followUpsOf(map: SwitchMap, at: SettingId | null, outlook: Outlo
     return planned && askOfMove(map, planned);
   };
   const [setting, a, b] = likeliestOf(move, now.chance);
+  const key = move.kind === 'sweep' ? map.structure.terminals[b]?.id : settingsInOrder(map)[setting];
   return {
+    of: askOfMove(map, move),
+    likeliest: key ?? null,
     silent: then(() => false),
     sounded: then(
       (s, one, other) => s === setting && ((one === a && other === b) || (one === b && other === a)),
@@ -160,4 +174,33 @@ function likeliestOf(move: Move, chance: Chance): [setting: number, a: number, b
           ),
         );
   return all.reduce((best, one) => (chance(...one) > chance(...best) ? one : best));
+}
+
+/**
+ * The next ask, where it was worked out beforehand: the log has gone on from `before` by one answer alone, to the prompt that
+ * was foreseen, and it was as one of the follow-ups supposed. null where it has to be planned.
+ */
+export function foreseenAsk(
+  before: SwitchMap,
+  { of, silent, sounded, likeliest }: FollowUps,
+  map: SwitchMap,
+): Ask | null {
+  const [event, ...more] = map.log.ordered.slice(before.log.ordered.length);
+  const prompt = openPrompt(before.log);
+  if (
+    !event ||
+    more.length > 0 ||
+    map.log.ordered[before.log.ordered.length - 1] !== before.log.ordered.at(-1)
+  )
+    return null;
+  if (event.what.kind !== 'answered' || !prompt || event.what.prompt !== prompt.id) return null;
+  if (!of || !sameAsk(of, prompt.ask)) return null;
+  const lines = map.tape.filter((line) => line.event.id === event.id);
+  if (lines.some(({ standing, evidence }) => standing !== 'counts' || evidence.says === 'nothing'))
+    return null;
+  const joined = lines.filter(({ evidence }) => evidence.says === 'joins');
+  if (joined.length === 0) return silent;
+  const [only, ...others] = joined;
+  const at = only && [only.reading.black[0], only.reading.setting];
+  return others.length === 0 && likeliest !== null && at?.includes(likeliest) ? sounded : null;
 }

@@ -47,7 +47,7 @@ export function ApproachPanel({
           }}
           // The hands go on with the probes: the next Enter is for the prompt, not for this button.
           onCloseAutoFocus={(event) => event.preventDefault()}
-          className="max-h-(--radix-popover-content-available-height) w-[26rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
+          className="max-h-(--radix-popover-content-available-height) w-[38rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
         >
           {open && <Choices probing={probing} />}
         </Popover.Content>
@@ -111,7 +111,7 @@ function Choices({ probing }: { probing: Probing }) {
         {ways.map((way, place) => {
           const expected = forecasts[place];
           return (
-            <label key={way.key} className="flex min-h-12 items-start gap-3 py-1">
+            <label key={way.key} className="flex min-h-12 items-start gap-3 py-0.5">
               <input
                 type="radio"
                 name="approach"
@@ -123,7 +123,7 @@ function Choices({ probing }: { probing: Probing }) {
                 <span className="font-semibold">{way.name}</span>
                 <span className="block text-small text-quiet">{way.hint}</span>
               </span>
-              <span className="w-24 shrink-0 text-right font-mono text-small">
+              <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
                 {expected ? `about ${time(expected.seconds)}` : '…'}
                 {expected && <span className="block text-quiet">{expected.touches} touches</span>}
               </span>

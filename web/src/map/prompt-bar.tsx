@@ -68,7 +68,7 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   );
 }
 
-function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; outlook: OutlookView }) {
+function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Probing; outlook: OutlookView }) {
   const coverage = at ? map.settings.get(at)?.coverage : undefined;
   if (!coverage || !at) return <div />;
   const left = forecast(map);
@@ -83,7 +83,10 @@ function Progress({ probing: { map, at, plan }, outlook }: { probing: Probing; o
         </strong>{' '}
         pairs settled
       </p>
-      {plan?.kind === 'ask' && plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
+      {task?.kind === 'prompt' &&
+        plan?.kind === 'ask' &&
+        sameAsk(task.prompt.ask, plan.ask) &&
+        plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
       <p>
         at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
         {coverage.assumed > 0 ? `, ${coverage.assumed} assumed` : ''}
@@ -153,7 +156,9 @@ function Answers({ probing }: { probing: Probing }) {
     return (
       <div className={box}>
         {yes(instrument ? 'Touch each' : found.size === 0 ? 'All sounded' : `${found.size} silent`)}
-        <Skip probing={probing} />
+        <KeyButton keys="↓" onPress={() => probing.skip()}>
+          Skip
+        </KeyButton>
         {undo}
       </div>
     );

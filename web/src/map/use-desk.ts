@@ -9,6 +9,8 @@ import type { WorkerAnswer, WorkerQuestion } from './planner.worker.js';
 export interface DeskView {
   plan: Plan | null;
   followUps: FollowUps | null;
+  /** The newest follow-ups there are, and the map that they are of: perhaps the one before an answer. */
+  ahead: { map: SwitchMap; followUps: FollowUps } | null;
   /** What the re-check of a complete map would take. */
   recheck: RecheckCost | null;
   /** What the switch looks like so far. */
@@ -37,6 +39,7 @@ export function useDesk(
     () => ({
       plan: null,
       followUps: null,
+      ahead: null,
       recheck: null,
       recognised: [],
       forecasts: (JSON.parse(asked) as Approach[]).map(() => null),
@@ -75,7 +78,11 @@ export function useDesk(
       hold((before) => {
         const same = before.map === map && before.at === at;
         const { view } = before;
-        return { map, at, view: withAnswer(same ? view : { ...view, plan: null, followUps: null }, data) };
+        return {
+          map,
+          at,
+          view: withAnswer(map, same ? view : { ...view, plan: null, followUps: null }, data),
+        };
       });
     };
     thread.onerror = () => {
@@ -105,14 +112,14 @@ export function useDesk(
   return { ...held.view, plan: null, followUps: null };
 }
 
-function withAnswer(view: DeskView, answer: WorkerAnswer): DeskView {
+function withAnswer(map: SwitchMap, view: DeskView, answer: WorkerAnswer): DeskView {
   switch (answer.kind) {
     case 'plan':
       return { ...view, plan: answer.plan, alone: false };
     case 'recognised':
       return { ...view, recognised: answer.recognised };
     case 'follow-ups':
-      return { ...view, followUps: answer.followUps };
+      return { ...view, followUps: answer.followUps, ahead: { map, followUps: answer.followUps } };
     case 'recheck':
       return { ...view, recheck: answer.cost };
     case 'forecast':

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { approachOf, plainPlan, planNext, type Plan } from '@which-way/core/planner';
-import type { SettingId } from '@which-way/core/switch';
+import { approachOf, checkDue, foreseenAsk, plainPlan, planNext, type Plan } from '@which-way/core/planner';
+import { firstSetting, type SettingId } from '@which-way/core/switch';
 import { useEffect, useMemo, useState } from 'react';
 import type { DeskView } from './use-desk.js';
 
@@ -9,14 +9,20 @@ const PATIENCE = 30;
 
 /**
  * What to do next; null for the moment in which it is thought of. Position-first takes no thought and is there at once.
- * For the other ways the worker's plan is taken if it comes in time, else the plain one, and then that stays.
+ * For the other ways what was foreseen is taken where the answer was as supposed; else the worker's plan if it comes in time,
+ * else the plain one, and then that stays.
  */
 export function usePlan(map: SwitchMap, at: SettingId | null, now: string, desk: DeskView): Plan | null {
   const plain = approachOf(map).order === 'position';
-  const alone = desk.alone;
+  const { alone, ahead } = desk;
   const own = useMemo(
-    () => (plain ? plainPlan(map, at, { now }) : alone ? planNext(map, at, { now }) : null),
-    [plain, alone, map, at, now],
+    () =>
+      plain
+        ? plainPlan(map, at, { now })
+        : alone
+          ? planNext(map, at, { now })
+          : foreseen(map, at, now, ahead),
+    [plain, alone, map, at, now, ahead],
   );
   const [taken, take] = useState<{ map: SwitchMap; at: SettingId | null; plan: Plan; late: boolean } | null>(
     null,
@@ -29,11 +35,17 @@ export function usePlan(map: SwitchMap, at: SettingId | null, now: string, desk:
   const waiting = own === null && !here && !better;
   useEffect(() => {
     if (!waiting) return undefined;
-    const timer = setTimeout(
-      () => take({ map, at, plan: plainPlan(map, at, { now }), late: true }),
-      PATIENCE,
-    );
+    let timer = setTimeout(() => {
+      // A busy screen may have kept the worker's answer waiting at the door: it goes first.
+      timer = setTimeout(() => take({ map, at, plan: plainPlan(map, at, { now }), late: true }));
+    }, PATIENCE);
     return () => clearTimeout(timer);
   }, [waiting, map, at, now]);
   return own ?? (here ? taken.plan : better);
+}
+
+/** The plan that was worked out before the answer came, if that was as supposed. */
+function foreseen(map: SwitchMap, at: SettingId | null, now: string, ahead: DeskView['ahead']): Plan | null {
+  const ask = ahead && checkDue(map, now) === null ? foreseenAsk(ahead.map, ahead.followUps, map) : null;
+  return ask && { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: null };
 }

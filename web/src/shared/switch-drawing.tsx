@@ -207,7 +207,7 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
       className={pick ? 'cursor-pointer' : undefined}
       opacity={role === 'not-needed' ? 0.35 : 1}
     >
-      {red && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
+      {red && !note && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
       <Lug
         square={terminal.role === 'frame'}
         radius={role === 'picked' ? radius + 3 : radius}
