@@ -58,6 +58,12 @@ export class Bench {
     );
   }
 
+  /** The message beside the prompt, if there is one. */
+  async said(): Promise<string | null> {
+    const said = this.page.getByRole('region', { name: 'What to do next' }).getByRole('status');
+    return (await said.count()) > 0 ? said.textContent() : null;
+  }
+
   /** Types a line and ends it with Enter. */
   async type(line: string): Promise<void> {
     await this.page.keyboard.type(line);

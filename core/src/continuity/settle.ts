@@ -134,6 +134,7 @@ function sortEvidence(
   }
   const oneWay = findOneWay(pairs, place.size);
   const bySide = findDirection(pairs, place.size);
+  const throughParts = findSoundsThrough(pairs, place.size, explained);
   for (const { item, red, black } of pairs) {
     const { reading, by, says } = item;
     const link: Link = { a: Math.min(red, black), b: Math.max(red, black), reading, by };
@@ -145,6 +146,10 @@ function sortEvidence(
           ? lookReason(item)
           : null;
     const as = explained.get(reading);
+    if (throughParts.has(reading)) {
+      sorted.unused.push(reading);
+      continue;
+    }
     if (looks && as === undefined) noteLookAgain(sorted.lookAgain, link, looks);
     // What conducts without a contact parts the terminals as far as the pattern goes; a bad contact joins them.
     else if (looks) (as === 'contact' ? sorted.joins : sorted.opens).push(link);
@@ -219,6 +224,30 @@ function findOneWay(pairs: readonly PlacedEvidence[], size: number): ReadonlySet
     for (const reading of [...readings, ...back]) found.add(reading);
   }
   return found;
+}
+
+/**
+ * Tones between terminals of which an ohm reading is accepted to be a part, a leak or a potentiometer: a beeper sounds through
+ * low ohms, so such a tone says nothing beyond it.
+ */
+function findSoundsThrough(
+  pairs: readonly PlacedEvidence[],
+  size: number,
+  explained: Explanations,
+): ReadonlySet<ReadingId> {
+  if (explained.size === 0) return NOBODY;
+  const cellOf = ({ red, black }: PlacedEvidence) => Math.min(red, black) * size + Math.max(red, black);
+  const conducts = new Set(
+    pairs.flatMap((pair) => {
+      const as = explained.get(pair.item.reading);
+      return as !== undefined && as !== 'contact' ? [cellOf(pair)] : [];
+    }),
+  );
+  return new Set(
+    pairs.flatMap((pair) =>
+      pair.item.because === 'sounded' && conducts.has(cellOf(pair)) ? [pair.item.reading] : [],
+    ),
+  );
 }
 
 /** Closed when the handle comes from one side, open from the other: a worn detent or contact; neither joins nor parts. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { deriveMap } from '../continuity/index.js';
+import { deriveMap, factAt } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { Ask, ReadingId, SettingId } from '../switch/index.js';
-import { bench, CLOSED, mapHidden, OPEN, type Bench } from '../testing/generated.js';
+import { bench, CLOSED, mapHidden, OPEN, SOUNDED, type Bench } from '../testing/generated.js';
 import { answerTo, planNext, readTheSame, returnSweep, tellTaleOf } from './index.js';
 
 const selector = [1, 2, 3, 4].map((way) => partitionFromGroups(5, [[0, way]]));
@@ -83,6 +83,20 @@ describe('the way back', () => {
     expect(readings.length).toBeGreaterThan(1);
     on.add({ kind: 'explained', readings, as: 'contact', note: '' });
     expect(deriveMap(on.events).complete).toBe(true);
+  });
+});
+
+describe('a tone through a part', () => {
+  it('says nothing any more once the ohms there are accepted to be a part; a bad contact is still a contact', () => {
+    for (const as of ['part', 'contact'] as const) {
+      const on = bench(2, 1);
+      on.read(0, 0, 1, SOUNDED);
+      const ohms = on.read(0, 1, 0, { kind: 'ohms', ohms: 20 });
+      on.add({ kind: 'explained', readings: [ohms.id], as, note: '' });
+      const settled = deriveMap(on.events).settings.get(on.settings[0] as SettingId)?.settled;
+      expect(settled?.contradictions).toEqual([]);
+      expect(settled && factAt(settled, 0, 1).joined).toBe(as === 'contact');
+    }
   });
 });
 

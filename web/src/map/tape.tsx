@@ -1,5 +1,5 @@
 import type { TapeLine } from '@which-way/core/sense';
-import type { ReadingId } from '@which-way/core/switch';
+import type { ReadingId, Structure } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { ReadingLine } from '../shared/inspector.js';
 import { STANDING_WORDS } from '../words/facts.js';
@@ -33,7 +33,7 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
                 className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
               >
                 <span className="max-w-20 shrink-0 truncate text-small text-quiet">
-                  {shortSettingName(probing.map.structure, first.reading.setting)}
+                  {placesOf(lines, probing.map.structure)}
                 </span>
                 <Summary lines={lines} probing={probing} />
               </button>
@@ -57,6 +57,18 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
   );
 }
 
+/** Whether the leads stayed and the handle was turned. */
+const isHeldAct = ([first]: readonly TapeLine[]): boolean => {
+  const what = first?.event.what;
+  return what?.kind === 'answered' && (what.act === 'turn' || what.act === 'bundle');
+};
+
+/** In which position, or from which to which, an act was done. */
+function placesOf(lines: readonly TapeLine[], structure: Structure): string {
+  const names = [...new Set(lines.map(({ reading }) => shortSettingName(structure, reading.setting)))];
+  return names.length < 3 ? names.join(', ') : `${names[0]} … ${names.at(-1)}`;
+}
+
 function groupActs(tape: readonly TapeLine[]): TapeLine[][] {
   const acts = new Map<string, TapeLine[]>();
   for (const line of tape) {
@@ -72,6 +84,7 @@ function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Prob
   const red = first.reading.red.map((id) => terminalName(map.structure, id)).join('+');
   const told = lines.filter(({ evidence }) => evidence.says !== 'parts');
   const amber = lines.some(({ evidence }) => evidence.says === 'nothing');
+  const held = isHeldAct(lines);
   const blacks = (some: TapeLine[]) =>
     terminalList(
       map.structure,
@@ -83,11 +96,11 @@ function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Prob
       ? evidenceWords(first.evidence)
       : told.length === 0
         ? 'none'
-        : `${told.map((line) => `${blacks([line])} ${evidenceWords(line.evidence)}`).join('; ')}${told.length < lines.length ? '; rest open' : ''}`;
+        : `${told.map((line) => `${held ? shortSettingName(map.structure, line.reading.setting) : blacks([line])} ${evidenceWords(line.evidence)}`).join('; ')}${told.length < lines.length ? '; rest open' : ''}`;
   return (
     <>
       <span>
-        {red} to {blacks(lines)}
+        {red} to {blacks(held ? lines.slice(0, 1) : lines)}
       </span>
       <span
         className={`ml-auto text-right font-semibold ${amber ? 'bg-amber-wash text-amber-ink' : told.length > 0 ? 'text-teal' : ''}`}

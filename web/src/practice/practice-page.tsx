@@ -24,6 +24,8 @@ import { PlainButton } from '../shared/plain-button.js';
 import { TopBar } from '../shared/top-bar.js';
 import { ordinaryWords } from '../words/approach.js';
 import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '../words/practice.js';
+import { DrawingUp } from './drawing-up.js';
+import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
 import { LESSON_NAME } from './lesson.js';
 
 /** Ordinary switches to practise on: terminals by positions, small ones first. */
@@ -45,6 +47,8 @@ const ORDINARY = SHAPES.flatMap(([terminals, positions]) =>
   })),
 );
 
+const DRAWN_NAME = 'a switch of one’s own';
+
 const FAULTS: readonly [count: number, words: string][] = [
   [0, 'None: the switch and the meter are as they should be'],
   [1, 'One surprise'],
@@ -56,6 +60,7 @@ export function PracticePage() {
   const navigate = useNavigate();
   const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const [choice, setChoice] = useState('surprise');
+  const [drawn, setDrawn] = useState<DrawnSwitch>({ terminals: '6', positions: ['', ''] });
   const [faults, setFaults] = useState(0);
   const [kind, setKind] = useState<SurpriseKind | ''>('');
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
@@ -74,7 +79,12 @@ export function PracticePage() {
   const start = (event: FormEvent) => {
     event.preventDefault();
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
-    const chosen = switchFor(choice, library.data ?? [], seed);
+    const own = choice === 'drawn' ? readDrawn(drawn) : null;
+    if (own?.kind === 'wrong')
+      return setTrouble({ message: 'That switch cannot be drawn up.', hint: own.message });
+    const chosen = own
+      ? { hidden: simulatePattern(own.pattern, DRAWN_NAME, seed, true), title: `Practice: ${DRAWN_NAME}` }
+      : switchFor(choice, library.data ?? [], seed);
     if (!chosen) return setTrouble({ message: 'No switch is chosen.', hint: 'Choose one of the list.' });
     const surprised = withSurprises(chosen.hidden, seed, faults);
     void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
@@ -108,6 +118,7 @@ export function PracticePage() {
               className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
             >
               <option value="surprise">Surprise me</option>
+              <option value="drawn">Draw one up</option>
               <optgroup label="Ordinary switches">
                 {ORDINARY.map((one) => (
                   <option key={one.key} value={one.key}>
@@ -124,6 +135,7 @@ export function PracticePage() {
               </optgroup>
             </select>
           </label>
+          {choice === 'drawn' && <DrawingUp drawn={drawn} onChange={setDrawn} />}
           <fieldset className="mt-4">
             <legend>What is wrong with it, or with the meter</legend>
             {FAULTS.map(([count, words]) => (

@@ -1,0 +1,176 @@
+import { describeSwitch, newPosition, settingAt, type Actuator, type Deed } from '@which-way/core/switch';
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { Bench } from '../at-the-bench.js';
+import { seedJob } from '../seeded-job.js';
+import { expect, test } from '../served.js';
+
+const noViolations = async (page: Page) =>
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+/** Enter until the words are there, clicking on and at last hitting the stop where positions are sought. */
+async function enterUntil(bench: Bench, words: RegExp, most = 200): Promise<void> {
+  const { page } = bench;
+  for (let act = 0; act < most; act += 1) {
+    const prompt = (await bench.prompt.textContent()) ?? '';
+    if (words.test(prompt) || words.test((await bench.said()) ?? '')) return;
+    if (!/click on/.test(prompt)) await bench.answer('Enter');
+    else {
+      await page.keyboard.press('ArrowRight');
+      await bench.thought();
+      if (!/at its stop/.test((await bench.said()) ?? '')) continue;
+      await page.keyboard.press('Escape');
+      await bench.answer('End');
+    }
+  }
+  throw new Error(`never came to ${String(words)}`);
+}
+
+async function practise(page: Page, which: string, wrong: string): Promise<Bench> {
+  const bench = new Bench(page);
+  await page.goto('/practice');
+  await page.getByRole('combobox', { name: /^Which/ }).selectOption({ label: which });
+  await page.getByRole('combobox', { name: /^And for certain/ }).selectOption({ label: wrong });
+  return bench;
+}
+
+test('a dead clip is caught before anything is read with it, and the map is complete and true', async ({
+  page,
+}) => {
+  const bench = await practise(page, '2-pole 4-way selector', 'One clip was dead');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await bench.answer('Enter');
+  await page.keyboard.press('/');
+  await page.getByRole('radio', { name: /with 8 clips/ }).check();
+  await page.keyboard.press('Escape');
+  await enterUntil(bench, /Red clips on/);
+  await expect(page.getByTestId('tie-red')).toBeAttached();
+  await noViolations(page);
+  await enterUntil(bench, /was silent/);
+  await expect(bench.prompt).toContainText('on anew');
+  await enterUntil(bench, /The map is complete/);
+  await page.getByRole('link', { name: 'simulated switch' }).click();
+  await expect(page.getByText('The map is complete, and it is the switch.')).toBeVisible();
+});
+
+test('fingers on the tips: a leak-like value is read again with the hands off before it counts, on a switch drawn up', async ({
+  page,
+}) => {
+  const bench = await practise(page, 'Draw one up', 'Fingers were on both tips');
+  const put = page.getByRole('button', { name: 'Put it on the bench' });
+  await page.getByLabel('Lugs').fill('3');
+  await page.getByLabel('Position 1').fill('1-9');
+  await put.click();
+  await expect(page.getByRole('alert')).toContainText('Position 1: “1-9” says nothing that joins');
+  await page.getByLabel('Position 1').fill('1-2');
+  await page.getByLabel('Position 2').fill('1-3');
+  await noViolations(page);
+  await put.click();
+  await bench.answer('Enter');
+  await enterUntil(bench, /^Again: black to/);
+  await expect(page.getByTestId('prompt-small')).toContainText('Hands off the tips');
+  await noViolations(page);
+  await enterUntil(bench, /The map is complete/);
+  await page.getByRole('link', { name: 'simulated switch' }).click();
+  await expect(page.getByText('The map is complete, and it is the switch.')).toBeVisible();
+});
+
+test('two parts of 20 ohm sound in a chain and not across: parts in series; read in ohms and accepted, nothing joins', async ({
+  page,
+}) => {
+  const bench = new Bench(page);
+  await bench.startReal(3, '1');
+  await bench.answer('Enter');
+  await bench.type('2');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('The map is complete');
+  // By what it was told, 2 and 3 are apart. On the bench they sound.
+  await bench.type('2-3');
+  await bench.thought();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('alert').filter({ hasText: 'Contradiction' });
+  await expect(panel).toContainText('may also be parts in series');
+  await page.getByRole('button', { name: 'Ohms' }).click();
+  for (const pair of ['1 to 2', '2 to 3']) {
+    const again = panel.getByTestId('reading').filter({ hasText: pair });
+    if ((await again.count()) === 0) await bench.type(`${pair.replace(' to ', '-')}=20`);
+    else {
+      await again.getByRole('button', { name: 'Read again' }).click();
+      await bench.type('20');
+    }
+    await bench.thought();
+  }
+  await expect(panel).toHaveCount(0);
+  await expect(page.getByText(/look at again/i).first()).toBeVisible();
+  for (let guard = 0; guard < 4; guard += 1) {
+    const part = page.getByRole('button', { name: 'It is a part, no contact' });
+    if ((await part.count()) === 0) break;
+    await part.first().click();
+  }
+  await expect(page.getByText(/look at again/i)).toHaveCount(0);
+  await expect(page.getByText('Nothing joins so far.')).toBeVisible();
+});
+
+test('two handles, one of which springs back: it says what to hold, how long, and that a clip is needed', async ({
+  page,
+  served,
+}) => {
+  const bench = new Bench(page);
+  const address = await seedJob(served, 'Two levers', (newId): Deed[] => {
+    const change = describeSwitch(
+      { terminals: 3, positions: 2, form: 'lever', layout: 'one-row', positionNames: ['REST', 'START'] },
+      newId,
+    );
+    const [first] = change.actuators;
+    const [rest, start] = first?.positions ?? [];
+    const [off, jog] = [newPosition('OFF', newId), newPosition('JOG', newId)];
+    const second: Actuator = {
+      id: newId(),
+      name: 'Second',
+      form: 'lever',
+      positions: [off, jog],
+      closed: 'declared',
+    };
+    if (!first || !rest || !start) throw new Error('a lever has two positions');
+    const posed = (position: typeof rest, returnsTo: typeof rest, basedOn: number): Deed => ({
+      kind: 'restructured',
+      change: {
+        change: 'position-posed',
+        position: position.id,
+        rests: 'momentary',
+        returnsTo: returnsTo.id,
+        pose: null,
+      },
+      basedOn,
+    });
+    const held = settingAt(first.id, start.id, newId);
+    const both = { ...held, at: { ...held.at, [second.id]: jog.id } };
+    return [
+      { kind: 'restructured', change, basedOn: 0 },
+      {
+        kind: 'restructured',
+        change: { change: 'actuator-added', actuator: second, home: off.id, settings: [both] },
+        basedOn: 1,
+      },
+      posed(start, rest, 2),
+      posed(jog, off, 3),
+    ];
+  });
+  await page.goto(address);
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');
+  await bench.answer('Space');
+  await bench.answer('Space');
+  const small = page.getByTestId('prompt-small');
+  await expect(page.getByTestId('turn')).toContainText('START');
+  await expect(small).toContainText('hold the handle at START, OFF');
+  await expect(small).toContainText('a clip on red frees a hand');
+  await noViolations(page);
+  await bench.type('2');
+  await bench.answer('Enter');
+  await expect(small).toContainText('hold both handles');
+  await expect(small).toContainText('clip black, two hands are not enough');
+  await bench.type('3');
+  await bench.answer('Enter');
+  await expect(bench.prompt).toHaveText('The map is complete');
+});
