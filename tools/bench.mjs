@@ -29,6 +29,7 @@ const { truthfulValues } = await import('@which-way/core/simulated');
 const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, shuffled } =
   await import('@which-way/core/switch');
 
+const { benchBrowser } = await import('./bench-browser.mjs');
 const { benchPlanners, readCases } = await import('./planning/bench-planners.mjs');
 
 const option = process.argv.indexOf('--cases');
@@ -259,4 +260,5 @@ benchRecheck();
 benchPath();
 benchContinuity();
 benchMatch();
+await benchBrowser({ note, atMost, round });
 if (json) write(`${JSON.stringify(figures)}\n`);

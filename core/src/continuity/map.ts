@@ -119,6 +119,8 @@ function goOn(
   log: Log,
   tape: TapeLine[],
 ): { map: SwitchMap; bySetting: Map<SettingId, Evidence[]> } {
+  // Nothing was read: the settings, and the tape, stay the very same.
+  if (tape === before.tape) return { map: { ...before, log }, bySetting };
   const fresh = groupEvidence(tape.slice(before.tape.length));
   const evidence = new Map(bySetting);
   const settings = new Map(before.settings);

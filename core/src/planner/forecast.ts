@@ -178,7 +178,7 @@ function likeliestOf(move: Move, chance: Chance): [setting: number, a: number, b
 
 /**
  * The next ask, where it was worked out beforehand: the log has gone on from `before` by one answer alone, to the prompt that
- * was foreseen, and it was as one of the follow-ups supposed. null where it has to be planned.
+ * was foreseen, and it was as one of the follow-ups supposed; or by a meter check alone. null where it has to be planned.
  */
 export function foreseenAsk(
   before: SwitchMap,
@@ -193,6 +193,8 @@ export function foreseenAsk(
     map.log.ordered[before.log.ordered.length - 1] !== before.log.ordered.at(-1)
   )
     return null;
+  // The leads were held together in between: what was to be asked before it still is.
+  if (event.what.kind === 'meter-checked') return prompt ? null : of;
   if (event.what.kind !== 'answered' || !prompt || event.what.prompt !== prompt.id) return null;
   if (!of || !sameAsk(of, prompt.ask)) return null;
   const lines = map.tape.filter((line) => line.event.id === event.id);

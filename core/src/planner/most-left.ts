@@ -1,4 +1,4 @@
-import { factAt, type Settled, type SwitchMap } from '../continuity/index.js';
+import type { Settled, SwitchMap } from '../continuity/index.js';
 import type { SettingId } from '../switch/index.js';
 import { ORDINARY_HANDS } from './hands.js';
 
@@ -33,10 +33,23 @@ export function forecastIn(map: SwitchMap, setting: SettingId): Forecast {
 }
 
 /** The same in readings and sweeps. */
-export function leftIn(map: SwitchMap, setting: SettingId): { readings: number; sweeps: number } {
+export function leftIn(map: SwitchMap, setting: SettingId): ReadingsLeft {
   const settled = map.settings.get(setting)?.settled;
-  return settled ? mostLeft(settled, map.contacts) : { readings: 0, sweeps: 0 };
+  if (!settled) return { readings: 0, sweeps: 0 };
+  const known = worked.get(settled);
+  if (known && known.places === map.contacts) return known.left;
+  const left = mostLeft(settled, map.contacts);
+  worked.set(settled, { places: map.contacts, left });
+  return left;
 }
+
+interface ReadingsLeft {
+  readings: number;
+  sweeps: number;
+}
+
+/** Worked out once for each settling; the same without it. */
+const worked = new WeakMap<Settled, { places: readonly number[]; left: ReadingsLeft }>();
 
 function cost({ readings, sweeps, turns }: { readings: number; sweeps: number; turns: number }): Forecast {
   const { moveLead, moveBoth, turn, read } = ORDINARY_HANDS;
@@ -51,18 +64,23 @@ export const pairKey = (a: number, b: number): string => (a < b ? `${a},${b}` : 
  * much as an open, so no run of answers needs more readings; each sweep adds one touch for the lead that stays. A pair
  * that was read without deciding anything is not asked again by itself.
  */
-function mostLeft(settled: Settled, places: readonly number[]): { readings: number; sweeps: number } {
-  const triedInVain = new Set(settled.lookAgain.map(({ a, b }) => pairKey(a, b)));
+function mostLeft({ terminals, facts, nets, lookAgain }: Settled, places: readonly number[]): ReadingsLeft {
+  const size = terminals.length;
+  const leaveOut = new Uint8Array(size * size);
+  for (const { a, b } of lookAgain) leaveOut[a * size + b] = leaveOut[b * size + a] = 1;
+  const seen = new Uint8Array(size * size);
   let readings = 0;
   let sweeps = 0;
-  const seen = new Set<string>();
   places.forEach((red, at) => {
     let row = 0;
-    for (const black of places.slice(at + 1)) {
-      if (factAt(settled, red, black).state !== 'unknown' || triedInVain.has(pairKey(red, black))) continue;
-      const nets = pairKey(settled.nets[red] as number, settled.nets[black] as number);
-      if (seen.has(nets)) continue;
-      seen.add(nets);
+    for (let next = at + 1; next < places.length; next += 1) {
+      const black = places[next] as number;
+      const cell = red * size + black;
+      if (facts[cell]?.state !== 'unknown' || leaveOut[cell] === 1) continue;
+      const [netA, netB] = [nets[red] as number, nets[black] as number];
+      const pair = Math.min(netA, netB) * size + Math.max(netA, netB);
+      if (seen[pair] === 1) continue;
+      seen[pair] = 1;
       row += 1;
     }
     readings += row;

@@ -15,31 +15,41 @@ export interface TellTale {
  * The pair that tells a setting from as many others as there are, its neighbours before the rest; one that joins before
  * one that does not. null when no pair that is known tells it from any.
  */
-export function tellTaleOf(map: SwitchMap, setting: SettingId): TellTale | null {
+export const tellTaleOf = (map: SwitchMap, setting: SettingId): TellTale | null =>
+  tellTales(map).get(setting) ?? null;
+
+/** The same for every setting at once; worked out once for the same settings. */
+function tellTales(map: SwitchMap): ReadonlyMap<SettingId, TellTale> {
+  const known = worked.get(map.settings);
+  if (known) return known;
   const order = settingsInOrder(map);
-  const here = order.indexOf(setting);
   const settled = order.map((id) => map.settings.get(id)?.settled);
-  const mine = settled[here];
-  if (!mine) return null;
-  let best: (TellTale & { worth: number }) | null = null;
+  const best = order.map((): (TellTale & { worth: number }) | null => null);
   for (const [at, a] of map.contacts.entries())
     for (const b of map.contacts.slice(at + 1)) {
-      const joined = knownAt(mine, a, b);
-      if (joined === null) continue;
-      let [others, near] = [0, 0];
-      settled.forEach((one, index) => {
-        if (!one || index === here || knownAt(one, a, b) !== !joined) return;
-        others += 1;
-        if (Math.abs(index - here) === 1) near += 1;
+      const says = settled.map((one) => (one ? knownAt(one, a, b) : null));
+      const joins = says.filter((one) => one === true).length;
+      const parts = says.filter((one) => one === false).length;
+      says.forEach((joined, here) => {
+        const others = joined ? parts : joins;
+        if (joined === null || others === 0) return;
+        const near = [here - 1, here + 1].filter((next) => says[next] === !joined).length;
+        // Both neighbours before any number of others; a join of the two that tell the same.
+        const worth = near * order.length * 2 + others * 2 + (joined ? 1 : 0);
+        if (worth > (best[here]?.worth ?? 0)) best[here] = { a, b, joined, others, worth };
       });
-      // Both neighbours before any number of others; a join of the two that tell the same.
-      const worth = near * order.length * 2 + others * 2 + (joined ? 1 : 0);
-      if (others > 0 && (!best || worth > best.worth)) best = { a, b, joined, others, worth };
     }
-  if (!best) return null;
-  const { a, b, joined, others } = best;
-  return { a, b, joined, others };
+  const told = new Map(
+    order.flatMap((id, at): [SettingId, TellTale][] => {
+      const one = best[at];
+      return one ? [[id, { a: one.a, b: one.b, joined: one.joined, others: one.others }]] : [];
+    }),
+  );
+  worked.set(map.settings, told);
+  return told;
 }
+
+const worked = new WeakMap<SwitchMap['settings'], ReadonlyMap<SettingId, TellTale>>();
 
 /** Whether two terminals join, where that is measured or follows; null else. */
 function knownAt(settled: Settled, a: number, b: number): boolean | null {

@@ -67,10 +67,10 @@ export function readTape(log: Log, structure: Structure, memory: TapeMemory = ne
 
 /**
  * The tape of a log that goes on from one whose tape is known: lines of the added acts behind it; null when what was
- * added changes what lines before it say.
+ * added changes what lines before it say. With no act among it, it is the very same tape.
  */
 export function extendTape(
-  before: readonly TapeLine[],
+  before: TapeLine[],
   added: readonly JobEvent[],
   log: Log,
   structure: Structure,
@@ -78,7 +78,7 @@ export function extendTape(
 ): TapeLine[] | null {
   if (added.some(({ what }) => LOOKS_BACK.has(what.kind))) return null;
   const acts = added.filter(isAct);
-  if (acts.length === 0) return before.slice();
+  if (acts.length === 0) return before;
   const now = circumstanceOf(log, structure);
   return before.concat(acts.flatMap((event) => linesOf(event, log, now, memory)));
 }

@@ -41,8 +41,18 @@ export function knownPattern(map: SwitchMap): Pattern {
   return [...map.settings.values()].map(({ settled }) => settled.nets);
 }
 
-/** The truth table of everything known so far. */
+/** The truth table of everything known so far. Worked out once for the same settings, tape and make of the switch. */
 export function truthTable(map: SwitchMap): TruthTable {
+  const known = worked.get(map.settings);
+  if (known && known.of.tape === map.tape && known.of.structure === map.structure) return known.table;
+  const table = workOut(map);
+  worked.set(map.settings, { of: map, table });
+  return table;
+}
+
+const worked = new WeakMap<SwitchMap['settings'], { of: SwitchMap; table: TruthTable }>();
+
+function workOut(map: SwitchMap): TruthTable {
   const ids = map.structure.terminals.map(({ id }) => id);
   const pattern = knownPattern(map);
   const name = (place: number) => ids[place] as TerminalId;

@@ -133,6 +133,8 @@ describe('what is looked at again', () => {
     const { described, checked, read } = aSwitch(3, 1);
     await renderJob(<MapPage />, [described, checked, read([0], [1], { kind: 'tone', sounded: true })]);
     fireEvent.click(screen.getByText('Coverage'));
+    // jsdom does not open it by itself.
+    fireEvent(screen.getByText('Coverage').closest('details') as Element, new Event('toggle'));
     fireEvent.click(screen.getByRole('button', { name: '1 and 2: Closed, by tone: measured' }));
     expect(screen.getByTestId('inspector').textContent).toContain('Closed, by tone: measured');
   });

@@ -1,6 +1,7 @@
 import { factAt, type Fact } from '@which-way/core/continuity';
 import { forecastIn } from '@which-way/core/planner';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
+import { useState } from 'react';
 import type { Inspected } from '../shared/inspector.js';
 import { factWords } from '../words/facts.js';
 import { nameOfSetting, terminalName } from '../words/terminals.js';
@@ -9,6 +10,16 @@ import type { Probing } from './use-probing.js';
 
 /** How far every position is, what is missing and what it would cost; and the pairs of one position, each to be tapped. */
 export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
+      {open && <Positions probing={probing} onPick={onPick} />}
+    </details>
+  );
+}
+
+function Positions({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
   const { map, at } = probing;
   const rows = map.structure.settings.map((setting, index) => ({
     id: setting.id,
@@ -17,8 +28,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
     left: forecastIn(map, setting.id),
   }));
   return (
-    <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
+    <>
       <table className="w-full text-right font-mono text-small [&_td]:pl-3 [&_th]:align-bottom [&_th+th]:pl-3">
         <thead className="text-quiet">
           <tr>
@@ -50,7 +60,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
         </tbody>
       </table>
       {at && <PairMatrix probing={probing} setting={at} onPick={onPick} />}
-    </details>
+    </>
   );
 }
 

@@ -2,7 +2,7 @@ import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
 import type { SettingId } from '@which-way/core/switch';
 import { Check, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { turnWords } from '../shared/actuator-angle.js';
 import { ActuatorDrawing } from '../shared/actuator-drawing.js';
@@ -22,7 +22,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
   const { structure } = map;
   const [naming, setNaming] = useState<SettingId | null>(null);
   const closed = structure.actuators[0]?.closed ?? null;
-  const tells = useMemo(() => tellTaleWords(map), [map]);
+  // Worked out when the answer is on the screen: it may wait.
+  const later = useDeferredValue(map);
+  const tells = useMemo(() => tellTaleWords(later), [later]);
   return (
     <section aria-label="Handle" className="flex flex-col gap-2 overflow-y-auto p-4">
       <h2 className="font-semibold text-quiet">{structure.actuators.length > 1 ? 'Handles' : 'Handle'}</h2>

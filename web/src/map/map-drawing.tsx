@@ -1,7 +1,7 @@
-import { factAt } from '@which-way/core/continuity';
+import { factAt, type Settled } from '@which-way/core/continuity';
 import type { ClipChange } from '@which-way/core/planner';
 import { lastCheck } from '@which-way/core/sense';
-import { polesWithContacts } from '@which-way/core/table';
+import { polesWithContacts, type Contact } from '@which-way/core/table';
 import { partsOf, type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../shared/inspector.js';
@@ -17,7 +17,11 @@ import type { Probing } from './use-probing.js';
 /** The switch with its links so far, and with the leads where the prompt wants them. */
 export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
   const { map, at, found } = probing;
-  const links = useMemo(() => linksOf(probing.map, at, onPick), [probing.map, at, onPick]);
+  const { settings, structure, tape } = map;
+  const links = useMemo(
+    () => linksOf({ settings, structure, tape }, at, onPick),
+    [settings, structure, tape, at, onPick],
+  );
   const parts = useMemo(() => partsOf(map.log), [map.log]);
   const { side } = useViewSide();
   return (
@@ -42,7 +46,7 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
 
 /** The links to draw: this setting's strong, the others' faint; per net as few lines as span it. */
 export function linksOf(
-  map: Probing['map'],
+  map: Pick<Probing['map'], 'settings' | 'structure' | 'tape'>,
   at: Probing['at'],
   onPick: (about: Inspected) => void,
 ): DrawnLink[] {
@@ -64,9 +68,7 @@ export function linksOf(
         onPick: () => onPick({ setting: settled.setting, a: from, b: to }),
       };
     };
-    for (const { contacts } of polesWithContacts([settled.nets])) {
-      for (const [a, b] of contacts) drawn.push(link(a, b, false));
-    }
+    for (const [a, b] of contactsIn(settled)) drawn.push(link(a, b, false));
     for (const reading of settled.contradictions.flatMap(({ joins }) => joins)) {
       const line = map.tape.find((one) => one.reading.id === reading)?.reading;
       const [a, b] = [line?.red[0], line?.black[0]].map((id) =>
@@ -77,6 +79,17 @@ export function linksOf(
   });
   return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
 }
+
+/** As few lines as span each net of a setting; worked out once for each settling. */
+function contactsIn(settled: Settled): readonly Contact[] {
+  const known = spanning.get(settled);
+  if (known) return known;
+  const contacts = polesWithContacts([settled.nets]).flatMap((pole) => pole.contacts);
+  spanning.set(settled, contacts);
+  return contacts;
+}
+
+const spanning = new WeakMap<Settled, readonly Contact[]>();
 
 /** What is tied together on a lead while a bundle is set up and read. */
 function tiesOf({ task }: Probing): DrawnTie[] {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Inspector, type Inspected } from '../shared/inspector.js';
 import { SideSwitch } from '../shared/side-switch.js';
 import { TableGrid } from '../shared/table-grid.js';
+import { useStable } from '../shared/use-stable.js';
 import { Contradictions } from './contradictions.js';
 import { useJobState } from '../job/job-context.js';
 import { LookAgainPanel } from './look-again.js';
@@ -45,11 +46,11 @@ export function MapPage() {
   useMapKeys(probing, { help: () => setHelp(true), approach: () => setChoosing(true) });
   useSpoken(probing);
   const awake = useWakeLock(probing.open);
-  if (!probing.open) return <MapShut />;
-  const readAgain = (id: ReadingId) => {
+  const readAgain = useStable((id: ReadingId) => {
     setInspected(null);
     probing.correct(id);
-  };
+  });
+  if (!probing.open) return <MapShut />;
   const table = truthTable(map);
   return (
     <main className="flex grow flex-col lg:h-[calc(100dvh-7.75rem)] lg:flex-none">
@@ -104,7 +105,7 @@ export function MapPage() {
           <DeclaredParts map={map} />
           <section aria-label="Readings">
             <h2 className="font-semibold text-quiet">Readings</h2>
-            <Tape probing={probing} onReadAgain={readAgain} />
+            <Tape tape={map.tape} structure={map.structure} onReadAgain={readAgain} />
           </section>
           {awake === 'cannot' && (
             <p className="text-small text-quiet">

@@ -1,19 +1,23 @@
 import type { TapeLine } from '@which-way/core/sense';
-import type { ReadingId, Structure } from '@which-way/core/switch';
-import { useMemo, useState } from 'react';
+import type { EventId, ReadingId, Structure } from '@which-way/core/switch';
+import { memo, useMemo, useState } from 'react';
 import { ReadingLine } from '../shared/inspector.js';
 import { STANDING_WORDS } from '../words/facts.js';
 import { evidenceWords } from '../words/quantity.js';
 import { shortSettingName, terminalList, terminalName } from '../words/terminals.js';
-import type { Probing } from './use-probing.js';
 
 /** How many acts the tape shows before it asks. */
 const SHOWN = 40;
 
+interface TapeProps {
+  tape: readonly TapeLine[];
+  structure: Structure;
+  onReadAgain: (id: ReadingId) => void;
+}
+
 /** Every act, newest first; an act opens into its readings, each of which can be read again or taken out. */
-export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: (id: ReadingId) => void }) {
-  const { tape } = probing.map;
-  const [open, setOpen] = useState<string | null>(null);
+export const Tape = memo(function Tape({ tape, structure, onReadAgain }: TapeProps) {
+  const [open, setOpen] = useState<EventId | null>(null);
   const [all, setAll] = useState(false);
   const acts = useMemo(() => groupActs(tape), [tape]);
   if (acts.length === 0) return <p className="text-quiet">No reading yet.</p>;
@@ -21,30 +25,9 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
     <>
       <ol className="grid" aria-label="Readings, newest first">
         {acts.slice(0, all ? undefined : SHOWN).map((lines) => {
-          const [first] = lines as [TapeLine];
-          const live = lines.some(({ standing }) => standing === 'counts');
-          const expanded = open === first.event.id;
+          const id = (lines[0] as TapeLine).event.id;
           return (
-            <li key={first.event.id} className="border-b border-line">
-              <button
-                type="button"
-                aria-expanded={expanded}
-                onClick={() => setOpen(expanded ? null : first.event.id)}
-                className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
-              >
-                <span className="max-w-20 shrink-0 truncate text-small text-quiet">
-                  {placesOf(lines, probing.map.structure)}
-                </span>
-                <Summary lines={lines} probing={probing} />
-              </button>
-              {expanded && (
-                <ul className="pb-2 pl-3">
-                  {lines.map((line) => (
-                    <ReadingLine key={line.reading.id} line={line} onReadAgain={onReadAgain} />
-                  ))}
-                </ul>
-              )}
-            </li>
+            <Act key={id} {...{ lines, structure, onReadAgain }} expanded={open === id} onOpen={setOpen} />
           );
         })}
       </ol>
@@ -55,7 +38,51 @@ export function Tape({ probing, onReadAgain }: { probing: Probing; onReadAgain: 
       )}
     </>
   );
+});
+
+interface ActProps {
+  lines: TapeLine[];
+  structure: Structure;
+  expanded: boolean;
+  onOpen: (id: EventId | null) => void;
+  onReadAgain: (id: ReadingId) => void;
 }
+
+/** Drawn again only when a line of it has changed. */
+const Act = memo(
+  function Act({ lines, structure, expanded, onOpen, onReadAgain }: ActProps) {
+    const [first] = lines as [TapeLine];
+    const live = lines.some(({ standing }) => standing === 'counts');
+    return (
+      <li className="border-b border-line">
+        <button
+          type="button"
+          aria-expanded={expanded}
+          onClick={() => onOpen(expanded ? null : first.event.id)}
+          className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
+        >
+          <span className="max-w-20 shrink-0 truncate text-small text-quiet">
+            {placesOf(lines, structure)}
+          </span>
+          <Summary lines={lines} structure={structure} />
+        </button>
+        {expanded && (
+          <ul className="pb-2 pl-3">
+            {lines.map((line) => (
+              <ReadingLine key={line.reading.id} line={line} onReadAgain={onReadAgain} />
+            ))}
+          </ul>
+        )}
+      </li>
+    );
+  },
+  (before, now) =>
+    before.expanded === now.expanded &&
+    before.structure === now.structure &&
+    before.onReadAgain === now.onReadAgain &&
+    before.lines.length === now.lines.length &&
+    before.lines.every((line, at) => line === now.lines[at]),
+);
 
 /** Whether the leads stayed and the handle was turned. */
 const isHeldAct = ([first]: readonly TapeLine[]): boolean => {
@@ -79,15 +106,15 @@ function groupActs(tape: readonly TapeLine[]): TapeLine[][] {
   return [...acts.values()].reverse();
 }
 
-function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Probing }) {
+function Summary({ lines, structure }: { lines: TapeLine[]; structure: Structure }) {
   const [first] = lines as [TapeLine];
-  const red = first.reading.red.map((id) => terminalName(map.structure, id)).join('+');
+  const red = first.reading.red.map((id) => terminalName(structure, id)).join('+');
   const told = lines.filter(({ evidence }) => evidence.says !== 'parts');
   const amber = lines.some(({ evidence }) => evidence.says === 'nothing');
   const held = isHeldAct(lines);
   const blacks = (some: TapeLine[]) =>
     terminalList(
-      map.structure,
+      structure,
       some.flatMap(({ reading }) => reading.black),
     );
   const standing = STANDING_WORDS[first.standing];
@@ -96,7 +123,7 @@ function Summary({ lines, probing: { map } }: { lines: TapeLine[]; probing: Prob
       ? evidenceWords(first.evidence)
       : told.length === 0
         ? 'none'
-        : `${told.map((line) => `${held ? shortSettingName(map.structure, line.reading.setting) : blacks([line])} ${evidenceWords(line.evidence)}`).join('; ')}${told.length < lines.length ? '; rest open' : ''}`;
+        : `${told.map((line) => `${held ? shortSettingName(structure, line.reading.setting) : blacks([line])} ${evidenceWords(line.evidence)}`).join('; ')}${told.length < lines.length ? '; rest open' : ''}`;
   return (
     <>
       <span>

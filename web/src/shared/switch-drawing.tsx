@@ -1,8 +1,9 @@
 import type { Layout, Part, PlacedTerminal, Side, Terminal, TerminalId, Wire } from '@which-way/core/switch';
-import type { PointerEvent, SVGAttributes } from 'react';
+import { memo, useMemo, type PointerEvent, type SVGAttributes } from 'react';
 import { arrange, linkPath, tagPlace, type Place } from './arrangement.js';
 import { GroundMark, PartMark, WireTag, type GroundPhoto } from './ground-marks.js';
 import type { Strand } from './strand.js';
+import { useStable } from './use-stable.js';
 
 /** A line between two terminals that stands for a join in a setting. */
 export interface DrawnLink {
@@ -61,7 +62,12 @@ const ROLE_WORDS: Record<TerminalPart, string> = {
 /** The switch as it lies on the bench, seen from one side. */
 export function SwitchDrawing(props: SwitchDrawingProps) {
   const { links, roleOf, caption, onGround, parts = [], photo = null } = props;
-  const arrangement = arrange(props, props.side, photo?.shape);
+  const { terminals, layout, placed, side } = props;
+  const arrangement = useMemo(
+    () => arrange({ terminals, layout, placed }, side, photo?.shape),
+    [terminals, layout, placed, side, photo?.shape],
+  );
+  const onTerminal = useStable((id: TerminalId) => props.onTerminal?.(id));
   const { places, radius, height } = arrangement;
   const lanes = laneOf(links);
   const tap = (event: PointerEvent<SVGSVGElement>) => {
@@ -107,11 +113,12 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
         <TerminalMark
           key={terminal.id}
           terminal={terminal}
-          place={places.get(terminal.id) ?? { x: 500, y: height / 2 }}
+          x={places.get(terminal.id)?.x ?? 500}
+          y={places.get(terminal.id)?.y ?? height / 2}
           radius={radius}
           role={roleOf?.(terminal.id) ?? 'plain'}
           note={props.noteOf?.(terminal.id) ?? null}
-          onPick={props.onTerminal}
+          onPick={props.onTerminal && onTerminal}
         />
       ))}
       {props.terminals.map(({ id }) => {
@@ -138,7 +145,7 @@ function laneOf(links: readonly DrawnLink[]): number[] {
   });
 }
 
-function Link({ link, path }: { link: DrawnLink; path: string }) {
+const Link = memo(function Link({ link, path }: { link: DrawnLink; path: string }) {
   const { strand, faint, disputed, onPick } = link;
   return (
     <g
@@ -169,18 +176,19 @@ function Link({ link, path }: { link: DrawnLink; path: string }) {
       />
     </g>
   );
-}
+});
 
 interface MarkProps {
   terminal: Terminal;
-  place: Place;
+  x: number;
+  y: number;
   radius: number;
   role: TerminalPart;
   note: string | null;
   onPick?: ((id: TerminalId) => void) | undefined;
 }
 
-function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps) {
+const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, role, note, onPick }: MarkProps) {
   const red = role === 'red';
   const sounded = role === 'sounded';
   const moving = role === 'black' || sounded;
@@ -191,7 +199,7 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
   const pick = onPick ? () => onPick(terminal.id) : undefined;
   return (
     <g
-      transform={`translate(${place.x} ${place.y})`}
+      transform={`translate(${x} ${y})`}
       role={pick ? 'button' : 'img'}
       tabIndex={pick ? 0 : undefined}
       aria-label={said}
@@ -239,7 +247,7 @@ function TerminalMark({ terminal, place, radius, role, note, onPick }: MarkProps
       )}
     </g>
   );
-}
+});
 
 type LugProps = { square: boolean; radius: number } & SVGAttributes<SVGElement>;
 

@@ -1,6 +1,6 @@
 import type { Row, TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
-import { Fragment } from 'react';
+import { Fragment, memo } from 'react';
 import { settingName, shortSettingName, terminalName } from '../words/terminals.js';
 import { quantity } from '../words/quantity.js';
 import { FactCell } from './fact-cell.js';
@@ -17,7 +17,13 @@ interface TableGridProps {
 }
 
 /** The truth table: contacts by settings, pole by pole. */
-export function TableGrid({ table, structure, onPick, large = false, at = null }: TableGridProps) {
+export const TableGrid = memo(function TableGrid({
+  table,
+  structure,
+  onPick,
+  large = false,
+  at = null,
+}: TableGridProps) {
   const columns = table.settings.length + (large ? 2 : 1);
   return (
     <div className="overflow-x-auto">
@@ -81,7 +87,7 @@ export function TableGrid({ table, structure, onPick, large = false, at = null }
       </table>
     </div>
   );
-}
+});
 
 /** Poles are lettered. */
 export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
