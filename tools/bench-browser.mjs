@@ -142,7 +142,7 @@ async function benchOrder({ note, atMost, round }, browser, base, order, target)
     const words = await prompt.textContent();
     await page.keyboard.press(/^Leads together/.test(words) ? 'Enter' : 'Space');
     // A sweep over such a switch takes the hands minutes; the worker has looked ahead by then.
-    await page.waitForTimeout(order === 'position' ? 500 : 2500);
+    await page.waitForTimeout(order === 'position' ? 1000 : 2500);
   }
   const took = (await page.evaluate(() => window.took)).sort((one, other) => one - other);
   const session = await page.context().newCDPSession(page);

@@ -34,8 +34,11 @@ export interface DeskOutside {
   now: () => number;
   /** Lets messages in; the desk goes on when it resolves. */
   pause: () => Promise<void>;
-  /** A longer one: after the plan, before all that can wait until the hands have come to rest. */
-  rest: () => Promise<void>;
+  /**
+   * A longer one: a moment after the plan, before the follow-ups; a while before forecasts, which can wait until the hands
+   * have come to rest, and would only take the processor from the screen.
+   */
+  rest: (howLong: 'moment' | 'while') => Promise<void>;
   reply: (answer: DeskAnswer) => void;
 }
 
@@ -71,7 +74,7 @@ export function createDesk({ now, pause, rest, reply }: DeskOutside): {
       const expects = approachOf(map).order === 'expected';
       const outlook = { now: time, ...(expects && { hypotheses: hypotheses() }) };
       reply({ version, kind: 'plan', plan: planNext(map, at, outlook) });
-      await rest();
+      await rest('moment');
       if (stale()) return;
       const ahead = { now: time, hypotheses: hypotheses() };
       reply({ version, kind: 'follow-ups', followUps: followUpsOf(map, at, ahead) });
@@ -80,6 +83,9 @@ export function createDesk({ now, pause, rest, reply }: DeskOutside): {
         if (!cost) return;
         reply({ version, kind: 'recheck', cost });
       }
+      await rest('while');
+      if (stale()) return;
+      began = now();
       for (const [place, approach] of approaches.entries()) {
         const expected = await run(forecastCourse(map, at, ahead, approach));
         if (!expected) return;

@@ -20,7 +20,7 @@ export interface WorkerQuestion {
 export type WorkerAnswer = DeskAnswer | { version: number; kind: 'recognised'; recognised: Recognised[] };
 
 /** Milliseconds that the hands are left alone before it looks further ahead than the next prompt. */
-const REST = 120;
+const RESTS = { moment: 120, while: 700 };
 
 const mapper = createMapper();
 let events: JobEvent[] = [];
@@ -29,7 +29,7 @@ const reply = (answer: WorkerAnswer) => postMessage(answer);
 const desk = createDesk({
   now: () => performance.now(),
   pause: () => new Promise((resolve) => setTimeout(resolve)),
-  rest: () => new Promise((resolve) => setTimeout(resolve, REST)),
+  rest: (howLong) => new Promise((resolve) => setTimeout(resolve, RESTS[howLong])),
   reply,
 });
 
