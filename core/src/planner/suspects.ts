@@ -29,6 +29,10 @@ export function rankSuspects(
   const field = fieldOf(map);
   const chance = (outlook.chance ?? learntChance)(field);
   const at = settingsInOrder(map).indexOf(setting);
+  // The learnt chance speaks for what the other settings showed: without any it has nothing to say.
+  const compared =
+    outlook.chance !== undefined ||
+    map.tape.some(({ reading, standing }) => standing === 'counts' && reading.setting !== setting);
   const lines = new Map(map.tape.map((line) => [line.reading.id, line]));
   const flickers = (ends: string) =>
     map.tape.some(({ reading, evidence }) => evidence.because === 'unsteady' && endsOf(reading) === ends);
@@ -51,7 +55,7 @@ export function rankSuspects(
     const [a, b] = [line?.reading.red, line?.reading.black].map((lead) =>
       map.structure.terminals.findIndex(({ id }) => id === lead?.[0]),
     );
-    if (line && at >= 0 && a !== undefined && b !== undefined && a >= 0 && b >= 0) {
+    if (compared && line && at >= 0 && a !== undefined && b !== undefined && a >= 0 && b >= 0) {
       const likely = chance(at, a, b);
       const against = line.evidence.says === 'joins' ? 1 - likely : likely;
       if (against > 0.5) because.push('against-prediction');
@@ -64,3 +68,9 @@ export function rankSuspects(
 
 const endsOf = ({ setting, red, black }: { setting: string; red: string[]; black: string[] }): string =>
   [setting, ...[red.join('+'), black.join('+')].sort()].join(' ');
+
+/** The reading to take again first where readings of a setting contradict: the one most in doubt; null where none do. */
+export function firstSuspect(map: SwitchMap, setting: SettingId): ReadingId | null {
+  const [contradiction] = map.settings.get(setting)?.settled.contradictions ?? [];
+  return contradiction ? (rankSuspects(map, setting, contradiction)[0]?.reading ?? null) : null;
+}

@@ -4,7 +4,13 @@ import { ORDINARY_METER, type Explanation, type TerminalId } from '@which-way/co
 import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { becauseWords, EXPLANATION_WORDS, HINT_WORDS, LOOK_AGAIN_WORDS } from '../words/facts.js';
+import {
+  becauseWords,
+  EXPLANATION_WORDS,
+  HINT_WORDS,
+  LOOK_AGAIN_ADVICE,
+  LOOK_AGAIN_WORDS,
+} from '../words/facts.js';
 import { settingName, terminalName } from '../words/terminals.js';
 import { evidenceWords } from '../words/quantity.js';
 import type { Probing } from './use-probing.js';
@@ -39,9 +45,12 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
               <p className="font-semibold">
                 {terminalName(map.structure, a)}–{terminalName(map.structure, b)} at{' '}
                 {settingName(map.structure, settled.setting)}:{' '}
-                {line ? evidenceWords(line.evidence) : LOOK_AGAIN_WORDS[item.because]}
+                {line && item.because === 'middle'
+                  ? evidenceWords(line.evidence)
+                  : LOOK_AGAIN_WORDS[item.because]}
               </p>
               {hint && <p>{HINT_WORDS[hint]}</p>}
+              {item.because !== 'middle' && <p>{LOOK_AGAIN_ADVICE[item.because]}</p>}
               {proposals.map((proposal: Proposal) => (
                 <p key={proposal.because.code} className="mt-1">
                   Perhaps {EXPLANATION_WORDS[proposal.as]}: {becauseWords(proposal.because)}

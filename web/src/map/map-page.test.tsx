@@ -189,6 +189,25 @@ describe('doubt on the Map', () => {
     await until(() => expect(screen.queryByText('Contradiction at Position 1')).toBeNull());
   });
 
+  it('offers the reading most in doubt to be taken again by one key, and what is read then settles it', async () => {
+    const { described, checked, read } = aSwitch(3, 1);
+    const tone: Value = { kind: 'tone', sounded: true };
+    await renderJob(<MapPage />, [
+      described,
+      checked,
+      read([0], [1], CLOSED),
+      read([1], [2], tone),
+      read([0], [2], OPEN),
+    ]);
+    await prompted('Readings contradict');
+    expect(screen.getByTestId('prompt-small').textContent).toContain('Most in doubt: 2–3');
+    expect(screen.queryByText(/unlike the other positions/)).toBeNull();
+    key('Enter');
+    await prompted('Again: black to 3');
+    type('OL');
+    await prompted('The map is complete');
+  });
+
   it('proves a cell by its readings, and lets the pair be read again', async () => {
     const { described, checked, read } = aSwitch(3, 1);
     const { written } = await renderJob(<MapPage />, [

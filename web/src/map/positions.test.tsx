@@ -75,6 +75,9 @@ describe('positions', () => {
     type('0,3');
     await until(() => expect(screen.getByText(/1 of 2 read the same/)).toBeDefined());
     expect(screen.getByText(/One to look at again/)).toBeDefined();
+    expect(screen.getAllByText(/is closed from one side of the handle and open from the other/)).toHaveLength(
+      2,
+    );
   });
 
   it('may be come to from the other side for any one pair', async () => {

@@ -60,6 +60,7 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   const foreseen = task?.kind === 'prompt' && plan?.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
   if (!foreseen || !followUps || typed !== '' || message) return null;
   const { silent, sounded } = followUps;
+  if (!silent && !sounded) return null;
   const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
   return (
     <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
@@ -321,7 +322,12 @@ function PlanAnswers({ probing, yes, undo, box }: PlanAnswersProps) {
         </div>
       );
     default:
-      return <div className={box}>{undo}</div>;
+      return (
+        <div className={box}>
+          {probing.settling && yes(`Read ${probing.settling.pair} again`)}
+          {undo}
+        </div>
+      );
   }
 }
 

@@ -20,7 +20,7 @@ export interface PromptWords {
 
 /** The words of the present task. */
 export function promptWords(
-  { map, task, instrument, sense }: Probing,
+  { map, task, instrument, sense, settling }: Probing,
   recheck: RecheckCost | null,
 ): PromptWords {
   const say = (big: string, small: string, red: string | null = null): PromptWords => ({
@@ -67,7 +67,7 @@ export function promptWords(
     case 'disputed':
       return say(
         `Readings contradict`,
-        `At ${settingName(map.structure, task.plan.setting)}. Read one of them again: see the panel.`,
+        `At ${settingName(map.structure, task.plan.setting)}. ${settling ? `Most in doubt: ${settling.pair}. Read it again, or another one of the panel.` : 'Read one of them again: see the panel.'}`,
       );
     case 'look-again': {
       const { setting, item } = task.plan;

@@ -38,6 +38,7 @@ import {
 } from './task.js';
 import { clipActs } from './clip-acts.js';
 import { structureActs } from './structure-acts.js';
+import { settlingOf } from './settling.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
 import type { DeskView } from './use-desk.js';
 import { usePlan } from './use-plan.js';
@@ -254,6 +255,12 @@ export function useProbing(desk: DeskView, now: string) {
     readAgain(answer.readings);
   };
 
+  const correct = (id: ReadingId) => {
+    clear();
+    setCorrecting({ readings: [id], replaces: true });
+  };
+  const settling = settlingOf(map, task, correct, askPair);
+
   /** The main answer: done, it sounds, or what the simulated meter says. */
   const yes = () => {
     if (typed !== '') return commit();
@@ -262,6 +269,7 @@ export function useProbing(desk: DeskView, now: string) {
       if (sense === 'tone') return checkMeter(closedValue);
       return setMessage('Type what the meter shows with the leads together, such as 0,2.');
     }
+    if (task?.kind === 'plan' && settling) return settling.again();
     if (task?.kind === 'clips') return clipsTouched();
     if (many) {
       if (instrumentAt) return finish(instrumentAt);
@@ -346,10 +354,8 @@ export function useProbing(desk: DeskView, now: string) {
       setPicking(true);
       setMessage('Tap the first terminal for red, then the one for black.');
     },
-    correct: (id: ReadingId) => {
-      clear();
-      setCorrecting({ readings: [id], replaces: true });
-    },
+    correct,
+    settling,
     undo: () => {
       clear();
       session.undo();

@@ -117,8 +117,10 @@ export function linkPath(from: Place, to: Place, { centre, height }: Arrangement
   }
   const level = Math.abs(from.y - to.y) < 1;
   const side = level ? (from.y <= height / 2 ? 1 : -1) : 0;
-  const bend = level ? side * Math.min(150, 50 + span * 0.2 + lane * 16) : 0;
-  const shift = level ? 0 : lane * 10;
+  // However long a line is, those beside each other stay apart; a curve goes half as far out as its middle point.
+  const apart = Math.min(lane, 6) * 26;
+  const bend = level ? side * (Math.min(120, 50 + span * 0.2) + apart) : 0;
+  const shift = level ? 0 : apart;
   return `M${from.x} ${from.y}Q${middle.x + shift} ${middle.y + bend} ${to.x} ${to.y}`;
 }
 

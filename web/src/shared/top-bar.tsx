@@ -17,7 +17,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
             <path d="M28 17h9" stroke="currentColor" />
           </g>
         </svg>
-        <span className="max-sm:sr-only">Which Way</span>
+        <span className="whitespace-nowrap max-sm:sr-only">Which Way</span>
       </Link>
       <div className="min-w-0 grow truncate text-on-enamel-quiet">{title}</div>
       <div className="ml-auto flex shrink-0 items-center gap-3">
