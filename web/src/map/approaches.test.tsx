@@ -160,9 +160,25 @@ describe('a pedal for none', () => {
     expect(written('answered')).toHaveLength(0);
     expect(prompt()).toBe('Red to 1, black over 2, 3');
 
+    // It steps through the sweep touch by touch.
+    const now = () => screen.getByTestId('prompt-small').textContent ?? '';
+    expect(now()).toContain('Now 2.');
     pedal('keyDown');
-    expect(prompt()).toBe('Red to 1, black over 2, 3');
+    expect(now()).toContain('Now 2.');
     pedal('keyUp');
+    expect(now()).toContain('Now 3.');
+    expect(screen.getByRole('button', { name: 'Terminal 3, touch this one now' })).toBeDefined();
+    // Held, it takes back one touch.
+    pedal('keyDown');
+    for (let repeat = 0; repeat < 9; repeat += 1) pedal('keyDown', true);
+    pedal('keyUp');
+    expect(now()).toContain('Now 2.');
+    const press = () => {
+      pedal('keyDown');
+      pedal('keyUp');
+    };
+    press();
+    press();
     await prompted('Red to 2, black to 3');
     pedal('keyDown');
     for (let repeat = 0; repeat < 9; repeat += 1) pedal('keyDown', true);

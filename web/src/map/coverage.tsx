@@ -13,7 +13,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
   const [open, setOpen] = useState(false);
   return (
     <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
+      <summary className="min-h-12 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
       {open && <Positions probing={probing} onPick={onPick} />}
     </details>
   );

@@ -56,7 +56,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                     <button
                       type="button"
                       aria-current={here ? 'step' : undefined}
-                      className="flex min-h-11 w-full items-center gap-2 text-left"
+                      className="flex min-h-12 w-full items-center gap-2 text-left"
                       onClick={() => {
                         if (here && !wanted) setNaming(setting.id);
                         else turnTo(setting.id);
@@ -72,9 +72,13 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         <span className={value ? 'font-bold text-teal' : 'text-quiet'}>
                           {value
                             ? value.kind === 'tone'
-                              ? 'sounded'
+                              ? value.sounded
+                                ? 'sounded'
+                                : 'silent'
                               : valueWords(value)
-                            : 'tap if it sounds'}
+                            : probing.stepAt === setting.id
+                              ? 'now'
+                              : 'tap if it sounds'}
                         </span>
                       ) : coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />

@@ -89,12 +89,12 @@ function act(action: Action, repeated: boolean, probing: Probing, held: Held): v
     else return;
     if (held.repeats === LONG) {
       held.undone = true;
-      probing.undo();
+      probing.stepBack();
     }
     return;
   }
   if (repeated) return;
-  if (action === 'yes') probing.yes();
+  if (action === 'yes') probing.step(true);
   else if (action === 'undo') probing.undo();
   else if (action === 'redo') probing.redo();
   else if (action === 'skip') probing.skip();
@@ -102,7 +102,7 @@ function act(action: Action, repeated: boolean, probing: Probing, held: Held): v
 }
 
 function release(probing: Probing, held: Held): void {
-  if (held.down && !held.undone) probing.no();
+  if (held.down && !held.undone) probing.step(false);
   held.down = false;
 }
 

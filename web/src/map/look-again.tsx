@@ -1,7 +1,15 @@
 import { proposalsFor, type Proposal } from '@which-way/core/explain';
 import { middleHint, lastCheck } from '@which-way/core/sense';
-import { ORDINARY_METER, type Explanation, type TerminalId } from '@which-way/core/switch';
+import {
+  ORDINARY_METER,
+  PART_FORMS,
+  type Explanation,
+  type PartForm,
+  type PartId,
+  type TerminalId,
+} from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import {
@@ -12,6 +20,7 @@ import {
   LOOK_AGAIN_WORDS,
 } from '../words/facts.js';
 import { settingName, terminalName } from '../words/terminals.js';
+import { PART_WORDS } from '../words/wires.js';
 import { evidenceWords } from '../words/quantity.js';
 import type { Probing } from './use-probing.js';
 
@@ -60,6 +69,27 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                 <PlainButton onClick={() => probing.askPair(a, b, settled.setting)}>
                   Read it again
                 </PlainButton>
+                <DeclareHere
+                  ends={`${terminalName(map.structure, a)}–${terminalName(map.structure, b)}`}
+                  onDeclare={(form) => {
+                    const ohms = line?.evidence.quantity?.ohms ?? null;
+                    session.emit(
+                      {
+                        kind: 'part-declared',
+                        part: {
+                          id: newId<PartId>(),
+                          form,
+                          terminals: [a, b],
+                          ohms: ohms === null ? null : Math.max(0, ohms),
+                          note: '',
+                          on: true,
+                          removed: false,
+                        },
+                      },
+                      { kind: 'explained', readings: item.readings, as: 'part', note: '' },
+                    );
+                  }}
+                />
                 {acceptable(proposals).map((as) => (
                   <PlainButton key={as} onClick={() => accept(as)}>
                     It is {EXPLANATION_WORDS[as]}
@@ -71,6 +101,28 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
         })}
       </ul>
     </Notice>
+  );
+}
+
+/** What lies across, declared on the spot: the reading is taken for it, and other readings can be explained by it. */
+function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: PartForm) => void }) {
+  return (
+    <select
+      aria-label={`Declare what lies across ${ends}`}
+      value=""
+      onChange={({ target }) => {
+        const form = PART_FORMS.find((one) => one === target.value);
+        if (form) onDeclare(form);
+      }}
+      className="min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-semibold"
+    >
+      <option value="">Declare what lies there</option>
+      {PART_FORMS.map((form) => (
+        <option key={form} value={form}>
+          {PART_WORDS[form]}
+        </option>
+      ))}
+    </select>
   );
 }
 

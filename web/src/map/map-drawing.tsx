@@ -110,7 +110,8 @@ function clipNote({ off, on, touch }: ClipChange, silent: boolean, id: TerminalI
   return touch.includes(id) ? 'touch' : null;
 }
 
-function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId): TerminalPart {
+function roleOf({ map, task, found, implied, picked, stepAt }: Probing, id: TerminalId): TerminalPart {
+  if (stepAt === id) return 'now';
   if (picked !== null) return picked === id ? 'red' : 'plain';
   if (task?.kind === 'correct')
     return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
@@ -121,7 +122,7 @@ function roleOf({ map, task, found, implied, picked }: Probing, id: TerminalId):
   if ([ask.red].flat().includes(id)) return 'red';
   if (found.has(id)) {
     const value = found.get(id);
-    return value && isJoin(value, lastCheck(map.log)) ? 'sounded' : 'black';
+    return value && isJoin(value, lastCheck(map.log)) ? 'sounded' : 'not-needed';
   }
   if (implied.has(id)) return 'not-needed';
   return [ask.black].flat().includes(id) ? 'black' : 'plain';

@@ -112,6 +112,22 @@ describe('the Map and what lies around the switch', () => {
     expect(screen.getByRole('img', { name: 'Declared: lamp 40 Ω' })).toBeDefined();
   });
 
+  it('takes a reading between closed and open for a part that is declared on the spot', async () => {
+    const { described, checked, read, ids } = aSwitch(2, 1);
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      read([0], [1], { kind: 'ohms', ohms: 120 }),
+    ]);
+    await prompted('Look again at 1–2');
+    fireEvent.change(screen.getByLabelText('Declare what lies across 1–2'), { target: { value: 'coil' } });
+    await prompted('The map is complete');
+    await until(() =>
+      expect(written('part-declared')[0]?.part).toMatchObject({ form: 'coil', terminals: ids, on: true }),
+    );
+    expect(screen.getByRole('region', { name: 'Declared paths' }).textContent).toContain('coil, 120 Ω');
+  });
+
   it('asks for the wires to come off when only pairs are left that closed in circuit', async () => {
     const { described, checked, read } = aSwitch(2, 1);
     const { written } = await renderJob(<MapPage />, [

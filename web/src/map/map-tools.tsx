@@ -30,7 +30,7 @@ export function MapTools({
             type="button"
             aria-pressed={sense === one}
             onClick={() => setSense(one)}
-            className={`min-h-11 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
+            className={`min-h-12 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
               sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
             }`}
           >

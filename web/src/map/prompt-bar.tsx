@@ -7,6 +7,8 @@ import { PlainButton } from '../shared/plain-button.js';
 import { REASON_WORDS } from '../words/approach.js';
 import { settingName } from '../words/terminals.js';
 import { time } from '../words/time.js';
+import { lastCheck } from '@which-way/core/sense';
+import { isJoin } from './task.js';
 import { askInShort, promptWords } from './prompt-words.js';
 import type { OutlookView } from './use-outlook.js';
 import type { Probing } from './use-probing.js';
@@ -135,6 +137,8 @@ function EntryLine({ probing: { typed, message } }: { probing: Probing }) {
 
 function Answers({ probing }: { probing: Probing }) {
   const { task, instrument, sense, found, typed, many } = probing;
+  const check = lastCheck(probing.map.log);
+  const sounded = [...found.values()].filter((value) => isJoin(value, check)).length;
   const box =
     'grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5';
   const undo = (
@@ -175,7 +179,7 @@ function Answers({ probing }: { probing: Probing }) {
   return (
     <div className={box}>
       {many
-        ? yes(found.size === 0 ? 'Done' : `${found.size} sounded, done`)
+        ? yes(sounded === 0 ? 'Done' : `${sounded} sounded, done`)
         : sense === 'tone' || typed !== ''
           ? yes('It sounds')
           : null}

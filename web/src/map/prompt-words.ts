@@ -1,7 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { forecastIn, handleLeftAt, type CheckDue, type RecheckCost } from '@which-way/core/planner';
 import { lastCheck, type MiddleHint } from '@which-way/core/sense';
-import type { Ask, SettingId, TerminalId } from '@which-way/core/switch';
+import type { ActuatorId, Ask, SettingId, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, shortSettingName, terminalList, terminalName } from '../words/terminals.js';
@@ -20,7 +20,7 @@ export interface PromptWords {
 
 /** The words of the present task. */
 export function promptWords(
-  { map, task, instrument, sense, settling }: Probing,
+  { map, task, instrument, sense, settling, stepAt }: Probing,
   recheck: RecheckCost | null,
 ): PromptWords {
   const say = (big: string, small: string, red: string | null = null): PromptWords => ({
@@ -42,7 +42,10 @@ export function promptWords(
     );
   }
   if (task.kind === 'clips') return clipsWords(map, task);
-  if (task.kind === 'prompt') return askWords(map, task.prompt.ask);
+  if (task.kind === 'prompt') {
+    const words = askWords(map, task.prompt.ask);
+    return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
+  }
   switch (task.plan.kind) {
     case 'check-meter':
       return say(
@@ -51,7 +54,7 @@ export function promptWords(
       );
     case 'find-position':
       return say(
-        'Turn one click on',
+        nextPositionWords(map, task.plan.actuator),
         'Does it click on to a new position, hit the stop, or come back to the start?',
       );
     case 'skipped-left':
@@ -106,6 +109,22 @@ const recheckWords = (cost: RecheckCost | null): string =>
   cost
     ? `the re-check takes ${cost.touches} touches, about ${time(cost.seconds)}.`
     : 'the re-check would show it.';
+
+/** The terminal or the position that the hands are at while pedals step through several. */
+const touchName = ({ structure }: SwitchMap, at: TerminalId | SettingId): string =>
+  structure.settings.some(({ id }) => id === at)
+    ? settingName(structure, at as SettingId)
+    : terminalName(structure, at as TerminalId);
+
+/** How one comes to the next position of a handle. */
+function nextPositionWords({ structure }: SwitchMap, id: ActuatorId): string {
+  const form = structure.actuators.find((actuator) => actuator.id === id)?.form;
+  if (form === 'push' || form === 'push-push' || form === 'key-bank') return 'Press once more';
+  if (form === 'pull' || form === 'push-pull') return 'Pull or push once more';
+  return form === 'toggle' || form === 'rocker' || form === 'slide' || form === 'lever' || form === 'trigger'
+    ? 'Move it one click on'
+    : 'Turn one click on';
+}
 
 /** Why the meter is checked again. */
 const CHECK_WORDS: Record<CheckDue, string> = {

@@ -4,6 +4,7 @@ import { lastCheck, middleHint, quantityOf, type MiddleHint } from '@which-way/c
 import {
   namedIn,
   openPrompt,
+  readingsAsked,
   ORDINARY_METER,
   type Ask,
   type Prompt,
@@ -82,6 +83,15 @@ export const isMany = ({ kind }: Ask): boolean => kind !== 'pair';
 /** Whether the leads stay while the handle is turned. */
 export const isHeldAsk = (ask: Ask): ask is Extract<Ask, { kind: 'turn' | 'bundle' }> =>
   ask.kind === 'turn' || ask.kind === 'bundle';
+
+/** The touch or position that the hands come to next, of those that an ask is for; null when they have been at all. */
+export function nextTouch(
+  ask: Ask,
+  found: Found,
+  implied: ReadonlySet<TerminalId | SettingId>,
+): TerminalId | SettingId | null {
+  return readingsAsked(ask).find(({ key }) => !found.has(key) && !implied.has(key))?.key ?? null;
+}
 
 /** Terminals of the prompt's sweep that need not be touched any more, given what was found so far. */
 export function impliedIn(map: SwitchMap, prompt: Prompt | null, found: Found): Set<TerminalId | SettingId> {

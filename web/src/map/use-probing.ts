@@ -20,6 +20,7 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
+import { useHandsFree } from './hands-free.js';
 import { readEntry } from './entry.js';
 import {
   asksAgain,
@@ -37,6 +38,7 @@ import {
   type Task,
 } from './task.js';
 import { clipActs } from './clip-acts.js';
+import { pedalSteps } from './pedal-steps.js';
 import { structureActs } from './structure-acts.js';
 import { settlingOf } from './settling.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
@@ -305,6 +307,17 @@ export function useProbing(desk: DeskView, now: string) {
     return undefined;
   };
 
+  const undo = () => {
+    clear();
+    session.undo();
+  };
+  const pedals = useHandsFree().keys;
+  const { stepAt, step, stepBack } = pedalSteps({
+    map, prompt, many, found, implied, typed, yes, no, finish, commit, setValue, setMessage,
+    pedals: pedals.yes !== null || pedals.no !== null, instrumentAt,
+    values: [openValue, closedValue],
+    undo,
+  }); // prettier-ignore
   const { clickOn, closeList, addLug } = structureActs({ map, hidden, session, clear, setMessage });
   const skip = (reason: 'later' | 'cannot-reach' = 'later') => {
     if (task?.kind !== 'prompt' && task?.kind !== 'clips') return;
@@ -341,6 +354,9 @@ export function useProbing(desk: DeskView, now: string) {
     at, sense, found, typed, message, picked, picking, implied, instrument, source, many,
     setSense, setTyped, setMessage, touch, yes, no, skip, escape, clickOn, closeList, addLug, turnTo, askPair,
     touchSetting,
+    step,
+    stepBack,
+    stepAt,
     otherSide,
     show,
     /** It flickers: of several, the one typed before it. */
@@ -356,10 +372,7 @@ export function useProbing(desk: DeskView, now: string) {
     },
     correct,
     settling,
-    undo: () => {
-      clear();
-      session.undo();
-    },
+    undo,
     redo: () => {
       clear();
       session.redo();

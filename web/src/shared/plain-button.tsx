@@ -16,7 +16,7 @@ export function PlainButton({
     <button
       type="button"
       {...rest}
-      className={`min-h-11 rounded-part border-2 py-1.5 font-semibold disabled:opacity-40 ${LOOKS[look]} ${/(^| )px-/.test(className) ? '' : 'px-4'} ${className}`}
+      className={`min-h-12 rounded-part border-2 py-1.5 font-semibold disabled:opacity-40 ${LOOKS[look]} ${/(^| )px-/.test(className) ? '' : 'px-4'} ${className}`}
     />
   );
 }

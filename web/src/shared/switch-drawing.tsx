@@ -25,7 +25,7 @@ export interface DrawnTie {
 }
 
 /** How a terminal takes part in what is being asked. */
-export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'picked' | 'plain' | 'free';
+export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'now' | 'picked' | 'plain' | 'free';
 
 export interface SwitchDrawingProps {
   terminals: readonly Terminal[];
@@ -54,6 +54,7 @@ const ROLE_WORDS: Record<TerminalPart, string> = {
   black: 'touch with black',
   sounded: 'joined',
   'not-needed': 'need not be touched',
+  now: 'touch this one now',
   picked: 'chosen',
   plain: '',
   free: 'joins nothing',
@@ -218,10 +219,10 @@ const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, role, 
       {red && !note && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
       <Lug
         square={terminal.role === 'frame'}
-        radius={role === 'picked' ? radius + 3 : radius}
+        radius={role === 'picked' || role === 'now' ? radius + 3 : radius}
         {...{ fill }}
         stroke={red ? 'var(--lead-red)' : role === 'picked' ? 'var(--brass)' : 'var(--ink)'}
-        strokeWidth={moving ? 10 : role === 'picked' ? 8 : 3}
+        strokeWidth={role === 'now' ? 18 : moving ? 10 : role === 'picked' ? 8 : 3}
         strokeDasharray={role === 'free' || terminal.role === 'dummy' ? '7 6' : undefined}
       />
       <text
