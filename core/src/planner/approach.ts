@@ -32,6 +32,9 @@ export function costsOf(map: SwitchMap, { hands, clips }: Approach): HandCosts {
   return hands ? { ...hands, clipsOwned } : learnHands(map.log, { ...ORDINARY_HANDS, clipsOwned });
 }
 
+/** Whether an aid holds a sprung handle: to hold it costs nothing then. */
+export const holdsItself = (map: SwitchMap): boolean => approachOf(map).hands?.holdMomentary === 0;
+
 /** Why a prompt is what it is. */
 export type Reason =
   /** The next row in this setting. */

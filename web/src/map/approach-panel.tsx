@@ -1,4 +1,4 @@
-import { approachOf, costsOf, namedPairs } from '@which-way/core/planner';
+import { approachOf, costsOf, holdsItself, namedPairs } from '@which-way/core/planner';
 import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
@@ -135,10 +135,62 @@ function Choices({ probing }: { probing: Probing }) {
         Times are a forecast for a switch such as this one will probably turn out to be
         {open ? ', in the positions found so far' : ''}.
       </p>
+      <Sensing probing={probing} />
+      <HoldAid probing={probing} />
       <QuickCheck probing={probing} />
       <Clips probing={probing} />
       <Hands probing={probing} />
     </>
+  );
+}
+
+/** By ear or by the display. */
+function Sensing({ probing: { sense, setSense } }: { probing: Probing }) {
+  return (
+    <fieldset className="mt-3 flex flex-wrap items-center gap-x-6 border-t border-line pt-1">
+      <legend className="sr-only">How it is read</legend>
+      <span className="font-semibold" aria-hidden="true">
+        Read by
+      </span>
+      {(['tone', 'ohms'] as const).map((one) => (
+        <label key={one} className="flex min-h-12 items-center gap-2">
+          <input
+            type="radio"
+            name="sense"
+            className="size-5 accent-(--teal)"
+            checked={sense === one}
+            onChange={() => setSense(one)}
+          />
+          {one === 'tone' ? 'tone' : 'ohms on the display'}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** A clamp or tape that holds a sprung handle leaves both hands for the leads. */
+function HoldAid({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const sprung = map.structure.actuators.some(({ positions }) =>
+    positions.some(({ rests }) => rests === 'momentary'),
+  );
+  if (!sprung) return null;
+  const { moveLead, moveBoth, turn, read, clip } = costsOf(map, approachOf(map));
+  const aided = holdsItself(map);
+  return (
+    <label className="flex min-h-12 items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-(--teal)"
+        checked={aided}
+        onChange={() =>
+          probing.approach({
+            hands: aided ? null : { moveLead, moveBoth, turn, read, clip, holdMomentary: 0 },
+          })
+        }
+      />
+      A clamp or tape holds the handle where it springs back
+    </label>
   );
 }
 
@@ -174,7 +226,7 @@ function QuickCheck({ probing }: { probing: Probing }) {
             value={text}
             onChange={(event) => setText(event.target.value)}
             placeholder="1-2, 3-4"
-            className="min-h-11 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 font-mono font-normal"
+            className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 font-mono font-normal"
           />
           <PlainButton type="submit">Check these</PlainButton>
         </span>
@@ -210,7 +262,7 @@ function Clips({ probing }: { probing: Probing }) {
           defaultValue={String(clips)}
           onBlur={(event) => set(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && set(event.currentTarget.value)}
-          className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+          className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
         />
       </label>
       {message && (
@@ -247,7 +299,7 @@ function Hands({ probing }: { probing: Probing }) {
   };
   return (
     <details className="mt-2">
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+      <summary className="min-h-12 cursor-pointer py-2 font-semibold">
         Seconds of your hands: {now.hands ? 'as typed in' : 'learnt from this job'}
       </summary>
       {HAND_WORDS.map(([field, words]) => (
@@ -260,7 +312,7 @@ function Hands({ probing }: { probing: Probing }) {
             onBlur={(event) => {
               if (event.target.value !== String(costs[field])) set(field, event.target.value);
             }}
-            className="min-h-11 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+            className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
           />
         </label>
       ))}

@@ -129,6 +129,35 @@ describe('what is looked at again', () => {
     await until(() => expect(written('answered').at(-1)?.readings[0]?.value).toEqual({ kind: 'unsteady' }));
   });
 
+  it('has the sense and a clamp for a sprung handle beside the ways of mapping', async () => {
+    const { described, checked, change } = aSwitch(3, 2);
+    const [rest, held] = change.actuators[0]?.positions ?? [];
+    const { written } = await renderJob(<MapPage />, [
+      described,
+      checked,
+      {
+        kind: 'restructured',
+        change: {
+          change: 'position-posed',
+          position: rest?.id as never,
+          rests: 'momentary',
+          returnsTo: held?.id as never,
+          pose: null,
+        },
+        basedOn: 1,
+      },
+    ]);
+    const small = () => screen.getByTestId('prompt-small').textContent ?? '';
+    await until(() => expect(small()).toContain('a clip on red frees a hand'));
+    key('/');
+    const panel = await screen.findByRole('dialog', { name: 'How to map' });
+    fireEvent.click(within(panel).getByLabelText('tone'));
+    expect(screen.getByRole('button', { name: 'Tone', pressed: true, hidden: true })).toBeDefined();
+    fireEvent.click(within(panel).getByLabelText(/^A clamp or tape holds the handle/));
+    await until(() => expect(written('approached')[0]?.approach.hands).toMatchObject({ holdMomentary: 0 }));
+    await until(() => expect(small()).toContain('clamp the handle at Position 1'));
+  });
+
   it('counts what is known for each position, and opens a pair of the matrix', async () => {
     const { described, checked, read } = aSwitch(3, 1);
     await renderJob(<MapPage />, [described, checked, read([0], [1], { kind: 'tone', sounded: true })]);

@@ -198,7 +198,7 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
         value={name}
         onChange={(event) => setName(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && onDone()}
-        className="min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2"
+        className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2"
       />
       <PlainButton type="submit">Name</PlainButton>
       {structure.settings.length > 1 && position && (

@@ -57,7 +57,7 @@ export function MapTools({
             <fieldset>
               <legend className="font-bold">How the terminals lie</legend>
               {PLAIN_LAYOUTS.map((layout) => (
-                <label key={layout} className="flex min-h-10 items-center gap-3">
+                <label key={layout} className="flex min-h-12 items-center gap-3">
                   <input
                     type="radio"
                     name="layout"
@@ -125,7 +125,7 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
           aria-label="Terminal"
           value={id}
           onChange={(event) => setId(event.target.value)}
-          className="min-h-11 rounded-part border-2 border-line bg-sheet px-2"
+          className="min-h-12 rounded-part border-2 border-line bg-sheet px-2"
         >
           <option value="">Which</option>
           {terminals.map((terminal) => (
@@ -139,7 +139,7 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
           value={label}
           maxLength={24}
           onChange={(event) => setLabel(event.target.value)}
-          className="min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+          className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
         />
         <PlainButton type="submit">Rename</PlainButton>
       </div>

@@ -1,5 +1,11 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { forecastIn, handleLeftAt, type CheckDue, type RecheckCost } from '@which-way/core/planner';
+import {
+  forecastIn,
+  handleLeftAt,
+  holdsItself,
+  type CheckDue,
+  type RecheckCost,
+} from '@which-way/core/planner';
 import { lastCheck, type MiddleHint } from '@which-way/core/sense';
 import type { ActuatorId, Ask, SettingId, TerminalId } from '@which-way/core/switch';
 import type { Probing } from './use-probing.js';
@@ -189,6 +195,7 @@ function heldWords(map: SwitchMap, setting: SettingId): string | null {
   if (held.length === 0) return null;
   const { touches } = forecastIn(map, setting);
   const name = settingName(structure, setting);
+  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${touches} touches.`;
   return held.length > 1
     ? `hold both handles at ${name}, at most ${touches} touches: clip black, two hands are not enough.`
     : `hold the handle at ${name}, it springs back; at most ${touches} touches: a clip on red frees a hand.`;

@@ -59,7 +59,7 @@ const Act = memo(
           type="button"
           aria-expanded={expanded}
           onClick={() => onOpen(expanded ? null : first.event.id)}
-          className={`flex min-h-9 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
+          className={`flex min-h-12 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
         >
           <span className="max-w-20 shrink-0 truncate text-small text-quiet">
             {placesOf(lines, structure)}

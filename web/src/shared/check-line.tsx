@@ -11,7 +11,7 @@ interface CheckLineProps {
 /** A line to tick, large enough for a thumb. */
 export function CheckLine({ checked, onChange, hazard = false, children }: CheckLineProps) {
   return (
-    <label className="flex min-h-11 items-center gap-3">
+    <label className="flex min-h-12 items-center gap-3">
       <input
         type="checkbox"
         className={`size-6 shrink-0 ${hazard ? 'accent-(--brick)' : 'accent-(--teal)'}`}

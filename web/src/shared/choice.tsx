@@ -34,7 +34,7 @@ export function Choice<Value extends string>({
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-11 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
+            className="min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
           >
             {option.text}
           </ToggleGroup.Item>

@@ -41,7 +41,7 @@ export function FactCell({
               ? 'closed'
               : 'open'
       }
-      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${large ? 'h-12 text-large' : 'h-9 text-base'} ${look} ${
+      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${large ? 'h-12 text-large' : 'h-12 text-base'} ${look} ${
         asked ? 'ring-3 ring-ink ring-inset' : ''
       } ${fact.state === 'follows' && fact.joined ? 'underline decoration-2 underline-offset-4' : ''}`}
     >

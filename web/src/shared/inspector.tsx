@@ -51,7 +51,7 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
         <h2 className="text-large font-bold">
           {name(about.a)}–{name(about.b)} at {settingName(map.structure, about.setting)}
         </h2>
-        <PlainButton look="quiet" className="!min-h-9 !px-2" onClick={onClose}>
+        <PlainButton look="quiet" className="!px-2" onClick={onClose}>
           Close
         </PlainButton>
       </div>
@@ -111,14 +111,14 @@ export function ReadingLine({
       {children && <span className="font-sans text-small text-quiet">{children}</span>}
       <span className="ml-auto flex font-sans">
         {standing === 'counts' && onReadAgain && (
-          <PlainButton look="quiet" className="!min-h-9 !px-2" onClick={() => onReadAgain(reading.id)}>
+          <PlainButton look="quiet" className="!px-2" onClick={() => onReadAgain(reading.id)}>
             Read again
           </PlainButton>
         )}
         {standing === 'counts' && (
           <PlainButton
             look="quiet"
-            className="!min-h-9 !px-2"
+            className="!px-2"
             onClick={() =>
               session.emit({ kind: 'superseded', reading: reading.id, replacement: null, source: 'typed' })
             }
@@ -129,7 +129,7 @@ export function ReadingLine({
         {standing === 'aside' && event.what.kind === 'answered' && (
           <PlainButton
             look="quiet"
-            className="!min-h-9 !px-2"
+            className="!px-2"
             onClick={() => event.what.kind === 'answered' && session.emit({ ...event.what, prompt: null })}
           >
             Count it

@@ -10,7 +10,7 @@ export function SideSwitch() {
       type="button"
       onClick={flip}
       title={`Mirror lugs and handle: see it from the ${other}`}
-      className="flex min-h-11 items-center gap-2 rounded-part px-2 text-left font-semibold hover:bg-sheet"
+      className="flex min-h-12 items-center gap-2 rounded-part px-2 text-left font-semibold hover:bg-sheet"
     >
       <FlipHorizontal2 size={20} aria-hidden="true" />
       <span>
