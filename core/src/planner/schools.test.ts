@@ -168,6 +168,33 @@ describe('every school, and any switching between them', () => {
   });
 });
 
+describe('positions that spring back', () => {
+  it('come together at the end, whether a setting is walked or a pair is held; one that is held now is finished first', () => {
+    const field = blankField(3, 4);
+    const held = field.settings.map((setting, at) => ({ ...setting, held: at === 1 || at === 3 }));
+    const at = (setting: number | null) => ({
+      field: { ...field, settings: held },
+      hands: { ...EMPTY_HANDS, setting },
+      costs: ORDINARY_HANDS,
+      chance: () => 0.5,
+    });
+    const visited: number[] = [];
+    const now = at(0);
+    for (let guard = 0; guard < 20; guard += 1) {
+      const move = positionFirst(now);
+      if (move?.kind !== 'sweep') break;
+      visited.push(move.setting);
+      playMove(now.field, move, () => false);
+      now.hands = { ...now.hands, setting: move.setting };
+    }
+    expect([...new Set(visited)]).toEqual([0, 2, 3, 1]);
+    const fresh = at(null);
+    fresh.field.settings = blankField(3, 4).settings.map((one, index) => ({ ...one, held: index === 1 }));
+    expect(pairFirst(fresh)).toMatchObject({ kind: 'hold', settings: [0, 2, 3, 1] });
+    expect(positionFirst({ ...fresh, hands: { ...EMPTY_HANDS, setting: 1 } })).toMatchObject({ setting: 1 });
+  });
+});
+
 describe('a bundle that says nothing', () => {
   it('is not asked again: the setting goes on in pairs, and the map is complete at the end', () => {
     const hidden = [partitionFromGroups(8, [[0, 5]]), partitionFromGroups(8, [])];

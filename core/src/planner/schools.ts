@@ -4,9 +4,19 @@ import { fromHere, oriented, type Hands } from './hands.js';
 import type { Planner, Situation } from './situation.js';
 import { pairMove, type Move } from './move.js';
 
-/** Settings in the order in which the handle comes to them from where it is. */
-export const settingsFrom = ({ field, hands }: Situation): number[] =>
-  fromHere([...field.settings.keys()], hands.setting);
+/**
+ * Settings in the order in which the handle comes to them from where it is; those in which it has to be held come together at
+ * the end, so that a clip or an aid is put on once.
+ */
+export function settingsFrom({ field, hands }: Situation): number[] {
+  const [here, ...further] = fromHere([...field.settings.keys()], hands.setting);
+  return here === undefined ? [] : [here, ...heldLast(field, further)];
+}
+
+const heldLast = ({ settings }: Field, order: readonly number[]): number[] => [
+  ...order.filter((setting) => !settings[setting]?.held),
+  ...order.filter((setting) => settings[setting]?.held),
+];
 
 /** Set the handle, walk all pairs: rows i < j in terminal order, as sweeps, skipping what follows. */
 export const positionFirst: Planner = (situation) => {
@@ -42,7 +52,7 @@ export function runOf({ field, hands }: Situation, a: number, b: number): number
   const here = hands.setting ?? 0;
   const after = open.filter((setting) => setting >= here);
   const before = open.filter((setting) => setting < here);
-  return after.length === 0 ? before.toReversed() : [...after, ...before.toReversed()];
+  return heldLast(field, after.length === 0 ? before.toReversed() : [...after, ...before.toReversed()]);
 }
 
 /** A pair held through settings; in one setting alone it is a plain pair. */
