@@ -35,7 +35,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await browser.newContext({ colorScheme, baseURL: served.base, reducedMotion: 'reduce' })
       ).newPage();
       const check = async (view: string) => {
-        const { violations } = await new AxeBuilder({ page }).analyze();
+        const builder = new AxeBuilder({ page });
+        // Between the themes only colours differ.
+        if (colorScheme === 'dark') builder.withRules(['color-contrast']);
+        const { violations } = await builder.analyze();
         expect(violations.map(({ id, nodes }) => `${view}: ${id} ${nodes[0]?.html}`)).toEqual([]);
       };
       await page.goto('/');
