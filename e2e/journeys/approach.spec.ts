@@ -8,7 +8,8 @@ async function choose(bench: Bench, steps: number): Promise<void> {
   const { page } = bench;
   await page.keyboard.press('/');
   const panel = page.getByRole('dialog', { name: 'How to map' });
-  await expect(panel.getByRole('radio', { checked: true })).toBeFocused();
+  const ways = panel.getByRole('group', { name: /^How to map/ });
+  await expect(ways.getByRole('radio', { checked: true })).toBeFocused();
   for (let step = 0; step < Math.abs(steps); step += 1)
     await page.keyboard.press(steps > 0 ? 'ArrowDown' : 'ArrowUp');
   await page.keyboard.press('Escape');
