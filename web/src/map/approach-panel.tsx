@@ -1,4 +1,4 @@
-import { approachOf, costsOf, holdsItself, namedPairs } from '@which-way/core/planner';
+import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
 import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
@@ -185,7 +185,10 @@ function HoldAid({ probing }: { probing: Probing }) {
         checked={aided}
         onChange={() =>
           probing.approach({
-            hands: aided ? null : { moveLead, moveBoth, turn, read, clip, holdMomentary: 0 },
+            hands: {
+              ...{ moveLead, moveBoth, turn, read, clip },
+              holdMomentary: aided ? ORDINARY_HANDS.holdMomentary : 0,
+            },
           })
         }
       />

@@ -43,7 +43,7 @@ export function promptWords(
     const why = hint ? AGAIN_WORDS[hint] : 'What you read now takes the old reading’s place.';
     return say(
       `Again: black to ${black}`,
-      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}. ${why}`,
+      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}${reading.fromOtherSide ? ', come to from the other side' : ''}. ${why}`,
       red,
     );
   }

@@ -52,6 +52,12 @@ export function sameTask(one: Task, other: Task): boolean {
   return other.kind === 'correct' && one.reading === other.reading;
 }
 
+/** Whether the handle is to come from the side from which it does not usually come. */
+export function comesFromOtherSide(task: Task): boolean {
+  if (task.kind === 'correct') return task.reading.fromOtherSide === true;
+  return task.kind === 'prompt' && task.prompt.ask.kind === 'pair' && task.prompt.ask.fromOtherSide === true;
+}
+
 /** Whether all that a task names is still in use. */
 export function standsIn(task: Task, structure: Structure): boolean {
   const inUse = new Set<string>([...structure.terminals, ...structure.settings].map(({ id }) => id));

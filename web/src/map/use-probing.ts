@@ -25,6 +25,7 @@ import { readEntry } from './entry.js';
 import {
   asksAgain,
   betweenBands,
+  comesFromOtherSide,
   impliedIn,
   isHeldAsk,
   isMany,
@@ -39,6 +40,7 @@ import {
 } from './task.js';
 import { clipActs } from './clip-acts.js';
 import { pedalSteps } from './pedal-steps.js';
+import { reread } from './reread.js';
 import { structureActs } from './structure-acts.js';
 import { settlingOf } from './settling.js';
 import { useInstrument, type InstrumentAt } from './use-instrument.js';
@@ -88,8 +90,7 @@ export function useProbing(desk: DeskView, now: string) {
   if (task && !(shown && sameTask(shown, task))) setShown(task);
   const at = wrong?.setting ?? handle;
   const instrumentAt = useInstrument(hidden, map, sense);
-  const back = task?.kind === 'prompt' && task.prompt.ask.kind === 'pair' && task.prompt.ask.fromOtherSide;
-  const instrument = instrumentAt?.(at, back === true) ?? null;
+  const instrument = instrumentAt?.(at, task !== null && comesFromOtherSide(task)) ?? null;
   const many = task?.kind === 'prompt' && isMany(task.prompt.ask) ? task.prompt.ask : null;
 
   const clear = () => {
@@ -138,15 +139,10 @@ export function useProbing(desk: DeskView, now: string) {
   const answerPair = (value: Value, from: 'typed' | 'simulated' = 'typed') => {
     if (task?.kind === 'correct') {
       const [, ...further] = correcting.readings;
-      const replacement: Reading = { ...task.reading, id: newId<ReadingId>(), value };
-      // What is still between closed and open stands beside the first, so that one sees whether it changed.
+      // What is still between closed and open stands beside the first.
       const beside = !correcting.replaces && betweenBands(value, lastCheck(map.log));
       clear();
-      session.emit(
-        beside
-          ? { kind: 'answered', act: 'pair', prompt: null, source: from, inCircuit, readings: [replacement] }
-          : { kind: 'superseded', reading: task.reading.id, replacement, source: from },
-      );
+      session.emit(...reread(task.reading, value, { source: from, inCircuit, beside }));
       setCorrecting({ readings: further, replaces: correcting.replaces });
     } else if (prompt?.ask.kind === 'pair') {
       const values = new Map([[prompt.ask.black, value]]);
