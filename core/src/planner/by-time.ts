@@ -1,9 +1,9 @@
-import { netOf } from '../continuity/index.js';
 import { netChance, type Chance } from './chance.js';
-import { headsOf, isOpen, openPairsOf, type Field, type FieldSetting } from './field.js';
+import { headsOf, isOpen, openPairsOf, type Field } from './field.js';
+import { gainIn } from './gain.js';
 import { costOf, oriented } from './hands.js';
 import type { Move } from './move.js';
-import { holdMove, rowOf, runOf } from './schools.js';
+import { holdMove, runOf } from './schools.js';
 import type { Planner, Situation } from './situation.js';
 
 /**
@@ -16,93 +16,86 @@ export const byTime: Planner = (situation) => {
   const first = hands.setting ?? 0;
   const pays = field.settings.length > 2 && costs.turn >= EASY_TURN * costs.moveLead;
   const untouched = field.settings.every((_, setting) => openPairsOf(field, setting).length > 0);
-  return (pays && untouched ? rowOf(field, first) : null) ?? bestRate(situation);
+  const alone = pays && untouched ? bestRate(situation, (setting) => setting === first) : null;
+  return (alone ?? bestRate(situation))?.move ?? null;
 };
 
-/** A turn that costs less than this share of moving a lead is easy (tuned on drawn switches). */
+/** A turn that costs less than this share of moving a lead is easy (this and the next two are tuned on drawn switches). */
 const EASY_TURN = 0.6;
 
-/**
- * Pairs that asking two terminals in a setting is expected to settle. Joined, it settles each net of which one of the two
- * knew more than the other. Open, it settles one pair, and none of worth where one of the two will probably turn out to
- * be joined to a third that is known to be apart from the other: then it would have followed. That chance counts squared, which served best.
- */
-function gainIn(field: Field, setting: number, chance: Chance): (a: number, b: number) => number {
-  const heads = headsOf(field, setting);
-  const { nets } = field.settings[setting] as FieldSetting;
-  const { size } = field;
-  const head = (place: number) => netOf(nets, place);
-  const likely = new Float64Array(size * size);
-  for (const one of heads)
-    for (const other of heads)
-      if (one < other && isOpen(field, setting, one, other))
-        likely[head(one) * size + head(other)] = likely[head(other) * size + head(one)] = chance(
-          setting,
-          one,
-          other,
-        );
-  const names = heads.map(head);
-  const known = new Float64Array(size * size).fill(-1);
-  return (a, b) => {
-    const [one, other] = [head(a), head(b)];
-    const before = known[one * size + other] as number;
-    if (before >= 0) return before;
-    let both = 1;
-    let needed = 1;
-    for (const third of names) {
-      if (third === one || third === other) continue;
-      const [left, right] = [likely[one * size + third] as number, likely[other * size + third] as number];
-      if (left > 0 || right > 0) both += 1;
-      if (left > 0 && nets.apart[other * size + third] === 1) needed *= 1 - left;
-      if (right > 0 && nets.apart[one * size + third] === 1) needed *= 1 - right;
-    }
-    const closed = likely[one * size + other] as number;
-    const gain = closed * both + (1 - closed) * needed ** 2;
-    known[one * size + other] = known[other * size + one] = gain;
-    return gain;
-  };
+/** A sweep takes what gains nearly as much as its best touch, as long as one of those before hardly sounds. */
+const NEARLY = 0.9;
+const SOUNDS = 0.2;
+
+/** The settings and pairs that a move may ask. */
+export type Wanted = (setting: number, a: number, b: number) => boolean;
+
+/** A move, and the pairs it is expected to settle in a second. */
+export interface Rated {
+  move: Move;
+  rate: number;
 }
 
+const ALL: Wanted = () => true;
+
 /**
- * The best move by expected pairs settled in a second.
- * @param wanted only pairs held through settings in which this holds are considered; all, and sweeps, without it.
+ * The best move by expected pairs settled in a second: a pair in a setting, a pair held through settings, or a sweep of
+ * the setting where the handle is.
+ * @param wanted only pairs in settings in which this holds are considered.
  */
-export function bestRate(
-  situation: Situation,
-  wanted?: (setting: number, a: number, b: number) => boolean,
-): Move | null {
+export function bestRate(situation: Situation, wanted: Wanted = ALL): Rated | null {
   const { field, hands, costs, chance } = situation;
   const held = (setting: number) => field.settings[setting]?.held ?? false;
-  let best: { move: Move; rate: number } | null = null;
+  let best: Rated | null = null;
   const offer = (move: Move, gain: number) => {
     const rate = gain / costOf(move, hands, costs, held).seconds;
     if (!best || rate > best.rate + 1e-9) best = { move, rate };
   };
-  const gain = field.settings.map((_, setting) => gainIn(field, setting, netChance(field, chance, setting)));
+  const likely = field.settings.map((_, setting) => netChance(field, chance, setting));
+  const gain = likely.map((of, setting) => gainIn(field, setting, of));
   for (const [at, a] of field.places.entries())
     for (const b of field.places.slice(at + 1)) {
-      const open = runOf(situation, a, b);
-      const settings = wanted ? open.filter((setting) => wanted(setting, a, b)) : open;
+      const settings = runOf(situation, a, b).filter((setting) => wanted(setting, a, b));
       if (settings.length === 0) continue;
       const [red, black] = oriented(a, b, hands);
-      const run: number[] = [];
-      let sum = 0;
-      for (const setting of settings) {
-        run.push(setting);
-        sum += gain[setting]?.(a, b) ?? 0;
-        if (run.length === 1 || run.length === settings.length)
-          offer(holdMove(red, black, run.slice(), hands), sum);
-      }
+      const gains = settings.map((setting) => gain[setting]?.(a, b) ?? 0);
+      offer(holdMove(red, black, settings.slice(0, 1), hands), gains[0] as number);
+      if (settings.length > 1)
+        offer(
+          holdMove(red, black, settings, hands),
+          gains.reduce((sum, one) => sum + one, 0),
+        );
     }
   const here = hands.setting ?? 0;
-  const heads = wanted ? [] : headsOf(field, here);
-  for (const red of heads) {
-    const black = heads.filter((head) => head !== red && isOpen(field, here, red, head));
-    if (black.length < 2) continue;
-    offer(
-      { kind: 'sweep', setting: here, red, black },
-      black.reduce((sum, b) => sum + (gain[here]?.(red, b) ?? 0), 0),
-    );
+  for (const red of headsOf(field, here)) {
+    const sweep = bestSweep(field, here, red, likely[here] as Chance, gain[here] as Gain, wanted);
+    if (sweep) offer(sweep.move, sweep.gain);
   }
-  return (best as { move: Move } | null)?.move ?? null;
+  return best;
+}
+
+type Gain = ReturnType<typeof gainIn>;
+
+/** What to sweep from a terminal: what gains most first, as long as that hardly depends on what was touched before. */
+function bestSweep(
+  field: Field,
+  setting: number,
+  red: number,
+  chance: Chance,
+  gain: Gain,
+  wanted: Wanted,
+): { move: Move; gain: number } | null {
+  const touches = headsOf(field, setting)
+    .filter((head) => head !== red && isOpen(field, setting, red, head) && wanted(setting, red, head))
+    .map((place) => ({ place, gain: gain(red, place) }))
+    .sort((one, other) => other.gain - one.gain);
+  const black: number[] = [];
+  let [sum, silent] = [0, 1];
+  for (const touch of touches) {
+    if (touch.gain < NEARLY * (touches[0]?.gain ?? 0) || 1 - silent > SOUNDS) break;
+    black.push(touch.place);
+    sum += touch.gain;
+    silent *= 1 - chance(setting, red, touch.place);
+  }
+  return black.length < 2 ? null : { move: { kind: 'sweep', setting, red, black }, gain: sum };
 }

@@ -29,7 +29,7 @@ export const certify =
     const says = (setting: number, a: number, b: number) => pattern[setting]?.[a] === pattern[setting]?.[b];
     const expecting = { ...situation, chance: chanceOf(hypothesis) };
     return (
-      bestRate(expecting, says) ??
+      bestRate(expecting, says)?.move ??
       rung(expecting, (setting, tied, lone) => !tied.some((one) => says(setting, one, lone))) ??
       byTime(expecting)
     );

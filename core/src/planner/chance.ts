@@ -1,25 +1,30 @@
 import { netOf } from '../continuity/index.js';
-import { PRIOR_WEIGHTS } from './prior-weights.js';
-import { featuresOf, experienceOf, type Experience } from './experience.js';
+import { experienceOf, type Experience } from './experience.js';
+import { featuresOf } from './features.js';
 import { isOpen, type Field } from './field.js';
+import { likenessOf, type Likeness } from './likeness.js';
+import { PRIOR_WEIGHTS } from './prior-weights.js';
+import { priorChance, type PriorWeights } from './prior.js';
 
 /** How likely two terminals join in a setting, by place; between 0 and 1. Comes from outside where there is a prediction. */
 export type Chance = (setting: number, a: number, b: number) => number;
 
 /**
- * The learnt chance that two terminals join in a setting: logistic regression over what the other settings showed, its
- * weights trained by `npm run train-prior` on generated families. A low bundle makes each of its pairs likelier: at least
+ * The learnt chance that two terminals join in a setting: a small network over what the settings showed, its weights
+ * trained by `npm run train-prior` on generated families. A low bundle makes each of its pairs likelier: at least
  * one of them joins, so the chance of each is divided by the chance of any (Bayes' rule, pairs taken as independent).
  */
-export function learntChance(field: Field, weights: readonly number[] = PRIOR_WEIGHTS): Chance {
+export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS): Chance {
   const { size } = field;
   // Worked out when it is first asked for: most planners ask for few of these, and one for none.
-  let experience: Experience | null = null;
+  let seen: { experience: Experience; likeness: Likeness } | null = null;
   const known = new Map<number, Float64Array>();
   const bundled = new Map<number, Map<number, number> | null>();
   const plain = (setting: number, a: number, b: number): number => {
-    experience ??= experienceOf(field);
-    return logistic(featuresOf(field, experience, setting, Math.min(a, b), Math.max(a, b)), weights);
+    seen ??= lookAt(field);
+    const { experience, likeness } = seen;
+    const [low, high] = [Math.min(a, b), Math.max(a, b)];
+    return priorChance(featuresOf(field, experience, likeness, setting, low, high), weights);
   };
   const likelier = (setting: number): Map<number, number> | null => {
     const before = bundled.get(setting);
@@ -60,11 +65,9 @@ function likelierByBundles(field: Field, setting: number, plain: Chance): Map<nu
   return chances;
 }
 
-/** 1 / (1 + e^-x) of the weighted sum. */
-export function logistic(features: readonly number[], weights: readonly number[]): number {
-  let sum = 0;
-  for (let at = 0; at < features.length; at += 1) sum += (features[at] as number) * (weights[at] ?? 0);
-  return 1 / (1 + Math.exp(-sum));
+function lookAt(field: Field): { experience: Experience; likeness: Likeness } {
+  const experience = experienceOf(field);
+  return { experience, likeness: likenessOf(field, experience) };
 }
 
 /** The chance for two nets: that of the pair across them of which it is highest. */

@@ -19,9 +19,9 @@ export interface Experience {
   /** Pairs of nets that nobody knows of, in each setting, and those of them that a terminal's net is in. */
   open: number[];
   openAt: Uint16Array[];
-  /** In each setting the net of every terminal, and whether it is alone in it. */
+  /** In each setting the net of every terminal, and how many share it. */
   nets: Int16Array[];
-  alone: Uint8Array[];
+  members: Uint16Array[];
   /** Of the joins seen more than once or never again: the share that came again, 0 to 1. */
   repeats: number;
 }
@@ -34,7 +34,7 @@ export function experienceOf({ size, places, settings }: Field): Experience {
   const openAt = settings.map(() => new Uint16Array(size));
   const open = settings.map(() => 0);
   const nets = settings.map((one) => Int16Array.from({ length: size }, (_, place) => netOf(one.nets, place)));
-  const alone = nets.map(aloneIn);
+  const members = nets.map((net) => membersOf(net));
   const joins = settings.map(({ nets: { apart: heldApart } }, setting) => {
     const net = nets[setting] as Int16Array;
     const met = new Uint8Array(size);
@@ -87,7 +87,7 @@ export function experienceOf({ size, places, settings }: Field): Experience {
   }
   return {
     nets,
-    alone,
+    members,
     open,
     openAt,
     repeats: again / all,
@@ -105,89 +105,9 @@ function count(list: Uint16Array | undefined, place: number): void {
   if (list) list[place] = (list[place] as number) + 1;
 }
 
-/** What speaks for or against two terminals joining in a setting, each between about -1 and 1: see `FEATURES`. */
-export function featuresOf(
-  { size, places, settings }: Field,
-  { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, alone }: Experience,
-  setting: number,
-  a: number,
-  b: number,
-): number[] {
-  const cell = a * size + b;
-  const [closed, parted] = [joined[cell] as number, apart[cell] as number];
-  const seen = closed + parted;
-  const joinedAt = (at: number) => nets[at] !== undefined && nets[at][a] === nets[at][b];
-  const apartAt = (at: number) => {
-    const beside = nets[at];
-    const held = settings[at]?.nets.apart;
-    return beside !== undefined && held?.[(beside[a] as number) * size + (beside[b] as number)] === 1;
-  };
-  const here = alone[setting] as Uint8Array;
-  const [hub, other] = (degree[a] as number) >= (degree[b] as number) ? [a, b] : [b, a];
-  const [most, least] = [degree[hub] as number, degree[other] as number];
-  const samePole = pole[a] === pole[b];
-  const idle = here[hub] === 1 && (busy[hub] as number) > 0;
-  const left = Math.max(1, open[setting] as number);
-  const missing = usual - (joins[setting] as number);
-  const hubNet = nets[setting]?.[hub] ?? hub;
-  const choices = Math.max(1, (openAt[setting] as Uint16Array)[hubNet] as number);
-  return [
-    1,
-    logit(usual > 0 ? missing / left : 0.7 / places.length),
-    usual > 0 ? 0 : 1,
-    closed > 0 ? repeats : 0,
-    closed > 0 ? 1 - repeats : 0,
-    seen > 0 ? closed / seen : 0,
-    closed > 0 && parted === 0 ? 1 : 0,
-    closed === 0 ? Math.min(parted, 6) / 6 : 0,
-    joinedAt(setting - 1) || joinedAt(setting + 1) ? repeats : 0,
-    apartAt(setting - 1) || apartAt(setting + 1) ? 1 : 0,
-    most === 0 ? 1 : 0,
-    samePole && closed === 0 && seen > 0 ? 1 : 0,
-    !samePole && least > 0 ? 1 : 0,
-    here[a] === 1 && here[b] === 1 ? 1 : 0,
-    idle && most > 1 ? 1 + logit(1 / (choices + 0.5)) / 4 : 0,
-    idle && most > 1 && (least === 0 || closed > 0) ? 1 : 0,
-    most > 1 && least === 0 ? 1 : 0,
-    seen === 0 ? 1 : 0,
-    here[other] === 1 && !idle && most > 1 ? 1 : 0,
-    repeats,
-  ];
-}
-
-/** ln(p / (1 - p)), with p held between 0.002 and 0.9, over 3. */
-function logit(chance: number): number {
-  const held = Math.min(0.9, Math.max(0.002, chance));
-  return Math.log(held / (1 - held)) / 3;
-}
-
-/** Names of the features, in order; the weights are stored with them. */
-export const FEATURES = [
-  'bias',
-  'joins missing here over pairs left',
-  'no setting known yet',
-  'joined elsewhere, where joins come again',
-  'joined elsewhere, where they do not',
-  'share of settings in which it is joined',
-  'joined in all',
-  'joined in none of so many',
-  'joined beside, where joins come again',
-  'apart beside',
-  'no partners',
-  'two throws of a pole',
-  'of two poles',
-  'both alone here',
-  'the hub is idle here, over its choices',
-  'the hub is idle, and the other a throw of it or new',
-  'a hub and a terminal without partners',
-  'nothing known elsewhere',
-  'the hub has its throw here',
-  'joins come again',
-] as const;
-
-/** Which places share their net with nobody. */
-function aloneIn(net: Int16Array): Uint8Array {
+/** For every place how many places its net has. */
+function membersOf(net: Int16Array): Uint16Array {
   const members = new Uint16Array(net.length);
   for (const name of net) members[name] = (members[name] as number) + 1;
-  return Uint8Array.from(net, (name) => (members[name] === 1 ? 1 : 0));
+  return Uint16Array.from(net, (name) => members[name] as number);
 }
