@@ -19,21 +19,22 @@ export const ladder: Planner = (situation) => {
   const left = stillWorth(situation, moves, worth);
   if (left.length === 0) return byTime(situation);
   const pair = bestRate(situation);
-  if (pair && (waiting(situation.field) || pair.rate > MARGIN * rateOf(situation, left))) return pair.move;
+  if (pair && (waiting(situation.field) || pair.rate > marginOf(situation.field) * rateOf(situation, left)))
+    return pair.move;
   return left[0]?.move ?? null;
 };
 
 /** Readings of bundles after which a ladder may be left for pairs. */
 const ENOUGH = 4;
 
-/** A bundle is asked where it is at least so likely to be open (these three are tuned on drawn switches). */
+/** A bundle is asked where it is at least so likely to be open (this and the next two are tuned on drawn switches). */
 const LIKELY_OPEN = 0.3;
 
 /** What a low bundle is worth in pairs. */
 const LOW = 0.5;
 
-/** How much better than the ladder a pair has to be. */
-const MARGIN = 1.15;
+/** How much better than the ladder a pair has to be; less where many bundles were low, which says that more will be. */
+const marginOf = ({ bundles }: Field): number => 1.15 * (1 - (0.6 * bundles.low) / Math.max(1, bundles.all));
 
 /** Whether so many low bundles wait for their pair that this comes first; more terminals make a low one worth more. */
 function waiting({ bundles, places, settings }: Field): boolean {
