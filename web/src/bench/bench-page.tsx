@@ -217,17 +217,17 @@ function Files() {
       <button
         type="button"
         onClick={() => input.current?.click()}
-        className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift"
+        className="flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift"
       >
         <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
       </button>
-      <Link to="/shop" className="flex min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift">
+      <Link to="/shop" className="flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift">
         <ClipboardList size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Shop lists</span>
       </Link>
       <a
         href="/api/export"
         download
-        className="hidden min-h-11 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift sm:flex"
+        className="hidden min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift sm:flex"
       >
         <Download size={18} aria-hidden="true" /> Save all as a file
       </a>

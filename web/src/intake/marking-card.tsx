@@ -71,7 +71,7 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
                   type="button"
                   onClick={() => turn(index)}
                   aria-label={`${character === ' ' ? 'space' : character}: ${sure}`}
-                  className={`flex h-11 min-w-9 items-center justify-center rounded-part border-2 font-mono text-large font-bold ${LOOKS[sure]}`}
+                  className={`flex h-12 min-w-9 items-center justify-center rounded-part border-2 font-mono text-large font-bold ${LOOKS[sure]}`}
                 >
                   {sure === 'unreadable' ? '?' : character}
                 </button>

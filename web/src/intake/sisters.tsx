@@ -59,7 +59,7 @@ export function Sisters() {
           <li key={sister.id} className="flex flex-wrap items-center gap-3 border-b border-line pb-2">
             <span className="grow font-semibold">{sister.text}</span>
             {sister.job ? (
-              <Link to={`/jobs/${sister.job}`} className="flex min-h-11 items-center px-2 underline">
+              <Link to={`/jobs/${sister.job}`} className="flex min-h-12 items-center px-2 underline">
                 Open its job
               </Link>
             ) : (

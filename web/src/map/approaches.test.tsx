@@ -88,6 +88,43 @@ describe('other ways of mapping', () => {
     );
   });
 
+  it('takes every choice by a second key, and closes so that the next key is for the prompt', async () => {
+    const { described, checked } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black over 2 to 4');
+    const inPanel = async (...keys: string[]) => {
+      key('/');
+      const panel = await screen.findByRole('dialog', { name: 'How to map' });
+      keys.forEach((one) => fireEvent.keyDown(panel, { key: one }));
+      return panel;
+    };
+    const closed = () => until(() => expect(screen.queryByRole('dialog', { name: 'How to map' })).toBeNull());
+    await inPanel('2');
+    await closed();
+    await until(() => expect(written('approached').at(-1)?.approach).toMatchObject({ order: 'pair' }));
+    await inPanel('7');
+    await until(() => expect(written('approached').at(-1)?.approach.extent).toBe('working-pairs'));
+    await closed();
+    await inPanel('t');
+    await closed();
+    expect(screen.getByRole('button', { name: 'Tone', pressed: true })).toBeDefined();
+
+    const panel = await inPanel('x', '9', 'c');
+    const clips = within(panel).getByLabelText('Clips at hand');
+    expect(document.activeElement).toBe(clips);
+    // What is typed there is no choice any more.
+    fireEvent.keyDown(clips, { key: '1' });
+    expect(written('approached').at(-1)?.approach.extent).toBe('working-pairs');
+    fireEvent.keyDown(panel, { key: 'q' });
+    expect(document.activeElement).toBe(within(panel).getByLabelText(/^Quick check/));
+    fireEvent.keyDown(panel, { key: 's' });
+    expect(document.activeElement).toBe(within(panel).getByLabelText('Move one lead'));
+    fill('Move one lead', 'soon', panel);
+    expect(within(panel).getByRole('alert').textContent).toContain('Type seconds from 0 to 120');
+    fill('Move one lead', '4,5', panel);
+    await until(() => expect(written('approached').at(-1)?.approach.hands?.moveLead).toBe(4.5));
+  });
+
   it('working pairs end by saying what is not known, and go on to everything', async () => {
     const { described, checked, approached } = aSwitch(3, 1);
     const { written } = await renderJob(<MapPage />, [

@@ -29,7 +29,7 @@ function Positions({ probing, onPick }: { probing: Probing; onPick: (about: Insp
   }));
   return (
     <>
-      <table className="w-full text-right font-mono text-small [&_td]:pl-3 [&_th]:align-bottom [&_th+th]:pl-3">
+      <table className="w-full text-right font-mono text-small [&_td]:pl-2 [&_td]:align-top [&_td]:whitespace-nowrap [&_th]:align-bottom [&_th+th]:pl-2 [&_tbody_th]:align-top">
         <thead className="text-quiet">
           <tr>
             <th className="text-left font-semibold">Position</th>
@@ -54,7 +54,10 @@ function Positions({ probing, onPick }: { probing: Probing; onPick: (about: Insp
                   .filter(Boolean)
                   .join(', ') || '0'}
               </td>
-              <td>{left.readings > 0 ? `${left.touches}, ${time(left.seconds)}` : '–'}</td>
+              <td>
+                {left.readings > 0 ? left.touches : '–'}
+                {left.readings > 0 && <span className="block">{time(left.seconds)}</span>}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -93,8 +96,8 @@ function PairMatrix({
   return (
     <div className="mt-2 overflow-x-auto" role="group" aria-label="Every pair of this position">
       <div
-        className="grid w-max gap-px font-mono text-[0.65rem]"
-        style={{ gridTemplateColumns: `auto repeat(${map.contacts.length}, 1.4rem)` }}
+        className="grid w-max gap-px font-mono text-small"
+        style={{ gridTemplateColumns: `auto repeat(${map.contacts.length}, 3rem)` }}
       >
         <span />
         {map.contacts.map((b) => (
@@ -120,7 +123,7 @@ function PairMatrix({
                       b: settled.terminals[b] as TerminalId,
                     })
                   }
-                  className={`h-6 border border-line ${LOOKS[lookOf(fact)]}`}
+                  className={`size-12 border border-line ${LOOKS[lookOf(fact)]}`}
                 >
                   {fact.state === 'follows' ? '·' : fact.state === 'assumed' ? 'a' : ''}
                 </button>
@@ -136,7 +139,7 @@ function PairMatrix({
 function Row({ name, children }: { name: string; children: React.ReactNode }) {
   return (
     <>
-      <span className="pr-1 text-right text-quiet">{name}</span>
+      <span className="self-center pr-1 text-right text-quiet">{name}</span>
       {children}
     </>
   );

@@ -18,7 +18,7 @@ export const MAP_KEYS: readonly [string, string][] = [
   ['End', 'Hit the stop: that was the last position'],
   ['Home', 'Back at the start: the handle goes round'],
   ['+', 'One more lug'],
-  ['/', 'How to map: order, extent, clips'],
+  ['/', 'How to map; then 1 to 7 the way, t tone, o ohms, h clamp, c clips, q quick check, s seconds'],
   ['Escape', 'Leave what was begun'],
   ['F8, F9', 'Sounds, speech: on or off'],
   ['?', 'These keys'],

@@ -97,7 +97,7 @@ export function MatchPage() {
 function Progress({ matches, onStop }: { matches: SearchState; onStop: () => void }) {
   if (matches.trouble) return <p className="mt-3 text-brick">{matches.trouble}</p>;
   return (
-    <div className="mt-3 flex min-h-11 items-center gap-3 text-quiet" role="status">
+    <div className="mt-3 flex min-h-12 items-center gap-3 text-quiet" role="status">
       {matches.candidates.length} of {matches.all} looked at
       {matches.running && <PlainButton onClick={onStop}>Stop</PlainButton>}
     </div>

@@ -12,7 +12,7 @@ export function areaOf(typed: string): number | null {
   return decodeMarking(typed.trim()).cord?.area ?? null;
 }
 
-const INPUT = 'mt-1 block min-h-11 w-full rounded-part border-2 border-line bg-sheet px-3 font-mono';
+const INPUT = 'mt-1 block min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3 font-mono';
 
 /** What a sound cord reads there and back, beside what the meter in hand can tell. */
 export function CordCheck() {

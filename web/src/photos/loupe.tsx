@@ -133,7 +133,7 @@ interface SliderProps {
 
 function Slider({ label, value, onChange, icon }: SliderProps) {
   return (
-    <label className="flex min-h-11 items-center gap-2">
+    <label className="flex min-h-12 items-center gap-2">
       {icon}
       <span className="sr-only">{label}</span>
       <input
@@ -159,7 +159,7 @@ function Check({
   onChange: (checked: boolean) => void;
 }) {
   return (
-    <label className="flex min-h-11 items-center gap-2">
+    <label className="flex min-h-12 items-center gap-2">
       <input
         type="checkbox"
         className="size-5 accent-(--teal)"

@@ -7,7 +7,7 @@ import { PlainButton } from '../shared/plain-button.js';
 import { CheckLine } from '../shared/check-line.js';
 
 const EMPTY = { where: '', volts: '', reason: '', by: '', dial: false };
-const INPUT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-3';
+const INPUT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3';
 
 /** Live tests: written down with a reason and a competent person, and used for nothing else. */
 export function LiveRecords() {

@@ -46,7 +46,7 @@ export function SafetyRow({ line, number, supply, answer, next }: SafetyRowProps
         <div className="grid min-w-0 items-center gap-x-4 sm:grid-cols-[3fr_2fr_auto]">
           <h2 className="font-bold">{text}</h2>
           <span>{answerWords(answer)}</span>
-          <PlainButton look="quiet" className="!min-h-10 !px-2" onClick={() => give(null)}>
+          <PlainButton look="quiet" className="!px-2" onClick={() => give(null)}>
             Answer again
           </PlainButton>
         </div>
@@ -93,7 +93,7 @@ interface Asking {
   onGive: (answer: SafetyAnswer) => void;
 }
 
-const INPUT = 'mt-1 block min-h-11 rounded-part border-2 border-line bg-sheet px-3';
+const INPUT = 'mt-1 block min-h-12 rounded-part border-2 border-line bg-sheet px-3';
 
 function LeaveOut({ onGive, onBack }: Asking & { onBack: () => void }) {
   const [reason, setReason] = useState('');

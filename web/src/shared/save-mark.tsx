@@ -23,7 +23,7 @@ export function SaveMark() {
       title={'reason' in save ? `${save.reason} Press to try again.` : 'On the server’s disk'}
       aria-live="polite"
       onClick={() => void session.flush()}
-      className={`min-h-9 min-w-20 rounded-part px-3 font-semibold ${look}`}
+      className={`min-h-12 min-w-20 rounded-part px-3 font-semibold ${look}`}
     >
       {text}
     </button>

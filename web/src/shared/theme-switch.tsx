@@ -20,7 +20,7 @@ export function ThemeSwitch() {
     <button
       type="button"
       aria-label={`Change to the ${other} theme`}
-      className="flex size-11 items-center justify-center rounded-part text-on-enamel hover:bg-enamel-lift"
+      className="flex size-12 items-center justify-center rounded-part text-on-enamel hover:bg-enamel-lift"
       onClick={() => {
         localStorage.setItem('theme', other);
         setTheme(other);

@@ -30,7 +30,7 @@ export function ShopPage() {
   );
 }
 
-const INPUT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-3 py-1.5';
+const INPUT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3 py-1.5';
 
 function ShopForm({ shop }: { shop: Shop }) {
   const queries = useQueryClient();

@@ -49,14 +49,14 @@ export function TablePage() {
           <a
             href={`/api/jobs/${job?.id}/export`}
             download
-            className="no-print flex min-h-11 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
+            className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
           >
             <Download size={18} aria-hidden="true" /> Save as a file
           </a>
           <button
             type="button"
             onClick={() => window.print()}
-            className="no-print flex min-h-11 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
+            className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
           >
             <Printer size={18} aria-hidden="true" /> Print
           </button>

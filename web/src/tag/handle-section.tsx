@@ -20,7 +20,7 @@ import { useViewSide } from '../shared/view-side.js';
 import { FORM_WORDS } from '../words/layouts.js';
 import { CheckLine } from '../shared/check-line.js';
 
-const INPUT = 'min-h-11 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
+const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
 /** What the hand moves: drawn as what it is, with what the front says and where it points. */
 export function HandleSection() {

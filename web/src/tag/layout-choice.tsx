@@ -112,7 +112,7 @@ function Count({ label, value, least, most, onChange }: CountProps) {
           const next = Math.round(Number(target.value));
           if (next >= least && next <= most && next !== value) onChange(next);
         }}
-        className="mt-1 block min-h-11 w-24 rounded-part border-2 border-line bg-sheet px-3 font-mono"
+        className="mt-1 block min-h-12 w-24 rounded-part border-2 border-line bg-sheet px-3 font-mono"
       />
     </label>
   );

@@ -21,7 +21,7 @@ interface PartsSectionProps {
   onEnds: (ends: TerminalId[]) => void;
 }
 
-const INPUT = 'mt-1 min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2';
+const INPUT = 'mt-1 min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
 /** External jumpers, before they come off, and whatever else conducts without being a contact. */
 export function PartsSection({ parts, ends, onEnds }: PartsSectionProps) {
@@ -46,7 +46,7 @@ export function PartsSection({ parts, ends, onEnds }: PartsSectionProps) {
               {part.ohms !== null && `, ${ohms(part.ohms)}`}
               {part.note && `, ${part.note}`}
             </span>
-            <label className="ml-auto flex min-h-11 items-center gap-2">
+            <label className="ml-auto flex min-h-12 items-center gap-2">
               <input
                 type="checkbox"
                 className="size-5 accent-(--teal)"

@@ -139,7 +139,7 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
 
 const BARE_FASTENER = { count: '1', kind: 'screw' as FastenerKind, length: '', place: '' };
 type TypedFastener = typeof BARE_FASTENER;
-const INPUT = 'min-h-11 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
+const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
 interface StepFormProps {
   step: StripStep | null;

@@ -12,7 +12,7 @@ import { PlainButton } from '../shared/plain-button.js';
 
 const ROLE_WORDS: Record<TerminalRole, string> = { contact: 'Terminal', dummy: 'Dummy lug', frame: 'FRAME' };
 
-const INPUT = 'mt-1 min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 font-mono';
+const INPUT = 'mt-1 min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 font-mono';
 
 /** One terminal: what it is called, what is stamped on it, and what it is. */
 export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClose: () => void }) {
@@ -46,7 +46,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
     >
       <div className="flex items-center justify-between">
         <h2 className="font-mono text-large font-bold">{terminal.label}</h2>
-        <PlainButton look="quiet" className="!min-h-9 !px-2" onClick={onClose}>
+        <PlainButton look="quiet" className="!px-2" onClick={onClose}>
           Close
         </PlainButton>
       </div>

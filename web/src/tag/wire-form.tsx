@@ -21,7 +21,7 @@ interface WireFormProps {
   onClose: () => void;
 }
 
-const SELECT = 'mt-1 min-h-11 w-full rounded-part border-2 border-line bg-sheet px-2';
+const SELECT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-2';
 
 /** One wire: its tag, colour, size, how it ends, where it sits and where it goes. Kept as it is typed. */
 export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
@@ -137,7 +137,7 @@ function ColorChoice({ color, onChoose }: { color: string; onChoose: (color: str
             aria-label={`${code}, ${word}`}
             aria-pressed={chosen.includes(code)}
             onClick={() => toggle(code)}
-            className={`flex min-h-11 items-center gap-1.5 rounded-part border-2 px-2 font-mono ${chosen.includes(code) ? 'border-ink font-bold' : 'border-line'}`}
+            className={`flex min-h-12 items-center gap-1.5 rounded-part border-2 px-2 font-mono ${chosen.includes(code) ? 'border-ink font-bold' : 'border-line'}`}
           >
             <Swatch color={code} />
             {code}

@@ -126,7 +126,7 @@ function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellP
           aria-pressed={closed}
           aria-label={`${name}: should be ${closed ? 'closed' : 'open'}`}
           onClick={onToggle}
-          className="flex h-11 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
+          className="flex h-12 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
         >
           {closed ? (
             <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">
@@ -160,7 +160,7 @@ function AddContact({ map, onAdd }: { map: SwitchMap; onAdd: (contact: Contact) 
       {label}
     </option>
   ));
-  const select = 'min-h-11 rounded-part border-2 border-line bg-sheet px-2 font-mono';
+  const select = 'min-h-12 rounded-part border-2 border-line bg-sheet px-2 font-mono';
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
       <select
