@@ -1,9 +1,7 @@
-import { truthTable } from '@which-way/core/table';
 import type { ReadingId } from '@which-way/core/switch';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Inspector, type Inspected } from '../shared/inspector.js';
 import { SideSwitch } from '../shared/side-switch.js';
-import { TableGrid } from '../shared/table-grid.js';
 import { useStable } from '../shared/use-stable.js';
 import { Contradictions } from './contradictions.js';
 import { useJobState } from '../job/job-context.js';
@@ -19,7 +17,7 @@ import { MapDrawing } from './map-drawing.js';
 import { MapShut } from './map-shut.js';
 import { MapTools } from './map-tools.js';
 import { PromptBar } from './prompt-bar.js';
-import { Tape } from './tape.js';
+import { ReadingsSoFar, TableSoFar } from './known-so-far.js';
 import { useNow } from './use-now.js';
 import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './use-probing.js';
@@ -40,6 +38,8 @@ export function MapPage() {
   );
   const probing = useProbing(outlook, now);
   const { map } = probing;
+  // What is known is drawn after the next prompt, for which the hands wait.
+  const later = useDeferredValue(map);
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const [help, setHelp] = useState(false);
   const [choosing, setChoosing] = useState(false);
@@ -51,7 +51,6 @@ export function MapPage() {
     probing.correct(id);
   });
   if (!probing.open) return <MapShut />;
-  const table = truthTable(map);
   return (
     <main className="flex grow flex-col lg:h-[calc(100dvh-7.75rem)] lg:flex-none">
       <h1 className="sr-only">Map</h1>
@@ -93,20 +92,10 @@ export function MapPage() {
           <WayBackSoFar probing={probing} />
           <LooksLike probing={probing} outlook={outlook} />
           <WaysOn probing={probing} outlook={outlook} />
-          <section aria-label="Truth table so far">
-            <h2 className="font-semibold text-quiet">Truth table so far</h2>
-            {table.poles.length + table.uncertain.length === 0 ? (
-              <p className="text-quiet">Nothing joins so far.</p>
-            ) : (
-              <TableGrid table={table} structure={map.structure} onPick={setInspected} at={probing.at} />
-            )}
-          </section>
+          <TableSoFar map={later} at={probing.at} onPick={setInspected} />
           <CoverageTable probing={probing} onPick={setInspected} />
           <DeclaredParts map={map} />
-          <section aria-label="Readings">
-            <h2 className="font-semibold text-quiet">Readings</h2>
-            <Tape tape={map.tape} structure={map.structure} onReadAgain={readAgain} />
-          </section>
+          <ReadingsSoFar map={later} onReadAgain={readAgain} />
           {awake === 'cannot' && (
             <p className="text-small text-quiet">
               The screen may go dark by itself: this browser keeps it on only at a secure address, such as on

@@ -20,7 +20,8 @@ export function useSpoken(probing: Probing): void {
     if (before === map) return;
     const fresh = map.tape.slice(before.tape.length);
     const cue = cueOf(probing, before, fresh);
-    if (sounds && cue) play(cue);
+    // The next prompt is painted first.
+    if (sounds && cue) setTimeout(play, 0, cue);
     if (speech && fresh.length > 0) said.current = readBack(probing, fresh);
   }, [map, probing, sounds, speech]);
   useEffect(() => {
