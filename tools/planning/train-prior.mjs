@@ -24,7 +24,7 @@ import { run } from './measure.mjs';
 import { FAMILIES, switchOf } from './switch-families.mjs';
 
 const SEED = 1126;
-const PER_FAMILY = 60;
+const PER_FAMILY = 110;
 const CLIPS = { ...ORDINARY_HANDS, clipsOwned: 24 };
 const PLANNERS = [
   [likelyFirst, ORDINARY_HANDS],

@@ -1,6 +1,6 @@
 import { seededRandom, shuffled } from '../switch/index.js';
 import { clipChange, costOf, oriented, type HandCosts, type Hands } from './hands.js';
-import { needsClips, type Move } from './move.js';
+import type { Move } from './move.js';
 import { holdMove } from './schools.js';
 
 /** One setting of a re-check: nets by place, and which pairs of nets only one reading parts so far. */

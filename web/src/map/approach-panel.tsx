@@ -101,7 +101,7 @@ function Choices({ probing }: { probing: Probing }) {
   const { map, at } = probing;
   const now = approachOf(map);
   const ways = waysOf(now);
-  const { forecasts } = useDesk(
+  const { forecasts, alone } = useDesk(
     map,
     at,
     probing.now,
@@ -129,7 +129,7 @@ function Choices({ probing }: { probing: Probing }) {
                 <span className="block text-small text-quiet">{way.hint}</span>
               </span>
               <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
-                {expected ? `about ${time(expected.seconds)}` : '…'}
+                {expected ? `about ${time(expected.seconds)}` : alone ? 'no forecast' : '…'}
                 {expected && <span className="block text-quiet">{expected.touches} touches</span>}
               </span>
             </label>

@@ -4,8 +4,8 @@ import { firstSetting, type SettingId } from '@which-way/core/switch';
 import { useEffect, useMemo, useState } from 'react';
 import type { DeskView } from './use-desk.js';
 
-/** Milliseconds that the better plan is waited for: less than a hand notices. */
-const PATIENCE = 30;
+/** Milliseconds that the better plan is waited for: less than a hand notices, and a worse plan costs the hands seconds. */
+const PATIENCE = 80;
 
 /**
  * What to do next; null for the moment in which it is thought of. Position-first takes no thought and is there at once.
