@@ -54,7 +54,7 @@ export function MapPage() {
   return (
     <main className="flex grow flex-col lg:h-[calc(100dvh-7.75rem)] lg:flex-none">
       <h1 className="sr-only">Map</h1>
-      <div className="grid min-h-0 grow lg:grid-cols-[17rem_1fr_24rem]">
+      <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:grid-cols-[17rem_minmax(0,1fr)_24rem]">
         <div className="order-2 lg:order-none lg:min-h-0 lg:overflow-y-auto">
           <HandleRail probing={probing} />
         </div>
@@ -64,9 +64,11 @@ export function MapPage() {
             onHelp={() => setHelp(true)}
             approach={{ open: choosing, onOpenChange: setChoosing }}
           />
-          <div className="relative h-[36dvh] min-h-0 px-4 pb-2 lg:h-auto lg:grow">
-            <MapDrawing probing={probing} onPick={setInspected} />
-            <div className="absolute bottom-0 left-1 bg-paper">
+          <div className="relative flex h-[40dvh] min-h-0 flex-col px-4 pb-2 lg:h-auto lg:grow">
+            <div className="min-h-0 grow">
+              <MapDrawing probing={probing} onPick={setInspected} />
+            </div>
+            <div className="-ml-3 lg:absolute lg:bottom-0 lg:left-1 lg:ml-0 lg:bg-paper">
               <SideSwitch />
             </div>
           </div>

@@ -24,7 +24,7 @@ function point(drawn: Drawn, degrees: number, radius: number, middle: { x: numbe
   return { x: middle.x + radius * Math.sin(angle), y: middle.y - radius * Math.cos(angle) };
 }
 
-/** Position marks around a turning handle; the one it stands at is full. */
+/** Position marks around a turning handle; the one it stands at is full. Where names would overlap, only that one has its. */
 function Marks({
   drawn,
   middle,
@@ -35,29 +35,49 @@ function Marks({
   radius: number;
 }) {
   const { actuator } = drawn;
-  return actuator.positions.map((position, index) => {
-    const here = position === drawn.position;
-    const { x, y } = point(drawn, angleOf(actuator, position), radius, middle);
-    const name = position.name ?? String(index + 1);
-    const label = name.length <= 4 ? name : name.slice(0, 3);
-    return (
-      <g key={position.id}>
-        <circle cx={x} cy={y} r={16} fill={here ? INK : 'var(--sheet)'} stroke={INK} strokeWidth={2} />
-        <text
-          x={x}
-          y={y}
-          textAnchor="middle"
-          dominantBaseline="central"
-          fontSize={[14, 14, 14, 12, 10][label.length] ?? 10}
-          fontFamily="var(--font-mono)"
-          fontWeight={700}
-          fill={here ? 'var(--sheet)' : INK}
-        >
-          {label}
-        </text>
-      </g>
-    );
-  });
+  const marks = actuator.positions.map((position, index) => ({
+    position,
+    here: position === drawn.position,
+    name: position.name ?? String(index + 1),
+    ...point(drawn, angleOf(actuator, position), radius, middle),
+  }));
+  const gaps = marks
+    .slice(1)
+    .map(({ x, y }, at) => Math.hypot(x - (marks[at]?.x ?? x), y - (marks[at]?.y ?? y)));
+  const room = Math.min(16, 0.56 * Math.min(...gaps, 99));
+  const named = room >= 12;
+  // The one it stands at lies on top.
+  return marks
+    .toSorted((one, other) => Number(one.here) - Number(other.here))
+    .map(({ position, here, name, x, y }) => {
+      const label = name.length <= 4 ? name : name.slice(0, 3);
+      return (
+        <g key={position.id}>
+          <circle
+            cx={x}
+            cy={y}
+            r={named || here ? 16 : Math.max(3, room - 3)}
+            fill={here ? INK : 'var(--sheet)'}
+            stroke={INK}
+            strokeWidth={2}
+          />
+          {(named || here) && (
+            <text
+              x={x}
+              y={y}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fontSize={[14, 14, 14, 12, 10][label.length] ?? 10}
+              fontFamily="var(--font-mono)"
+              fontWeight={700}
+              fill={here ? 'var(--sheet)' : INK}
+            >
+              {label}
+            </text>
+          )}
+        </g>
+      );
+    });
 }
 
 function knob(drawn: Drawn, grip: ReactNode): ReactNode {

@@ -16,12 +16,20 @@ import { zeroTrouble } from '../map/zero.js';
 import { strandOf } from '../shared/strand.js';
 import { ohms, quantity } from './quantity.js';
 import { settingName, terminalList } from './terminals.js';
+import { time } from './time.js';
 
 const newId = newIdFrom(seededRandom(4));
 const described = (labels: string[], positions: number): Structure => ({
   ...describeSwitch({ terminals: labels.length, positions, form: 'rotary', layout: 'list', labels }, newId),
   placed: [],
   merged: {},
+});
+
+describe('time in words', () => {
+  it('is said in fives, then in minutes, then in half hours, and never rounded down', () => {
+    expect([3, 61, 89.5, 90, 7199].map(time)).toEqual(['5 s', '65 s', '90 s', '2 min', '120 min']);
+    expect([7200, 7201, 90_360].map(time)).toEqual(['2 h', '2 h 30 min', '25 h 30 min']);
+  });
 });
 
 describe('ohms in words', () => {
