@@ -51,6 +51,7 @@ export function MapPage() {
     probing.correct(id);
   });
   if (!probing.open) return <MapShut />;
+  const framed = map.structure.terminals.some(({ role }) => role === 'frame');
   return (
     <main className="flex grow flex-col lg:h-[calc(100dvh-7.75rem)] lg:flex-none">
       <h1 className="sr-only">Map</h1>
@@ -68,7 +69,8 @@ export function MapPage() {
             <div className="min-h-0 grow">
               <MapDrawing probing={probing} onPick={setInspected} />
             </div>
-            <div className="-ml-3 lg:absolute lg:bottom-0 lg:left-1 lg:ml-0 lg:bg-paper">
+            {/* Beside the frame there is room; without one it would lie over lugs. */}
+            <div className={framed ? 'lg:absolute lg:bottom-0 lg:left-1' : '-mb-2 -ml-3'}>
               <SideSwitch />
             </div>
           </div>

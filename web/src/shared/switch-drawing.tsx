@@ -162,7 +162,7 @@ const Link = memo(function Link({ link, path }: { link: DrawnLink; path: string 
       }}
       className={onPick ? 'cursor-pointer' : undefined}
     >
-      <path d={path} fill="none" stroke="transparent" strokeWidth={30} />
+      <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
       <path
         d={path}
         fill="none"
@@ -255,7 +255,11 @@ type LugProps = { square: boolean; radius: number } & SVGAttributes<SVGElement>;
 /** A lug is round; the frame is square, since it is not one. */
 function Lug({ square, radius, ...rest }: LugProps) {
   return square ? (
-    <rect x={-radius} y={-radius * 0.62} width={radius * 2} height={radius * 1.24} rx={4} {...rest} />
+    <>
+      {/* A finger needs more height than the mark has. */}
+      <rect x={-radius} y={-radius} width={radius * 2} height={radius * 2} fill="transparent" />
+      <rect x={-radius} y={-radius * 0.62} width={radius * 2} height={radius * 1.24} rx={4} {...rest} />
+    </>
   ) : (
     <circle r={radius} {...rest} />
   );
