@@ -79,12 +79,11 @@ describe('the learnt prior', () => {
     );
   });
 
-  it('expects of a selector another throw, and of a switch that adds a pair at each position the last one again', () => {
+  it('expects of a selector its common with a throw, not two throws, and of a switch that adds a pair at each position the last one again', () => {
     // Two settings are known, the third is not touched.
     const throws = [1, 2, 3, 4].map((other) => partitionFromGroups(5, [[0, other]]));
     const selector = learntChance(partlyMapped(throws, positionFirst, 6));
-    expect(selector(2, 0, 3)).toBeGreaterThan(selector(2, 0, 1));
-    expect(selector(2, 0, 3)).toBeGreaterThan(selector(2, 3, 4));
+    expect(selector(2, 0, 3)).toBeGreaterThan(3 * selector(2, 3, 4));
     const pairs = [
       [[0, 1]],
       [
@@ -99,8 +98,7 @@ describe('the learnt prior', () => {
     ];
     const progressive = pairs.map((groups) => partitionFromGroups(6, groups));
     const more = learntChance(partlyMapped(progressive, positionFirst, 7));
-    expect(more(2, 2, 3)).toBeGreaterThan(0.5);
-    expect(more(2, 2, 3)).toBeGreaterThan(2 * more(2, 1, 4));
+    expect(more(2, 2, 3)).toBeGreaterThan(1.5 * more(2, 1, 4));
   });
 
   it('thinks each pair of a low bundle likelier than before', () => {
