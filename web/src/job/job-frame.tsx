@@ -1,6 +1,7 @@
+import type { Job } from '@which-way/contract';
 import { routeOf, type Step } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
-import { useEffect } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Navigate, Outlet, useParams } from 'react-router';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -20,7 +21,8 @@ export function JobFrame() {
 }
 
 function Frame() {
-  const { job, trouble, map } = useJobState((state) => state);
+  const job = useJobState((state) => state.job);
+  const trouble = useJobState((state) => state.trouble);
   useEffect(() => {
     if (job) document.title = `${job.number} ${job.title} · Which Way`;
     return () => {
@@ -66,12 +68,21 @@ function Frame() {
       >
         <SaveMark />
       </TopBar>
-      <RouteLine route={routeOf(job, map)} jobPath={`/jobs/${job.id}`} />
+      <JobRoute job={job} />
       <Refused />
       <Outlet />
     </div>
   );
 }
+
+/** The route of the job; it may be a moment behind the next prompt. */
+function JobRoute({ job }: { job: Job }) {
+  const map = useDeferredValue(useJobState((state) => state.map));
+  const route = useMemo(() => routeOf(job, map), [job, map]);
+  return <CalmRouteLine route={route} jobPath={`/jobs/${job.id}`} />;
+}
+
+const CalmRouteLine = memo(RouteLine);
 
 function Refused() {
   const refused = useJobState((state) => state.refused);

@@ -1,12 +1,13 @@
 import { doubtfulActs } from '@which-way/core/planner';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import type { Probing } from './use-probing.js';
 
 /** Readings taken with a meter that failed its next check: asked again in one go, or kept by undoing the failed check. */
-export function Doubtful({ probing: { map } }: { probing: Probing }) {
+export function Doubtful({ probing }: { probing: Probing }) {
+  const map = useDeferredValue(probing.map);
   const session = useSession();
   const acts = useMemo(() => doubtfulActs(map), [map]);
   if (acts.length === 0) return null;

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { forecast, frameAsk, returnSweep, returnWanted } from '@which-way/core/planner';
 import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
@@ -73,8 +73,10 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
 
 function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Probing; outlook: OutlookView }) {
   const coverage = at ? map.settings.get(at)?.coverage : undefined;
+  // Counted when the next prompt is on the screen: it may wait.
+  const later = useDeferredValue(map);
+  const left = useMemo(() => forecast(later), [later]);
   if (!coverage || !at) return <div />;
-  const left = forecast(map);
   const expected = outlook.forecasts[0];
   const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
