@@ -46,7 +46,7 @@ export function KeptField({
       if (typed !== null && typed !== text) onKeep(typed);
       setTyped(null);
     },
-    className: `mt-1 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 py-2 ${mono ? 'font-mono' : ''}`,
+    className: `mt-1 min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 py-2 ${mono ? 'font-mono' : ''}`,
   };
   return (
     <div>
