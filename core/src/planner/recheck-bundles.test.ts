@@ -16,6 +16,7 @@ function onceOnly(nets: readonly (readonly number[])[], pairsOnly: readonly bool
     places: nets[0]?.map((_, place) => place) ?? [],
     opens: nets.map((row) => ({ nets: row, single: singleOf(row) })),
     pairsOnly: nets.map((_, setting) => pairsOnly[setting] ?? false),
+    leaveOut: nets.map(() => new Uint8Array(size * size)),
     held: () => false,
   };
 }
@@ -70,6 +71,20 @@ describe('bundles of a re-check', () => {
     const pair = openBundle(onceOnly([alone, alone, alone], [true, true, true]), EMPTY_HANDS, costs);
     expect([pair?.red].flat()).toHaveLength(1);
     expect(pair?.black).toHaveLength(1);
+  });
+
+  it('does not ask a pair that was passed over, but another of the same two nets; with none left it ends', () => {
+    // Nets {0, 2} and {1}: 0-1 or 2-1 part them.
+    const left = onceOnly([[0, 1, 0]], [true]);
+    const costs = { ...ORDINARY_HANDS, clipsOwned: 3 };
+    const asked: string[] = [];
+    for (let move = openBundle(left, EMPTY_HANDS, costs); move; move = openBundle(left, EMPTY_HANDS, costs)) {
+      const [a, b] = [[move.red].flat()[0] as number, move.black[0] as number];
+      asked.push([a, b].sort().join('-'));
+      const out = left.leaveOut[0] as Uint8Array;
+      out[a * 3 + b] = out[b * 3 + a] = 1;
+    }
+    expect(asked.sort()).toEqual(['0-1', '1-2']);
   });
 
   it('counts a net once, whatever terminals of it are tied: more than 32 terminals too', () => {

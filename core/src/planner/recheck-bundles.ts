@@ -17,6 +17,8 @@ export interface OpensLeft {
   opens: readonly OpensOfSetting[];
   /** Settings in which no bundles are asked. */
   pairsOnly: readonly boolean[];
+  /** Pairs that are not to be asked by themselves, by setting, both ways round: other terminals of their nets may be. */
+  leaveOut: readonly Uint8Array[];
   held: (setting: number) => boolean;
 }
 
@@ -61,12 +63,20 @@ export function openBundle(left: OpensLeft, hands: Hands, costs: HandCosts): Mov
 type Rating = (sides: Sides) => Rated | null;
 
 /** Rates two sides; null where they part nothing, or where they want more clips than there are. */
-function rating({ size, opens, pairsOnly, held }: OpensLeft, hands: Hands, costs: HandCosts): Rating {
+function rating(
+  { size, opens, pairsOnly, leaveOut, held }: OpensLeft,
+  hands: Hands,
+  costs: HandCosts,
+): Rating {
   const words = Math.ceil(size / 32);
   const rows = opens.map(({ single }) => bitsOf(single, size, words));
   const [reds, blacks] = [new Int32Array(words), new Int32Array(words)];
   const gainIn = (setting: number, { red, black }: Sides): number => {
-    if (pairsOnly[setting] && (red.length > 1 || black.length > 1)) return 0;
+    const pair = red.length === 1 && black.length === 1;
+    if (
+      pair ? leaveOut[setting]?.[(red[0] as number) * size + (black[0] as number)] === 1 : pairsOnly[setting]
+    )
+      return 0;
     const { nets } = opens[setting] as OpensOfSetting;
     reds.fill(0);
     blacks.fill(0);

@@ -13,20 +13,18 @@ export interface RecheckState extends OpensLeft {
   joins: [red: number, black: number][][];
 }
 
-/**
- * What is left of the re-check of a map; `skipped` are pairs by setting that a person passed over: they are left out, and
- * so are the nets that they would have parted once more.
- */
+/** What is left of the re-check of a map; `skipped` are pairs by setting that a person passed over. */
 export function recheckState(
   map: SwitchMap,
   skipped: (setting: number) => readonly [number, number][] = () => [],
 ): RecheckState {
+  const size = map.structure.terminals.length;
   const order = settingsInOrder(map);
   const settled = order.flatMap((id) => map.settings.get(id)?.settled ?? []);
   const held = order.map((id) => isHeld(map.structure, id));
-  const state: RecheckState = {
+  return {
     held: (setting) => held[setting] ?? false,
-    size: map.structure.terminals.length,
+    size,
     places: map.contacts,
     joins: settled.map((one) => recheckLeft(one, map.contacts).joins),
     opens: settled.map((one) => {
@@ -34,11 +32,12 @@ export function recheckState(
       return { nets, single: single.slice() };
     }),
     pairsOnly: settled.map((one) => bundlesSayNothing(map, one)),
+    leaveOut: settled.map((_, setting) => {
+      const out = new Uint8Array(size * size);
+      for (const [a, b] of skipped(setting)) out[a * size + b] = out[b * size + a] = 1;
+      return out;
+    }),
   };
-  settled.forEach((_, setting) => {
-    for (const [a, b] of skipped(setting)) takeOut(state, setting, [a], [b]);
-  });
-  return state;
 }
 
 /** Whether nothing is left: any single wrong reading would have shown. */
@@ -64,14 +63,20 @@ export function recheckMove(state: RecheckState, hands: Hands, costs: HandCosts)
 }
 
 /** Of the pairs inside nets the one of which most readings are taken in a second. */
-function joinMove({ joins, held }: RecheckState, hands: Hands, costs: HandCosts): Move | null {
+function joinMove(
+  { joins, leaveOut, size, held }: RecheckState,
+  hands: Hands,
+  costs: HandCosts,
+): Move | null {
   const order = fromHere([...joins.keys()], hands.setting);
   const wants = (setting: number, a: number, b: number) =>
+    leaveOut[setting]?.[a * size + b] === 0 &&
     joins[setting]?.some(([one, other]) => (one === a && other === b) || (one === b && other === a));
   let best: { move: Move; rate: number } | null = null;
   for (const setting of order)
     for (const [red, black] of joins[setting] ?? []) {
       const settings = order.filter((one) => wants(one, red, black));
+      if (settings.length === 0) continue;
       const move: Move =
         settings.length === 1
           ? pairMove(setting, red, black)
@@ -83,15 +88,16 @@ function joinMove({ joins, held }: RecheckState, hands: Hands, costs: HandCosts)
 }
 
 /** One lead on a net, the other over the nets that only one reading parts from it; from the last net to the first. */
-function sweepMove({ size, places, opens }: RecheckState, hands: Hands): Move | null {
+function sweepMove({ size, places, opens, leaveOut }: RecheckState, hands: Hands): Move | null {
   for (const setting of fromHere([...opens.keys()], hands.setting)) {
     const { nets, single } = opens[setting] as OpensOfSetting;
     if (!single.includes(1)) continue;
     const heads = headsOfNets(nets, places);
     for (const [at, red] of heads.entries()) {
-      const black = heads
-        .slice(at + 1)
-        .filter((head) => single[(nets[red] as number) * size + (nets[head] as number)] === 1);
+      const black = heads.slice(at + 1).filter((head) => {
+        const wanted = single[(nets[red] as number) * size + (nets[head] as number)] === 1;
+        return wanted && leaveOut[setting]?.[red * size + head] === 0;
+      });
       if (black.length === 1) return pairMove(setting, ...oriented(red, black[0] as number, hands));
       if (black.length > 1) return { kind: 'sweep', setting, red, black: black.toReversed() };
     }
