@@ -137,8 +137,9 @@ function Choices({ probing }: { probing: Probing }) {
         })}
       </fieldset>
       <p className="mt-1 text-small text-quiet">
-        Times are a forecast for a switch such as this one will probably turn out to be
-        {open ? ', in the positions found so far' : ''}.
+        {alone
+          ? 'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.'
+          : `Times are a forecast for a switch such as this one will probably turn out to be${open ? ', in the positions found so far' : ''}.`}
       </p>
       <AtHand probing={probing} />
     </>
