@@ -42,10 +42,13 @@ export class Bench {
     const small = await this.page.getByTestId('prompt-small').textContent();
     for (const key of keys) await this.page.keyboard.press(key);
     await expect
-      .poll(async () => [
-        await this.prompt.textContent(),
-        await this.page.getByTestId('prompt-small').textContent(),
-      ])
+      .poll(
+        async () => [
+          await this.prompt.textContent(),
+          await this.page.getByTestId('prompt-small').textContent(),
+        ],
+        { intervals: [20, 40, 80, 160, 320, 640] },
+      )
       .not.toEqual([before, small]);
     await this.thought();
   }

@@ -8,7 +8,7 @@ const chromiumArguments = JSON.parse(
 
 export default defineConfig({
   testDir: 'journeys',
-  timeout: 60_000,
+  timeout: 120_000,
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,

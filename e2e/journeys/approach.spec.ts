@@ -36,7 +36,14 @@ test('a two-pole four-way wafer by every school, switching midway, by keyboard a
       await bench.answer('Enter');
     }
   }
-  expect(asked.some((one) => one.includes('Turn: which sounded?'))).toBe(true);
+  // On a busy machine the plain plan stands in where the better one is late: then a later prompt turns the handle.
+  const turns = () => asked.some((one) => one.includes('Turn: which sounded?'));
+  await choose(bench, 2);
+  for (let act = 0; act < 20 && !turns(); act += 1) {
+    await bench.answer('Enter');
+    asked.push(await words());
+  }
+  expect(turns()).toBe(true);
   expect(asked.some((one) => one.includes(', black over'))).toBe(true);
   await choose(bench, 6);
   await probe(bench);
