@@ -24,6 +24,7 @@ const {
   ORDINARY_HANDS,
   planNext,
   positionFirst,
+  recheckCourse,
   recheckForecast,
   runCourse,
 } = await import('@which-way/core/planner');
@@ -189,6 +190,17 @@ function benchMatch() {
   note('match', 'ms per candidate, mean', round(mean(times)), 'ms');
 }
 
+/** Milliseconds of each step of a course. */
+function timesOf(course) {
+  const times = [];
+  for (let done = false; !done;) {
+    const began = now();
+    ({ done } = course.next());
+    times.push(now() - began);
+  }
+  return times;
+}
+
 /** What the re-check costs, and what it reveals, on the smaller of the same switches: by pairs, and with clips. */
 function benchRecheck() {
   const cases = readCases(casesPath)
@@ -209,6 +221,9 @@ function benchRecheck() {
     if (clips > 0)
       atMost('recheck', `${by}: seconds / mapping with them, mean`, round(mean(time)), 'ratio', 0.6);
     else note('recheck', `${by}: seconds / mapping, mean`, round(mean(time)), 'ratio');
+    const decide = plain.flatMap(({ map }) => timesOf(recheckCourse(map, costs)));
+    note('recheck', `${by}: ms per decision, mean`, round(mean(decide)), 'ms');
+    note('recheck', `${by}: ms per decision, worst`, round(Math.max(...decide)), 'ms');
     const random = seededRandom(9);
     const slips = cases.flatMap((hidden, index) =>
       shuffled(range(plain[index].readings), random)

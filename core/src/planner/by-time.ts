@@ -7,18 +7,21 @@ import { holdMove, runOf } from './schools.js';
 import type { Planner, Situation } from './situation.js';
 
 /**
- * By time. Of more than two settings the first is mapped by itself, since what it shows makes the rest predictable, unless
- * the handle turns so easily that holding pairs through all of them is cheaper from the start; then the move of which most
+ * By time. Of more than two settings (or of two, once bundles were read) the first is mapped by itself, since what it shows
+ * makes the rest predictable, unless the handle turns so easily that holding pairs through all of them is cheaper from the start; then the move of which most
  * pairs are expected to be settled in a second: a pair held through settings, or a sweep.
  */
-export const byTime: Planner = (situation) => {
+export const byTime: Planner = (situation) => (firstAlone(situation) ?? bestRate(situation))?.move ?? null;
+
+/** The best move in the first setting, where that is to be mapped by itself; null where it is not. */
+export function firstAlone(situation: Situation): Rated | null {
   const { field, hands, costs } = situation;
   const first = hands.setting ?? 0;
-  const pays = field.settings.length > 2 && costs.turn >= EASY_TURN * costs.moveLead;
+  const several = field.settings.length > 2 || field.bundles.all > 0;
+  const pays = several && costs.turn >= EASY_TURN * costs.moveLead;
   const untouched = field.settings.every((_, setting) => openPairsOf(field, setting).length > 0);
-  const alone = pays && untouched ? bestRate(situation, (setting) => setting === first) : null;
-  return (alone ?? bestRate(situation))?.move ?? null;
-};
+  return pays && untouched ? bestRate(situation, (setting) => setting === first) : null;
+}
 
 /** A turn that costs less than this share of moving a lead is easy (this and the next two are tuned on drawn switches). */
 const EASY_TURN = 0.6;

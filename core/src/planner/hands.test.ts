@@ -35,6 +35,23 @@ describe('the cost of hands', () => {
   });
 });
 
+describe('a bundle with clips on black', () => {
+  const bundle = (red: number[], black: number[]): Move => ({ kind: 'hold', red, black, settings: [0] });
+  const seconds = (move: Move, from: Move) => {
+    const { after } = costOf(from, { ...EMPTY_HANDS, setting: 0 }, CLIPS, () => false);
+    return costOf(move, after, CLIPS, () => false).seconds;
+  };
+
+  it('costs the lone red lead its way too, unless it lies there; with clips on both there is no lone lead', () => {
+    const before = bundle([0], [1, 2]);
+    expect(seconds(bundle([3], [1, 2]), before)).toBe(2.5 + 1);
+    expect(seconds(bundle([0], [1, 2]), before)).toBe(1);
+    expect(seconds(bundle([0, 3], [1, 2]), before)).toBe(2 * 3 + 1);
+    // Red comes off two clips: what was clipped has to be touched by the lead again.
+    expect(seconds(bundle([0], [1, 2]), bundle([0, 3], [1, 2]))).toBe(2 * 3 + 2.5 + 1);
+  });
+});
+
 describe('the costs of these hands', () => {
   /** A log of pair answers, each so many seconds after the event before it, in alternating settings or in one. */
   function written(

@@ -92,10 +92,9 @@ function holdCost(
 ): Cost {
   const { red, black, settings } = move;
   const [one, other] = [red[0] ?? 0, black[0] ?? 0];
+  const moves = loneLeadMoves(move, hands);
   const start = needsClips(move)
-    ? move.black.length > 1 || (hands.black === other && hands.tied.red.length > 0)
-      ? { seconds: 0, touches: 0 }
-      : { seconds: costs.moveLead, touches: 1 }
+    ? { seconds: moves ? costs.moveLead : 0, touches: moves ? 1 : 0 }
     : leadMoves(hands, one, other, costs);
   let seconds = clips.seconds + start.seconds;
   let at = hands.setting;
@@ -109,6 +108,23 @@ function holdCost(
     touches: clips.touches + start.touches,
     after: { setting: at, red: one, black: other, tied: clipsOf(move) },
   };
+}
+
+/** Whether the lead that has a single terminal of a bundle has to be brought there; with clips on both there is none. */
+function loneLeadMoves(
+  { red, black }: { red: readonly number[]; black: readonly number[] },
+  hands: Hands,
+): boolean {
+  if (red.length > 1 && black.length > 1) return false;
+  return red.length > 1
+    ? leadIsBrought('black', black[0] ?? 0, hands)
+    : leadIsBrought('red', red[0] ?? 0, hands);
+}
+
+/** Whether a lead has to be brought to a place while clips are on the other: it may lie there from the last bundle. */
+export function leadIsBrought(lead: 'red' | 'black', place: number, { tied, ...at }: Hands): boolean {
+  const other = lead === 'red' ? tied.black : tied.red;
+  return at[lead] !== place || tied[lead].length > 0 || other.length === 0;
 }
 
 /** A pair the way round in which fewer leads have to move: red first. */
@@ -132,7 +148,7 @@ function clipCost(move: Move, hands: Hands, { clip }: HandCosts): { seconds: num
 }
 
 /** Moving the leads to a pair: one that is there already stays. */
-function leadMoves(
+export function leadMoves(
   { red, black, tied }: Hands,
   one: number,
   other: number,

@@ -1,4 +1,4 @@
-import { bestRate, byTime } from './by-time.js';
+import { bestRate, byTime, firstAlone } from './by-time.js';
 import { netOf } from '../continuity/index.js';
 import { netChance, type Chance } from './chance.js';
 import { bundleSays, type Field, type FieldSetting } from './field.js';
@@ -8,7 +8,7 @@ import type { Planner, Situation } from './situation.js';
 
 /**
  * Tie 0..i-1, the lone lead on i, every setting where it is not known and probably open; then clip i in: as long as the
- * rungs that are left are expected to settle more pairs in a second than the best pair, and few low ones wait for pairs.
+ * rungs that are left are expected to settle more pairs in a second than the best pair; by time otherwise.
  */
 export const ladder: Planner = (situation) => {
   const moves = rungs(situation.field, situation.costs.clipsOwned);
@@ -19,15 +19,12 @@ export const ladder: Planner = (situation) => {
   const left = stillWorth(situation, moves, worth);
   if (left.length === 0) return byTime(situation);
   const pair = bestRate(situation);
-  if (pair && (waiting(situation.field) || pair.rate > marginOf(situation.field) * rateOf(situation, left)))
-    return pair.move;
+  if (pair && pair.rate > marginOf(situation.field) * rateOf(situation, left))
+    return (firstAlone(situation) ?? pair).move;
   return left[0]?.move ?? null;
 };
 
-/** Readings of bundles after which a ladder may be left for pairs. */
-const ENOUGH = 4;
-
-/** A bundle is asked where it is at least so likely to be open (this and the next two are tuned on drawn switches). */
+/** A bundle is asked where it is at least so likely to be open (this and the next two tuned on drawn switches). */
 const LIKELY_OPEN = 0.3;
 
 /** What a low bundle is worth in pairs. */
@@ -35,12 +32,6 @@ const LOW = 0.5;
 
 /** How much better than the ladder a pair has to be; less where many bundles were low, which says that more will be. */
 const marginOf = ({ bundles }: Field): number => 1.15 * (1 - (0.6 * bundles.low) / Math.max(1, bundles.all));
-
-/** Whether so many low bundles wait for their pair that this comes first; more terminals make a low one worth more. */
-function waiting({ bundles, places, settings }: Field): boolean {
-  const live = settings.reduce((sum, { clauses }) => sum + clauses.length, 0);
-  return bundles.all >= ENOUGH && live > (0.3 + 0.015 * places.length) * bundles.all;
-}
 
 interface Rung {
   tied: readonly number[];

@@ -47,6 +47,8 @@ export type Plan =
 
 /** What is known from outside of what the switch may be; predicts, and proves nothing. */
 export interface Outlook {
+  /** Without much thought: for when the better plan is not ready. */
+  plain?: boolean;
   hypotheses?: readonly Hypothesis[];
   chance?: (field: Field) => Chance;
   /** The time, ISO: with it the meter is checked again after a pause or a long run of opens. */
@@ -74,7 +76,7 @@ export function planNext(
 
 /** The same by position-first, which takes no thought: for when the better plan is not ready. */
 export const plainPlan = (map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan =>
-  planNext(map, at, outlook, { ...approachOf(map), order: 'position' });
+  planNext(map, at, { ...outlook, plain: true }, { ...approachOf(map), order: 'position' });
 
 function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook, approach: Approach): Plan {
   const open = map.structure.actuators.find(({ closed }) => closed === null);
@@ -100,7 +102,7 @@ function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook, ap
     skippedLeft(map, order) ??
     (back && asking(back, at, 'return', 'return')) ??
     notSettled(map, order) ??
-    afterMapping(map, at)
+    afterMapping(map, at, outlook)
   );
 }
 
@@ -153,13 +155,13 @@ function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
   return null;
 }
 
-function afterMapping(map: SwitchMap, at: SettingId | null): Plan {
+function afterMapping(map: SwitchMap, at: SettingId | null, outlook: Outlook): Plan {
   if (isRechecked(map)) return { kind: 'rechecked' };
-  return recheckWanted(map) ? nextRecheck(map, at) : { kind: 'done' };
+  return recheckWanted(map) ? nextRecheck(map, at, outlook) : { kind: 'done' };
 }
 
 /** The next move of the re-check from where the handle is; what was skipped comes last. */
-function nextRecheck(map: SwitchMap, at: SettingId | null): Plan {
+function nextRecheck(map: SwitchMap, at: SettingId | null, { plain }: Outlook): Plan {
   const order = settingsInOrder(map);
   const skips = skippedPairs(map);
   const costs = costsOf(map, approachOf(map));
@@ -167,9 +169,10 @@ function nextRecheck(map: SwitchMap, at: SettingId | null): Plan {
     recheckState(map, (setting) => skips.get(order[setting] as SettingId) ?? []),
     handsOf(map, at),
     costs,
+    plain,
   );
   if (!move) {
-    const pairs = recheckForecast(map).readings;
+    const pairs = recheckForecast(map, { ...costs, clipsOwned: 0 }).readings;
     return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
   }
   return asking(askOfMove(map, move), at, null, 'recheck');

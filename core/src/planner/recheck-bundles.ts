@@ -1,207 +1,177 @@
 import { seededRandom, shuffled } from '../switch/index.js';
-import { clipChange, costOf, oriented, type HandCosts, type Hands } from './hands.js';
+import type { HandCosts, Hands } from './hands.js';
 import type { Move } from './move.js';
+import type { RecheckBoard } from './recheck-board.js';
+import {
+  BLACK,
+  emptySides,
+  NONE,
+  RED,
+  type Lead,
+  type Sides,
+  type Weights,
+  type Work,
+} from './recheck-sides.js';
 import { holdMove } from './schools.js';
 
-/** One setting of a re-check: nets by place, and which pairs of nets only one reading parts so far. */
-export interface OpensOfSetting {
-  nets: readonly number[];
-  /** By the names of two nets, `size` squared, both ways round. */
-  single: Uint8Array;
+/** How hard is looked: pairs from which the search goes up hill, and orders in which terminals are dealt to the leads. */
+export interface Effort {
+  pairs: number;
+  deals: number;
 }
 
-/** What a bundle is looked for in: all that a re-check has left to part once more. */
-export interface OpensLeft {
-  size: number;
-  places: readonly number[];
-  opens: readonly OpensOfSetting[];
-  /** Settings in which no bundles are asked. */
-  pairsOnly: readonly boolean[];
-  /** Pairs that are not to be asked by themselves, by setting, both ways round: other terminals of their nets may be. */
-  leaveOut: readonly Uint8Array[];
-  held: (setting: number) => boolean;
-}
+/** For the move that is made, and for those supposed after it (tuned on drawn switches). */
+export const THOROUGH: Effort = { pairs: 8, deals: 6 };
+export const QUICK: Effort = { pairs: 2, deals: 1 };
 
-/** Terminals on each lead. */
-interface Sides {
-  red: readonly number[];
-  black: readonly number[];
-}
-
-interface Rated {
-  sides: Sides;
-  move: Move;
-  /** Pairs of nets parted again. */
-  gain: number;
-  /** The same in a second. */
+/** Which lead each place is on, and what that gains in a second. */
+interface Found {
+  leads: Lead[];
   rate: number;
 }
 
-/** Pairs from which the search goes up hill, and orders in which terminals are dealt to the leads before it does. */
-const PAIRS = 8;
-const DEALS = 6;
-
-/** The share of taking a clip off that counts when it is put on (this and the two above tuned on drawn switches). */
-const AHEAD = 0.3;
-
 /**
- * The bundle, or the pair held through settings, that parts most pairs of nets once more in a second: some terminals on
- * red, some on black, the rest left out, so that no net is on both sides in the settings in which it is read. A search up
- * hill from where the clips are, from the best pairs, and from terminals dealt to the side where they part most; each step
- * adds a terminal, takes one away or moves it over. null where a pair in a single setting is as quick.
+ * The best moves found, each from another start: some terminals on red, some on black, the rest left out, or a pair, read
+ * through all settings in which it shows something. A search up hill from where the clips are, from the best pairs, and
+ * from terminals dealt to the side where they gain most; each step adds a terminal, takes one away or moves it over.
+ * Best first; empty when nothing is left that may be asked.
  */
-export function openBundle(left: OpensLeft, hands: Hands, costs: HandCosts): Move | null {
-  const rate = rating(left, hands, costs);
-  let best: Rated | null = null;
-  for (const start of [...startsFrom(left, hands, rate), ...dealt(left, rate)]) {
-    const found = upHill(start, left.places, rate);
-    if (found.rate > (best?.rate ?? 0) + 1e-9) best = found;
-  }
-  return best?.move ?? null;
-}
-
-type Rating = (sides: Sides) => Rated | null;
-
-/** Rates two sides; null where they part nothing, or where they want more clips than there are. */
-function rating(
-  { size, opens, pairsOnly, leaveOut, held }: OpensLeft,
+export function bestHolds(
+  board: RecheckBoard,
   hands: Hands,
   costs: HandCosts,
-): Rating {
-  const words = Math.ceil(size / 32);
-  const rows = opens.map(({ single }) => bitsOf(single, size, words));
-  const [reds, blacks] = [new Int32Array(words), new Int32Array(words)];
-  const gainIn = (setting: number, { red, black }: Sides): number => {
-    const pair = red.length === 1 && black.length === 1;
-    if (
-      pair ? leaveOut[setting]?.[(red[0] as number) * size + (black[0] as number)] === 1 : pairsOnly[setting]
-    )
-      return 0;
-    const { nets } = opens[setting] as OpensOfSetting;
-    reds.fill(0);
-    blacks.fill(0);
-    for (const place of red) setBit(reds, nets[place] as number);
-    for (const place of black) setBit(blacks, nets[place] as number);
-    let gain = 0;
-    for (let word = 0; word < words; word += 1) {
-      let left = reds[word] as number;
-      if ((left & (blacks[word] as number)) !== 0) return 0;
-      for (; left !== 0; left &= left - 1) {
-        const net = word * 32 + (31 - Math.clz32(left & -left));
-        for (let other = 0; other < words; other += 1)
-          gain += countBits((rows[setting]?.[net * words + other] as number) & (blacks[other] as number));
-      }
-    }
-    return gain;
-  };
-  return (sides) => {
-    if (sides.red.length + sides.black.length > costs.clipsOwned) return null;
-    let gain = 0;
-    const settings: number[] = [];
-    for (let setting = 0; setting < opens.length; setting += 1) {
-      const here = gainIn(setting, sides);
-      gain += here;
-      if (here > 0) settings.push(setting);
-    }
-    if (gain === 0) return null;
-    const move = moveOf(sides, settings, hands);
-    const { on, off } = clipChange(move, hands);
-    const seconds = costOf(move, hands, costs, held).seconds + AHEAD * (on.length - off.length) * costs.clip;
-    return { sides, move, gain, rate: gain / seconds };
-  };
+  weights: Weights,
+  { pairs, deals }: Effort,
+  work: Work = { looks: 0 },
+): Move[] {
+  const sides = emptySides(board, hands, costs, weights, work);
+  const starts = [...startsFrom(board, hands, sides).slice(0, pairs), ...dealt(board, sides, deals)];
+  const passed = new Set<string>();
+  return starts
+    .flatMap((start) => upHill(start, board.places, sides, passed) ?? [])
+    .sort((one, other) => other.rate - one.rate)
+    .map(({ leads }) => {
+      lay(leads, board.places, sides);
+      return holdOf(leads, sides.settings(), hands);
+    });
 }
 
-function moveOf({ red, black }: Sides, settings: readonly number[], hands: Hands): Move {
+/** The move of two sides, the handle going the shorter way. */
+function holdOf(leads: readonly Lead[], settings: number[], hands: Hands): Move {
+  const on = (lead: Lead) => [...leads.keys()].filter((place) => leads[place] === lead);
+  const [red, black] = [on(RED), on(BLACK)];
   const here = hands.setting ?? 0;
   const [first, last] = [settings[0] as number, settings.at(-1) as number];
-  const order = Math.abs(here - last) < Math.abs(here - first) ? settings.toReversed() : settings.slice();
-  const [one, other] = [red[0] as number, black[0] as number];
+  const order = Math.abs(here - last) < Math.abs(here - first) ? settings.toReversed() : settings;
   return red.length === 1 && black.length === 1
-    ? holdMove(...oriented(one, other, hands), order, hands)
-    : { kind: 'hold', red: red.slice(), black: black.slice(), settings: order };
+    ? holdMove(red[0] as number, black[0] as number, order, hands)
+    : { kind: 'hold', red, black, settings: order };
 }
 
-/** Where the clips are now, the lone lead on any terminal, and the pairs that part most in a second. */
-function startsFrom({ places }: OpensLeft, { tied, black }: Hands, rate: Rating): Rated[] {
+/** Lays the leads as they are wanted. */
+function lay(leads: readonly Lead[], places: readonly number[], sides: Sides): void {
+  for (const place of places) sides.put(place, leads[place] ?? NONE);
+}
+
+const laid = ({ size }: RecheckBoard, red: readonly number[], black: readonly number[]): Lead[] => {
+  const leads = new Array<Lead>(size).fill(NONE);
+  for (const place of red) leads[place] = RED;
+  for (const place of black) leads[place] = BLACK;
+  return leads;
+};
+
+const laidIn = ({ size, places }: RecheckBoard, sides: Sides): Lead[] => {
+  const leads = new Array<Lead>(size).fill(NONE);
+  for (const place of places) leads[place] = sides.leadOf(place);
+  return leads;
+};
+
+/** Where the clips are now, the lone lead on any terminal, and all pairs; those first that gain most in a second. */
+function startsFrom(board: RecheckBoard, { tied, black }: Hands, sides: Sides): Found[] {
+  const { places } = board;
   const { red } = tied;
-  const lone = red.length > 1 ? places.filter((place) => !red.includes(place)) : [];
-  const kept: Sides[] = [...lone.map((place) => ({ red, black: [place] }))];
-  if (red.length > 0 && tied.black.length > 0) kept.push(tied);
-  else if (red.length > 0 && black !== null && !red.includes(black)) kept.push({ red, black: [black] });
-  const pairs = places.flatMap((a, at) => places.slice(at + 1).map((b) => ({ red: [a], black: [b] })));
-  return [...kept, ...pairs]
-    .flatMap((sides) => rate(sides) ?? [])
-    .sort((one, other) => other.rate - one.rate)
-    .slice(0, PAIRS);
+  const kept: Lead[][] =
+    red.length > 1
+      ? places.filter((place) => !red.includes(place)).map((place) => laid(board, red, [place]))
+      : [];
+  if (red.length > 0 && tied.black.length > 0) kept.push(laid(board, red, tied.black));
+  else if (red.length > 0 && black !== null && !red.includes(black)) kept.push(laid(board, red, [black]));
+  return [...kept.map((leads) => ({ leads, rate: rateOf(leads, places, sides) })), ...pairsOf(board, sides)]
+    .filter(({ rate }) => rate > 0)
+    .sort((one, other) => other.rate - one.rate);
 }
 
-/** Terminals in seeded orders, each dealt to the side where it parts most, or to none; the best on the way. */
-function dealt({ places }: OpensLeft, rate: Rating): Rated[] {
-  return Array.from({ length: DEALS }, (_, seed) => {
+function pairsOf(board: RecheckBoard, sides: Sides): Found[] {
+  lay([], board.places, sides);
+  return board.places.flatMap((a, at) => {
+    sides.put(a, RED);
+    const found = board.places.slice(at + 1).flatMap((b): Found[] => {
+      const rate = sides.rateWith(b, BLACK);
+      return rate > 0 ? [{ leads: laid(board, [a], [b]), rate }] : [];
+    });
+    sides.put(a, NONE);
+    return found;
+  });
+}
+
+function rateOf(leads: readonly Lead[], places: readonly number[], sides: Sides): number {
+  lay(leads, places, sides);
+  const place = places[0] as number;
+  return sides.rateWith(place, sides.leadOf(place));
+}
+
+/** Terminals in seeded orders, each dealt to the side where it gains most, or to none; the best on the way. */
+function dealt(board: RecheckBoard, sides: Sides, deals: number): Found[] {
+  const { places } = board;
+  return Array.from({ length: deals }, (_, seed) => {
     const [first, ...order] = seed === 0 ? places : shuffled(places, seededRandom(seed));
-    let best: Rated | null = null;
-    let [sides, gain]: [Sides, number] = [{ red: first === undefined ? [] : [first], black: [] }, 0];
-    for (const place of order)
-      for (const next of [rate(onRed(sides, place)), rate(onBlack(sides, place))]) {
-        if (!next || next.gain <= gain) continue;
-        ({ sides, gain } = next);
-        if (next.rate > (best?.rate ?? 0)) best = next;
-      }
+    lay([], places, sides);
+    if (first !== undefined) sides.put(first, RED);
+    let best: Found | null = null;
+    let most = 0;
+    for (const place of order) {
+      const [onRed, onBlack] = [sides.gainWith(place, RED), sides.gainWith(place, BLACK)];
+      if (Math.max(onRed, onBlack) <= most) continue;
+      const lead = onRed >= onBlack ? RED : BLACK;
+      const rate = sides.rateWith(place, lead);
+      most = Math.max(onRed, onBlack);
+      sides.put(place, lead);
+      if (rate > (best?.rate ?? 0)) best = { leads: laidIn(board, sides), rate };
+    }
     return best ?? [];
   }).flat();
 }
 
-function upHill(start: Rated, places: readonly number[], rate: Rating): Rated {
-  let best = start;
+/** The best that one change after another comes to; null where another search has passed already. */
+function upHill(start: Found, places: readonly number[], sides: Sides, passed: Set<string>): Found | null {
+  lay(start.leads, places, sides);
+  const leads = start.leads.slice();
+  let { rate } = start;
   for (;;) {
-    const next = neighbours(best.sides, places)
-      .flatMap((sides) => rate(sides) ?? [])
-      .reduce((most, one) => (one.rate > most.rate + 1e-9 ? one : most), best);
-    if (next === best) return best;
-    best = next;
+    const name = leads.join('');
+    if (passed.has(name)) return null;
+    passed.add(name);
+    let [best, changes]: [number, [number, Lead][]] = [rate + 1e-9, []];
+    const offer = (found: number, ...made: [number, Lead][]) => {
+      if (found > best) [best, changes] = [found, made];
+    };
+    for (const place of places)
+      for (const lead of [NONE, RED, BLACK])
+        if (lead !== leads[place]) offer(sides.rateWith(place, lead), [place, lead]);
+    // A lone lead on another terminal.
+    for (const lead of [RED, BLACK]) {
+      if (sides.many(lead) !== 1) continue;
+      const lone = leads.indexOf(lead);
+      sides.put(lone, NONE);
+      for (const place of places)
+        if (leads[place] === NONE) offer(sides.rateWith(place, lead), [lone, NONE], [place, lead]);
+      sides.put(lone, lead);
+    }
+    if (changes.length === 0) return { leads, rate };
+    for (const [place, lead] of changes) {
+      sides.put(place, lead);
+      leads[place] = lead;
+    }
+    rate = best;
   }
-}
-
-const onRed = ({ red, black }: Sides, place: number): Sides => ({ red: [...red, place], black });
-const onBlack = ({ red, black }: Sides, place: number): Sides => ({ red, black: [...black, place] });
-
-/** One terminal put on, taken off or moved over; a lone lead on another terminal. */
-function neighbours({ red, black }: Sides, places: readonly number[]): Sides[] {
-  return places.flatMap((place) => {
-    if (red.includes(place)) {
-      const rest = { red: red.filter((one) => one !== place), black };
-      return red.length > 1 ? [rest, onBlack(rest, place)] : [];
-    }
-    if (black.includes(place)) {
-      const rest = { red, black: black.filter((one) => one !== place) };
-      return black.length > 1 ? [rest, onRed(rest, place)] : [];
-    }
-    const sides = { red, black };
-    return [
-      onRed(sides, place),
-      onBlack(sides, place),
-      ...(red.length === 1 ? [{ red: [place], black }] : []),
-      ...(black.length === 1 ? [{ red, black: [place] }] : []),
-    ];
-  });
-}
-
-const setBit = (bits: Int32Array, at: number): void => {
-  bits[at >> 5] = (bits[at >> 5] as number) | (1 << (at & 31));
-};
-
-/** Each row of a square of flags as bits. */
-function bitsOf(flags: Uint8Array, size: number, words: number): Int32Array {
-  const bits = new Int32Array(size * words);
-  for (let row = 0; row < size; row += 1)
-    for (let at = 0; at < size; at += 1)
-      if (flags[row * size + at] === 1) setBit(bits.subarray(row * words, (row + 1) * words), at);
-  return bits;
-}
-
-/** How many bits of a word are set (H. S. Warren, Hacker's Delight, section 5-1). */
-function countBits(word: number): number {
-  let bits = word - ((word >>> 1) & 0x55555555);
-  bits = (bits & 0x33333333) + ((bits >>> 2) & 0x33333333);
-  return Math.imul((bits + (bits >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
 }

@@ -1,15 +1,15 @@
 import {
   edgeBlocks,
   inferFrom,
-  netOf,
+  netsOfState,
   without,
   type Link,
   type Settled,
   type SwitchMap,
 } from '../continuity/index.js';
 import { liveEvents, type ReadingId } from '../switch/index.js';
-import type { OpensOfSetting } from './recheck-bundles.js';
-import type { Sweep } from './sweep.js';
+import { wordsFor, type Bits } from './bits.js';
+import { holdApart, isWhole, type LooseNet } from './loose-net.js';
 
 /**
  * What a setting still needs so that any single wrong reading of it would have shown: had that one said the opposite,
@@ -17,10 +17,12 @@ import type { Sweep } from './sweep.js';
  * the same two nets.
  */
 export interface RecheckLeft {
-  /** Pairs inside a net, to be read again or for the first time: expected closed. */
-  joins: [red: number, black: number][];
-  /** One lead on a net, the other over nets that only one reading parts from it: expected open. */
-  sweeps: Sweep[];
+  /** Readings without which a net falls apart: they would not show. */
+  loose: readonly (LooseNet & { reading: ReadingId })[];
+  /** Pairs inside a net that would leave none, to be read again or for the first time: expected closed. */
+  joins: readonly [red: number, black: number][];
+  /** Pairs of nets that only one reading parts, by the names of both, `terminals` squared, both ways round. */
+  single: Uint8Array;
 }
 
 /** Whether a person has asked for the re-check and not taken that back. */
@@ -29,75 +31,121 @@ export const recheckWanted = ({ log }: SwitchMap): boolean => liveEvents(log, 'r
 /** Readings that would contradict nothing if they had said the opposite. */
 export function unprovenReadings(settled: Settled, places: readonly number[]): Set<ReadingId> {
   const inside = new Set(places);
-  const counts = ({ a, b }: Link) => inside.has(a) && inside.has(b);
-  const unproven = bridgesOf(settled).filter(counts);
   const single = [...opensByNets(settled).values()]
     .flatMap((opens) => (opens.length === 1 ? opens : []))
-    .filter(counts);
-  return new Set([...unproven, ...single].map(({ reading }) => reading));
-}
-
-/** What the re-check of a settled setting has left, by pairs alone: opens need a second pass over all pairs of nets. */
-export const recheckLeft = (settled: Settled, places: readonly number[]): RecheckLeft =>
-  leftOf(settled, places).left;
-
-/** Pairs of nets of a setting that only one reading parts, by their names both ways round. */
-export const singleOpens = (settled: Settled, places: readonly number[]): OpensOfSetting =>
-  leftOf(settled, places).opens;
-
-interface Left {
-  places: string;
-  left: RecheckLeft;
-  opens: OpensOfSetting;
+    .filter(({ a, b }) => inside.has(a) && inside.has(b));
+  return new Set([...recheckLeft(settled, places).loose, ...single].map(({ reading }) => reading));
 }
 
 /** Worked out once for each settling; the same without it. */
-const worked = new WeakMap<Settled, Left>();
+const worked = new WeakMap<Settled, { places: string; left: RecheckLeft }>();
 
-function leftOf(settled: Settled, places: readonly number[]): Left {
+/** What the re-check of a settled setting has left; not to be changed. */
+export function recheckLeft(settled: Settled, places: readonly number[]): RecheckLeft {
   const known = worked.get(settled);
   const named = places.join();
-  if (known && known.places === named) return known;
-  const bundled = bundledJoins(settled, places);
-  const byNets = opensByNets(settled);
-  const left: Left = {
-    places: named,
-    left: {
-      joins: bundled.length > 0 ? bundled : joinsToRead(settled, places),
-      sweeps: opensToRead(settled, places, byNets),
+  if (known && known.places === named) return known.left;
+  const loose = onDemand(() => looseIn(settled, places));
+  const joins = onDemand(() => joinsToRead(settled, places, loose()));
+  const single = onDemand(() => singleOpens(settled, places));
+  const left: RecheckLeft = {
+    get loose() {
+      return loose();
     },
-    opens: onlyOnce(settled, places, byNets),
+    get joins() {
+      return joins();
+    },
+    get single() {
+      return single();
+    },
   };
-  worked.set(settled, left);
+  worked.set(settled, { places: named, left });
   return left;
 }
 
-/** Joins without which their ends would not be joined. */
-function bridgesOf(settled: Settled): Link[] {
-  const { terminals, joins } = settled;
+/** Works something out when it is first asked for. */
+function onDemand<T>(work: () => T): () => T {
+  let done: { value: T } | null = null;
+  return () => (done ??= { value: work() }).value;
+}
+
+function looseIn(settled: Settled, places: readonly number[]): RecheckLeft['loose'] {
+  const { nets } = settled;
+  return lonelyReadings(settled).flatMap((reading) => {
+    const parts = partsWithout(settled, reading);
+    const torn = new Set(
+      places.map((place) => nets[place] as number).filter((net) => !isWhole(parts, net, nets, places)),
+    );
+    if (torn.size === 0) return [];
+    const apart = apartBetween(settled, parts, reading);
+    return [...torn].map((net) => ({ reading, net, parts, apart }));
+  });
+}
+
+/**
+ * Joins that no other joins stand in for; low bundles that no join explains, and the opens that may tell which of its pairs
+ * closed one.
+ */
+function lonelyReadings(settled: Settled): ReadingId[] {
+  const { terminals, joins, opens, clauses } = settled;
+  const size = terminals.length;
   const block = edgeBlocks(
-    terminals.length,
+    size,
     joins.map(({ a, b }) => [a, b] as const),
   );
   const members = new Map<number, number>();
   for (const one of block) members.set(one, (members.get(one) ?? 0) + 1);
   const alone = joins.filter((_, index) => members.get(block[index] as number) === 1);
-  return settled.clauses.length === 0 ? alone : alone.filter((link) => !impliedWithout(settled, link));
+  const solid = groupsOf(size, joins);
+  const unexplained = clauses.filter(
+    ({ red, black }) => !red.some((a) => black.some((b) => solid[a] === solid[b])),
+  );
+  const telling = unexplained.length === 0 ? [] : opens;
+  return [...new Set([...alone, ...unexplained, ...telling].map(({ reading }) => reading))];
 }
 
-/** Whether low bundles and what is open say that two terminals join, without the reading that joined them. */
-function impliedWithout(settled: Settled, { a, b, reading }: Link): boolean {
-  const state = inferFrom(settled.terminals.length, without(settled, new Set([reading])));
-  return state !== null && netOf(state, a) === netOf(state, b);
+/** The nets of a setting as far as all other readings join them, each named by its smallest place. */
+function partsWithout(settled: Settled, reading: ReadingId): number[] {
+  const size = settled.terminals.length;
+  const rest = without(settled, new Set([reading]));
+  if (rest.clauses.length === 0) return groupsOf(size, rest.joins);
+  const state = inferFrom(size, rest);
+  if (!state) throw new Error('readings that agree do not agree without one of them');
+  return netsOfState(state);
+}
+
+/** Which parts opens hold apart, all but one reading of them. */
+function apartBetween({ opens }: Settled, parts: readonly number[], without: ReadingId): Bits {
+  const size = parts.length;
+  const apart = new Int32Array(size * wordsFor(size));
+  for (const { a, b, reading } of opens)
+    if (reading !== without) holdApart(apart, size, parts[a] as number, parts[b] as number);
+  return apart;
+}
+
+/** Pairs that leave no reading loose: across what only low bundles join first, then those of the trees of bridges. */
+function joinsToRead(
+  settled: Settled,
+  places: readonly number[],
+  loose: RecheckLeft['loose'],
+): [number, number][] {
+  if (loose.length === 0) return [];
+  const bundled = bundledJoins(settled, places, new Set(loose.map(({ net }) => net)));
+  return bundled.length > 0 ? bundled : bridgesToRead(settled, places, loose);
 }
 
 /** A terminal of a net against one of each part of it that only low bundles join to it. */
-function bundledJoins(settled: Settled, places: readonly number[]): [number, number][] {
+function bundledJoins(
+  settled: Settled,
+  places: readonly number[],
+  loose: ReadonlySet<number>,
+): [number, number][] {
   if (settled.clauses.length === 0) return [];
   const solid = groupsOf(settled.terminals.length, settled.joins);
   const first = new Map<number, number>();
   return places.flatMap((place): [number, number][] => {
     const net = settled.nets[place] as number;
+    if (!loose.has(net)) return [];
     const reference = first.get(net);
     if (reference === undefined) first.set(net, place);
     const part = memberOf(solid[place] as number, solid, places);
@@ -111,9 +159,14 @@ function bundledJoins(settled: Settled, places: readonly number[]): [number, num
  * Pairs that leave no bridge: the leaves of each tree of bridges in depth-first order, each joined to the one half way
  * on (Eswaran and Tarjan, "Augmentation problems", SIAM J. Comput. 5 (1976)).
  */
-function joinsToRead(settled: Settled, places: readonly number[]): [number, number][] {
+function bridgesToRead(
+  settled: Settled,
+  places: readonly number[],
+  loose: RecheckLeft['loose'],
+): [number, number][] {
   const size = settled.terminals.length;
-  const bridges = bridgesOf(settled);
+  const unproven = new Set(loose.map(({ reading }) => reading));
+  const bridges = settled.joins.filter(({ reading }) => unproven.has(reading));
   const isBridge = new Set(bridges);
   const solid = groupsOf(
     size,
@@ -211,28 +264,13 @@ function opensByNets({ nets, opens, terminals }: Settled): OpensByNets {
   return byNets;
 }
 
-function onlyOnce(settled: Settled, places: readonly number[], byNets: OpensByNets): OpensOfSetting {
+function singleOpens(settled: Settled, places: readonly number[]): Uint8Array {
   const size = settled.terminals.length;
   const single = new Uint8Array(size * size);
   const inside = new Set(places.map((place) => settled.nets[place]));
-  for (const [key, opens] of byNets) {
+  for (const [key, opens] of opensByNets(settled)) {
     const [one, two] = [Math.floor(key / size), key % size];
     if (opens.length === 1 && inside.has(one) && inside.has(two)) single[key] = single[two * size + one] = 1;
   }
-  return { nets: settled.nets, single };
-}
-
-/** From the last net to the first, so that the leads come the other way round than the first time. */
-function opensToRead(settled: Settled, places: readonly number[], byNets: OpensByNets): Sweep[] {
-  const { nets, terminals } = settled;
-  const heads = places
-    .filter((place) => places.find((one) => nets[one] === nets[place]) === place)
-    .toReversed();
-  return heads.flatMap((red, at) => {
-    const black = heads.slice(at + 1).filter((head) => {
-      const [one, two] = [nets[red] as number, nets[head] as number];
-      return byNets.get(Math.min(one, two) * terminals.length + Math.max(one, two))?.length === 1;
-    });
-    return black.length > 0 ? [{ red, black: black.toReversed() }] : [];
-  });
+  return single;
 }

@@ -27,7 +27,7 @@ const NOTHING: DeskView = {
   alone: false,
 };
 
-const { described, checked, approached } = aSwitch(5, 3);
+const { described, checked, approached, read } = aSwitch(5, 3);
 const writer = createWriter({ newId, now: () => NOW });
 const eventsOf = (deeds: readonly Deed[], before: readonly JobEvent[] = []) =>
   deeds.reduce<JobEvent[]>((sum, deed) => [...sum, writer.write(sum, deed)], [...before]);
@@ -98,6 +98,26 @@ describe('the plan that the Map takes', () => {
     ]);
     const other = answerTo(prompt, { values: sounded, source: 'typed', inCircuit: false }, newId);
     expect(show(deriveMap(eventsOf([other], shown)), { ...NOTHING, ahead }).result.current).toBeNull();
+  });
+
+  it('is waited for longer in a re-check with clips, by position-first too: that looks far ahead', () => {
+    const open: Value = { kind: 'over' };
+    const pairs = [0, 1, 2, 3, 4].flatMap((a) => [0, 1, 2, 3, 4].slice(a + 1).map((b) => [a, b] as const));
+    const deeds = [0, 1, 2].flatMap((setting) => pairs.map(([a, b]) => read([a], [b], open, { setting })));
+    const events = eventsOf([described, checked, approached({ order: 'position', clips: 8 }), ...deeds]);
+    const mapped = deriveMap(events);
+    expect(mapped.complete).toBe(true);
+    expect(show(mapped, NOTHING).result.current).toMatchObject({ kind: 'done' });
+    const map = deriveMap(eventsOf([{ kind: 'recheck-begun' }], events));
+    const { result } = show(map, NOTHING);
+    wait(200);
+    wait(0);
+    expect(result.current).toBeNull();
+    wait(300);
+    wait(0);
+    const plain = plainPlan(map, handleAt(map), { now: NOW });
+    expect(plain).toMatchObject({ kind: 'ask', why: 'recheck' });
+    expect(result.current).toEqual(plain);
   });
 
   it('is worked out on the screen itself where there is no worker', () => {

@@ -1,5 +1,13 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { approachOf, checkDue, foreseenAsk, plainPlan, planNext, type Plan } from '@which-way/core/planner';
+import {
+  approachOf,
+  checkDue,
+  foreseenAsk,
+  plainPlan,
+  planNext,
+  recheckWanted,
+  type Plan,
+} from '@which-way/core/planner';
 import { firstSetting, type SettingId } from '@which-way/core/switch';
 import { useEffect, useMemo, useState } from 'react';
 import type { DeskView } from './use-desk.js';
@@ -7,20 +15,25 @@ import type { DeskView } from './use-desk.js';
 /** Milliseconds that the better plan is waited for: less than a hand notices, and a worse plan costs the hands seconds. */
 const PATIENCE = 80;
 
+/** The same in a re-check with clips, where a plan spares or costs several clips of three seconds each. */
+const PATIENCE_WITH_CLIPS = 400;
+
 /**
- * What to do next; null for the moment in which it is thought of. Position-first takes no thought and is there at once.
- * For the other ways what was foreseen is taken where the answer was as supposed; else the worker's plan if it comes in time,
- * else the plain one, and then that stays.
+ * What to do next; null for the moment in which it is thought of. Position-first takes no thought and is there at once; a
+ * re-check with clips looks far ahead whatever the order of mapping was. Otherwise what was foreseen is taken where the
+ * answer was as supposed; else the worker's plan if it comes in time, else the plain one, and then that stays.
  */
 export function usePlan(map: SwitchMap, at: SettingId | null, now: string, desk: DeskView): Plan | null {
-  const plain = approachOf(map).order === 'position';
+  const { order, clips } = approachOf(map);
+  const farAhead = clips >= 2 && map.complete && recheckWanted(map);
+  const plain = order === 'position' && !farAhead;
   const { alone, ahead } = desk;
   const own = useMemo(
     () =>
       plain
         ? plainPlan(map, at, { now })
         : alone
-          ? planNext(map, at, { now })
+          ? planNext(map, at, { now, plain: true })
           : foreseen(map, at, now, ahead),
     [plain, alone, map, at, now, ahead],
   );
@@ -35,12 +48,15 @@ export function usePlan(map: SwitchMap, at: SettingId | null, now: string, desk:
   const waiting = own === null && !here && !better;
   useEffect(() => {
     if (!waiting) return undefined;
-    let timer = setTimeout(() => {
-      // A busy screen may have kept the worker's answer waiting at the door: it goes first.
-      timer = setTimeout(() => take({ map, at, plan: plainPlan(map, at, { now }), late: true }));
-    }, PATIENCE);
+    let timer = setTimeout(
+      () => {
+        // A busy screen may have kept the worker's answer waiting at the door: it goes first.
+        timer = setTimeout(() => take({ map, at, plan: plainPlan(map, at, { now }), late: true }));
+      },
+      farAhead ? PATIENCE_WITH_CLIPS : PATIENCE,
+    );
     return () => clearTimeout(timer);
-  }, [waiting, map, at, now]);
+  }, [waiting, farAhead, map, at, now]);
   return own ?? (here ? taken.plan : better);
 }
 
