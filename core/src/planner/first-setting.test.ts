@@ -81,3 +81,21 @@ describe('the number of maps', () => {
       }
   });
 });
+
+describe('the ladder', () => {
+  it('goes on by time, the first setting by itself, where so many bundles were low that pairs are worth more', () => {
+    const ask = (low: number) => {
+      const field = { ...blankField(8, 2), bundles: { all: 8, low } };
+      return ladder({
+        field,
+        hands: { ...EMPTY_HANDS, setting: 1 },
+        costs: { ...ORDINARY_HANDS, clipsOwned: 8 },
+        chance: () => 0.1,
+      });
+    };
+    // The first rung is a pair too, and is held through both settings.
+    expect(ask(0)).toMatchObject({ kind: 'hold', black: [1], settings: [1, 0] });
+    const pair = ask(8);
+    expect(pair?.kind === 'sweep' ? [pair.setting] : pair?.settings).toEqual([1]);
+  });
+});

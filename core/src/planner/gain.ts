@@ -2,8 +2,14 @@ import { netOf } from '../continuity/index.js';
 import type { Chance } from './chance.js';
 import { headsOf, isOpen, type Field, type FieldSetting } from './field.js';
 
-/** Third nets that a join settles count so much (this and the next two are tuned on drawn switches). */
+/** What a third net counts that a join settles, one of the two being known apart from it (all five are tuned on drawn switches). */
 const THIRD = 0.7;
+
+/** How far that counts less where the third is likely to join the other: the join is less likely then. */
+const RIVAL = 0.5;
+
+/** What a third net counts that nobody knows against either: joined, the two are asked about it once instead of twice. */
+const ONCE = 0.3;
 
 /** How far a third net that nobody knows against either of the two makes an open answer worth less. */
 const LOOSE = 0.3;
@@ -13,8 +19,9 @@ const NEEDED = 1.5;
 
 /**
  * Pairs that asking two terminals in a setting is expected to settle, by the chance of two nets. Joined, it settles each
- * third net of which one of the two knew more than the other. Open, it settles one pair, and one of no worth where one
- * of the two will probably turn out to be joined to a third that is apart from the other: then it would have followed.
+ * third net that one of the two was known to be apart from, and may spare one of two answers about each that neither was.
+ * Open, it settles one pair, and one of no worth where one of the two will probably turn out to be joined to a third that
+ * is apart from the other: then it would have followed.
  */
 export function gainIn(field: Field, setting: number, chance: Chance): (a: number, b: number) => number {
   const heads = headsOf(field, setting);
@@ -41,10 +48,15 @@ export function gainIn(field: Field, setting: number, chance: Chance): (a: numbe
     for (const third of names) {
       if (third === one || third === other) continue;
       const [left, right] = [likely[one * size + third] as number, likely[other * size + third] as number];
-      if (left > 0 || right > 0) both += THIRD;
-      if (left > 0 && right > 0) needed *= (1 - LOOSE * left) * (1 - LOOSE * right);
-      else if (left > 0 && nets.apart[other * size + third] === 1) needed *= 1 - left;
-      else if (right > 0 && nets.apart[one * size + third] === 1) needed *= 1 - right;
+      if (left > 0 && right > 0) {
+        both += ONCE;
+        needed *= (1 - LOOSE * left) * (1 - LOOSE * right);
+      } else if (left > 0 || right > 0) {
+        both += THIRD - RIVAL * (left + right);
+        // One that may not be asked is not known to be apart.
+        const [known, loose] = left > 0 ? [other, left] : [one, right];
+        if (nets.apart[known * size + third] === 1) needed *= 1 - loose;
+      }
     }
     const closed = likely[one * size + other] as number;
     const gain = closed * both + (1 - closed) * needed ** NEEDED;

@@ -1,3 +1,4 @@
+import type { ReadingId } from '../switch/index.js';
 import { hasBit, lowestBit, setBit, wordsFor, type Bits } from './bits.js';
 
 /**
@@ -11,6 +12,9 @@ export interface LooseNet {
   /** Which parts opens hold apart without it: a row of bits for each, both ways round. */
   apart: Bits;
 }
+
+/** A loose net, and the reading that would not show. */
+export type LooseReading = LooseNet & { reading: ReadingId };
 
 /** Holds two parts apart, in place. */
 export function holdApart(apart: Bits, size: number, one: number, other: number): void {

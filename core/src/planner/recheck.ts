@@ -9,7 +9,9 @@ import {
 } from '../continuity/index.js';
 import { liveEvents, type ReadingId } from '../switch/index.js';
 import { wordsFor, type Bits } from './bits.js';
-import { holdApart, isWhole, type LooseNet } from './loose-net.js';
+import { groupsOf } from './groups.js';
+import { holdApart, isWhole, type LooseReading } from './loose-net.js';
+import { joinsToRead } from './recheck-pairs.js';
 
 /**
  * What a setting still needs so that any single wrong reading of it would have shown: had that one said the opposite,
@@ -18,7 +20,7 @@ import { holdApart, isWhole, type LooseNet } from './loose-net.js';
  */
 export interface RecheckLeft {
   /** Readings without which a net falls apart: they would not show. */
-  loose: readonly (LooseNet & { reading: ReadingId })[];
+  loose: readonly LooseReading[];
   /** Pairs inside a net that would leave none, to be read again or for the first time: expected closed. */
   joins: readonly [red: number, black: number][];
   /** Pairs of nets that only one reading parts, by the names of both, `terminals` squared, both ways round. */
@@ -69,7 +71,7 @@ function onDemand<T>(work: () => T): () => T {
   return () => (done ??= { value: work() }).value;
 }
 
-function looseIn(settled: Settled, places: readonly number[]): RecheckLeft['loose'] {
+function looseIn(settled: Settled, places: readonly number[]): LooseReading[] {
   const { nets } = settled;
   return lonelyReadings(settled).flatMap((reading) => {
     const parts = partsWithout(settled, reading);
@@ -121,131 +123,6 @@ function apartBetween({ opens }: Settled, parts: readonly number[], without: Rea
   for (const { a, b, reading } of opens)
     if (reading !== without) holdApart(apart, size, parts[a] as number, parts[b] as number);
   return apart;
-}
-
-/** Pairs that leave no reading loose: across what only low bundles join first, then those of the trees of bridges. */
-function joinsToRead(
-  settled: Settled,
-  places: readonly number[],
-  loose: RecheckLeft['loose'],
-): [number, number][] {
-  if (loose.length === 0) return [];
-  const bundled = bundledJoins(settled, places, new Set(loose.map(({ net }) => net)));
-  return bundled.length > 0 ? bundled : bridgesToRead(settled, places, loose);
-}
-
-/** A terminal of a net against one of each part of it that only low bundles join to it. */
-function bundledJoins(
-  settled: Settled,
-  places: readonly number[],
-  loose: ReadonlySet<number>,
-): [number, number][] {
-  if (settled.clauses.length === 0) return [];
-  const solid = groupsOf(settled.terminals.length, settled.joins);
-  const first = new Map<number, number>();
-  return places.flatMap((place): [number, number][] => {
-    const net = settled.nets[place] as number;
-    if (!loose.has(net)) return [];
-    const reference = first.get(net);
-    if (reference === undefined) first.set(net, place);
-    const part = memberOf(solid[place] as number, solid, places);
-    return reference !== undefined && part === place && solid[reference] !== solid[place]
-      ? [[place, reference]]
-      : [];
-  });
-}
-
-/**
- * Pairs that leave no bridge: the leaves of each tree of bridges in depth-first order, each joined to the one half way
- * on (Eswaran and Tarjan, "Augmentation problems", SIAM J. Comput. 5 (1976)).
- */
-function bridgesToRead(
-  settled: Settled,
-  places: readonly number[],
-  loose: RecheckLeft['loose'],
-): [number, number][] {
-  const size = settled.terminals.length;
-  const unproven = new Set(loose.map(({ reading }) => reading));
-  const bridges = settled.joins.filter(({ reading }) => unproven.has(reading));
-  const isBridge = new Set(bridges);
-  const solid = groupsOf(
-    size,
-    settled.joins.filter((link) => !isBridge.has(link)),
-  );
-  const next = new Map<number, Link[]>();
-  for (const link of bridges)
-    for (const end of [link.a, link.b]) {
-      const group = solid[end] as number;
-      next.set(group, [...(next.get(group) ?? []), link]);
-    }
-  const done = new Set<number>();
-  const pairs: [number, number][] = [];
-  for (const place of places) {
-    const group = solid[place] as number;
-    if (done.has(group) || !next.has(group)) continue;
-    const leaves = leavesFrom(rootOf(group, next, solid), next, solid, done);
-    pairs.push(...pairUp(leaves.map((leaf) => memberOf(leaf, solid, places))));
-  }
-  return pairs;
-}
-
-/** A group from which the tree is walked: one with two bridges or more, where there is one. */
-function rootOf(start: number, next: ReadonlyMap<number, Link[]>, solid: readonly number[]): number {
-  const [only, ...more] = next.get(start) ?? [];
-  if (!only || more.length > 0) return start;
-  return other(only, start, solid);
-}
-
-const other = (link: Link, group: number, solid: readonly number[]): number =>
-  (solid[link.a] === group ? solid[link.b] : solid[link.a]) as number;
-
-function leavesFrom(
-  root: number,
-  next: ReadonlyMap<number, Link[]>,
-  solid: readonly number[],
-  done: Set<number>,
-): number[] {
-  const leaves: number[] = [];
-  const visit = (group: number) => {
-    done.add(group);
-    const links = next.get(group) ?? [];
-    if (links.length === 1) leaves.push(group);
-    for (const link of links) {
-      const beyond = other(link, group, solid);
-      if (!done.has(beyond)) visit(beyond);
-    }
-  };
-  visit(root);
-  return leaves;
-}
-
-/** Each leaf with the one half way on, red on the later one: the other way round than the first time. */
-function pairUp(leaves: readonly number[]): [number, number][] {
-  const half = Math.ceil(leaves.length / 2);
-  const pairs: [number, number][] = [];
-  const add = (one: number | undefined, other: number | undefined) => {
-    if (one !== undefined && other !== undefined) pairs.push([Math.max(one, other), Math.min(one, other)]);
-  };
-  for (let at = 0; at + half < leaves.length; at += 1) add(leaves[at], leaves[at + half]);
-  if (leaves.length % 2 === 1) add(leaves[half - 1], leaves.at(-1));
-  return pairs;
-}
-
-const memberOf = (group: number, solid: readonly number[], places: readonly number[]): number =>
-  places.find((place) => solid[place] === group) ?? group;
-
-/** For every place the smallest place of its group. */
-function groupsOf(size: number, links: readonly Link[]): number[] {
-  const group = Array.from({ length: size }, (_, place) => place);
-  for (let changed = true; changed;) {
-    changed = false;
-    for (const { a, b } of links) {
-      const least = Math.min(group[a] as number, group[b] as number);
-      if (group[a] !== least || group[b] !== least) changed = true;
-      group[a] = group[b] = least;
-    }
-  }
-  return group;
 }
 
 /** Opens by the two nets that they part: the smaller name times the number of terminals, and the larger. */

@@ -1,5 +1,6 @@
+import type { SwitchMap } from '@which-way/core/continuity';
 import { approachOf } from '@which-way/core/planner';
-import type { Approach } from '@which-way/core/switch';
+import { liveEvents, type Approach } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { PlainButton } from '../shared/plain-button.js';
 import { ORDER_WORDS } from '../words/approach.js';
@@ -60,19 +61,30 @@ export function ApproachPanel({
   );
 }
 
+/** Clips to offer where nobody has said how many there are. */
+const USUAL_CLIPS = 8;
+
+/** The clips that were last said to be at hand. */
+const clipsAtHand = ({ log }: SwitchMap): number =>
+  liveEvents(log, 'approached').findLast(({ what }) => what.approach.clips >= 2)?.what.approach.clips ??
+  USUAL_CLIPS;
+
 /** The ways of mapping that are offered side by side, with the person's own clips and seconds. */
-function waysOf(now: Approach): { key: string; approach: Approach; name: string; hint: string }[] {
+function waysOf(
+  now: Approach,
+  clips: number,
+): { key: string; approach: Approach; name: string; hint: string }[] {
   const everything = (order: Approach['order'], clips: number): Approach => ({
     ...now,
     extent: 'everything',
     order,
     clips,
   });
-  const clips = Math.max(now.clips, 8);
   return [
     ...(['position', 'pair', 'likely', 'time', 'expected'] as const).map((order) => ({
       key: order,
-      approach: everything(order, 0),
+      // By time they would be used; elsewhere they are kept for the re-check.
+      approach: everything(order, order === 'time' ? 0 : now.clips),
       ...ORDER_WORDS[order],
     })),
     {
@@ -100,7 +112,7 @@ function isChosen(key: string, now: Approach): boolean {
 function Choices({ probing }: { probing: Probing }) {
   const { map, at } = probing;
   const now = approachOf(map);
-  const ways = waysOf(now);
+  const ways = waysOf(now, clipsAtHand(map));
   const { forecasts, alone } = useDesk(
     map,
     at,

@@ -86,6 +86,13 @@ describe('other ways of mapping', () => {
     await until(() =>
       expect(written('approached').at(-1)?.approach).toMatchObject({ order: 'pair', clips: 6 }),
     );
+    // The number that was given is the one that is used, also after an order without clips.
+    fireEvent.click(within(panel).getByRole('radio', { name: /^By time, with 6 clips/ }));
+    await until(() => expect(written('approached').at(-1)?.approach.clips).toBe(6));
+    fireEvent.click(within(panel).getByRole('radio', { name: /^By time [^,]/ }));
+    await until(() => expect(written('approached').at(-1)?.approach.clips).toBe(0));
+    fireEvent.click(within(panel).getByRole('radio', { name: /^By time, with 6 clips/ }));
+    await until(() => expect(written('approached').at(-1)?.approach.clips).toBe(6));
   });
 
   it('takes every choice by a second key, and closes so that the next key is for the prompt', async () => {
