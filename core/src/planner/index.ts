@@ -29,6 +29,7 @@ export * from './loose-net.js';
 export * from './recheck-board.js';
 export * from './recheck-bundles.js';
 export * from './recheck-sides.js';
+export * from './recheck-polish.js';
 export * from './recheck-rollout.js';
 export * from './desk.js';
 export * from './tell-tale.js';

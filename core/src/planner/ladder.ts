@@ -19,7 +19,7 @@ export const ladder: Planner = (situation) => {
   const left = stillWorth(situation, moves, worth);
   if (left.length === 0) return byTime(situation);
   const pair = bestRate(situation);
-  if (pair && pair.rate > shareOf(situation.field) * rateOf(situation, left))
+  if (pair && pair.rate > shareOf(situation.field, situation.costs.clipsOwned) * rateOf(situation, left))
     return (firstAlone(situation) ?? pair).move;
   return left[0]?.move ?? null;
 };
@@ -30,8 +30,12 @@ const LIKELY_OPEN = 0.3;
 /** What a low bundle is worth in pairs. */
 const LOW = 0.5;
 
-/** The share of the ladder's rate that a pair has to reach; less where many bundles were low, which says that more will be. */
-const shareOf = ({ bundles }: Field): number => 0.7 * (1 - (0.6 * bundles.low) / Math.max(1, bundles.all));
+/**
+ * The share of the ladder's rate that a pair has to reach: less where many bundles were low, which says that more will be;
+ * more with few clips, which are on and off the terminals often, so that a rung gives way later.
+ */
+const shareOf = ({ bundles }: Field, clips: number): number =>
+  Math.max(0.7, 0.6 + 1.1 / clips) * (1 - (0.6 * bundles.low) / Math.max(1, bundles.all));
 
 interface Rung {
   tied: readonly number[];

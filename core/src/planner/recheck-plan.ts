@@ -1,7 +1,8 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { approachOf, costsOf } from './approach.js';
-import { bundlesSayNothing, isHeld, settingsInOrder } from './field-of-map.js';
-import { costOf, EMPTY_HANDS, fromHere, oriented, type HandCosts, type Hands } from './hands.js';
+import { bundlesSayNothing, handsOf, isHeld, settingsInOrder } from './field-of-map.js';
+import { handleAt } from './handle.js';
+import { costOf, fromHere, oriented, type HandCosts, type Hands } from './hands.js';
 import { pairMove, readingsOfMove, type Move } from './move.js';
 import { quickestHold, quickHold } from './recheck-rollout.js';
 import { heldOn, takeMove, type RecheckBoard } from './recheck-board.js';
@@ -113,7 +114,7 @@ export interface RecheckCost {
 }
 
 /**
- * What the re-check of a map would still take, by its own run with every answer as expected: each step yields what it has
+ * What the re-check of a map would still take from where the hands are, by its own run with every answer as expected: each step yields what it has
  * counted so far, so that a worker can look up between them; the last value is the whole.
  */
 export function* recheckCourse(
@@ -123,7 +124,7 @@ export function* recheckCourse(
   const board = recheckState(map);
   const held = heldOn(board);
   const total: RecheckCost = { readings: 0, touches: 0, seconds: 0 };
-  let hands: Hands = { ...EMPTY_HANDS, setting: 0 };
+  let hands = handsOf(map, handleAt(map));
   for (;;) {
     const move = recheckMove(board, hands, costs);
     if (!move) return total;

@@ -2,10 +2,11 @@ import { costOf, type HandCosts, type Hands } from './hands.js';
 import type { Move } from './move.js';
 import { copyBoard, heldOn, takeMove, type RecheckBoard } from './recheck-board.js';
 import { bestHolds, QUICK, THOROUGH } from './recheck-bundles.js';
+import { polished, wholeCourse, type RecheckPlan } from './recheck-polish.js';
 import type { Weights, Work } from './recheck-sides.js';
 
 /** What the search goes by, one after another: each finds other moves (these and the next tuned on drawn switches). */
-const WEIGHTS: readonly Weights[] = [
+const WEIGHTS: readonly [Weights, ...Weights[]] = [
   { join: 2, ahead: 0.1 },
   { join: 5, ahead: 0.3 },
   { join: 1, ahead: 0 },
@@ -18,63 +19,88 @@ const MOVES = 7;
 /** Moves that take longer than the quickest by more than this share are not played out by other weights. */
 const NEARLY = 0.1;
 
-/** No more is looked at for one move: on larger switches fewer are played out, on the largest none. */
-const MOST_LOOKS = 300_000;
+/** No more is looked at for one move: on larger switches fewer are played out. */
+const MOST_LOOKS = 100_000;
 
 /** Of those so many are played out by the other weights too. */
 const FINAL = 9;
 
+/** Of all that was played out so many are made quicker, by looking at so many changes at most. */
+const POLISHED = 4;
+const CHANGES = 5000;
+
 /** The best hold of the moment by the quicker search: for when there is no time to think. */
 export const quickHold = (board: RecheckBoard, hands: Hands, costs: HandCosts): Move | null =>
-  bestHolds(board, hands, costs, WEIGHTS[0] as Weights, QUICK)[0] ?? null;
+  bestHolds(board, hands, costs, WEIGHTS[0], QUICK)[0] ?? null;
 
 /**
- * The hold after which the whole rest of a re-check is quickest: the best moves that the search finds by several weights
- * are each played out to the end by a quicker search, every answer as expected, the quickest of them once more by other
- * weights, and the one with the fewest seconds in all is taken. null when nothing is left that may be asked.
+ * The hold after which the whole rest of a re-check is quickest. What the search would go on with is played out to the end,
+ * every answer as expected, and so are the best moves that it finds by several weights, the quickest of them by all weights;
+ * the quickest of those courses, and what was left of earlier ones, are made quicker as a whole (see `polished`), and the
+ * first move of the best is taken. null when nothing is left that may be asked.
  */
 export function quickestHold(board: RecheckBoard, hands: Hands, costs: HandCosts): Move | null {
   const work: Work = { looks: 0 };
+  const tired = () => work.looks >= MOST_LOOKS;
   const [first, ...others] = WEIGHTS;
+  let least = Infinity;
+  const known = new Map<string, RecheckPlan>();
+  /** Plays a move out once by each weights; Infinity where it takes longer than the quickest so far by more than a share. */
+  const play = (move: Move, weights: Weights, most: () => number): RecheckPlan => {
+    const name = `${JSON.stringify(move)} ${weights.join}`;
+    let plan = known.get(name);
+    if (!plan) {
+      plan = playedOut(board, move, hands, costs, weights, most, work);
+      known.set(name, plan);
+    }
+    least = Math.min(least, plan.seconds);
+    return plan;
+  };
+  const within = (share: number) => () => (tired() ? -1 : least * (1 + share));
+  // There is always one course that comes to its end, however large the switch is.
+  const goingOn = WEIGHTS.flatMap((weights, at) => {
+    if (at > 0 && tired()) return [];
+    const [move] = bestHolds(board, hands, costs, weights, QUICK, work);
+    return move ? [play(move, weights, at > 0 ? within(0) : () => Infinity)] : [];
+  });
+  if (goingOn.length === 0) return null;
   const found = WEIGHTS.map((weights) =>
-    work.looks < MOST_LOOKS ? bestHolds(board, hands, costs, weights, THOROUGH, work) : [],
+    tired() ? [] : bestHolds(board, hands, costs, weights, THOROUGH, work),
   );
   const moves = distinct(
     Array.from({ length: MOVES }, (_, rank) => found.flatMap((list) => list[rank] ?? [])).flat(),
   );
-  if (moves.length < 2 || first === undefined) return moves[0] ?? null;
-  let least = Infinity;
-  const known = new Map<string, number>();
-  /** Plays a move out once by each weights; Infinity where it takes longer than the quickest so far by more than a share. */
-  const play = (move: Move, weights: Weights, share = 0): Played => {
-    const name = `${JSON.stringify(move)} ${weights.join}`;
-    let seconds = known.get(name);
-    if (seconds === undefined) {
-      seconds = playedOut(board, move, hands, costs, weights, least * (1 + share), work);
-      known.set(name, seconds);
-    }
-    least = Math.min(least, seconds);
-    return { move, seconds };
-  };
-  // What the quicker search would go on with: the rest of what was played out for the move before is among these.
-  const goingOn = WEIGHTS.flatMap((weights) => {
-    if (work.looks >= MOST_LOOKS) return [];
-    const [move] = bestHolds(board, hands, costs, weights, QUICK, work);
-    return move ? [play(move, weights)] : [];
-  });
-  const played = moves.map((move) => play(move, first, NEARLY)).sort(quickerFirst);
-  const final = played.slice(0, FINAL).flatMap(({ move }) => others.map((weights) => play(move, weights)));
-  const [best] = [...goingOn, ...played, ...final].sort(quickerFirst);
-  return best !== undefined && best.seconds < Infinity ? best.move : (moves[0] ?? null);
+  const played = moves.map((move) => play(move, first, within(NEARLY))).sort(quickerFirst);
+  const final = played
+    .slice(0, FINAL)
+    .flatMap(({ moves: [move] }) => (move ? others.map((weights) => play(move, weights, within(0))) : []));
+  const [best] = [...new Set([...goingOn, ...played, ...final, ...restsFor(board, hands, costs)])]
+    .filter(({ seconds }) => seconds < Infinity)
+    .sort(quickerFirst)
+    .slice(0, POLISHED)
+    .map((course) => polished(board, hands, costs, course.moves, CHANGES))
+    .sort(quickerFirst);
+  if (best) remember(board, best.moves.slice(1));
+  return best?.moves[0] ?? null;
 }
 
-/** A move and the seconds of all until nothing is left. */
-interface Played {
-  move: Move;
-  seconds: number;
+/** What was left of the courses that were last thought of: the next decision need not find the same again. */
+const lately: { size: number; settings: number; rest: readonly Move[] }[] = [];
+const LATELY = 6;
+
+function remember({ size, settings }: RecheckBoard, rest: readonly Move[]): void {
+  if (lately.unshift({ size, settings: settings.length, rest }) > LATELY) lately.pop();
 }
 
-const quickerFirst = (one: Played, other: Played): number =>
+/** Those that would end this one too. */
+const restsFor = (board: RecheckBoard, hands: Hands, costs: HandCosts): RecheckPlan[] =>
+  lately.flatMap(({ size, settings, rest }) =>
+    size === board.size && settings === board.settings.length
+      ? (wholeCourse(board, hands, costs, rest) ?? [])
+      : [],
+  );
+
+const quickerFirst = (one: RecheckPlan, other: RecheckPlan): number =>
   one.seconds === other.seconds ? 0 : one.seconds - other.seconds;
 
 /** Each move once. */
@@ -86,29 +112,28 @@ function distinct(moves: readonly Move[]): Move[] {
   });
 }
 
-/**
- * Seconds of a move and of all that the quicker search asks after it; Infinity where that is more than `most`, or looked at
- * for too long.
- */
+/** A move and all that the quicker search asks after it; its seconds are Infinity where they come to more than `most`. */
 function playedOut(
   first: RecheckBoard,
   move: Move,
   from: Hands,
   costs: HandCosts,
   weights: Weights,
-  most: number,
+  most: () => number,
   work: Work,
-): number {
+): RecheckPlan {
   const board = copyBoard(first);
   const held = heldOn(board);
+  const moves: Move[] = [];
   let [hands, seconds, next]: [Hands, number, Move | undefined] = [from, 0, move];
   while (next) {
-    if (work.looks >= MOST_LOOKS || seconds > most) return Infinity;
+    moves.push(next);
+    if (seconds > most()) return { moves, seconds: Infinity };
     takeMove(board, next);
     const cost = costOf(next, hands, costs, held);
     hands = cost.after;
     seconds += cost.seconds;
     next = bestHolds(board, hands, costs, weights, QUICK, work)[0];
   }
-  return seconds;
+  return { moves, seconds };
 }
