@@ -102,7 +102,8 @@ function meterFault(kind: keyof MeterFaults, terminals: number, random: () => nu
     case 'fingersOhms':
       return { fingersOhms: 6e5 };
     case 'deadClip':
-      return { deadClip: Math.floor(random() * terminals) };
+      // One of the two that the first bundle ties: a clip that is never put on is no lesson.
+      return { deadClip: Math.floor(random() * Math.min(2, terminals)) };
     case 'autoOffAfter':
       return { autoOffAfter: 25 + Math.floor(random() * 40) };
     default:
