@@ -1,6 +1,6 @@
 import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
-import type { SettingId } from '@which-way/core/switch';
+import type { SettingId, Value } from '@which-way/core/switch';
 import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../job/job-context.js';
@@ -65,22 +65,21 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       title={wanted ? 'It sounded here' : here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
-                      <span className={`grow truncate ${here ? 'font-extrabold' : 'font-semibold'}`}>
-                        {name}
-                      </span>
-                      {wanted ? (
-                        <span className={value ? 'font-bold text-teal' : 'text-quiet'}>
-                          {value
-                            ? value.kind === 'tone'
-                              ? value.sounded
-                                ? 'sounded'
-                                : 'silent'
-                              : valueWords(value)
-                            : probing.stepAt === setting.id
-                              ? 'now'
-                              : 'tap if it sounds'}
+                      <span className="min-w-0 grow">
+                        <span className={`block truncate ${here ? 'font-extrabold' : 'font-semibold'}`}>
+                          {name}
                         </span>
-                      ) : coverage && isComplete(coverage) ? (
+                        {wanted && (
+                          <span className={`block ${value ? 'font-bold text-teal' : 'text-quiet'}`}>
+                            {value
+                              ? foundWords(value)
+                              : probing.stepAt === setting.id
+                                ? 'now'
+                                : 'tap if it sounds'}
+                          </span>
+                        )}
+                      </span>
+                      {wanted ? null : coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label="settled" />
                       ) : (
                         <span className="font-mono text-small text-quiet">
@@ -107,6 +106,10 @@ export function HandleRail({ probing }: { probing: Probing }) {
     </section>
   );
 }
+
+/** What was found in a position. */
+const foundWords = (value: Value): string =>
+  value.kind === 'tone' ? (value.sounded ? 'sounded' : 'silent') : valueWords(value);
 
 /** By what reading positions without names are known, such as '1–3 closed'; those that have names need none. */
 function tellTaleWords(map: Probing['map']): Map<SettingId, string> {
