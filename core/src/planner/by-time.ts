@@ -7,9 +7,10 @@ import { holdMove, runOf } from './schools.js';
 import type { Planner, Situation } from './situation.js';
 
 /**
- * By time. Of more than two settings (or of two, once bundles were read) the first is mapped by itself, since what it shows
- * makes the rest predictable, unless the handle turns so easily that holding pairs through all of them is cheaper from the start; then the move of which most
- * pairs are expected to be settled in a second: a pair held through settings, or a sweep.
+ * By time. Of more than two settings (or of two, once bundles were read) the first is mapped by itself, since what it
+ * shows makes the rest predictable, unless the handle turns so easily that holding pairs through all of them is cheaper
+ * from the start; then the move of which most pairs are expected to be settled in a second: a pair held through settings,
+ * or a sweep.
  */
 export const byTime: Planner = (situation) => (firstAlone(situation) ?? bestRate(situation))?.move ?? null;
 

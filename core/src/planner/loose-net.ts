@@ -27,8 +27,8 @@ export function holdApart(apart: Bits, size: number, one: number, other: number)
 let scratch = new Int32Array(2);
 
 /**
- * The two parts of a loose net that a low reading would join: those that the two leads are on, where each lead is on one part of
- * it alone and all else across is apart, so that nothing else can have closed it. null where it does not say so.
+ * The two parts of a loose net that a low reading would join: those that the two leads are on, where each lead is on one
+ * part of it alone and all else across is apart, so that nothing else can have closed it. null where it does not say so.
  * @param leads by place: 1 on red, 2 on black, 0 on none.
  */
 export function partsJoined(

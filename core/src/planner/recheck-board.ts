@@ -36,9 +36,9 @@ export const copyBoard = (board: RecheckBoard): RecheckBoard => ({
 });
 
 /**
- * Takes a reading that came out as expected off what is left of a setting, in place. Where the leads part no net, all pairs of
- * nets across are parted once more; where they part one net alone, a low reading joins two parts of what was loose in it;
- * where they part several, it says nothing here.
+ * Takes a reading that came out as expected off what is left of a setting, in place. Where the leads part no net, all
+ * pairs of nets across are parted once more; where they part one net alone, a low reading joins two parts of what was
+ * loose in it; where they part several, it says nothing here.
  */
 export function takeExpected(
   { size, places, settings }: RecheckBoard,

@@ -114,8 +114,8 @@ export interface RecheckCost {
 }
 
 /**
- * What the re-check of a map would still take from where the hands are, by its own run with every answer as expected: each step yields what it has
- * counted so far, so that a worker can look up between them; the last value is the whole.
+ * What the re-check of a map would still take from where the hands are, by its own run with every answer as expected: each
+ * step yields what it has counted so far, so that a worker can look up between them; the last value is the whole.
  */
 export function* recheckCourse(
   map: SwitchMap,
