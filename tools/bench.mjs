@@ -33,16 +33,27 @@ const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, s
   await import('@which-way/core/switch');
 
 const { benchBrowser } = await import('./bench-browser.mjs');
-const { benchPlanners, readCases } = await import('./planning/bench-planners.mjs');
+const { benchPlanners, readCases, WrongCases } = await import('./planning/bench-planners.mjs');
 
 const option = process.argv.indexOf('--cases');
 const casesPath = option < 0 ? new URL('planning/corpus.json', import.meta.url) : process.argv[option + 1];
+try {
+  readCases(casesPath);
+} catch (error) {
+  if (!(error instanceof WrongCases)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exit(1);
+}
 const figures = [];
-const note = (area, name, value, unit, target = null, met = null) => {
+/** Notes a figure; one of nothing, such as a mean over no switch of that size, is null and meets no target. */
+const note = (area, name, given, unit, target = null, kept = null) => {
+  const [value, met] = Number.isFinite(given) || typeof given === 'string' ? [given, kept] : [null, null];
   figures.push({ area, name, value, unit, target, met });
   if (json) return;
   const verdict = met === null ? '' : `  target ${target}: ${met ? 'met' : 'NOT met'}`;
-  write(`${area.padEnd(11)} ${name.padEnd(66)} ${String(value).padStart(10)} ${unit}${verdict}\n`);
+  write(
+    `${area.padEnd(11)} ${name.padEnd(66)} ${String(value ?? 'no case').padStart(10)} ${unit}${verdict}\n`,
+  );
 };
 const atMost = (area, name, value, unit, target) =>
   note(area, name, value, unit, `<= ${target}`, value <= target);

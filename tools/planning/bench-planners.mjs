@@ -24,12 +24,34 @@ const CLIPS = { ...ORDINARY_HANDS, clipsOwned: 24 };
 const mean = (values) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const now = () => Number(process.hrtime.bigint()) / 1e6;
 
-/** The switches of a file in the project's format; throws with what is wrong in it. */
+/** A file of switches that is not one: says what, where, and what would be right. */
+export class WrongCases extends Error {}
+
+/** The switches of a file in the project's format; throws `WrongCases`. */
 export function readCases(path) {
-  const text = readFileSync(path, 'utf8');
-  const read = readProjectFile(JSON.parse(text));
-  if (!read.ok) throw new Error(`${path}: ${JSON.stringify(read.problems[0])}`);
-  if (read.file.library.length === 0) throw new Error(`${path}: there is no switch in its library`);
+  const wrong = (what) =>
+    new WrongCases(`${path}: ${what}. Give a file of the library, as Which Way exports it.`);
+  if (path === undefined)
+    throw new WrongCases('--cases wants the path of a file: npm run bench -- --cases FILE');
+  let text, json;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    throw wrong('cannot be read');
+  }
+  try {
+    json = JSON.parse(text);
+  } catch (error) {
+    throw wrong(`is no JSON (${error.message})`);
+  }
+  const read = readProjectFile(json);
+  if (!read.ok) {
+    const [{ code, path: where, params }] = read.problems;
+    throw wrong(
+      `${code} at “${where}” ${Object.keys(params).length > 0 ? JSON.stringify(params) : ''}`.trim(),
+    );
+  }
+  if (read.file.library.length === 0) throw wrong('there is no switch in its library');
   return {
     hash: createHash('sha256').update(text).digest('hex'),
     cases: read.file.library.map((known) => ({ known, pattern: patternOfKnown(known) })),
