@@ -5,6 +5,7 @@ import {
   bestHolds,
   copyBoard,
   costOf,
+  emptySides,
   EMPTY_HANDS,
   isWhole,
   ORDINARY_HANDS,
@@ -18,6 +19,7 @@ import {
   withJoined,
   withOpen,
   type Hands,
+  type Lead,
   type Move,
   type RecheckBoard,
   type RecheckSetting,
@@ -152,6 +154,22 @@ describe('holds of a re-check', () => {
         }
       }),
       { numRuns: 60 },
+    );
+  });
+
+  it('are rated before a terminal is moved as they are after it', () => {
+    const leads = fc.array(fc.constantFrom<Lead>(0, 1, 2), { minLength: 8, maxLength: 8 });
+    fc.assert(
+      fc.property(patterns, leads, fc.nat(7), fc.constantFrom<Lead>(0, 1, 2), (nets, laid, which, to) => {
+        const board = onceOnly(nets);
+        const sides = emptySides(board, EMPTY_HANDS, clips(8), WEIGHTS, { looks: 0 });
+        for (const place of board.places) sides.put(place, laid[place] as Lead);
+        const place = which % board.size;
+        const foreseen = sides.rateWith(place, to);
+        sides.put(place, to);
+        expect(sides.rateWith(place, to)).toBeCloseTo(foreseen, 9);
+      }),
+      { numRuns: 1000 },
     );
   });
 

@@ -79,9 +79,11 @@ export function emptySides(
       all += countBits((rows[net * words + word] as number) & (bits[word] as number));
     return all;
   };
-  const splitNet = ({ redBits, blackBits }: Standing): number => {
+  /** The first net on both leads, other than one. */
+  const splitNet = ({ redBits, blackBits }: Standing, but: number): number => {
     for (let word = 0; word < words; word += 1) {
-      const both = (redBits[word] as number) & (blackBits[word] as number);
+      const others = but >> 5 === word ? ~(1 << (but & 31)) : -1;
+      const both = (redBits[word] as number) & (blackBits[word] as number) & others;
       if (both !== 0) return word * 32 + lowestBit(both);
     }
     return -1;
@@ -100,7 +102,7 @@ export function emptySides(
     const [was, is] = [Number(red > 0 && black > 0), Number(redAfter > 0 && blackAfter > 0)];
     const splits = standing.splits - was + is;
     if (splits > 1) return 0;
-    if (splits === 1) return looseGain(standing, is === 1 ? net : splitNet(standing));
+    if (splits === 1) return looseGain(standing, is === 1 ? net : splitNet(standing, net));
     const { open } = standing;
     const redChange = Number(redAfter > 0) - Number(red > 0);
     const blackChange = Number(blackAfter > 0) - Number(black > 0);
