@@ -6,7 +6,7 @@ import { heldOn, takeExpected, type RecheckBoard } from './recheck-board.js';
 type Hold = Extract<Move, { kind: 'hold' }>;
 
 /** A course of a re-check from where the hands are, and what it takes. */
-export interface RecheckPlan {
+export interface WholeCourse {
   moves: readonly Move[];
   seconds: number;
 }
@@ -26,7 +26,7 @@ export function polished(
   costs: HandCosts,
   course: readonly Move[],
   most: number,
-): RecheckPlan {
+): WholeCourse {
   const held = heldOn(board);
   const holds = course.flatMap(holdsOf);
   const goal = leftAfter(board, holds);
@@ -108,10 +108,14 @@ function inAnotherOrder(holds: readonly Hold[], at: number): Hold[][] {
   return orders;
 }
 
-/** Whether a hold may be asked at all: pairs that were passed over are not, bundles not everywhere, nor with too few clips. */
-function mayAsk({ size, settings }: RecheckBoard, { clipsOwned }: HandCosts, hold: Hold): boolean {
+/**
+ * Whether a hold may be asked at all: pairs that were passed over are not, terminals that are none any more, bundles where
+ * they say nothing, nor what wants more clips than there are.
+ */
+function mayAsk({ size, places, settings }: RecheckBoard, { clipsOwned }: HandCosts, hold: Hold): boolean {
   const { red, black } = hold;
   const pair = red.length === 1 && black.length === 1;
+  if (![...red, ...black].every((place) => places.includes(place))) return false;
   if (!pair && red.length + black.length > clipsOwned) return false;
   const cell = (red[0] as number) * size + (black[0] as number);
   return hold.settings.every((setting) =>
@@ -125,7 +129,7 @@ export function wholeCourse(
   hands: Hands,
   costs: HandCosts,
   course: readonly Move[],
-): RecheckPlan | null {
+): WholeCourse | null {
   const holds = course.flatMap(holdsOf);
   const whole =
     holds.every((hold) => mayAsk(board, costs, hold)) && leftAfter(board, holds).every((left) => left === 0);

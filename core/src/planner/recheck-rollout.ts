@@ -2,7 +2,7 @@ import { costOf, type HandCosts, type Hands } from './hands.js';
 import type { Move } from './move.js';
 import { copyBoard, heldOn, takeMove, type RecheckBoard } from './recheck-board.js';
 import { bestHolds, QUICK, THOROUGH } from './recheck-bundles.js';
-import { polished, wholeCourse, type RecheckPlan } from './recheck-polish.js';
+import { polished, wholeCourse, type WholeCourse } from './recheck-polish.js';
 import type { Weights, Work } from './recheck-sides.js';
 
 /** What the search goes by, one after another: each finds other moves (these and the next tuned on drawn switches). */
@@ -44,9 +44,9 @@ export function quickestHold(board: RecheckBoard, hands: Hands, costs: HandCosts
   const tired = () => work.looks >= MOST_LOOKS;
   const [first, ...others] = WEIGHTS;
   let least = Infinity;
-  const known = new Map<string, RecheckPlan>();
+  const known = new Map<string, WholeCourse>();
   /** Plays a move out once by each weights; Infinity where it takes longer than the quickest so far by more than a share. */
-  const play = (move: Move, weights: Weights, most: () => number): RecheckPlan => {
+  const play = (move: Move, weights: Weights, most: () => number): WholeCourse => {
     const name = `${JSON.stringify(move)} ${weights.join}`;
     let plan = known.get(name);
     if (!plan) {
@@ -93,14 +93,14 @@ function remember({ size, settings }: RecheckBoard, rest: readonly Move[]): void
 }
 
 /** Those that would end this one too. */
-const restsFor = (board: RecheckBoard, hands: Hands, costs: HandCosts): RecheckPlan[] =>
+const restsFor = (board: RecheckBoard, hands: Hands, costs: HandCosts): WholeCourse[] =>
   lately.flatMap(({ size, settings, rest }) =>
     size === board.size && settings === board.settings.length
       ? (wholeCourse(board, hands, costs, rest) ?? [])
       : [],
   );
 
-const quickerFirst = (one: RecheckPlan, other: RecheckPlan): number =>
+const quickerFirst = (one: WholeCourse, other: WholeCourse): number =>
   one.seconds === other.seconds ? 0 : one.seconds - other.seconds;
 
 /** Each move once. */
@@ -121,7 +121,7 @@ function playedOut(
   weights: Weights,
   most: () => number,
   work: Work,
-): RecheckPlan {
+): WholeCourse {
   const board = copyBoard(first);
   const held = heldOn(board);
   const moves: Move[] = [];

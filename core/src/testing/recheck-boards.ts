@@ -1,0 +1,92 @@
+import fc from 'fast-check';
+import { setBit, wordsFor, type Bits } from '../planner/bits.js';
+import {
+  costOf,
+  EMPTY_HANDS,
+  ORDINARY_HANDS,
+  takeMove,
+  type Hands,
+  type Move,
+  type RecheckBoard,
+  type RecheckSetting,
+} from '../planner/index.js';
+
+/** Flags of a square as rows of bits. */
+function rowsOf(flags: Uint8Array, size: number): Bits {
+  const words = wordsFor(size);
+  const rows = new Int32Array(size * words);
+  flags.forEach((flag, cell) => {
+    if (flag === 1) setBit(rows, cell % size, Math.floor(cell / size), words);
+  });
+  return rows;
+}
+
+/** What is left once each two nets of a setting are parted by one reading, and each net is joined by one chain of readings. */
+export function onceOnly(
+  nets: readonly (readonly number[])[],
+  pairsOnly: readonly boolean[] = [],
+): RecheckBoard {
+  const size = nets[0]?.length ?? 0;
+  const places = Array.from({ length: size }, (_, place) => place);
+  const settingOf = (row: readonly number[], setting: number): RecheckSetting => {
+    const single = new Uint8Array(size * size);
+    for (const one of row) for (const other of row) if (one !== other) single[one * size + other] = 1;
+    const loose = [...new Set(row)].flatMap((net) => {
+      const members = places.filter((place) => row[place] === net);
+      // Without one link the rest of the chain is a part of its own, of which no open says anything.
+      return members.slice(1).map((rest, cut) => ({
+        net,
+        parts: row.map((own, place) => (own === net && members.indexOf(place) > cut ? rest : own)),
+        apart: rowsOf(single, size),
+      }));
+    });
+    const leaveOut = new Uint8Array(size * size);
+    return {
+      nets: row,
+      single,
+      loose,
+      joins: [],
+      pairsOnly: pairsOnly[setting] ?? false,
+      leaveOut,
+      held: false,
+    };
+  };
+  return { size, places, settings: nets.map(settingOf) };
+}
+
+/** The nets of some settings, any at all: the smallest terminal of its net for each. */
+export const patterns = fc
+  .record({ terminals: fc.integer({ min: 2, max: 8 }), settings: fc.integer({ min: 1, max: 4 }) })
+  .chain(({ terminals, settings }) => {
+    const row = fc.array(fc.nat(terminals - 1), { minLength: terminals, maxLength: terminals });
+    return fc.array(row, { minLength: settings, maxLength: settings });
+  })
+  .map((nets) => nets.map((row) => row.map((net) => row.indexOf(net))));
+
+/** What a search goes by, and hands that own so many clips. */
+export const WEIGHTS = { join: 2, ahead: 0.1 };
+export const clips = (clipsOwned: number) => ({ ...ORDINARY_HANDS, clipsOwned });
+/** Pairs of nets that one reading parts, and a thousand for each loose net. */
+export const leftOn = ({ settings }: RecheckBoard) =>
+  settings.reduce(
+    (sum, { single, loose }) => sum + single.reduce((all, one) => all + one, 0) + 1000 * loose.length,
+    0,
+  );
+
+/** Makes the moves of a chooser until it has none; the seconds of all. */
+export function toTheEnd(
+  board: RecheckBoard,
+  choose: (hands: Hands) => Move | null | undefined,
+  costs = clips(12),
+) {
+  let hands: Hands = EMPTY_HANDS;
+  let seconds = 0;
+  for (let moves = 0; ; moves += 1) {
+    if (moves === 500) throw new Error('the re-check did not come to an end');
+    const move = choose(hands);
+    if (!move) return seconds;
+    takeMove(board, move);
+    const cost = costOf(move, hands, costs, () => false);
+    [hands, seconds] = [cost.after, seconds + cost.seconds];
+  }
+}
