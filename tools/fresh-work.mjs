@@ -58,8 +58,27 @@ export function install() {
   );
 }
 
+/** Makes the checkers of files and events from their schemas, unless they are up to date. */
+export function makeCheckers() {
+  return once(
+    'checkers',
+    [
+      'package-lock.json',
+      'core/src/formats/schema.ts',
+      'core/src/formats/schema-parts.ts',
+      'core/src/formats/all-schemas.ts',
+      'core/src/switch',
+      'core/src/simulated',
+      'tools/make-checkers.mjs',
+    ],
+    () => existsSync(join(root, 'core/src/formats/checkers.ts')),
+    () => run(process.execPath, ['tools/make-checkers.mjs']),
+  );
+}
+
 /** Builds core, contract, server and web, each unless it is up to date. */
 export function build() {
+  makeCheckers();
   const config = ['package-lock.json', 'tsconfig.base.json'];
   const core = [
     'core/src',

@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, install, root } from './fresh-work.mjs';
+import { build, install, makeCheckers, root } from './fresh-work.mjs';
 
 const deep = process.argv.includes('--deep');
 const stages = [];
@@ -74,6 +74,7 @@ for (const report of [unitReport, journeyReport]) rmSync(report, { force: true }
 
 stage('install', () => {
   install();
+  makeCheckers();
   return chromium();
 });
 stage('lint', () => {

@@ -1,8 +1,9 @@
 import { partitionOf } from '../partition/index.js';
 import type { ReadingId } from '../switch/index.js';
 import { edgeBlocks } from './blocks-of-graph.js';
-import { inferFrom, shrink, without, type EvidenceSet } from './evidence-set.js';
+import { contradictsItself, inferFrom, shrink, without, type EvidenceSet } from './evidence-set.js';
 import { shortestPath, type Link } from './link.js';
+import { TooTangled, type Steps } from './net-state.js';
 
 /** Readings that cannot all hold. */
 export interface Contradiction {
@@ -90,23 +91,41 @@ const once = (ids: ReadingId[]): ReadingId[] => [...new Set(ids)];
 /**
  * Contradictions that bundles are part of, in evidence whose pairs agree: irreducible sets, taken out one after another
  * in a fixed order until the rest is consistent. A failed set is one way in which the readings cannot all hold, not all.
+ * `tangled`: the steps ran out before the rest was consistent; what was found until then stands.
  */
-export function findBundleContradictions(size: number, evidence: EvidenceSet): Contradiction[] {
+export function findBundleContradictions(
+  size: number,
+  evidence: EvidenceSet,
+  steps: Steps,
+): { found: Contradiction[]; tangled: boolean } {
   const found: Contradiction[] = [];
   let rest = evidence;
-  while (rest.clauses.length > 0 && !inferFrom(size, rest)) {
-    const core = new Set(shrink(rest, (part) => inferFrom(size, part) === null));
-    const inCore = <Item extends { reading: ReadingId; by: Link['by'] }>(items: readonly Item[]) =>
-      items.filter(({ reading }) => core.has(reading));
-    const closed = [...inCore(rest.joins), ...inCore(rest.clauses)];
-    found.push({
-      opens: once(inCore(rest.opens).map(({ reading }) => reading)),
-      joins: once(closed.map(({ reading }) => reading)),
-      enough: [...core],
-      everySuspect: false,
-      maybePartsInSeries: closed.filter(({ by }) => by === 'tone').length >= 2,
-    });
-    rest = without(rest, core);
+  try {
+    for (;;) {
+      const quick = rest.clauses.length > 0 && contradictsItself(size, rest, steps);
+      if (!quick && (rest.clauses.length === 0 || inferFrom(size, rest, steps))) break;
+      const holds = (part: EvidenceSet) =>
+        quick ? contradictsItself(size, part, steps) : inferFrom(size, part, steps) === null;
+      const core = new Set(shrink(rest, holds));
+      found.push(coreOf(rest, core));
+      rest = without(rest, core);
+    }
+  } catch (error) {
+    if (!(error instanceof TooTangled)) throw error;
+    return { found, tangled: true };
   }
-  return found;
+  return { found, tangled: false };
+}
+
+function coreOf({ joins, opens, clauses }: EvidenceSet, core: ReadonlySet<ReadingId>): Contradiction {
+  const inCore = <Item extends { reading: ReadingId; by: Link['by'] }>(items: readonly Item[]) =>
+    items.filter(({ reading }) => core.has(reading));
+  const closed = [...inCore(joins), ...inCore(clauses)];
+  return {
+    opens: once(inCore(opens).map(({ reading }) => reading)),
+    joins: once(closed.map(({ reading }) => reading)),
+    enough: [...core],
+    everySuspect: false,
+    maybePartsInSeries: closed.filter(({ by }) => by === 'tone').length >= 2,
+  };
 }

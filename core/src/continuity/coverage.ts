@@ -11,6 +11,8 @@ export interface Coverage {
   unknown: number;
   /** Pairs with a reading that decides nothing until it is looked at again. */
   lookAgain: number;
+  /** Too tangled to be sorted out: nothing is claimed. */
+  tangled: boolean;
 }
 
 /** Counts the pairs among the given places (the contact terminals; the frame does not count). */
@@ -23,6 +25,7 @@ export function coverageOf(settled: Settled, places: readonly number[]): Coverag
     disputed: 0,
     unknown: 0,
     lookAgain: settled.lookAgain.length,
+    tangled: settled.tangled,
   };
   places.forEach((a, at) => {
     for (const b of places.slice(at + 1)) {
@@ -35,7 +38,7 @@ export function coverageOf(settled: Settled, places: readonly number[]): Coverag
   return count;
 }
 
-/** Nothing unknown, assumed or disputed, nothing to look at again. */
-export function isComplete({ assumed, disputed, unknown, lookAgain }: Coverage): boolean {
-  return assumed === 0 && disputed === 0 && unknown === 0 && lookAgain === 0;
+/** Nothing unknown, assumed or disputed, nothing to look at again, nothing too tangled. */
+export function isComplete({ assumed, disputed, unknown, lookAgain, tangled }: Coverage): boolean {
+  return !tangled && assumed === 0 && disputed === 0 && unknown === 0 && lookAgain === 0;
 }

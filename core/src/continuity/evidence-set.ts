@@ -1,6 +1,15 @@
 import type { ReadingId } from '../switch/index.js';
 import type { Link } from './link.js';
-import { emptyState, hold, inferDeeply, merge, type Clause, type NetState } from './net-state.js';
+import {
+  emptyState,
+  hold,
+  inferDeeply,
+  mayHold,
+  merge,
+  Steps,
+  type Clause,
+  type NetState,
+} from './net-state.js';
 
 /** Evidence of one setting by what it says: pairs that join, pairs that part (a silent bundle is many), low bundles. */
 export interface EvidenceSet {
@@ -24,13 +33,29 @@ export function readingsIn({ joins, opens, clauses }: EvidenceSet): ReadingId[] 
   return [...new Set([...joins, ...opens, ...clauses].map(({ reading }) => reading))].sort();
 }
 
-/** Everything that follows from the evidence; null when it contradicts itself. */
-export function inferFrom(size: number, { joins, opens, clauses }: EvidenceSet): NetState | null {
+/** Everything that follows from the evidence; null when it contradicts itself. Throws TooTangled when the steps run out. */
+export function inferFrom(
+  size: number,
+  evidence: EvidenceSet,
+  steps: Steps = new Steps(Infinity),
+): NetState | null {
+  const state = stateOfPairs(size, evidence);
+  return state && inferDeeply(state, evidence.clauses, steps) ? state : null;
+}
+
+/**
+ * Whether the evidence contradicts itself, as far as one capped search sees: quicker than inferring all of it, and never
+ * true of evidence that can hold.
+ */
+export function contradictsItself(size: number, evidence: EvidenceSet, steps: Steps): boolean {
+  const state = stateOfPairs(size, evidence);
+  return !state || !mayHold(state, evidence.clauses, steps);
+}
+
+function stateOfPairs(size: number, { joins, opens }: EvidenceSet): NetState | null {
   const state = emptyState(size);
   const agrees =
-    joins.every(({ a, b }) => merge(state, a, b)) &&
-    opens.every(({ a, b }) => hold(state, a, b)) &&
-    inferDeeply(state, clauses);
+    joins.every(({ a, b }) => merge(state, a, b)) && opens.every(({ a, b }) => hold(state, a, b));
   return agrees ? state : null;
 }
 

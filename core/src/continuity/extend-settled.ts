@@ -18,7 +18,7 @@ const grounds = new WeakMap<Settled, Ground | null>();
  * The outcome is the same either way.
  */
 export function extendSettled(before: Settled, added: readonly Evidence[]): Settled | null {
-  if (before.contradictions.length > 0 || before.clauses.length > 0) return null;
+  if (before.tangled || before.contradictions.length > 0 || before.clauses.length > 0) return null;
   const ground = groundOf(before);
   const links = linksOf(before, added);
   if (!ground || !links) return null;

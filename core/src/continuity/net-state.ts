@@ -79,15 +79,39 @@ export function hold(state: NetState, a: number, b: number): boolean {
   return true;
 }
 
+/** Thrown when the steps run out; `settle` turns it into 'too tangled', which claims nothing. */
+export class TooTangled extends Error {
+  constructor() {
+    super('the readings of this setting are too tangled to be sorted out');
+  }
+}
+
+/**
+ * Work that one setting may cost, counted in pairs of nets looked at, never in time: so browser and server agree on what
+ * is too tangled.
+ */
+export class Steps {
+  constructor(private left: number) {}
+
+  take(steps: number): void {
+    this.left -= steps;
+    if (this.left < 0) throw new TooTangled();
+  }
+}
+
 /**
  * Unit propagation of clauses: a clause of which one pair of nets is left joins that pair. False on a contradiction:
  * a clause of which none is left, or a join of nets that are held apart.
  */
-export function propagate(state: NetState, clauses: readonly Clause[]): boolean {
+export function propagate(
+  state: NetState,
+  clauses: readonly Clause[],
+  steps: Steps = new Steps(Infinity),
+): boolean {
   for (let changed = true; changed;) {
     changed = false;
     for (const clause of clauses) {
-      const left = openPairs(state, clause);
+      const left = openPairs(state, clause, steps);
       if (left === 'met') continue;
       const [only] = left;
       if (!only) return false;
@@ -100,21 +124,25 @@ export function propagate(state: NetState, clauses: readonly Clause[]): boolean 
 }
 
 /** The pairs of nets that may still make a clause true; 'met' when one does. */
-function openPairs(state: NetState, { red, black }: Clause): [number, number][] | 'met' {
-  const reds = new Set(red.map((place) => netOf(state, place)));
-  const blacks = new Set(black.map((place) => netOf(state, place)));
+function openPairs(state: NetState, { red, black }: Clause, steps: Steps): [number, number][] | 'met' {
+  const reds = netsAmong(state, red);
+  const blacks = netsAmong(state, black);
+  steps.take(reds.length * blacks.length);
   const left: [number, number][] = [];
-  const seen = new Set<number>();
   for (const one of reds) {
-    if (blacks.has(one)) return 'met';
-    for (const other of blacks) {
-      const pair = Math.min(one, other) * state.size + Math.max(one, other);
-      if (seen.has(pair) || state.apart[one * state.size + other] === 1) continue;
-      seen.add(pair);
-      left.push([one, other]);
-    }
+    if (blacks.includes(one)) return 'met';
+    for (const other of blacks) if (state.apart[one * state.size + other] === 0) left.push([one, other]);
   }
   return left;
+}
+
+function netsAmong(state: NetState, places: readonly number[]): number[] {
+  const nets: number[] = [];
+  for (const place of places) {
+    const net = netOf(state, place);
+    if (!nets.includes(net)) nets.push(net);
+  }
+  return nets;
 }
 
 /** Branches of the search below, at most; beyond it 'it may be' is answered, which is never unsound. */
@@ -124,11 +152,16 @@ const MOST_BRANCHES = 400;
  * Whether the clauses can all be met: unit propagation, then a search over the pairs that could meet the tightest clause
  * (DPLL). Pairs that no clause needs may stay apart, so meeting the clauses is enough. True also when the cap is reached.
  */
-function canBeMet(state: NetState, clauses: readonly Clause[], budget: { branches: number }): boolean {
-  if (!propagate(state, clauses)) return false;
+function canBeMet(
+  state: NetState,
+  clauses: readonly Clause[],
+  steps: Steps,
+  budget: { branches: number },
+): boolean {
+  if (!propagate(state, clauses, steps)) return false;
   let tightest: [number, number][] | null = null;
   for (const clause of clauses) {
-    const open = openPairs(state, clause);
+    const open = openPairs(state, clause, steps);
     if (open !== 'met' && (!tightest || open.length < tightest.length)) tightest = open;
   }
   if (!tightest) return true;
@@ -136,22 +169,32 @@ function canBeMet(state: NetState, clauses: readonly Clause[], budget: { branche
     budget.branches -= 1;
     if (budget.branches < 0) return true;
     const tried = copyState(state);
-    if (merge(tried, one, other) && canBeMet(tried, clauses, budget)) return true;
+    if (merge(tried, one, other) && canBeMet(tried, clauses, steps, budget)) return true;
     hold(state, one, other);
   }
   return false;
 }
 
+/** Whether the clauses can all be met, as far as the capped search sees; the state itself stays as it is. */
+export function mayHold(state: NetState, clauses: readonly Clause[], steps: Steps): boolean {
+  return canBeMet(copyState(state), clauses, steps, { branches: MOST_BRANCHES });
+}
+
 /**
  * Everything that the clauses force: every unknown pair of nets is tried both ways, and what cannot be, is held the other
  * way, to a fixpoint. False on a contradiction. Exact up to the cap of the search (checked against a SAT solver).
+ * @throws TooTangled when the steps run out.
  */
-export function inferDeeply(state: NetState, clauses: readonly Clause[]): boolean {
-  if (!propagate(state, clauses)) return false;
-  const live = clauses.filter((clause) => openPairs(state, clause) !== 'met');
+export function inferDeeply(
+  state: NetState,
+  clauses: readonly Clause[],
+  steps: Steps = new Steps(Infinity),
+): boolean {
+  if (!propagate(state, clauses, steps)) return false;
+  const live = clauses.filter((clause) => openPairs(state, clause, steps) !== 'met');
   const may = (change: (tried: NetState) => boolean) => {
     const tried = copyState(state);
-    return change(tried) && canBeMet(tried, live, { branches: MOST_BRANCHES });
+    return change(tried) && canBeMet(tried, live, steps, { branches: MOST_BRANCHES });
   };
   if (!may(() => true)) return false;
   for (let changed = live.length > 0; changed;) {
@@ -159,13 +202,32 @@ export function inferDeeply(state: NetState, clauses: readonly Clause[]): boolea
     for (const [one, other] of unknownPairs(state)) {
       if (netOf(state, one) === netOf(state, other) || areApart(state, one, other)) continue;
       if (!may((tried) => merge(tried, one, other))) hold(state, one, other);
-      else if (!may((tried) => hold(tried, one, other))) merge(state, one, other);
+      // What no clause could be met by may always be apart.
+      else if (isWanted(state, live, one, other, steps) && !may((tried) => hold(tried, one, other)))
+        merge(state, one, other);
       else continue;
       changed = true;
-      if (!propagate(state, live)) return false;
+      if (!propagate(state, live, steps)) return false;
     }
   }
   return true;
+}
+
+/** Whether some clause that is not met yet could be met by joining these two nets. */
+function isWanted(
+  state: NetState,
+  clauses: readonly Clause[],
+  one: number,
+  other: number,
+  steps: Steps,
+): boolean {
+  const [a, b] = [netOf(state, one), netOf(state, other)];
+  return clauses.some((clause) => {
+    const open = openPairs(state, clause, steps);
+    return (
+      open !== 'met' && open.some(([red, black]) => (red === a && black === b) || (red === b && black === a))
+    );
+  });
 }
 
 /** Pairs of nets of which nobody knows whether they join, by their names. */

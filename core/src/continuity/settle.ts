@@ -3,7 +3,16 @@ import { looksAgain, type Evidence } from '../sense/index.js';
 import type { Explanation, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
-import { areApart, canonicalState, netsOfState, type Clause, type NetState } from './net-state.js';
+import {
+  areApart,
+  canonicalState,
+  emptyState,
+  netsOfState,
+  Steps,
+  TooTangled,
+  type Clause,
+  type NetState,
+} from './net-state.js';
 import { ASSUMED_APART, DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import type { Link } from './link.js';
 
@@ -30,6 +39,8 @@ export interface Settled {
   /** Low bundles not in dispute. */
   clauses: Clause[];
   contradictions: Contradiction[];
+  /** Its readings could not be sorted out within bounds: nothing is claimed of it, and it is never complete. */
+  tangled: boolean;
   lookAgain: LookAgain[];
   /** Evidence that is kept and not used: bundles between closed and open, leads on nothing, closed in circuit. */
   unused: ReadingId[];
@@ -61,16 +72,53 @@ export function settle(
   const size = terminals.length;
   const pairwise = findContradictions(size, sorted.joins, sorted.opens);
   const agreeing = without(sorted, suspectsOf(pairwise));
-  const contradictions = [...pairwise, ...findBundleContradictions(size, agreeing)];
-  const trusted = without(sorted, suspectsOf(contradictions));
-  const inferred = inferFrom(size, trusted);
-  if (!inferred) throw new Error('what is left after taking suspects out contradicts itself');
-  const state = canonicalState(inferred);
-  const nets = netsOfState(state);
-  const facts = decideFacts(size, { ...trusted, nets, state }, sorted);
-  for (const blocks of apart) assumeApart(facts, size, blocks, place);
+  const steps = new Steps(MOST_STEPS);
+  const { found, tangled } = findBundleContradictions(size, agreeing, steps);
+  const contradictions = [...pairwise, ...found];
   const { lookAgain, unused, inCircuit } = sorted;
-  return { setting, terminals, facts, nets, ...trusted, contradictions, lookAgain, unused, inCircuit, state };
+  const rest = { setting, terminals, contradictions, lookAgain, unused, inCircuit };
+  const trusted = without(sorted, suspectsOf(contradictions));
+  const settled = tangled ? null : settleTrusted(size, trusted, sorted, steps);
+  if (!settled) return { ...rest, ...nothingClaimed(size, sorted) };
+  for (const blocks of apart) assumeApart(settled.facts, size, blocks, place);
+  return { ...rest, ...trusted, ...settled, tangled: false };
+}
+
+/** Steps that one setting may cost, some 0.8 s of work. A ladder of bundles over 36 terminals was seen to take 9 million, over 48 some 20. */
+export const MOST_STEPS = 60_000_000;
+
+/** What the evidence that is not in dispute gives; null when the steps run out. */
+function settleTrusted(
+  size: number,
+  trusted: EvidenceSet,
+  all: EvidenceSet,
+  steps: Steps,
+): Pick<Settled, 'facts' | 'nets' | 'state'> | null {
+  try {
+    const inferred = inferFrom(size, trusted, steps);
+    if (!inferred) throw new Error('what is left after taking suspects out contradicts itself');
+    const state = canonicalState(inferred);
+    const nets = netsOfState(state);
+    return { facts: decideFacts(size, { ...trusted, nets, state }, all, steps), nets, state };
+  } catch (error) {
+    if (error instanceof TooTangled) return null;
+    throw error;
+  }
+}
+
+/** A setting that is too tangled: what some reading speaks of is disputed, the rest unknown. */
+function nothingClaimed(
+  size: number,
+  all: EvidenceSet,
+): Pick<Settled, 'facts' | 'nets' | 'state' | 'joins' | 'opens' | 'clauses' | 'tangled'> {
+  const doubt = doubtfulCells(size, { joins: [], opens: [], clauses: [] }, all);
+  const facts = Array.from({ length: size * size }, (_, cell): Fact => {
+    const [a, b] = [Math.floor(cell / size), cell % size];
+    if (a === b) return known(false, true, false);
+    return doubt[Math.min(a, b) * size + Math.max(a, b)] === 1 ? DISPUTED : UNKNOWN;
+  });
+  const state = emptyState(size);
+  return { facts, nets: netsOfState(state), state, joins: [], opens: [], clauses: [], tangled: true };
 }
 
 /** Readings that decided nothing by themselves, and what a person accepted them to be: the newest of a reading counts. */
@@ -274,12 +322,13 @@ function decideFacts(
   size: number,
   trusted: EvidenceSet & { nets: Partition; state: NetState },
   all: EvidenceSet,
+  steps: Steps,
 ): Fact[] {
   const { nets, state } = trusted;
   const disputing =
     all.joins.length + all.opens.length + all.clauses.length >
     trusted.joins.length + trusted.opens.length + trusted.clauses.length;
-  const ohms = ohmsOnly(size, trusted);
+  const ohms = ohmsOnly(size, trusted, steps);
   const doubt = disputing ? doubtfulCells(size, trusted, all) : null;
   const measured = new Uint8Array(size * size);
   for (const { a, b } of trusted.joins) measured[a * size + b] = 1;
@@ -303,14 +352,18 @@ function decideFacts(
 }
 
 /** What stands on ohms: joins by ohms alone; opens by ohms between nets however they are joined. */
-function ohmsOnly(size: number, { joins, opens, clauses, nets }: EvidenceSet & { nets: Partition }) {
+function ohmsOnly(
+  size: number,
+  { joins, opens, clauses, nets }: EvidenceSet & { nets: Partition },
+  steps: Steps,
+) {
   const byOhms = ({ by }: { by: Link['by'] }): boolean => by === 'ohms';
   const measured = {
     joins: joins.filter(byOhms),
     opens: opens.filter(byOhms),
     clauses: clauses.filter(byOhms),
   };
-  const closed = inferFrom(size, { ...measured, opens: clauses.length > 0 ? measured.opens : [] });
+  const closed = inferFrom(size, { ...measured, opens: clauses.length > 0 ? measured.opens : [] }, steps);
   const closedNets = closed ? netsOfState(closed) : null;
   const apart = apartCells(size, nets, measured.opens);
   return {

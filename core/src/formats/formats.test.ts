@@ -3,7 +3,15 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
-import { projectFileSchema, readProjectFile, type JobFile, type ProjectFile } from './index.js';
+import {
+  eventProblems,
+  FILE_VERSION,
+  levelsOf,
+  projectFileSchema,
+  readProjectFile,
+  type JobFile,
+  type ProjectFile,
+} from './index.js';
 
 const root = new URL('../../../', import.meta.url);
 const jobFile = (events: JobFile['events']): JobFile => ({
@@ -15,7 +23,13 @@ const jobFile = (events: JobFile['events']): JobFile => ({
   created: '2026-01-05T10:00:00.000Z',
   events,
 });
-const file = (...jobs: JobFile[]): ProjectFile => ({ format: 'which-way', version: 1, jobs, library: [] });
+const file = (...jobs: JobFile[]): ProjectFile => ({
+  format: 'which-way',
+  version: FILE_VERSION,
+  shop: null,
+  jobs,
+  library: [],
+});
 const codes = (parsed: unknown) => {
   const read = readProjectFile(parsed);
   return read.ok ? [] : read.problems.map(({ code, path }) => `${code} ${path}`);
@@ -56,7 +70,10 @@ describe('the project file', () => {
     const steps: number[] = [];
     const upgrades = {
       3: (before: Record<string, unknown>) => (steps.push(3), { ...before, version: 4 }),
-      4: () => (steps.push(4), { format: 'which-way', version: 1, jobs: [], library: [] }),
+      4: () => (
+        steps.push(4),
+        { format: 'which-way', version: FILE_VERSION, shop: null, jobs: [], library: [] }
+      ),
     };
     expect(readProjectFile(newest, upgrades).ok).toBe(true);
     expect(steps).toEqual([3, 4]);
@@ -114,5 +131,43 @@ describe('what cannot be read', () => {
       ),
       { numRuns: 200 },
     );
+  });
+});
+
+describe('one event by itself', () => {
+  const event = () => structuredClone(bench(3, 1).events[1]) as unknown as Record<string, unknown>;
+  /** Objects one inside another, without ever calling itself. */
+  const nested = (levels: number) => {
+    let value: unknown = 1;
+    for (let level = 0; level < levels; level += 1) value = { inner: value };
+    return value;
+  };
+
+  it('is accepted as the program writes it, and told apart when a newer program wrote it', () => {
+    expect(eventProblems(event())).toEqual([]);
+    expect(eventProblems({ ...event(), schema: 9 })).toEqual([
+      { code: 'event-too-new', path: 'schema', params: { schema: 9, newest: 1 } },
+    ]);
+  });
+
+  it.each([
+    ['sequence', 0, 'schema-minimum'],
+    ['clock', 2 ** 60, 'schema-maximum'],
+    ['at', 'yesterday', 'schema-format'],
+    ['device', 'me', 'schema-pattern'],
+    ['what', { kind: 'guessed' }, 'schema-discriminator'],
+  ])('is refused with its place: %s', (field, value, code) => {
+    expect(eventProblems({ ...event(), [field]: value })[0]).toMatchObject({
+      code,
+      path: expect.stringContaining(field),
+    });
+  });
+
+  it('nested 20,000 levels deep is refused and not walked to its end', () => {
+    expect(levelsOf(nested(3))).toBe(3);
+    expect(eventProblems({ ...event(), what: nested(20_000) })[0]?.code).toBe('too-deep');
+    expect(codes({ format: 'which-way', version: 1, jobs: nested(20_000), library: [] })).toEqual([
+      'too-deep ',
+    ]);
   });
 });

@@ -1,10 +1,17 @@
-import { Ajv2020, type ErrorObject, type ValidateFunction } from 'ajv/dist/2020.js';
-import addFormats from 'ajv-formats';
-import { listProblems, type SafetyLists } from '../safety/index.js';
+import { listProblems } from '../safety/index.js';
+import type { SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
-import type { JobEvent, JobId, KnownSwitch, Problem } from '../switch/index.js';
-import { deedSchema } from './schema-parts.js';
-import { knownSwitchSchema, projectFileSchema, shopSchema, simulatedSwitchSchema } from './schema.js';
+import {
+  EVENT_SCHEMA,
+  MOST_LEVELS,
+  type JobEvent,
+  type JobId,
+  type KnownSwitch,
+  type Problem,
+  type SupplyKind,
+} from '../switch/index.js';
+import * as made from './checkers.js';
+import { FILE_VERSION } from './schema.js';
 
 /** A job with its whole log. */
 export interface JobFile {
@@ -18,31 +25,54 @@ export interface JobFile {
   events: JobEvent[];
 }
 
+/** What a shop sets for itself, as it stands in a file. */
+export interface ShopFile {
+  name: string;
+  safetyLists: SafetyLists;
+  codeNotes: Record<SupplyKind, string>;
+}
+
 /** The project's own file. */
 export interface ProjectFile {
   format: 'which-way';
-  version: 1;
+  version: typeof FILE_VERSION;
+  /** null where the file does not speak of it. */
+  shop: ShopFile | null;
   jobs: JobFile[];
   library: KnownSwitch[];
 }
 
-/** The version that this build writes. */
-export const FILE_VERSION = 1;
-
 /** Brings a file of one version to the next; the key is the version it starts from. */
 export type Upgrades = Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>>;
 
-const UPGRADES: Upgrades = {};
+/** Version 2 brought the shop's settings. */
+const UPGRADES: Upgrades = { 1: (file) => ({ ...file, version: 2, shop: null }) };
 
 export type ReadResult = { ok: true; file: ProjectFile } | { ok: false; problems: Problem[] };
 
-const ajv = new Ajv2020({ allErrors: false, discriminator: true, strict: false });
-(addFormats as unknown as (instance: Ajv2020) => void)(ajv);
-const validateFile = ajv.compile<ProjectFile>(projectFileSchema);
-const validateDeed = ajv.compile(deedSchema);
-const validateKnown = ajv.compile<KnownSwitch>(knownSwitchSchema);
-const validateShop = ajv.compile<{ safetyLists: SafetyLists }>(shopSchema);
-const validateSimulated = ajv.compile<SimulatedSwitch>(simulatedSwitchSchema);
+/** What a checker says of a value: the first thing that is wrong is in `errors`. */
+interface Checker<Value> {
+  (value: unknown): value is Value;
+  errors?: CheckError[] | null;
+}
+
+interface CheckError {
+  instancePath: string;
+  keyword: string;
+  params: Record<string, unknown>;
+  message?: string;
+}
+
+/** The checkers are made at build from the schemas (tools/make-checkers.mjs), one for each schema of all-schemas.ts. */
+const checkers = made as unknown as {
+  checkFile: Checker<ProjectFile>;
+  checkDeed: Checker<unknown>;
+  checkEvent: Checker<JobEvent>;
+  checkJobHead: Checker<Omit<JobFile, 'events'>>;
+  checkKnownSwitch: Checker<KnownSwitch>;
+  checkShop: Checker<ShopFile>;
+  checkSimulatedSwitch: Checker<SimulatedSwitch>;
+};
 
 /**
  * Reads what is claimed to be a Which Way file: upgrades an older version, checks it against the schema, then
@@ -51,10 +81,13 @@ const validateSimulated = ajv.compile<SimulatedSwitch>(simulatedSwitchSchema);
 export function readProjectFile(parsed: unknown, upgrades: Upgrades = UPGRADES): ReadResult {
   const upgraded = upgradeFile(parsed, upgrades);
   if (!upgraded.ok) return upgraded;
-  if (!validateFile(upgraded.file)) return { ok: false, problems: problemsOf(validateFile) };
+  if (!checkers.checkFile(upgraded.file)) return { ok: false, problems: problemsOf(checkers.checkFile) };
   const problems = [
     ...upgraded.file.library.flatMap((entry, index) => knownSwitchProblems(entry, `library.${index}`)),
     ...upgraded.file.jobs.flatMap((job, index) => jobProblems(job, `jobs.${index}`)),
+    ...(upgraded.file.shop
+      ? shopProblems(upgraded.file.shop).map((problem) => ({ ...problem, path: `shop.${problem.path}` }))
+      : []),
     ...repeated(
       upgraded.file.jobs.map(({ id }) => id),
       'jobs',
@@ -67,9 +100,10 @@ export function readProjectFile(parsed: unknown, upgrades: Upgrades = UPGRADES):
   return problems.length > 0 ? { ok: false, problems } : { ok: true, file: upgraded.file };
 }
 
-function upgradeFile(
+/** Brings what is claimed to be a Which Way file, or only its outermost fields, to the version of this build. */
+export function upgradeFile(
   parsed: unknown,
-  upgrades: Upgrades,
+  upgrades: Upgrades = UPGRADES,
 ): { ok: true; file: unknown } | { ok: false; problems: Problem[] } {
   const refuse = (code: string, path: string, params: Problem['params'] = {}) => ({
     ok: false as const,
@@ -77,6 +111,7 @@ function upgradeFile(
   });
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
     return refuse('not-our-file', '');
+  if (levelsOf(parsed) > MOST_LEVELS) return refuse('too-deep', '', { most: MOST_LEVELS });
   let file: Record<string, unknown> = { ...parsed };
   if (file['format'] !== 'which-way') return refuse('not-our-file', 'format');
   for (;;) {
@@ -92,12 +127,47 @@ function upgradeFile(
 
 /** What is wrong with the body of an event. Empty when it is well formed. */
 export function deedProblems(what: unknown): Problem[] {
-  return validateDeed(what) ? [] : problemsOf(validateDeed);
+  return checkers.checkDeed(what) ? [] : problemsOf(checkers.checkDeed);
+}
+
+/** What is wrong with an event, envelope and body. An event of a newer program is told as such. */
+export function eventProblems(event: unknown): Problem[] {
+  if (levelsOf(event) > MOST_LEVELS) return [{ code: 'too-deep', path: '', params: { most: MOST_LEVELS } }];
+  const schema = typeof event === 'object' && event !== null && 'schema' in event ? event.schema : null;
+  if (typeof schema === 'number' && schema > EVENT_SCHEMA)
+    return [{ code: 'event-too-new', path: 'schema', params: { schema, newest: EVENT_SCHEMA } }];
+  return checkers.checkEvent(event) ? [] : problemsOf(checkers.checkEvent);
+}
+
+/** What is wrong with a job of a file, without its log. */
+export function jobHeadProblems(head: unknown): Problem[] {
+  if (levelsOf(head) > MOST_LEVELS) return [{ code: 'too-deep', path: '', params: { most: MOST_LEVELS } }];
+  if (!checkers.checkJobHead(head)) return problemsOf(checkers.checkJobHead);
+  const simulation = head.simulation ? simulatedSwitchProblems(head.simulation) : [];
+  return simulation.map((problem) => ({ ...problem, path: `simulation.${problem.path}` }));
+}
+
+/** Lists and objects inside one another, at most as many as matter: a value deeper than that is never walked to its end. */
+export function levelsOf(value: unknown, most = MOST_LEVELS + 1): number {
+  let level = 0;
+  let row = [value];
+  while (level < most) {
+    const next: unknown[] = [];
+    for (const item of row)
+      if (typeof item === 'object' && item !== null)
+        for (const inner of Object.values(item)) next.push(inner);
+    if (next.length === 0)
+      return level + (row.some((item) => typeof item === 'object' && item !== null) ? 1 : 0);
+    row = next;
+    level += 1;
+  }
+  return level;
 }
 
 /** What is wrong with a library entry: shape, labels named but not listed, groups that overlap. */
 export function knownSwitchProblems(entry: unknown, path = ''): Problem[] {
-  if (!validateKnown(entry)) return problemsOf(validateKnown);
+  if (levelsOf(entry) > MOST_LEVELS) return [{ code: 'too-deep', path, params: { most: MOST_LEVELS } }];
+  if (!checkers.checkKnownSwitch(entry)) return problemsOf(checkers.checkKnownSwitch);
   const listed = new Set(entry.terminals);
   return entry.positions.flatMap(({ joined }, index) => {
     const at = `${path === '' ? '' : `${path}.`}positions.${index}.joined`;
@@ -113,12 +183,12 @@ export function knownSwitchProblems(entry: unknown, path = ''): Problem[] {
 
 /** What is wrong with a shop's settings: shape, and lists that leave out what must stay. */
 export function shopProblems(shop: unknown): Problem[] {
-  return validateShop(shop) ? listProblems(shop.safetyLists) : problemsOf(validateShop);
+  return checkers.checkShop(shop) ? listProblems(shop.safetyLists) : problemsOf(checkers.checkShop);
 }
 
 /** What is wrong with a simulated switch. */
 export function simulatedSwitchProblems(hidden: unknown): Problem[] {
-  if (!validateSimulated(hidden)) return problemsOf(validateSimulated);
+  if (!checkers.checkSimulatedSwitch(hidden)) return problemsOf(checkers.checkSimulatedSwitch);
   const outside = ({ a, b }: { a: number; b: number }) => Math.max(a, b) >= hidden.terminals || a === b;
   const contacts = hidden.contacts.flatMap((contact, index) =>
     outside(contact) || contact.closedIn.some((place) => place >= hidden.positions.length)
@@ -155,7 +225,7 @@ function repeated(keys: string[], path: string): Problem[] {
   });
 }
 
-function problemsOf({ errors }: Pick<ValidateFunction, 'errors'>): Problem[] {
+function problemsOf({ errors }: { errors?: CheckError[] | null }): Problem[] {
   return (errors ?? []).slice(0, 5).map((error) => ({
     code: `schema-${error.keyword}`,
     path: pathOf(error),
@@ -163,11 +233,10 @@ function problemsOf({ errors }: Pick<ValidateFunction, 'errors'>): Problem[] {
   }));
 }
 
-function pathOf({ instancePath, params }: ErrorObject): string {
-  const extra = (params as { additionalProperty?: string; missingProperty?: string }) ?? {};
+function pathOf({ instancePath, params }: CheckError): string {
+  const last = params['additionalProperty'] ?? params['missingProperty'];
   const parts = instancePath.split('/').slice(1);
-  const last = extra.additionalProperty ?? extra.missingProperty;
-  return [...parts, ...(last === undefined ? [] : [last])].join('.');
+  return [...parts, ...(last === undefined ? [] : [String(last)])].join('.');
 }
 
 function flatParams(params: Record<string, unknown>): Problem['params'] {

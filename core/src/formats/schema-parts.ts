@@ -1,26 +1,56 @@
 import {
   ACTUATOR_FORMS,
+  CAPTION_LETTERS,
+  CODE_NOTE_LETTERS,
+  CONDITION_LETTERS,
   EVENT_SCHEMA,
   EXPLANATIONS,
   EXTENTS,
   FACES,
   FASTENERS,
+  FASTENER_PLACE_LETTERS,
+  GOES_TO_LETTERS,
+  HANDLE_NAME_LETTERS,
   HOW_KNOWN,
+  LABEL_LETTERS,
   LINK_KINDS,
+  LOOSE_LETTERS,
+  MARKING_LETTERS,
   MECHANICS,
+  MECHANICS_LETTERS,
+  MOST_FASTENERS,
+  MOST_FASTENERS_OF_A_KIND,
+  MOST_HANDLES,
+  MOST_LINKS,
+  MOST_NAMED_PAIRS,
+  MOST_POSITIONS_OF_A_HANDLE,
+  MOST_SAFETY_LINES,
+  MOST_SETTINGS,
+  MOST_TERMINALS,
   NOTE_FIELDS,
+  NOTE_LETTERS,
   ORDERS,
   PART_FORMS,
+  PART_NOTE_LETTERS,
+  PERSON_LETTERS,
+  PHOTO_EDGE,
   PHOTO_PURPOSES,
   PLAIN_LAYOUTS,
+  POSITION_NAME_LETTERS,
+  REASON_LETTERS,
   SAFETY_LINES,
   SIDES,
+  SISTER_LETTERS,
+  STEP_LETTERS,
   SUPPLIES,
   SURENESS,
   TERMINAL_ROLES,
   TERMINATIONS,
-  TEST_RESULTS,
   TESTERS,
+  TEST_RESULTS,
+  TITLE_LETTERS,
+  WIRE_SIZE_LETTERS,
+  WIRE_TAG_LETTERS,
 } from '../switch/index.js';
 
 /** A piece of JSON Schema (draft 2020-12) as plain data. */
@@ -60,7 +90,7 @@ export const id: Schema = {
 };
 export const time: Schema = { type: 'string', format: 'date-time', maxLength: 40 };
 const ohms: Schema = { type: 'number', minimum: 0, maximum: 1e12 };
-const lead = list(id, { minItems: 1, maxItems: 64, uniqueItems: true });
+const lead = list(id, { minItems: 1, maxItems: MOST_TERMINALS, uniqueItems: true });
 
 const value = tagged('kind', {
   ohms: { ohms },
@@ -75,15 +105,15 @@ const reading = object({ id, setting: id, red: lead, black: lead, value, fromOth
 const ask = tagged(
   'kind',
   {
-    sweep: { setting: id, red: id, black: list(id, { minItems: 1, maxItems: 64 }) },
+    sweep: { setting: id, red: id, black: list(id, { minItems: 1, maxItems: MOST_TERMINALS }) },
     pair: { setting: id, red: id, black: id, fromOtherSide: set },
-    turn: { red: id, black: id, settings: list(id, { minItems: 1, maxItems: 256 }) },
-    bundle: { red: lead, black: lead, settings: list(id, { minItems: 1, maxItems: 256 }) },
+    turn: { red: id, black: id, settings: list(id, { minItems: 1, maxItems: MOST_SETTINGS }) },
+    bundle: { red: lead, black: lead, settings: list(id, { minItems: 1, maxItems: MOST_SETTINGS }) },
   },
   ['fromOtherSide'],
 );
 const prompt = object({ id, ask });
-const clipped = list(id, { maxItems: 64, uniqueItems: true });
+const clipped = list(id, { maxItems: MOST_TERMINALS, uniqueItems: true });
 const handSeconds: Schema = { type: 'number', minimum: 0, maximum: 120 };
 const meter = object({
   name: text(80),
@@ -97,8 +127,8 @@ const meter = object({
 
 const terminal = object({
   id,
-  label: text(24, 1),
-  marking: orNull(text(24)),
+  label: text(LABEL_LETTERS, 1),
+  marking: orNull(text(LABEL_LETTERS)),
   role: oneOf(TERMINAL_ROLES),
 });
 const pose = tagged('kind', {
@@ -107,7 +137,7 @@ const pose = tagged('kind', {
 });
 const position = object({
   id,
-  name: orNull(text(40)),
+  name: orNull(text(POSITION_NAME_LETTERS)),
   rests: oneOf(['maintained', 'momentary']),
   returnsTo: orNull(id),
   pose: orNull(pose),
@@ -116,14 +146,14 @@ const closedBy = oneOf(['declared', 'stop', 'round']);
 const setting = object({
   id,
   at: { type: 'object', additionalProperties: id, propertyNames: id },
-  condition: orNull(text(80)),
+  condition: orNull(text(CONDITION_LETTERS)),
   need: oneOf(['required', 'optional', 'impossible']),
 });
 const actuator = object({
   id,
-  name: text(40),
+  name: text(HANDLE_NAME_LETTERS),
   form: oneOf(ACTUATOR_FORMS),
-  positions: list(position, { maxItems: 64 }),
+  positions: list(position, { maxItems: MOST_POSITIONS_OF_A_HANDLE }),
   closed: orNull(closedBy),
 });
 const layout = tagged('kind', {
@@ -140,23 +170,31 @@ const spot = tagged('on', {
 
 const change = tagged('change', {
   described: {
-    terminals: list(terminal, { maxItems: 96 }),
-    actuators: list(actuator, { maxItems: 16 }),
-    settings: list(setting, { maxItems: 256 }),
+    terminals: list(terminal, { maxItems: MOST_TERMINALS }),
+    actuators: list(actuator, { maxItems: MOST_HANDLES }),
+    settings: list(setting, { maxItems: MOST_SETTINGS }),
     layout,
   },
   'terminal-added': { terminal },
-  'terminal-renamed': { terminal: id, label: text(24, 1), marking: orNull(text(24)) },
+  'terminal-renamed': { terminal: id, label: text(LABEL_LETTERS, 1), marking: orNull(text(LABEL_LETTERS)) },
   relabelled: {
-    labels: list(object({ terminal: id, label: text(24, 1), marking: orNull(text(24)) }), {
-      minItems: 1,
-      maxItems: 96,
-    }),
+    labels: list(
+      object({ terminal: id, label: text(LABEL_LETTERS, 1), marking: orNull(text(LABEL_LETTERS)) }),
+      {
+        minItems: 1,
+        maxItems: MOST_TERMINALS,
+      },
+    ),
   },
   'terminal-role': { terminal: id, role: oneOf(TERMINAL_ROLES) },
   'terminal-retired': { terminal: id },
-  'position-added': { actuator: id, position, after: orNull(id), settings: list(setting, { maxItems: 256 }) },
-  'position-renamed': { position: id, name: orNull(text(40)) },
+  'position-added': {
+    actuator: id,
+    position,
+    after: orNull(id),
+    settings: list(setting, { maxItems: MOST_SETTINGS }),
+  },
+  'position-renamed': { position: id, name: orNull(text(POSITION_NAME_LETTERS)) },
   'position-posed': {
     position: id,
     rests: oneOf(['maintained', 'momentary']),
@@ -166,47 +204,49 @@ const change = tagged('change', {
   'position-retired': { position: id },
   'position-merged': { position: id, into: id },
   'positions-closed': { actuator: id, by: closedBy },
-  'actuator-described': { actuator: id, name: text(40), form: oneOf(ACTUATOR_FORMS) },
-  'actuator-added': { actuator, home: id, settings: list(setting, { maxItems: 256 }) },
+  'actuator-described': { actuator: id, name: text(HANDLE_NAME_LETTERS), form: oneOf(ACTUATOR_FORMS) },
+  'actuator-added': { actuator, home: id, settings: list(setting, { maxItems: MOST_SETTINGS }) },
   'setting-added': { setting },
   'setting-needed': { setting: id, need: oneOf(['required', 'optional', 'impossible']) },
   'laid-out': { layout },
-  placed: { spots: list(object({ terminal: id, spot }), { minItems: 1, maxItems: 96 }) },
+  placed: { spots: list(object({ terminal: id, spot }), { minItems: 1, maxItems: MOST_TERMINALS }) },
 });
 
 const revision: Schema = { type: 'integer', minimum: 0 };
 const source = oneOf(['typed', 'meter', 'simulated']);
 const expectedTable = object({
-  source: tagged('kind', { drawn: {}, library: { entry: id, name: text(120) } }),
-  settings: list(object({ setting: id, joined: list(list(id)) }), { maxItems: 256 }),
+  source: tagged('kind', { drawn: {}, library: { entry: id, name: text(TITLE_LETTERS) } }),
+  settings: list(object({ setting: id, joined: list(list(id)) }), { maxItems: MOST_SETTINGS }),
 });
 const replacement = object({
   entry: id,
-  name: text(120),
-  terminals: list(object({ from: id, to: text(24) })),
-  positions: list(object({ from: id, to: text(40) })),
+  name: text(TITLE_LETTERS),
+  terminals: list(object({ from: id, to: text(LABEL_LETTERS) })),
+  positions: list(object({ from: id, to: text(POSITION_NAME_LETTERS) })),
 });
 
 const amount: Schema = { type: 'number', minimum: 0, maximum: 1e6 };
 const volts = amount;
-const markingRuns = list(object({ text: text(120, 1), sure: oneOf(SURENESS) }), { maxItems: 120 });
+const markingRuns = list(object({ text: text(MARKING_LETTERS, 1), sure: oneOf(SURENESS) }), {
+  maxItems: MARKING_LETTERS,
+});
 const box = object({ photo: id, x: fraction, y: fraction, width: fraction, height: fraction });
 const part = object({
   id,
   form: oneOf(PART_FORMS),
   terminals: list(id, { minItems: 2, maxItems: 2, uniqueItems: true }),
   ohms: orNull(ohms),
-  note: text(200),
+  note: text(PART_NOTE_LETTERS),
   on: flag,
   removed: flag,
 });
 const wire = object({
   id,
-  tag: text(12, 1),
+  tag: text(WIRE_TAG_LETTERS, 1),
   color: { type: 'string', pattern: '^([A-Z]{2}){0,3}$', maxLength: 6 },
-  size: text(24),
+  size: text(WIRE_SIZE_LETTERS),
   termination: orNull(oneOf(TERMINATIONS)),
-  goesTo: text(80),
+  goesTo: text(GOES_TO_LETTERS),
   liveThough: flag,
   terminal: orNull(id),
   removed: flag,
@@ -214,9 +254,9 @@ const wire = object({
 const photo = object({
   id,
   purpose: oneOf(PHOTO_PURPOSES),
-  caption: text(200),
-  width: count(1, 40000),
-  height: count(1, 40000),
+  caption: text(CAPTION_LETTERS),
+  width: count(1, PHOTO_EDGE),
+  height: count(1, PHOTO_EDGE),
   removed: flag,
 });
 const worthInputs = object({
@@ -233,28 +273,28 @@ const worthInputs = object({
 const safetyLine = object({
   id,
   kind: oneOf(SAFETY_LINES),
-  text: orNull(text(300, 1)),
-  why: orNull(text(300)),
+  text: orNull(text(REASON_LETTERS, 1)),
+  why: orNull(text(REASON_LETTERS)),
 });
 const safetyAnswer = tagged('kind', {
   done: { note: text(200) },
-  'not-applicable': { reason: text(300, 1) },
+  'not-applicable': { reason: text(REASON_LETTERS, 1) },
   proved: { tester: oneOf(TESTERS), source: text(120, 1) },
   dead: { volts, everyPosition: flag },
   discharged: { before: volts, after: volts },
 });
 const fastener = object({
-  count: count(1, 99),
+  count: count(1, MOST_FASTENERS_OF_A_KIND),
   kind: oneOf(FASTENERS),
   length: orNull({ type: 'number', exclusiveMinimum: 0, maximum: 1000 }),
-  place: text(120),
+  place: text(FASTENER_PLACE_LETTERS),
 });
 const stripStep = object({
   id,
-  text: text(300),
+  text: text(STEP_LETTERS),
   photo: orNull(id),
-  fasteners: list(fastener, { maxItems: 24 }),
-  loose: text(200),
+  fasteners: list(fastener, { maxItems: MOST_FASTENERS }),
+  loose: text(LOOSE_LETTERS),
   removed: flag,
 });
 
@@ -265,7 +305,7 @@ export const deedSchema = tagged('kind', {
     prompt: orNull(id),
     source,
     inCircuit: flag,
-    readings: list(reading, { minItems: 1, maxItems: 256 }),
+    readings: list(reading, { minItems: 1, maxItems: MOST_SETTINGS }),
   },
   withdrawn: { target: id, basedOn: orNull(revision) },
   restored: { target: id, basedOn: orNull(revision) },
@@ -276,7 +316,10 @@ export const deedSchema = tagged('kind', {
     as: oneOf(EXPLANATIONS),
     note: text(500),
   },
-  assumed: { assumption: tagged('kind', { 'blocks-apart': { blocks: list(list(id)) } }), by: text(80) },
+  assumed: {
+    assumption: tagged('kind', { 'blocks-apart': { blocks: list(list(id)) } }),
+    by: text(PERSON_LETTERS),
+  },
   'part-declared': { part },
   'meter-checked': { leadsTogether: value, meter },
   'meter-failed': { leadsTogether: value },
@@ -286,7 +329,7 @@ export const deedSchema = tagged('kind', {
     approach: object({
       order: oneOf(ORDERS),
       extent: oneOf(EXTENTS),
-      clips: count(0, 64),
+      clips: count(0, MOST_TERMINALS),
       hands: orNull(
         object({
           moveLead: handSeconds,
@@ -302,37 +345,43 @@ export const deedSchema = tagged('kind', {
   'recheck-begun': {},
   'return-begun': {},
   'pairs-named': {
-    pairs: list(list(id, { minItems: 2, maxItems: 2, uniqueItems: true }), { maxItems: 400 }),
+    pairs: list(list(id, { minItems: 2, maxItems: 2, uniqueItems: true }), { maxItems: MOST_NAMED_PAIRS }),
   },
   'clips-touched': { red: clipped, black: clipped, silent: clipped },
   expected: { table: orNull(expectedTable) },
   chosen: { replacement: orNull(replacement) },
-  noted: { field: oneOf(NOTE_FIELDS), text: text(4000) },
+  noted: { field: oneOf(NOTE_FIELDS), text: text(NOTE_LETTERS) },
   transcribed: { marking: object({ id, runs: markingRuns, box: orNull(box) }) },
-  'sister-noted': { sister: object({ id, text: text(200, 1), job: orNull(id), removed: flag }) },
+  'sister-noted': { sister: object({ id, text: text(SISTER_LETTERS, 1), job: orNull(id), removed: flag }) },
   'photo-taken': { photo },
   'worth-noted': { inputs: worthInputs },
   'safety-begun': {
     list: object({
       supply: oneOf(SUPPLIES),
-      lines: list(safetyLine, { minItems: 1, maxItems: 40 }),
-      codeNote: text(2000),
+      lines: list(safetyLine, { minItems: 1, maxItems: MOST_SAFETY_LINES }),
+      codeNote: text(CODE_NOTE_LETTERS),
     }),
   },
   'safety-answered': { line: id, answer: orNull(safetyAnswer) },
-  'safety-signed': { by: text(80, 1) },
-  're-energised': { reason: text(300) },
+  'safety-signed': { by: text(PERSON_LETTERS, 1) },
+  're-energised': { reason: text(REASON_LETTERS) },
   'live-recorded': {
-    record: object({ id, where: text(200, 1), volts, reason: text(300, 1), by: text(80, 1) }),
+    record: object({
+      id,
+      where: text(200, 1),
+      volts,
+      reason: text(REASON_LETTERS, 1),
+      by: text(PERSON_LETTERS, 1),
+    }),
   },
   'wires-off': { off: flag },
   'path-laid': {
-    links: list(object({ id, kind: oneOf(LINK_KINDS), name: orNull(text(60)) }), { maxItems: 40 }),
+    links: list(object({ id, kind: oneOf(LINK_KINDS), name: orNull(text(60)) }), { maxItems: MOST_LINKS }),
   },
   'path-tested': {
     test: object({
       id,
-      links: list(id, { minItems: 1, maxItems: 40, uniqueItems: true }),
+      links: list(id, { minItems: 1, maxItems: MOST_LINKS, uniqueItems: true }),
       result: orNull(oneOf(TEST_RESULTS)),
       flexed: flag,
       ohms: orNull(ohms),
@@ -340,8 +389,11 @@ export const deedSchema = tagged('kind', {
   },
   'wire-tagged': { wire },
   stripped: { step: stripStep },
-  measured: { fact: object({ field: oneOf(MECHANICS), value: text(120), how: oneOf(HOW_KNOWN) }) },
-  signed: { by: text(80), note: text(500) },
+  measured: {
+    fact: object({ field: oneOf(MECHANICS), value: text(MECHANICS_LETTERS), how: oneOf(HOW_KNOWN) }),
+  },
+  signed: { by: text(PERSON_LETTERS), note: text(500) },
+  'left-out': { event: id, was: text(40), because: text(60) },
 });
 
 /** One event with its envelope. */

@@ -1,5 +1,19 @@
 import { SIMULATED_PARTS } from '../simulated/index.js';
-import { ACTUATOR_FORMS, SAFETY_LINES, SUPPLIES } from '../switch/index.js';
+import {
+  ACTUATOR_FORMS,
+  CODE_NOTE_LETTERS,
+  LABEL_LETTERS,
+  MOST_POSITIONS_OF_A_HANDLE,
+  MOST_SAFETY_LINES,
+  MOST_TERMINALS,
+  PERSON_LETTERS,
+  POSITION_NAME_LETTERS,
+  REASON_LETTERS,
+  SAFETY_LINES,
+  SHOP_NAME_LETTERS,
+  SUPPLIES,
+  TITLE_LETTERS,
+} from '../switch/index.js';
 import {
   eventSchema,
   id,
@@ -17,18 +31,18 @@ import {
 export const knownSwitchSchema = object({
   id,
   kind: oneOf(['switch', 'part']),
-  name: text(120, 1),
-  maker: orNull(text(80)),
+  name: text(TITLE_LETTERS, 1),
+  maker: orNull(text(PERSON_LETTERS)),
   family: text(80),
   form: oneOf(ACTUATOR_FORMS),
-  terminals: list(text(24, 1), { minItems: 2, maxItems: 96, uniqueItems: true }),
+  terminals: list(text(LABEL_LETTERS, 1), { minItems: 2, maxItems: MOST_TERMINALS, uniqueItems: true }),
   positions: list(
     object({
-      name: orNull(text(40)),
+      name: orNull(text(POSITION_NAME_LETTERS)),
       rests: oneOf(['maintained', 'momentary']),
-      joined: list(list(text(24, 1), { minItems: 2, uniqueItems: true })),
+      joined: list(list(text(LABEL_LETTERS, 1), { minItems: 2, uniqueItems: true })),
     }),
-    { minItems: 1, maxItems: 64 },
+    { minItems: 1, maxItems: MOST_POSITIONS_OF_A_HANDLE },
   ),
   note: orNull(text(500)),
 });
@@ -48,9 +62,12 @@ const fault = tagged('kind', {
 export const simulatedSwitchSchema = object(
   {
     seed: { type: 'integer', minimum: 0, maximum: 4294967295 },
-    name: text(120),
-    terminals: { type: 'integer', minimum: 2, maximum: 96 },
-    positions: list(object({ name: orNull(text(40)) }), { minItems: 1, maxItems: 64 }),
+    name: text(TITLE_LETTERS),
+    terminals: { type: 'integer', minimum: 2, maximum: MOST_TERMINALS },
+    positions: list(object({ name: orNull(text(POSITION_NAME_LETTERS)) }), {
+      minItems: 1,
+      maxItems: MOST_POSITIONS_OF_A_HANDLE,
+    }),
     contacts: list(
       object(
         {
@@ -93,33 +110,48 @@ const bySupply = (schema: Schema): Schema =>
 
 /** What a shop sets for itself. */
 export const shopSchema = object({
-  name: text(80),
+  name: text(SHOP_NAME_LETTERS),
   safetyLists: bySupply(
-    list(object({ kind: oneOf(SAFETY_LINES), text: orNull(text(300)), why: orNull(text(300)) }), {
-      maxItems: 40,
-    }),
+    list(
+      object({
+        kind: oneOf(SAFETY_LINES),
+        text: orNull(text(REASON_LETTERS)),
+        why: orNull(text(REASON_LETTERS)),
+      }),
+      {
+        maxItems: MOST_SAFETY_LINES,
+      },
+    ),
   ),
-  codeNotes: bySupply(text(2000)),
+  codeNotes: bySupply(text(CODE_NOTE_LETTERS)),
 });
 
-const jobSchema = object({
+const jobFields = {
   id,
-  title: text(120, 1),
-  place: text(120),
+  title: text(TITLE_LETTERS, 1),
+  place: text(TITLE_LETTERS),
   outOfMachine: { type: 'boolean' },
   simulation: orNull(simulatedSwitchSchema),
   created: time,
-  events: list(eventSchema, { maxItems: 100000 }),
-});
+};
 
-/** The project's own file, version 1: jobs with their whole logs, and library entries. */
+/** A job of a file without its log, as it is met when a file is read piece by piece. */
+export const jobHeadSchema = object(jobFields);
+
+const jobSchema = object({ ...jobFields, events: list(eventSchema) });
+
+/** The version of the project's own file that this build writes. */
+export const FILE_VERSION = 2;
+
+/** The project's own file: jobs with their whole logs, library entries, and what the shop has set for itself. */
 export const projectFileSchema: Schema = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
-  title: 'Which Way file, version 1',
+  title: `Which Way file, version ${FILE_VERSION}`,
   ...object({
     format: { const: 'which-way' },
-    version: { const: 1 },
-    jobs: list(jobSchema, { maxItems: 1000 }),
-    library: list(knownSwitchSchema, { maxItems: 200000 }),
+    version: { const: FILE_VERSION },
+    shop: orNull(shopSchema),
+    jobs: list(jobSchema),
+    library: list(knownSwitchSchema),
   }),
 };

@@ -16,6 +16,7 @@ export type NextThing =
   | { code: 'describe' }
   | { code: 'touches-left'; touches: number; setting: SettingId | null }
   | { code: 'find-positions' }
+  | { code: 'tangled' }
   | { code: 'contradiction'; count: number }
   | { code: 'look-again'; count: number }
   | { code: 'compare' }
@@ -66,6 +67,7 @@ function whereTo(
     return { at: 'tag', next: { code: 'not-the-switch' } };
   if (map.structure.terminals.length === 0) return { at: 'map', next: { code: 'describe' } };
   const settings = [...map.settings.values()];
+  if (settings.some(({ coverage }) => coverage.tangled)) return { at: 'map', next: { code: 'tangled' } };
   const disputes = settings.reduce((sum, { settled }) => sum + settled.contradictions.length, 0);
   if (disputes > 0) return { at: 'map', next: { code: 'contradiction', count: disputes } };
   const left = forecast(map);

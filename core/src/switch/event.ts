@@ -166,7 +166,12 @@ export type Deed =
   | { kind: 'wire-tagged'; wire: Wire }
   | { kind: 'stripped'; step: StripStep }
   | { kind: 'measured'; fact: MechanicsFact }
-  | { kind: 'signed'; by: string; note: string };
+  | { kind: 'signed'; by: string; note: string }
+  /**
+   * Stands where an event stood that was refused and given up, under its own sequence, so that a device's numbers have no
+   * gaps. `was`: its kind; `because`: the code of the refusal. Nothing is derived from it.
+   */
+  | { kind: 'left-out'; event: EventId; was: string; because: string };
 
 export type DeedKind = Deed['kind'];
 export const DEED_KINDS: readonly DeedKind[] = [
@@ -206,6 +211,7 @@ export const DEED_KINDS: readonly DeedKind[] = [
   'stripped',
   'measured',
   'signed',
+  'left-out',
 ];
 
 /** One entry of a job's append-only log. Live events are ordered by (clock, device). */

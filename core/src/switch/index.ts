@@ -1,5 +1,6 @@
 export * from './id.js';
 export * from './random.js';
+export * from './limits.js';
 export * from './problem.js';
 export * from './terminal.js';
 export * from './actuator.js';
@@ -25,4 +26,6 @@ export * from './label-list.js';
 export * from './notebook.js';
 export * from './known-switch.js';
 export * from './writer.js';
+export * from './references.js';
+export * from './stranded.js';
 export * from './new-switch.js';

@@ -314,6 +314,7 @@ const BODIES: Record<DeedKind, Record<string, fc.Arbitrary<unknown>>> = {
   },
   measured: { fact: fc.record({ field: oneOf(MECHANICS), value: text(120), how: oneOf(HOW_KNOWN) }) },
   signed: { by: text(80), note: text(500) },
+  'left-out': { event: id, was: text(40), because: text(60) },
 };
 
 /** Any well-formed event body of a kind. */

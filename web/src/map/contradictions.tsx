@@ -18,8 +18,18 @@ export function Contradictions({
   const { map } = probing;
   const lines = (ids: readonly ReadingId[]) =>
     ids.flatMap((id): TapeLine[] => map.tape.filter(({ reading }) => reading.id === id));
-  return [...map.settings.values()].flatMap(({ settled }) =>
-    settled.contradictions.map((contradiction) => {
+  return [...map.settings.values()].flatMap(({ settled }) => [
+    settled.tangled && (
+      <Notice
+        key={`tangled ${settled.setting}`}
+        look="amber"
+        title={`Too tangled at ${settingName(map.structure, settled.setting)}`}
+      >
+        So many of its readings contradict one another that they cannot be sorted out here. Nothing is claimed
+        of it. Take bundles back, the last ones first, or read pairs instead.
+      </Notice>
+    ),
+    ...settled.contradictions.map((contradiction) => {
       const { opens, enough, everySuspect, maybePartsInSeries } = contradiction;
       const suspects = rankSuspects(map, settled.setting, contradiction);
       return (
@@ -55,5 +65,5 @@ export function Contradictions({
         </Notice>
       );
     }),
-  );
+  ]);
 }

@@ -36,6 +36,8 @@ export function nextWords({ route: { next }, settingName }: Pick<JobSummary, 'ro
     }
     case 'find-positions':
       return { text: 'Map: are there more positions?', tone: 'plain' };
+    case 'tangled':
+      return { text: 'Map: too tangled: take readings back', tone: 'amber' };
     case 'contradiction':
       return { text: `Map: ${plural(next.count, 'contradiction')}`, tone: 'amber' };
     case 'look-again':

@@ -1,0 +1,56 @@
+/**
+ * What the program takes at most, one definition each: used where things are typed, in the schema of the events, and at the
+ * server's door. Text lengths count characters as people see them (code points).
+ */
+
+/** Terminals of a switch; so a bundle, a sweep or a list of labels never needs more. */
+export const MOST_TERMINALS = 96;
+export const MOST_POSITIONS_OF_A_HANDLE = 64;
+export const MOST_HANDLES = 16;
+export const MOST_SETTINGS = 256;
+
+export const LABEL_LETTERS = 24;
+export const POSITION_NAME_LETTERS = 40;
+export const HANDLE_NAME_LETTERS = 40;
+export const CONDITION_LETTERS = 80;
+/** A title, a place, the name of an entry. */
+export const TITLE_LETTERS = 120;
+export const NOTE_LETTERS = 4000;
+export const REASON_LETTERS = 300;
+export const PERSON_LETTERS = 80;
+export const WIRE_TAG_LETTERS = 12;
+export const WIRE_SIZE_LETTERS = 24;
+export const GOES_TO_LETTERS = 80;
+export const PART_NOTE_LETTERS = 200;
+export const CAPTION_LETTERS = 200;
+export const STEP_LETTERS = 300;
+export const LOOSE_LETTERS = 200;
+export const MARKING_LETTERS = 120;
+export const MECHANICS_LETTERS = 120;
+export const FASTENER_PLACE_LETTERS = 120;
+export const SISTER_LETTERS = 200;
+export const CODE_NOTE_LETTERS = 2000;
+export const SHOP_NAME_LETTERS = 80;
+
+/** Kinds of fasteners of one step of the strip log. */
+export const MOST_FASTENERS = 24;
+export const MOST_FASTENERS_OF_A_KIND = 99;
+/** Pairs of a quick check: more than that is a map. */
+export const MOST_NAMED_PAIRS = 400;
+export const MOST_SAFETY_LINES = 40;
+export const MOST_LINKS = 40;
+
+/** Edge of a photo, in pixels. */
+export const PHOTO_EDGE = 40_000;
+export const PHOTO_BYTES = 25 * 1024 * 1024;
+/** Larger pictures are refused before they are unpacked. */
+export const PHOTO_PIXELS = 120_000_000;
+
+/** Bytes of one event as JSON, and of one request that brings some. */
+export const EVENT_BYTES = 512 * 1024;
+export const BATCH_BYTES = 768 * 1024;
+export const BATCH_EVENTS = 100;
+/** Levels of lists and objects inside one another, in anything that is taken in. */
+export const MOST_LEVELS = 64;
+/** How far an event's clock may be beyond every clock that its job has seen: farther is no clock but a fault. */
+export const CLOCK_LEAP = 1_000_000;
