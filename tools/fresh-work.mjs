@@ -66,6 +66,8 @@ export function makeCheckers() {
       'package-lock.json',
       'core/src/formats/schema.ts',
       'core/src/formats/schema-parts.ts',
+      'core/src/formats/schema-builders.ts',
+      'core/src/formats/structure-schema.ts',
       'core/src/formats/all-schemas.ts',
       'core/src/switch',
       'core/src/simulated',

@@ -1,4 +1,5 @@
-import { deedSchema, eventSchema, type Schema } from './schema-parts.js';
+import type { Schema } from './schema-builders.js';
+import { deedSchema, eventSchema } from './schema-parts.js';
 import {
   jobHeadSchema,
   knownSwitchSchema,

@@ -1,3 +1,4 @@
 export * from './schema.js';
-export { deedSchema, eventSchema, type Schema } from './schema-parts.js';
+export type { Schema } from './schema-builders.js';
+export { deedSchema, eventSchema } from './schema-parts.js';
 export * from './project-file.js';

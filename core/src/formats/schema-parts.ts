@@ -1,16 +1,12 @@
 import {
-  ACTUATOR_FORMS,
   CAPTION_LETTERS,
   CODE_NOTE_LETTERS,
-  CONDITION_LETTERS,
   EVENT_SCHEMA,
   EXPLANATIONS,
   EXTENTS,
-  FACES,
   FASTENERS,
   FASTENER_PLACE_LETTERS,
   GOES_TO_LETTERS,
-  HANDLE_NAME_LETTERS,
   HOW_KNOWN,
   LABEL_LETTERS,
   LINK_KINDS,
@@ -20,10 +16,8 @@ import {
   MECHANICS_LETTERS,
   MOST_FASTENERS,
   MOST_FASTENERS_OF_A_KIND,
-  MOST_HANDLES,
   MOST_LINKS,
   MOST_NAMED_PAIRS,
-  MOST_POSITIONS_OF_A_HANDLE,
   MOST_SAFETY_LINES,
   MOST_SETTINGS,
   MOST_TERMINALS,
@@ -35,16 +29,13 @@ import {
   PERSON_LETTERS,
   PHOTO_EDGE,
   PHOTO_PURPOSES,
-  PLAIN_LAYOUTS,
   POSITION_NAME_LETTERS,
   REASON_LETTERS,
   SAFETY_LINES,
-  SIDES,
   SISTER_LETTERS,
   STEP_LETTERS,
   SUPPLIES,
   SURENESS,
-  TERMINAL_ROLES,
   TERMINATIONS,
   TESTERS,
   TEST_RESULTS,
@@ -52,43 +43,23 @@ import {
   WIRE_SIZE_LETTERS,
   WIRE_TAG_LETTERS,
 } from '../switch/index.js';
+import {
+  count,
+  flag,
+  fraction,
+  id,
+  list,
+  object,
+  oneOf,
+  only,
+  orNull,
+  tagged,
+  text,
+  time,
+  type Schema,
+} from './schema-builders.js';
+import { changeSchema } from './structure-schema.js';
 
-/** A piece of JSON Schema (draft 2020-12) as plain data. */
-export type Schema = Record<string, unknown>;
-
-export const object = (properties: Record<string, Schema>, optional: string[] = []): Schema => ({
-  type: 'object',
-  properties,
-  required: Object.keys(properties).filter((name) => !optional.includes(name)),
-  additionalProperties: false,
-});
-export const list = (items: Schema, limits: Schema = {}): Schema => ({ type: 'array', items, ...limits });
-export const text = (maxLength: number, minLength = 0): Schema => ({ type: 'string', minLength, maxLength });
-export const orNull = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
-export const oneOf = (values: readonly string[]): Schema => ({ enum: [...values] });
-const only = (value: string | number): Schema => ({ const: value });
-const flag: Schema = { type: 'boolean' };
-const count = (minimum: number, maximum: number): Schema => ({ type: 'integer', minimum, maximum });
-const fraction: Schema = { type: 'number', minimum: 0, maximum: 1 };
-/** Cases of a tagged union, told apart by one property, so that a complaint names the case that was meant. */
-export const tagged = (
-  tag: string,
-  cases: Record<string, Record<string, Schema>>,
-  optional: string[] = [],
-): Schema => ({
-  type: 'object',
-  discriminator: { propertyName: tag },
-  required: [tag],
-  oneOf: Object.entries(cases).map(([value, properties]) =>
-    object({ [tag]: only(value), ...properties }, optional),
-  ),
-});
-
-export const id: Schema = {
-  type: 'string',
-  pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$',
-};
-export const time: Schema = { type: 'string', format: 'date-time', maxLength: 40 };
 const ohms: Schema = { type: 'number', minimum: 0, maximum: 1e12 };
 const lead = list(id, { minItems: 1, maxItems: MOST_TERMINALS, uniqueItems: true });
 
@@ -123,93 +94,6 @@ const meter = object({
   beeperOhms: ohms,
   lowOhms: ohms,
   highOhms: ohms,
-});
-
-const terminal = object({
-  id,
-  label: text(LABEL_LETTERS, 1),
-  marking: orNull(text(LABEL_LETTERS)),
-  role: oneOf(TERMINAL_ROLES),
-});
-const pose = tagged('kind', {
-  angle: { degrees: { type: 'number', minimum: -360, maximum: 360 } },
-  keys: { down: list(count(1, 24), { maxItems: 24, uniqueItems: true }) },
-});
-const position = object({
-  id,
-  name: orNull(text(POSITION_NAME_LETTERS)),
-  rests: oneOf(['maintained', 'momentary']),
-  returnsTo: orNull(id),
-  pose: orNull(pose),
-});
-const closedBy = oneOf(['declared', 'stop', 'round']);
-const setting = object({
-  id,
-  at: { type: 'object', additionalProperties: id, propertyNames: id },
-  condition: orNull(text(CONDITION_LETTERS)),
-  need: oneOf(['required', 'optional', 'impossible']),
-});
-const actuator = object({
-  id,
-  name: text(HANDLE_NAME_LETTERS),
-  form: oneOf(ACTUATOR_FORMS),
-  positions: list(position, { maxItems: MOST_POSITIONS_OF_A_HANDLE }),
-  closed: orNull(closedBy),
-});
-const layout = tagged('kind', {
-  ...Object.fromEntries(PLAIN_LAYOUTS.map((kind) => [kind, {}])),
-  wafers: { decks: count(1, 12), places: count(2, 48) },
-  grid: { rows: count(1, 24), columns: count(1, 48) },
-  photo: { photo: id, side: oneOf(SIDES) },
-});
-const spot = tagged('on', {
-  wafers: { deck: count(0, 11), face: oneOf(FACES), clock: count(0, 47) },
-  grid: { row: count(0, 23), column: count(0, 47) },
-  photo: { photo: id, x: fraction, y: fraction },
-});
-
-const change = tagged('change', {
-  described: {
-    terminals: list(terminal, { maxItems: MOST_TERMINALS }),
-    actuators: list(actuator, { maxItems: MOST_HANDLES }),
-    settings: list(setting, { maxItems: MOST_SETTINGS }),
-    layout,
-  },
-  'terminal-added': { terminal },
-  'terminal-renamed': { terminal: id, label: text(LABEL_LETTERS, 1), marking: orNull(text(LABEL_LETTERS)) },
-  relabelled: {
-    labels: list(
-      object({ terminal: id, label: text(LABEL_LETTERS, 1), marking: orNull(text(LABEL_LETTERS)) }),
-      {
-        minItems: 1,
-        maxItems: MOST_TERMINALS,
-      },
-    ),
-  },
-  'terminal-role': { terminal: id, role: oneOf(TERMINAL_ROLES) },
-  'terminal-retired': { terminal: id },
-  'position-added': {
-    actuator: id,
-    position,
-    after: orNull(id),
-    settings: list(setting, { maxItems: MOST_SETTINGS }),
-  },
-  'position-renamed': { position: id, name: orNull(text(POSITION_NAME_LETTERS)) },
-  'position-posed': {
-    position: id,
-    rests: oneOf(['maintained', 'momentary']),
-    returnsTo: orNull(id),
-    pose: orNull(pose),
-  },
-  'position-retired': { position: id },
-  'position-merged': { position: id, into: id },
-  'positions-closed': { actuator: id, by: closedBy },
-  'actuator-described': { actuator: id, name: text(HANDLE_NAME_LETTERS), form: oneOf(ACTUATOR_FORMS) },
-  'actuator-added': { actuator, home: id, settings: list(setting, { maxItems: MOST_SETTINGS }) },
-  'setting-added': { setting },
-  'setting-needed': { setting: id, need: oneOf(['required', 'optional', 'impossible']) },
-  'laid-out': { layout },
-  placed: { spots: list(object({ terminal: id, spot }), { minItems: 1, maxItems: MOST_TERMINALS }) },
 });
 
 const revision: Schema = { type: 'integer', minimum: 0 };
@@ -310,7 +194,7 @@ export const deedSchema = tagged('kind', {
   withdrawn: { target: id, basedOn: orNull(revision) },
   restored: { target: id, basedOn: orNull(revision) },
   superseded: { reading: id, replacement: orNull(reading), source },
-  restructured: { change, basedOn: revision },
+  restructured: { change: changeSchema, basedOn: revision },
   explained: {
     readings: list(id, { minItems: 1 }),
     as: oneOf(EXPLANATIONS),

@@ -14,18 +14,8 @@ import {
   SUPPLIES,
   TITLE_LETTERS,
 } from '../switch/index.js';
-import {
-  eventSchema,
-  id,
-  list,
-  object,
-  oneOf,
-  orNull,
-  tagged,
-  text,
-  time,
-  type Schema,
-} from './schema-parts.js';
+import { id, list, object, oneOf, orNull, tagged, text, time, type Schema } from './schema-builders.js';
+import { eventSchema } from './schema-parts.js';
 
 /** One known switch of the library. */
 export const knownSwitchSchema = object({
