@@ -8,5 +8,8 @@ export default defineConfig({
     environment: 'node',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],
+    globalSetup: ['src/testing/built.ts'],
+    testTimeout: process.env['WHICH_WAY_DEEP'] ? 1_800_000 : 60_000,
+    hookTimeout: 60_000,
   },
 });

@@ -50,6 +50,8 @@ function shared(roots) {
 const ajv = new Ajv2020({
   discriminator: true,
   strict: false,
+  // Else Infinity, which JSON can say as 1e999, would count as a whole number.
+  strictNumbers: true,
   allErrors: false,
   inlineRefs: false,
   code: { source: true, esm: true, lines: false },

@@ -2,7 +2,15 @@ import type { JobFile } from '@which-way/core/formats';
 import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { SafetyLists } from '@which-way/core/safety';
-import type { EventId, JobEvent, JobId, KnownSwitch, PhotoId, SupplyKind } from '@which-way/core/switch';
+import type {
+  EntryId,
+  EventId,
+  JobEvent,
+  JobId,
+  KnownSwitch,
+  PhotoId,
+  SupplyKind,
+} from '@which-way/core/switch';
 
 /** The one shape of every refusal. */
 export interface ApiError {
@@ -30,15 +38,26 @@ export interface Job {
   created: string;
   /** When its last event or change was stored. */
   updated: string;
+  /** Put away: not in the list unless asked for. */
+  archived: boolean;
   /** Counts changes of the fields above; a stale one is refused. */
   version: number;
 }
 
-/** A job in the list on the bench. */
-export interface JobSummary extends Job {
-  route: Route;
+/** What is worked out of a job's log for the bench. */
+export interface DerivedSummary {
+  /** null where the job cannot be read. */
+  route: Route | null;
   /** Name of the setting that `route.next` speaks of, if it has one. */
   settingName: string | null;
+  /** Why the job, or a part of it, cannot be read; null when it can. */
+  trouble: string | null;
+}
+
+/** A job in the list on the bench. */
+export interface JobSummary extends Job, DerivedSummary {
+  /** The job has gone on since this was worked out; it is being worked out anew. */
+  stale: boolean;
 }
 
 export interface NewJob {
@@ -54,12 +73,25 @@ export interface JobChange {
   title?: string;
   place?: string;
   outOfMachine?: boolean;
+  archived?: boolean;
+}
+
+/** An event that is stored and cannot be read: damaged, or written by a newer Which Way. */
+export interface UnreadableEvent {
+  id: string;
+  /** When it was written, as far as that can be read. */
+  at: string;
+  code: 'damaged' | 'event-too-new';
+  message: string;
 }
 
 /** A job with its log as far as it is stored. */
 export interface JobWithEvents {
   job: Job;
+  /** The ones that can be read. */
   events: JobEvent[];
+  /** Empty in a sound job; otherwise what is derived from the rest is not to be trusted. */
+  unreadable: UnreadableEvent[];
   /** Goes into `after` of the next request: nothing after it has been seen. */
   cursor: number;
 }
@@ -67,6 +99,7 @@ export interface JobWithEvents {
 export interface PostEvents {
   /** The cursor up to which the sender has seen the log. */
   after: number;
+  /** Each is looked at by itself: a bad one spoils no other. */
   events: JobEvent[];
 }
 
@@ -86,6 +119,61 @@ export interface Imported {
   eventsAdded: number;
   entriesAdded: number;
   entriesChanged: number;
+  photosAdded: number;
+  /** Whether the shop's settings were taken over. */
+  shopTaken: boolean;
+}
+
+/** Something of a file that is not taken in: what, where, and why. */
+export interface SetAside extends Omit<ApiError, 'more'> {
+  /** What it is: 'an event of Table radio, band switch'. */
+  of: string;
+}
+
+/** What a file would bring, before it is taken in. */
+export interface ImportPreview {
+  name: string;
+  jobsNew: number;
+  jobsJoined: number;
+  events: number;
+  entries: number;
+  photos: number;
+  /** `same`: as this bench has them; `other`: they would replace the shop's own. */
+  shop: 'none' | 'first' | 'same' | 'other';
+  /** The first ones of those that are set aside. */
+  setAside: SetAside[];
+  setAsideCount: number;
+}
+
+/** Long work on the server: it goes on when the page that began it is closed. */
+export interface Work {
+  id: string;
+  kind: 'import' | 'export' | 'backup' | 'restore';
+  /** `ready`: an import that was looked through, and waits for a person to take it in. */
+  state: 'waiting' | 'running' | 'ready' | 'done' | 'failed' | 'cancelled';
+  /** What it does just now. */
+  step: 'reading' | 'checking' | 'taking-in' | 'database' | 'photos' | 'putting-in-place' | null;
+  done: number;
+  /** 0 where nobody knows yet. */
+  total: number;
+  preview: ImportPreview | null;
+  imported: Imported | null;
+  /** A file to fetch at /api/works/{id}/file, with its name and size; null when there is none. */
+  file: { name: string; bytes: number } | null;
+  error: ApiError | null;
+}
+
+/** What the stream of an open page brings, besides a word now and then that it is alive. */
+export interface StreamMessages {
+  /** First of all; another store than before: everything is to be loaded anew. */
+  hello: { store: string };
+  /** What came into the log of the open job. */
+  log: { job: string; events: JobEvent[]; cursor: number; changed: Job };
+  /** The job is gone. */
+  gone: { job: string };
+  /** Something in the list on the bench is another than before. */
+  bench: { at: string };
+  work: Work;
 }
 
 /** A photo on the server's disk: upright, without metadata. */
@@ -114,6 +202,32 @@ export interface Health {
   version: string;
   /** Whether this data folder holds the demo. */
   demo: boolean;
+  /** When a backup was made last; null: never. */
+  backedUp: string | null;
+  /** Events that were acknowledged once and are missing from the database; null when none are. */
+  missing: { count: number; noticed: string } | null;
+  /** Whether this device came in with the shop's code, and can sign out. */
+  signedIn: boolean;
+}
+
+/** A page of the library. */
+export interface LibraryPage {
+  entries: LibraryHead[];
+  /** How many fit the search in all. */
+  count: number;
+  /** Goes into `from` of the next page; null on the last. */
+  next: number | null;
+}
+
+/** What a list shows of an entry. */
+export interface LibraryHead {
+  id: EntryId;
+  kind: KnownSwitch['kind'];
+  name: string;
+  maker: string | null;
+  family: string;
+  terminals: number;
+  positions: number;
 }
 
 export type { JobFile, JobEvent, KnownSwitch };

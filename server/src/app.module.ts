@@ -1,14 +1,16 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
-import { TypeOrmModule } from '@nestjs/typeorm';
-import { dataSourceOptions } from './database/data-source.js';
+import { BackupModule } from './backup/backup.module.js';
+import { StoreModule } from './database/store.module.js';
 import { HealthModule } from './health/health.module.js';
 import { JobsModule } from './jobs/jobs.module.js';
 import { LibraryModule } from './library/library.module.js';
+import { LiveModule } from './live/live.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { SERVING, type Serving } from './serving.js';
 import { ShopModule } from './shop/shop.module.js';
 import { TransferModule } from './transfer/transfer.module.js';
+import { WorksModule } from './works/works.module.js';
 
 @Global()
 @Module({})
@@ -20,13 +22,16 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        TypeOrmModule.forRoot({ ...dataSourceOptions(serving.database), retryAttempts: 0 }),
+        StoreModule.for(serving),
         HealthModule,
         JobsModule,
         LibraryModule,
         TransferModule,
         PhotosModule,
         ShopModule,
+        WorksModule,
+        LiveModule,
+        BackupModule,
         ...pages,
       ],
       providers: [{ provide: SERVING, useValue: serving }],

@@ -4,17 +4,25 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import { json, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
-import { DataSource } from 'typeorm';
 import { AppModule } from './app.module.js';
+import { takeStock } from './database/take-stock.js';
+import { Acknowledged } from './database/acknowledged.js';
+import { Writer } from './database/writer.js';
 import { bodyTrouble } from './errors/body-trouble.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { keptAccess } from './lan/access.js';
+import { notTooDeep } from './errors/levels.js';
 import { gate } from './lan/gate.js';
+import { Live } from './live/live.js';
+import { TransferService } from './transfer/transfer.service.js';
 import { ownHosts } from './lan/own-hosts.js';
 import { sameOriginOnly } from './errors/same-origin.js';
 import { strictValidation } from './errors/validation.js';
 import { QuietStart } from './quiet-start.js';
 import type { Serving } from './serving.js';
+
+/** Bodies that are files: they are read as streams, whatever they call themselves. */
+const TAKEN_AS_THEY_COME = /^\/api\/(import|imports|restore)$/;
 
 /** The server, ready to listen: everything between the socket and the modules. */
 export async function createApplication(serving: Serving): Promise<NestExpressApplication> {
@@ -37,22 +45,31 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
         directives: {
           upgradeInsecureRequests: null,
           workerSrc: ["'self'", 'blob:'],
-          connectSrc: ["'self'", 'ws:'],
+          connectSrc: ["'self'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
         },
       },
     }),
   );
   app.use(logRequests(logger));
-  if (serving.lan) app.use(gate(await keptAccess(app.get(DataSource).manager, serving.newCode)));
-  app.use('/api/import', json({ limit: '25mb' }));
-  app.use(json({ limit: '1mb' }));
+  if (serving.lan) {
+    const access = await app.get(Writer).write((manager) => keptAccess(manager, serving.newCode));
+    app.use(gate(access));
+  }
+  const parse = json({ limit: '1mb' });
+  app.use((request: Request, response: Response, next: NextFunction) =>
+    TAKEN_AS_THEY_COME.test(request.path) ? next() : parse(request, response, next),
+  );
   app.use(bodyTrouble);
+  app.use(notTooDeep);
   app.useGlobalPipes(strictValidation());
   app.useGlobalFilters(new ErrorFilter());
   const description = new DocumentBuilder().setTitle('Which Way').setVersion(serving.version).build();
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
   app.enableShutdownHooks();
+  await app.init();
+  app.get(Live).store = await takeStock(app.get(Writer), app.get(Acknowledged));
+  await app.get(TransferService).tidy();
   return app;
 }
 

@@ -1,3 +1,5 @@
+import type { DatabaseDriver } from './database/data-source.js';
+
 /** How this server was started. */
 export interface Serving {
   version: string;
@@ -12,6 +14,10 @@ export interface Serving {
   lan: boolean;
   /** Makes a new code, which ends all sessions. */
   newCode: boolean;
+  /** The built code of the worker threads. */
+  backroom: URL;
+  /** What opens the database; libsql unless a test wants it to fail. */
+  driver?: DatabaseDriver;
 }
 
 /** Under this name a module can ask for it. */

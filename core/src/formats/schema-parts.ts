@@ -96,7 +96,7 @@ const meter = object({
   highOhms: ohms,
 });
 
-const revision: Schema = { type: 'integer', minimum: 0 };
+const revision: Schema = { type: 'integer', minimum: 0, maximum: Number.MAX_SAFE_INTEGER };
 const source = oneOf(['typed', 'meter', 'simulated']);
 const expectedTable = object({
   source: tagged('kind', { drawn: {}, library: { entry: id, name: text(TITLE_LETTERS) } }),
@@ -284,7 +284,7 @@ export const deedSchema = tagged('kind', {
 export const eventSchema = object({
   id,
   device: id,
-  sequence: { type: 'integer', minimum: 1 },
+  sequence: { type: 'integer', minimum: 1, maximum: Number.MAX_SAFE_INTEGER },
   clock: { type: 'integer', minimum: 1, maximum: Number.MAX_SAFE_INTEGER },
   at: time,
   schema: only(EVENT_SCHEMA),

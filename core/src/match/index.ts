@@ -4,3 +4,4 @@ export * from './embedding.js';
 export * from './match.js';
 export * from './requirement.js';
 export * from './recognise.js';
+export * from './rank.js';

@@ -24,7 +24,10 @@ export type NextThing =
   | { code: 'choose-replacement' }
   | { code: 'refit'; replacement: string };
 
-/** Where a job is on its route: derived, never stored. */
+/** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
+export const ROUTE_ENGINE = 2;
+
+/** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
   done: Record<Step, boolean>;
   at: Step;

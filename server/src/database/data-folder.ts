@@ -1,6 +1,7 @@
 import Database from 'libsql';
-import { existsSync, mkdirSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, mkdirSync, readdirSync, renameSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
+import { MIGRATIONS } from './data-source.js';
 
 /** Why a data folder cannot be used; the message is for the person who started the program. */
 export class DataFolderError extends Error {}
@@ -10,13 +11,19 @@ export interface DataFolder {
   database: string;
   /** Folder of the photos; made by whoever fills it. */
   photos: string;
+  /** Where what was in it is now, if it was moved aside; null when nothing was. */
+  aside: string | null;
   release(): void;
 }
+
+/** What belongs to the running of a data folder, and stays in it when the rest is moved aside. */
+const STAYS = /^lock\.sqlite/;
 
 /**
  * Takes a data folder: makes it where it is missing, locks it against a second server, and checks the database in
  * it before anything is written.
- * @throws DataFolderError when it is locked, damaged or cannot be written. Nothing in it is changed then.
+ * @param fresh begins anew: what is in it is moved aside, into a folder beside it. Nothing is ever deleted.
+ * @throws DataFolderError when it is locked, damaged, of a newer program, or cannot be written. Nothing in it is changed then.
  */
 export function takeDataFolder(folder: string, fresh: boolean): DataFolder {
   try {
@@ -27,15 +34,37 @@ export function takeDataFolder(folder: string, fresh: boolean): DataFolder {
   const lock = lockFolder(folder);
   const database = join(folder, 'which-way.sqlite');
   const photos = join(folder, 'photos');
+  let aside: string | null = null;
   try {
-    if (fresh) rmSync(photos, { recursive: true, force: true });
-    if (fresh) for (const ending of ['', '-wal', '-shm']) rmSync(database + ending, { force: true });
+    if (fresh) aside = moveAside(folder);
     checkDatabase(database);
   } catch (error) {
     lock.close();
     throw error;
   }
-  return { database, photos, release: () => lock.close() };
+  return { database, photos, aside, release: () => lock.close() };
+}
+
+/** Makes a data folder where it is missing and keeps every other program out of it, until what it returns is called. */
+export function lockDataFolder(folder: string): () => void {
+  mkdirSync(folder, { recursive: true });
+  const lock = lockFolder(folder);
+  return () => lock.close();
+}
+
+/** Whether there is anything in a data folder that a person would miss. */
+export function holdsSomething(folder: string): boolean {
+  return existsSync(folder) && readdirSync(folder).some((name) => !STAYS.test(name));
+}
+
+function moveAside(folder: string): string | null {
+  if (!holdsSomething(folder)) return null;
+  const stamp = new Date().toISOString().replace(/[:.]/g, '-');
+  const aside = join(dirname(folder), `${basename(folder)}-aside-${stamp}`);
+  mkdirSync(aside, { recursive: true });
+  for (const name of readdirSync(folder))
+    if (!STAYS.test(name)) renameSync(join(folder, name), join(aside, name));
+  return aside;
 }
 
 /** An exclusive lock that the operating system gives back when the process dies, however it dies. */
@@ -66,7 +95,10 @@ function checkDatabase(path: string): void {
     const said =
       typeof row === 'object' && row !== null && 'quick_check' in row ? String(row.quick_check) : 'no answer';
     if (said !== 'ok') throw new Error(said);
+    const newer = newerThanThis(database);
+    if (newer !== null) throw new DataFolderError(newer);
   } catch (error) {
+    if (error instanceof DataFolderError) throw error;
     if (isBusy(error)) {
       throw new DataFolderError(
         `The database ${path} is locked by another program.\nClose that program and start again. Nothing was changed.`,
@@ -74,11 +106,28 @@ function checkDatabase(path: string): void {
     }
     throw new DataFolderError(
       `The database ${path} is damaged: ${messageOf(error)}\n` +
-        'Nothing was changed. Keep a copy of the folder, then put back a backup, or move the file away to begin anew.',
+        'Nothing was changed. Keep a copy of the folder, then put back a backup (npm run restore -- FILE), or begin anew with --fresh.',
     );
   } finally {
     database?.close();
   }
+}
+
+/** Under this key a database says which program can read it. */
+export const NEEDS = 'needs';
+
+/** A sentence about a database that a newer program wrote; null for one of this program, or an older one. */
+function newerThanThis(database: Database.Database): string | null {
+  const has = (table: string) =>
+    database.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?").all(table).length > 0;
+  if (!has('migrations')) return null;
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const names = database.prepare('SELECT name FROM migrations').all() as { name: string }[];
+  if (names.every(({ name }) => known.has(name))) return null;
+  const [needs] = has('note')
+    ? (database.prepare('SELECT value FROM note WHERE key = ?').all(NEEDS) as { value: string }[])
+    : [];
+  return `The database was written by a newer Which Way: it needs version ${needs?.value ?? 'unknown'} or newer.\nUpdate this one, or use another data folder. Nothing was changed.`;
 }
 
 function isBusy(error: unknown): boolean {

@@ -3,21 +3,28 @@ import type { DataSourceOptions } from 'typeorm';
 import { First1767600000000 } from './first.migration.js';
 import { JobEventRow } from './job-event.entity.js';
 import { JobRow } from './job.entity.js';
+import { JobSummaryRow } from './job-summary.entity.js';
 import { LibraryEntryRow } from './library-entry.entity.js';
+import { Second1795737600000 } from './second.migration.js';
+import { TombstoneRow } from './tombstone.entity.js';
 
-export const ENTITIES = [JobRow, JobEventRow, LibraryEntryRow];
+export const ENTITIES = [JobRow, JobEventRow, JobSummaryRow, LibraryEntryRow, TombstoneRow];
+export const MIGRATIONS = [First1767600000000, Second1795737600000];
+
+/** How a class opens a database file: libsql's, or one made of it that fails on purpose. */
+export type DatabaseDriver = new (path: string, options?: Database.Options) => Database.Database;
 
 /**
  * SQLite through libsql. WAL with synchronous=FULL: what is acknowledged is on the disk.
  * Migrations run at start; the schema is never synchronised from the classes.
  */
-export function dataSourceOptions(database: string): DataSourceOptions {
+export function dataSourceOptions(database: string, driver: DatabaseDriver = Database): DataSourceOptions {
   return {
     type: 'better-sqlite3',
-    driver: Database,
+    driver,
     database,
     entities: ENTITIES,
-    migrations: [First1767600000000],
+    migrations: MIGRATIONS,
     migrationsRun: true,
     synchronize: false,
     prepareDatabase: (opened: Database.Database) => {

@@ -14,4 +14,6 @@ export class JobEventRow {
   @Column('text') kind: string;
   /** JSON of the event's body. */
   @Column('text') what: string;
+  /** Sum over all of it, by which damage is found. */
+  @Column('integer', { nullable: true }) seal: number | null;
 }

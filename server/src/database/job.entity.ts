@@ -13,4 +13,12 @@ export class JobRow {
   @Column('text') created: string;
   @Column('text') updated: string;
   @Column('integer') version: number;
+  /** Put away: not in the list unless asked for. */
+  @Column('boolean', { default: false }) archived: boolean;
+  /** Row of its last event; 0 before the first. */
+  @Column('integer', { default: 0 }) cursor: number;
+  /** The highest clock of its events. */
+  @Column('integer', { default: 0 }) clock: number;
+  /** The import that brings it in, as long as that is not finished: nobody sees it until then. */
+  @Column('text', { nullable: true }) import: string | null;
 }

@@ -12,7 +12,7 @@ const TROUBLE: Record<string, { status: number; code: string; message: string; h
     status: 413,
     code: 'too-large',
     message: 'What was sent is too large.',
-    hint: 'Events: up to 1 MB at a time. Import: up to 25 MB; split the file by jobs.',
+    hint: 'Events: up to 1 MB at a time, in smaller batches. Files go to /api/imports.',
   },
 };
 

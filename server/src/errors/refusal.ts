@@ -9,7 +9,20 @@ export class Refusal extends Error {
   ) {
     super(body.message);
   }
+
+  /** As a message that crosses from a worker thread, where only the message of an error arrives. */
+  toWire(): Error {
+    return new Error(`${WIRE}${JSON.stringify({ status: this.status, body: this.body })}`);
+  }
+
+  static fromWire(message: string): Refusal | null {
+    if (!message.startsWith(WIRE)) return null;
+    const { status, body } = JSON.parse(message.slice(WIRE.length)) as Pick<Refusal, 'status' | 'body'>;
+    return new Refusal(status, body);
+  }
 }
+
+const WIRE = 'refusal ';
 
 /** Words for the problems that the core and the server find: what is wrong, and what would be right. */
 const WORDS: Record<string, (params: Problem['params']) => [message: string, hint: string]> = {
@@ -69,6 +82,22 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
   'lines-out-of-order': () => [
     'Isolating, proving the tester, proving dead and proving the tester again must stay in this order.',
     'Put them back in order; other lines may stand between them.',
+  ],
+  'event-differs': () => [
+    'An event with this id is stored with other contents.',
+    'The log is append-only: what is stored stays as it is.',
+  ],
+  'sequence-taken': () => [
+    'This number of its device is stored already, with another event.',
+    'Each device counts its events of a job from 1, without using a number twice.',
+  ],
+  'too-deep': ({ most }) => [
+    `Lists and objects stand more than ${most} deep inside one another.`,
+    'Nothing of Which Way does: the file or the request is damaged.',
+  ],
+  'event-too-new': ({ schema, newest }) => [
+    `This event was written by a newer Which Way: its version is ${schema}.`,
+    `This one reads events up to version ${newest}. Update it here, then send the event again.`,
   ],
   'no-setting': () => ['A switch needs one setting at least.', 'Give a position to begin with.'],
 };

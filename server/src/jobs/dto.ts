@@ -1,36 +1,27 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import type { JobChange, NewJob, PostEvents } from '@which-way/contract';
-import { deedProblems, simulatedSwitchProblems } from '@which-way/core/formats';
+import type { JobChange, NewJob } from '@which-way/contract';
+import { simulatedSwitchProblems } from '@which-way/core/formats';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import {
-  EVENT_SCHEMA,
-  type Deed,
-  type DeviceId,
-  type EventId,
-  type JobEvent,
-  type JobId,
-} from '@which-way/core/switch';
+import { BATCH_EVENTS, TITLE_LETTERS, type JobId, type Problem } from '@which-way/core/switch';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  Equals,
   IsArray,
   IsBoolean,
+  IsIn,
   IsInt,
-  IsISO8601,
   IsObject,
   IsOptional,
   IsString,
   IsUUID,
+  Matches,
   Max,
   MaxLength,
   Min,
-  MinLength,
   ValidateBy,
-  ValidateNested,
+  ValidateIf,
 } from 'class-validator';
 import { inWords } from '../errors/refusal.js';
-import type { Problem } from '@which-way/core/switch';
 
 /** Lets a core check speak through class-validator. */
 function PassesCheck(name: string, check: (value: unknown) => Problem[]): PropertyDecorator {
@@ -49,21 +40,27 @@ function PassesCheck(name: string, check: (value: unknown) => Problem[]): Proper
   });
 }
 
+/** May be left out; null is not the same as left out. */
+const IfGiven = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
+
+const NOT_BLANK = /\S/;
+const notBlank = { message: 'must have a letter or a number in it' };
+
 export class NewJobDto implements NewJob {
   @ApiProperty({ format: 'uuid', description: 'Made by the sender, so that sending twice makes one job.' })
   @IsUUID()
   id: JobId;
 
-  @ApiProperty({ maxLength: 120 })
+  @ApiProperty({ maxLength: TITLE_LETTERS })
   @IsString()
-  @MinLength(1)
-  @MaxLength(120)
+  @Matches(NOT_BLANK, notBlank)
+  @MaxLength(TITLE_LETTERS)
   title: string;
 
-  @ApiPropertyOptional({ maxLength: 120 })
-  @IsOptional()
+  @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
+  @IfGiven()
   @IsString()
-  @MaxLength(120)
+  @MaxLength(TITLE_LETTERS)
   place?: string;
 
   @ApiProperty()
@@ -81,75 +78,49 @@ export class JobChangeDto implements JobChange {
   @ApiProperty({ description: 'The version of the job that the sender saw.' })
   @IsInt()
   @Min(1)
+  @Max(Number.MAX_SAFE_INTEGER)
   version: number;
 
-  @ApiPropertyOptional({ maxLength: 120 })
-  @IsOptional()
+  @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
+  @IfGiven()
   @IsString()
-  @MinLength(1)
-  @MaxLength(120)
+  @Matches(NOT_BLANK, notBlank)
+  @MaxLength(TITLE_LETTERS)
   title?: string;
 
-  @ApiPropertyOptional({ maxLength: 120 })
-  @IsOptional()
+  @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
+  @IfGiven()
   @IsString()
-  @MaxLength(120)
+  @MaxLength(TITLE_LETTERS)
   place?: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
+  @IfGiven()
   @IsBoolean()
   outOfMachine?: boolean;
+
+  @ApiPropertyOptional({ description: 'Put away: not in the list unless asked for.' })
+  @IfGiven()
+  @IsBoolean()
+  archived?: boolean;
 }
 
-/** The envelope of an event; its body is checked against the published JSON Schema. */
-export class EventDto implements JobEvent {
-  @ApiProperty({ format: 'uuid' })
-  @IsUUID()
-  id: EventId;
-
-  @ApiProperty({ format: 'uuid', description: 'One writer: a tab from load to unload.' })
-  @IsUUID()
-  device: DeviceId;
-
-  @ApiProperty({ minimum: 1, description: "Counts this device's events of this job." })
-  @IsInt()
-  @Min(1)
-  sequence: number;
-
-  @ApiProperty({ minimum: 1, description: 'Logical clock.' })
-  @IsInt()
-  @Min(1)
-  @Max(Number.MAX_SAFE_INTEGER)
-  clock: number;
-
-  @ApiProperty({ format: 'date-time' })
-  @IsISO8601({ strict: true })
-  @MaxLength(40)
-  at: string;
-
-  @ApiProperty({ enum: [EVENT_SCHEMA] })
-  @Equals(EVENT_SCHEMA)
-  schema: number;
-
-  @ApiProperty({ type: 'object', additionalProperties: true, description: 'See docs/file-format.md.' })
-  @IsObject()
-  @PassesCheck('isDeed', deedProblems)
-  what: Deed;
-}
-
-export class PostEventsDto implements PostEvents {
+/** Events are looked at one by one, against the published JSON Schema: see docs/file-format.md. */
+export class PostEventsDto {
   @ApiProperty({ minimum: 0, description: 'Cursor up to which the sender has seen the log.' })
   @IsInt()
   @Min(0)
+  @Max(Number.MAX_SAFE_INTEGER)
   after: number;
 
-  @ApiProperty({ type: [EventDto] })
+  @ApiProperty({
+    type: 'array',
+    maxItems: BATCH_EVENTS * 5,
+    items: { type: 'object', additionalProperties: true },
+  })
   @IsArray()
-  @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => EventDto)
-  events: EventDto[];
+  @ArrayMaxSize(BATCH_EVENTS * 5)
+  events: unknown[];
 }
 
 export class AfterQuery {
@@ -158,6 +129,7 @@ export class AfterQuery {
   @Type(() => Number)
   @IsInt()
   @Min(0)
+  @Max(Number.MAX_SAFE_INTEGER)
   after?: number;
 }
 
@@ -167,4 +139,9 @@ export class SearchQuery {
   @IsString()
   @MaxLength(120)
   search?: string;
+
+  @ApiPropertyOptional({ enum: ['true', 'false'], description: 'Lists the jobs that are put away.' })
+  @IsOptional()
+  @IsIn(['true', 'false'])
+  archived?: string;
 }

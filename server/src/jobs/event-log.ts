@@ -2,99 +2,145 @@ import { Injectable } from '@nestjs/common';
 import type { ApiError, PostedEvents } from '@which-way/contract';
 import {
   checkChange,
+  CLOCK_LEAP,
   readLog,
   structureOf,
   structureRevision,
   type Deed,
-  type EventId,
   type JobEvent,
 } from '@which-way/core/switch';
-import { MoreThan, type EntityManager } from 'typeorm';
-import { JobEventRow } from '../database/job-event.entity.js';
+import type { EntityManager } from 'typeorm';
+import { sealOf } from '../database/seal.js';
 import { inWords } from '../errors/refusal.js';
+import { readStored, type StoredEvent } from '../backroom/stored-event.js';
 
-/** What became of a run of events. */
-export type Appended = Pick<PostedEvents, 'stored' | 'refused'> & { added: number };
+/** What became of a run of events; `cursor` is the row of the job's last event now. */
+export type Appended = Pick<PostedEvents, 'stored' | 'refused'> & { added: number; cursor: number };
 
 const STRUCTURAL: ReadonlySet<Deed['kind']> = new Set(['restructured', 'withdrawn', 'restored']);
 
-/** The stored logs: append and read, nothing else. Runs inside a transaction that the caller opened. */
+/** Whether the change of a structure is checked against the one there is: files bring whole histories, and are not. */
+export type Trust = 'page' | 'import';
+
+/** The stored logs: append, nothing else. Runs inside a transaction that the caller opened, in a fixed number of statements. */
 @Injectable()
 export class EventLog {
   /**
-   * Appends events in the order given. An event that is there already counts as stored. Answers are never refused
+   * Appends well-formed events in the order given. An event that is there already counts as stored. Answers are never refused
    * for being late; a change of the structure that was made on an older structure is.
    */
   async append(
     manager: EntityManager,
     jobId: string,
     events: readonly JobEvent[],
-    trusted = false,
+    trust: Trust = 'page',
   ): Promise<Appended> {
-    const known = await this.#structuralEvents(manager, jobId);
-    const done: Appended = { stored: [], refused: [], added: 0 };
+    const [job] = (await manager.query('SELECT cursor, clock FROM job WHERE id = ?', [jobId])) as [
+      { cursor: number; clock: number },
+    ];
+    const there = await this.#there(manager, jobId, events);
+    const structural = events.some(({ what }) => STRUCTURAL.has(what.kind));
+    const known = structural && trust === 'page' ? await this.#structuralEvents(manager, jobId) : [];
+    const done: Appended = { stored: [], refused: [], added: 0, cursor: job.cursor };
+    const rows: StoredEvent[] = [];
+    let { clock } = job;
     for (const event of events) {
-      const clash = await this.#clash(manager, jobId, event);
+      const row = toRow(jobId, event);
+      const clash = there.clash(row);
       if (clash === 'same') {
         done.stored.push(event.id);
         continue;
       }
-      const error = clash ?? (trusted ? null : staleness(known, event));
+      const error = clash ?? (trust === 'page' ? (farAhead(event, clock) ?? staleness(known, event)) : null);
       if (error) {
         done.refused.push({ id: event.id, error });
         continue;
       }
-      await manager.insert(JobEventRow, toRow(jobId, event));
+      there.add(row);
+      rows.push(row);
+      clock = Math.max(clock, event.clock);
       if (STRUCTURAL.has(event.what.kind)) known.push(event);
       done.stored.push(event.id);
-      done.added += 1;
+    }
+    if (rows.length > 0) {
+      done.cursor = await insertRows(manager, rows);
+      done.added = rows.length;
+      await manager.query('UPDATE job SET cursor = ?, clock = ? WHERE id = ?', [done.cursor, clock, jobId]);
     }
     return done;
   }
 
-  /** Events after a cursor, in order of arrival, with the new cursor. */
-  async read(
-    manager: EntityManager,
-    jobId: string,
-    after = 0,
-  ): Promise<{ events: JobEvent[]; cursor: number }> {
-    const rows = await manager.find(JobEventRow, {
-      where: { jobId, row: MoreThan(after) },
-      order: { row: 'ASC' },
-    });
-    return { events: rows.map(fromRow), cursor: rows.at(-1)?.row ?? after };
-  }
-
   async #structuralEvents(manager: EntityManager, jobId: string): Promise<JobEvent[]> {
-    const rows = await manager.find(JobEventRow, {
-      where: [...STRUCTURAL].map((kind) => ({ jobId, kind })),
-      order: { row: 'ASC' },
-    });
-    return rows.map(fromRow);
+    const rows = (await manager.query(
+      `SELECT * FROM job_event WHERE job_id = ? AND kind IN ('restructured', 'withdrawn', 'restored') ORDER BY row`,
+      [jobId],
+    )) as StoredEvent[];
+    return readStored(rows).events;
   }
 
-  async #clash(manager: EntityManager, jobId: string, event: JobEvent): Promise<ApiError | 'same' | null> {
-    const byId = await manager.findOneBy(JobEventRow, { id: event.id });
-    if (byId) {
-      const same = byId.jobId === jobId && JSON.stringify(fromRow(byId)) === JSON.stringify(plain(event));
-      return same
-        ? 'same'
-        : {
-            code: 'event-differs',
-            message: 'An event with this id is stored with other contents.',
-            path: 'id',
-            hint: 'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
-          };
-    }
-    const { device, sequence } = event;
-    if (!(await manager.findOneBy(JobEventRow, { jobId, device, sequence }))) return null;
+  /** The stored events that these may clash with: by their ids, and by the numbers of their devices. */
+  async #there(manager: EntityManager, jobId: string, events: readonly JobEvent[]): Promise<Stored> {
+    const byId = (await manager.query(
+      'SELECT * FROM job_event WHERE id IN (SELECT value FROM json_each(?))',
+      [JSON.stringify(events.map(({ id }) => id))],
+    )) as StoredEvent[];
+    const byNumber = (await manager.query(
+      `SELECT * FROM job_event WHERE job_id = ?1 AND (device, sequence) IN
+        (SELECT json_extract(value, '$[0]'), json_extract(value, '$[1]') FROM json_each(?2))`,
+      [jobId, JSON.stringify(events.map(({ device, sequence }) => [device, sequence]))],
+    )) as StoredEvent[];
+    return new Stored([...byId, ...byNumber]);
+  }
+}
+
+/** Events that are stored, to look for clashes in. */
+class Stored {
+  readonly #byId = new Map<string, StoredEvent>();
+  readonly #byNumber = new Map<string, StoredEvent>();
+
+  constructor(rows: readonly StoredEvent[]) {
+    for (const row of rows) this.add(row);
+  }
+
+  add(row: StoredEvent): void {
+    this.#byId.set(row.id, row);
+    this.#byNumber.set(`${row.job_id} ${row.device} ${row.sequence}`, row);
+  }
+
+  clash(row: StoredEvent): ApiError | 'same' | null {
+    const same = this.#byId.get(row.id);
+    if (same) return same.seal !== null && same.seal === row.seal ? 'same' : differs(same, row);
+    if (!this.#byNumber.has(`${row.job_id} ${row.device} ${row.sequence}`)) return null;
     return {
       code: 'sequence-taken',
-      message: `Event ${sequence} of this device is stored already, with another id.`,
+      message: `Event ${row.sequence} of this device is stored already, with another id.`,
       path: 'sequence',
       hint: 'Each device counts its events of a job from 1, without using a number twice.',
     };
   }
+}
+
+function differs(stored: StoredEvent, sent: StoredEvent): ApiError | 'same' {
+  const plain = ({ id, job_id, device, sequence, clock, at, schema, what }: StoredEvent) =>
+    JSON.stringify([id, job_id, device, sequence, clock, at, schema, what]);
+  if (plain(stored) === plain(sent)) return 'same';
+  return {
+    code: 'event-differs',
+    message: 'An event with this id is stored with other contents.',
+    path: 'id',
+    hint: 'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
+  };
+}
+
+/** A clock far beyond all that the job has seen is a fault, and would leave no room for those after it. */
+function farAhead({ clock }: JobEvent, seen: number): ApiError | null {
+  if (clock <= seen + CLOCK_LEAP) return null;
+  return {
+    code: 'clock-too-far',
+    message: `The clock of this event is ${clock}, far beyond the ${seen} that the job has seen.`,
+    path: 'clock',
+    hint: 'A clock is one more than the highest that the writer has seen. Reload the page and enter it again.',
+  };
 }
 
 function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | null {
@@ -118,25 +164,37 @@ function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | n
   return problem ? inWords({ ...problem, path: `what.${problem.path}` }) : null;
 }
 
-function toRow(jobId: string, event: JobEvent): Omit<JobEventRow, 'row'> {
+function toRow(jobId: string, event: JobEvent): StoredEvent {
   const { id, device, sequence, clock, at, schema, what } = event;
-  return { id, jobId, device, sequence, clock, at, schema, kind: what.kind, what: JSON.stringify(what) };
+  const row = { id, job_id: jobId, device, sequence, clock, at, schema, what: JSON.stringify(what) };
+  return { ...row, row: 0, seal: sealOf(row) };
 }
 
-/** Rows were checked when they were stored. */
-function fromRow(row: JobEventRow): JobEvent {
-  const { device, sequence, clock, at, schema } = row;
-  return {
-    id: row.id as EventId,
-    device: device as JobEvent['device'],
-    sequence,
-    clock,
-    at,
-    schema,
-    what: JSON.parse(row.what) as Deed,
-  };
-}
+const COLUMNS = ['id', 'job_id', 'device', 'sequence', 'clock', 'at', 'schema', 'kind', 'what', 'seal'];
+/** SQLite takes 32,766 values at most in one statement. */
+const MOST_ROWS = 3000;
 
-function plain({ id, device, sequence, clock, at, schema, what }: JobEvent): JobEvent {
-  return { id, device, sequence, clock, at, schema, what };
+/** Inserts rows in order; the number of the last one. */
+async function insertRows(manager: EntityManager, rows: readonly StoredEvent[]): Promise<number> {
+  for (let from = 0; from < rows.length; from += MOST_ROWS) {
+    const some = rows.slice(from, from + MOST_ROWS);
+    const marks = some.map(() => `(${COLUMNS.map(() => '?').join(', ')})`).join(', ');
+    await manager.query(
+      `INSERT INTO job_event (${COLUMNS.join(', ')}) VALUES ${marks}`,
+      some.flatMap(({ id, job_id, device, sequence, clock, at, schema, what, seal }) => [
+        id,
+        job_id,
+        device,
+        sequence,
+        clock,
+        at,
+        schema,
+        (JSON.parse(what) as Deed).kind,
+        what,
+        seal,
+      ]),
+    );
+  }
+  const [{ last }] = (await manager.query('SELECT last_insert_rowid() AS last')) as [{ last: number }];
+  return last;
 }

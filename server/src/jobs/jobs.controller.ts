@@ -1,8 +1,22 @@
-import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Patch, Post, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  ParseUUIDPipe,
+  Patch,
+  Post,
+  Query,
+} from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/contract';
+import type { Job, PostedEvents } from '@which-way/contract';
 import { AfterQuery, JobChangeDto, NewJobDto, PostEventsDto, SearchQuery } from './dto.js';
 import { JobsService } from './jobs.service.js';
+
+const JSON_TYPE = ['content-type', 'application/json; charset=utf-8'] as const;
 
 @ApiTags('jobs')
 @Controller('api/jobs')
@@ -10,9 +24,10 @@ export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
   @Get()
+  @Header(...JSON_TYPE)
   @ApiOperation({ summary: 'Jobs on the bench, newest first, each with where it is on its route.' })
-  list(@Query() { search }: SearchQuery): Promise<JobSummary[]> {
-    return this.jobs.list(search);
+  list(@Query() { search, archived }: SearchQuery): Promise<string> {
+    return this.jobs.list(search, archived === 'true');
   }
 
   @Post()
@@ -22,21 +37,42 @@ export class JobsController {
   }
 
   @Get(':id')
+  @Header(...JSON_TYPE)
   @ApiOperation({ summary: 'A job with its log, or with what came after a cursor.' })
-  open(@Param('id', ParseUUIDPipe) id: string, @Query() { after }: AfterQuery): Promise<JobWithEvents> {
+  open(@Param('id', ParseUUIDPipe) id: string, @Query() { after }: AfterQuery): Promise<string> {
     return this.jobs.open(id, after);
   }
 
   @Patch(':id')
-  @ApiOperation({ summary: 'Changes title, place, or whether the switch is out of the machine.' })
+  @ApiOperation({
+    summary: 'Changes title, place, whether the switch is out of the machine, or puts the job away.',
+  })
   change(@Param('id', ParseUUIDPipe) id: string, @Body() change: JobChangeDto): Promise<Job> {
     return this.jobs.change(id, change);
   }
 
+  @Delete(':id')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Deletes a job with its log; late events of it are answered with job-deleted.' })
+  async remove(@Param('id', ParseUUIDPipe) id: string): Promise<{ deleted: string }> {
+    await this.jobs.remove(id);
+    return { deleted: id };
+  }
+
   @Post(':id/events')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Appends to the log. Sending an event twice stores it once.' })
+  @ApiOperation({
+    summary: 'Appends to the log. Each event is answered by itself: stored, or refused with the reason.',
+  })
   post(@Param('id', ParseUUIDPipe) id: string, @Body() events: PostEventsDto): Promise<PostedEvents> {
     return this.jobs.post(id, events);
+  }
+
+  @Get(':id/export')
+  @Header(...JSON_TYPE)
+  @Header('content-disposition', 'attachment; filename="which-way-job.json"')
+  @ApiOperation({ summary: 'One job as a file; of a damaged one what can be read.' })
+  exportJob(@Param('id', ParseUUIDPipe) id: string): Promise<string> {
+    return this.jobs.exportJob(id);
   }
 }

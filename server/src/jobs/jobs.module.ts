@@ -1,12 +1,12 @@
 import { Module } from '@nestjs/common';
-import { OneAtATime } from '../database/one-at-a-time.js';
 import { EventLog } from './event-log.js';
 import { JobsController } from './jobs.controller.js';
 import { JobsService } from './jobs.service.js';
+import { Summaries } from './summaries.js';
 
 @Module({
   controllers: [JobsController],
-  providers: [JobsService, EventLog, OneAtATime],
-  exports: [JobsService, EventLog, OneAtATime],
+  providers: [JobsService, EventLog, Summaries],
+  exports: [EventLog, Summaries],
 })
 export class JobsModule {}

@@ -1,107 +1,71 @@
 import { Injectable } from '@nestjs/common';
-import type { Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/contract';
-import { createMapper, type Mapper } from '@which-way/core/continuity';
-import { routeOf } from '@which-way/core/route';
-import type { SimulatedSwitch } from '@which-way/core/simulated';
-import { markingsOf, notesOf, positionsOf, sistersOf, type JobId, type Log } from '@which-way/core/switch';
-import { DataSource, type EntityManager } from 'typeorm';
+import type { Job, PostedEvents } from '@which-way/contract';
+import { eventProblems } from '@which-way/core/formats';
+import { EVENT_BYTES, type EventId, type JobEvent } from '@which-way/core/switch';
+import type { EntityManager } from 'typeorm';
+import { Backroom } from '../backroom/backroom.js';
+import { readStored, type StoredEvent } from '../backroom/stored-event.js';
+import { toJob } from '../backroom/reading-room.js';
+import { Acknowledged } from '../database/acknowledged.js';
 import { JobRow } from '../database/job.entity.js';
-import { OneAtATime } from '../database/one-at-a-time.js';
-import { notFound, Refusal } from '../errors/refusal.js';
+import { TombstoneRow } from '../database/tombstone.entity.js';
+import { Writer } from '../database/writer.js';
+import { inWords, notFound, Refusal } from '../errors/refusal.js';
+import { Live } from '../live/live.js';
+import { Summaries } from './summaries.js';
 import { EventLog } from './event-log.js';
+import { insertJob } from './insert-job.js';
 import type { JobChangeDto, NewJobDto, PostEventsDto } from './dto.js';
 
 /** Jobs and their logs. */
 @Injectable()
 export class JobsService {
-  /** What was derived for the list, by job, as long as the job does not change. */
-  readonly #summaries = new Map<
-    string,
-    { updated: string; version: number; cursor: number; summary: JobSummary; text: string }
-  >();
-
   constructor(
-    private readonly source: DataSource,
-    private readonly writes: OneAtATime,
+    private readonly writer: Writer,
     private readonly log: EventLog,
+    private readonly backroom: Backroom,
+    private readonly live: Live,
+    private readonly acknowledged: Acknowledged,
+    private readonly summaries: Summaries,
   ) {}
 
-  async list(search = ''): Promise<JobSummary[]> {
-    const rows = await this.source.manager.find(JobRow, { order: { number: 'DESC' } });
-    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-    const known = await Promise.all(rows.map((row) => this.#summary(row)));
-    return known
-      .filter(({ text }) => words.every((word) => text.includes(word)))
-      .map(({ summary }) => summary);
+  /** The list as JSON: from stored summaries, old ones marked and worked out anew beside. */
+  async list(search = '', archived = false): Promise<string> {
+    const { json, fresh, stale } = await this.backroom.read((desk) => desk.bench(search, archived));
+    this.summaries.keep(fresh);
+    this.summaries.redo(stale);
+    return json;
   }
 
-  async #summary(row: JobRow): Promise<{ summary: JobSummary; text: string }> {
-    const remembered = this.#summaries.get(row.id);
-    if (remembered && remembered.updated === row.updated && remembered.version === row.version) {
-      return remembered;
-    }
-    const { events, cursor } = await this.log.read(this.source.manager, row.id);
-    const map = freshMapper()(events);
-    const job = toJob(row);
-    const route = routeOf(job, map);
-    const about = route.next.code === 'touches-left' ? route.next.setting : null;
-    const setting = map.structure.settings.find(({ id }) => id === about);
-    const settingName = setting
-      ? positionsOf(map.structure, setting)
-          .map(({ name }) => name)
-          .filter(Boolean)
-          .join(', ') || null
-      : null;
-    const summary = { ...job, route, settingName };
-    const text = searchText(summary, map.log);
-    this.#summaries.set(row.id, { updated: row.updated, version: row.version, cursor, summary, text });
-    return { summary, text };
+  /** A job with its log, as JSON. */
+  async open(id: string, after = 0): Promise<string> {
+    const found = await this.backroom.read((desk) => desk.job(id, after));
+    if (found.json !== null) return found.json;
+    throw found.gone === null ? notFound('job', id) : deleted(found.gone);
   }
 
-  async open(id: string, after = 0): Promise<JobWithEvents> {
-    const row = await this.#row(this.source.manager, id);
-    return { job: toJob(row), ...(await this.log.read(this.source.manager, id, after)) };
+  async exportJob(id: string): Promise<string> {
+    const file = await this.backroom.read((desk) => desk.exportJob(id));
+    if (file === null) throw notFound('job', id);
+    return file;
   }
 
   /** Makes a job. Sending the same one twice makes one. */
-  create(fresh: NewJobDto): Promise<Job> {
-    return this.writes.write(async (manager) => {
+  async create(fresh: NewJobDto): Promise<Job> {
+    const job = await this.writer.write(async (manager) => {
       const there = await manager.findOneBy(JobRow, { id: fresh.id });
-      if (there) return toJob(there);
-      return toJob(await this.insert(manager, { ...fresh, created: new Date().toISOString() }));
+      if (there?.import) throw beingTakenIn();
+      if (there) return jobOf(there);
+      const tomb = await manager.findOneBy(TombstoneRow, { jobId: fresh.id });
+      if (tomb) throw deleted(tomb.deleted);
+      return jobOf(await insertJob(manager, { ...fresh, created: new Date().toISOString() }));
     });
+    this.live.bench();
+    return job;
   }
 
-  /** Inserts a job with the next free number; within the caller's transaction. */
-  async insert(
-    manager: EntityManager,
-    fresh: {
-      id: string;
-      title: string;
-      place?: string;
-      outOfMachine: boolean;
-      simulation?: SimulatedSwitch | null;
-      created: string;
-    },
-  ): Promise<JobRow> {
-    const highest = await manager.maximum(JobRow, 'number');
-    const row: JobRow = {
-      id: fresh.id,
-      number: (highest ?? 0) + 1,
-      title: fresh.title.trim(),
-      place: fresh.place ?? '',
-      outOfMachine: fresh.outOfMachine,
-      simulation: fresh.simulation ? JSON.stringify(fresh.simulation) : null,
-      created: fresh.created,
-      updated: fresh.created,
-      version: 1,
-    };
-    await manager.insert(JobRow, row);
-    return row;
-  }
-
-  change(id: string, { version, ...fields }: JobChangeDto): Promise<Job> {
-    return this.writes.write(async (manager) => {
+  async change(id: string, { version, ...fields }: JobChangeDto): Promise<Job> {
+    const job = await this.writer.write(async (manager) => {
       const row = await this.#row(manager, id);
       if (row.version !== version) {
         throw new Refusal(409, {
@@ -113,48 +77,111 @@ export class JobsService {
       }
       const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
       const changed = { ...row, ...given, version: version + 1, updated: new Date().toISOString() };
-      await manager.save(JobRow, changed);
-      return toJob(changed);
+      await manager.update(JobRow, { id }, changed);
+      return jobOf(changed);
     });
+    this.live.job(id);
+    return job;
   }
 
-  /** Appends to a job's log. The answer is given when it is on the disk. */
-  post(id: string, { after, events }: PostEventsDto): Promise<PostedEvents> {
-    return this.writes.write(async (manager) => {
+  /**
+   * Appends to a job's log; each event is looked at by itself, so that a bad one spoils no other. The answer is given when it is
+   * on the disk.
+   */
+  async post(id: string, { after, events }: PostEventsDto): Promise<PostedEvents> {
+    const { sound, refused } = sort(events);
+    const posted = await this.writer.write(async (manager) => {
       const row = await this.#row(manager, id);
-      const { stored, refused, added } = await this.log.append(manager, id, events);
-      if (added > 0) await manager.update(JobRow, row.id, { updated: new Date().toISOString() });
-      return { stored, refused, ...(await this.log.read(manager, id, after)) };
+      const done = await this.log.append(manager, id, sound);
+      if (done.added > 0) await manager.query('UPDATE job SET updated = ? WHERE id = ?', [now(), row.id]);
+      const rows = (await manager.query('SELECT * FROM job_event WHERE job_id = ? AND row > ? ORDER BY row', [
+        id,
+        after,
+      ])) as StoredEvent[];
+      return { done, events: readStored(rows).events, cursor: rows.at(-1)?.row ?? after };
     });
+    const { done } = posted;
+    this.acknowledged.advance(done.cursor);
+    if (done.added > 0) {
+      this.live.job(id);
+      this.summaries.redo([id]);
+    }
+    return {
+      stored: done.stored,
+      refused: [...refused, ...done.refused],
+      events: posted.events,
+      cursor: posted.cursor,
+    };
+  }
+
+  /** Deletes a job with its log, and leaves a tombstone. What is asked beforehand is asked by whoever calls. */
+  async remove(id: string): Promise<void> {
+    await this.writer.write(async (manager) => {
+      const { number, title } = await this.#row(manager, id);
+      await manager.insert(TombstoneRow, { jobId: id, number, title, deleted: now() });
+      await manager.query('DELETE FROM job_event WHERE job_id = ?', [id]);
+      await manager.query('DELETE FROM job WHERE id = ?', [id]);
+    });
+    this.live.job(id, true);
   }
 
   async #row(manager: EntityManager, id: string): Promise<JobRow> {
     const row = await manager.findOneBy(JobRow, { id });
-    if (!row) throw notFound('job', id);
-    return row;
+    if (row?.import) throw beingTakenIn();
+    if (row) return row;
+    const tomb = await manager.findOneBy(TombstoneRow, { jobId: id });
+    throw tomb ? deleted(tomb.deleted) : notFound('job', id);
   }
 }
 
-/** What a job is found by: its number, names, what was written down of it, and its markings. */
-function searchText({ number, title, place, settingName }: JobSummary, log: Log): string {
-  const markings = markingsOf(log).map(({ runs }) => runs.map(({ text }) => text).join(''));
-  const written = [...notesOf(log).values(), ...markings, ...sistersOf(log).map(({ text }) => text)];
-  return [number, title, place, settingName ?? '', ...written].join(' ').toLowerCase();
+const now = (): string => new Date().toISOString();
+
+/** Tells the events that can be looked at further from those that are refused at the door. */
+function sort(events: readonly unknown[]): { sound: JobEvent[]; refused: PostedEvents['refused'] } {
+  const sound: JobEvent[] = [];
+  const refused: PostedEvents['refused'] = [];
+  for (const event of events) {
+    const [problem] = eventProblems(event);
+    const large = !problem && JSON.stringify(event).length > EVENT_BYTES;
+    if (!problem && !large) {
+      sound.push(event as JobEvent);
+      continue;
+    }
+    const id = typeof event === 'object' && event !== null && 'id' in event ? String(event.id) : '';
+    refused.push({ id: id as EventId, error: problem ? inWords(problem) : tooLarge() });
+  }
+  return { sound, refused };
 }
 
-const freshMapper = (): Mapper => createMapper();
+const tooLarge = () => ({
+  code: 'event-too-large',
+  message: `This event has more than ${EVENT_BYTES / 1024} kB.`,
+  path: '',
+  hint: 'Enter it in smaller pieces.',
+});
 
-/** A row as the job that travels. Simulations were checked when they were stored. */
-export function toJob(row: JobRow): Job {
-  return {
-    id: row.id as JobId,
-    number: row.number,
-    title: row.title,
-    place: row.place,
-    outOfMachine: Boolean(row.outOfMachine),
-    simulation: row.simulation === null ? null : (JSON.parse(row.simulation) as SimulatedSwitch),
-    created: row.created,
-    updated: row.updated,
-    version: row.version,
-  };
+const deleted = (when: string): Refusal =>
+  new Refusal(410, {
+    code: 'job-deleted',
+    message: `This job was deleted at ${when}.`,
+    path: '',
+    hint: 'What was entered since can be saved as a file, and taken in as a job of its own.',
+  });
+
+const beingTakenIn = (): Refusal =>
+  new Refusal(409, {
+    code: 'being-taken-in',
+    message: 'This job is just being taken in from a file.',
+    path: '',
+    hint: 'Wait until that is done.',
+  });
+
+/** A row of the ORM as the job that travels. */
+function jobOf(row: JobRow): Job {
+  return toJob({
+    ...row,
+    id: row.id,
+    out_of_machine: row.outOfMachine ? 1 : 0,
+    archived: row.archived ? 1 : 0,
+  });
 }

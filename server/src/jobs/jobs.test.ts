@@ -2,6 +2,8 @@ import type { ApiError, Job, JobSummary, JobWithEvents, PostedEvents } from '@wh
 import { createWriter, newTerminal, type Deed } from '@which-way/core/switch';
 import Database from 'libsql';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { readStored } from '../backroom/stored-event.js';
+import { sealOf } from '../database/seal.js';
 import { newJob, serve, type Served } from '../testing/served.js';
 
 let served: Served;
@@ -177,16 +179,57 @@ describe('bad input', () => {
     ]);
   });
 
-  it('in one event refuses the whole batch and stores none of it', async () => {
+  it('in one event spoils that event alone: the others of its batch are stored, and it is told what is wrong where', async () => {
     const { job, events, addReading } = await made(21);
     const broken = structuredClone(addReading());
     Object.assign(broken.what, { act: 'guess' });
+    const newer = { ...structuredClone(addReading()), schema: 7 };
+    const sound = addReading();
     const path = `/api/jobs/${job.id}/events`;
-    const answer = await served.call('POST', path, { after: 0, events: [events[0], broken] });
-    expect(answer).toMatchObject({ status: 400, body: { path: 'events.1.what' } });
-    expect((answer.body as ApiError).message).toContain('act');
-    const opened: JobWithEvents = (await served.call('GET', `/api/jobs/${job.id}`)).body;
-    expect(opened.events).toEqual([]);
+    const { status, body } = await served.call('POST', path, {
+      after: 0,
+      events: [events[0], broken, newer, 7, sound],
+    });
+    const posted: PostedEvents = body;
+    expect(status).toBe(200);
+    expect(posted.stored).toEqual([events[0]?.id, sound.id]);
+    expect(posted.refused.map(({ id, error }) => [id, error.code, error.path])).toEqual([
+      [broken.id, 'schema-enum', 'what.act'],
+      [newer.id, 'event-too-new', 'schema'],
+      ['', 'schema-type', ''],
+    ]);
+    for (const { error } of posted.refused) expect(error.hint.length).toBeGreaterThan(10);
+  });
+
+  it('such as a clock far beyond all others is refused at the door, since nothing could come after it', async () => {
+    const { post, addReading } = await made(22);
+    await post();
+    const far = { ...addReading(), clock: Number.MAX_SAFE_INTEGER - 1 };
+    expect((await post([far])).refused.map(({ error }) => error.code)).toEqual(['clock-too-far']);
+    expect((await post([{ ...far, clock: 900_000 }])).stored).toEqual([far.id]);
+  });
+
+  it('as null, a blank, or nothing at all is refused, and nested 20,000 deep too', async () => {
+    const { job } = await made(23);
+    const path = `/api/jobs/${job.id}`;
+    expect(await refusal('PATCH', path, { version: 1, title: null })).toMatchObject([
+      400,
+      expect.any(String),
+      'title',
+    ]);
+    expect(await refusal('PATCH', path, { version: 1, outOfMachine: null })).toMatchObject([
+      400,
+      expect.any(String),
+      'outOfMachine',
+    ]);
+    expect(await refusal('PATCH', path, 'null')).toMatchObject([400, 'bad-json', '']);
+    expect(await refusal('PATCH', path, { version: 1, title: '   ' })).toMatchObject([
+      400,
+      expect.any(String),
+      'title',
+    ]);
+    const deep = `{"after":0,"events":[${'['.repeat(20_000)}${']'.repeat(20_000)}]}`;
+    expect(await refusal('POST', `${path}/events`, deep)).toEqual([400, 'too-deep', '']);
   });
 
   it('from another host or origin is turned away, even on loopback', async () => {
@@ -211,17 +254,113 @@ describe('the description of the API', () => {
   it('lists every address', async () => {
     const description: { paths: object } = (await served.call('GET', '/api/docs-json')).body;
     expect(Object.keys(description.paths).sort()).toEqual([
+      '/api/backup',
       '/api/export',
       '/api/health',
+      '/api/health/missing',
       '/api/import',
+      '/api/imports',
+      '/api/imports/{id}/take',
       '/api/jobs',
       '/api/jobs/{id}',
       '/api/jobs/{id}/events',
       '/api/jobs/{id}/export',
       '/api/library',
+      '/api/library/alike',
+      '/api/library/match',
       '/api/library/{id}',
       '/api/photos/{id}',
+      '/api/restore',
       '/api/shop',
+      '/api/stream',
+      '/api/works',
+      '/api/works/{id}',
+      '/api/works/{id}/file',
     ]);
+  });
+});
+
+describe('jobs that are put away or deleted', () => {
+  it('are not in the list; one that is put away comes back, a deleted one answers late events with its tombstone', async () => {
+    const { job, events } = await made(40);
+    const listed = async (query: string) =>
+      ((await served.call('GET', `/api/jobs?search=seed%2040${query}`)).body as JobSummary[]).map(
+        ({ id }) => id,
+      );
+    await served.call('PATCH', `/api/jobs/${job.id}`, { version: 1, archived: true });
+    expect([await listed(''), await listed('&archived=true')]).toEqual([[], [job.id]]);
+    await served.call('PATCH', `/api/jobs/${job.id}`, { version: 2, archived: false });
+    expect(await listed('')).toEqual([job.id]);
+    await served.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events });
+    expect((await served.call('DELETE', `/api/jobs/${job.id}`)).status).toBe(200);
+    expect(await listed('')).toEqual([]);
+    for (const [method, path, body] of [
+      ['POST', `/api/jobs/${job.id}/events`, { after: 0, events }],
+      ['GET', `/api/jobs/${job.id}`, undefined],
+      ['POST', '/api/jobs', job],
+    ] as const)
+      expect(await served.call(method, path, body)).toMatchObject({
+        status: 410,
+        body: { code: 'job-deleted' },
+      });
+    const next = await made(41);
+    const numbers = ((await served.call('GET', '/api/jobs')).body as JobSummary[]).map(
+      ({ number }) => number,
+    );
+    expect(new Set(numbers).size).toBe(numbers.length);
+    expect(next.job.id).not.toBe(job.id);
+  });
+});
+
+describe('a job that cannot be read', () => {
+  it('stands alone: the bench and the others work, it says why, and what can be read of it can be saved', async () => {
+    const place = await serve();
+    const bad = newJob(50);
+    bad.addReading();
+    bad.addReading();
+    const good = newJob(51);
+    for (const { job, events } of [bad, good]) {
+      await place.call('POST', '/api/jobs', job);
+      await place.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events });
+    }
+    const database = new Database(place.database);
+    database.exec('DROP TRIGGER job_event_no_update');
+    const what = `{"kind":"answered"`;
+    database.prepare('UPDATE job_event SET what = ? WHERE id = ?').run(what, bad.events[1]?.id);
+    database.exec('DELETE FROM job_summary; UPDATE job SET version = version + 1');
+    database.close();
+    const list: JobSummary[] = (await place.call('GET', '/api/jobs')).body;
+    expect(list.map(({ trouble }) => trouble)).toEqual([null, expect.stringContaining('damaged')]);
+    expect(list[0]?.route?.at).toBe('map');
+    const opened: JobWithEvents = (await place.call('GET', `/api/jobs/${bad.job.id}`)).body;
+    expect(opened.unreadable).toMatchObject([{ id: bad.events[1]?.id, code: 'damaged' }]);
+    const saved: { jobs: { events: unknown[] }[] } = (
+      await place.call('GET', `/api/jobs/${bad.job.id}/export`)
+    ).body;
+    expect(saved.jobs[0]?.events).toHaveLength(2);
+    await place.close();
+  });
+
+  it('is found by any one flipped bit in what is stored of an event', async () => {
+    const { job, events } = newJob(52);
+    const row = {
+      row: 1,
+      id: events[0]?.id ?? '',
+      job_id: job.id,
+      device: events[0]?.device ?? '',
+      sequence: 1,
+      clock: 1,
+      at: events[0]?.at ?? '',
+      schema: 1,
+      what: JSON.stringify(events[0]?.what),
+    };
+    const stored = { ...row, seal: sealOf(row) };
+    expect(readStored([stored]).unreadable).toEqual([]);
+    const bytes = Buffer.from(row.what);
+    for (let bit = 0; bit < bytes.length * 8; bit += 1) {
+      const flipped = Buffer.from(bytes);
+      flipped[bit >> 3] = (flipped[bit >> 3] as number) ^ (1 << (bit & 7));
+      expect(readStored([{ ...stored, what: flipped.toString('latin1') }]).events).toEqual([]);
+    }
   });
 });

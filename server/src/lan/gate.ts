@@ -6,6 +6,7 @@ import { signInPage } from './sign-in-page.js';
 
 const COOKIE = 'which-way';
 export const SIGN_IN = '/sign-in';
+export const SIGN_OUT = '/api/sign-out';
 
 /** Whether a request comes from this machine itself. */
 export function isLoopback(address: string | undefined): boolean {
@@ -38,6 +39,11 @@ export function gate(access: Access, patience = new Patience()) {
       });
       return;
     }
+    if (request.path === SIGN_OUT && request.method === 'POST') {
+      response.clearCookie(COOKIE, { path: '/' });
+      response.json({ signedOut: true });
+      return;
+    }
     if (access.holds(cookieOf(request.headers.cookie))) return next();
     turnAway(request, response);
   };
@@ -57,7 +63,8 @@ function tryCode(
     return;
   }
   const body: unknown = request.body;
-  const typed = typeof body === 'object' && body !== null && 'code' in body ? String(body.code) : '';
+  const said: unknown = typeof body === 'object' && body !== null && 'code' in body ? body.code : '';
+  const typed = typeof said === 'string' ? said.slice(0, 100) : '';
   if (!access.accepts(typed)) {
     patience.wrong(address);
     response
@@ -93,7 +100,7 @@ function turnAway(request: Request, response: Response): void {
 function cookieOf(header: string | undefined): string {
   for (const part of (header ?? '').split(';')) {
     const [name, value = ''] = part.trim().split('=');
-    if (name === COOKIE) return decodeURIComponent(value);
+    if (name === COOKIE) return value;
   }
   return '';
 }

@@ -1,7 +1,7 @@
 /** First wait after a wrong code, in seconds; it doubles with each further one. */
 const FIRST_WAIT = 1;
 const LONGEST_WAIT = 300;
-/** Wrong codes from all addresses together that are let pass before everybody waits. */
+/** Wrong codes from all addresses together that are let pass before all who were wrong wait. */
 const SHARED_FREE = 20;
 const FORGET_AFTER_MS = 30 * 60_000;
 
@@ -10,7 +10,10 @@ interface Tally {
   last: number;
 }
 
-/** Slows down whoever tries codes: each wrong one doubles the wait of its address, and many together make all wait. */
+/**
+ * Slows down whoever tries codes: each wrong one doubles the wait of its address. Many wrong ones together, from whatever
+ * addresses, make those wait too that were wrong before; an address that never was is not locked out by others.
+ */
 export class Patience {
   readonly #byAddress = new Map<string, Tally>();
   #shared: Tally = { wrong: 0, last: 0 };
@@ -22,10 +25,8 @@ export class Patience {
   waitOf(address: string): number {
     this.#forget();
     const own = this.#byAddress.get(address);
-    return Math.max(
-      own ? this.#left(own, own.wrong) : 0,
-      this.#left(this.#shared, this.#shared.wrong - SHARED_FREE),
-    );
+    if (!own) return 0;
+    return Math.max(this.#left(own, own.wrong), this.#left(this.#shared, this.#shared.wrong - SHARED_FREE));
   }
 
   wrong(address: string): void {

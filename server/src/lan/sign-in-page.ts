@@ -29,6 +29,7 @@ form { max-width: 26rem; margin: 1.5rem auto; padding: 0 1.25rem; display: grid;
 input, button { font: inherit; min-height: 3.5rem; border-radius: 5px; border: 2px solid #4d5d57; padding: 0 1rem; }
 input { font-family: ui-monospace, monospace; font-size: 1.5rem; text-transform: uppercase; letter-spacing: 0.1em; }
 button { background: #14342b; border-color: #14342b; color: #fff; font-weight: 700; }
+p.plain { margin: 0; font-size: 1rem; color: #4d5d57; }
 p[role] { margin: 0; border: 2px solid #97351a; background: #fbe9e3; padding: 0.75rem 1rem; border-radius: 5px; }
 </style>
 </head>
@@ -39,6 +40,7 @@ p[role] { margin: 0; border: 2px solid #97351a; background: #fbe9e3; padding: 0.
 ${trouble ? `<p role="alert">${said[trouble]}</p>` : ''}
 <input id="code" name="code" value="${escape(code)}" autocomplete="off" autocapitalize="characters" spellcheck="false" required maxlength="20">
 <button>Open the bench</button>
+<p class="plain">This address is plain http: the code and the sign-in travel in the clear, and whoever can listen in on this network can read them. Use it in the shop’s own network, not in a public one.</p>
 </form>
 </body>
 </html>`;

@@ -1,25 +1,114 @@
-import { Controller, Get, Module, Param, ParseUUIDPipe } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { KnownSwitch } from '@which-way/core/switch';
-import { LibraryService } from './library.service.js';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Module,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Query,
+  Req,
+} from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
+import type { LibraryPage } from '@which-way/contract';
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import type { Request } from 'express';
+import { Backroom } from '../backroom/backroom.js';
+import type { MatchAnswer, WireRequirement } from '../backroom/match-library.js';
+import { notFound, Refusal } from '../errors/refusal.js';
+import { requirementTrouble } from './requirement.js';
+
+export class LibraryQuery {
+  @ApiPropertyOptional({ maxLength: 120, description: 'Beginnings of words; all of them.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  search?: string;
+
+  @ApiPropertyOptional({ minimum: 2 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  terminals?: number;
+
+  @ApiPropertyOptional({ minimum: 1 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  positions?: number;
+
+  @ApiPropertyOptional({ enum: ['switch', 'part'] })
+  @IsOptional()
+  @IsIn(['switch', 'part'])
+  kind?: 'switch' | 'part';
+
+  @ApiPropertyOptional({ minimum: 0 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(10_000_000)
+  from?: number;
+
+  @ApiPropertyOptional({ minimum: 1, maximum: 200 })
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(200)
+  size?: number;
+}
+
+/** So many whole entries at most are given for a switch of some size to be recognised among. */
+const ALIKE = 60;
 
 @ApiTags('library')
 @Controller('api/library')
 export class LibraryController {
-  constructor(private readonly library: LibraryService) {}
+  constructor(private readonly backroom: Backroom) {}
 
   @Get()
-  @ApiOperation({ summary: 'All known switches and parts.' })
-  list(): Promise<KnownSwitch[]> {
-    return this.library.list();
+  @ApiOperation({ summary: 'A page of known switches and parts, by words and size.' })
+  list(@Query() query: LibraryQuery): Promise<LibraryPage> {
+    const { search = '', terminals = null, positions = null, kind = null, from = 0, size = 50 } = query;
+    return this.backroom.read((desk) => desk.library({ search, terminals, positions, kind, from, size }));
+  }
+
+  @Get('alike')
+  @Header('content-type', 'application/json; charset=utf-8')
+  @ApiOperation({ summary: 'Whole entries with exactly so many terminals and positions.' })
+  alike(@Query() { terminals = 0, positions = 0 }: LibraryQuery): Promise<string> {
+    return this.backroom.read((desk) => desk.alike(terminals, positions, ALIKE));
+  }
+
+  @Post('match')
+  @HttpCode(200)
+  @ApiBody({ schema: { type: 'object', additionalProperties: true } })
+  @ApiOperation({ summary: 'What has the required wiring, best first. Ends when whoever asked goes away.' })
+  async match(@Body() body: unknown, @Req() request: Request): Promise<MatchAnswer> {
+    const trouble = requirementTrouble(body);
+    if (trouble) throw new Refusal(400, trouble);
+    const flag = new SharedArrayBuffer(4);
+    request.res?.once('close', () => Atomics.store(new Int32Array(flag), 0, 1));
+    return this.backroom.long((desk) => desk.match(body as WireRequirement, flag));
   }
 
   @Get(':id')
-  @ApiOperation({ summary: 'One entry.' })
-  open(@Param('id', ParseUUIDPipe) id: string): Promise<KnownSwitch> {
-    return this.library.open(id);
+  @Header('content-type', 'application/json; charset=utf-8')
+  @ApiOperation({ summary: 'One entry, whole.' })
+  async open(@Param('id', ParseUUIDPipe) id: string): Promise<string> {
+    const entry = await this.backroom.read((desk) => desk.entry(id));
+    if (entry === null) throw notFound('library entry', id);
+    return entry;
   }
 }
 
-@Module({ controllers: [LibraryController], providers: [LibraryService], exports: [LibraryService] })
+@Module({ controllers: [LibraryController] })
 export class LibraryModule {}

@@ -1,18 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import type { StoredPhoto } from '@which-way/contract';
-import type { PhotoId } from '@which-way/core/switch';
+import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS, type PhotoId } from '@which-way/core/switch';
 import { randomBytes } from 'node:crypto';
 import { createReadStream, createWriteStream, mkdirSync, type ReadStream } from 'node:fs';
-import { open, readdir, rename, rm, stat } from 'node:fs/promises';
+import { open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
+import { storeTrouble } from '../errors/error-body.js';
 import { Refusal } from '../errors/refusal.js';
 
-export const PHOTO_LIMIT_BYTES = 25 * 1024 * 1024;
-/** Larger pictures are refused before they are unpacked. */
-const PIXEL_LIMIT = 120_000_000;
 const THUMB_EDGE = 480;
 
 /** The two sizes in which a photo is kept. */
@@ -24,6 +22,7 @@ export abstract class PhotoStore {
   abstract put(id: PhotoId, picture: Readable): Promise<StoredPhoto>;
   /** The picture as a stream of JPEG; null when there is none. */
   abstract read(id: PhotoId, size: PhotoSize): Promise<{ bytes: number; stream: ReadStream } | null>;
+  abstract has(id: PhotoId): Promise<boolean>;
 }
 
 /**
@@ -32,6 +31,9 @@ export abstract class PhotoStore {
  */
 @Injectable()
 export class PhotoFolder extends PhotoStore {
+  /** One picture is unpacked at a time: a large one takes some hundred MB. */
+  #unpacking: Promise<unknown> = Promise.resolve();
+
   constructor(private readonly folder: string) {
     super();
     mkdirSync(folder, { recursive: true });
@@ -46,28 +48,36 @@ export class PhotoFolder extends PhotoStore {
       return there;
     }
     const stamp = randomBytes(6).toString('hex');
-    const [raw, full, thumb] = ['raw', 'full', 'thumb'].map((part) =>
-      join(this.folder, `${stamp}.${part}.part`),
-    ) as [string, string, string];
+    const raw = join(this.folder, `${stamp}.raw.part`);
+    const full = join(this.folder, `${stamp}.full.part`);
+    const thumb = join(this.folder, `${stamp}.thumb.part`);
     try {
-      await pipeline(picture, atMost(PHOTO_LIMIT_BYTES), createWriteStream(raw));
-      const upright = await rewrite(raw, full, null);
-      await rewrite(raw, thumb, THUMB_EDGE);
-      await Promise.all([full, thumb].map((path) => toDisk(path, 'r+')));
+      await pipeline(picture, atMost(PHOTO_BYTES), createWriteStream(raw));
+      const size = await this.#inTurn(() => unpack(raw, full, thumb));
       await rename(thumb, this.#path(id, 'thumb'));
       await rename(full, this.#path(id, 'full'));
       // Some systems cannot open a folder; there the name itself may be lost with the power, never half a picture.
       await toDisk(this.folder, 'r').catch(() => undefined);
-      return { id, ...upright };
+      return { id, ...size };
     } finally {
       await Promise.all([raw, full, thumb].map((path) => rm(path, { force: true })));
     }
+  }
+
+  #inTurn<Result>(work: () => Promise<Result>): Promise<Result> {
+    const turn = this.#unpacking.then(work, work);
+    this.#unpacking = turn.catch(() => undefined);
+    return turn;
   }
 
   async read(id: PhotoId, size: PhotoSize): Promise<{ bytes: number; stream: ReadStream } | null> {
     const path = this.#path(id, size);
     const found = await stat(path).catch(() => null);
     return found ? { bytes: found.size, stream: createReadStream(path) } : null;
+  }
+
+  async has(id: PhotoId): Promise<boolean> {
+    return (await stat(this.#path(id, 'full')).catch(() => null)) !== null;
   }
 
   /** Removes what an interrupted upload left behind. */
@@ -77,9 +87,8 @@ export class PhotoFolder extends PhotoStore {
   }
 
   async #measure(id: PhotoId): Promise<StoredPhoto | null> {
-    const path = this.#path(id, 'full');
-    if (!(await stat(path).catch(() => null))) return null;
-    const { width = 1, height = 1 } = await sharp(path).metadata();
+    if (!(await this.has(id))) return null;
+    const { width = 1, height = 1 } = await sharp(this.#path(id, 'full')).metadata();
     return { id, width, height };
   }
 
@@ -88,23 +97,37 @@ export class PhotoFolder extends PhotoStore {
   }
 }
 
-/** Writes a picture anew: upright, on white where it was transparent, without metadata. */
-async function rewrite(
+/** Writes both sizes of a picture; the small one is made of the large one, which is upright already. */
+async function unpack(raw: string, full: string, thumb: string): Promise<{ width: number; height: number }> {
+  const upright = await rewritten(raw, null);
+  await toFile(full, upright.data);
+  const small = await rewritten(full, THUMB_EDGE);
+  await toFile(thumb, small.data);
+  const { width, height } = upright;
+  return { width, height };
+}
+
+/** A picture written anew: upright, on white where it was transparent, without metadata. */
+async function rewritten(
   from: string,
-  to: string,
   edge: number | null,
-): Promise<{ width: number; height: number }> {
+): Promise<{ width: number; height: number; data: Buffer }> {
   try {
-    const upright = sharp(from, { limitInputPixels: PIXEL_LIMIT, failOn: 'error' })
-      .autoOrient()
-      .flatten({ background: '#ffffff' });
+    const picture = sharp(from, { limitInputPixels: PHOTO_PIXELS, failOn: 'error', sequentialRead: true });
+    const { width: wide = 0, height: high = 0 } = await picture.metadata();
+    if (Math.max(wide, high) > PHOTO_EDGE) throw tooWide(wide, high);
+    const upright = picture.autoOrient().flatten({ background: '#ffffff' });
     const sized =
       edge === null
         ? upright
         : upright.resize({ width: edge, height: edge, fit: 'inside', withoutEnlargement: true });
-    const { width, height } = await sized.jpeg({ quality: edge === null ? 90 : 78 }).toFile(to);
-    return { width, height };
+    const { data, info } = await sized
+      .jpeg({ quality: edge === null ? 90 : 78 })
+      .toBuffer({ resolveWithObject: true });
+    return { width: info.width, height: info.height, data };
   } catch (error) {
+    // What the disk or the memory cannot do is not the picture's fault: it is tried again later.
+    if (error instanceof Refusal || storeTrouble(error)) throw error;
     throw new Refusal(422, {
       code: 'not-a-picture',
       message: `This is not a picture that can be read: ${said(error)}.`,
@@ -117,6 +140,15 @@ async function rewrite(
 function said(error: unknown): string {
   const text = error instanceof Error ? error.message : String(error);
   return (text.split('\n')[0] ?? text).replace(/^Input file.*: /, '').replace(/\.$/, '');
+}
+
+function tooWide(width: number, height: number): Refusal {
+  return new Refusal(422, {
+    code: 'photo-too-wide',
+    message: `The photo is ${width} by ${height} pixels; up to ${PHOTO_EDGE} along an edge can be kept.`,
+    path: '',
+    hint: 'Cut it to the part that matters, or take it at a lower resolution.',
+  });
 }
 
 function atMost(limit: number): Transform {
@@ -138,6 +170,12 @@ export function tooLarge(): Refusal {
     path: '',
     hint: 'Take it at a lower resolution, or cut it to the part that matters.',
   });
+}
+
+/** Writes a file and has it on the disk. */
+async function toFile(path: string, data: Buffer): Promise<void> {
+  await writeFile(path, data);
+  await toDisk(path, 'r+');
 }
 
 async function toDisk(path: string, flags: 'r' | 'r+'): Promise<void> {

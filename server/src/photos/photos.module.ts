@@ -12,13 +12,13 @@ import {
 } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { StoredPhoto } from '@which-way/contract';
-import type { PhotoId } from '@which-way/core/switch';
+import { PHOTO_BYTES, type PhotoId } from '@which-way/core/switch';
 import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
 import { pipeline } from 'node:stream/promises';
 import { notFound } from '../errors/refusal.js';
 import { SERVING, type Serving } from '../serving.js';
-import { PHOTO_LIMIT_BYTES, PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
+import { PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
 
 export class SizeQuery {
   @ApiPropertyOptional({ enum: ['full', 'thumb'] })
@@ -39,7 +39,7 @@ export class PhotosController {
     summary: 'Takes in a photo, up to 25 MB, as the body. It is turned upright and kept without metadata.',
   })
   async put(@Param('id', ParseUUIDPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
-    if (Number(request.headers['content-length'] ?? 0) > PHOTO_LIMIT_BYTES) {
+    if (Number(request.headers['content-length'] ?? 0) > PHOTO_BYTES) {
       request.resume();
       throw tooLarge();
     }

@@ -2,20 +2,20 @@ import { Body, Controller, Get, Module, Put } from '@nestjs/common';
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import type { Shop, ShopChange } from '@which-way/contract';
 import type { SafetyLists } from '@which-way/core/safety';
-import type { SupplyKind } from '@which-way/core/switch';
-import { IsInt, IsObject, IsString, MaxLength, Min } from 'class-validator';
-import { OneAtATime } from '../database/one-at-a-time.js';
+import { SHOP_NAME_LETTERS, type SupplyKind } from '@which-way/core/switch';
+import { IsInt, IsObject, IsString, Max, MaxLength, Min } from 'class-validator';
 import { ShopService } from './shop.service.js';
 
 export class ShopChangeDto implements ShopChange {
   @ApiProperty({ description: 'The version that the sender saw.' })
   @IsInt()
   @Min(0)
+  @Max(Number.MAX_SAFE_INTEGER)
   version: number;
 
-  @ApiProperty({ maxLength: 80 })
+  @ApiProperty({ maxLength: SHOP_NAME_LETTERS })
   @IsString()
-  @MaxLength(80)
+  @MaxLength(SHOP_NAME_LETTERS)
   name: string;
 
   @ApiProperty({ type: 'object', additionalProperties: true, description: 'Lines of the list by supply.' })
@@ -45,5 +45,5 @@ export class ShopController {
   }
 }
 
-@Module({ controllers: [ShopController], providers: [ShopService, OneAtATime] })
+@Module({ controllers: [ShopController], providers: [ShopService] })
 export class ShopModule {}

@@ -2,9 +2,9 @@ import { Injectable } from '@nestjs/common';
 import type { Shop, ShopChange } from '@which-way/contract';
 import { shopProblems } from '@which-way/core/formats';
 import { standardLists } from '@which-way/core/safety';
-import { DataSource } from 'typeorm';
 import { readNote, writeNote } from '../database/note.js';
-import { OneAtATime } from '../database/one-at-a-time.js';
+import { Backroom } from '../backroom/backroom.js';
+import { Writer } from '../database/writer.js';
 import { refuse, Refusal } from '../errors/refusal.js';
 
 const KEY = 'shop';
@@ -13,12 +13,12 @@ const KEY = 'shop';
 @Injectable()
 export class ShopService {
   constructor(
-    private readonly source: DataSource,
-    private readonly writes: OneAtATime,
+    private readonly backroom: Backroom,
+    private readonly writer: Writer,
   ) {}
 
   async read(): Promise<Shop> {
-    const kept = await readNote(this.source.manager, KEY);
+    const kept = await this.backroom.read((desk) => desk.note(KEY));
     // It was checked when it was stored.
     return kept === null ? unchanged() : (JSON.parse(kept) as Shop);
   }
@@ -26,7 +26,7 @@ export class ShopService {
   change({ version, name, safetyLists, codeNotes }: ShopChange): Promise<Shop> {
     const problems = shopProblems({ name, safetyLists, codeNotes });
     if (problems.length > 0) throw refuse(422, problems);
-    return this.writes.write(async (manager) => {
+    return this.writer.write(async (manager) => {
       const kept = await readNote(manager, KEY);
       const now = kept === null ? 0 : (JSON.parse(kept) as Shop).version;
       if (now !== version) {

@@ -13,9 +13,10 @@ import {
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DataSource } from 'typeorm';
 import { createApplication } from '../application.js';
+import type { DatabaseDriver } from '../database/data-source.js';
 import { readNote } from '../database/note.js';
+import { Writer } from '../database/writer.js';
 
 /** A server on a free port with a database of its own in a temporary folder. */
 export interface Served {
@@ -37,6 +38,7 @@ export interface Served {
 export async function serve(
   folder = mkdtempSync(join(tmpdir(), 'which-way-')),
   lan = false,
+  driver?: DatabaseDriver,
 ): Promise<Served> {
   const database = join(folder, 'which-way.sqlite');
   const app = await createApplication({
@@ -47,6 +49,8 @@ export async function serve(
     pages: null,
     lan,
     newCode: false,
+    backroom: new URL('../../dist/backroom/backroom.worker.js', import.meta.url),
+    driver,
   });
   await app.listen(0, '127.0.0.1');
   const base = await app.getUrl();
@@ -61,7 +65,7 @@ export async function serve(
       });
       return { status: response.status, body: (await response.json()) as never };
     },
-    note: async (key) => (await readNote(app.get(DataSource).manager, key)) ?? '',
+    note: async (key) => (await app.get(Writer).write((manager) => readNote(manager, key))) ?? '',
     stop: () => app.close(),
     async close() {
       await app.close();

@@ -1,10 +1,29 @@
-import { Body, Controller, Get, Header, HttpCode, Module, Param, ParseUUIDPipe, Post } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Imported } from '@which-way/contract';
-import type { ProjectFile } from '@which-way/core/formats';
+import { Controller, HttpCode, Module, Param, ParseUUIDPipe, Post, Query, Req } from '@nestjs/common';
+import { ApiBody, ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
+import type { Imported, Work } from '@which-way/contract';
+import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import type { Request } from 'express';
 import { JobsModule } from '../jobs/jobs.module.js';
-import { LibraryModule } from '../library/library.module.js';
+import { PhotosModule } from '../photos/photos.module.js';
 import { TransferService } from './transfer.service.js';
+
+export class FileQuery {
+  @ApiPropertyOptional({ maxLength: 200, description: 'Name of the file, for people.' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(200)
+  name?: string;
+}
+
+export class TakeQuery {
+  @ApiPropertyOptional({
+    enum: ['true', 'false'],
+    description: 'Whether the shop’s settings are taken over too.',
+  })
+  @IsOptional()
+  @IsIn(['true', 'false'])
+  shop?: string;
+}
 
 @ApiTags('files')
 @Controller('api')
@@ -13,30 +32,43 @@ export class TransferController {
 
   @Post('import')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Takes in a Which Way file, whole or not at all.' })
+  @ApiOperation({ summary: 'Takes in a Which Way file of up to 25 MB, whole or not at all.' })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
-  import(@Body() file: unknown): Promise<Imported> {
-    return this.transfer.import(file);
+  import(@Req() request: Request): Promise<Imported> {
+    return this.transfer.import(request);
   }
 
-  @Get('export')
-  @Header('content-disposition', 'attachment; filename="which-way.json"')
-  @ApiOperation({ summary: 'All jobs and the library as one file.' })
-  exportAll(): Promise<ProjectFile> {
+  @Post('imports')
+  @HttpCode(202)
+  @ApiConsumes('application/octet-stream')
+  @ApiOperation({
+    summary: 'Looks through a Which Way file of any size (JSON, or zip with photos): long work.',
+  })
+  look(@Req() request: Request, @Query() { name }: FileQuery): Promise<Work> {
+    return this.transfer.receive(request, name ?? 'a file');
+  }
+
+  @Post('imports/:id/take')
+  @HttpCode(202)
+  @ApiOperation({
+    summary: 'Takes in what was looked through, without what was set aside: all of it together, or nothing.',
+  })
+  take(@Param('id', ParseUUIDPipe) id: string, @Query() { shop }: TakeQuery): Work {
+    return this.transfer.take(id, shop === 'true');
+  }
+
+  @Post('export')
+  @HttpCode(202)
+  @ApiOperation({ summary: 'Everything as one zip: jobs, library, the shop’s settings, photos. Long work.' })
+  exportAll(): Work {
     return this.transfer.exportAll();
-  }
-
-  @Get('jobs/:id/export')
-  @Header('content-disposition', 'attachment; filename="which-way-job.json"')
-  @ApiOperation({ summary: 'One job as a file.' })
-  exportJob(@Param('id', ParseUUIDPipe) id: string): Promise<ProjectFile> {
-    return this.transfer.exportJob(id);
   }
 }
 
 @Module({
-  imports: [JobsModule, LibraryModule],
+  imports: [JobsModule, PhotosModule],
   controllers: [TransferController],
   providers: [TransferService],
+  exports: [TransferService],
 })
 export class TransferModule {}

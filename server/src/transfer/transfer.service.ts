@@ -1,93 +1,231 @@
-import { Injectable } from '@nestjs/common';
-import type { Imported } from '@which-way/contract';
-import { FILE_VERSION, readProjectFile, type JobFile, type ProjectFile } from '@which-way/core/formats';
-import { DataSource, type EntityManager } from 'typeorm';
-import { JobRow } from '../database/job.entity.js';
-import { OneAtATime } from '../database/one-at-a-time.js';
-import { refuse, Refusal } from '../errors/refusal.js';
+import { Inject, Injectable } from '@nestjs/common';
+import type { Imported, Work } from '@which-way/contract';
+import type { PhotoId } from '@which-way/core/switch';
+import { proxy } from 'comlink';
+import { createWriteStream, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Backroom } from '../backroom/backroom.js';
+import { Acknowledged } from '../database/acknowledged.js';
+import { Writer } from '../database/writer.js';
+import { Refusal } from '../errors/refusal.js';
 import { EventLog } from '../jobs/event-log.js';
-import { JobsService } from '../jobs/jobs.service.js';
-import { LibraryService } from '../library/library.service.js';
+import { Summaries } from '../jobs/summaries.js';
+import { Live } from '../live/live.js';
+import { PhotoStore } from '../photos/photo-store.js';
+import { SERVING, type Serving } from '../serving.js';
+import { RESULT } from '../works/works.module.js';
+import { Works, type Worker } from '../works/works.js';
+import type { CheckedFile } from './check-file.js';
+import { Taker, takeBack, TURN_BYTES } from './taker.js';
+import { openZip } from './zip-file.js';
 
-/** The project's own file, in and out. */
+const INCOMING = 'incoming';
+
+/** Files in and out: the project's own, of any size, beside whatever else goes on. */
 @Injectable()
 export class TransferService {
+  /** What was looked through and waits for a person, by work. */
+  readonly #checked = new Map<string, CheckedFile>();
+
   constructor(
-    private readonly source: DataSource,
-    private readonly writes: OneAtATime,
+    private readonly writer: Writer,
     private readonly log: EventLog,
-    private readonly jobs: JobsService,
-    private readonly library: LibraryService,
+    private readonly backroom: Backroom,
+    private readonly works: Works,
+    private readonly photos: PhotoStore,
+    private readonly live: Live,
+    private readonly summaries: Summaries,
+    private readonly acknowledged: Acknowledged,
+    @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
+  /** Clears away what the imports of a killed server left. */
+  async tidy(): Promise<void> {
+    await takeBack(this.writer, 'import IS NOT NULL');
+  }
+
+  /** Receives a file and looks it through; it then waits to be taken in. */
+  async receive(body: Readable, name: string, most = Infinity): Promise<Work> {
+    const place = await this.#store(body, most);
+    return this.works.begin('import', (worker) => this.#check(worker, place.id, name), place);
+  }
+
   /**
-   * Takes in a file, whole or not at all. A job that is there already is joined: events it has stay, new ones are
-   * appended. Everything is checked before the one transaction begins.
+   * Takes in what was looked through, without what was set aside.
+   * @param shop whether the shop's settings of the file take the place of those there are.
    */
-  import(parsed: unknown): Promise<Imported> {
-    const read = readProjectFile(parsed);
-    if (!read.ok) throw refuse(422, read.problems);
-    return this.writes.write(async (manager) => {
-      const done: Imported = {
-        jobsAdded: 0,
-        jobsMerged: 0,
-        eventsAdded: 0,
-        entriesAdded: 0,
-        entriesChanged: 0,
+  take(id: string, shop: boolean): Work {
+    return this.works.resume(id, async (worker) => ({ imported: await this.#takeIn(worker, id, shop) }));
+  }
+
+  /** A whole file in one go: all of it or nothing, if one thing in it is wrong. */
+  async import(body: Readable): Promise<Imported> {
+    const { id, folder } = await this.#store(body, IMPORT_BYTES);
+    const worker: Worker = {
+      folder,
+      flag: new SharedArrayBuffer(4),
+      tell: () => undefined,
+      goesOn: () => undefined,
+    };
+    return new Promise((resolve, reject) => {
+      const run = async () => {
+        try {
+          const { preview } = await this.#check(worker, id, 'which-way.json');
+          const [first, ...more] = preview?.setAside ?? [];
+          if (first) {
+            const status = ['event-differs', 'sequence-taken'].includes(first.code) ? 409 : 422;
+            throw new Refusal(
+              status,
+              more.length > 0 ? { ...plain(first), more: more.slice(0, 20).map(plain) } : plain(first),
+            );
+          }
+          resolve(await this.#takeIn(worker, id, preview?.shop === 'first'));
+        } catch (error) {
+          reject(error instanceof Error ? error : new Error(String(error)));
+          throw error;
+        }
+        return {};
       };
-      for (const entry of read.file.library) {
-        const outcome = await this.library.put(manager, entry);
-        if (outcome === 'added') done.entriesAdded += 1;
-        if (outcome === 'changed') done.entriesChanged += 1;
+      this.works.begin('import', run, { id, folder });
+    }).finally(() => this.works.cancel(id)) as Promise<Imported>;
+  }
+
+  async #store(body: Readable, most: number): Promise<{ id: string; folder: string }> {
+    const place = this.works.newFolder();
+    let bytes = 0;
+    const counted = new Transform({
+      transform(chunk: Buffer, _encoding, done) {
+        bytes += chunk.length;
+        if (bytes > most) done(tooLarge());
+        else done(null, chunk);
+      },
+    });
+    try {
+      await pipeline(body, counted, createWriteStream(join(place.folder, INCOMING)));
+    } catch (error) {
+      this.works.discard(place.folder);
+      throw error;
+    }
+    return place;
+  }
+
+  async #check(worker: Worker, id: string, name: string): Promise<Partial<Work>> {
+    const heard = proxy((step: Work['step'], done: number, total: number) =>
+      worker.tell({ step, done, total }),
+    );
+    const file = join(worker.folder, INCOMING);
+    const checked = await this.backroom.long((desk) => desk.checkFile(file, name, heard, worker.flag));
+    this.#checked.set(id, checked);
+    return { state: 'ready', preview: checked.preview, done: 0, total: 0 };
+  }
+
+  async #takeIn(worker: Worker, id: string, withShop: boolean): Promise<Imported> {
+    const checked = this.#checked.get(id);
+    this.#checked.delete(id);
+    if (!checked) throw new Refusal(409, notChecked());
+    const { preview, shop, photos } = checked;
+    const taker = new Taker(this.writer, this.log, id);
+    const total = preview.jobsNew + preview.jobsJoined + preview.events + preview.entries;
+    let done = 0;
+    try {
+      for (;;) {
+        worker.goesOn();
+        const rows = await this.backroom.long((desk) => desk.nextRows(TURN_BYTES));
+        if (!rows) break;
+        await taker.add(rows);
+        done += rows.length;
+        worker.tell({ step: 'taking-in', done, total });
       }
-      for (const [index, job] of read.file.jobs.entries()) await this.#importJob(manager, job, index, done);
-      return done;
+      const added = await this.#takePhotos(worker, photos);
+      worker.goesOn();
+      const { imported, lastRow } = await taker.finish(withShop ? shop : null, added);
+      this.#afterwards(taker, lastRow);
+      return imported;
+    } catch (error) {
+      // What cannot be taken back now stays hidden, and is cleared away at the next start.
+      await taker.takeBack().catch(() => undefined);
+      throw error;
+    } finally {
+      await this.backroom.long((desk) => desk.forget());
+    }
+  }
+
+  /** Photos come before the last write: a job that is seen has its pictures. One that is there already stays as it is. */
+  async #takePhotos(worker: Worker, names: readonly string[]): Promise<number> {
+    if (names.length === 0) return 0;
+    const zip = await openZip(join(worker.folder, INCOMING));
+    let added = 0;
+    try {
+      for (const [index, name] of names.entries()) {
+        worker.goesOn();
+        const id = name.slice('photos/'.length, -'.jpg'.length) as PhotoId;
+        if (await this.photos.has(id)) continue;
+        await this.photos.put(id, await zip.stream(name));
+        added += 1;
+        worker.tell({ step: 'photos', done: index + 1, total: names.length });
+      }
+    } finally {
+      zip.close();
+    }
+    return added;
+  }
+
+  #afterwards(taker: Taker, lastRow: number): void {
+    this.acknowledged.advance(lastRow);
+    for (const job of taker.joined) this.live.job(job);
+    this.summaries.redo(taker.joined);
+    this.live.bench();
+  }
+
+  /** Everything as one file. */
+  exportAll(): Work {
+    return this.works.begin('export', async (worker) => {
+      const heard = proxy((step: Work['step'], done: number, total: number) =>
+        worker.tell({ step, done, total }),
+      );
+      const to = join(worker.folder, RESULT);
+      await this.backroom.long((desk) => desk.exportAll(to, this.serving.photos, heard, worker.flag));
+      return { file: { name: `which-way-${stamp()}.zip`, bytes: statSync(to).size } };
     });
   }
-
-  async #importJob(manager: EntityManager, job: JobFile, index: number, done: Imported): Promise<void> {
-    const there = await manager.findOneBy(JobRow, { id: job.id });
-    if (!there) await this.jobs.insert(manager, job);
-    const { refused, added } = await this.log.append(manager, job.id, job.events, true);
-    const [first] = refused;
-    if (first) {
-      const at = job.events.findIndex(({ id }) => id === first.id);
-      const path = `jobs.${index}.events.${at}.${first.error.path}`;
-      throw new Refusal(409, { ...first.error, path, message: `${path}: ${first.error.message}` });
-    }
-    const updated = job.events.at(-1)?.at ?? job.created;
-    if (added > 0)
-      await manager.update(JobRow, job.id, { updated: there ? new Date().toISOString() : updated });
-    done.eventsAdded += added;
-    if (there) done.jobsMerged += 1;
-    else done.jobsAdded += 1;
-  }
-
-  /** One job as a file of its own. */
-  async exportJob(id: string): Promise<ProjectFile> {
-    return this.#file([await this.#jobFile(id)], false);
-  }
-
-  /** Everything: all jobs and the library. */
-  async exportAll(): Promise<ProjectFile> {
-    const rows = await this.source.manager.find(JobRow, { order: { number: 'ASC' } });
-    const jobs: JobFile[] = [];
-    for (const { id } of rows) jobs.push(await this.#jobFile(id));
-    return this.#file(jobs, true);
-  }
-
-  async #file(jobs: JobFile[], withLibrary: boolean): Promise<ProjectFile> {
-    return {
-      format: 'which-way',
-      version: FILE_VERSION,
-      jobs,
-      library: withLibrary ? await this.library.list() : [],
-    };
-  }
-
-  async #jobFile(id: string): Promise<JobFile> {
-    const { job, events } = await this.jobs.open(id);
-    const { title, place, outOfMachine, simulation, created } = job;
-    return { id: job.id, title, place, outOfMachine, simulation, created, events };
-  }
 }
+
+/** Bytes of a file that is taken in by one request: larger ones are looked through first. */
+export const IMPORT_BYTES = 25 * 1024 * 1024;
+
+/** A name for files by the minute. */
+export const stamp = (): string => new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '');
+
+const tooLarge = () =>
+  new Refusal(413, {
+    code: 'too-large',
+    message: 'The file is too large to be taken in by one request.',
+    path: '',
+    hint: 'Send it to /api/imports: there it may be of any size, and is looked through first.',
+  });
+
+const notChecked = () => ({
+  code: 'not-waiting',
+  message: 'This file was not looked through, or was taken in already.',
+  path: '',
+  hint: 'Choose it again.',
+});
+
+const plain = ({
+  code,
+  message,
+  path,
+  hint,
+}: {
+  code: string;
+  message: string;
+  path: string;
+  hint: string;
+}) => ({
+  code,
+  message,
+  path,
+  hint,
+});

@@ -1,5 +1,5 @@
-import type { MatchResult } from '@which-way/core/match';
-import type { KnownSwitch } from '@which-way/core/switch';
+import type { KnownSwitch } from '../switch/index.js';
+import type { MatchResult } from './match.js';
 
 /**
  * Order in the list: the same wiring first (what can be bought before mere patterns, the same order before

@@ -1,0 +1,62 @@
+import { expose } from 'comlink';
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
+import { parentPort, workerData } from 'node:worker_threads';
+import { backUp, type BackupSource } from '../backup/back-up.js';
+import { checkBackup, type CheckedBackup } from '../backup/check-backup.js';
+import { exportAll } from '../transfer/export-all.js';
+import { checkFile, type CheckedFile } from '../transfer/check-file.js';
+import { StagedFile } from '../transfer/staged-file.js';
+import { matchLibrary, type MatchAnswer, type WireRequirement } from './match-library.js';
+import { reporter, type Heard } from './reporter.js';
+import { ReadingRoom, type LibraryQuestion } from './reading-room.js';
+
+const { database } = workerData as { database: string };
+
+let open: ReadingRoom | null = null;
+/** Opened when it is first asked for: at the start the database is not there yet. */
+const room = () => (open ??= new ReadingRoom(database));
+let staged: StagedFile | null = null;
+
+/** What a worker of the backroom does: short readings, and one long work at a time. Each answer is plain data. */
+const desk = {
+  /** Lets go of the database, so that another can be put in its place. */
+  letGo(): void {
+    open?.close();
+    open = null;
+  },
+  bench: (search: string, archived: boolean) => room().bench(search, archived),
+  summaries: (ids: string[]) => room().summaries(ids),
+  job: (id: string, after: number) => room().job(id, after),
+  open: (id: string, after: number) => room().open(id, after),
+  exportJob: (id: string) => room().exportJob(id),
+  note: (key: string) => room().note(key),
+  entry: (id: string) => room().entry(id),
+  library: (question: LibraryQuestion) => room().library(question),
+  alike: (terminals: number, positions: number, most: number) => room().alike(terminals, positions, most),
+  countJobs: () => room().countJobs(),
+  match: (requirement: WireRequirement, flag: SharedArrayBuffer): Promise<MatchAnswer> =>
+    matchLibrary(room(), requirement, flag),
+
+  exportAll: (to: string, photos: string, heard: Heard, flag: SharedArrayBuffer) =>
+    exportAll(room(), { to, photos }, reporter(heard, flag)),
+  backUp: (source: BackupSource, to: string, heard: Heard, flag: SharedArrayBuffer) =>
+    backUp(source, to, reporter(heard, flag)),
+  checkBackup: (file: string, to: string, heard: Heard, flag: SharedArrayBuffer): Promise<CheckedBackup> =>
+    checkBackup(file, to, reporter(heard, flag)),
+  checkFile(file: string, name: string, heard: Heard, flag: SharedArrayBuffer): Promise<CheckedFile> {
+    staged?.close();
+    staged = new StagedFile(`${file}.checked`);
+    return checkFile(room(), { file, name, staged }, reporter(heard, flag));
+  },
+  /** The next rows of the file that was looked through, of at most so many bytes; null at its end. */
+  nextRows: (bytes: number) => staged?.nextRows(bytes) ?? null,
+  forget(): void {
+    staged?.close();
+    staged = null;
+  },
+};
+
+export type BackroomDesk = typeof desk;
+
+if (!parentPort) throw new Error('the backroom is a worker');
+expose(desk, nodeEndpoint(parentPort));

@@ -1,0 +1,349 @@
+import type { Job, JobSummary, JobWithEvents, LibraryHead, LibraryPage, Shop } from '@which-way/contract';
+import { FILE_VERSION, type JobFile } from '@which-way/core/formats';
+import { ROUTE_ENGINE } from '@which-way/core/route';
+import type { SimulatedSwitch } from '@which-way/core/simulated';
+import type { JobId, KnownSwitch } from '@which-way/core/switch';
+import Database from 'libsql';
+import { existsSync } from 'node:fs';
+import { readStored, type StoredEvent } from './stored-event.js';
+import { workOut, type WorkedOut } from './summary.js';
+
+/** A job as a row of the table. */
+interface StoredJob {
+  id: string;
+  number: number;
+  title: string;
+  place: string;
+  out_of_machine: number;
+  simulation: string | null;
+  created: string;
+  updated: string;
+  version: number;
+  archived: number;
+  cursor: number;
+}
+
+/** Jobs and events whose summaries a list works out at once; the others are shown as they were, marked. */
+const AT_ONCE = { jobs: 6, events: 2000 };
+
+/** What stands in an entry that is being taken in, and is not to be seen yet. */
+const VISIBLE = 'import IS NULL';
+
+/**
+ * The reading side of the store: a connection of its own that cannot write. It lives in a worker thread, so that nothing it
+ * takes time over keeps a reading from being saved. Answers are JSON already: the main thread passes them on as they are.
+ */
+export class ReadingRoom {
+  readonly #database: Database.Database;
+
+  constructor(path: string) {
+    // The driver would make a missing file, whatever it is told.
+    if (!existsSync(path)) throw new Error(`there is no database at ${path}`);
+    this.#database = new Database(path);
+    this.#database.exec('PRAGMA query_only = ON');
+    this.#database.exec('PRAGMA busy_timeout = 2000');
+  }
+
+  close(): void {
+    this.#database.close();
+  }
+
+  #all<Row>(sql: string, ...values: (string | number)[]): Row[] {
+    return this.#database.prepare(sql).all(...values) as Row[];
+  }
+
+  /** The list on the bench, newest first; with the summaries that had to be worked out, and the jobs whose are still old. */
+  bench(search: string, archived: boolean): { json: string; fresh: WorkedOut[]; stale: string[] } {
+    const rows = this.#all<StoredJob & Partial<WorkedOut>>(
+      `SELECT job.*, s.cursor AS seen, s.version AS seen_version, s.engine, s.body, s.found
+       FROM job LEFT JOIN job_summary s ON s.job_id = job.id
+       WHERE job.${VISIBLE} AND job.archived = ? ORDER BY job.number DESC`,
+      archived ? 1 : 0,
+    ) as (StoredJob & { seen: number | null; seen_version: number | null } & Partial<WorkedOut>)[];
+    const fresh: WorkedOut[] = [];
+    const stale: string[] = [];
+    const left = { ...AT_ONCE };
+    const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+    const list: JobSummary[] = [];
+    for (const row of rows) {
+      let { body, found } = row;
+      const old = row.seen !== row.cursor || row.seen_version !== row.version || row.engine !== ROUTE_ENGINE;
+      let marked = old;
+      if (old && left.jobs > 0 && left.events > 0) {
+        const worked = this.#workOut(row);
+        left.jobs -= 1;
+        left.events -= worked.events;
+        fresh.push(worked.summary);
+        ({ body, found } = worked.summary);
+        marked = false;
+      } else if (old) stale.push(row.id);
+      const text = found ?? `${row.number} ${row.title} ${row.place}`.toLowerCase();
+      if (!words.every((word) => text.includes(word))) continue;
+      const derived = body
+        ? (JSON.parse(body) as Pick<JobSummary, 'route' | 'settingName' | 'trouble'>)
+        : { route: null, settingName: null, trouble: null };
+      list.push({ ...toJob(row), ...derived, stale: marked });
+    }
+    return { json: JSON.stringify(list), fresh, stale };
+  }
+
+  /** Works out the summaries of some jobs; those that are gone are left out. */
+  summaries(ids: readonly string[]): WorkedOut[] {
+    return ids.flatMap((id) => {
+      const row = this.#job(id);
+      return row ? [this.#workOut(row).summary] : [];
+    });
+  }
+
+  #workOut(row: StoredJob): { summary: WorkedOut; events: number } {
+    let events = 0;
+    const of = { ...row, outOfMachine: row.out_of_machine === 1 };
+    const summary = workOut(of, () => {
+      const stored = this.#events(row.id, 0);
+      events = stored.length;
+      return readStored(stored);
+    });
+    return { summary, events };
+  }
+
+  #job(id: string): StoredJob | null {
+    return this.#all<StoredJob>(`SELECT * FROM job WHERE id = ? AND ${VISIBLE}`, id)[0] ?? null;
+  }
+
+  #events(jobId: string, after: number): StoredEvent[] {
+    return this.#all('SELECT * FROM job_event WHERE job_id = ? AND row > ? ORDER BY row', jobId, after);
+  }
+
+  /** A job with its log after a cursor; null when there is none. */
+  open(id: string, after: number): JobWithEvents | null {
+    const row = this.#job(id);
+    if (!row) return null;
+    const stored = this.#events(id, after);
+    return { job: toJob(row), ...readStored(stored), cursor: stored.at(-1)?.row ?? after };
+  }
+
+  /** The same as JSON, null where there is none; `gone` is when it was deleted, if it was. */
+  job(id: string, after: number): { json: string | null; gone: string | null } {
+    const opened = this.open(id, after);
+    if (opened) return { json: JSON.stringify(opened), gone: null };
+    const [tomb] = this.#all<{ deleted: string }>('SELECT deleted FROM tombstone WHERE job_id = ?', id);
+    return { json: null, gone: tomb?.deleted ?? null };
+  }
+
+  /** Ids of all jobs, put away or not, by number. */
+  jobIds(): string[] {
+    return this.#all<{ id: string }>(`SELECT id FROM job WHERE ${VISIBLE} ORDER BY number`).map(
+      ({ id }) => id,
+    );
+  }
+
+  /** A job as it stands in a file: what can be read of it; null when there is none. */
+  jobFile(id: string): JobFile | null {
+    const opened = this.open(id, 0);
+    if (!opened) return null;
+    const { title, place, outOfMachine, simulation, created } = opened.job;
+    return { id: id as JobId, title, place, outOfMachine, simulation, created, events: opened.events };
+  }
+
+  /** One job as a file of its own. */
+  exportJob(id: string): string | null {
+    const job = this.jobFile(id);
+    return (
+      job &&
+      JSON.stringify({ format: 'which-way', version: FILE_VERSION, shop: null, jobs: [job], library: [] })
+    );
+  }
+
+  /** A small thing that the shop keeps, by its key. */
+  note(key: string): string | null {
+    return this.#all<{ value: string }>('SELECT value FROM note WHERE key = ?', key)[0]?.value ?? null;
+  }
+
+  shop(): Pick<Shop, 'name' | 'safetyLists' | 'codeNotes'> | null {
+    const kept = this.note('shop');
+    if (kept === null) return null;
+    const { name, safetyLists, codeNotes } = JSON.parse(kept) as Shop;
+    return { name, safetyLists, codeNotes };
+  }
+
+  entry(id: string): string | null {
+    const found = this.#all<{ body: string }>(
+      `SELECT body FROM library_entry WHERE id = ? AND ${VISIBLE}`,
+      id,
+    );
+    return found[0]?.body ?? null;
+  }
+
+  /** Every entry, as stored, a stretch at a time. */
+  *entries(): Generator<{ body: string }> {
+    let row = 0;
+    for (;;) {
+      const stretch = this.#all<{ row: number; body: string }>(
+        `SELECT row, body FROM library_entry WHERE row > ? AND ${VISIBLE} ORDER BY row LIMIT 500`,
+        row,
+      );
+      yield* stretch;
+      const last = stretch.at(-1);
+      if (!last) return;
+      ({ row } = last);
+    }
+  }
+
+  /**
+   * A page of the library by words (beginnings of words, all of them) and by size, parts after switches and by name as ever.
+   * @param from where the page begins, counted in entries.
+   */
+  library(question: LibraryQuestion): LibraryPage {
+    const { where, values } = conditionsOf(question);
+    const [{ count } = { count: 0 }] = this.#all<{ count: number }>(
+      `SELECT count(*) AS count FROM library_entry e WHERE ${where}`,
+      ...values,
+    );
+    const rows = this.#all<LibraryHead>(
+      `SELECT id, kind, name, maker, family, terminals, positions FROM library_entry e WHERE ${where}
+       ORDER BY kind DESC, name, row LIMIT ? OFFSET ?`,
+      ...values,
+      question.size,
+      question.from,
+    );
+    const entries = rows.map(({ id, kind, name, maker, family, terminals, positions }) => ({
+      id,
+      kind,
+      name,
+      maker,
+      family,
+      terminals,
+      positions,
+    }));
+    const next = question.from + rows.length;
+    return { entries, count, next: next < count ? next : null };
+  }
+
+  /** Whole entries with exactly so many terminals and positions: what a switch of that size may turn out to be. */
+  alike(terminals: number, positions: number, most: number): string {
+    const rows = this.#all<{ body: string }>(
+      `SELECT body FROM library_entry WHERE terminals = ? AND positions = ? AND ${VISIBLE} ORDER BY kind DESC, name, row LIMIT ?`,
+      terminals,
+      positions,
+      most,
+    );
+    return `[${rows.map(({ body }) => body).join(',')}]`;
+  }
+
+  /** Entries that are large enough, a stretch at a time, from a row on: what a match looks through. */
+  largeEnough(
+    terminals: number,
+    positions: number,
+    after: number,
+    most: number,
+  ): { row: number; entry: KnownSwitch }[] {
+    return this.#all<{ row: number; body: string }>(
+      `SELECT row, body FROM library_entry
+       WHERE row > ? AND terminals >= ? AND positions >= ? AND ${VISIBLE} ORDER BY row LIMIT ?`,
+      after,
+      terminals,
+      positions,
+      most,
+    ).map(({ row, body }) => ({ row, entry: JSON.parse(body) as KnownSwitch }));
+  }
+
+  /** Some entries that are too small, for which no search is needed. */
+  tooSmall(terminals: number, positions: number, most: number): KnownSwitch[] {
+    return this.#all<{ body: string }>(
+      `SELECT body FROM library_entry WHERE (terminals < ? OR positions < ?) AND ${VISIBLE} ORDER BY kind DESC, name, row LIMIT ?`,
+      terminals,
+      positions,
+      most,
+    ).map(({ body }) => JSON.parse(body) as KnownSwitch);
+  }
+
+  countEntries(): number {
+    return (
+      this.#all<{ count: number }>(`SELECT count(*) AS count FROM library_entry WHERE ${VISIBLE}`)[0]
+        ?.count ?? 0
+    );
+  }
+
+  countJobs(): number {
+    return this.#all<{ count: number }>('SELECT count(*) AS count FROM job')[0]?.count ?? 0;
+  }
+
+  /** Which of these ids stand in a table; `job_event` or `job`. */
+  known(table: 'job' | 'job_event', ids: readonly string[]): Set<string> {
+    const found = this.#all<{ id: string }>(
+      `SELECT id FROM ${table} WHERE id IN (SELECT value FROM json_each(?))`,
+      JSON.stringify(ids),
+    );
+    return new Set(found.map(({ id }) => id));
+  }
+
+  /** Which of these writers' numbers are taken in their jobs, as 'job device sequence'. */
+  numbersTaken(events: readonly { jobId: string; writer: string }[]): Set<string> {
+    const rows = this.#all<{ key: string }>(
+      `SELECT e.job_id || ' ' || e.device || ' ' || e.sequence AS key FROM job_event e
+       WHERE (e.job_id, e.device, e.sequence) IN (
+         SELECT json_extract(value, '$[0]'), json_extract(value, '$[1]'), json_extract(value, '$[2]') FROM json_each(?))`,
+      JSON.stringify(
+        events.map(({ jobId, writer }) => {
+          const [device, sequence] = writer.split(' ');
+          return [jobId, device, Number(sequence)];
+        }),
+      ),
+    );
+    return new Set(rows.map(({ key }) => key));
+  }
+
+  /** Events of a job by their ids, as they are stored. */
+  stored(ids: readonly string[]): Map<string, StoredEvent> {
+    const rows = this.#all<StoredEvent>(
+      'SELECT * FROM job_event WHERE id IN (SELECT value FROM json_each(?))',
+      JSON.stringify(ids),
+    );
+    return new Map(rows.map((row) => [row.id, row]));
+  }
+}
+
+export interface LibraryQuestion {
+  search: string;
+  terminals: number | null;
+  positions: number | null;
+  kind: KnownSwitch['kind'] | null;
+  from: number;
+  size: number;
+}
+
+function conditionsOf({ search, terminals, positions, kind }: LibraryQuestion): {
+  where: string;
+  values: (string | number)[];
+} {
+  const parts: string[] = [VISIBLE];
+  const values: (string | number)[] = [];
+  const add = (part: string, value: string | number | null) => {
+    if (value === null) return;
+    parts.push(part);
+    values.push(value);
+  };
+  const words = search.match(/[\p{L}\p{N}]+/gu) ?? [];
+  const phrase = words.map((word) => `"${word}"*`).join(' ');
+  add('row IN (SELECT rowid FROM library_text WHERE library_text MATCH ?)', phrase === '' ? null : phrase);
+  add('terminals = ?', terminals);
+  add('positions = ?', positions);
+  add('kind = ?', kind);
+  return { where: parts.join(' AND '), values };
+}
+
+/** A row as the job that travels. Simulations were checked when they were stored. */
+export function toJob(row: StoredJob): Job {
+  return {
+    id: row.id as JobId,
+    number: row.number,
+    title: row.title,
+    place: row.place,
+    outOfMachine: row.out_of_machine === 1,
+    simulation: row.simulation === null ? null : (JSON.parse(row.simulation) as SimulatedSwitch),
+    created: row.created,
+    updated: row.updated,
+    archived: row.archived === 1,
+    version: row.version,
+  };
+}

@@ -1,0 +1,100 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Work } from '@which-way/contract';
+import { proxy } from 'comlink';
+import { createWriteStream, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { DataSource } from 'typeorm';
+import { Backroom } from '../backroom/backroom.js';
+import { Acknowledged } from '../database/acknowledged.js';
+import { takeStock } from '../database/take-stock.js';
+import { Writer } from '../database/writer.js';
+import { Refusal } from '../errors/refusal.js';
+import { Live } from '../live/live.js';
+import { SERVING, type Serving } from '../serving.js';
+import { stamp } from '../transfer/transfer.service.js';
+import { RESULT } from '../works/works.module.js';
+import { Works, type Worker } from '../works/works.js';
+import { noteBackup } from './backed-up.js';
+import { putInPlace } from './put-in-place.js';
+
+const INCOMING = 'incoming';
+
+/** Backups of the whole bench, made while the server runs, and putting one back onto an empty bench. */
+@Injectable()
+export class BackupService {
+  constructor(
+    private readonly works: Works,
+    private readonly backroom: Backroom,
+    private readonly writer: Writer,
+    private readonly source: DataSource,
+    private readonly live: Live,
+    private readonly acknowledged: Acknowledged,
+    @Inject(SERVING) private readonly serving: Serving,
+  ) {}
+
+  backUp(): Work {
+    return this.works.begin('backup', async (worker) => {
+      const to = join(worker.folder, RESULT);
+      const { database, photos, version: program } = this.serving;
+      const manifest = await this.backroom.long((desk) =>
+        desk.backUp({ database, photos, program }, to, this.#heard(worker), worker.flag),
+      );
+      noteBackup(dirname(database), manifest.made);
+      this.live.bench();
+      return { file: { name: `which-way-backup-${stamp()}.zip`, bytes: statSync(to).size } };
+    });
+  }
+
+  /** Puts a backup back: on an empty bench only, and only after all of it was checked. */
+  async restore(body: Readable): Promise<Work> {
+    await this.#isEmpty();
+    const place = this.works.newFolder();
+    try {
+      await pipeline(body, createWriteStream(join(place.folder, INCOMING)));
+    } catch (error) {
+      this.works.discard(place.folder);
+      throw error;
+    }
+    return this.works.begin('restore', (worker) => this.#putBack(worker), place);
+  }
+
+  async #putBack(worker: Worker): Promise<Partial<Work>> {
+    const checked = await this.backroom.long((desk) =>
+      desk.checkBackup(
+        join(worker.folder, INCOMING),
+        join(worker.folder, 'checked'),
+        this.#heard(worker),
+        worker.flag,
+      ),
+    );
+    worker.tell({ step: 'putting-in-place' });
+    await this.writer.alone(async () => {
+      await this.#isEmpty();
+      await this.backroom.letGo();
+      await this.source.destroy();
+      try {
+        putInPlace(dirname(this.serving.database), checked);
+      } finally {
+        await this.source.initialize();
+      }
+    });
+    this.live.otherStore(await takeStock(this.writer, this.acknowledged, { anew: true }));
+    return {};
+  }
+
+  async #isEmpty(): Promise<void> {
+    if ((await this.backroom.read((desk) => desk.countJobs())) === 0) return;
+    throw new Refusal(409, {
+      code: 'bench-not-empty',
+      message: 'There are jobs on this bench: a backup is only put back onto an empty one.',
+      path: '',
+      hint: 'Stop the server and run: npm run restore -- FILE. What is here is moved aside then, not deleted.',
+    });
+  }
+
+  #heard(worker: Worker) {
+    return proxy((step: Work['step'], done: number, total: number) => worker.tell({ step, done, total }));
+  }
+}

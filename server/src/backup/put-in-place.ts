@@ -1,0 +1,34 @@
+import { existsSync, mkdirSync, renameSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** What belongs to a database besides its main file. */
+const ENDINGS = ['', '-wal', '-shm'];
+
+/**
+ * Puts a database and its photos in the place of those of a data folder. What was there goes aside, whole, into a folder of its
+ * own: nothing is deleted. Renames only, so that it needs no room, and the database comes last: until then the old one is there.
+ * @returns where what was there is now; null when there was nothing.
+ */
+export function putInPlace(
+  folder: string,
+  fresh: { database: string; photos: string },
+  when: Date = new Date(),
+): string | null {
+  const database = join(folder, 'which-way.sqlite');
+  const photos = join(folder, 'photos');
+  const there = [...ENDINGS.map((ending) => database + ending), photos].filter((path) => existsSync(path));
+  const aside = there.length > 0 ? asideIn(folder, when) : null;
+  if (aside)
+    for (const path of there.toReversed()) renameSync(path, join(aside, path.slice(folder.length + 1)));
+  renameSync(fresh.photos, photos);
+  renameSync(fresh.database, database);
+  return aside;
+}
+
+/** A new folder for what is moved aside. */
+export function asideIn(folder: string, when: Date): string {
+  const stamp = when.toISOString().replace(/[:.]/g, '-');
+  const aside = join(folder, `aside-${stamp}`);
+  mkdirSync(aside, { recursive: true });
+  return aside;
+}

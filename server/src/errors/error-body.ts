@@ -1,0 +1,61 @@
+import { HttpException } from '@nestjs/common';
+import type { ApiError } from '@which-way/contract';
+import { Refusal } from './refusal.js';
+
+/** What the operating system says when it is the store that fails, and not what was sent. */
+const STORE =
+  /^(SQLITE_(FULL|IOERR|READONLY|BUSY|CORRUPT|NOTADB|CANTOPEN)|ENOSPC|EDQUOT|EIO|EROFS|EACCES|EPERM|EMFILE|ENFILE)/;
+
+/** Status and body for whatever was thrown; nothing of the inside leaks out. */
+export function errorBody(thrown: unknown): [status: number, body: ApiError] {
+  if (thrown instanceof Refusal) return [thrown.status, thrown.body];
+  if (thrown instanceof HttpException) {
+    const status = thrown.getStatus();
+    const hint =
+      status === 404
+        ? 'GET /api/docs lists the addresses that there are.'
+        : 'GET /api/docs says what is accepted.';
+    return [
+      status,
+      { code: status === 404 ? 'not-found' : 'refused', message: thrown.message, path: '', hint },
+    ];
+  }
+  const code = storeTrouble(thrown);
+  if (code) {
+    const full = /FULL|ENOSPC|EDQUOT/.test(code);
+    return [
+      503,
+      {
+        code: full ? 'disk-full' : 'cannot-store',
+        message: full ? 'The disk is full: nothing can be stored.' : `The store cannot be used: ${code}.`,
+        path: '',
+        hint: 'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
+      },
+    ];
+  }
+  return [
+    500,
+    {
+      code: 'internal',
+      message: 'Something went wrong in the server.',
+      path: '',
+      hint: 'Nothing was half-saved. Try again; the log of the server has the details.',
+    },
+  ];
+}
+
+/** The code of an error of the store (database or file system); null when it is another. */
+export function storeTrouble(thrown: unknown): string | null {
+  for (const error of [thrown, causeOf(thrown, 'driverError'), causeOf(thrown, 'cause')]) {
+    const code = causeOf(error, 'code');
+    if (typeof code === 'string' && STORE.test(code)) return code;
+  }
+  const message = thrown instanceof Error ? thrown.message : '';
+  return /database or disk is full|no space left on device/i.test(message) ? 'SQLITE_FULL' : null;
+}
+
+function causeOf(thrown: unknown, field: string): unknown {
+  return typeof thrown === 'object' && thrown !== null && field in thrown
+    ? (thrown as Record<string, unknown>)[field]
+    : undefined;
+}

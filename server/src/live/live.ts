@@ -1,0 +1,87 @@
+import type { StreamMessages, Work } from '@which-way/contract';
+import { Injectable } from '@nestjs/common';
+import { Observable, Subject } from 'rxjs';
+import { Backroom } from '../backroom/backroom.js';
+
+export interface StreamMessage {
+  type: keyof StreamMessages;
+  data: StreamMessages[keyof StreamMessages];
+  /** The cursor after it, for a stream that is taken up again. */
+  id?: string;
+}
+
+/** Milliseconds between words that the stream is alive, so that a proxy or a browser does not think it dead. */
+const ALIVE_MS = 20_000;
+
+/** What open pages hear as it happens: the log of the job that they have open, the bench, long work. */
+@Injectable()
+export class Live {
+  readonly #jobs = new Subject<{ job: string; gone: boolean }>();
+  readonly #said = new Subject<StreamMessage>();
+  /** Names this store; another name after a restore. */
+  store = '';
+
+  constructor(private readonly backroom: Backroom) {}
+
+  /** Something of a job was stored. */
+  job(job: string, gone = false): void {
+    this.#jobs.next({ job, gone });
+    this.bench();
+  }
+
+  bench(): void {
+    this.#said.next({ type: 'bench', data: { at: new Date().toISOString() } });
+  }
+
+  work(work: Work): void {
+    this.#said.next({ type: 'work', data: work });
+  }
+
+  /** Everything is to be loaded anew: another database stands in the place of the one before. */
+  otherStore(store: string): void {
+    this.store = store;
+    this.#said.next({ type: 'hello', data: { store } });
+    this.bench();
+  }
+
+  /** The stream of one page: of one job from a cursor on, if it has one open. */
+  stream(job: string | null, after: number): Observable<StreamMessage> {
+    return new Observable((page) => {
+      let cursor = after;
+      let wanted = false;
+      let busy = false;
+      const read = async () => {
+        wanted = true;
+        if (busy || job === null) return;
+        busy = true;
+        while (wanted && !page.closed) {
+          wanted = false;
+          try {
+            const opened = await this.backroom.read((desk) => desk.open(job, cursor));
+            if (!opened) continue;
+            ({ cursor } = opened);
+            const { job: changed, events } = opened;
+            page.next({ type: 'log', id: String(cursor), data: { job, events, cursor, changed } });
+          } catch {
+            // The page asks for it itself when it saves next; a stream says nothing about failures.
+          }
+        }
+        busy = false;
+      };
+      page.next({ type: 'hello', data: { store: this.store } });
+      const said = this.#said.subscribe((message) => page.next(message));
+      const jobs = this.#jobs.subscribe((one) => {
+        if (one.job !== job) return;
+        if (one.gone) page.next({ type: 'gone', data: { job } });
+        else void read();
+      });
+      const alive = setInterval(() => page.next({ type: 'hello', data: { store: this.store } }), ALIVE_MS);
+      if (job !== null) void read();
+      return () => {
+        said.unsubscribe();
+        jobs.unsubscribe();
+        clearInterval(alive);
+      };
+    });
+  }
+}

@@ -1,0 +1,288 @@
+import type { ImportPreview, SetAside } from '@which-way/contract';
+import {
+  eventProblems,
+  jobHeadProblems,
+  knownSwitchProblems,
+  shopProblems,
+  upgradeFile,
+  type ShopFile,
+} from '@which-way/core/formats';
+import type { JobEvent, Problem } from '@which-way/core/switch';
+import { JSONParser } from '@streamparser/json';
+import { createReadStream, openSync, readSync, closeSync, statSync } from 'node:fs';
+import type { Readable } from 'node:stream';
+import type { ReadingRoom } from '../backroom/reading-room.js';
+import type { Reporter } from '../backroom/reporter.js';
+import { readStored } from '../backroom/stored-event.js';
+import { inWords, Refusal } from '../errors/refusal.js';
+import type { StagedFile } from './staged-file.js';
+import { damaged, looksLikeZip, openZip, type ZipFile } from './zip-file.js';
+
+/** So many of what is set aside are told one by one. */
+const TOLD = 200;
+const PHOTO = /^photos\/([0-9a-f-]{36})\.jpg$/;
+
+/** A file that was looked through: what it would bring, and what is not in the staged rows. */
+export interface CheckedFile {
+  preview: ImportPreview;
+  shop: ShopFile | null;
+  /** Names of its photos in the zip. */
+  photos: string[];
+}
+
+/**
+ * Looks a file through, piece by piece, whatever its size: JSON, or a zip of that and its photos. What is sound goes into
+ * `staged`; what is not is set aside with its place and reason. Nothing of the store is changed.
+ * @throws Refusal when the whole is no file of ours, of a newer version, or damaged; when it is asked to stop.
+ */
+export async function checkFile(
+  room: ReadingRoom,
+  { file, name, staged }: { file: string; name: string; staged: StagedFile },
+  report: Reporter,
+): Promise<CheckedFile> {
+  try {
+    const zip = isZip(file) ? await openZip(file) : null;
+    try {
+      const json = zip ? await zip.stream('which-way.json') : createReadStream(file);
+      const total = zip ? (zip.entries.get('which-way.json')?.uncompressedSize ?? 0) : statSync(file).size;
+      const check = new FileCheck(room, staged);
+      await readPieces(json, check, (done) => report('checking', done, total));
+      const photos = [...(zip?.entries.keys() ?? [])].filter((entry) => PHOTO.test(entry));
+      await wholePhotos(zip, photos, report);
+      return check.finish(name, photos);
+    } finally {
+      zip?.close();
+    }
+  } catch (error) {
+    throw error instanceof Refusal ? error.toWire() : error;
+  }
+}
+
+function isZip(file: string): boolean {
+  const start = new Uint8Array(4);
+  const handle = openSync(file, 'r');
+  readSync(handle, start);
+  closeSync(handle);
+  return looksLikeZip(start);
+}
+
+/** Reads every photo to its end: a zip that was cut off or damaged is found before anything is taken in. */
+async function wholePhotos(zip: ZipFile | null, photos: readonly string[], report: Reporter): Promise<void> {
+  for (const [index, photo] of photos.entries()) {
+    const stream = await zip?.stream(photo);
+    try {
+      for await (const chunk of stream ?? []) void chunk;
+    } catch (error) {
+      throw damaged(`${photo}: ${error instanceof Error ? error.message : String(error)}`);
+    }
+    if (index % 20 === 0) report('photos', index, photos.length);
+  }
+}
+
+const PIECES = ['$.format', '$.version', '$.shop', '$.jobs.*.events.*', '$.jobs.*', '$.library.*'];
+
+async function readPieces(json: Readable, check: FileCheck, report: (bytes: number) => void): Promise<void> {
+  const parser = new JSONParser({ paths: PIECES, keepStack: false });
+  let trouble: unknown = null;
+  parser.onValue = ({ value, key, parent, stack }) => {
+    const path = [...stack.slice(1).map((level) => level.key), key];
+    // Nothing of a list is kept once it was looked at: so a file may be larger than the memory.
+    if (Array.isArray(parent)) parent.length = 0;
+    check.piece(path, value);
+  };
+  parser.onError = (error) => (trouble ??= error);
+  let bytes = 0;
+  let ended = false;
+  parser.onEnd = () => (ended = true);
+  for await (const chunk of json as AsyncIterable<Uint8Array>) {
+    parser.write(chunk);
+    if (trouble) throw badJson(trouble);
+    bytes += chunk.length;
+    report(bytes);
+  }
+  if (!ended) throw badJson(new Error('it ends in the middle'));
+}
+
+function badJson(error: unknown): Refusal {
+  if (error instanceof Refusal) return error;
+  const said = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
+  return new Refusal(400, {
+    code: 'bad-json',
+    message: `The file is not JSON (${said.replace(/\.$/, '').slice(0, 160)}).`,
+    path: '',
+    hint: 'A file that was cut off while saving ends in the middle: save it again.',
+  });
+}
+
+/** What is found of a file while its pieces come. */
+class FileCheck {
+  readonly #outer: Record<string, unknown> = {};
+  readonly #aside: (SetAside & { job: number | null })[] = [];
+  readonly #titles = new Map<number, string>();
+  #asideCount = 0;
+  #jobsNew = 0;
+  #jobsJoined = 0;
+  #job = -1;
+  #libraryAt = -1;
+  #shop: ShopFile | null = null;
+  #eventsOf = { number: -1 };
+
+  constructor(
+    private readonly room: ReadingRoom,
+    private readonly staged: StagedFile,
+  ) {}
+
+  piece(path: readonly unknown[], value: unknown): void {
+    const [outer, , inner] = path;
+    if (path.length === 1) this.#outerPiece(String(outer), value);
+    else if (outer === 'library') this.#entry((this.#libraryAt += 1), value);
+    else if (inner === 'events') this.#event(value);
+    else this.#head(value);
+  }
+
+  /** Format and version, as soon as they are known: a file of something else is not read to its end. */
+  #outerPiece(name: string, value: unknown): void {
+    this.#outer[name] = value;
+    if (name === 'shop') {
+      if (value === null || value === undefined) return;
+      const [problem] = shopProblems(value);
+      if (problem) this.#setAside({ ...problem, path: `shop.${problem.path}` }, 'the shop’s settings', null);
+      else this.#shop = value as ShopFile;
+      return;
+    }
+    if ('format' in this.#outer && 'version' in this.#outer) this.#isOurs();
+  }
+
+  #isOurs(): void {
+    const read = upgradeFile({ ...this.#outer, jobs: [], library: [] });
+    if (!read.ok) {
+      const [problem] = read.problems;
+      if (problem) throw new Refusal(422, inWords(problem));
+    }
+  }
+
+  /** Events come before the end of their job, so the number of the job is that of the one that ended last, and one more. */
+  #event(value: unknown): void {
+    const job = this.#job + 1;
+    const number = (this.#eventsOf.number += 1);
+    const at = `jobs.${job}.events.${number}`;
+    const [problem] = eventProblems(value);
+    if (problem) return this.#setAside({ ...problem, path: joined(at, problem.path) }, 'an event', job);
+    const event = value as JobEvent;
+    const row = { id: event.id, writer: `${event.device} ${event.sequence}`, body: JSON.stringify(event) };
+    if (!this.staged.addEvent(job, number, row))
+      this.#setAside({ code: 'twice', path: at, params: { id: event.id } }, 'an event', job);
+  }
+
+  #head(value: unknown): void {
+    const job = (this.#job += 1);
+    this.#eventsOf.number = -1;
+    const hasLog = typeof value === 'object' && value !== null && 'events' in value;
+    const { events: _, ...head } = (typeof value === 'object' && value !== null ? value : {}) as Record<
+      string,
+      unknown
+    >;
+    const title =
+      typeof head['title'] === 'string' && head['title'] !== '' ? head['title'] : `number ${job + 1}`;
+    this.#titles.set(job, title);
+    const [problem] = hasLog
+      ? jobHeadProblems(head)
+      : [{ code: 'schema-required', path: 'events', params: { missingProperty: 'events' } }];
+    const at = `jobs.${job}`;
+    const id = String(head['id']);
+    if (problem) {
+      const lost = this.staged.dropJob(job);
+      this.#forgetEventsOf(job);
+      this.#setAside(
+        { ...problem, path: joined(at, problem.path) },
+        `the job ${title} with ${lost} events`,
+        null,
+      );
+      return;
+    }
+    const there = this.room.known('job', [id]).size > 0;
+    if (!this.staged.addJob(job, id, JSON.stringify(head), there)) {
+      this.staged.dropJob(job);
+      this.#setAside({ code: 'twice', path: at, params: { id } }, `the job ${title}`, null);
+    } else if (there) this.#jobsJoined += 1;
+    else this.#jobsNew += 1;
+  }
+
+  #entry(number: number, value: unknown): void {
+    const at = `library.${number}`;
+    const [problem] = knownSwitchProblems(value);
+    const named = typeof value === 'object' && value !== null && 'name' in value ? String(value.name) : '';
+    const of = `the library entry ${named.slice(0, 60)}`.trim();
+    if (problem) return this.#setAside({ ...problem, path: joined(at, problem.path) }, of, null);
+    const { id } = value as { id: string };
+    const body = JSON.stringify(value);
+    if (!this.staged.addEntry(number, id, body))
+      return this.#setAside({ code: 'twice', path: at, params: { id } }, of, null);
+    // As it is already: nothing to take in, and nothing wrong.
+    if (this.room.entry(id) === body) this.staged.dropEntry(id);
+  }
+
+  finish(name: string, photos: string[]): CheckedFile {
+    for (const field of ['jobs', 'library']) this.#outer[field] ??= [];
+    this.#isOurs();
+    this.#againstTheStore();
+    const mine = this.room.shop();
+    const shop = !this.#shop
+      ? 'none'
+      : !mine
+        ? 'first'
+        : JSON.stringify(mine) === JSON.stringify(this.#shop)
+          ? 'same'
+          : 'other';
+    const setAside = this.#aside.map(({ job, ...aside }) => ({
+      ...aside,
+      of: job === null ? aside.of : `${aside.of} of ${this.#titles.get(job) ?? `job ${job + 1}`}`,
+    }));
+    const preview: ImportPreview = {
+      name,
+      jobsNew: this.#jobsNew,
+      jobsJoined: this.#jobsJoined,
+      events: this.staged.count('event'),
+      entries: this.staged.count('entry'),
+      photos: photos.length,
+      shop,
+      setAside,
+      setAsideCount: this.#asideCount,
+    };
+    return { preview, shop: this.#shop, photos };
+  }
+
+  /** Events that are there already go; those that clash with one that is there are set aside. */
+  #againstTheStore(): void {
+    for (const stretch of this.staged.eventsOfKnownJobs()) {
+      const stored = this.room.stored(stretch.map(({ id }) => id));
+      const taken = this.room.numbersTaken(stretch);
+      for (const { id, body, job, number, jobId, writer } of stretch) {
+        const there = stored.get(id);
+        const [same] = there ? readStored([there]).events : [];
+        const clash = there ? 'event-differs' : taken.has(`${jobId} ${writer}`) ? 'sequence-taken' : null;
+        if (!clash) continue;
+        this.staged.dropEvent(id);
+        if (there?.job_id === jobId && same && JSON.stringify(same) === body) continue;
+        const path = `jobs.${job}.events.${number}.${clash === 'event-differs' ? 'id' : 'sequence'}`;
+        this.#setAside({ code: clash, path, params: { id } }, 'an event', job);
+      }
+    }
+  }
+
+  /** The job is set aside as a whole: what was wrong inside it is no news any more. */
+  #forgetEventsOf(job: number): void {
+    for (let at = this.#aside.length - 1; this.#aside[at]?.job === job; at -= 1) {
+      this.#aside.pop();
+      this.#asideCount -= 1;
+    }
+  }
+
+  #setAside(problem: Problem, of: string, job: number | null): void {
+    this.#asideCount += 1;
+    if (this.#aside.length >= TOLD) return;
+    this.#aside.push({ ...inWords(problem), of, job });
+  }
+}
+
+const joined = (at: string, path: string): string => (path === '' ? at : `${at}.${path}`);

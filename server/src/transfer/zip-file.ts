@@ -1,0 +1,66 @@
+import type { Readable } from 'node:stream';
+import { open, type Entry, type ZipFile as Opened } from 'yauzl';
+import { Refusal } from '../errors/refusal.js';
+
+/** More than any bench has; a file that says so is no file of ours. */
+const MOST_ENTRIES = 300_000;
+
+/** A zip that is read: what is in it by name, each to be read as a stream. */
+export interface ZipFile {
+  entries: ReadonlyMap<string, Entry>;
+  stream(name: string): Promise<Readable>;
+  close(): void;
+}
+
+/** Whether a file begins as a zip does (local file header signature, APPNOTE 4.3.7). */
+export const looksLikeZip = (start: Uint8Array): boolean =>
+  start[0] === 0x50 && start[1] === 0x4b && start[2] === 0x03 && start[3] === 0x04;
+
+/** Opens a zip and reads its list. @throws Refusal where it is cut off or damaged. */
+export async function openZip(path: string): Promise<ZipFile> {
+  try {
+    const opened = await new Promise<Opened>((resolve, reject) =>
+      open(path, { lazyEntries: true, autoClose: false }, (error, zip) =>
+        error ? reject(error) : resolve(zip),
+      ),
+    );
+    const entries = await listOf(opened);
+    return {
+      entries,
+      stream: (name) =>
+        new Promise((resolve, reject) => {
+          const entry = entries.get(name);
+          if (!entry) return reject(damaged(`"${name}" is missing`));
+          opened.openReadStream(entry, (error, stream) =>
+            error ? reject(damaged(error.message)) : resolve(stream),
+          );
+        }),
+      close: () => opened.close(),
+    };
+  } catch (error) {
+    throw error instanceof Refusal ? error : damaged(error instanceof Error ? error.message : String(error));
+  }
+}
+
+function listOf(zip: Opened): Promise<Map<string, Entry>> {
+  return new Promise((resolve, reject) => {
+    const entries = new Map<string, Entry>();
+    zip.on('error', reject);
+    zip.on('entry', (entry: Entry) => {
+      if (entries.size >= MOST_ENTRIES) return reject(damaged('it lists too many files'));
+      entries.set(entry.fileName, entry);
+      zip.readEntry();
+    });
+    zip.on('end', () => resolve(entries));
+    zip.readEntry();
+  });
+}
+
+export function damaged(how: string): Refusal {
+  return new Refusal(422, {
+    code: 'damaged-file',
+    message: `The file is damaged or was cut off: ${how.replace(/\.$/, '')}.`,
+    path: '',
+    hint: 'Copy it again from where it was saved; nothing of it was taken in.',
+  });
+}
