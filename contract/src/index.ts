@@ -22,6 +22,8 @@ export interface ApiError {
   path: string;
   /** What would be right. */
   hint: string;
+  /** The most that is taken, where it is too much: characters, entries, or the number itself. */
+  limit?: number;
   /** Further refusals of the same request. */
   more?: Omit<ApiError, 'more'>[];
 }

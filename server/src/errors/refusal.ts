@@ -51,6 +51,12 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
     'This value is not one of the allowed ones.',
     `Use one of: ${allowedValues}.`,
   ],
+  'schema-maxLength': ({ limit }) => [`This text is too long.`, `Use at most ${limit} characters.`],
+  'schema-minLength': () => ['This text is missing.', 'Say something.'],
+  'schema-maxItems': ({ limit }) => ['These are too many at a time.', `Use at most ${limit}.`],
+  'schema-minItems': ({ limit }) => ['These are too few.', `Use at least ${limit}.`],
+  'schema-maximum': ({ limit }) => ['This number is too large.', `Use at most ${limit}.`],
+  'schema-minimum': ({ limit }) => ['This number is too small.', `Use at least ${limit}.`],
   'schema-const': ({ allowedValue }) => ['This value is not the expected one.', `Use ${allowedValue}.`],
   'schema-pattern': () => [
     'This is not an id.',
@@ -108,7 +114,9 @@ export function inWords({ code, path, params }: Problem): ApiError {
     `This value does not fit: ${params['said'] ?? code}.`,
     'docs/file-format.md and /api/docs say what fits.',
   ];
-  return { code, message: path === '' ? message : `${path}: ${message}`, path, hint };
+  const most = code.startsWith('schema-max') ? params['limit'] : undefined;
+  const limit = typeof most === 'number' ? { limit: most } : {};
+  return { code, message: path === '' ? message : `${path}: ${message}`, path, hint, ...limit };
 }
 
 /** Refuses with the first problem, the others beside it. */

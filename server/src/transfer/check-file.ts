@@ -178,10 +178,8 @@ class FileCheck {
     const job = (this.#job += 1);
     this.#eventsOf.number = -1;
     const hasLog = typeof value === 'object' && value !== null && 'events' in value;
-    const { events: _, ...head } = (typeof value === 'object' && value !== null ? value : {}) as Record<
-      string,
-      unknown
-    >;
+    const head: Record<string, unknown> = { ...(typeof value === 'object' ? value : {}) };
+    delete head['events'];
     const title =
       typeof head['title'] === 'string' && head['title'] !== '' ? head['title'] : `number ${job + 1}`;
     this.#titles.set(job, title);

@@ -1,19 +1,30 @@
 import type {
   ApiError,
-  Imported,
+  Health,
   Job,
   JobChange,
   JobSummary,
   JobWithEvents,
   KnownSwitch,
+  LibraryPage,
   NewJob,
   PostedEvents,
   PostEvents,
   Shop,
   ShopChange,
   StoredPhoto,
+  Work,
 } from '@which-way/contract';
+import type { MatchResult, Requirement } from '@which-way/core/match';
 import type { JobId, PhotoId } from '@which-way/core/switch';
+
+/** What a search through the library has found. */
+export interface MatchAnswer {
+  candidates: { known: KnownSwitch; result: MatchResult }[];
+  looked: number;
+  all: number;
+  counts: Record<MatchResult['kind'], number>;
+}
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -32,7 +43,16 @@ export class NoServerError extends Error {
   }
 }
 
+/** Refusals that pass: not signed in any more, too busy, just being taken in. */
+const PASSING: ReadonlySet<number> = new Set([401, 408, 429]);
+
+/** Whether it is worth sending the same again later. */
+export const isPassing = ({ status, error }: RefusedError): boolean =>
+  status >= 500 || PASSING.has(status) || error.code === 'being-taken-in';
+
 const PATIENCE_MS = 10_000;
+/** A search of a large library may take long; whoever asked can leave. */
+const SEARCH_MS = 120_000;
 
 async function request<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
   let response: Response;
@@ -69,15 +89,49 @@ const sending = (method: string, body: unknown): RequestInit => ({
   body: typeof body === 'string' ? body : JSON.stringify(body),
 });
 
+/** A file as it is: it is waited for as long as it takes. */
+const sendingFile = (file: File): RequestInit => ({
+  method: 'POST',
+  headers: { 'content-type': 'application/octet-stream' },
+  body: file,
+  signal: null,
+});
+
 /** The server's doors. Each throws RefusedError or NoServerError. */
 export const api = {
-  jobs: (search: string) => request<JobSummary[]>(`/api/jobs?search=${encodeURIComponent(search)}`),
+  health: () => request<Health>('/api/health'),
+  seenMissing: () => request<unknown>('/api/health/missing', { method: 'DELETE' }),
+  signOut: () => request<unknown>('/api/sign-out', { method: 'POST' }),
+  jobs: (search: string, archived = false) =>
+    request<JobSummary[]>(`/api/jobs?search=${encodeURIComponent(search)}&archived=${archived}`),
   makeJob: (job: NewJob) => request<Job>('/api/jobs', sending('POST', job)),
   openJob: (id: JobId, after = 0) => request<JobWithEvents>(`/api/jobs/${id}?after=${after}`),
   changeJob: (id: JobId, change: JobChange) => request<Job>(`/api/jobs/${id}`, sending('PATCH', change)),
   postEvents: (id: JobId, body: PostEvents) =>
     request<PostedEvents>(`/api/jobs/${id}/events`, sending('POST', body)),
-  library: () => request<KnownSwitch[]>('/api/library'),
+  deleteJob: (id: JobId) => request<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
+  library: (question: {
+    search?: string;
+    terminals?: number;
+    positions?: number;
+    from?: number;
+    size?: number;
+  }) =>
+    request<LibraryPage>(
+      `/api/library?${new URLSearchParams(
+        Object.entries(question).flatMap(([name, value]) =>
+          value === undefined ? [] : [[name, String(value)]],
+        ),
+      )}`,
+    ),
+  entry: (id: string) => request<KnownSwitch>(`/api/library/${id}`),
+  alike: (terminals: number, positions: number) =>
+    request<KnownSwitch[]>(`/api/library/alike?terminals=${terminals}&positions=${positions}`),
+  match: ({ pattern, terminals, known }: Requirement, signal: AbortSignal) =>
+    request<MatchAnswer>('/api/library/match', {
+      ...sending('POST', { pattern, terminals, known: known && [...known] }),
+      signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]),
+    }),
   shop: () => request<Shop>('/api/shop'),
   changeShop: (shop: ShopChange) => request<Shop>('/api/shop', sending('PUT', shop)),
   /** Photos are large and networks slow: it is waited for a good while. */
@@ -88,7 +142,16 @@ export const api = {
       body: picture,
       signal: AbortSignal.timeout(180_000),
     }),
-  importFile: (text: string) => request<Imported>('/api/import', { ...sending('POST', text), signal: null }),
+  works: () => request<Work[]>('/api/works'),
+  work: (id: string) => request<Work>(`/api/works/${id}`),
+  endWork: (id: string) => request<Work>(`/api/works/${id}`, { method: 'DELETE' }),
+  lookThrough: (file: File) =>
+    request<Work>(`/api/imports?name=${encodeURIComponent(file.name.slice(0, 200))}`, sendingFile(file)),
+  takeIn: (id: string, shop: boolean) =>
+    request<Work>(`/api/imports/${id}/take?shop=${shop}`, { method: 'POST' }),
+  exportAll: () => request<Work>('/api/export', { method: 'POST' }),
+  backUp: () => request<Work>('/api/backup', { method: 'POST' }),
+  restore: (file: File) => request<Work>('/api/restore', sendingFile(file)),
 };
 
 /** What to tell a person about something that was thrown. */

@@ -1,12 +1,12 @@
 import type { JobId, KnownSwitch } from '@which-way/core/switch';
-import { createWriter, describeSwitch } from '@which-way/core/switch';
+import { createWriter, describeSwitch, TITLE_LETTERS } from '@which-way/core/switch';
 import { simulateKnown } from '@which-way/core/simulated';
-import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { newId } from '../job/new-id.js';
 import { DialogPanel } from '../shared/dialog-panel.js';
+import { LibrarySelect } from '../shared/library-select.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { readStart } from './start-form.js';
@@ -30,7 +30,6 @@ const INPUT = 'mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet p
 
 function StartForm({ onClose }: { onClose: () => void }) {
   const navigate = useNavigate();
-  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const [simulated, setSimulated] = useState(false);
   const [terminals, setTerminals] = useState('');
   const [positions, setPositions] = useState('?');
@@ -41,12 +40,12 @@ function StartForm({ onClose }: { onClose: () => void }) {
   const [busy, setBusy] = useState(false);
 
   const start = async (outOfMachine: boolean) => {
-    const known = simulated ? library.data?.find(({ id }) => id === entry) : undefined;
-    const read = readStart({ terminals, positions, seed, simulated, known });
-    if (!read.ok) return setTrouble(read);
-    setBusy(true);
     setTrouble(null);
     try {
+      const known = simulated && entry !== '' ? await api.entry(entry) : undefined;
+      const read = readStart({ terminals, positions, seed, simulated, known });
+      if (!read.ok) return setTrouble(read);
+      setBusy(true);
       navigate(await makeJob({ ...read, title: title.trim(), known, outOfMachine }));
     } catch (error) {
       setTrouble(toldOf(error));
@@ -61,7 +60,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
   return (
     <form onSubmit={submit} noValidate className="mt-4 grid gap-4">
       {simulated ? (
-        <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} library={library.data ?? []} />
+        <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} />
       ) : (
         <label>
           How many terminals?
@@ -92,7 +91,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
         What is it? <span className="text-quiet">Can wait.</span>
         <input
           value={title}
-          maxLength={120}
+          maxLength={TITLE_LETTERS}
           onChange={(event) => setTitle(event.target.value)}
           className={INPUT}
         />
@@ -129,26 +128,19 @@ interface SimulatedChoiceProps {
   setEntry: (id: string) => void;
   seed: string;
   setSeed: (seed: string) => void;
-  library: KnownSwitch[];
 }
 
-function SimulatedChoice({ entry, setEntry, seed, setSeed, library }: SimulatedChoiceProps) {
+function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProps) {
   return (
     <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
-      <label>
-        Wired like
-        <select autoFocus value={entry} onChange={(event) => setEntry(event.target.value)} className={INPUT}>
+      <div>
+        <LibrarySelect label="Wired like" autoFocus sized value={entry} onChange={setEntry} className={INPUT}>
           <option value="">Choose one of the library</option>
-          {library.map(({ id, name, terminals, positions }) => (
-            <option key={id} value={id}>
-              {name}: {terminals.length} terminals, {positions.length} positions
-            </option>
-          ))}
-        </select>
+        </LibrarySelect>
         <span className="text-small text-quiet">
           Its terminals are mixed up, so that there is something to find.
         </span>
-      </label>
+      </div>
       <label>
         Seed
         <input

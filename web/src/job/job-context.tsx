@@ -1,7 +1,10 @@
 import type { JobId } from '@which-way/core/switch';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { JobSession, type JobState } from './job-session.js';
+import type { JobState } from './job-state.js';
+import type { JobSession } from './job-session.js';
+import { LiveStream } from './live-stream.js';
+import { sessionOf } from './open-sessions.js';
 import { browserOutbox, type Outbox } from './outbox.js';
 
 const SessionContext = createContext<JobSession | null>(null);
@@ -15,18 +18,34 @@ interface JobProviderProps {
 
 /** Opens a job for everything below it. */
 export function JobProvider({ id, outbox = browserOutbox, children }: JobProviderProps) {
-  const [session] = useState(() => new JobSession(id, outbox));
+  const [session] = useState(() => sessionOf(id, outbox));
   useEffect(() => {
     void session.open();
     const refresh = () => void session.flush();
+    const stream = new LiveStream(
+      () => `/api/stream?job=${id}&after=${session.cursor}`,
+      {
+        log: (message) => session.hear(message),
+        gone: () => session.gone(),
+      },
+      () => void session.loadAnew().catch(() => undefined),
+    );
+    // The cursor is known once the job is there: a stream before that would bring the whole log once more.
+    const stop = session.store.subscribe(({ job }) => {
+      if (!job) return;
+      stop();
+      stream.start();
+    });
     window.addEventListener('online', refresh);
     window.addEventListener('focus', refresh);
     return () => {
       window.removeEventListener('online', refresh);
       window.removeEventListener('focus', refresh);
-      session.close();
+      stop();
+      stream.stop();
+      session.leave();
     };
-  }, [session]);
+  }, [session, id]);
   return <SessionContext value={session}>{children}</SessionContext>;
 }
 

@@ -1,14 +1,15 @@
-import type { Job } from '@which-way/contract';
+import type { Job, UnreadableEvent } from '@which-way/contract';
 import { routeOf, type Step } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Navigate, Outlet, useParams } from 'react-router';
 import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
 import { RouteLine } from '../shared/route-line.js';
 import { SaveMark } from '../shared/save-mark.js';
 import { TopBar } from '../shared/top-bar.js';
-import { JobProvider, useJobState, useSession } from './job-context.js';
+import { AsidePanel, DeletedJob, LostPanel } from './aside-panel.js';
+import { JobProvider, useJobState } from './job-context.js';
+import { StrandedPanel } from './stranded-panel.js';
 
 /** What all screens of a job share: its name, its route, and whether the work is saved. */
 export function JobFrame() {
@@ -23,12 +24,29 @@ export function JobFrame() {
 function Frame() {
   const job = useJobState((state) => state.job);
   const trouble = useJobState((state) => state.trouble);
+  const unreadable = useJobState((state) => state.unreadable);
   useEffect(() => {
     if (job) document.title = `${job.number} ${job.title} · Which Way`;
     return () => {
       document.title = 'Which Way';
     };
   }, [job]);
+  if (job && trouble?.deleted) {
+    return (
+      <>
+        <TopBar title={`Job ${job.number} · ${job.title}`} />
+        <main className="mx-auto w-full max-w-2xl p-8">
+          <Notice look="amber" title={trouble.message}>
+            <p>{trouble.hint}</p>
+            <DeletedJob />
+            <Link to="/" className="mt-2 block underline">
+              Go to the bench
+            </Link>
+          </Notice>
+        </main>
+      </>
+    );
+  }
   if (!job) {
     return (
       <>
@@ -36,7 +54,11 @@ function Frame() {
         <main className="mx-auto max-w-2xl p-8">
           {trouble ? (
             <Notice look={trouble.missing ? 'plain' : 'amber'} title={trouble.message}>
-              <p>{trouble.missing ? 'It may have been made on another machine.' : trouble.hint}</p>
+              <p>
+                {trouble.missing && !trouble.deleted
+                  ? 'It may have been made on another machine.'
+                  : trouble.hint}
+              </p>
               <Link to="/" className="underline">
                 Go to the bench
               </Link>
@@ -68,9 +90,17 @@ function Frame() {
       >
         <SaveMark />
       </TopBar>
-      <JobRoute job={job} />
-      <Refused />
-      <Outlet />
+      {unreadable.length > 0 ? (
+        <Unreadable job={job} unreadable={unreadable} />
+      ) : (
+        <>
+          <JobRoute job={job} />
+          <AsidePanel />
+          <LostPanel />
+          <StrandedPanel />
+          <Outlet />
+        </>
+      )}
     </div>
   );
 }
@@ -84,23 +114,30 @@ function JobRoute({ job }: { job: Job }) {
 
 const CalmRouteLine = memo(RouteLine);
 
-function Refused() {
-  const refused = useJobState((state) => state.refused);
-  const session = useSession();
-  if (refused.length === 0) return null;
+/** A job of which a part cannot be read: nothing may be built on the rest, and what can be read can be saved. */
+function Unreadable({ job, unreadable }: { job: Job; unreadable: readonly UnreadableEvent[] }) {
   return (
-    <div className="no-print px-5 pt-3">
-      <Notice look="brick" title="A change was not saved">
-        {refused.map((error, index) => (
-          <p key={index}>
-            {error.message} {error.hint}
-          </p>
-        ))}
-        <PlainButton className="mt-2" onClick={() => session.dismissRefused()}>
-          I have seen it
-        </PlainButton>
+    <main className="mx-auto w-full max-w-3xl p-8">
+      <Notice look="brick" title="This job cannot be read">
+        <ul className="list-disc pl-6">
+          {unreadable.slice(0, 8).map(({ id, message }) => (
+            <li key={id}>{message}</li>
+          ))}
+        </ul>
+        {unreadable.length > 8 && <p>And {unreadable.length - 8} more.</p>}
+        <p className="mt-2">
+          Nothing is worked out from the rest, since it might be wrong. The other jobs are as they were. Put
+          back a backup, or{' '}
+          <a href={`/api/jobs/${job.id}/export`} download className="underline">
+            save what can be read of it as a file
+          </a>
+          .
+        </p>
+        <Link to="/" className="mt-2 block underline">
+          Go to the bench
+        </Link>
       </Notice>
-    </div>
+    </main>
   );
 }
 

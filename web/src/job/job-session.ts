@@ -1,8 +1,8 @@
-import type { ApiError, Job } from '@which-way/contract';
-import { createMapper, type SwitchMap } from '@which-way/core/continuity';
+import { createMapper } from '@which-way/core/continuity';
 import {
   createWriter,
   MAP_ACTS,
+  nextClock,
   structureRevision,
   type Deed,
   type EventId,
@@ -13,50 +13,44 @@ import {
   type StructureChange,
 } from '@which-way/core/switch';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { api, RefusedError, toldOf } from '../api/client.js';
+import { api, isPassing, RefusedError, toldOf } from '../api/client.js';
+import { nextBatch } from './batch.js';
+import type { JobState } from './job-state.js';
+import { Keeping } from './keeping.js';
 import { newId } from './new-id.js';
-import type { KeptPhoto, Outbox } from './outbox.js';
+import { noted, type Outbox } from './outbox.js';
+import { PhotoQueue } from './photo-queue.js';
+import { saveStateOf } from './save-state.js';
+import { leftOut, mendedDeed, setAside, standsAgain, type Mending, type SetAside } from './set-aside.js';
 
-/** Where the person's work is. `saved` means: on the server's disk. */
-export type SaveState =
-  | { state: 'saved' }
-  | { state: 'sending'; count: number }
-  | { state: 'waiting'; count: number; reason: string }
-  | { state: 'failed'; count: number; reason: string };
-
-export interface JobState {
-  job: Job | null;
-  /** Why the job cannot be shown; null when it can. */
-  trouble: { message: string; hint: string; missing: boolean } | null;
-  events: readonly JobEvent[];
-  map: SwitchMap;
-  save: SaveState;
-  /** Photos that wait for the server, to be shown meanwhile. */
-  photos: readonly { id: PhotoId; url: string }[];
-  /** Changes that the server refused and that are gone from the screen; the person has to know. */
-  refused: readonly ApiError[];
-}
-
-/** Refusals that pass: not signed in any more, too busy. */
-const PASSING: ReadonlySet<number> = new Set([401, 408, 429]);
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+const DELETED: JobState['trouble'] = {
+  message: 'This job was deleted.',
+  hint: 'On another device, or in another tab.',
+  missing: true,
+  deleted: true,
+};
 
 /**
  * One open job: its log as far as this tab knows it, what is derived from it, and the sending of what is new.
- * An event shows at once, is kept in the outbox, and leaves it when the server says that it is stored.
+ * An event shows at once, is kept by the browser, and leaves it when the server says that it is stored. A refused one is set
+ * aside, and the rest goes on.
  */
 export class JobSession {
   readonly store: StoreApi<JobState>;
   readonly #writer = createWriter({ newId, now: () => new Date().toISOString() });
   readonly #mapper = createMapper();
+  readonly #keeping = new Keeping(() => this.#showSave());
+  /** Photos on their way. */
+  readonly photos: PhotoQueue;
   #cursor = 0;
   #unsent: JobEvent[] = [];
-  #unsentPhotos: KeptPhoto[] = [];
   #busy = false;
-  #photosBusy = false;
   #failures = 0;
+  #reason: string | null = null;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #closed = false;
+  #leaving = false;
   /** What is shown came from this browser: it is loaded anew as soon as the server answers. */
   #fromCopy = false;
 
@@ -67,105 +61,160 @@ export class JobSession {
     this.store = createStore<JobState>(() => ({
       job: null,
       trouble: null,
+      unreadable: [],
       events: [],
       map: this.#mapper([]),
       save: { state: 'saved' },
       photos: [],
-      refused: [],
+      aside: [],
+      lost: [],
     }));
+    this.photos = new PhotoQueue({
+      job: id,
+      outbox,
+      keeping: this.#keeping,
+      onStored: ({ id: photo, purpose, caption }, { width, height }) =>
+        this.emit({
+          kind: 'photo-taken',
+          photo: { id: photo, purpose, caption, width, height, removed: false },
+        }),
+      onChange: (photos) => {
+        this.store.setState({ photos });
+        this.#showSave();
+      },
+    });
+  }
+
+  get cursor(): number {
+    return this.#cursor;
+  }
+
+  /** What is not on the server's disk yet. */
+  get waiting(): number {
+    return this.#unsent.length + this.photos.waiting;
+  }
+
+  /** Whether something would be lost if this page were closed now. */
+  get onlyHere(): boolean {
+    return this.#keeping.unkept > 0;
   }
 
   /** Loads the job and takes up what the outbox still holds. Tries again by itself while the server is away. */
   async open(): Promise<void> {
     this.#closed = false;
+    this.#leaving = false;
     try {
-      const [{ job, events, cursor }, kept, photos] = await Promise.all([
-        api.openJob(this.id),
-        this.outbox.of(this.id).catch(() => []),
-        this.outbox.photosOf(this.id).catch(() => []),
-      ]);
+      const opened = await api.openJob(this.id);
+      await this.#takeUpKept(opened.events);
       if (this.#closed) return;
-      this.#cursor = cursor;
-      const there = new Set(events.map(({ id }) => id));
-      this.#unsent = kept.filter(({ id }) => !there.has(id));
-      await this.outbox
-        .remove(kept.filter(({ id }) => there.has(id)).map(({ id }) => id))
-        .catch(() => undefined);
-      this.#setEvents([...events, ...this.#unsent]);
-      this.store.setState({ job, trouble: null });
-      this.#setPhotos(photos);
-      this.#showSave();
-      void this.outbox.copy({ job, cursor, events }).catch(() => undefined);
+      await this.#show(opened);
       void this.flush();
     } catch (error) {
-      const missing = error instanceof RefusedError;
-      if (!missing && (await this.#openCopy())) return;
-      this.store.setState({ trouble: { ...toldOf(error), missing } });
-      if (!missing) this.#timer = setTimeout(() => void this.open(), 2000);
+      const refused = error instanceof RefusedError;
+      if (!refused && (await this.#openCopy())) return;
+      const deleted = refused && error.error.code === 'job-deleted';
+      if (deleted) await this.#openCopy();
+      this.store.setState({ trouble: { ...toldOf(error), missing: refused, deleted } });
+      if (!refused && !this.#closed) this.#timer = setTimeout(() => void this.open(), 2000);
     }
+  }
+
+  /** Shows what the server has, with what is not sent yet on top; and what it had once and has not any more. */
+  async #show({ job, events, cursor, unreadable }: Awaited<ReturnType<typeof api.openJob>>): Promise<void> {
+    this.#cursor = cursor;
+    this.#fromCopy = false;
+    const there = new Set(events.map(({ id }) => id));
+    this.#unsent = this.#unsent.filter(({ id }) => !there.has(id));
+    const copy = await this.outbox.copyOf(this.id).catch(() => null);
+    const unsent = new Set(this.#unsent.map(({ id }) => id));
+    const damaged = new Set(unreadable.map(({ id }) => id));
+    const lost = (copy?.events ?? []).filter(
+      ({ id }) => !there.has(id) && !unsent.has(id) && !damaged.has(id),
+    );
+    this.#setEvents([...events, ...this.#unsent]);
+    this.store.setState({ job, trouble: null, unreadable, lost });
+    this.#showSave();
+    // What the server lost stays in the copy until a person has decided.
+    if (lost.length === 0) await noted(() => this.outbox.copy({ job, cursor, events }));
+  }
+
+  async #takeUpKept(stored: readonly JobEvent[]): Promise<void> {
+    const [kept, photos, aside] = await Promise.all([
+      this.outbox.of(this.id).catch(() => []),
+      this.outbox.photosOf(this.id).catch(() => []),
+      this.outbox.asideOf(this.id).catch(() => []),
+    ]);
+    const there = new Set(stored.map(({ id }) => id));
+    const known = new Set(this.#unsent.map(({ id }) => id));
+    this.#unsent.push(...kept.filter(({ id }) => !there.has(id) && !known.has(id)));
+    const arrived = kept.filter(({ id }) => there.has(id)).map(({ id }) => id);
+    await noted(() => this.outbox.remove(arrived));
+    this.photos.takeUp(photos);
+    this.store.setState({ aside });
   }
 
   /** Shows the job as this browser knows it while the server is away; false where it does not know it. */
   async #openCopy(): Promise<boolean> {
-    const [copy, kept, photos] = await Promise.all([
-      this.outbox.copyOf(this.id).catch(() => null),
-      this.outbox.of(this.id).catch(() => []),
-      this.outbox.photosOf(this.id).catch(() => []),
-    ]);
+    const copy = await this.outbox.copyOf(this.id).catch(() => null);
     if (!copy || this.#closed) return false;
+    await this.#takeUpKept(copy.events);
     this.#cursor = copy.cursor;
-    const there = new Set(copy.events.map(({ id }) => id));
-    this.#unsent = kept.filter(({ id }) => !there.has(id));
     this.#setEvents([...copy.events, ...this.#unsent]);
     this.store.setState({ job: copy.job, trouble: null });
-    this.#setPhotos(photos);
     this.#showSave();
     this.#fromCopy = true;
     void this.flush();
     return true;
   }
 
-  /** Takes the job as the server has it in place of the copy; what was emitted meanwhile stays on top. */
-  async #loadAnew(): Promise<void> {
-    const { job, events, cursor } = await api.openJob(this.id);
-    this.#fromCopy = false;
-    this.#cursor = cursor;
-    const there = new Set(events.map(({ id }) => id));
-    this.#setEvents([...events, ...this.#unsent.filter(({ id }) => !there.has(id))]);
-    this.store.setState({ job });
-    await this.outbox.copy({ job, cursor, events }).catch(() => undefined);
+  /** Takes the job as the server has it in place of what is here; what was emitted meanwhile stays on top. */
+  async loadAnew(): Promise<void> {
+    await this.#show(await api.openJob(this.id));
   }
 
   close(): void {
     this.#closed = true;
     clearTimeout(this.#timer);
+    this.#keeping.close();
+  }
+
+  /** Nobody looks at it any more: it ends once everything is on the server. */
+  leave(): void {
+    this.#leaving = true;
+    if (this.waiting === 0) this.close();
+    else void this.flush();
   }
 
   /** Adds what happened to the log. */
   emit(...deeds: Deed[]): void {
+    const before = this.store.getState().events;
     const events = deeds.reduce<readonly JobEvent[]>(
       (seen, what) => [...seen, this.#writer.write(seen, what)],
-      this.store.getState().events,
+      before,
     );
-    const added = events.slice(this.store.getState().events.length);
+    this.#send(events.slice(before.length), events);
+  }
+
+  /** Puts events into the queue, and onto the screen. */
+  #send(added: readonly JobEvent[], all: readonly JobEvent[]): void {
     this.#unsent.push(...added);
-    for (const event of added) void this.outbox.put(this.id, event).catch(() => undefined);
-    this.#setEvents(events);
+    for (const event of added) this.#keeping.keep(event.id, () => this.outbox.put(this.id, event));
+    this.#setEvents(all);
     this.#showSave();
     void this.flush();
   }
 
-  /**
-   * Adds a photo: it is kept in this browser until the server has it on its disk, and only then written into the log.
-   */
+  /** Adds a photo: it is kept here until the server has it on its disk, and only then written into the log. */
   async addPhoto(picture: Blob, purpose: PhotoPurpose): Promise<PhotoId> {
-    const id = newId<PhotoId>();
-    const photo = { id, purpose, caption: '', bytes: await picture.arrayBuffer(), type: picture.type };
-    await this.outbox.putPhoto(this.id, photo).catch(() => undefined);
-    this.#setPhotos([...this.#unsentPhotos, photo]);
-    this.#showSave();
+    const id = await this.photos.add(picture, purpose);
     void this.flush();
     return id;
+  }
+
+  /** A person wants the server to look at a refused photo again. */
+  sendPhotoAgain(id: PhotoId): void {
+    this.photos.again(id);
+    void this.flush();
   }
 
   /** Changes what the switch is made of, on the structure as this tab sees it. */
@@ -205,38 +254,79 @@ export class JobSession {
     this.store.setState({ job: await api.changeJob(this.id, { version: job.version, ...change }) });
   }
 
-  /** The switch is in the hand now: nothing of the machine is on it any more. */
-  async takeOut(): Promise<void> {
-    await this.changeJob({ outOfMachine: true });
-    this.emit({ kind: 'wires-off', off: true });
+  /** The switch is in the hand, with nothing of the machine on it; or in the machine after all, with its wires on. */
+  async setOutOfMachine(outOfMachine: boolean): Promise<void> {
+    await this.changeJob({ outOfMachine });
+    this.emit({ kind: 'wires-off', off: outOfMachine });
   }
 
-  /** It is in the machine after all, with its wires on as far as anybody knows. */
-  async putBack(): Promise<void> {
-    await this.changeJob({ outOfMachine: false });
-    this.emit({ kind: 'wires-off', off: false });
+  /** Gives up what was set aside: other events stand in for it, so that the numbers have no gap. */
+  leaveOut(item: SetAside): void {
+    const { events } = this.store.getState();
+    const clock = nextClock(events);
+    const instead = leftOut(item, { newId, now: new Date().toISOString(), clock });
+    this.#settleAside(item);
+    this.#send(instead, [...events, ...instead]);
   }
 
-  dismissRefused(): void {
-    this.store.setState({ refused: [] });
-    this.#showSave();
+  /** Enters what was set aside once more, mended; what hangs on it goes along. */
+  mend(item: SetAside, mending: Mending, typed: string): void {
+    const { events } = this.store.getState();
+    const revision = structureRevision(events);
+    const mended = this.#writer.write(events, mendedDeed(item, mending, typed, revision));
+    const again = standsAgain(item);
+    const gone = [item.event, ...item.dependents.filter((event) => !again.includes(event))];
+    const means = { newId, now: new Date().toISOString(), clock: mended.clock };
+    const added = [...leftOut(item, means, gone), mended, ...again];
+    this.#settleAside(item);
+    this.#send(added, [...events, ...added]);
+  }
+
+  #settleAside(item: SetAside): void {
+    this.store.setState(({ aside }) => ({ aside: aside.filter(({ id }) => id !== item.id) }));
+    this.#keeping.release([`aside ${item.id}`]);
+    void noted(() => this.outbox.removeAside(item.id));
+  }
+
+  /** Offers the server again what it had once; or lets it go. */
+  settleLost(offer: boolean): void {
+    const { lost, events, job } = this.store.getState();
+    this.store.setState({ lost: [] });
+    if (offer) this.#send(lost, [...events, ...lost]);
+    const stored = events.filter(({ id }) => !this.#unsent.some((event) => event.id === id));
+    if (job) void noted(() => this.outbox.copy({ job, cursor: this.#cursor, events: stored }));
+  }
+
+  /** What came in over the stream: from other devices, or of this one by another way. */
+  hear({ events, cursor }: { events: readonly JobEvent[]; cursor: number }): void {
+    const known = new Set(this.store.getState().events.map(({ id }) => id));
+    const foreign = events.filter(({ id }) => !known.has(id));
+    const { job } = this.store.getState();
+    if (this.#fromCopy || cursor < this.#cursor) return;
+    const own = events.filter(({ id }) => known.has(id) && !this.#unsent.some((event) => event.id === id));
+    this.#cursor = cursor;
+    if (foreign.length > 0) this.#setEvents([...this.store.getState().events, ...foreign]);
+    if (job && events.length > 0)
+      void noted(() => this.outbox.addToCopy({ job, cursor, events: [...own, ...foreign] }));
   }
 
   /** Sends what waits, in order; asks for what is new when nothing waits. */
   async flush(): Promise<void> {
-    void this.#flushPhotos();
+    void this.photos.flush(() => !this.#closed).catch((error: unknown) => this.#failed(error));
     if (this.#busy || this.#closed) return;
     this.#busy = true;
     clearTimeout(this.#timer);
     try {
       do {
-        const batch = this.#unsent.slice(0, 100);
+        const batch = nextBatch(this.#unsent);
         const answer = await api.postEvents(this.id, { after: this.#cursor, events: batch });
         this.#failures = 0;
+        this.#reason = null;
         await this.#settle(batch, answer);
-        if (this.#fromCopy && this.#unsent.length === 0) await this.#loadAnew();
+        if (this.#fromCopy && this.#unsent.length === 0) await this.loadAnew();
       } while (this.#unsent.length > 0);
       this.#showSave();
+      if (this.#leaving && this.waiting === 0) this.close();
     } catch (error) {
       this.#failed(error);
     } finally {
@@ -245,105 +335,83 @@ export class JobSession {
   }
 
   async #settle(batch: JobEvent[], answer: Awaited<ReturnType<typeof api.postEvents>>): Promise<void> {
-    const done = new Set<string>([...answer.stored, ...answer.refused.map(({ id }) => id)]);
-    const refused = new Set<string>(answer.refused.map(({ id }) => id));
-    this.#unsent = this.#unsent.filter(({ id }) => !done.has(id));
-    this.#cursor = answer.cursor;
+    const stored = new Set<string>(answer.stored);
+    this.#unsent = this.#unsent.filter(({ id }) => !stored.has(id));
+    this.#cursor = Math.max(this.#cursor, answer.cursor);
+    const fallen = this.#setAsideRefused(batch, answer.refused);
     const known = new Set(this.store.getState().events.map(({ id }) => id));
     const foreign = answer.events.filter(({ id }) => !known.has(id));
-    if (foreign.length > 0 || refused.size > 0) {
-      this.#setEvents([...this.store.getState().events.filter(({ id }) => !refused.has(id)), ...foreign]);
-    }
-    if (answer.refused.length > 0) {
-      const errors = answer.refused.map(({ error }) => error);
-      this.store.setState(({ refused: before }) => ({ refused: [...before, ...errors] }));
-    }
+    if (foreign.length > 0 || fallen.size > 0)
+      this.#setEvents([...this.store.getState().events.filter(({ id }) => !fallen.has(id)), ...foreign]);
     const { job } = this.store.getState();
-    const stored = batch.filter(({ id }) => answer.stored.includes(id));
-    if (job && stored.length + foreign.length > 0)
-      await this.outbox
-        .addToCopy({ job, cursor: answer.cursor, events: [...stored, ...foreign] })
-        .catch(() => undefined);
-    await this.outbox
-      .remove(batch.filter(({ id }) => done.has(id)).map(({ id }) => id))
-      .catch(() => undefined);
+    const copied = [...batch.filter(({ id }) => stored.has(id)), ...foreign];
+    if (job && copied.length > 0)
+      await noted(() => this.outbox.addToCopy({ job, cursor: this.#cursor, events: copied }));
+    const done = [...batch.filter(({ id }) => stored.has(id)).map(({ id }) => id), ...fallen];
+    this.#keeping.release(done);
+    await noted(() => this.outbox.remove(done));
     this.#showSave();
   }
 
-  /**
-   * Sends photos one after another, beside the events and never before them in a queue; a photo that the server
-   * refuses is given up, and said so.
-   */
-  async #flushPhotos(): Promise<void> {
-    if (this.#photosBusy || this.#closed) return;
-    this.#photosBusy = true;
-    try {
-      for (let photo = this.#unsentPhotos[0]; photo && !this.#closed; photo = this.#unsentPhotos[0])
-        await this.#sendPhoto(photo);
-    } catch (error) {
-      this.#failed(error);
-    } finally {
-      this.#photosBusy = false;
+  /** Sets refused events aside, each with what hangs on it; the ids of all that is off the screen by it. */
+  #setAsideRefused(
+    batch: readonly JobEvent[],
+    refused: Awaited<ReturnType<typeof api.postEvents>>['refused'],
+  ): Set<string> {
+    const fallen = new Set<string>();
+    for (const { id, error } of refused) {
+      const event = batch.find((one) => one.id === id);
+      if (!event || fallen.has(id)) continue;
+      const waiting = this.#unsent.filter((one) => one.id !== id && !fallen.has(one.id));
+      const unsent = new Set(this.#unsent.map((one) => one.id));
+      const standing = this.store.getState().events.filter((one) => !unsent.has(one.id));
+      const item = setAside(this.id, event, error, { standing, waiting });
+      for (const one of [event, ...item.dependents]) fallen.add(one.id);
+      this.#keeping.keep(`aside ${id}`, () => this.outbox.putAside(item));
+      this.store.setState(({ aside }) => ({ aside: [...aside, item] }));
     }
-  }
-
-  async #sendPhoto({ id, purpose, caption, bytes, type }: KeptPhoto): Promise<void> {
-    try {
-      const { width, height } = await api.putPhoto(id, new Blob([bytes], { type }));
-      this.emit({ kind: 'photo-taken', photo: { id, purpose, caption, width, height, removed: false } });
-    } catch (error) {
-      if (!(error instanceof RefusedError) || error.status >= 500 || PASSING.has(error.status)) throw error;
-      this.store.setState(({ refused }) => ({ refused: [...refused, error.error] }));
-    }
-    this.#setPhotos(this.#unsentPhotos.filter((one) => one.id !== id));
-    await this.outbox.removePhoto(id).catch(() => undefined);
-    this.#showSave();
-  }
-
-  #setPhotos(photos: KeptPhoto[]): void {
-    const shown = new Map(this.store.getState().photos.map((one) => [one.id, one]));
-    this.#unsentPhotos = photos;
-    const next = photos.map(
-      ({ id, bytes, type }) => shown.get(id) ?? { id, url: URL.createObjectURL(new Blob([bytes], { type })) },
-    );
-    for (const { id, url } of shown.values())
-      if (!next.some((one) => one.id === id)) URL.revokeObjectURL(url);
-    this.store.setState({ photos: next });
-  }
-
-  /** What is not on the server's disk yet. */
-  get #waiting(): number {
-    return this.#unsent.length + this.#unsentPhotos.length;
+    this.#unsent = this.#unsent.filter(({ id }) => !fallen.has(id));
+    return fallen;
   }
 
   #failed(error: unknown): void {
     const { message } = toldOf(error);
-    const count = this.#waiting;
-    const hopeless = error instanceof RefusedError && error.status < 500 && !PASSING.has(error.status);
-    if (hopeless && count > 0) {
-      this.store.setState({ save: { state: 'failed', count, reason: message } });
+    this.#reason = message;
+    if (error instanceof RefusedError && error.error.code === 'job-deleted') {
+      this.store.setState({ trouble: { ...toldOf(error), missing: true, deleted: true } });
+      this.#showSave();
       return;
     }
-    if (count > 0) this.store.setState({ save: { state: 'waiting', count, reason: message } });
+    const hopeless = error instanceof RefusedError && !isPassing(error);
+    this.#showSave(hopeless);
+    if (hopeless) return;
     const pause = RETRY_MS[Math.min(this.#failures, RETRY_MS.length - 1)];
     this.#failures += 1;
-    if (!this.#closed && (count > 0 || this.#fromCopy))
+    if (!this.#closed && (this.waiting > 0 || this.#fromCopy))
       this.#timer = setTimeout(() => void this.flush(), pause);
+  }
+
+  /** The job is gone from the server. */
+  gone(): void {
+    this.store.setState({ trouble: DELETED });
   }
 
   #setEvents(events: readonly JobEvent[]): void {
     this.store.setState({ events, map: this.#mapper(events) });
   }
 
-  #showSave(): void {
-    const count = this.#waiting;
-    const { refused, save } = this.store.getState();
-    const [first] = refused;
-    if (first)
-      this.store.setState({ save: { state: 'failed', count: refused.length, reason: first.message } });
-    else if (count === 0) this.store.setState({ save: { state: 'saved' } });
-    else if (save.state === 'waiting') this.store.setState({ save: { ...save, count } });
-    else this.store.setState({ save: { state: 'sending', count } });
+  #showSave(hopeless = false): void {
+    const { aside } = this.store.getState();
+    this.store.setState({
+      save: saveStateOf({
+        waiting: this.waiting,
+        unkept: this.#keeping.unkept,
+        unkeptReason: this.#keeping.reason,
+        refused: [...aside.map(({ error }) => error), ...this.photos.refused],
+        reason: this.#reason,
+        hopeless,
+      }),
+    });
   }
 }
 

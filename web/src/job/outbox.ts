@@ -1,6 +1,7 @@
-import type { Job } from '@which-way/contract';
+import type { ApiError, Job } from '@which-way/contract';
 import type { JobEvent, JobId, PhotoId, PhotoPurpose } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { SetAside } from './set-aside.js';
 
 interface OutboxSchema extends DBSchema {
   waiting: {
@@ -13,6 +14,8 @@ interface OutboxSchema extends DBSchema {
     value: KeptPhoto & { job: JobId };
     indexes: { job: string };
   };
+  /** What the server refused, until a person has decided. */
+  aside: { key: string; value: SetAside; indexes: { job: string } };
   /** Jobs as the server had them last, so that a reload shows them while it is away. */
   jobs: { key: string; value: Omit<JobCopy, 'events'> & { id: string } };
   copied: {
@@ -37,6 +40,8 @@ export interface KeptPhoto {
   /** Made of the bytes themselves: a file that is gone from the phone is still here. */
   bytes: ArrayBuffer;
   type: string;
+  /** Why the server will not have it; it stays here until a person drops it. */
+  refused?: ApiError;
 }
 
 /** Events that are not known to be on the server's disk, kept by the browser through reloads. */
@@ -47,17 +52,34 @@ export interface Outbox {
   putPhoto(job: JobId, photo: KeptPhoto): Promise<void>;
   removePhoto(id: PhotoId): Promise<void>;
   photosOf(job: JobId): Promise<KeptPhoto[]>;
+  putAside(item: SetAside): Promise<void>;
+  removeAside(id: string): Promise<void>;
+  asideOf(job: JobId): Promise<SetAside[]>;
   /** Notes the whole of what the server has of a job; what was noted of it before and is not in it goes. */
   copy(copy: JobCopy): Promise<void>;
   /** Notes what the server has of it besides, up to the cursor. */
   addToCopy(copy: JobCopy): Promise<void>;
   copyOf(job: JobId): Promise<JobCopy | null>;
+  /** The jobs that this browser has a copy of. */
+  copies(): Promise<Job[]>;
+  /** Forgets the copy of a job, and nothing else of it. */
+  forget(job: JobId): Promise<void>;
+}
+
+/** Notes something in the browser that is on the server too: without it a reload takes longer, and nothing is lost. */
+export async function noted(note: () => Promise<void>): Promise<void> {
+  try {
+    await note();
+  } catch {
+    // The next load takes it from the server.
+  }
 }
 
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
+/** The browser's database; where it could not be opened, the next one who asks tries again. */
 function database(): Promise<IDBPDatabase<OutboxSchema>> {
-  opened ??= openDB<OutboxSchema>('which-way', 3, {
+  opened ??= openDB<OutboxSchema>('which-way', 4, {
     upgrade(opening, before) {
       if (before < 1) opening.createObjectStore('waiting', { keyPath: 'id' }).createIndex('job', 'job');
       if (before < 2) opening.createObjectStore('photos', { keyPath: 'id' }).createIndex('job', 'job');
@@ -65,8 +87,11 @@ function database(): Promise<IDBPDatabase<OutboxSchema>> {
         opening.createObjectStore('jobs', { keyPath: 'id' });
         opening.createObjectStore('copied', { keyPath: 'id' }).createIndex('job', 'job');
       }
+      if (before < 4) opening.createObjectStore('aside', { keyPath: 'id' }).createIndex('job', 'job');
     },
+    terminated: () => (opened = null),
   });
+  opened.catch(() => (opened = null));
   return opened;
 }
 
@@ -91,6 +116,13 @@ export const browserOutbox: Outbox = {
     await (await database()).delete('photos', id);
   },
   photosOf: async (job) => (await database()).getAllFromIndex('photos', 'job', job),
+  async putAside(item) {
+    await (await database()).put('aside', item);
+  },
+  async removeAside(id) {
+    await (await database()).delete('aside', id);
+  },
+  asideOf: async (job) => (await database()).getAllFromIndex('aside', 'job', job),
   async copy({ job, cursor, events }) {
     const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
     const copied = transaction.objectStore('copied');
@@ -120,5 +152,16 @@ export const browserOutbox: Outbox = {
       transaction.objectStore('copied').index('job').getAll(id),
     ]);
     return row ? { job: row.job, cursor: row.cursor, events: rows.map(({ event }) => event) } : null;
+  },
+  copies: async () => (await (await database()).getAll('jobs')).map(({ job }) => job),
+  async forget(id) {
+    const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
+    const copied = transaction.objectStore('copied');
+    const keys = await copied.index('job').getAllKeys(id);
+    await Promise.all([
+      ...keys.map((key) => copied.delete(key)),
+      transaction.objectStore('jobs').delete(id),
+      transaction.done,
+    ]);
   },
 };

@@ -12,7 +12,7 @@ export function MapShut() {
   const session = useSession();
   const { list, troubles } = useSafety();
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
-  const open = () => session.takeOut().catch((error: unknown) => setTrouble(toldOf(error)));
+  const open = () => session.setOutOfMachine(true).catch((error: unknown) => setTrouble(toldOf(error)));
   return (
     <main className="mx-auto w-full max-w-3xl p-4 sm:p-8">
       <h1 className="sr-only">Map</h1>

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { approachOf, handleAt } from '@which-way/core/planner';
+import { positionsClosed, requiredSettings } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client.js';
 import { useDesk, type DeskView } from './use-desk.js';
@@ -17,7 +18,14 @@ export const OFFERED_CLIPS = 8;
 
 /** Asks the planner's worker about the map as it is, with the library to recognise the switch by. */
 export function useOutlook(map: SwitchMap, time: string): OutlookView {
-  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const positions = requiredSettings(map.structure).length;
+  const library = useQuery({
+    queryKey: ['alike', map.contacts.length, positions],
+    queryFn: () => api.alike(map.contacts.length, positions),
+    // Nothing is recognised before the list of positions is closed; while the server is away there are the ordinary kinds.
+    enabled: positionsClosed(map.structure) && positions > 1,
+    staleTime: 60_000,
+  });
   const now = approachOf(map);
   const view = useDesk(
     map,

@@ -1,10 +1,8 @@
 import { requirementOf } from '@which-way/core/match';
 import { liveEvents } from '@which-way/core/switch';
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { api, toldOf } from '../api/client.js';
 import { useJobState } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -16,12 +14,11 @@ import { MatchSearch, type Candidate, type SearchState } from './match-search.js
 export function MatchPage() {
   const map = useJobState((state) => state.map);
   const found = useMemo(() => requirementOf(map), [map]);
-  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const [search] = useState(() => new MatchSearch());
   const matches = useStore(search.store);
   useEffect(() => {
-    if (found.kind === 'requirement' && library.data) search.start(found.requirement, library.data);
-  }, [search, found, library.data]);
+    if (found.kind === 'requirement') search.start(found.requirement);
+  }, [search, found]);
   useEffect(() => () => search.stop(), [search]);
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
@@ -59,14 +56,17 @@ export function MatchPage() {
             </Notice>
           </div>
         )}
-        {library.isError && (
+        {matches.trouble && (
           <div className="mt-3">
-            <Notice look="amber" title={toldOf(library.error).message}>
-              The library cannot be shown.
+            <Notice look="amber" title={matches.trouble.message}>
+              {matches.trouble.hint}{' '}
+              <PlainButton look="quiet" onClick={() => search.start(found.requirement)}>
+                Look again
+              </PlainButton>
             </Notice>
           </div>
         )}
-        {library.data?.length === 0 && (
+        {matches.counts && matches.all === 0 && (
           <div className="mt-3">
             <Notice look="plain" title="The library is empty.">
               Take in a file with known switches and parts on the bench page.
@@ -95,12 +95,22 @@ export function MatchPage() {
 }
 
 function Progress({ matches, onStop }: { matches: SearchState; onStop: () => void }) {
-  if (matches.trouble) return <p className="mt-3 text-brick">{matches.trouble}</p>;
+  const { counts, looked, all, candidates, running } = matches;
+  if (running)
+    return (
+      <div className="mt-3 flex min-h-12 items-center gap-3 text-quiet" role="status">
+        Looking through the library.
+        <PlainButton onClick={onStop}>Stop</PlainButton>
+      </div>
+    );
+  if (!counts) return null;
+  const may = counts['same-wiring'] + counts['fits-so-far'];
   return (
-    <div className="mt-3 flex min-h-12 items-center gap-3 text-quiet" role="status">
-      {matches.candidates.length} of {matches.all} looked at
-      {matches.running && <PlainButton onClick={onStop}>Stop</PlainButton>}
-    </div>
+    <p className="mt-3 min-h-12 text-quiet" role="status">
+      {all} in the library: {may} may do, {counts.no} do not, {counts.undecided} undecided. {looked} were
+      compared pair by pair, the others are too small.
+      {candidates.length < all && ` The first ${candidates.length} are listed.`}
+    </p>
   );
 }
 

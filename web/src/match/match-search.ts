@@ -1,9 +1,7 @@
 import type { MatchResult, Requirement } from '@which-way/core/match';
 import type { KnownSwitch } from '@which-way/core/switch';
-import { wrap } from 'comlink';
 import { createStore } from 'zustand/vanilla';
-import { rankOf } from './rank.js';
-import type { MatchWorker } from './match.worker.js';
+import { api, NoServerError, toldOf } from '../api/client.js';
 
 /** A library entry with what came out for it. */
 export interface Candidate {
@@ -12,62 +10,62 @@ export interface Candidate {
 }
 
 export interface SearchState {
-  /** Best first, as far as the search got. */
+  /** Best first. */
   candidates: Candidate[];
+  looked: number;
   all: number;
+  counts: Record<MatchResult['kind'], number> | null;
   running: boolean;
-  trouble: string | null;
+  trouble: { message: string; hint: string } | null;
 }
 
-/** One search through the library in a worker of its own; it can be stopped at any time. */
+const NOTHING: SearchState = {
+  candidates: [],
+  looked: 0,
+  all: 0,
+  counts: null,
+  running: false,
+  trouble: null,
+};
+
+/** One search through the library, on the server, where the library is; it can be stopped at any time. */
 export class MatchSearch {
-  readonly store = createStore<SearchState>(() => ({
-    candidates: [],
-    all: 0,
-    running: false,
-    trouble: null,
-  }));
-  #thread: Worker | null = null;
+  readonly store = createStore<SearchState>(() => NOTHING);
   #asked = '';
+  #leave: AbortController | null = null;
 
   /** Begins anew, unless the very same was asked before. */
-  start(requirement: Requirement, library: readonly KnownSwitch[]): void {
-    const asked = JSON.stringify([
-      requirement,
-      requirement.known && [...requirement.known],
-      library.map(({ id }) => id),
-    ]);
+  start(requirement: Requirement): void {
+    const asked = JSON.stringify([requirement, requirement.known && [...requirement.known]]);
     if (asked === this.#asked) return;
     this.stop();
     this.#asked = asked;
-    this.store.setState({ candidates: [], all: library.length, running: true, trouble: null });
-    const thread = new Worker(new URL('./match.worker.ts', import.meta.url), { type: 'module' });
-    this.#thread = thread;
-    thread.onerror = () => {
-      this.store.setState({ trouble: 'The search could not be started. Reload the page.' });
-      this.stop();
-    };
-    void this.#run(thread, requirement, library);
+    const leave = new AbortController();
+    this.#leave = leave;
+    this.store.setState({ ...NOTHING, running: true }, true);
+    void this.#run(requirement, leave);
   }
 
   stop(): void {
-    this.#thread?.terminate();
-    this.#thread = null;
+    this.#leave?.abort();
+    this.#leave = null;
     this.#asked = '';
     this.store.setState({ running: false });
   }
 
-  async #run(thread: Worker, requirement: Requirement, library: readonly KnownSwitch[]): Promise<void> {
-    const worker = wrap<MatchWorker>(thread);
-    for (const known of library) {
-      const { terminals, positions } = known;
-      const result = await worker.match(requirement, { terminals, positions });
-      if (this.#thread !== thread) return;
-      const candidates = [...this.store.getState().candidates, { known, result }];
-      this.store.setState({ candidates: candidates.sort((one, other) => rankOf(one) - rankOf(other)) });
+  async #run(requirement: Requirement, leave: AbortController): Promise<void> {
+    try {
+      const found = await api.match(requirement, leave.signal);
+      if (this.#leave === leave) this.store.setState({ ...found, running: false });
+    } catch (error) {
+      if (this.#leave !== leave) return;
+      this.#asked = '';
+      const away = error instanceof NoServerError;
+      const told = toldOf(error);
+      const hint = away
+        ? 'The library is on the server: nothing can be looked up until it is back.'
+        : told.hint;
+      this.store.setState({ running: false, trouble: { message: told.message, hint } });
     }
-    this.store.setState({ running: false });
-    thread.terminate();
-    this.#thread = null;
   }
 }

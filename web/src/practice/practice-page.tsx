@@ -7,19 +7,14 @@ import {
   type SimulatedSwitch,
   type SurpriseKind,
 } from '@which-way/core/simulated';
-import {
-  createWriter,
-  describeSwitch,
-  seededRandom,
-  type JobId,
-  type KnownSwitch,
-} from '@which-way/core/switch';
+import { createWriter, describeSwitch, seededRandom, type JobId } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';
+import { LibrarySelect } from '../shared/library-select.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { TopBar } from '../shared/top-bar.js';
 import { ordinaryWords } from '../words/approach.js';
@@ -58,7 +53,7 @@ const FAULTS: readonly [count: number, words: string][] = [
 /** A switch that exists only in the computer, a meter that answers, and what was wrong told afterwards. */
 export function PracticePage() {
   const navigate = useNavigate();
-  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
+  const library = useQuery({ queryKey: ['library', ''], queryFn: () => api.library({ size: 100 }) });
   const [choice, setChoice] = useState('surprise');
   const [drawn, setDrawn] = useState<DrawnSwitch>({ terminals: '6', positions: ['', ''] });
   const [faults, setFaults] = useState(0);
@@ -76,15 +71,20 @@ export function PracticePage() {
       setBusy(false);
     }
   };
-  const start = (event: FormEvent) => {
+  const start = async (event: FormEvent) => {
     event.preventDefault();
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const own = choice === 'drawn' ? readDrawn(drawn) : null;
     if (own?.kind === 'wrong')
       return setTrouble({ message: 'That switch cannot be drawn up.', hint: own.message });
-    const chosen = own
-      ? { hidden: simulatePattern(own.pattern, DRAWN_NAME, seed, true), title: `Practice: ${DRAWN_NAME}` }
-      : switchFor(choice, library.data ?? [], seed);
+    let chosen: { hidden: SimulatedSwitch; title: string } | null = null;
+    try {
+      chosen = own
+        ? { hidden: simulatePattern(own.pattern, DRAWN_NAME, seed, true), title: `Practice: ${DRAWN_NAME}` }
+        : await switchFor(choice, library.data?.entries.map(({ id }) => id) ?? [], seed);
+    } catch (error) {
+      return setTrouble(toldOf(error));
+    }
     if (!chosen) return setTrouble({ message: 'No switch is chosen.', hint: 'Choose one of the list.' });
     const surprised = withSurprises(chosen.hidden, seed, faults);
     void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
@@ -108,13 +108,14 @@ export function PracticePage() {
             Begin the lesson
           </PlainButton>
         </section>
-        <form className="border-t-2 border-line py-5" onSubmit={start}>
+        <form className="border-t-2 border-line py-5" onSubmit={(event) => void start(event)}>
           <h2 className="text-large font-bold">A switch to map</h2>
-          <label className="mt-2 block">
-            Which
-            <select
+          <div className="mt-2">
+            <LibrarySelect
+              label="Which"
               value={choice}
-              onChange={(event) => setChoice(event.target.value)}
+              onChange={setChoice}
+              group="From the library"
               className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
             >
               <option value="surprise">Surprise me</option>
@@ -126,15 +127,8 @@ export function PracticePage() {
                   </option>
                 ))}
               </optgroup>
-              <optgroup label="From the library">
-                {(library.data ?? []).map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </optgroup>
-            </select>
-          </label>
+            </LibrarySelect>
+          </div>
           {choice === 'drawn' && <DrawingUp drawn={drawn} onChange={setDrawn} />}
           <fieldset className="mt-4">
             <legend>What is wrong with it, or with the meter</legend>
@@ -192,12 +186,13 @@ export function PracticePage() {
   );
 }
 
-function switchFor(
+/** The switch that was chosen, or for a surprise one of the ordinary ones and of the library's first page. */
+async function switchFor(
   choice: string,
-  library: readonly KnownSwitch[],
+  library: readonly string[],
   seed: number,
-): { hidden: SimulatedSwitch; title: string } | null {
-  const all = [...ORDINARY.map(({ key }) => key), ...library.map(({ id }) => id)];
+): Promise<{ hidden: SimulatedSwitch; title: string } | null> {
+  const all = [...ORDINARY.map(({ key }) => key), ...library];
   const wanted = choice === 'surprise' ? all[seed % all.length] : choice;
   const title = choice === 'surprise' ? 'Practice: a surprise' : null;
   const ordinary = ORDINARY.find(({ key }) => key === wanted);
@@ -208,10 +203,9 @@ function switchFor(
       title: title ?? `Practice: ${name}`,
     };
   }
-  const known = library.find(({ id }) => id === wanted);
-  return known
-    ? { hidden: simulateKnown(known, seed, true), title: title ?? `Practice: ${known.name}` }
-    : null;
+  if (wanted === undefined) return null;
+  const known = await api.entry(wanted);
+  return { hidden: simulateKnown(known, seed, true), title: title ?? `Practice: ${known.name}` };
 }
 
 async function makePractice(hidden: SimulatedSwitch, title: string): Promise<string> {

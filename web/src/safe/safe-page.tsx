@@ -85,7 +85,7 @@ export function SafePage() {
             </p>
             <PlainButton
               className="justify-self-start"
-              onClick={() => void session.putBack().catch(() => undefined)}
+              onClick={() => void session.setOutOfMachine(false).catch(() => undefined)}
             >
               It is still in the machine after all
             </PlainButton>
@@ -117,7 +117,9 @@ function OutOfMachine() {
       <PlainButton
         look="strong"
         className="min-h-16 justify-self-start text-large"
-        onClick={() => void session.takeOut().catch((error: unknown) => setTrouble(toldOf(error)))}
+        onClick={() =>
+          void session.setOutOfMachine(true).catch((error: unknown) => setTrouble(toldOf(error)))
+        }
       >
         It is out of the machine
       </PlainButton>

@@ -8,12 +8,14 @@ export function SaveMark() {
     saved: 'text-on-enamel',
     sending: 'text-on-enamel',
     waiting: 'bg-amber-wash text-amber-ink',
+    'page-only': 'bg-brick-wash text-brick',
     failed: 'bg-brick-wash text-brick',
   }[save.state];
   const text = {
     saved: 'Saved',
     sending: 'Saving',
     waiting: save.state === 'waiting' ? `Waiting: ${save.count} not saved yet` : '',
+    'page-only': save.state === 'page-only' ? `Only in this open page: ${save.count}. Do not close it` : '',
     failed: save.state === 'failed' ? `Failed: ${save.count} not saved` : '',
   }[save.state];
   return (

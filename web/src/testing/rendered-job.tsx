@@ -20,6 +20,11 @@ const nothingKept: Outbox = {
   copy: async () => undefined,
   addToCopy: async () => undefined,
   copyOf: async () => null,
+  putAside: async () => undefined,
+  removeAside: async () => undefined,
+  asideOf: async () => [],
+  copies: async () => [],
+  forget: async () => undefined,
 };
 
 /** A job on a server in memory, with what was written to it. */
@@ -59,6 +64,7 @@ export async function renderJob(
     simulation: null,
     created: '2026-01-05T10:00:00.000Z',
     updated: '2026-01-05T10:00:00.000Z',
+    archived: false,
     version: 1,
   };
   const writer = createWriter({ newId, now: () => written });
@@ -66,7 +72,8 @@ export async function renderJob(
   for (const what of deeds) events.push(writer.write(events, what));
   const before = events.length;
   const fetched = async (path: string, init: RequestInit = {}): Promise<Response> => {
-    if (path === '/api/library') return Response.json([]);
+    if (path.startsWith('/api/library/alike')) return Response.json([]);
+    if (path.startsWith('/api/library')) return Response.json({ entries: [], count: 0, next: null });
     if (path === '/api/shop')
       return Response.json({
         version: 0,
@@ -78,7 +85,7 @@ export async function renderJob(
       Object.assign(job, JSON.parse(String(init.body)), { version: job.version + 1 });
       return Response.json(job);
     }
-    if (init.method !== 'POST') return Response.json({ job, events, cursor: events.length });
+    if (init.method !== 'POST') return Response.json({ job, events, cursor: events.length, unreadable: [] });
     if (path === '/api/jobs') return Response.json(JSON.parse(String(init.body)));
     const { after, events: sent } = JSON.parse(String(init.body)) as PostEvents;
     if (!path.includes(id))

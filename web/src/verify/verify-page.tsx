@@ -1,11 +1,11 @@
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
 import { liveEvents, type DeedKind, type ExpectedTable, type KnownSwitch } from '@which-way/core/switch';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Inspector, type Inspected } from '../shared/inspector.js';
+import { LibrarySelect } from '../shared/library-select.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { Differences } from './differences.js';
@@ -67,11 +67,18 @@ function Source({
 }) {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const library = useQuery({ queryKey: ['library'], queryFn: api.library });
   const [trouble, setTrouble] = useState<string | null>(null);
   const [how, setHow] = useState<string | null>(null);
-  const take = (known: KnownSwitch | undefined) => {
-    if (!known) return;
+  const choose = async (id: string) => {
+    if (id === '') return;
+    try {
+      take(await api.entry(id));
+    } catch (error) {
+      setHow(null);
+      setTrouble(`${toldOf(error).message} ${toldOf(error).hint}`);
+    }
+  };
+  const take = (known: KnownSwitch) => {
     const lined = lineUp(map.structure, known);
     if (lined.kind === 'cannot') {
       setHow(null);
@@ -96,19 +103,19 @@ function Source({
   return (
     <div className="no-print my-4 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
-        <select
-          aria-label="Known switch"
+        <LibrarySelect
+          quiet
+          label="Known switch"
+          leaveOut={expected?.source.kind === 'library' ? [expected.source.entry] : []}
           value={expected?.source.kind === 'library' ? expected.source.entry : ''}
-          onChange={(event) => take(library.data?.find(({ id }) => id === event.target.value))}
+          onChange={(id) => void choose(id)}
           className="min-h-12 max-w-full rounded-part border-2 border-line bg-sheet px-3"
         >
           <option value="">Take it from the library</option>
-          {library.data?.map((known) => (
-            <option key={known.id} value={known.id}>
-              {known.name}
-            </option>
-          ))}
-        </select>
+          {expected?.source.kind === 'library' && (
+            <option value={expected.source.entry}>{expected.source.name}</option>
+          )}
+        </LibrarySelect>
         {!expected && <PlainButton onClick={() => onSet(drawn())}>Click it in by hand</PlainButton>}
         {expected && (
           <PlainButton
@@ -127,9 +134,6 @@ function Source({
           <PlainButton onClick={() => session.redo(EXPECTED)}>Redo</PlainButton>
         )}
       </div>
-      {library.isError && (
-        <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>
-      )}
       {trouble && (
         <Notice look="amber" title="That one cannot be laid beside this switch.">
           {trouble}

@@ -16,10 +16,17 @@ export const STEP_WORDS: Record<Step, string> = {
 const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 
 /** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
-export function nextWords({ route: { next }, settingName }: Pick<JobSummary, 'route' | 'settingName'>): {
+export function nextWords({
+  route,
+  settingName,
+  trouble,
+}: Pick<JobSummary, 'route' | 'settingName' | 'trouble'>): {
   text: string;
   tone: 'plain' | 'amber' | 'brick';
 } {
+  if (trouble !== null) return { text: `This job cannot be read: ${trouble}`, tone: 'brick' };
+  if (!route) return { text: 'Being worked out', tone: 'plain' };
+  const { next } = route;
   switch (next.code) {
     case 'make-safe':
       return { text: `Make safe: ${SAFETY_SHORT[next.trouble]}`, tone: 'brick' };

@@ -1,0 +1,63 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ClipboardList, Download, LogOut, Upload } from 'lucide-react';
+import { useRef } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { api, toldOf } from '../api/client.js';
+
+const BUTTON = 'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift';
+
+/** Files in and out, on top of the bench. */
+export function Files() {
+  const input = useRef<HTMLInputElement>(null);
+  const queries = useQueryClient();
+  const health = useQuery({ queryKey: ['health'], queryFn: api.health });
+  const begin = async (what: string, run: () => Promise<unknown>) => {
+    try {
+      await run();
+    } catch (error) {
+      const { message, hint } = toldOf(error);
+      toast.error(`${what} ${message}`, { description: hint, duration: Infinity, closeButton: true });
+    }
+    await queries.invalidateQueries({ queryKey: ['works'] });
+  };
+  const signOut = () =>
+    begin('Not signed out.', async () => {
+      await api.signOut();
+      window.location.assign('/sign-in');
+    });
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,.zip,application/json,application/zip"
+        aria-label="Take in a Which Way file"
+        className="hidden"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          event.target.value = '';
+          if (file) void begin(`${file.name} was not sent.`, () => api.lookThrough(file));
+        }}
+      />
+      <button type="button" onClick={() => input.current?.click()} className={BUTTON}>
+        <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
+      </button>
+      <Link to="/shop" className={BUTTON}>
+        <ClipboardList size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Shop lists</span>
+      </Link>
+      <button
+        type="button"
+        onClick={() => void begin('Not saved.', api.exportAll)}
+        className={`${BUTTON} max-sm:hidden`}
+      >
+        <Download size={18} aria-hidden="true" /> Save all as a file
+      </button>
+      {health.data?.signedIn && (
+        <button type="button" onClick={() => void signOut()} className={BUTTON}>
+          <LogOut size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Sign out</span>
+        </button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import type { JobSummary } from '@which-way/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { api, toldOf } from '../api/client.js';
+import { browserOutbox } from '../job/outbox.js';
+import { DialogPanel } from '../shared/dialog-panel.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+
+/** Puts a job away, or back on the bench. */
+export function usePutAway() {
+  const queries = useQueryClient();
+  return async ({ id, version, archived, number }: JobSummary) => {
+    try {
+      await api.changeJob(id, { version, archived: !archived });
+      toast.success(archived ? `Job ${number} is on the bench again.` : `Job ${number} is put away.`);
+    } catch (error) {
+      toast.error(toldOf(error).message, { description: toldOf(error).hint });
+    }
+    await queries.invalidateQueries({ queryKey: ['jobs'] });
+  };
+}
+
+/** Asks before a job is deleted, and offers to save it first. */
+export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
+  const remove = async () => {
+    try {
+      await api.deleteJob(job.id);
+      await browserOutbox.forget(job.id).catch(() => undefined);
+      toast.success(`Job ${job.number} is deleted.`);
+      onClose();
+      await queries.invalidateQueries({ queryKey: ['jobs'] });
+    } catch (error) {
+      setTrouble(toldOf(error));
+    }
+  };
+  return (
+    <DialogPanel open onOpenChange={onClose} title={`Delete job ${job.number}?`}>
+      <p className="mt-3">
+        <strong>{job.title}</strong> goes with all its readings, and cannot be brought back here. Its photos
+        stay in the data folder. To have it out of the way, put it away instead.
+      </p>
+      {trouble && (
+        <div className="mt-3">
+          <Notice look="brick" title={trouble.message}>
+            {trouble.hint}
+          </Notice>
+        </div>
+      )}
+      <div className="mt-5 flex flex-wrap gap-3">
+        <a
+          href={`/api/jobs/${job.id}/export`}
+          download
+          className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
+        >
+          Save it as a file first
+        </a>
+        <PlainButton className="text-brick" onClick={() => void remove()}>
+          Delete it
+        </PlainButton>
+        <PlainButton look="quiet" onClick={onClose}>
+          Keep it
+        </PlainButton>
+      </div>
+    </DialogPanel>
+  );
+}

@@ -1,0 +1,138 @@
+import type { ImportPreview, Work } from '@which-way/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api } from '../api/client.js';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { importedWords, KIND_WORDS, previewWords, stepWords } from '../words/works.js';
+import { isActive, useWorks } from './use-bench-stream.js';
+
+/** Long work on the server: how far it is, what a file would bring, what came of it. */
+export function WorksPanel() {
+  const works = useWorks();
+  if (works.length === 0) return null;
+  return (
+    <section aria-label="Long work" className="mb-4 grid gap-3">
+      {works.map((work) => (
+        <WorkItem key={work.id} work={work} />
+      ))}
+    </section>
+  );
+}
+
+function WorkItem({ work }: { work: Work }) {
+  const queries = useQueryClient();
+  const end = async () => {
+    await api.endWork(work.id).catch(() => undefined);
+    await queries.invalidateQueries({ queryKey: ['works'] });
+  };
+  const name = work.preview?.name ?? '';
+  if (isActive(work)) return <Running work={work} onStop={() => void end()} />;
+  if (work.state === 'ready' && work.preview)
+    return <Preview work={work} preview={work.preview} onLeave={() => void end()} />;
+  const forget = (
+    <PlainButton look="quiet" onClick={() => void end()}>
+      Close
+    </PlainButton>
+  );
+  if (work.state === 'failed' && work.error) {
+    const title = work.kind === 'import' ? 'The file was not taken in.' : `${KIND_WORDS[work.kind].failed}.`;
+    return (
+      <Notice look="brick" title={`${title} ${work.error.message}`}>
+        {work.error.hint} {forget}
+      </Notice>
+    );
+  }
+  if (work.state === 'cancelled')
+    return (
+      <Notice look="plain" title={`${KIND_WORDS[work.kind].stopped}.`}>
+        Nothing of it stays. {forget}
+      </Notice>
+    );
+  return (
+    <Notice
+      look="plain"
+      title={work.imported ? importedWords(name, work.imported) : `${KIND_WORDS[work.kind].done}.`}
+    >
+      <span className="flex flex-wrap items-center gap-3">
+        {work.file && (
+          <a
+            href={`/api/works/${work.id}/file`}
+            download={work.file.name}
+            className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
+          >
+            Save {work.file.name} ({Math.max(1, Math.round(work.file.bytes / 1024))} kB)
+          </a>
+        )}
+        {work.kind === 'backup' && <span>Keep it on another disk than this one.</span>}
+        {forget}
+      </span>
+    </Notice>
+  );
+}
+
+function Running({ work, onStop }: { work: Work; onStop: () => void }) {
+  const { done, total } = work;
+  const share = total > 0 ? Math.min(1, done / total) : null;
+  return (
+    <Notice look="plain" title={KIND_WORDS[work.kind].running}>
+      <div className="flex flex-wrap items-center gap-3" role="status">
+        <progress
+          className="h-4 grow accent-(--teal)"
+          aria-label={KIND_WORDS[work.kind].running}
+          {...(share === null ? {} : { value: share, max: 1 })}
+        />
+        <span>{stepWords(work)}</span>
+        <PlainButton onClick={onStop}>Stop</PlainButton>
+      </div>
+    </Notice>
+  );
+}
+
+function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPreview; onLeave: () => void }) {
+  const queries = useQueryClient();
+  const [shop, setShop] = useState(preview.shop === 'first');
+  const { setAside, setAsideCount } = preview;
+  const take = async () => {
+    await api.takeIn(work.id, shop).catch(() => undefined);
+    await queries.invalidateQueries({ queryKey: ['works'] });
+  };
+  const nothing = preview.jobsNew + preview.events + preview.entries + preview.photos === 0;
+  return (
+    <Notice look={setAsideCount > 0 ? 'amber' : 'plain'} title={`${preview.name}: ${previewWords(preview)}`}>
+      {nothing && setAsideCount === 0 && <p>All of it is here already.</p>}
+      {setAsideCount > 0 && (
+        <>
+          <p>{setAsideCount} are set aside and not taken in:</p>
+          <ul className="my-2 max-h-60 list-disc overflow-y-auto pl-6">
+            {setAside.map((one, index) => (
+              <li key={index}>
+                <strong>{one.of}</strong>: {one.message} {one.hint}
+              </li>
+            ))}
+            {setAsideCount > setAside.length && <li>and {setAsideCount - setAside.length} more</li>}
+          </ul>
+        </>
+      )}
+      {(preview.shop === 'first' || preview.shop === 'other') && (
+        <label className="flex min-h-12 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--teal)"
+            checked={shop}
+            onChange={(event) => setShop(event.target.checked)}
+          />
+          {preview.shop === 'first'
+            ? 'Take over its shop lists and code notes'
+            : 'Put its shop lists and code notes in the place of those here'}
+        </label>
+      )}
+      <div className="mt-2 flex flex-wrap gap-3">
+        <PlainButton look="strong" onClick={() => void take()}>
+          Take in
+        </PlainButton>
+        <PlainButton onClick={onLeave}>Leave it</PlainButton>
+      </div>
+    </Notice>
+  );
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { deedWords } from '../words/deeds.js';
+import { useJobState, useSession } from './job-context.js';
+import { mendingOf, type SetAside } from './set-aside.js';
+import { saveAsFile } from './save-as-file.js';
+
+/** What the server refused: read here, and mended or left out. The rest of the work goes on meanwhile. */
+export function AsidePanel() {
+  const aside = useJobState((state) => state.aside);
+  const photos = useJobState((state) => state.photos);
+  const refused = photos.filter((photo) => photo.refused !== null);
+  if (aside.length + refused.length === 0) return null;
+  const count = aside.length + refused.length;
+  return (
+    <div className="no-print max-h-[40dvh] shrink-0 overflow-y-auto px-5 pt-3">
+      <Notice look="brick" title={count === 1 ? 'A change was not saved' : `${count} changes were not saved`}>
+        <ul className="grid gap-3">
+          {aside.map((item) => (
+            <li key={item.id}>
+              <AsideItem item={item} />
+            </li>
+          ))}
+          {refused.map((photo) => (
+            <li key={photo.id}>
+              <RefusedPhoto id={photo.id} />
+            </li>
+          ))}
+        </ul>
+      </Notice>
+    </div>
+  );
+}
+
+function AsideItem({ item }: { item: SetAside }) {
+  const session = useSession();
+  const mending = mendingOf(item);
+  const [typed, setTyped] = useState(mending.how === 'value' ? String(mending.value) : '');
+  const { event, error, dependents } = item;
+  const mend = () => session.mend(item, mending, typed);
+  const tooLong =
+    mending.how === 'value' && mending.most !== null && typeof mending.value === 'string'
+      ? [...typed].length - mending.most
+      : 0;
+  return (
+    <div className="grid gap-2">
+      <p>
+        <strong>Not saved: {deedWords(event.what.kind)}.</strong> {error.message} {error.hint}
+        {dependents.length > 0 && ` With it wait ${dependents.length} more that hang on it.`}
+      </p>
+      <div className="flex flex-wrap items-end gap-3">
+        {mending.how === 'value' && (
+          <label className="grow">
+            <span className="text-small">
+              What it should be{mending.most === null ? '' : `, at most ${mending.most}`}
+              {tooLong > 0 && `: ${tooLong} too many`}
+            </span>
+            <input
+              value={typed}
+              onChange={(change) => setTyped(change.target.value)}
+              className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"
+            />
+          </label>
+        )}
+        {mending.how === 'value' && (
+          <PlainButton look="strong" disabled={tooLong > 0} onClick={mend}>
+            Save it mended
+          </PlainButton>
+        )}
+        {mending.how === 'first-of-list' && (
+          <PlainButton look="strong" onClick={mend}>
+            Keep the first {mending.most} of {mending.length}
+          </PlainButton>
+        )}
+        {mending.how === 'again' && (
+          <PlainButton look="strong" onClick={mend}>
+            Make it on the switch as it is now
+          </PlainButton>
+        )}
+        <PlainButton onClick={() => session.leaveOut(item)}>Leave it out</PlainButton>
+      </div>
+    </div>
+  );
+}
+
+function RefusedPhoto({ id }: { id: string }) {
+  const session = useSession();
+  const photo = useJobState((state) => state.photos.find((one) => one.id === id));
+  if (!photo?.refused) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <img src={photo.url} alt="The photo that was refused" className="size-16 rounded-part object-cover" />
+      <p className="grow">
+        <strong>Not saved: a photo.</strong> {photo.refused.message} {photo.refused.hint}
+      </p>
+      <PlainButton onClick={() => session.sendPhotoAgain(photo.id)}>Try again</PlainButton>
+      <a
+        href={photo.url}
+        download="photo"
+        className="flex min-h-12 items-center rounded-part border-2 border-line bg-sheet px-4 font-semibold"
+      >
+        Save it as a file
+      </a>
+      <PlainButton onClick={() => void session.photos.drop(photo.id)}>Drop it</PlainButton>
+    </div>
+  );
+}
+
+/** What this browser had from the server once, and the server does not have any more. */
+export function LostPanel() {
+  const lost = useJobState((state) => state.lost);
+  const session = useSession();
+  if (lost.length === 0) return null;
+  return (
+    <div className="no-print px-5 pt-3">
+      <Notice
+        look="amber"
+        title={`The server has lost ${lost.length} events of this job that this browser still has`}
+      >
+        <p>An older database was put in its place perhaps. They can be put back as they were.</p>
+        <div className="mt-2 flex flex-wrap gap-3">
+          <PlainButton look="strong" onClick={() => session.settleLost(true)}>
+            Put them back
+          </PlainButton>
+          <PlainButton onClick={() => session.settleLost(false)}>Let them go</PlainButton>
+        </div>
+      </Notice>
+    </div>
+  );
+}
+
+/** A job that is gone from the server, of which this browser still has something. */
+export function DeletedJob() {
+  const job = useJobState((state) => state.job);
+  const events = useJobState((state) => state.events);
+  if (!job || events.length === 0) return null;
+  return (
+    <p className="mt-2">
+      This browser still has {events.length} events of it.{' '}
+      <PlainButton onClick={() => saveAsFile(job, events)}>Save them as a file</PlainButton>
+    </p>
+  );
+}

@@ -1,0 +1,83 @@
+import { strandedActs, type SettingId, type TerminalId } from '@which-way/core/switch';
+import { useMemo, useState } from 'react';
+import { Notice } from '../shared/notice.js';
+import { PlainButton } from '../shared/plain-button.js';
+import { settingName } from '../words/terminals.js';
+import { useJobState, useSession } from './job-context.js';
+import { dropStranded, moveStranded } from './stranded-acts.js';
+
+const SELECT = 'mt-1 min-h-12 rounded-part border-2 border-line bg-sheet px-3';
+
+/** Readings on a lug or in a position that was never added: they are kept, they count for nothing, and they can be moved. */
+export function StrandedPanel() {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const stranded = useMemo(() => strandedActs(map.log), [map.log]);
+  const [terminals, setTerminals] = useState<ReadonlyMap<TerminalId, TerminalId>>(new Map());
+  const [settings, setSettings] = useState<ReadonlyMap<SettingId, SettingId>>(new Map());
+  if (stranded.length === 0) return null;
+  const lugs = [...new Set(stranded.flatMap((act) => act.terminals))];
+  const positions = [...new Set(stranded.flatMap((act) => act.settings))];
+  const ready = lugs.every((id) => terminals.has(id)) && positions.every((id) => settings.has(id));
+  const readings = stranded.reduce((sum, { act }) => sum + act.what.readings.length, 0);
+  return (
+    <div className="no-print px-5 pt-3">
+      <Notice
+        look="amber"
+        title={`${readings === 1 ? 'A reading is' : `${readings} readings are`} set aside: on something that was never added`}
+      >
+        <p>The change that should have brought it in was refused. Say what was meant, or take them out.</p>
+        <div className="mt-2 flex flex-wrap items-end gap-3">
+          {lugs.map((lost, index) => (
+            <label key={lost}>
+              <span className="block text-small">
+                Lug that is not there{lugs.length > 1 && `, ${index + 1}`}: it is
+              </span>
+              <select
+                className={SELECT}
+                value={terminals.get(lost) ?? ''}
+                onChange={({ target }) =>
+                  setTerminals(new Map(terminals).set(lost, target.value as TerminalId))
+                }
+              >
+                <option value="">Choose a lug</option>
+                {map.structure.terminals.map(({ id, label }) => (
+                  <option key={id} value={id}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ))}
+          {positions.map((lost, index) => (
+            <label key={lost}>
+              <span className="block text-small">
+                Position that is not there{positions.length > 1 && `, ${index + 1}`}: it is
+              </span>
+              <select
+                className={SELECT}
+                value={settings.get(lost) ?? ''}
+                onChange={({ target }) => setSettings(new Map(settings).set(lost, target.value as SettingId))}
+              >
+                <option value="">Choose a position</option>
+                {map.structure.settings.map(({ id }) => (
+                  <option key={id} value={id}>
+                    {settingName(map.structure, id)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ))}
+          <PlainButton
+            look="strong"
+            disabled={!ready}
+            onClick={() => moveStranded(session, { terminals, settings })}
+          >
+            Move them there
+          </PlainButton>
+          <PlainButton onClick={() => dropStranded(session)}>Take them out</PlainButton>
+        </div>
+      </Notice>
+    </div>
+  );
+}
