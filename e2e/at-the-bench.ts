@@ -1,5 +1,16 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** The heading of each step's first page. */
+const HEADINGS = {
+  Intake: 'Intake',
+  'Make safe': 'Make safe',
+  'Tag wires': 'Terminals and handle',
+  Map: 'Map',
+  'Truth table': /Truth table|contact|joins|Nothing|position/i,
+  Verify: /Verify|What it should do/,
+  Match: /Match|What can take its place/,
+};
+
 /** What the hands do on the screens, in the words of the screens. */
 export class Bench {
   readonly prompt: Locator;
@@ -83,11 +94,19 @@ export class Bench {
     throw new Error('the plan did not come to an end');
   }
 
-  async go(step: string): Promise<void> {
+  /** Goes to a step of the route, and waits until its page is the one that is shown: a terminal has the same name on two. */
+  async go(step: keyof typeof HEADINGS): Promise<void> {
     await this.page
       .getByRole('navigation', { name: 'Steps of this job' })
       .getByRole('link', { name: step })
       .click();
+    await this.page.getByRole('heading', { level: 1, name: HEADINGS[step] }).waitFor({ state: 'attached' });
+  }
+
+  /** Goes to a part of a step, and waits for its page. */
+  async part(name: string): Promise<void> {
+    await this.page.getByRole('link', { name, exact: true }).click();
+    await this.page.getByRole('heading', { level: 1, name }).waitFor({ state: 'attached' });
   }
 
   terminal(label: string): Locator {

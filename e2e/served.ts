@@ -1,5 +1,5 @@
 import { test as base } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -70,6 +70,27 @@ export class Served {
     child.kill(signal);
     await Promise.race([ended, gone]);
     this.#process = null;
+  }
+
+  /**
+   * Fills the disk as far as this server is concerned, or frees it again: no file of it may grow any more (RLIMIT_FSIZE, by
+   * util-linux' prlimit). Small files that are written anew fail too.
+   */
+  diskFull(full: boolean): void {
+    const limit = full ? '1:unlimited' : 'unlimited:unlimited';
+    const { status, stderr } = spawnSync('prlimit', [
+      '--pid',
+      String(this.#process?.pid),
+      `--fsize=${limit}`,
+    ]);
+    if (status !== 0) throw new Error(`prlimit: ${String(stderr)}`);
+  }
+
+  /** Loses the disk: the data folder is empty at the next start. */
+  async wipe(): Promise<void> {
+    await this.kill();
+    for (const name of readdirSync(this.folder))
+      rmSync(join(this.folder, name), { recursive: true, force: true });
   }
 
   async get<Answer>(path: string): Promise<Answer> {

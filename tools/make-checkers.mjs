@@ -56,7 +56,7 @@ const ajv = new Ajv2020({
   inlineRefs: false,
   code: { source: true, esm: true, lines: false },
 });
-addFormats.default ? addFormats.default(ajv) : addFormats(ajv);
+(addFormats.default ?? addFormats)(ajv);
 const names = Object.keys(schemas.CHECKED).sort();
 ajv.addSchema(shared(schemas.CHECKED), 'all');
 const code = (standaloneCode.default ?? standaloneCode)(

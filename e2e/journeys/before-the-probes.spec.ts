@@ -20,7 +20,7 @@ test('from the complaint to tagged wires, with two photos, a boxed marking and i
     'The wall socket’s own switch',
   );
 
-  await page.getByRole('link', { name: 'Markings' }).click();
+  await bench.part('Markings');
   await page
     .getByLabel('Add photos')
     .setInputFiles([await picture('front.jpg'), await picture('back.jpg', 600, 800)]);
@@ -50,7 +50,7 @@ test('from the complaint to tagged wires, with two photos, a boxed marking and i
   await expect(loupe.getByRole('button', { name: '6(2)A 250V~ T85' })).toBeVisible();
 
   await bench.go('Tag wires');
-  await page.getByRole('link', { name: 'Wires and jumpers' }).click();
+  await bench.part('Wires and jumpers');
   for (const [index, code] of ['BN, brown', 'BU, blue'].entries()) {
     await bench.terminal(String(index + 1)).click();
     await page.getByRole('button', { name: `A wire on ${index + 1}` }).click();
@@ -153,7 +153,7 @@ test('a supply path is tested link by link, and ends with: not the switch', asyn
   const bench = new Bench(page);
   await bench.startReal(2, '2');
   await bench.go('Tag wires');
-  await page.getByRole('link', { name: 'Is it the switch?' }).click();
+  await bench.part('Is it the switch?');
   await page.getByRole('button', { name: /^Lamp/ }).click();
   const chain = page.getByRole('list', { name: 'Supply path' });
   await expect(chain.getByRole('button')).toHaveCount(6);
@@ -196,7 +196,7 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   const bench = new Bench(page);
   await bench.startReal(4, '3');
   await bench.go('Tag wires');
-  await page.getByRole('link', { name: 'Wires and jumpers' }).click();
+  await bench.part('Wires and jumpers');
   const parts = page.getByRole('region', { name: 'Jumpers and parts' });
   await bench.terminal('1').click();
   await bench.terminal('4').click();
@@ -279,7 +279,7 @@ test('a strip log is written forwards and read backwards', async ({ page }) => {
   const bench = new Bench(page);
   await bench.startReal(2, '2');
   await bench.go('Tag wires');
-  await page.getByRole('link', { name: 'Strip log' }).click();
+  await bench.part('Strip log');
   const step = async (first: boolean, text: string, loose: string) => {
     await page.getByRole('button', { name: first ? 'Write down the first step' : 'Next step' }).click();
     await page.getByLabel('What comes off').fill(text);
@@ -320,6 +320,7 @@ async function shopJourney(page: Page, base: string): Promise<void> {
   await page.getByRole('button', { name: 'Save the lists' }).click();
   await expect(page.getByText('The shop’s lists are saved.')).toBeVisible();
   await page.goto(base);
+  await page.getByRole('heading', { name: 'On the bench' }).waitFor();
   await page.keyboard.press('n');
   await page.getByLabel('How many terminals?').fill('2');
   await page.getByRole('button', { name: 'It is still in the machine' }).click();

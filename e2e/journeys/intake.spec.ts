@@ -10,7 +10,7 @@ test('a complaint and a marking are kept through a reload, and the marking is de
   await page.getByLabel('The complaint, in the owner’s words').fill('Only long wave plays.');
   await expect(page.getByRole('link', { name: /^Intake\s*, done/ })).toBeVisible();
 
-  await page.getByRole('link', { name: 'Markings' }).click();
+  await bench.part('Markings');
   await page.getByRole('button', { name: 'Read a marking' }).click();
   await page.getByLabel('Marking as read').fill('16(4)A 250V~ # 5E4');
   await page.keyboard.press('Enter');
@@ -35,7 +35,7 @@ test('a complaint and a marking are kept through a reload, and the marking is de
   await page.keyboard.press('Backspace');
   await bench.go('Intake');
   await expect(page.getByLabel('The complaint, in the owner’s words')).toHaveValue('Only long wave plays.');
-  await page.getByRole('link', { name: 'Markings' }).click();
+  await bench.part('Markings');
   await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByLabel('Marking as read')).toHaveCount(0);
 });

@@ -56,7 +56,7 @@ test('from Map a switch now to a chosen replacement, on a simulated switch with 
   await expect(page.getByTestId('outcome')).toContainText('agrees in every pair and position');
 
   await bench.go('Match');
-  await expect(page.getByText('15 of 15 looked at')).toBeVisible();
+  await expect(page.getByText('15 in the library:')).toBeVisible();
   await expect(page.getByText('Ratings, returns, fit: not compared.').first()).toBeVisible();
   await expect(page.getByText('no: 3 terminals, 8 are needed').first()).toBeVisible();
   const first = page.getByRole('list', { name: 'Library, best first' }).getByRole('button').first();

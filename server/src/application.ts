@@ -29,6 +29,7 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
   const logger = new QuietStart();
   const app = await NestFactory.create<NestExpressApplication>(AppModule.for(serving), {
     bodyParser: false,
+    forceCloseConnections: true,
     logger: process.env['WHICH_WAY_LOG'] === 'quiet' ? false : logger,
     abortOnError: false,
   });

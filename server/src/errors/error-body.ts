@@ -4,7 +4,7 @@ import { Refusal } from './refusal.js';
 
 /** What the operating system says when it is the store that fails, and not what was sent. */
 const STORE =
-  /^(SQLITE_(FULL|IOERR|READONLY|BUSY|CORRUPT|NOTADB|CANTOPEN)|ENOSPC|EDQUOT|EIO|EROFS|EACCES|EPERM|EMFILE|ENFILE)/;
+  /^(SQLITE_(FULL|IOERR|READONLY|BUSY|CORRUPT|NOTADB|CANTOPEN)|ENOSPC|EDQUOT|EIO|EROFS|EACCES|EPERM|EMFILE|ENFILE|EFBIG)/;
 
 /** Status and body for whatever was thrown; nothing of the inside leaks out. */
 export function errorBody(thrown: unknown): [status: number, body: ApiError] {

@@ -1,6 +1,6 @@
 import type { StreamMessages, Work } from '@which-way/contract';
-import { Injectable } from '@nestjs/common';
-import { Observable, Subject } from 'rxjs';
+import { Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
+import { Observable, Subject, takeUntil } from 'rxjs';
 import { Backroom } from '../backroom/backroom.js';
 
 export interface StreamMessage {
@@ -15,7 +15,8 @@ const ALIVE_MS = 20_000;
 
 /** What open pages hear as it happens: the log of the job that they have open, the bench, long work. */
 @Injectable()
-export class Live {
+export class Live implements BeforeApplicationShutdown {
+  readonly #ending = new Subject<void>();
   readonly #jobs = new Subject<{ job: string; gone: boolean }>();
   readonly #said = new Subject<StreamMessage>();
   /** Names this store; another name after a restore. */
@@ -44,9 +45,14 @@ export class Live {
     this.bench();
   }
 
+  /** Ends all streams: the server could not stop as long as pages listen. They take it up again when it is back. */
+  beforeApplicationShutdown(): void {
+    this.#ending.next();
+  }
+
   /** The stream of one page: of one job from a cursor on, if it has one open. */
   stream(job: string | null, after: number): Observable<StreamMessage> {
-    return new Observable((page) => {
+    return new Observable<StreamMessage>((page) => {
       let cursor = after;
       let wanted = false;
       let busy = false;
@@ -82,6 +88,6 @@ export class Live {
         jobs.unsubscribe();
         clearInterval(alive);
       };
-    });
+    }).pipe(takeUntil(this.#ending));
   }
 }

@@ -62,34 +62,17 @@ export class TransferService {
 
   /** A whole file in one go: all of it or nothing, if one thing in it is wrong. */
   async import(body: Readable): Promise<Imported> {
-    const { id, folder } = await this.#store(body, IMPORT_BYTES);
-    const worker: Worker = {
-      folder,
-      flag: new SharedArrayBuffer(4),
-      tell: () => undefined,
-      goesOn: () => undefined,
-    };
-    return new Promise((resolve, reject) => {
-      const run = async () => {
-        try {
-          const { preview } = await this.#check(worker, id, 'which-way.json');
-          const [first, ...more] = preview?.setAside ?? [];
-          if (first) {
-            const status = ['event-differs', 'sequence-taken'].includes(first.code) ? 409 : 422;
-            throw new Refusal(
-              status,
-              more.length > 0 ? { ...plain(first), more: more.slice(0, 20).map(plain) } : plain(first),
-            );
-          }
-          resolve(await this.#takeIn(worker, id, preview?.shop === 'first'));
-        } catch (error) {
-          reject(error instanceof Error ? error : new Error(String(error)));
-          throw error;
-        }
-        return {};
-      };
-      this.works.begin('import', run, { id, folder });
-    }).finally(() => this.works.cancel(id)) as Promise<Imported>;
+    const place = await this.#store(body, IMPORT_BYTES);
+    return this.works.quietly(async (worker) => {
+      const { preview } = await this.#check(worker, place.id, 'which-way.json');
+      const [first, ...more] = preview?.setAside ?? [];
+      if (first) {
+        const status = ['event-differs', 'sequence-taken'].includes(first.code) ? 409 : 422;
+        const others = more.length > 0 ? { more: more.slice(0, 20).map(plain) } : {};
+        throw new Refusal(status, { ...plain(first), ...others });
+      }
+      return this.#takeIn(worker, place.id, preview?.shop === 'first');
+    }, place);
   }
 
   async #store(body: Readable, most: number): Promise<{ id: string; folder: string }> {

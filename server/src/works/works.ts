@@ -89,6 +89,20 @@ export class Works {
     return this.get(id);
   }
 
+  /** Runs work that its own request waits for: in its turn, told to nobody, its folder gone afterwards. */
+  quietly<Result>(run: (worker: Worker) => Promise<Result>, { folder }: { folder: string }): Promise<Result> {
+    const worker: Worker = {
+      folder,
+      flag: new SharedArrayBuffer(4),
+      tell: () => undefined,
+      goesOn: () => undefined,
+    };
+    const turn = () => run(worker).finally(() => this.discard(folder));
+    const result = this.#last.then(turn, turn);
+    this.#last = result.catch(() => undefined);
+    return result;
+  }
+
   /** Goes on with work that waited for a person. */
   resume(id: string, run: (worker: Worker) => Promise<Partial<Work>>): Work {
     const kept = this.#find(id);

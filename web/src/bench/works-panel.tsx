@@ -43,31 +43,27 @@ function WorkItem({ work }: { work: Work }) {
       </Notice>
     );
   }
-  if (work.state === 'cancelled')
-    return (
-      <Notice look="plain" title={`${KIND_WORDS[work.kind].stopped}.`}>
-        Nothing of it stays. {forget}
-      </Notice>
-    );
+  const said =
+    work.state === 'cancelled'
+      ? `${KIND_WORDS[work.kind].stopped}. Nothing of it stays.`
+      : work.imported
+        ? importedWords(name, work.imported)
+        : `${KIND_WORDS[work.kind].done}.`;
   return (
-    <Notice
-      look="plain"
-      title={work.imported ? importedWords(name, work.imported) : `${KIND_WORDS[work.kind].done}.`}
-    >
-      <span className="flex flex-wrap items-center gap-3">
-        {work.file && (
-          <a
-            href={`/api/works/${work.id}/file`}
-            download={work.file.name}
-            className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
-          >
-            Save {work.file.name} ({Math.max(1, Math.round(work.file.bytes / 1024))} kB)
-          </a>
-        )}
-        {work.kind === 'backup' && <span>Keep it on another disk than this one.</span>}
-        {forget}
-      </span>
-    </Notice>
+    <div className="flex flex-wrap items-center gap-3 rounded-part border-2 border-line bg-sheet px-4 py-1">
+      <strong className="mr-auto">{said}</strong>
+      {work.kind === 'backup' && work.file && <span>Keep it on another disk than this one.</span>}
+      {work.file && (
+        <a
+          href={`/api/works/${work.id}/file`}
+          download={work.file.name}
+          className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
+        >
+          Save {work.file.name} ({Math.max(1, Math.round(work.file.bytes / 1024))} kB)
+        </a>
+      )}
+      {forget}
+    </div>
   );
 }
 

@@ -249,9 +249,8 @@ export class JobSession {
 
   /** Changes the job's own fields; throws what the server said. */
   async changeJob(change: { title?: string; place?: string; outOfMachine?: boolean }): Promise<void> {
-    const { job } = this.store.getState();
-    if (!job) return;
-    this.store.setState({ job: await api.changeJob(this.id, { version: job.version, ...change }) });
+    const version = this.store.getState().job?.version;
+    if (version) this.store.setState({ job: await api.changeJob(this.id, { version, ...change }) });
   }
 
   /** The switch is in the hand, with nothing of the machine on it; or in the machine after all, with its wires on. */

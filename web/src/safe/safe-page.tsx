@@ -2,6 +2,7 @@ import { linesForJob } from '@which-way/core/safety';
 import { SAFETY_ACTS, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
+import { toast } from 'sonner';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
@@ -85,7 +86,11 @@ export function SafePage() {
             </p>
             <PlainButton
               className="justify-self-start"
-              onClick={() => void session.setOutOfMachine(false).catch(() => undefined)}
+              onClick={() =>
+                void session
+                  .setOutOfMachine(false)
+                  .catch((error: unknown) => toast.error(toldOf(error).message))
+              }
             >
               It is still in the machine after all
             </PlainButton>
