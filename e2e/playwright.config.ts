@@ -8,7 +8,9 @@ const chromiumArguments = JSON.parse(
 
 export default defineConfig({
   testDir: 'journeys',
-  timeout: 120_000,
+  timeout: 240_000,
+  // Room for a machine that is busy with something else; a journey that passes does not wait for it.
+  expect: { timeout: 25_000 },
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,

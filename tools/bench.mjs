@@ -33,6 +33,7 @@ const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, s
   await import('@which-way/core/switch');
 
 const { benchBrowser } = await import('./bench-browser.mjs');
+const { benchStore } = await import('./bench-store.mjs');
 const { benchPlanners, readCases, WrongCases } = await import('./planning/bench-planners.mjs');
 
 const option = process.argv.indexOf('--cases');
@@ -291,5 +292,6 @@ benchRecheck();
 benchPath();
 benchContinuity();
 benchMatch();
+await benchStore({ note, atMost, round });
 await benchBrowser({ note, atMost, round });
 if (json) write(`${JSON.stringify(figures)}\n`);

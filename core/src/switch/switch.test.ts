@@ -313,6 +313,7 @@ describe('labels as people list them', () => {
     ['1-5 3', 'twice', '3'],
     ['a A', 'twice', 'A'],
     ['5-1', 'run-backwards', '5-1'],
+    ['ABCDEFGHIJKLMNOPQRSTUVWX1-2', 'not-a-label', 'ABCDEFGHIJKLMNOPQRSTUVWX1-2'],
     ['A1-B3', 'not-a-label', 'A1-B3'],
     ['1-500', 'too-many', '1-500'],
     ['9=0.3', 'not-a-label', '9=0.3'],

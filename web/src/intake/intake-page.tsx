@@ -1,4 +1,4 @@
-import { INTAKE_ACTS, notesOf, type NoteField } from '@which-way/core/switch';
+import { INTAKE_ACTS, notesOf, type NoteField, NOTE_LETTERS } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
@@ -58,7 +58,7 @@ export function StoryPage() {
             <KeptField
               key={field}
               {...words}
-              maxLength={4000}
+              maxLength={NOTE_LETTERS}
               text={notes.get(field) ?? ''}
               onKeep={(text) => session.emit({ kind: 'noted', field, text })}
             />

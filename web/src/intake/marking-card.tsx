@@ -7,6 +7,7 @@ import {
   type Photo,
   type PhotoBox,
   type Sureness,
+  MARKING_LETTERS,
 } from '@which-way/core/switch';
 import { useState } from 'react';
 import { photoUrl } from '../photos/photo-url.js';
@@ -50,7 +51,7 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
           id={`marking-${marking.id}`}
           aria-label="Marking as read"
           value={typed}
-          maxLength={120}
+          maxLength={MARKING_LETTERS}
           autoComplete="off"
           spellCheck={false}
           onChange={(event) => setTyped(event.target.value)}

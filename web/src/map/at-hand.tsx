@@ -1,5 +1,5 @@
 import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
-import { PLAIN_APPROACH, type HandSeconds } from '@which-way/core/switch';
+import { MOST_NAMED_PAIRS, PLAIN_APPROACH, type HandSeconds } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -89,6 +89,10 @@ function QuickCheck({ probing }: { probing: Probing }) {
   const begin = () => {
     const read = readPairs(text, map.structure);
     if (read.kind === 'wrong') return setMessage(read.message);
+    if (read.pairs.length > MOST_NAMED_PAIRS)
+      return setMessage(
+        `That is ${read.pairs.length} pairs; a quick check takes at most ${MOST_NAMED_PAIRS}. Map the switch instead.`,
+      );
     setMessage('');
     session.emit({ kind: 'pairs-named', pairs: read.pairs });
     probing.approach({ extent: 'named-pairs' });

@@ -1,6 +1,6 @@
 import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
-import type { SettingId, Value } from '@which-way/core/switch';
+import { type SettingId, type Value, POSITION_NAME_LETTERS } from '@which-way/core/switch';
 import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../job/job-context.js';
@@ -197,7 +197,7 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
       <input
         autoFocus
         aria-label="Name of the position"
-        maxLength={40}
+        maxLength={POSITION_NAME_LETTERS}
         value={name}
         onChange={(event) => setName(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && onDone()}

@@ -1,4 +1,4 @@
-import { PLAIN_LAYOUTS } from '@which-way/core/switch';
+import { PLAIN_LAYOUTS, LABEL_LETTERS } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -137,7 +137,7 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
         <input
           aria-label="New label"
           value={label}
-          maxLength={24}
+          maxLength={LABEL_LETTERS}
           onChange={(event) => setLabel(event.target.value)}
           className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
         />

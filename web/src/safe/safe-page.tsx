@@ -1,5 +1,5 @@
 import { linesForJob } from '@which-way/core/safety';
-import { SAFETY_ACTS, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/switch';
+import { SAFETY_ACTS, SUPPLIES, wiresOffOf, type SupplyKind, PERSON_LETTERS } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
@@ -202,7 +202,7 @@ function Signature({ signed, ready }: { signed: { by: string; at: string } | nul
         <span className="font-semibold">Who did it?</span>
         <input
           value={name}
-          maxLength={80}
+          maxLength={PERSON_LETTERS}
           autoComplete="name"
           onChange={(event) => setName(event.target.value)}
           className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"

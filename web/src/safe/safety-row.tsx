@@ -5,6 +5,7 @@ import {
   type SafetyLine,
   type SupplyKind,
   type Tester,
+  REASON_LETTERS,
 } from '@which-way/core/switch';
 import { useId, useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
@@ -110,7 +111,7 @@ function LeaveOut({ onGive, onBack }: Asking & { onBack: () => void }) {
         <input
           autoFocus
           value={reason}
-          maxLength={300}
+          maxLength={REASON_LETTERS}
           onChange={(event) => setReason(event.target.value)}
           className={`${INPUT} w-full`}
         />

@@ -1,7 +1,13 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Shop } from '@which-way/contract';
 import type { ListLine } from '@which-way/core/safety';
-import { SUPPLIES, type SupplyKind } from '@which-way/core/switch';
+import {
+  SUPPLIES,
+  type SupplyKind,
+  SHOP_NAME_LETTERS,
+  CODE_NOTE_LETTERS,
+  REASON_LETTERS,
+} from '@which-way/core/switch';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -58,7 +64,7 @@ function ShopForm({ shop }: { shop: Shop }) {
         <span className="font-semibold">Name of the shop</span>
         <input
           value={draft.name}
-          maxLength={80}
+          maxLength={SHOP_NAME_LETTERS}
           onChange={({ target }) => setDraft({ ...draft, name: target.value })}
           className={INPUT}
         />
@@ -74,7 +80,7 @@ function ShopForm({ shop }: { shop: Shop }) {
         <span className="font-semibold">Local codes: what applies here</span>
         <textarea
           rows={3}
-          maxLength={2000}
+          maxLength={CODE_NOTE_LETTERS}
           value={draft.codeNotes[supply]}
           onChange={({ target }) =>
             setDraft({ ...draft, codeNotes: { ...draft.codeNotes, [supply]: target.value } })
@@ -152,7 +158,7 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
       <div className="grid gap-2">
         <input
           aria-label="What to do"
-          maxLength={300}
+          maxLength={REASON_LETTERS}
           value={line.text ?? standard.text}
           onChange={({ target }) => change('text', target.value)}
           className={`${INPUT} font-semibold`}
@@ -160,7 +166,7 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
         <input
           aria-label="Why"
           placeholder="Why, in a sentence"
-          maxLength={300}
+          maxLength={REASON_LETTERS}
           value={line.why ?? standard.why}
           onChange={({ target }) => change('why', target.value)}
           className={`${INPUT} text-quiet placeholder:text-quiet`}

@@ -1,4 +1,10 @@
-import { HOW_KNOWN, MECHANICS, mechanicsOf, type MechanicsFact } from '@which-way/core/switch';
+import {
+  HOW_KNOWN,
+  MECHANICS,
+  mechanicsOf,
+  type MechanicsFact,
+  MECHANICS_LETTERS,
+} from '@which-way/core/switch';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/choice.js';
@@ -39,7 +45,7 @@ export function FitPage() {
                 label={label}
                 unit={unit}
                 hint={hint}
-                maxLength={120}
+                maxLength={MECHANICS_LETTERS}
                 text={fact.value}
                 onKeep={(value) =>
                   keep({

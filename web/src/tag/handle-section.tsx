@@ -9,6 +9,9 @@ import {
   type PositionId,
   type Setting,
   type SettingId,
+  HANDLE_NAME_LETTERS,
+  MOST_SETTINGS,
+  POSITION_NAME_LETTERS,
 } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -88,7 +91,7 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
             <input
               key={actuator.name}
               defaultValue={actuator.name}
-              maxLength={40}
+              maxLength={HANDLE_NAME_LETTERS}
               onBlur={({ target }) =>
                 target.value.trim() !== '' &&
                 target.value.trim() !== actuator.name &&
@@ -179,7 +182,7 @@ function PositionRow({ actuator, position, index, here, onLook }: PositionRowPro
         aria-label={`What the front says at position ${index + 1}`}
         placeholder="no name"
         defaultValue={position.name ?? ''}
-        maxLength={40}
+        maxLength={HANDLE_NAME_LETTERS}
         onFocus={onLook}
         onBlur={({ target }) => rename(target.value)}
         className={`${INPUT} placeholder:text-quiet`}
@@ -279,8 +282,12 @@ function AddHandle() {
   const [every, setEvery] = useState(true);
   const list = names.split(',').map((name) => name.trim());
   const extra = (list.length - 1) * (every ? settings.length : 1);
-  const tooMany = settings.length + extra > 256;
-  const wrong = list.length < 2 || list.length > 24 || list.some((name) => name === '') || tooMany;
+  const tooMany = settings.length + extra > MOST_SETTINGS;
+  const wrong =
+    list.length < 2 ||
+    list.length > 24 ||
+    list.some((name) => name === '' || [...name].length > POSITION_NAME_LETTERS) ||
+    tooMany;
   const add = () => {
     const id = newId<ActuatorId>();
     const positions = list.map((name) => newPosition(name, newId));

@@ -5,6 +5,7 @@ import {
   type PartForm,
   type PartId,
   type TerminalId,
+  PART_NOTE_LETTERS,
 } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -158,7 +159,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
         Note
         <input
           value={note}
-          maxLength={200}
+          maxLength={PART_NOTE_LETTERS}
           onChange={({ target }) => setNote(target.value)}
           className={INPUT}
         />

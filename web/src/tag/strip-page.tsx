@@ -6,6 +6,10 @@ import {
   type PhotoId,
   type StepId,
   type StripStep,
+  STEP_LETTERS,
+  FASTENER_PLACE_LETTERS,
+  LOOSE_LETTERS,
+  MOST_FASTENERS,
 } from '@which-way/core/switch';
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -203,7 +207,7 @@ function StepForm({ step, onKeep, onClose }: StepFormProps) {
         <input
           autoFocus
           value={text}
-          maxLength={300}
+          maxLength={STEP_LETTERS}
           onChange={({ target }) => setText(target.value)}
           className={`${INPUT} mt-1 w-full font-normal`}
         />
@@ -272,7 +276,7 @@ function StepForm({ step, onKeep, onClose }: StepFormProps) {
             <input
               aria-label="Place"
               placeholder="where"
-              maxLength={120}
+              maxLength={FASTENER_PLACE_LETTERS}
               value={row.place}
               onChange={({ target }) => setRow(index, { place: target.value })}
               className={`${INPUT} col-span-2 placeholder:text-quiet sm:col-span-1`}
@@ -286,15 +290,21 @@ function StepForm({ step, onKeep, onClose }: StepFormProps) {
             </PlainButton>
           </div>
         ))}
-        <PlainButton className="justify-self-start" onClick={() => setRows([...rows, BARE_FASTENER])}>
-          Add fasteners
-        </PlainButton>
+        {rows.length < MOST_FASTENERS ? (
+          <PlainButton className="justify-self-start" onClick={() => setRows([...rows, BARE_FASTENER])}>
+            Add fasteners
+          </PlainButton>
+        ) : (
+          <p className="text-quiet">
+            {MOST_FASTENERS} kinds are as many as one step holds: write the rest as a step of their own.
+          </p>
+        )}
       </fieldset>
       <label className="font-semibold">
         Loose parts
         <input
           value={loose}
-          maxLength={200}
+          maxLength={LOOSE_LETTERS}
           placeholder="springs, detent balls, spacers"
           onChange={({ target }) => setLoose(target.value)}
           className={`${INPUT} mt-1 w-full font-normal placeholder:text-quiet`}

@@ -4,6 +4,7 @@ import {
   type LabelList,
   type Terminal,
   type TerminalRole,
+  LABEL_LETTERS,
 } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -61,7 +62,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
           You call it
           <input
             value={label}
-            maxLength={24}
+            maxLength={LABEL_LETTERS}
             onChange={({ target }) => setLabel(target.value)}
             className={INPUT}
           />
@@ -70,7 +71,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
           Stamped on it
           <input
             value={marking}
-            maxLength={24}
+            maxLength={LABEL_LETTERS}
             placeholder="nothing"
             onChange={({ target }) => setMarking(target.value)}
             className={`${INPUT} placeholder:text-quiet`}

@@ -5,6 +5,9 @@ import {
   type TerminalId,
   type Termination,
   type Wire,
+  WIRE_TAG_LETTERS,
+  WIRE_SIZE_LETTERS,
+  GOES_TO_LETTERS,
 } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
@@ -39,10 +42,10 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
   return (
     <div className="grid gap-3 rounded-part border-2 border-brass bg-sheet p-3">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <KeptField label="Tag" mono maxLength={12} text={wire.tag} onKeep={retag} />
+        <KeptField label="Tag" mono maxLength={WIRE_TAG_LETTERS} text={wire.tag} onKeep={retag} />
         <KeptField
           label="Size"
-          maxLength={24}
+          maxLength={WIRE_SIZE_LETTERS}
           text={wire.size}
           onKeep={(size) => change({ size: size.trim() })}
         />
@@ -81,7 +84,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
         <div className="col-span-2">
           <KeptField
             label="Goes to"
-            maxLength={80}
+            maxLength={GOES_TO_LETTERS}
             text={wire.goesTo}
             onKeep={(goesTo) => change({ goesTo: goesTo.trim() })}
           />
