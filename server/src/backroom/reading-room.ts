@@ -194,18 +194,21 @@ export class ReadingRoom {
    * @param from where the page begins, counted in entries.
    */
   library(question: LibraryQuestion): LibraryPage {
-    const { where, values } = conditionsOf(question);
-    const [{ count } = { count: 0 }] = this.#all<{ count: number }>(
-      `SELECT count(*) AS count FROM library_entry e WHERE ${where}`,
-      ...values,
-    );
-    const rows = this.#all<LibraryHead>(
-      `SELECT id, kind, name, maker, family, terminals, positions FROM library_entry e WHERE ${where}
-       ORDER BY kind DESC, name, row LIMIT ? OFFSET ?`,
+    const { hits, where, values } = conditionsOf(question);
+    const rows = this.#all<LibraryHead & { count: number }>(
+      `${hits} SELECT id, kind, name, maker, family, terminals, positions${hits ? ', count(*) OVER () AS count' : ''}
+       FROM library_entry e${hits ? ' JOIN hit ON hit.row = e.row' : ''} WHERE ${where}
+       ORDER BY kind DESC, name, e.row LIMIT ? OFFSET ?`,
       ...values,
       question.size,
       question.from,
     );
+    const count = hits
+      ? (rows[0]?.count ?? 0)
+      : (this.#all<{ count: number }>(
+          `SELECT count(*) AS count FROM library_entry e WHERE ${where}`,
+          ...values,
+        )[0]?.count ?? 0);
     const entries = rows.map(({ id, kind, name, maker, family, terminals, positions }) => ({
       id,
       kind,
@@ -312,24 +315,29 @@ export interface LibraryQuestion {
   size: number;
 }
 
+/** What a question asks for, as SQL: the entries that the words hit, as a table of their own, and the other conditions. */
 function conditionsOf({ search, terminals, positions, kind }: LibraryQuestion): {
+  hits: string;
   where: string;
   values: (string | number)[];
 } {
   const parts: string[] = [VISIBLE];
   const values: (string | number)[] = [];
+  const words = search.match(/[\p{L}\p{N}]+/gu) ?? [];
+  if (words.length > 0) values.push(words.map((word) => `"${word}"*`).join(' '));
   const add = (part: string, value: string | number | null) => {
     if (value === null) return;
     parts.push(part);
     values.push(value);
   };
-  const words = search.match(/[\p{L}\p{N}]+/gu) ?? [];
-  const phrase = words.map((word) => `"${word}"*`).join(' ');
-  add('row IN (SELECT rowid FROM library_text WHERE library_text MATCH ?)', phrase === '' ? null : phrase);
   add('terminals = ?', terminals);
   add('positions = ?', positions);
   add('kind = ?', kind);
-  return { where: parts.join(' AND '), values };
+  const hits =
+    words.length > 0
+      ? 'WITH hit AS MATERIALIZED (SELECT rowid AS row FROM library_text WHERE library_text MATCH ?)'
+      : '';
+  return { hits, where: parts.join(' AND '), values };
 }
 
 /** A row as the job that travels. Simulations were checked when they were stored. */

@@ -61,8 +61,12 @@ export class Second1795737600000 implements MigrationInterface {
     await runner.query(
       'CREATE INDEX library_entry_import ON library_entry (import) WHERE import IS NOT NULL',
     );
-    await runner.query('CREATE INDEX library_entry_size ON library_entry (terminals, positions)');
-    await runner.query('CREATE INDEX library_entry_name ON library_entry (kind DESC, name, row)');
+    await runner.query(
+      'CREATE INDEX library_entry_size ON library_entry (terminals, positions) WHERE import IS NULL',
+    );
+    await runner.query(
+      'CREATE INDEX library_entry_name ON library_entry (kind DESC, name, row) WHERE import IS NULL',
+    );
     await runner.query(`CREATE VIRTUAL TABLE library_text USING fts5(
       name, maker, family, note, labels, content='', contentless_delete=1, prefix='2 3',
       tokenize='unicode61 remove_diacritics 2')`);

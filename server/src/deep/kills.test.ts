@@ -121,7 +121,7 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
         takeIn(),
         ...(kill % 4 === 0 ? [backUp()] : []),
       ];
-      await new Promise((resolve) => setTimeout(resolve, 20 + random() * 500));
+      await new Promise((resolve) => setTimeout(resolve, 20 + random() ** 2 * 2500));
       await server.stop();
       on = false;
       await Promise.all(all);
@@ -135,6 +135,7 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
     expect(readdirSync(join(folder, 'photos')).filter((name) => name.endsWith('.part'))).toEqual([]);
     process.stdout.write(`kills: ${KILLS}; acknowledged before them: ${JSON.stringify(counts)}\n`);
     expect(counts.events).toBeGreaterThan(KILLS);
+    expect([counts.photos, counts.imports].every((count) => count > 0)).toBe(true);
     rmSync(folder, { recursive: true, force: true });
   });
 });

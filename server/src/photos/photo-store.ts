@@ -122,7 +122,8 @@ async function rewritten(
         ? upright
         : upright.resize({ width: edge, height: edge, fit: 'inside', withoutEnlargement: true });
     const { data, info } = await sized
-      .jpeg({ quality: edge === null ? 90 : 78 })
+      // Optimised coding would hold all coefficients of the picture at once: 300 MB for 100 megapixels.
+      .jpeg({ quality: edge === null ? 90 : 78, optimiseCoding: false })
       .toBuffer({ resolveWithObject: true });
     return { width: info.width, height: info.height, data };
   } catch (error) {

@@ -10,8 +10,10 @@ import { insertJob } from '../jobs/insert-job.js';
 import { insertEntry } from '../library/insert-entry.js';
 import type { StagedRow } from './staged-file.js';
 
-/** Bytes of rows that are written in one turn: some 50 ms of work. */
-export const TURN_BYTES = 400_000;
+/** Milliseconds of work that one turn should take, and the bytes of rows that the first one is given. */
+const TURN_MS = 40;
+const FIRST_TURN = 60_000;
+const TURN_RANGE = { least: 8_000, most: 600_000 };
 
 /**
  * Takes the rows of a file in, turn by turn, so that a reading is never kept waiting by more than one. Until the last write
@@ -29,6 +31,8 @@ export class Taker {
   };
   readonly #joined: string[] = [];
   #place = 0;
+  /** Bytes of rows for the next turn, by how long the last one took: machines and rows differ. */
+  turnBytes = FIRST_TURN;
 
   constructor(
     private readonly writer: Writer,
@@ -40,6 +44,7 @@ export class Taker {
   /** Writes a few rows, hidden. */
   add(rows: readonly StagedRow[]): Promise<void> {
     return this.writer.write(async (manager) => {
+      const began = performance.now();
       const fresh = new Map<string, JobEvent[]>();
       for (const row of rows) {
         if (row.kind === 'job') await this.#job(manager, row);
@@ -57,7 +62,14 @@ export class Taker {
         if (refused[0]) throw new Refusal(409, refused[0].error);
         this.#done.eventsAdded += added;
       }
+      this.#pace(performance.now() - began);
     }, 'batch');
+  }
+
+  #pace(milliseconds: number): void {
+    const wanted = (this.turnBytes * TURN_MS) / Math.max(milliseconds, 1);
+    const careful = Math.min(wanted, this.turnBytes * 1.5);
+    this.turnBytes = Math.round(Math.min(TURN_RANGE.most, Math.max(TURN_RANGE.least, careful)));
   }
 
   async #job(

@@ -18,7 +18,7 @@ import { SERVING, type Serving } from '../serving.js';
 import { RESULT } from '../works/works.module.js';
 import { Works, type Worker } from '../works/works.js';
 import type { CheckedFile } from './check-file.js';
-import { Taker, takeBack, TURN_BYTES } from './taker.js';
+import { Taker, takeBack } from './taker.js';
 import { openZip } from './zip-file.js';
 
 const INCOMING = 'incoming';
@@ -115,7 +115,7 @@ export class TransferService {
     try {
       for (;;) {
         worker.goesOn();
-        const rows = await this.backroom.long((desk) => desk.nextRows(TURN_BYTES));
+        const rows = await this.backroom.long((desk) => desk.nextRows(taker.turnBytes));
         if (!rows) break;
         await taker.add(rows);
         done += rows.length;

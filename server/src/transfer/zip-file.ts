@@ -1,4 +1,5 @@
-import type { Readable } from 'node:stream';
+import { Transform, type Readable } from 'node:stream';
+import { crc32 } from 'node:zlib';
 import { open, type Entry, type ZipFile as Opened } from 'yauzl';
 import { Refusal } from '../errors/refusal.js';
 
@@ -32,7 +33,7 @@ export async function openZip(path: string): Promise<ZipFile> {
           const entry = entries.get(name);
           if (!entry) return reject(damaged(`"${name}" is missing`));
           opened.openReadStream(entry, (error, stream) =>
-            error ? reject(damaged(error.message)) : resolve(stream),
+            error ? reject(damaged(error.message)) : resolve(checked(stream, entry)),
           );
         }),
       close: () => opened.close(),
@@ -40,6 +41,20 @@ export async function openZip(path: string): Promise<ZipFile> {
   } catch (error) {
     throw error instanceof Refusal ? error : damaged(error instanceof Error ? error.message : String(error));
   }
+}
+
+/** The stream, which fails at its end where the sum of what came is not the one that the zip states (APPNOTE 4.4.7). */
+function checked(stream: Readable, { crc32: stated, fileName }: Entry): Readable {
+  let sum = 0;
+  const check = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      sum = crc32(chunk, sum);
+      done(null, chunk);
+    },
+    flush: (done) => done(sum === stated ? null : damaged(`${fileName} is not as it was saved`)),
+  });
+  stream.on('error', (error) => check.destroy(error));
+  return stream.pipe(check);
 }
 
 function listOf(zip: Opened): Promise<Map<string, Entry>> {
