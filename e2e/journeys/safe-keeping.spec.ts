@@ -88,7 +88,7 @@ test('two tabs do not overwrite each other: a change made on an older switch is 
   await expect(other.getByTestId('save-state')).toHaveText(/Failed/);
   await expect(new Bench(other).terminal('4')).toHaveCount(1);
   await other.reload();
-  await expect(other.getByText('Not saved: a change of the switch.')).toBeVisible();
+  await expect(other.getByText('Not saved: one more lug.')).toBeVisible();
   await other.getByRole('button', { name: 'Leave it out' }).click();
   await expect(other.getByTestId('save-state')).toHaveText('Saved');
   await expect(new Bench(other).terminal('4')).toHaveCount(1);

@@ -126,7 +126,7 @@ test('an event that an older version left behind and the server will not have is
     { kept: JSON.parse(JSON.stringify(event)) as { id: string; clock: number }, job: bench.jobId() },
   );
   await page.reload();
-  await expect(page.getByText('Not saved: a change of the switch.')).toBeVisible();
+  await expect(page.getByText('Not saved: the name of a position.')).toBeVisible();
   await expect(bench.save).toHaveText('Failed: 1 not saved');
   const field = page.getByLabel('What it should be, at most 40: 13 too many');
   await expect(field).toHaveValue(name);

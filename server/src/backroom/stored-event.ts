@@ -24,13 +24,16 @@ export function readStored(rows: readonly StoredEvent[]): {
   return { events, unreadable };
 }
 
+/** A time as people write it, to the minute, in UTC as it is stored. */
+const when = (at: string): string => at.slice(0, 16).replace('T', ' ');
+
 function readEvent(row: StoredEvent): JobEvent | UnreadableEvent {
   const { id, at, schema } = row;
   const damaged = (how: string): UnreadableEvent => ({
     id,
     at,
     code: 'damaged',
-    message: `An event of ${at} is damaged: ${how}.`,
+    message: `An event of ${when(at)} is damaged: ${how}.`,
   });
   if (row.seal !== null && row.seal !== sealOf(row)) return damaged('it is not as it was stored');
   if (schema > EVENT_SCHEMA)
@@ -38,7 +41,7 @@ function readEvent(row: StoredEvent): JobEvent | UnreadableEvent {
       id,
       at,
       code: 'event-too-new',
-      message: `An event of ${at} was written by a newer Which Way (its version is ${schema}, this one reads up to ${EVENT_SCHEMA}).`,
+      message: `An event of ${when(at)} was written by a newer Which Way (its version is ${schema}, this one reads up to ${EVENT_SCHEMA}).`,
     };
   let what: unknown;
   try {

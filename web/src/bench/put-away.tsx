@@ -61,7 +61,7 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
         <PlainButton className="text-brick" onClick={() => void remove()}>
           Delete it
         </PlainButton>
-        <PlainButton look="quiet" onClick={onClose}>
+        <PlainButton look="quiet" autoFocus onClick={onClose}>
           Keep it
         </PlainButton>
       </div>

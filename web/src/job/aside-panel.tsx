@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { deedWords } from '../words/deeds.js';
+import { deedWords, wrongWords } from '../words/deeds.js';
 import { useJobState, useSession } from './job-context.js';
 import { mendingOf, type SetAside } from './set-aside.js';
 import { saveAsFile } from './save-as-file.js';
@@ -14,7 +14,7 @@ export function AsidePanel() {
   if (aside.length + refused.length === 0) return null;
   const count = aside.length + refused.length;
   return (
-    <div className="no-print max-h-[40dvh] shrink-0 overflow-y-auto px-5 pt-3">
+    <div className="px-5 pt-3">
       <Notice look="brick" title={count === 1 ? 'A change was not saved' : `${count} changes were not saved`}>
         <ul className="grid gap-3">
           {aside.map((item) => (
@@ -46,7 +46,7 @@ function AsideItem({ item }: { item: SetAside }) {
   return (
     <div className="grid gap-2">
       <p>
-        <strong>Not saved: {deedWords(event.what.kind)}.</strong> {error.message} {error.hint}
+        <strong>Not saved: {deedWords(event.what)}.</strong> {wrongWords(error)} {error.hint}
         {dependents.length > 0 && ` With it wait ${dependents.length} more that hang on it.`}
       </p>
       <div className="flex flex-wrap items-end gap-3">
@@ -113,7 +113,7 @@ export function LostPanel() {
   const session = useSession();
   if (lost.length === 0) return null;
   return (
-    <div className="no-print px-5 pt-3">
+    <div className="px-5 pt-3">
       <Notice
         look="amber"
         title={`The server has lost ${lost.length} events of this job that this browser still has`}

@@ -95,9 +95,11 @@ function Frame() {
       ) : (
         <>
           <JobRoute job={job} />
-          <AsidePanel />
-          <LostPanel />
-          <StrandedPanel />
+          <div className="no-print max-h-[34dvh] shrink-0 overflow-y-auto">
+            <AsidePanel />
+            <LostPanel />
+            <StrandedPanel />
+          </div>
           <Outlet />
         </>
       )}

@@ -21,7 +21,7 @@ export function StrandedPanel() {
   const ready = lugs.every((id) => terminals.has(id)) && positions.every((id) => settings.has(id));
   const readings = stranded.reduce((sum, { act }) => sum + act.what.readings.length, 0);
   return (
-    <div className="no-print px-5 pt-3">
+    <div className="px-5 pt-3">
       <Notice
         look="amber"
         title={`${readings === 1 ? 'A reading is' : `${readings} readings are`} set aside: on something that was never added`}

@@ -1,4 +1,5 @@
-import type { Deed } from '@which-way/core/switch';
+import type { ApiError } from '@which-way/contract';
+import type { Deed, StructureChange } from '@which-way/core/switch';
 
 /** What an event is, for a person who reads that it was refused. */
 const WORDS: Record<Deed['kind'], string> = {
@@ -41,4 +42,33 @@ const WORDS: Record<Deed['kind'], string> = {
   'left-out': 'something left out',
 };
 
-export const deedWords = (kind: Deed['kind']): string => WORDS[kind];
+const CHANGES: Record<StructureChange['change'], string> = {
+  described: 'the description of the switch',
+  'terminal-added': 'one more lug',
+  'terminal-renamed': 'the name of a lug',
+  relabelled: 'the labels of the lugs',
+  'terminal-role': 'what a lug is',
+  'terminal-retired': 'a lug taken away',
+  'position-added': 'one more position',
+  'position-renamed': 'the name of a position',
+  'position-posed': 'how a position rests',
+  'position-retired': 'a position taken away',
+  'position-merged': 'two positions put together',
+  'positions-closed': 'that there are no more positions',
+  'actuator-described': 'what the handle is',
+  'actuator-added': 'one more handle',
+  'setting-added': 'one more setting',
+  'setting-needed': 'whether a setting matters',
+  'laid-out': 'how the lugs lie',
+  placed: 'where lugs lie',
+};
+
+/** What an event is, in a few words. */
+export const deedWords = (what: Deed): string =>
+  what.kind === 'restructured' ? CHANGES[what.change.change] : WORDS[what.kind];
+
+/** What is wrong, without the place in the event, which says nothing to a person. */
+export function wrongWords({ message, path }: ApiError): string {
+  const place = `${path}: `;
+  return path !== '' && message.startsWith(place) ? message.slice(place.length) : message;
+}
