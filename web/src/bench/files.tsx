@@ -1,26 +1,17 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { ClipboardList, Download, LogOut, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import { api, toldOf } from '../api/client.js';
+import { api } from '../api/client.js';
+import { useBegin } from './use-begin.js';
 
 const BUTTON = 'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift';
 
 /** Files in and out, on top of the bench. */
 export function Files() {
   const input = useRef<HTMLInputElement>(null);
-  const queries = useQueryClient();
   const health = useQuery({ queryKey: ['health'], queryFn: api.health });
-  const begin = async (what: string, run: () => Promise<unknown>) => {
-    try {
-      await run();
-    } catch (error) {
-      const { message, hint } = toldOf(error);
-      toast.error(`${what} ${message}`, { description: hint, duration: Infinity, closeButton: true });
-    }
-    await queries.invalidateQueries({ queryKey: ['works'] });
-  };
+  const begin = useBegin();
   const signOut = () =>
     begin('Not signed out.', async () => {
       await api.signOut();

@@ -7,24 +7,13 @@ import { api, RefusedError, toldOf } from '../api/client.js';
 import { browserOutbox } from '../job/outbox.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
+import { useBegin } from './use-begin.js';
 
 /** How old the last backup is, and the way to make one; on an empty bench the way to put one back. */
 export function KeepingLine({ empty }: { empty: boolean }) {
-  const queries = useQueryClient();
   const health = useQuery({ queryKey: ['health'], queryFn: api.health });
   const input = useRef<HTMLInputElement>(null);
-  const begin = async (what: string, run: () => Promise<unknown>) => {
-    try {
-      await run();
-    } catch (error) {
-      toast.error(`${what} ${toldOf(error).message}`, {
-        description: toldOf(error).hint,
-        duration: Infinity,
-        closeButton: true,
-      });
-    }
-    await queries.invalidateQueries({ queryKey: ['works'] });
-  };
+  const begin = useBegin();
   if (!health.data) return null;
   const { backedUp } = health.data;
   return (

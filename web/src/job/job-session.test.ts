@@ -1,43 +1,9 @@
-import type { JobWithEvents } from '@which-way/contract';
-import { describeSwitch, newTerminal, type JobId } from '@which-way/core/switch';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { MemoryOutbox, StandIn } from '../testing/stand-in.js';
-import { JobSession } from './job-session.js';
+import { describeSwitch, newTerminal } from '@which-way/core/switch';
+import { describe, expect, it, vi } from 'vitest';
+import { MemoryOutbox, standInJob } from '../testing/stand-in.js';
 import { newId } from './new-id.js';
-import type { Outbox } from './outbox.js';
 
-const id = newId<JobId>();
-const job: JobWithEvents['job'] = {
-  id,
-  number: 1,
-  title: 'x',
-  place: '',
-  outOfMachine: true,
-  simulation: null,
-  created: '',
-  updated: '',
-  archived: false,
-  version: 1,
-};
-
-let server: StandIn;
-beforeEach(() => {
-  vi.useFakeTimers();
-  server = new StandIn(job);
-  vi.stubGlobal('fetch', server.fetch);
-});
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
-
-const opened = async (outbox: Outbox) => {
-  const session = new JobSession(id, outbox);
-  await session.open();
-  await vi.advanceTimersByTimeAsync(0);
-  return session;
-};
-const settle = () => vi.advanceTimersByTimeAsync(20_000);
+const { around, opened, settle } = standInJob();
 const change = describeSwitch({ terminals: 3, positions: 1, form: 'toggle', layout: 'list' }, newId);
 
 describe('an open job', () => {
@@ -46,7 +12,7 @@ describe('an open job', () => {
     const first = await opened(outbox);
     first.restructure(change);
     await settle();
-    server.away = true;
+    around.server.away = true;
     first.emit({ kind: 'signed', by: 'waits', note: '' });
     await settle();
     first.close();
@@ -54,58 +20,58 @@ describe('an open job', () => {
     const second = await opened(outbox);
     const { job, trouble, events, map } = second.store.getState();
     expect(trouble).toBeNull();
-    expect(job?.id).toBe(id);
+    expect(job?.id).toBe(around.id);
     expect(map.structure.terminals).toHaveLength(3);
     expect(events).toHaveLength(2);
     second.emit({ kind: 'signed', by: 'later', note: '' });
     await settle();
     expect(second.store.getState().save).toMatchObject({ state: 'waiting', count: 2 });
-    server.away = false;
+    around.server.away = false;
     await settle();
     expect(second.store.getState().save.state).toBe('saved');
-    expect(server.stored.map(({ what }) => (what.kind === 'signed' ? what.by : what.kind))).toEqual([
+    expect(around.server.stored.map(({ what }) => (what.kind === 'signed' ? what.by : what.kind))).toEqual([
       'restructured',
       'waits',
       'later',
     ]);
     expect(outbox.kept).toEqual([]);
-    expect(outbox.copied.get(id)?.events).toHaveLength(3);
+    expect(outbox.copied.get(around.id)?.events).toHaveLength(3);
   });
 
   it('cannot be shown while the server is away where this browser never had it', async () => {
-    server.away = true;
+    around.server.away = true;
     const session = await opened(new MemoryOutbox());
     expect(session.store.getState()).toMatchObject({ job: null, trouble: { missing: false } });
   });
 
   it('waits while the server is away, says how many wait, and sends them once when it is back', async () => {
     const session = await opened(new MemoryOutbox());
-    server.away = true;
+    around.server.away = true;
     session.restructure(change);
     session.emit({ kind: 'signed', by: 'a', note: '' });
     await settle();
     expect(session.store.getState().save).toMatchObject({ state: 'waiting', count: 2 });
-    server.away = false;
+    around.server.away = false;
     await settle();
     expect(session.store.getState().save.state).toBe('saved');
-    expect(server.stored.map(({ what }) => what.kind)).toEqual(['restructured', 'signed']);
+    expect(around.server.stored.map(({ what }) => what.kind)).toEqual(['restructured', 'signed']);
   });
 
   it('takes up what an earlier tab left in the outbox, without doubling what had arrived', async () => {
     const outbox = new MemoryOutbox();
     const first = await opened(outbox);
-    server.away = true;
+    around.server.away = true;
     first.restructure(change);
     first.emit({ kind: 'signed', by: 'a', note: '' });
     await settle();
     first.close();
-    server.away = false;
-    server.stored.push(...outbox.kept.slice(0, 1));
+    around.server.away = false;
+    around.server.stored.push(...outbox.kept.slice(0, 1));
     const second = await opened(outbox);
     expect(second.store.getState().events).toHaveLength(2);
     await settle();
-    expect(server.stored).toHaveLength(2);
-    expect(new Set(server.stored.map((event) => event.id)).size).toBe(2);
+    expect(around.server.stored).toHaveLength(2);
+    expect(new Set(around.server.stored.map((event) => event.id)).size).toBe(2);
     expect(outbox.kept).toEqual([]);
   });
 
@@ -119,7 +85,7 @@ describe('an open job', () => {
       const good = outbox.put;
       outbox.put = put;
       const session = await opened(outbox);
-      server.away = true;
+      around.server.away = true;
       session.restructure(change);
       await vi.advanceTimersByTimeAsync(4000);
       expect(session.store.getState().save).toMatchObject({ state: 'page-only', count: 1 });
@@ -129,7 +95,7 @@ describe('an open job', () => {
       expect(session.store.getState().save).toMatchObject({ state: 'waiting', count: 1 });
       expect(session.onlyHere).toBe(false);
       expect(outbox.kept).toHaveLength(1);
-      server.away = false;
+      around.server.away = false;
       await settle();
       expect(session.store.getState().save.state).toBe('saved');
     },
@@ -138,16 +104,16 @@ describe('an open job', () => {
   it('cuts what it sends by size and number, and goes on with the rest when one event is too large', async () => {
     const session = await opened(new MemoryOutbox());
     const text = 'x'.repeat(4000);
-    server.away = true;
+    around.server.away = true;
     session.emit(
       ...Array.from({ length: 400 }, () => ({ kind: 'noted', field: 'complaint', text }) as const),
     );
-    server.away = false;
+    around.server.away = false;
     await settle();
     expect(session.store.getState().save.state).toBe('saved');
-    expect(server.stored).toHaveLength(400);
-    expect(Math.max(...server.requests.map(({ bytes }) => bytes))).toBeLessThan(900_000);
-    expect(Math.max(...server.requests.map(({ events }) => events))).toBeLessThanOrEqual(100);
+    expect(around.server.stored).toHaveLength(400);
+    expect(Math.max(...around.server.requests.map(({ bytes }) => bytes))).toBeLessThan(900_000);
+    expect(Math.max(...around.server.requests.map(({ events }) => events))).toBeLessThanOrEqual(100);
   });
 
   it('takes in what it hears of other devices, and nothing twice', async () => {
@@ -158,7 +124,7 @@ describe('an open job', () => {
     const other = await opened(new MemoryOutbox());
     other.emit({ kind: 'signed', by: 'phone', note: '' });
     await settle();
-    const heard = { events: server.stored, cursor: server.stored.length };
+    const heard = { events: around.server.stored, cursor: around.server.stored.length };
     session.hear(heard);
     session.hear(heard);
     expect(session.store.getState().events.map(({ what }) => what.kind)).toEqual(['restructured', 'signed']);

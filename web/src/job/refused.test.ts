@@ -1,44 +1,10 @@
-import type { JobWithEvents } from '@which-way/contract';
-import { describeSwitch, newTerminal, type JobId } from '@which-way/core/switch';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { MemoryOutbox, StandIn } from '../testing/stand-in.js';
-import { JobSession } from './job-session.js';
+import { describeSwitch, newTerminal } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { MemoryOutbox, standInJob } from '../testing/stand-in.js';
 import { newId } from './new-id.js';
-import type { Outbox } from './outbox.js';
 import { mendingOf, type SetAside } from './set-aside.js';
 
-const id = newId<JobId>();
-const job: JobWithEvents['job'] = {
-  id,
-  number: 1,
-  title: 'x',
-  place: '',
-  outOfMachine: true,
-  simulation: null,
-  created: '',
-  updated: '',
-  archived: false,
-  version: 1,
-};
-
-let server: StandIn;
-beforeEach(() => {
-  vi.useFakeTimers();
-  server = new StandIn(job);
-  vi.stubGlobal('fetch', server.fetch);
-});
-afterEach(() => {
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
-
-const opened = async (outbox: Outbox) => {
-  const session = new JobSession(id, outbox);
-  await session.open();
-  await vi.advanceTimersByTimeAsync(0);
-  return session;
-};
-const settle = () => vi.advanceTimersByTimeAsync(20_000);
+const { around, opened, settle } = standInJob();
 const change = describeSwitch({ terminals: 3, positions: 1, form: 'toggle', layout: 'list' }, newId);
 
 describe('what the server or the browser will not take', () => {
@@ -49,7 +15,7 @@ describe('what the server or the browser will not take', () => {
     expect(session.store.getState().map.structure.terminals).toHaveLength(3);
     expect(session.store.getState().save.state).toBe('sending');
     await settle();
-    expect(server.stored).toHaveLength(1);
+    expect(around.server.stored).toHaveLength(1);
     expect(session.store.getState().save.state).toBe('saved');
     expect(outbox.kept).toEqual([]);
   });
@@ -61,11 +27,11 @@ describe('what the server or the browser will not take', () => {
     first.emit({ kind: 'signed', by: 'gone with the old disk', note: '' });
     await settle();
     first.close();
-    server.away = true;
+    around.server.away = true;
     const second = await opened(outbox);
     expect(second.store.getState().events).toHaveLength(2);
-    const [gone] = server.stored.splice(1);
-    server.away = false;
+    const [gone] = around.server.stored.splice(1);
+    around.server.away = false;
     await settle();
     expect(second.store.getState().events).toHaveLength(1);
     expect(second.store.getState().lost).toEqual([gone]);
@@ -73,9 +39,9 @@ describe('what the server or the browser will not take', () => {
     expect(third.store.getState().lost).toEqual([gone]);
     third.settleLost(true);
     await settle();
-    expect(server.stored).toContainEqual(gone);
+    expect(around.server.stored).toContainEqual(gone);
     expect(third.store.getState()).toMatchObject({ lost: [], save: { state: 'saved' } });
-    expect(outbox.copied.get(id)?.events).toHaveLength(2);
+    expect(outbox.copied.get(around.id)?.events).toHaveLength(2);
   });
 
   it('sets a refused change aside with what hangs on it, sends the rest, and keeps it through a reload', async () => {
@@ -83,15 +49,15 @@ describe('what the server or the browser will not take', () => {
     const session = await opened(outbox);
     session.restructure(change);
     await settle();
-    server.refuse = ({ what }) =>
+    around.server.refuse = ({ what }) =>
       what.kind === 'restructured' || what.kind === 'withdrawn' ? 'stale-structure' : null;
-    server.away = true;
+    around.server.away = true;
     const lug = newTerminal('4', newId);
     session.restructure({ change: 'terminal-added', terminal: lug });
     expect(session.store.getState().map.structure.terminals).toHaveLength(4);
     session.undo();
     session.emit({ kind: 'signed', by: 'rest', note: '' });
-    server.away = false;
+    around.server.away = false;
     await settle();
     const { map, save, aside } = session.store.getState();
     expect(map.structure.terminals).toHaveLength(3);
@@ -99,7 +65,7 @@ describe('what the server or the browser will not take', () => {
     expect(
       aside.map(({ event, dependents }) => [event.what.kind, dependents.map(({ what }) => what.kind)]),
     ).toEqual([['restructured', ['withdrawn']]]);
-    expect(server.stored.map(({ what }) => what.kind)).toEqual(['restructured', 'signed']);
+    expect(around.server.stored.map(({ what }) => what.kind)).toEqual(['restructured', 'signed']);
     expect(outbox.kept).toEqual([]);
     session.close();
     const second = await opened(outbox);
@@ -108,7 +74,7 @@ describe('what the server or the browser will not take', () => {
 
   it('gives a refused event up under its own number, so that the numbers of the device have no gap', async () => {
     const session = await opened(new MemoryOutbox());
-    server.refuse = ({ what }) => (what.kind === 'noted' ? 'schema-maxLength' : null);
+    around.server.refuse = ({ what }) => (what.kind === 'noted' ? 'schema-maxLength' : null);
     session.restructure(change);
     session.emit(
       { kind: 'noted', field: 'complaint', text: 'too long' },
@@ -119,8 +85,8 @@ describe('what the server or the browser will not take', () => {
     session.leaveOut(item as SetAside);
     await settle();
     expect(session.store.getState()).toMatchObject({ aside: [], save: { state: 'saved' } });
-    expect(server.stored.map(({ sequence }) => sequence).sort()).toEqual([1, 2, 3]);
-    const stands = server.stored.find(({ what }) => what.kind === 'left-out');
+    expect(around.server.stored.map(({ sequence }) => sequence).sort()).toEqual([1, 2, 3]);
+    const stands = around.server.stored.find(({ what }) => what.kind === 'left-out');
     expect(stands?.what).toEqual({
       kind: 'left-out',
       event: item?.event.id,
@@ -132,8 +98,9 @@ describe('what the server or the browser will not take', () => {
 
   it('enters a refused event once more as it was mended', async () => {
     const session = await opened(new MemoryOutbox());
-    server.refuse = ({ what }) => (what.kind === 'noted' && what.text.length > 5 ? 'schema-maxLength' : null);
-    server.refusedAt = { path: 'what.text', limit: 5 };
+    around.server.refuse = ({ what }) =>
+      what.kind === 'noted' && what.text.length > 5 ? 'schema-maxLength' : null;
+    around.server.refusedAt = { path: 'what.text', limit: 5 };
     session.emit({ kind: 'noted', field: 'complaint', text: 'hums loudly' });
     await settle();
     const [item] = session.store.getState().aside as [SetAside];
@@ -142,7 +109,7 @@ describe('what the server or the browser will not take', () => {
     session.mend(item, mending, 'hums');
     await settle();
     expect(session.store.getState()).toMatchObject({ aside: [], save: { state: 'saved' } });
-    expect(server.stored.map(({ what }) => (what.kind === 'noted' ? what.text : what.kind))).toEqual([
+    expect(around.server.stored.map(({ what }) => (what.kind === 'noted' ? what.text : what.kind))).toEqual([
       'left-out',
       'hums',
     ]);
@@ -153,7 +120,7 @@ describe('what the server or the browser will not take', () => {
     session.restructure(change);
     await settle();
     let stale = true;
-    server.refuse = ({ what }) => (stale && what.kind === 'restructured' ? 'stale-structure' : null);
+    around.server.refuse = ({ what }) => (stale && what.kind === 'restructured' ? 'stale-structure' : null);
     const lug = newTerminal('4', newId);
     session.restructure({ change: 'terminal-added', terminal: lug });
     await settle();
@@ -168,18 +135,18 @@ describe('what the server or the browser will not take', () => {
   it('keeps a photo in the browser until the server has it, and only then writes it into the log', async () => {
     const outbox = new MemoryOutbox();
     const first = await opened(outbox);
-    server.away = true;
+    around.server.away = true;
     const photo = await first.addPhoto(new Blob(['x'], { type: 'image/png' }), 'marking');
     await settle();
     expect(first.store.getState().save).toMatchObject({ state: 'waiting', count: 1 });
     expect(first.store.getState().photos.map((one) => one.id)).toEqual([photo]);
     expect(first.store.getState().events).toHaveLength(0);
     first.close();
-    server.away = false;
+    around.server.away = false;
     const second = await opened(outbox);
     await settle();
-    expect(server.photos).toEqual([`/api/photos/${photo}`]);
-    expect(server.stored.map(({ what }) => what)).toEqual([
+    expect(around.server.photos).toEqual([`/api/photos/${photo}`]);
+    expect(around.server.stored.map(({ what }) => what)).toEqual([
       {
         kind: 'photo-taken',
         photo: { id: photo, purpose: 'marking', caption: '', width: 40, height: 30, removed: false },
@@ -192,7 +159,7 @@ describe('what the server or the browser will not take', () => {
   it('keeps a photo that the server refuses until a person drops it, and says so', async () => {
     const outbox = new MemoryOutbox();
     const session = await opened(outbox);
-    server.refusePhotos = 422;
+    around.server.refusePhotos = 422;
     const photo = await session.addPhoto(new Blob(['x']), 'marking');
     await settle();
     expect(session.store.getState().save.state).toBe('failed');
@@ -200,20 +167,20 @@ describe('what the server or the browser will not take', () => {
     expect(outbox.photos.map((one) => one.id)).toContain(photo);
     void session.photos.drop(photo);
     await settle();
-    expect([outbox.photos, session.store.getState().photos, server.stored]).toEqual([[], [], []]);
+    expect([outbox.photos, session.store.getState().photos, around.server.stored]).toEqual([[], [], []]);
     expect(session.store.getState().save.state).toBe('saved');
   });
 
   it('keeps a photo, and sends it again, where the server’s disk is full', async () => {
     const outbox = new MemoryOutbox();
     const session = await opened(outbox);
-    server.refusePhotos = 503;
+    around.server.refusePhotos = 503;
     const photo = await session.addPhoto(new Blob(['x']), 'marking');
     await settle();
     expect(session.store.getState().save).toMatchObject({ state: 'waiting', count: 1 });
     expect(session.store.getState().photos).toMatchObject([{ id: photo, refused: null }]);
     expect(outbox.photos.map((one) => one.id)).toEqual([photo]);
-    server.refusePhotos = 0;
+    around.server.refusePhotos = 0;
     await settle();
     expect(session.store.getState().save.state).toBe('saved');
     expect(outbox.photos).toEqual([]);

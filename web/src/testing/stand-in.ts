@@ -1,4 +1,7 @@
 import type { JobWithEvents, PostedEvents, PostEvents } from '@which-way/contract';
+import { afterEach, beforeEach, vi } from 'vitest';
+import { JobSession } from '../job/job-session.js';
+import { newId } from '../job/new-id.js';
 import type { JobEvent, JobId, PhotoId } from '@which-way/core/switch';
 import type { JobCopy, KeptPhoto, Outbox } from '../job/outbox.js';
 import type { SetAside } from '../job/set-aside.js';
@@ -82,4 +85,43 @@ export class MemoryOutbox implements Outbox {
   copyOf = async (job: JobId) => this.copied.get(job) ?? null;
   copies = async () => [...this.copied.values()].map(({ job: one }) => one);
   forget = async (job: JobId) => void this.copied.delete(job);
+}
+
+/** A job on a server in memory, with the clock stopped: another one for each test. */
+export function standInJob() {
+  const id = newId<JobId>();
+  const job: JobWithEvents['job'] = {
+    id,
+    number: 1,
+    title: 'x',
+    place: '',
+    outOfMachine: true,
+    simulation: null,
+    created: '',
+    updated: '',
+    archived: false,
+    version: 1,
+  };
+  const around = { id, server: new StandIn(job) };
+  beforeEach(() => {
+    vi.useFakeTimers();
+    around.server = new StandIn(job);
+    vi.stubGlobal('fetch', around.server.fetch);
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+  return {
+    around,
+    /** Opens it as a tab does. */
+    opened: async (outbox: Outbox) => {
+      const session = new JobSession(id, outbox);
+      await session.open();
+      await vi.advanceTimersByTimeAsync(0);
+      return session;
+    },
+    /** Lets time pass until all that is tried again was. */
+    settle: () => vi.advanceTimersByTimeAsync(20_000),
+  };
 }
