@@ -1,15 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Work } from '@which-way/contract';
 import { proxy } from 'comlink';
-import { createWriteStream, statSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
 import { DataSource } from 'typeorm';
 import { Backroom } from '../backroom/backroom.js';
 import { Acknowledged } from '../database/acknowledged.js';
 import { takeStock } from '../database/take-stock.js';
 import { Writer } from '../database/writer.js';
+import { receiveFile } from '../errors/receive-file.js';
 import { Refusal } from '../errors/refusal.js';
 import { Live } from '../live/live.js';
 import { SERVING, type Serving } from '../serving.js';
@@ -52,7 +52,7 @@ export class BackupService {
     await this.#isEmpty();
     const place = this.works.newFolder();
     try {
-      await pipeline(body, createWriteStream(join(place.folder, INCOMING)));
+      await receiveFile(body, join(place.folder, INCOMING));
     } catch (error) {
       this.works.discard(place.folder);
       throw error;

@@ -2,13 +2,13 @@ import { Injectable } from '@nestjs/common';
 import type { StoredPhoto } from '@which-way/contract';
 import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS, type PhotoId } from '@which-way/core/switch';
 import { randomBytes } from 'node:crypto';
-import { createReadStream, createWriteStream, mkdirSync, type ReadStream } from 'node:fs';
+import { createReadStream, mkdirSync, type ReadStream } from 'node:fs';
 import { open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform, type Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import type { Readable } from 'node:stream';
 import sharp from 'sharp';
 import { storeTrouble } from '../errors/error-body.js';
+import { receiveFile } from '../errors/receive-file.js';
 import { Refusal } from '../errors/refusal.js';
 
 const THUMB_EDGE = 480;
@@ -52,7 +52,7 @@ export class PhotoFolder extends PhotoStore {
     const full = join(this.folder, `${stamp}.full.part`);
     const thumb = join(this.folder, `${stamp}.thumb.part`);
     try {
-      await pipeline(picture, atMost(PHOTO_BYTES), createWriteStream(raw));
+      await receiveFile(picture, raw, PHOTO_BYTES, tooLarge);
       const size = await this.#inTurn(() => unpack(raw, full, thumb));
       await rename(thumb, this.#path(id, 'thumb'));
       await rename(full, this.#path(id, 'full'));
@@ -149,17 +149,6 @@ function tooWide(width: number, height: number): Refusal {
     message: `The photo is ${width} by ${height} pixels; up to ${PHOTO_EDGE} along an edge can be kept.`,
     path: '',
     hint: 'Cut it to the part that matters, or take it at a lower resolution.',
-  });
-}
-
-function atMost(limit: number): Transform {
-  let bytes = 0;
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      if (bytes > limit) done(tooLarge());
-      else done(null, chunk);
-    },
   });
 }
 

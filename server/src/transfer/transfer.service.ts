@@ -2,13 +2,13 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { Imported, Work } from '@which-way/contract';
 import type { PhotoId } from '@which-way/core/switch';
 import { proxy } from 'comlink';
-import { createWriteStream, statSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { join } from 'node:path';
-import { Transform, type Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import type { Readable } from 'node:stream';
 import { Backroom } from '../backroom/backroom.js';
 import { Acknowledged } from '../database/acknowledged.js';
 import { Writer } from '../database/writer.js';
+import { receiveFile } from '../errors/receive-file.js';
 import { Refusal } from '../errors/refusal.js';
 import { EventLog } from '../jobs/event-log.js';
 import { Summaries } from '../jobs/summaries.js';
@@ -77,16 +77,8 @@ export class TransferService {
 
   async #store(body: Readable, most: number): Promise<{ id: string; folder: string }> {
     const place = this.works.newFolder();
-    let bytes = 0;
-    const counted = new Transform({
-      transform(chunk: Buffer, _encoding, done) {
-        bytes += chunk.length;
-        if (bytes > most) done(tooLarge());
-        else done(null, chunk);
-      },
-    });
     try {
-      await pipeline(body, counted, createWriteStream(join(place.folder, INCOMING)));
+      await receiveFile(body, join(place.folder, INCOMING), most, tooLarge);
     } catch (error) {
       this.works.discard(place.folder);
       throw error;
