@@ -42,7 +42,9 @@ const floors = FLOORS.map((floor, index) => {
 });
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs', 'core/src/formats/checkers.ts'] },
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs', 'core/src/formats/checkers.ts'],
+  },
   ...tseslint.configs.strict,
   {
     linterOptions: { reportUnusedDisableDirectives: 'error' },

@@ -208,7 +208,9 @@ test('two devices on one job hear of each other by themselves: readings, a photo
     await bench.type('3');
     await bench.answer('Enter');
     const closed = /^1–3 at Position 1: Closed/;
-    await expect(phone.getByRole('button', { name: closed })).toBeAttached();
+    await expect(page.getByRole('button', { name: closed })).toBeVisible();
+    await expect(bench.save).toHaveText('Saved');
+    await expect(phone.getByRole('button', { name: closed })).toBeVisible();
     await phone.goto(page.url().replace(/\/map$/, '/intake'));
     await bench.go('Intake');
     await phone.getByLabel('Add photos').setInputFiles(await picture('taken.jpg'));

@@ -103,7 +103,8 @@ interface Folded {
   undo: JobEvent[];
   redo: JobEvent[];
   aside: Set<EventId>;
-  shown: Set<PromptId>;
+  /** The place in the order at which each prompt was shown. */
+  shown: Map<PromptId, number>;
   used: Set<PromptId>;
   /** The prompt that each device showed last. */
   latest: Map<string, PromptId>;
@@ -116,7 +117,7 @@ const nothingFolded = (): Folded => ({
   undo: [],
   redo: [],
   aside: new Set(),
-  shown: new Set(),
+  shown: new Map(),
   used: new Set(),
   latest: new Map(),
 });
@@ -153,17 +154,18 @@ function foldUndo(folded: Folded, event: JobEvent): void {
 
 /**
  * An answer that carries a prompt counts when that prompt was shown before it, nobody had answered or skipped
- * it yet (withdrawn or not), and the answering device had not gone on to another prompt.
+ * it yet (withdrawn or not), and the answering device had not gone on to a later prompt. A prompt that another device showed
+ * after this one's own is not behind it: the hands may answer on either.
  */
 function foldPrompt({ shown, used, latest, aside }: Folded, { id, device, what }: JobEvent): void {
   if (what.kind === 'prompt-shown') {
-    shown.add(what.prompt.id);
+    shown.set(what.prompt.id, shown.size);
     latest.set(device, what.prompt.id);
   } else if (what.kind === 'skipped') {
     used.add(what.prompt.id);
   } else if (what.kind === 'answered' && what.prompt !== null) {
     const current = latest.get(device);
-    const movedOn = current !== undefined && current !== what.prompt;
+    const movedOn = current !== undefined && (shown.get(current) ?? -1) > (shown.get(what.prompt) ?? -1);
     if (!shown.has(what.prompt) || used.has(what.prompt) || movedOn) aside.add(id);
     used.add(what.prompt);
   }

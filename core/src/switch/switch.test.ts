@@ -144,6 +144,22 @@ describe('prompts', () => {
     expect(readLog(on.events).aside).toEqual(new Set([second.id]));
   });
 
+  it('an answer to what another device showed after this one’s own prompt counts; to what it showed before, it does not', () => {
+    const { on, prompt, answer } = shown();
+    const other = createWriter({ newId: on.newId, now: () => '2026-01-05T10:00:00.000Z' });
+    const [mine, theirs] = [prompt(1), prompt(2)];
+    on.add({ kind: 'prompt-shown', prompt: mine });
+    on.events.push(other.write(on.events, { kind: 'prompt-shown', prompt: theirs }));
+    const right = answer(theirs);
+    expect(readLog(on.events).aside).toEqual(new Set());
+    const late = prompt(3);
+    on.events.push(other.write(on.events, { kind: 'prompt-shown', prompt: late }));
+    on.add({ kind: 'prompt-shown', prompt: prompt(1) });
+    const wrong = answer(late);
+    expect(readLog(on.events).aside).toEqual(new Set([wrong.id]));
+    expect(right.id).not.toBe(wrong.id);
+  });
+
   it('the open prompt survives a reload: another device may answer it', () => {
     const { on, prompt, answer } = shown();
     const only = prompt(3);

@@ -20,7 +20,8 @@ export async function receiveFile(
       for await (const chunk of body.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
         bytes += chunk.length;
         if (bytes > most) throw tooLarge();
-        await file.write(chunk);
+        // The whole chunk: a single write may be short, on a full disk first of all.
+        await file.appendFile(chunk);
       }
     } finally {
       await file.close();

@@ -41,6 +41,8 @@ export class JobSession {
   readonly #writer = createWriter({ newId, now: () => new Date().toISOString() });
   readonly #mapper = createMapper();
   readonly #keeping = new Keeping(() => this.#showSave());
+  /** Events of other devices that came in while this one was open. */
+  readonly heard = new Set<EventId>();
   /** Photos on their way. */
   readonly photos: PhotoQueue;
   #cursor = 0;
@@ -234,10 +236,8 @@ export class JobSession {
 
   /** Takes one act back, wherever it is in the log. */
   withdraw(id: EventId): void {
-    this.#turn(
-      'withdrawn',
-      this.store.getState().events.find((event) => event.id === id),
-    );
+    const event = this.store.getState().events.find((one) => one.id === id);
+    this.#turn('withdrawn', event);
   }
 
   #turn(kind: 'withdrawn' | 'restored', target: JobEvent | undefined): void {
@@ -298,13 +298,14 @@ export class JobSession {
 
   /** What came in over the stream: from other devices, or of this one by another way. */
   hear({ events, cursor }: { events: readonly JobEvent[]; cursor: number }): void {
-    const known = new Set(this.store.getState().events.map(({ id }) => id));
-    const foreign = events.filter(({ id }) => !known.has(id));
-    const { job } = this.store.getState();
+    const { job, events: before } = this.store.getState();
     if (this.#fromCopy || cursor < this.#cursor) return;
+    const known = new Set(before.map(({ id }) => id));
+    const foreign = events.filter(({ id }) => !known.has(id));
     const own = events.filter(({ id }) => known.has(id) && !this.#unsent.some((event) => event.id === id));
     this.#cursor = cursor;
-    if (foreign.length > 0) this.#setEvents([...this.store.getState().events, ...foreign]);
+    for (const { id } of foreign) this.heard.add(id);
+    if (foreign.length > 0) this.#setEvents([...before, ...foreign]);
     if (job && events.length > 0)
       void noted(() => this.outbox.addToCopy({ job, cursor, events: [...own, ...foreign] }));
   }

@@ -17,9 +17,10 @@ import {
   type TerminalId,
   type Value,
 } from '@which-way/core/switch';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
+import { useShowing } from './use-showing.js';
 import { useHandsFree } from './hands-free.js';
 import { readEntry } from './entry.js';
 import {
@@ -106,9 +107,7 @@ export function useProbing(desk: DeskView, now: string) {
     session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
   };
   const wanted = task === null && plan?.kind === 'ask' && open ? plan.ask : null;
-  useEffect(() => {
-    if (wanted) session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask: wanted } });
-  }, [wanted, session]);
+  useShowing(wanted, map, session);
 
   const source = instrument ? 'simulated' : 'typed';
   const closedValue: Value = { kind: 'tone', sounded: true };
