@@ -1,5 +1,6 @@
 import {
   CAPTION_LETTERS,
+  CODE_LETTERS,
   CODE_NOTE_LETTERS,
   EVENT_SCHEMA,
   EXPLANATIONS,
@@ -8,12 +9,15 @@ import {
   FASTENER_PLACE_LETTERS,
   GOES_TO_LETTERS,
   HOW_KNOWN,
+  KIND_LETTERS,
   LABEL_LETTERS,
   LINK_KINDS,
+  LINK_NAME_LETTERS,
   LOOSE_LETTERS,
   MARKING_LETTERS,
   MECHANICS,
   MECHANICS_LETTERS,
+  METER_NAME_LETTERS,
   MOST_FASTENERS,
   MOST_FASTENERS_OF_A_KIND,
   MOST_LINKS,
@@ -30,8 +34,11 @@ import {
   PHOTO_EDGE,
   PHOTO_PURPOSES,
   POSITION_NAME_LETTERS,
+  PROVING_SOURCE_LETTERS,
   REASON_LETTERS,
+  REMARK_LETTERS,
   SAFETY_LINES,
+  SAFETY_NOTE_LETTERS,
   SISTER_LETTERS,
   STEP_LETTERS,
   SUPPLIES,
@@ -87,7 +94,7 @@ const prompt = object({ id, ask });
 const clipped = list(id, { maxItems: MOST_TERMINALS, uniqueItems: true });
 const handSeconds: Schema = { type: 'number', minimum: 0, maximum: 120 };
 const meter = object({
-  name: text(80),
+  name: text(METER_NAME_LETTERS),
   resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
   percent: { type: 'number', minimum: 0, maximum: 50 },
   counts: { type: 'number', minimum: 0, maximum: 1000 },
@@ -161,9 +168,9 @@ const safetyLine = object({
   why: orNull(text(REASON_LETTERS)),
 });
 const safetyAnswer = tagged('kind', {
-  done: { note: text(200) },
+  done: { note: text(SAFETY_NOTE_LETTERS) },
   'not-applicable': { reason: text(REASON_LETTERS, 1) },
-  proved: { tester: oneOf(TESTERS), source: text(120, 1) },
+  proved: { tester: oneOf(TESTERS), source: text(PROVING_SOURCE_LETTERS, 1) },
   dead: { volts, everyPosition: flag },
   discharged: { before: volts, after: volts },
 });
@@ -198,7 +205,7 @@ export const deedSchema = tagged('kind', {
   explained: {
     readings: list(id, { minItems: 1 }),
     as: oneOf(EXPLANATIONS),
-    note: text(500),
+    note: text(REMARK_LETTERS),
   },
   assumed: {
     assumption: tagged('kind', { 'blocks-apart': { blocks: list(list(id)) } }),
@@ -252,7 +259,7 @@ export const deedSchema = tagged('kind', {
   'live-recorded': {
     record: object({
       id,
-      where: text(200, 1),
+      where: text(SAFETY_NOTE_LETTERS, 1),
       volts,
       reason: text(REASON_LETTERS, 1),
       by: text(PERSON_LETTERS, 1),
@@ -260,7 +267,9 @@ export const deedSchema = tagged('kind', {
   },
   'wires-off': { off: flag },
   'path-laid': {
-    links: list(object({ id, kind: oneOf(LINK_KINDS), name: orNull(text(60)) }), { maxItems: MOST_LINKS }),
+    links: list(object({ id, kind: oneOf(LINK_KINDS), name: orNull(text(LINK_NAME_LETTERS)) }), {
+      maxItems: MOST_LINKS,
+    }),
   },
   'path-tested': {
     test: object({
@@ -276,8 +285,8 @@ export const deedSchema = tagged('kind', {
   measured: {
     fact: object({ field: oneOf(MECHANICS), value: text(MECHANICS_LETTERS), how: oneOf(HOW_KNOWN) }),
   },
-  signed: { by: text(PERSON_LETTERS), note: text(500) },
-  'left-out': { event: id, was: text(40), because: text(60) },
+  signed: { by: text(PERSON_LETTERS), note: text(REMARK_LETTERS) },
+  'left-out': { event: id, was: text(KIND_LETTERS), because: text(CODE_LETTERS) },
 });
 
 /** One event with its envelope. */

@@ -2,6 +2,7 @@ import { SIMULATED_PARTS } from '../simulated/index.js';
 import {
   ACTUATOR_FORMS,
   CODE_NOTE_LETTERS,
+  FAMILY_LETTERS,
   LABEL_LETTERS,
   MOST_POSITIONS_OF_A_HANDLE,
   MOST_SAFETY_LINES,
@@ -9,6 +10,7 @@ import {
   PERSON_LETTERS,
   POSITION_NAME_LETTERS,
   REASON_LETTERS,
+  REMARK_LETTERS,
   SAFETY_LINES,
   SHOP_NAME_LETTERS,
   SUPPLIES,
@@ -23,7 +25,7 @@ export const knownSwitchSchema = object({
   kind: oneOf(['switch', 'part']),
   name: text(TITLE_LETTERS, 1),
   maker: orNull(text(PERSON_LETTERS)),
-  family: text(80),
+  family: text(FAMILY_LETTERS),
   form: oneOf(ACTUATOR_FORMS),
   terminals: list(text(LABEL_LETTERS, 1), { minItems: 2, maxItems: MOST_TERMINALS, uniqueItems: true }),
   positions: list(
@@ -34,7 +36,7 @@ export const knownSwitchSchema = object({
     }),
     { minItems: 1, maxItems: MOST_POSITIONS_OF_A_HANDLE },
   ),
-  note: orNull(text(500)),
+  note: orNull(text(REMARK_LETTERS)),
 });
 
 const simulatedOhms: Schema = { type: 'number', minimum: 0, maximum: 1e9 };

@@ -31,6 +31,17 @@ export const FASTENER_PLACE_LETTERS = 120;
 export const SISTER_LETTERS = 200;
 export const CODE_NOTE_LETTERS = 2000;
 export const SHOP_NAME_LETTERS = 80;
+export const METER_NAME_LETTERS = 80;
+export const FAMILY_LETTERS = 80;
+export const LINK_NAME_LETTERS = 60;
+/** What was done at a line of the safety list, where a live reading was taken, by which source a tester was proved. */
+export const SAFETY_NOTE_LETTERS = 200;
+export const PROVING_SOURCE_LETTERS = 120;
+/** What stands beside an explanation, a signature, a library entry. */
+export const REMARK_LETTERS = 500;
+/** The name of a kind of event, and the code of a refusal. */
+export const KIND_LETTERS = 40;
+export const CODE_LETTERS = 60;
 
 /** Kinds of fasteners of one step of the strip log. */
 export const MOST_FASTENERS = 24;

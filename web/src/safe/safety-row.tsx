@@ -1,5 +1,6 @@
 import { mayBeLeftOut, wantedAnswer } from '@which-way/core/safety';
 import {
+  PROVING_SOURCE_LETTERS,
   TESTERS,
   type SafetyAnswer,
   type SafetyLine,
@@ -147,7 +148,7 @@ function Proved({ onGive }: Asking) {
           On which known source?
           <input
             value={source}
-            maxLength={120}
+            maxLength={PROVING_SOURCE_LETTERS}
             placeholder="the bench socket, 230 V"
             onChange={(event) => setSource(event.target.value)}
             className={`${INPUT} w-72 max-w-full placeholder:text-quiet`}
