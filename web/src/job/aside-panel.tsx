@@ -116,7 +116,7 @@ export function LostPanel() {
     <div className="px-5 pt-3">
       <Notice
         look="amber"
-        title={`The server has lost ${lost.length} events of this job that this browser still has`}
+        title={`The server has lost ${lost.length === 1 ? 'an event' : `${lost.length} events`} of this job that this browser still has`}
       >
         <p>An older database was put in its place perhaps. They can be put back as they were.</p>
         <div className="mt-2 flex flex-wrap gap-3">
