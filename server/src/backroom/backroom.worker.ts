@@ -1,11 +1,13 @@
 import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
+import { existsSync } from 'node:fs';
 import { parentPort, workerData } from 'node:worker_threads';
 import { backUp, type BackupSource } from '../backup/back-up.js';
 import { checkBackup, type CheckedBackup } from '../backup/check-backup.js';
 import { exportAll } from '../transfer/export-all.js';
 import { checkFile, type CheckedFile } from '../transfer/check-file.js';
 import { StagedFile } from '../transfer/staged-file.js';
+import { notLookedThrough } from '../transfer/not-looked-through.js';
 import { matchLibrary, type MatchAnswer, type WireRequirement } from './match-library.js';
 import { reporter, type Heard } from './reporter.js';
 import { ReadingRoom, type LibraryQuestion } from './reading-room.js';
@@ -15,7 +17,13 @@ const { database } = workerData as { database: string };
 let open: ReadingRoom | null = null;
 /** Opened when it is first asked for: at the start the database is not there yet. */
 const room = () => (open ??= new ReadingRoom(database));
-let staged: StagedFile | null = null;
+/** Files that were looked through and wait to be taken in, by their path: several may wait at a time. */
+const staged = new Map<string, StagedFile>();
+
+function forget(file: string): void {
+  staged.get(file)?.close();
+  staged.delete(file);
+}
 
 /** What a worker of the backroom does: short readings, and one long work at a time. Each answer is plain data. */
 const desk = {
@@ -44,16 +52,20 @@ const desk = {
   checkBackup: (file: string, to: string, heard: Heard, flag: SharedArrayBuffer): Promise<CheckedBackup> =>
     checkBackup(file, to, reporter(heard, flag)),
   checkFile(file: string, name: string, heard: Heard, flag: SharedArrayBuffer): Promise<CheckedFile> {
-    staged?.close();
-    staged = new StagedFile(`${file}.checked`);
-    return checkFile(room(), { file, name, staged }, reporter(heard, flag));
+    // Those that nobody wants any more are gone from the disk already.
+    for (const path of [...staged.keys()]) if (path === file || !existsSync(path)) forget(path);
+    const mine = new StagedFile(`${file}.checked`);
+    staged.set(file, mine);
+    return checkFile(room(), { file, name, staged: mine }, reporter(heard, flag));
   },
-  /** The next rows of the file that was looked through, of at most so many bytes; null at its end. */
-  nextRows: (bytes: number) => staged?.nextRows(bytes) ?? null,
-  forget(): void {
-    staged?.close();
-    staged = null;
+  /** The next rows of a file that was looked through, of about so many bytes; null at its end. */
+  nextRows(file: string, bytes: number) {
+    const mine = staged.get(file);
+    // The worker was started anew in between: to go on would take in nothing, and call it done.
+    if (!mine) throw notLookedThrough().toWire();
+    return mine.nextRows(bytes);
   },
+  forget,
 };
 
 export type BackroomDesk = typeof desk;

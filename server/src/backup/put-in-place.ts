@@ -6,7 +6,8 @@ const ENDINGS = ['', '-wal', '-shm'];
 
 /**
  * Puts a database and its photos in the place of those of a data folder. What was there goes aside, whole, into a folder of its
- * own: nothing is deleted. Renames only, so that it needs no room, and the database comes last: until then the old one is there.
+ * own: nothing is deleted. Renames only, so that it needs no room; a program killed in between leaves both, each whole, in
+ * folders of their own.
  * @returns where what was there is now; null when there was nothing.
  */
 export function putInPlace(

@@ -19,6 +19,7 @@ import { RESULT } from '../works/works.module.js';
 import { Works, type Worker } from '../works/works.js';
 import type { CheckedFile } from './check-file.js';
 import { Taker, takeBack } from './taker.js';
+import { notLookedThrough } from './not-looked-through.js';
 import { openZip } from './zip-file.js';
 
 const INCOMING = 'incoming';
@@ -99,15 +100,16 @@ export class TransferService {
   async #takeIn(worker: Worker, id: string, withShop: boolean): Promise<Imported> {
     const checked = this.#checked.get(id);
     this.#checked.delete(id);
-    if (!checked) throw new Refusal(409, notChecked());
+    if (!checked) throw notLookedThrough();
     const { preview, shop, photos } = checked;
+    const file = join(worker.folder, INCOMING);
     const taker = new Taker(this.writer, this.log, id);
     const total = preview.jobsNew + preview.jobsJoined + preview.events + preview.entries;
     let done = 0;
     try {
       for (;;) {
         worker.goesOn();
-        const rows = await this.backroom.long((desk) => desk.nextRows(taker.turnBytes));
+        const rows = await this.backroom.long((desk) => desk.nextRows(file, taker.turnBytes));
         if (!rows) break;
         await taker.add(rows);
         done += rows.length;
@@ -123,7 +125,7 @@ export class TransferService {
       await taker.takeBack().catch(() => undefined);
       throw error;
     } finally {
-      await this.backroom.long((desk) => desk.forget());
+      await this.backroom.long((desk) => desk.forget(file));
     }
   }
 
@@ -180,13 +182,6 @@ const tooLarge = () =>
     path: '',
     hint: 'Send it to /api/imports: there it may be of any size, and is looked through first.',
   });
-
-const notChecked = () => ({
-  code: 'not-waiting',
-  message: 'This file was not looked through, or was taken in already.',
-  path: '',
-  hint: 'Choose it again.',
-});
 
 const plain = ({
   code,

@@ -211,6 +211,19 @@ describe('a file that is looked through first', () => {
     expect((await served.call('GET', `/api/jobs/${newJob(65).job.id}`)).status).toBe(404);
   });
 
+  it('is taken in as it was looked through, also when another was looked through meanwhile', async () => {
+    const file = (seed: number) =>
+      JSON.stringify({ format: 'which-way', version: 1, jobs: [asFile(newJob(seed))], library: [] });
+    const first = await lookedThrough(served, file(81));
+    const second = await lookedThrough(served, file(82));
+    expect((await take(served, first.id)).imported).toMatchObject({ jobsAdded: 1 });
+    const there = async (seed: number) =>
+      (await served.call('GET', `/api/jobs/${newJob(seed).job.id}`)).status;
+    expect([await there(81), await there(82)]).toEqual([200, 404]);
+    expect((await take(served, second.id)).imported).toMatchObject({ jobsAdded: 1 });
+    expect(await there(82)).toBe(200);
+  });
+
   it('that is large is read in pieces; a reading goes before the next piece, and cancelled, nothing of it is there', async () => {
     const place = await serve();
     const jobs = Array.from({ length: 12 }, (_, seed) => {

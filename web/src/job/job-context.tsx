@@ -25,7 +25,10 @@ export function JobProvider({ id, outbox = browserOutbox, children }: JobProvide
     const stream = new LiveStream(
       () => `/api/stream?job=${id}&after=${session.cursor}`,
       {
-        log: (message) => session.hear(message),
+        log: (message) => {
+          session.hear(message);
+          session.store.setState({ job: message.changed });
+        },
         gone: () => session.gone(),
       },
       () => void session.loadAnew().catch(() => undefined),
