@@ -1,4 +1,5 @@
-import { createWriter, newIdFrom, seededRandom, type Deed, type JobEvent } from '@which-way/core/switch';
+import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
+import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import type { Served } from './served.js';
 
 /** Puts a job with these events on the server, as a stated half-way state, and says where it is. */

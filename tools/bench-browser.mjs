@@ -63,7 +63,7 @@ function begun(order, acts) {
   const change = describeSwitch({ terminals: 48, positions: 24, form: 'rotary', layout: 'list' }, newId);
   const events = [];
   const add = (what) => events.push(writer.write(events, what));
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   const check = () =>
     add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
   check();

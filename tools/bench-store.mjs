@@ -98,7 +98,7 @@ function job(seed, count) {
   const change = describeSwitch({ terminals: 8, positions: 4, form: 'rotary', layout: 'list' }, newId);
   const events = [];
   const add = (what) => events.push(writer.write(events.slice(-1), what));
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   while (events.length < count) {
     const at = events.length;
     const [red, black] = [change.terminals[at % 8].id, change.terminals[(at * 3 + 1) % 8].id];
@@ -331,7 +331,7 @@ function mappedJob() {
   const change = describeSwitch({ terminals: 5, positions: 4, form: 'rotary', layout: 'list' }, newId);
   const events = [];
   const add = (what) => events.push(writer.write(events, what));
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   for (const [at, { id: setting }] of change.settings.entries())
     for (let a = 0; a < 5; a += 1)
       for (let b = a + 1; b < 5; b += 1) {

@@ -79,7 +79,7 @@ function mapBy(hidden, seed, { recheck = false, slip = -1, clips = 0 } = {}) {
   );
   const events = [];
   const add = (what) => events.push(writer.write(events, what));
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
   if (clips > 0)
     add({ kind: 'approached', approach: { order: 'time', extent: 'everything', clips, hands: null } });

@@ -15,36 +15,46 @@ const { module: schemas } = await runnerImport(join(root, 'core/src/formats/all-
   resolve: { conditions: ['which-way-source'] },
 });
 
+/** A schema without what only people read. */
+const bare = (node) => {
+  if (typeof node !== 'object' || node === null) return node;
+  if (Array.isArray(node)) return node.map(bare);
+  return Object.fromEntries(
+    Object.entries(node).flatMap(([key, inner]) =>
+      key === '$schema' || (key === 'description' && typeof inner === 'string') ? [] : [[key, bare(inner)]],
+    ),
+  );
+};
+
 /** The schemas as one, in which every piece that stands in several places is written once and referred to. */
 function shared(roots) {
-  const seen = new Map();
+  const times = new Map();
+  const texts = new Map();
+  const textOf = (node) => {
+    if (!texts.has(node)) texts.set(node, JSON.stringify(node));
+    return texts.get(node);
+  };
   const count = (node) => {
     if (typeof node !== 'object' || node === null) return;
-    const times = seen.get(node) ?? 0;
-    seen.set(node, times + 1);
-    if (times === 0) for (const inner of Object.values(node)) count(inner);
+    const before = times.get(textOf(node)) ?? 0;
+    times.set(textOf(node), before + 1);
+    if (before === 0) for (const inner of Object.values(node)) count(inner);
   };
   for (const schema of Object.values(roots)) count(schema);
-  const names = new Map(Object.entries(roots).map(([name, schema]) => [schema, name]));
-  const isSchema = (node) => ['type', 'anyOf', 'oneOf'].some((key) => key in node);
-  for (const [node, times] of seen)
-    if (
-      times > 1 &&
-      !Array.isArray(node) &&
-      isSchema(node) &&
-      !names.has(node) &&
-      JSON.stringify(node).length > 60
-    )
-      names.set(node, `part${names.size}`);
+  const names = new Map(Object.entries(roots).map(([name, schema]) => [textOf(schema), name]));
+  for (const [text, number] of times)
+    if (number > 1 && text.length > 60 && /^\{"(type|anyOf|oneOf|enum)"/.test(text) && !names.has(text))
+      names.set(text, `part${names.size}`);
   const write = (node, top) => {
     if (typeof node !== 'object' || node === null) return node;
     if (Array.isArray(node)) return node.map((inner) => write(inner, false));
-    if (!top && names.has(node)) return { $ref: `#/$defs/${names.get(node)}` };
-    return Object.fromEntries(
-      Object.entries(node).flatMap(([key, inner]) => (key === '$schema' ? [] : [[key, write(inner, false)]])),
-    );
+    const name = names.get(textOf(node));
+    if (!top && name) return { $ref: `#/$defs/${name}` };
+    return Object.fromEntries(Object.entries(node).map(([key, inner]) => [key, write(inner, false)]));
   };
-  return { $defs: Object.fromEntries([...names].map(([node, name]) => [name, write(node, true)])) };
+  return {
+    $defs: Object.fromEntries([...names].map(([text, name]) => [name, write(JSON.parse(text), true)])),
+  };
 }
 
 const ajv = new Ajv2020({
@@ -58,7 +68,7 @@ const ajv = new Ajv2020({
 });
 (addFormats.default ?? addFormats)(ajv);
 const names = Object.keys(schemas.CHECKED).sort();
-ajv.addSchema(shared(schemas.CHECKED), 'all');
+ajv.addSchema(shared(bare(schemas.CHECKED)), 'all');
 const code = (standaloneCode.default ?? standaloneCode)(
   ajv,
   Object.fromEntries(names.map((name) => [`check${name}`, `all#/$defs/${name}`])),

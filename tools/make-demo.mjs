@@ -40,7 +40,7 @@ function mappedJob({
     },
     newId,
   );
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   before?.(change, add);
   if (acts > 0) {
     add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
@@ -153,7 +153,7 @@ practice.events.push(
   writer.write([], {
     kind: 'restructured',
     change: describeSwitch({ terminals: 8, positions: null, form: 'slide', layout: 'two-rows' }, newId),
-    basedOn: 0,
+    basedOn: null,
   }),
 );
 jobs.push(practice);

@@ -2,15 +2,8 @@ import type { JobFile } from '@which-way/core/formats';
 import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { SafetyLists } from '@which-way/core/safety';
-import type {
-  EntryId,
-  EventId,
-  JobEvent,
-  JobId,
-  KnownSwitch,
-  PhotoId,
-  SupplyKind,
-} from '@which-way/core/switch';
+import type { EntryId, EventId, JobId, KnownSwitch, PhotoId } from '@which-way/core/switch';
+import type { JobEvent, SupplyKind } from '@which-way/core/log';
 
 /** The one shape of every refusal. */
 export interface ApiError {
@@ -83,7 +76,7 @@ export interface UnreadableEvent {
   id: string;
   /** When it was written, as far as that can be read. */
   at: string;
-  code: 'damaged' | 'event-too-new';
+  code: 'damaged' | 'event-too-new' | 'kind-not-known';
   message: string;
 }
 

@@ -1,4 +1,5 @@
-import { describeSwitch, newPosition, settingAt, type Actuator, type Deed } from '@which-way/core/switch';
+import { describeSwitch, newPosition, settingAt, type Actuator } from '@which-way/core/switch';
+import { type Deed } from '@which-way/core/log';
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { Bench } from '../at-the-bench.js';
@@ -134,7 +135,7 @@ test('two handles, one of which springs back: it says what to hold, how long, an
       closed: 'declared',
     };
     if (!first || !rest || !start) throw new Error('a lever has two positions');
-    const posed = (position: typeof rest, returnsTo: typeof rest, basedOn: number): Deed => ({
+    const posed = (position: typeof rest, returnsTo: typeof rest): Deed => ({
       kind: 'restructured',
       change: {
         change: 'position-posed',
@@ -143,19 +144,19 @@ test('two handles, one of which springs back: it says what to hold, how long, an
         returnsTo: returnsTo.id,
         pose: null,
       },
-      basedOn,
+      basedOn: null,
     });
     const held = settingAt(first.id, start.id, newId);
     const both = { ...held, at: { ...held.at, [second.id]: jog.id } };
     return [
-      { kind: 'restructured', change, basedOn: 0 },
+      { kind: 'restructured', change, basedOn: null },
       {
         kind: 'restructured',
         change: { change: 'actuator-added', actuator: second, home: off.id, settings: [both] },
-        basedOn: 1,
+        basedOn: null,
       },
-      posed(start, rest, 2),
-      posed(jog, off, 3),
+      posed(start, rest),
+      posed(jog, off),
     ];
   });
   await page.goto(address);

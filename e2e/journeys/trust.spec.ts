@@ -1,5 +1,6 @@
 import type { JobSummary, JobWithEvents } from '@which-way/contract';
-import { createWriter, newIdFrom, seededRandom } from '@which-way/core/switch';
+import { createWriter } from '@which-way/core/log';
+import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import { readFileSync } from 'node:fs';
 import { Bench } from '../at-the-bench.js';
 import { picture } from '../pictures.js';
@@ -107,7 +108,7 @@ test('an event that an older version left behind and the server will not have is
   const event = writer.write(stored.events, {
     kind: 'restructured',
     change: { change: 'position-renamed', position, name },
-    basedOn: 1,
+    basedOn: described?.id ?? null,
   });
   await page.evaluate(
     ({ kept, job }) =>

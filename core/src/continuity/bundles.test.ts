@@ -5,14 +5,8 @@ import Logic from 'logic-solver';
 import { describe, expect, it } from 'vitest';
 import { bench, CLOSED, OPEN, SILENT, SOUNDED, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import {
-  seededRandom,
-  shuffled,
-  type Reading,
-  type ReadingId,
-  type TerminalId,
-  type Value,
-} from '../switch/index.js';
+import { seededRandom, shuffled, type ReadingId, type TerminalId } from '../switch/index.js';
+import { type Reading, type Value } from '../log/index.js';
 import { createMapper, deriveMap, factAt, prove, type Settled } from './index.js';
 
 /** One lead on some places, the other on others. */
@@ -259,7 +253,7 @@ describe('bundles', () => {
     on.add({
       kind: 'restructured',
       change: { change: 'terminal-retired', terminal: on.terminals[3] as TerminalId },
-      basedOn: 1,
+      basedOn: null,
     });
     const settled = settledOf(on);
     expect(settled.facts.every(({ state }, index) => index % 4 === 0 || state === 'unknown')).toBe(true);

@@ -4,7 +4,7 @@ import { connectedComponents } from 'graphology-components';
 import { describe, expect, it } from 'vitest';
 import { anyPattern, bench, CLOSED, OPEN, SILENT, SOUNDED, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import type { JobEvent, Reading, Value } from '../switch/index.js';
+import type { JobEvent, Reading, Value } from '../log/index.js';
 import { seededRandom, shuffled } from '../switch/index.js';
 import { createMapper, deriveMap, factAt, prove, type Settled, type SwitchMap } from './index.js';
 
@@ -131,7 +131,7 @@ describe('the map as a function of the log', () => {
         });
       } else if (roll < 0.93) {
         const terminal = on.terminals[pick(5)] as never;
-        on.add({ kind: 'restructured', change: { change: 'terminal-retired', terminal }, basedOn: 0 });
+        on.add({ kind: 'restructured', change: { change: 'terminal-retired', terminal }, basedOn: null });
       } else
         on.add({
           kind: 'meter-checked',
@@ -187,7 +187,7 @@ describe('the map as a function of the log', () => {
     const added = on.add({
       kind: 'restructured',
       change: { change: 'terminal-added', terminal },
-      basedOn: 1,
+      basedOn: null,
     });
     on.terminals.push(id);
     on.read(0, 0, 3, CLOSED);

@@ -1,14 +1,6 @@
 import { extendTape, readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
-import {
-  createLogReader,
-  liveEvents,
-  positionsClosed,
-  structureOf,
-  type JobEvent,
-  type Log,
-  type SettingId,
-  type Structure,
-} from '../switch/index.js';
+import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
+import { positionsClosed, type SettingId, type Structure } from '../switch/index.js';
 import { extendSettled } from './extend-settled.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle, type Blocks, type Explanations, type Settled } from './settle.js';

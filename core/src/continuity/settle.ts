@@ -1,6 +1,7 @@
 import { partitionOf, type Partition } from '../partition/index.js';
 import { looksAgain, type Evidence } from '../sense/index.js';
-import type { Explanation, ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import type { Explanation } from '../log/index.js';
+import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
 import {

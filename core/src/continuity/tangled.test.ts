@@ -1,13 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { routeOf } from '../route/index.js';
-import {
-  createWriter,
-  describeSwitch,
-  newIdFrom,
-  seededRandom,
-  shuffled,
-  type JobEvent,
-} from '../switch/index.js';
+import { createWriter, type JobEvent } from '../log/index.js';
+import { describeSwitch, newIdFrom, seededRandom, shuffled } from '../switch/index.js';
 import { createMapper, deriveMap, isSettled } from './index.js';
 
 /** A job in which random bundles say what they like: most of them contradict one another. */
@@ -16,7 +10,7 @@ function tangle(terminals: number, positions: number, bundles: number, seed: num
   const newId = newIdFrom(random);
   const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
   const change = describeSwitch({ terminals, positions, form: 'rotary', layout: 'list' }, newId);
-  const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: 0 })];
+  const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: null })];
   for (const { id: setting } of change.settings)
     for (let count = 0; count < bundles; count += 1) {
       const row = shuffled(

@@ -1,6 +1,6 @@
 import type { Settled } from '../continuity/index.js';
 import { resistanceBetween, type Resistance } from '../network/index.js';
-import type { Part } from '../switch/index.js';
+import type { Part } from '../log/index.js';
 
 /**
  * What a meter would show between two terminals of a setting, by place, if only the nets that are known and the declared

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import { planNext } from '../planner/index.js';
 import { resistanceBetween } from '../network/index.js';
-import type { Explanation, Part, SettingId, Value } from '../switch/index.js';
+import type { Explanation, Part, Value } from '../log/index.js';
+import type { SettingId } from '../switch/index.js';
 import { bench, CLOSED, OPEN, type Bench } from '../testing/generated.js';
 import { effectiveOhms, proposalsFor } from './index.js';
 

@@ -1,6 +1,7 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { TapeLine } from '../sense/index.js';
-import { partsOf, type Explanation, type SettingId, type TerminalId } from '../switch/index.js';
+import { partsOf, type Explanation } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { effectiveOhms } from './effective.js';
 
 /** What a middle reading may be, and what speaks for it. A person accepts one, or none. */

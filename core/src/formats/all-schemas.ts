@@ -1,17 +1,24 @@
-import type { Schema } from './schema-builders.js';
-import { deedSchema, eventSchema } from './schema-parts.js';
+import { deedSchema } from '../log/index.js';
+import type { Schema } from '../schema/index.js';
+import { simulatedSwitchSchema } from '../simulated/index.js';
+import { knownSwitchSchema } from '../switch/index.js';
 import {
+  eventSchema,
+  idSchema,
+  placeSchema,
+  titleSchema,
   jobHeadSchema,
-  knownSwitchSchema,
   projectFileSchema,
   shopSchema,
-  simulatedSwitchSchema,
 } from './schema.js';
 
 /** Every schema that a checker is made of at build, by the name of its checker. */
 export const CHECKED: Readonly<Record<string, Schema>> = {
   Deed: deedSchema,
   Event: eventSchema,
+  Id: idSchema,
+  Place: placeSchema,
+  Title: titleSchema,
   File: projectFileSchema,
   JobHead: jobHeadSchema,
   KnownSwitch: knownSwitchSchema,

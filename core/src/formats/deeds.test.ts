@@ -9,13 +9,10 @@ import {
   DEED_KINDS,
   markingsOf,
   mechanicsOf,
-  newIdFrom,
   notesOf,
   partsOf,
   photosOf,
   readLog,
-  seededRandom,
-  shuffled,
   sistersOf,
   stripStepsOf,
   structureOf,
@@ -23,7 +20,8 @@ import {
   worthOf,
   type Deed,
   type JobEvent,
-} from '../switch/index.js';
+} from '../log/index.js';
+import { newIdFrom, seededRandom, shuffled } from '../switch/index.js';
 import { anyDeed, anyDeedOf } from '../testing/any-deed.js';
 import { worthSum } from '../worth/index.js';
 import { deedProblems } from './index.js';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { routeOf } from '../route/index.js';
-import { DEED_KINDS, type JobEvent } from '../switch/index.js';
+import { DEED_KINDS, type JobEvent } from '../log/index.js';
 import { readProjectFile } from './index.js';
 
 const fixture = (name: string): unknown =>

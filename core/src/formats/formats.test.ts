@@ -5,6 +5,8 @@ import { deriveMap } from '../continuity/index.js';
 import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
 import {
   eventProblems,
+  fieldTables,
+  readEvent,
   FILE_VERSION,
   levelsOf,
   projectFileSchema,
@@ -54,6 +56,15 @@ describe('the project file', () => {
   it('is what the published schema in docs says', () => {
     const published: unknown = JSON.parse(readFileSync(new URL('docs/which-way.schema.json', root), 'utf8'));
     expect(published).toEqual(JSON.parse(JSON.stringify(projectFileSchema)));
+  });
+
+  it('stands in the docs as it is defined', () => {
+    const page = readFileSync(new URL('docs/file-format.md', root), 'utf8');
+    const plain = (text: string) => text.replace(/-{3,}/g, '---').replace(/[ ]+/g, ' ').trim();
+    const shown = page
+      .split('<!-- made from the definitions -->')[1]
+      ?.split('<!-- end of what is made -->')[0];
+    expect(plain(shown ?? '')).toBe(plain(fieldTables()));
   });
 
   it('reads every demo file', () => {
@@ -155,12 +166,39 @@ describe('one event by itself', () => {
     ['clock', 2 ** 60, 'schema-maximum'],
     ['at', 'yesterday', 'schema-format'],
     ['device', 'me', 'schema-pattern'],
-    ['what', { kind: 'guessed' }, 'schema-discriminator'],
+    ['what', { kind: 'guessed' }, 'kind-not-known'],
   ])('is refused with its place: %s', (field, value, code) => {
     expect(eventProblems({ ...event(), [field]: value })[0]).toMatchObject({
       code,
       path: expect.stringContaining(field),
     });
+  });
+
+  it('of an older version of its kind is upgraded, alone and in a file: a count of changes becomes the event last seen', () => {
+    const [described, reading] = structuredClone(bench(3, 1).events);
+    if (!described || !reading) throw new Error('a bench begins with a description');
+    const undo = { ...reading, schema: 1, what: { kind: 'withdrawn', target: described.id, basedOn: 1 } };
+    const today = { ...undo, schema: 2, what: { ...undo.what, basedOn: null } };
+    expect(readEvent(undo)).toEqual({ ok: true, event: today });
+    expect(eventProblems({ ...undo, schema: 2 })[0]).toMatchObject({ path: 'what.basedOn' });
+    const job = {
+      id: described.id,
+      title: 'x',
+      place: '',
+      outOfMachine: true,
+      simulation: null,
+      created: described.at,
+    };
+    const old = { ...described, schema: 1, what: { ...described.what, basedOn: 0 } };
+    const file = {
+      format: 'which-way',
+      version: 2,
+      shop: null,
+      jobs: [{ ...job, events: [old, undo] }],
+      library: [],
+    };
+    const read = readProjectFile(file);
+    expect(read.ok && read.file.jobs[0]?.events).toEqual([described, today]);
   });
 
   it('nested 20,000 levels deep is refused and not walked to its end', () => {

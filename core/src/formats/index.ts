@@ -1,4 +1,4 @@
-export * from './schema.js';
-export type { Schema } from './schema-builders.js';
-export { deedSchema, eventSchema } from './schema-parts.js';
+export { deedSchema } from '../log/index.js';
+export { eventSchema, FILE_VERSION, jobHeadSchema, projectFileSchema, shopSchema } from './schema.js';
 export * from './project-file.js';
+export { fieldTables } from './field-tables.js';

@@ -1,15 +1,8 @@
-import { listProblems } from '../safety/index.js';
-import type { SafetyLists } from '../safety/index.js';
+import { listProblems, type SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
-import {
-  EVENT_SCHEMA,
-  MOST_LEVELS,
-  type JobEvent,
-  type JobId,
-  type KnownSwitch,
-  type Problem,
-  type SupplyKind,
-} from '../switch/index.js';
+import { ageOf, upgradeEvent, type JobEvent, type SupplyKind } from '../log/index.js';
+import { MOST_LEVELS } from '../schema/index.js';
+import type { JobId, KnownSwitch, Problem } from '../switch/index.js';
 import * as made from './checkers.js';
 import { FILE_VERSION } from './schema.js';
 
@@ -68,6 +61,9 @@ const checkers = made as unknown as {
   checkFile: Checker<ProjectFile>;
   checkDeed: Checker<unknown>;
   checkEvent: Checker<JobEvent>;
+  checkId: Checker<string>;
+  checkTitle: Checker<string>;
+  checkPlace: Checker<string>;
   checkJobHead: Checker<Omit<JobFile, 'events'>>;
   checkKnownSwitch: Checker<KnownSwitch>;
   checkShop: Checker<ShopFile>;
@@ -81,6 +77,7 @@ const checkers = made as unknown as {
 export function readProjectFile(parsed: unknown, upgrades: Upgrades = UPGRADES): ReadResult {
   const upgraded = upgradeFile(parsed, upgrades);
   if (!upgraded.ok) return upgraded;
+  upgraded.file = withEventsOfToday(upgraded.file);
   if (!checkers.checkFile(upgraded.file)) return { ok: false, problems: problemsOf(checkers.checkFile) };
   const problems = [
     ...upgraded.file.library.flatMap((entry, index) => knownSwitchProblems(entry, `library.${index}`)),
@@ -125,18 +122,65 @@ export function upgradeFile(
   }
 }
 
+const problemsIn =
+  (name: 'checkId' | 'checkTitle' | 'checkPlace') =>
+  (value: unknown): Problem[] =>
+    checkers[name](value) ? [] : problemsOf(checkers[name]);
+/** What is wrong with what is claimed to be an id, wherever one comes in. */
+export const idProblems = problemsIn('checkId');
+/** What is wrong with a job's title, or the place where it stands. */
+export const titleProblems = problemsIn('checkTitle');
+export const placeProblems = problemsIn('checkPlace');
+
 /** What is wrong with the body of an event. Empty when it is well formed. */
 export function deedProblems(what: unknown): Problem[] {
   return checkers.checkDeed(what) ? [] : problemsOf(checkers.checkDeed);
 }
 
-/** What is wrong with an event, envelope and body. An event of a newer program is told as such. */
-export function eventProblems(event: unknown): Problem[] {
-  if (levelsOf(event) > MOST_LEVELS) return [{ code: 'too-deep', path: '', params: { most: MOST_LEVELS } }];
-  const schema = typeof event === 'object' && event !== null && 'schema' in event ? event.schema : null;
-  if (typeof schema === 'number' && schema > EVENT_SCHEMA)
-    return [{ code: 'event-too-new', path: 'schema', params: { schema, newest: EVENT_SCHEMA } }];
-  return checkers.checkEvent(event) ? [] : problemsOf(checkers.checkEvent);
+/** An event as this program knows it, or what is wrong with it. */
+export type ReadEvent = { ok: true; event: JobEvent } | { ok: false; problems: Problem[] };
+
+/**
+ * Reads what is claimed to be an event, envelope and body: one of an older version of its kind is upgraded, one of a newer
+ * program is told as such. Everything that takes events in (the page, the server, an import) takes them through this.
+ */
+export function readEvent(claimed: unknown): ReadEvent {
+  const refuse = (...problems: Problem[]): ReadEvent => ({ ok: false, problems });
+  if (levelsOf(claimed) > MOST_LEVELS)
+    return refuse({ code: 'too-deep', path: '', params: { most: MOST_LEVELS } });
+  const newer = newerProblem(claimed);
+  if (newer) return refuse(newer);
+  const event = upgradeEvent(claimed);
+  return checkers.checkEvent(event) ? { ok: true, event } : refuse(...problemsOf(checkers.checkEvent));
+}
+
+/** What is wrong with an event, envelope and body. Empty when it can be read. */
+export function eventProblems(claimed: unknown): Problem[] {
+  const read = readEvent(claimed);
+  return read.ok ? [] : read.problems;
+}
+
+/** That an event was written by a newer program: its kind is not known here, or its version is not. */
+function newerProblem(event: unknown): Problem | null {
+  const age = ageOf(event);
+  if (age.is === 'unknown-kind')
+    return { code: 'kind-not-known', path: 'what.kind', params: { kind: age.kind.slice(0, 60) } };
+  if (age.is !== 'newer') return null;
+  const { schema } = event as { schema: number };
+  return { code: 'event-too-new', path: 'schema', params: { schema, newest: age.newest } };
+}
+
+/** A file whose events are upgraded, wherever there are some; what is no list or no job stays as it is. */
+function withEventsOfToday(file: unknown): unknown {
+  const { jobs, ...rest } = file as Record<string, unknown>;
+  if (!Array.isArray(jobs)) return file;
+  return {
+    ...rest,
+    jobs: jobs.map((job: unknown) => {
+      if (typeof job !== 'object' || job === null || !('events' in job)) return job;
+      return Array.isArray(job.events) ? { ...job, events: job.events.map(upgradeEvent) } : job;
+    }),
+  };
 }
 
 /** What is wrong with a job of a file, without its log. */
@@ -205,6 +249,10 @@ function jobProblems(job: JobFile, path: string): Problem[] {
   const simulation = job.simulation ? simulatedSwitchProblems(job.simulation) : [];
   return [
     ...simulation.map((problem) => ({ ...problem, path: `${path}.simulation.${problem.path}` })),
+    ...job.events.flatMap((event, index) => {
+      const newer = newerProblem(event);
+      return newer ? [{ ...newer, path: `${path}.events.${index}.${newer.path}` }] : [];
+    }),
     ...repeated(
       job.events.map(({ id }) => id),
       `${path}.events`,

@@ -1,129 +1,72 @@
-import { SIMULATED_PARTS } from '../simulated/index.js';
 import {
-  ACTUATOR_FORMS,
   CODE_NOTE_LETTERS,
-  FAMILY_LETTERS,
-  LABEL_LETTERS,
-  MOST_POSITIONS_OF_A_HANDLE,
-  MOST_SAFETY_LINES,
-  MOST_TERMINALS,
-  PERSON_LETTERS,
-  POSITION_NAME_LETTERS,
-  REASON_LETTERS,
-  REMARK_LETTERS,
-  SAFETY_LINES,
-  SHOP_NAME_LETTERS,
-  SUPPLIES,
-  TITLE_LETTERS,
-} from '../switch/index.js';
-import { id, list, object, oneOf, orNull, tagged, text, time, type Schema } from './schema-builders.js';
-import { eventSchema } from './schema-parts.js';
-
-/** One known switch of the library. */
-export const knownSwitchSchema = object({
+  count,
+  flag,
   id,
-  kind: oneOf(['switch', 'part']),
-  name: text(TITLE_LETTERS, 1),
-  maker: orNull(text(PERSON_LETTERS)),
-  family: text(FAMILY_LETTERS),
-  form: oneOf(ACTUATOR_FORMS),
-  terminals: list(text(LABEL_LETTERS, 1), { minItems: 2, maxItems: MOST_TERMINALS, uniqueItems: true }),
-  positions: list(
-    object({
-      name: orNull(text(POSITION_NAME_LETTERS)),
-      rests: oneOf(['maintained', 'momentary']),
-      joined: list(list(text(LABEL_LETTERS, 1), { minItems: 2, uniqueItems: true })),
-    }),
-    { minItems: 1, maxItems: MOST_POSITIONS_OF_A_HANDLE },
+  list,
+  MOST_SAFETY_LINES,
+  object,
+  oneOf,
+  only,
+  orNull,
+  REASON_LETTERS,
+  says,
+  SHOP_NAME_LETTERS,
+  text,
+  time,
+  TITLE_LETTERS,
+  words,
+  type Schema,
+} from '../schema/index.js';
+import { deedSchema, SAFETY_LINES, SUPPLIES } from '../log/index.js';
+import { simulatedSwitchSchema } from '../simulated/index.js';
+import { knownSwitchSchema, type DeviceId, type EventId, type JobId } from '../switch/index.js';
+
+const counted = count(1, Number.MAX_SAFE_INTEGER);
+
+/** One event with its envelope. */
+export const eventSchema = object({
+  id: id<EventId>(),
+  device: says('The writer: a tab from load to unload.', id<DeviceId>()),
+  sequence: says("Counts the device's events of this job, from 1, without gaps.", counted),
+  clock: says('Logical clock: live events are ordered by (clock, device).', counted),
+  at: says('When it was written, by the clock on the wall.', time),
+  schema: says(
+    "The version of its kind's body; older ones are upgraded, a newer one is refused.",
+    count(1, 1000),
   ),
-  note: orNull(text(REMARK_LETTERS)),
+  what: says('What happened; `what.kind` says which.', deedSchema),
 });
 
-const simulatedOhms: Schema = { type: 'number', minimum: 0, maximum: 1e9 };
-const simulatedPlace: Schema = { type: 'integer', minimum: 0, maximum: 95 };
-const fault = tagged('kind', {
-  dirty: { ohms: simulatedOhms },
-  burnt: { ohms: simulatedOhms },
-  welded: {},
-  broken: {},
-  unsteady: {},
-  'one-sided': { makes: oneOf(['up', 'down']) },
+function bySupply<Of extends Schema>(schema: Of) {
+  const fields = Object.fromEntries(SUPPLIES.map((supply) => [supply, schema]));
+  return object(fields as Record<(typeof SUPPLIES)[number], Of>);
+}
+
+const ownLine = object({
+  kind: oneOf(SAFETY_LINES),
+  text: orNull(text(REASON_LETTERS)),
+  why: orNull(text(REASON_LETTERS)),
 });
-
-/** A simulated switch, where a job has one. Faults and parts may be left out: then there are none. */
-export const simulatedSwitchSchema = object(
-  {
-    seed: { type: 'integer', minimum: 0, maximum: 4294967295 },
-    name: text(TITLE_LETTERS),
-    terminals: { type: 'integer', minimum: 2, maximum: MOST_TERMINALS },
-    positions: list(object({ name: orNull(text(POSITION_NAME_LETTERS)) }), {
-      minItems: 1,
-      maxItems: MOST_POSITIONS_OF_A_HANDLE,
-    }),
-    contacts: list(
-      object(
-        {
-          a: { type: 'integer', minimum: 0 },
-          b: { type: 'integer', minimum: 0 },
-          closedIn: list({ type: 'integer', minimum: 0 }),
-          ohms: simulatedOhms,
-          fault,
-        },
-        ['fault'],
-      ),
-      { maxItems: 4096 },
-    ),
-    parts: list(
-      object({ a: simulatedPlace, b: simulatedPlace, form: oneOf(SIMULATED_PARTS), ohms: simulatedOhms }),
-      { maxItems: 64 },
-    ),
-    frame: orNull(simulatedPlace),
-    meter: object(
-      {
-        leadOhms: { type: 'number', minimum: 0, maximum: 100 },
-        resolutionOhms: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
-        beeperOhms: { type: 'number', minimum: 0, maximum: 1e6 },
-        faults: object({
-          fingersOhms: simulatedOhms,
-          deadClip: orNull(simulatedPlace),
-          autoOffAfter: { type: 'integer', minimum: 0, maximum: 1e6 },
-          lowBattery: { type: 'boolean' },
-          slowOverRange: { type: 'boolean' },
-        }),
-      },
-      ['faults'],
-    ),
-  },
-  ['parts', 'frame'],
-);
-
-const bySupply = (schema: Schema): Schema =>
-  object(Object.fromEntries(SUPPLIES.map((supply) => [supply, schema])));
 
 /** What a shop sets for itself. */
 export const shopSchema = object({
   name: text(SHOP_NAME_LETTERS),
-  safetyLists: bySupply(
-    list(
-      object({
-        kind: oneOf(SAFETY_LINES),
-        text: orNull(text(REASON_LETTERS)),
-        why: orNull(text(REASON_LETTERS)),
-      }),
-      {
-        maxItems: MOST_SAFETY_LINES,
-      },
-    ),
-  ),
+  safetyLists: bySupply(list(ownLine, { maxItems: MOST_SAFETY_LINES })),
   codeNotes: bySupply(text(CODE_NOTE_LETTERS)),
 });
 
+export const idSchema = id();
+/** What a job is called, and where it stands: in files, and where a page gives or changes it. */
+export const titleSchema = words(TITLE_LETTERS);
+export const placeSchema = says("Where it stands or whose it is, in the shop's words.", text(TITLE_LETTERS));
+
 const jobFields = {
-  id,
-  title: text(TITLE_LETTERS, 1),
-  place: text(TITLE_LETTERS),
-  outOfMachine: { type: 'boolean' },
-  simulation: orNull(simulatedSwitchSchema),
+  id: id<JobId>(),
+  title: titleSchema,
+  place: placeSchema,
+  outOfMachine: flag,
+  simulation: says('A simulated switch, or null.', orNull(simulatedSwitchSchema)),
   created: time,
 };
 
@@ -140,8 +83,8 @@ export const projectFileSchema: Schema = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: `Which Way file, version ${FILE_VERSION}`,
   ...object({
-    format: { const: 'which-way' },
-    version: { const: FILE_VERSION },
+    format: only('which-way'),
+    version: only(FILE_VERSION),
     shop: orNull(shopSchema),
     jobs: list(jobSchema),
     library: list(knownSwitchSchema),

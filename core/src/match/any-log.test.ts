@@ -13,7 +13,7 @@ import {
   rankSuspects,
   recheckForecast,
 } from '../planner/index.js';
-import { namedIn, ORDERS, PLAIN_APPROACH, type Value } from '../switch/index.js';
+import { namedIn, ORDERS, PLAIN_APPROACH, type Value } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SILENT, SOUNDED, switchLikePattern } from '../testing/generated.js';
 import { anyDeed } from '../testing/any-deed.js';
 import { runs } from '../testing/runs.js';

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { ordinarySwitches, relabel } from '../partition/index.js';
 import { agrees, fieldOf } from '../planner/index.js';
-import { PLAIN_APPROACH, seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
+import { PLAIN_APPROACH } from '../log/index.js';
+import { seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
 import { recognise } from './index.js';
 

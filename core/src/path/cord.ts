@@ -1,6 +1,6 @@
 import { loopOhms } from '../rating/index.js';
 import { uncertaintyOf } from '../sense/index.js';
-import type { MeterProfile } from '../switch/index.js';
+import type { MeterProfile } from '../log/index.js';
 
 /** What a sound cord should read there and back, and whether the meter in hand can tell. */
 export interface CordLoop {

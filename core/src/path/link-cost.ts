@@ -1,4 +1,4 @@
-import type { LinkKind } from '../switch/index.js';
+import type { LinkKind } from '../log/index.js';
 
 /** What is usual for a kind of link: how often it is the fault, and what it takes to get a probe onto its ends. */
 export interface LinkCost {

@@ -1,4 +1,5 @@
-import type { LinkId, PathLink } from '../switch/index.js';
+import type { LinkId } from '../switch/index.js';
+import type { PathLink } from '../log/index.js';
 import { costOf, inSeries, needsFlexing, testedAlone } from './link-cost.js';
 import { pathVerdict, type PathVerdict, type SupplyPath } from './verdict.js';
 

@@ -1,16 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { newIdFrom, seededRandom, type LinkId } from '../switch/index.js';
 import {
-  newIdFrom,
   ORDINARY_METER,
   readLog,
-  seededRandom,
-  type LinkId,
   type LinkKind,
   type PathLink,
   type PathTest,
   type TestResult,
-} from '../switch/index.js';
+} from '../log/index.js';
 import { bench } from '../testing/generated.js';
 import {
   cordLoop,

@@ -1,4 +1,5 @@
-import type { LinkId, LinkKind, NewId, PathLink } from '../switch/index.js';
+import type { LinkId, NewId } from '../switch/index.js';
+import type { LinkKind, PathLink } from '../log/index.js';
 
 /** Kinds of machine with a usual supply path. */
 export const PATH_PRESETS = {

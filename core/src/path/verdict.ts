@@ -1,11 +1,5 @@
-import {
-  liveEvents,
-  newestOf,
-  type LinkId,
-  type Log,
-  type PathLink,
-  type PathTest,
-} from '../switch/index.js';
+import { liveEvents, newestOf, type Log, type PathLink, type PathTest } from '../log/index.js';
+import { type LinkId } from '../switch/index.js';
 import { inSeries, needsFlexing } from './link-cost.js';
 
 /** A path and what was tested of it. */

@@ -1,14 +1,5 @@
-import {
-  readingsAsked,
-  type Deed,
-  type NewId,
-  type Prompt,
-  type Reading,
-  type ReadingId,
-  type SettingId,
-  type TerminalId,
-  type Value,
-} from '../switch/index.js';
+import { readingsAsked, type Deed, type Prompt, type Reading, type Value } from '../log/index.js';
+import { type NewId, type ReadingId, type SettingId, type TerminalId } from '../switch/index.js';
 
 /** What the hands found for a prompt: a value per terminal that black touched, or per setting that the handle came to. */
 export interface Findings {

@@ -1,12 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import {
-  liveEvents,
-  PLAIN_APPROACH,
-  type Approach,
-  type Ask,
-  type SettingId,
-  type TerminalId,
-} from '../switch/index.js';
+import { liveEvents, PLAIN_APPROACH, type Approach, type Ask } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { byTime } from './by-time.js';
 import { certify, agrees, type Hypothesis } from './certify.js';
 import type { Field } from './field.js';

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type Ask, type SettingId, type TerminalId } from '../switch/index.js';
+import { liveEvents, type Ask } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf } from './approach.js';
 import { learntChance } from './chance.js';
 import { bundleSays, openPairsOf } from './field.js';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
-import { PLAIN_APPROACH, type SettingId } from '../switch/index.js';
+import { PLAIN_APPROACH } from '../log/index.js';
+import { type SettingId } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, type Bench } from '../testing/generated.js';
 import { planNext } from './index.js';
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { PLAIN_APPROACH, type Ask, type TerminalId } from '../switch/index.js';
+import { PLAIN_APPROACH, type Ask } from '../log/index.js';
+import { type TerminalId } from '../switch/index.js';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
 import { clipChangeFor, planNext } from './index.js';
 

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import type { Ask, TerminalId } from '../switch/index.js';
+import type { Ask } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
 
 /** The clips of one lead: terminals that are tied together on it; none where it is a plain probe. */
 export interface Clips {

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import type { Approach, SettingId } from '../switch/index.js';
+import type { Approach } from '../log/index.js';
+import type { SettingId } from '../switch/index.js';
 import { approachOf } from './approach.js';
 import type { Hypothesis } from './certify.js';
 import { forecastCourse, followUpsOf, type Expected, type FollowUps } from './forecast.js';

@@ -1,15 +1,8 @@
 import { ASSUMED_APART, type Settled, type SwitchMap } from '../continuity/index.js';
-import {
-  liveEvents,
-  readingsAsked,
-  wiresOffOf,
-  type SettingId,
-  type Structure,
-  type TerminalId,
-} from '../switch/index.js';
+import { liveEvents, readingsAsked, wiresOffOf } from '../log/index.js';
+import { type SettingId, type Structure, type TerminalId } from '../switch/index.js';
 import { liveClauses, type Field, type FieldSetting } from './field.js';
-import type { Hands } from './hands.js';
-import { EMPTY_HANDS } from './hands.js';
+import { type Hands, EMPTY_HANDS } from './hands.js';
 
 /** The required settings in handle order: what a field's settings stand for. */
 export function settingsInOrder({ structure }: SwitchMap): SettingId[] {

@@ -1,12 +1,6 @@
 import { copyState, merge, netOf, type NetState, type SwitchMap } from '../continuity/index.js';
-import {
-  openPrompt,
-  sameAsk,
-  type Approach,
-  type Ask,
-  type SettingId,
-  type TerminalId,
-} from '../switch/index.js';
+import { openPrompt, sameAsk, type Approach, type Ask } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf } from './approach.js';
 import { agrees } from './certify.js';
 import { learntChance, type Chance } from './chance.js';

@@ -1,4 +1,5 @@
-import { firstSetting, settingIn, type JobEvent, type SettingId } from '../switch/index.js';
+import { firstSetting, type JobEvent } from '../log/index.js';
+import { settingIn, type SettingId } from '../switch/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 
 /**

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readLog, type Deed, type JobEvent, type ReadingId, type SettingId } from '../switch/index.js';
+import { readLog, type Deed, type JobEvent } from '../log/index.js';
+import { type ReadingId, type SettingId } from '../switch/index.js';
 import { bench, OPEN } from '../testing/generated.js';
 import { costOf, EMPTY_HANDS, learnHands, ORDINARY_HANDS, pairMove, type Move } from './index.js';
 

@@ -1,4 +1,4 @@
-import type { HandSeconds } from '../switch/index.js';
+import type { HandSeconds } from '../log/index.js';
 import { needsClips, type Move } from './move.js';
 
 /** What hands take, in seconds, and how many terminals they can tie together. */

@@ -1,4 +1,4 @@
-import { liveEvents, type JobEvent, type Log } from '../switch/index.js';
+import { liveEvents, type JobEvent, type Log } from '../log/index.js';
 import { ORDINARY_HANDS, type HandCosts } from './hands.js';
 
 /** Waits longer than this are no work of the hands: the person was away. */

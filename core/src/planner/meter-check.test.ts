@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { ORDINARY_METER } from '../switch/index.js';
+import { ORDINARY_METER } from '../log/index.js';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
 import { checkDue, doubtfulActs, planNext } from './index.js';
 

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import type { EventId, JobEvent } from '../switch/index.js';
+import type { EventId } from '../switch/index.js';
+import type { JobEvent } from '../log/index.js';
 
 /** Opens in a row after which one looks whether the meter is still awake (common practice: after a long run of nothing). */
 const LONG_RUN = 40;

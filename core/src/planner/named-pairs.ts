@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type TerminalId } from '../switch/index.js';
+import { liveEvents } from '../log/index.js';
+import { type TerminalId } from '../switch/index.js';
 import { isOpen, type Field } from './field.js';
 import { settingsInOrder } from './field-of-map.js';
 import { holdMove, runOf } from './schools.js';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
-import { newTerminal, type Part, type SettingId, type TerminalId } from '../switch/index.js';
+import { newTerminal, type SettingId, type TerminalId } from '../switch/index.js';
+import { type Part } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SILENT, SOUNDED } from '../testing/generated.js';
 import { frameAsk, planNext, rankSuspects } from './index.js';
 
@@ -9,7 +10,7 @@ describe('all to the frame', () => {
     const on = bench(3, 2);
     expect(frameAsk(deriveMap(on.events))).toBeNull();
     const frame = { ...newTerminal('FRAME', on.newId), role: 'frame' as const };
-    on.add({ kind: 'restructured', change: { change: 'terminal-added', terminal: frame }, basedOn: 1 });
+    on.add({ kind: 'restructured', change: { change: 'terminal-added', terminal: frame }, basedOn: null });
     const ask = frameAsk(deriveMap(on.events));
     expect(ask).toEqual({ kind: 'bundle', red: on.terminals, black: [frame.id], settings: on.settings });
     on.terminals.push(frame.id);

@@ -1,5 +1,6 @@
 import { factAt, type SwitchMap } from '../continuity/index.js';
-import { partsOf, type Ask, type SettingId, type TerminalId } from '../switch/index.js';
+import { partsOf, type Ask } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { settingsInOrder } from './field-of-map.js';
 
 /** Parts that conduct one way, or need one polarity to show: an open across them is read both ways round. */

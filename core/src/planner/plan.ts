@@ -1,13 +1,6 @@
 import { factAt, type LookAgain, type SwitchMap } from '../continuity/index.js';
-import {
-  firstSetting,
-  liveEvents,
-  type ActuatorId,
-  type Approach,
-  type Ask,
-  type EventId,
-  type SettingId,
-} from '../switch/index.js';
+import { firstSetting, liveEvents, type Approach, type Ask } from '../log/index.js';
+import { type ActuatorId, type EventId, type SettingId } from '../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from './approach.js';
 import type { Hypothesis } from './certify.js';
 import { learntChance, type Chance } from './chance.js';

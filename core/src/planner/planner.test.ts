@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
-import {
-  readingsAsked,
-  type Prompt,
-  type PromptId,
-  type SettingId,
-  type TerminalId,
-  type Value,
-} from '../switch/index.js';
+import { readingsAsked, type Prompt, type Value } from '../log/index.js';
+import { type PromptId, type SettingId, type TerminalId } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { answerTo, forecast, planNext } from './index.js';

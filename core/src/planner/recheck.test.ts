@@ -2,15 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import {
-  PLAIN_APPROACH,
-  type JobEvent,
-  type Prompt,
-  type PromptId,
-  type ReadingId,
-  type SettingId,
-  type Value,
-} from '../switch/index.js';
+import { PLAIN_APPROACH, type JobEvent, type Prompt, type Value } from '../log/index.js';
+import { type PromptId, type ReadingId, type SettingId } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { ORDINARY_HANDS, planNext, recheckForecast, recheckLeft, unprovenReadings } from './index.js';

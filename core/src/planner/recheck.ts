@@ -7,7 +7,8 @@ import {
   type Settled,
   type SwitchMap,
 } from '../continuity/index.js';
-import { liveEvents, type ReadingId } from '../switch/index.js';
+import { liveEvents } from '../log/index.js';
+import { type ReadingId } from '../switch/index.js';
 import { wordsFor, type Bits } from './bits.js';
 import { groupsOf } from './groups.js';
 import { holdApart, isWhole, type LooseReading } from './loose-net.js';

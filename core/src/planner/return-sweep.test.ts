@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
-import type { Ask, ReadingId, SettingId } from '../switch/index.js';
+import type { Ask } from '../log/index.js';
+import type { ReadingId, SettingId } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SOUNDED, type Bench } from '../testing/generated.js';
 import { answerTo, planNext, readTheSame, returnSweep, tellTaleOf } from './index.js';
 
@@ -112,7 +113,7 @@ describe('positions that are one', () => {
       position: positions[2] as never,
       into: positions[0] as never,
     };
-    const merging = on.add({ kind: 'restructured', change, basedOn: 1 });
+    const merging = on.add({ kind: 'restructured', change, basedOn: null });
     const merged = deriveMap(on.events);
     expect(merged.structure.settings.map(({ id }) => id)).toEqual(on.settings.slice(0, 2));
     expect(merged.settings.get(on.settings[0] as SettingId)?.coverage).toMatchObject({
@@ -120,7 +121,7 @@ describe('positions that are one', () => {
       follows: 1,
     });
     expect(merged.tape.every(({ standing }) => standing === 'counts')).toBe(true);
-    on.add({ kind: 'withdrawn', target: merging.id, basedOn: 2 });
+    on.add({ kind: 'withdrawn', target: merging.id, basedOn: null });
     expect(deriveMap(on.events).settings.get(on.settings[0] as SettingId)?.coverage).toMatchObject({
       unknown: 2,
     });
@@ -137,7 +138,7 @@ describe('positions that are one', () => {
       on.add({
         kind: 'restructured',
         change: { change: 'position-merged', position: ids[position] as never, into: ids[into] as never },
-        basedOn: 1,
+        basedOn: null,
       });
     const map = deriveMap(on.events);
     expect(map.tape[0]?.reading.setting).toBe(on.settings[0]);

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type Ask, type SettingId, type TerminalId } from '../switch/index.js';
+import { liveEvents, type Ask } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 import { settingsInOrder } from './field-of-map.js';
 import { tellTaleOf } from './tell-tale.js';
 

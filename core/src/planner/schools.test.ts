@@ -2,14 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt, prove, type SwitchMap } from '../continuity/index.js';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import {
-  EXTENTS,
-  ORDERS,
-  PLAIN_APPROACH,
-  readingsAsked,
-  type Approach,
-  type SettingId,
-} from '../switch/index.js';
+import { EXTENTS, ORDERS, PLAIN_APPROACH, readingsAsked, type Approach } from '../log/index.js';
+import { type SettingId } from '../switch/index.js';
 import { bench, mapHidden, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import {

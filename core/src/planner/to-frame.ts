@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import type { Ask } from '../switch/index.js';
+import type { Ask } from '../log/index.js';
 
 /**
  * All contacts tied together against the frame, through all settings: one bundle for each. It counts for the insulation,

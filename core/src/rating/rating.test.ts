@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runsOf, surenessOf } from '../switch/index.js';
+import { runsOf, surenessOf } from '../log/index.js';
 import { describe, expect, it } from 'vitest';
 import {
   americanGauge,

@@ -1,4 +1,4 @@
-import type { Marking } from '../switch/index.js';
+import type { Marking } from '../log/index.js';
 import { decodeMarking, type DecodedMarking, type Piece } from './marking.js';
 
 /** Stands for a character that could not be read; it fits no rule, so nothing is read across it. */

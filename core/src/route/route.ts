@@ -2,7 +2,8 @@ import type { SwitchMap } from '../continuity/index.js';
 import { pathVerdict, supplyPathOf } from '../path/index.js';
 import { forecast } from '../planner/index.js';
 import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
-import { liveEvents, notesOf, wiresOf, type SettingId } from '../switch/index.js';
+import { liveEvents, notesOf, wiresOf } from '../log/index.js';
+import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
 
 /** The steps of a job's route, in the order in which the job is done. */

@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bench } from '../testing/generated.js';
-import {
-  newIdFrom,
-  readLog,
-  seededRandom,
-  SUPPLIES,
-  type LineId,
-  type SafetyAnswer,
-  type SafetyLineKind,
-  type SupplyKind,
-} from '../switch/index.js';
+import { newIdFrom, seededRandom, type LineId } from '../switch/index.js';
+import { readLog, SUPPLIES, type SafetyAnswer, type SafetyLineKind, type SupplyKind } from '../log/index.js';
 import {
   linesForJob,
   listProblems,

@@ -1,13 +1,11 @@
 import {
   SAFETY_LINES,
   SUPPLIES,
-  type LineId,
-  type NewId,
-  type Problem,
   type SafetyLine,
   type SafetyLineKind,
   type SupplyKind,
-} from '../switch/index.js';
+} from '../log/index.js';
+import { type LineId, type NewId, type Problem } from '../switch/index.js';
 
 /** A line of a list that a shop keeps: without words of its own it says the standard ones. */
 export type ListLine = Omit<SafetyLine, 'id'>;

@@ -1,12 +1,12 @@
 import {
   liveEvents,
-  type LineId,
   type Log,
   type SafetyAnswer,
   type SafetyLine,
   type SafetyLineKind,
   type SafetyList,
-} from '../switch/index.js';
+} from '../log/index.js';
+import { type LineId } from '../switch/index.js';
 
 /** Below this many volts ohms may be measured (common practice). */
 export const SAFE_VOLTS = 5;

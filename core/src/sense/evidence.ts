@@ -1,4 +1,5 @@
-import type { Lead, MeterProfile, Reading, ReadingId } from '../switch/index.js';
+import type { Lead, MeterProfile, Reading } from '../log/index.js';
+import type { ReadingId } from '../switch/index.js';
 import { quantityOf, type Quantity } from './quantity.js';
 
 /**

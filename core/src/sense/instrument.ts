@@ -1,4 +1,5 @@
-import type { Lead, TerminalId, Value } from '../switch/index.js';
+import type { Lead, Value } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
 
 /**
  * The one door for whatever measures: a meter that talks, or the simulated one.

@@ -1,4 +1,4 @@
-import type { MeterProfile, Value } from '../switch/index.js';
+import type { MeterProfile, Value } from '../log/index.js';
 
 /** What a reading is worth in ohms: the lead zero taken off, and how far the meter may be out. */
 export interface Quantity {

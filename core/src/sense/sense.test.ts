@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { newIdFrom, ORDINARY_METER, seededRandom, type Reading, type Value } from '../switch/index.js';
+import { newIdFrom, seededRandom } from '../switch/index.js';
+import { ORDINARY_METER, type Reading, type Value } from '../log/index.js';
 import { bench } from '../testing/generated.js';
 import { displayStep, middleHint, quantityOf, senseReading } from './index.js';
 

@@ -1,15 +1,14 @@
 import {
   liveEvents,
+  looksBack,
   ORDINARY_METER,
-  settingIn,
   type Deed,
   type JobEvent,
   type Log,
   type MeterProfile,
   type Reading,
-  type ReadingId,
-  type Structure,
-} from '../switch/index.js';
+} from '../log/index.js';
+import { settingIn, type ReadingId, type Structure } from '../switch/index.js';
 import { senseReading, type Evidence } from './evidence.js';
 import { zeroOf } from './quantity.js';
 
@@ -76,23 +75,12 @@ export function extendTape(
   structure: Structure,
   memory: TapeMemory,
 ): TapeLine[] | null {
-  if (added.some(({ what }) => LOOKS_BACK.has(what.kind))) return null;
+  if (added.some(({ what }) => looksBack(what))) return null;
   const acts = added.filter(isAct);
   if (acts.length === 0) return before;
   const now = circumstanceOf(log, structure);
   return before.concat(acts.flatMap((event) => linesOf(event, log, now, memory)));
 }
-
-/** Events that change what readings before them say or whether they count. */
-const LOOKS_BACK: ReadonlySet<Deed['kind']> = new Set([
-  'withdrawn',
-  'restored',
-  'superseded',
-  'restructured',
-  'meter-checked',
-  'explained',
-  'assumed',
-]);
 
 function circumstanceOf(log: Log, structure: Structure): Circumstance {
   const superseded = new Set<ReadingId>(liveEvents(log, 'superseded').map(({ what }) => what.reading));

@@ -4,14 +4,8 @@ import { createMapper } from '../continuity/index.js';
 import { proposalsFor } from '../explain/index.js';
 import { answerTo, planNext } from '../planner/index.js';
 import { simulatedSwitchProblems } from '../formats/index.js';
-import {
-  readingsAsked,
-  seededRandom,
-  type PromptId,
-  type SettingId,
-  type TerminalId,
-  type Value,
-} from '../switch/index.js';
+import { readingsAsked, type Value } from '../log/index.js';
+import { seededRandom, type PromptId, type SettingId, type TerminalId } from '../switch/index.js';
 import { bench } from '../testing/generated.js';
 import {
   benchOf,

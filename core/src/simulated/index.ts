@@ -6,3 +6,4 @@ export * from './surprise.js';
 export * from './story.js';
 export * from './outcome.js';
 export * from './simulate-pattern.js';
+export { simulatedSwitchSchema } from './simulated-schema.js';

@@ -13,7 +13,8 @@ import {
   type Hands,
   type Move,
 } from '../planner/index.js';
-import type { JobEvent, TerminalId } from '../switch/index.js';
+import type { JobEvent } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
 import type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
 

@@ -1,6 +1,7 @@
 import { resistanceWithDiodes, type Diode, type Resistance } from '../network/index.js';
 import type { Instrument } from '../sense/index.js';
-import { seededRandom, type Lead, type TerminalId, type Value } from '../switch/index.js';
+import { seededRandom, type TerminalId } from '../switch/index.js';
+import { type Lead, type Value } from '../log/index.js';
 import { NO_METER_FAULTS } from './faults.js';
 import type { SimulatedContact, SimulatedSwitch } from './simulated-switch.js';
 

@@ -1,14 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { answerTo, planNext } from '../planner/index.js';
-import {
-  describeSwitch,
-  firstSetting,
-  readingsAsked,
-  type KnownSwitch,
-  type PromptId,
-  type TerminalId,
-} from '../switch/index.js';
+import { describeSwitch, type KnownSwitch, type PromptId, type TerminalId } from '../switch/index.js';
+import { firstSetting, readingsAsked } from '../log/index.js';
 import { matchPattern, requirementOf } from '../match/index.js';
 import { patternOfKnown } from '../partition/index.js';
 import { bench } from '../testing/generated.js';

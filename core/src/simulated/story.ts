@@ -1,5 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type Lead, type SettingId } from '../switch/index.js';
+import { liveEvents, type Lead } from '../log/index.js';
+import { type SettingId } from '../switch/index.js';
 import type { SimulatedBench } from './simulated-meter.js';
 
 /** Strokes that a pair read again stands for: it is worked before it is read again. */

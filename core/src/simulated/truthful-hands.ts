@@ -1,7 +1,8 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { Partition } from '../partition/index.js';
 import { impliedBySounded } from '../planner/index.js';
-import { readingsAsked, type Ask, type SettingId, type TerminalId, type Value } from '../switch/index.js';
+import { readingsAsked, type Ask, type Value } from '../log/index.js';
+import { type SettingId, type TerminalId } from '../switch/index.js';
 
 /** What a value looks like for a pair that joins and one that does not. */
 export interface MeterWords {

@@ -1,31 +1,23 @@
 export * from './id.js';
 export * from './random.js';
-export * from './limits.js';
 export * from './problem.js';
 export * from './terminal.js';
 export * from './actuator.js';
 export * from './setting.js';
-export * from './reading.js';
-export * from './value.js';
-export * from './meter.js';
-export * from './prompt.js';
-export * from './approach.js';
 export * from './layout.js';
-export * from './photo.js';
-export * from './wire.js';
-export * from './safety.js';
-export * from './supply-path.js';
-export * from './strip.js';
-export * from './mechanics.js';
-export * from './worth.js';
-export * from './event.js';
 export * from './structure.js';
-export * from './log.js';
-export * from './intake.js';
+export {
+  applyChange,
+  CHANGE_NAMES,
+  changeSchema,
+  checkChange,
+  type ChangeName,
+  type ChangeNamed,
+  type StructureChange,
+} from './changes/structure-change.js';
+export { CHANGES } from './changes/all-changes.js';
+export type { ChangeOf } from './changes/define-change.js';
+export * from './growing.js';
 export * from './label-list.js';
-export * from './notebook.js';
 export * from './known-switch.js';
-export * from './writer.js';
-export * from './references.js';
-export * from './stranded.js';
 export * from './new-switch.js';

@@ -1,24 +1,56 @@
+import {
+  FAMILY_LETTERS,
+  id,
+  LABEL_LETTERS,
+  list,
+  MOST_POSITIONS_OF_A_HANDLE,
+  MOST_TERMINALS,
+  object,
+  oneOf,
+  orNull,
+  PERSON_LETTERS,
+  POSITION_NAME_LETTERS,
+  REMARK_LETTERS,
+  says,
+  text,
+  TITLE_LETTERS,
+  words,
+  type TypeOf,
+} from '../schema/index.js';
+import { ACTUATOR_FORMS, restsSchema } from './actuator.js';
 import type { EntryId } from './id.js';
-import type { ActuatorForm } from './actuator.js';
 
+const label = text(LABEL_LETTERS, 1);
+
+export const knownPositionSchema = object({
+  name: orNull(text(POSITION_NAME_LETTERS)),
+  rests: restsSchema,
+  joined: says(
+    'Groups of terminal labels that join in this position; a label stands in one group at most.',
+    list(list(label, { minItems: 2, uniqueItems: true })),
+  ),
+});
+export type KnownPosition = TypeOf<typeof knownPositionSchema>;
+
+export const knownSwitchSchema = object({
+  id: id<EntryId>(),
+  kind: says(
+    '`switch`: a pattern to compare with. `part`: something that can be bought and fitted.',
+    oneOf(['switch', 'part']),
+  ),
+  name: words(TITLE_LETTERS),
+  maker: orNull(text(PERSON_LETTERS)),
+  family: says(
+    "What sort of thing it is, in the shop's words: 'slide switch', 'two-deck wafer'.",
+    text(FAMILY_LETTERS),
+  ),
+  form: oneOf(ACTUATOR_FORMS),
+  terminals: list(label, { minItems: 2, maxItems: MOST_TERMINALS, uniqueItems: true }),
+  positions: says(
+    'In handle order.',
+    list(knownPositionSchema, { minItems: 1, maxItems: MOST_POSITIONS_OF_A_HANDLE }),
+  ),
+  note: orNull(text(REMARK_LETTERS)),
+});
 /** A switch whose wiring is known: an entry of the library. Labels name its terminals. */
-export interface KnownSwitch {
-  id: EntryId;
-  /** `switch`: a pattern to compare with. `part`: something that can be bought and fitted. */
-  kind: 'switch' | 'part';
-  name: string;
-  maker: string | null;
-  /** What sort of thing it is, in the shop's words: 'slide switch', 'two-deck wafer'. */
-  family: string;
-  form: ActuatorForm;
-  terminals: string[];
-  positions: KnownPosition[];
-  note: string | null;
-}
-
-export interface KnownPosition {
-  name: string | null;
-  rests: 'maintained' | 'momentary';
-  /** Groups of terminal labels that join in this position. */
-  joined: string[][];
-}
+export type KnownSwitch = TypeOf<typeof knownSwitchSchema>;

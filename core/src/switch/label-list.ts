@@ -1,4 +1,4 @@
-import { LABEL_LETTERS, MOST_TERMINALS } from './limits.js';
+import { LABEL_LETTERS, MOST_TERMINALS } from '../schema/index.js';
 
 /** Labels as they were read, or what cannot be read of them. */
 export type LabelList =

@@ -1,3 +1,4 @@
+import { count, fraction, id, object, oneOf, says, tagged, type TypeOf } from '../schema/index.js';
 import type { PhotoId, TerminalId } from './id.js';
 
 /** Layouts in which the order of the terminals says where each lies. `wires`: pigtails and potted switches. */
@@ -8,30 +9,46 @@ export type PlainLayout = (typeof PLAIN_LAYOUTS)[number];
 export const SIDES = ['terminal', 'front'] as const;
 export type Side = (typeof SIDES)[number];
 
-/** How the terminals lie on the part. */
-export type Layout =
-  | { kind: PlainLayout }
+const plain: Record<PlainLayout, Record<never, never>> = {
+  'two-rows': {},
+  'one-row': {},
+  circle: {},
+  list: {},
+  wires: {},
+};
+
+export const layoutSchema = tagged('kind', {
+  ...plain,
   /** Wafers on one shaft: so many decks, so many clock places around each. */
-  | { kind: 'wafers'; decks: number; places: number }
+  wafers: { decks: count(1, 12), places: count(2, 48) },
   /** A connector. */
-  | { kind: 'grid'; rows: number; columns: number }
+  grid: { rows: count(1, 24), columns: count(1, 48) },
   /** Pins dropped on a photo. */
-  | { kind: 'photo'; photo: PhotoId; side: Side };
+  photo: { photo: id<PhotoId>(), side: oneOf(SIDES) },
+});
+/** How the terminals lie on the part. */
+export type Layout = TypeOf<typeof layoutSchema>;
 
 export const FACES = ['front', 'rear'] as const;
 
+export const spotSchema = tagged('on', {
+  wafers: {
+    deck: says('Counts from 0.', count(0, 11)),
+    face: oneOf(FACES),
+    clock: says('Counts from 0 at the top, clockwise from the terminal side.', count(0, 47)),
+  },
+  grid: { row: count(0, 23), column: count(0, 47) },
+  photo: {
+    photo: id<PhotoId>(),
+    x: says("Fraction of the photo's width, from its left edge.", fraction),
+    y: says("Fraction of the photo's height, from its top edge.", fraction),
+  },
+});
 /** Where one terminal lies, where its layout has places of its own. */
-export type Spot =
-  /** `deck` and `clock` count from 0; clock 0 is at the top, and they count clockwise from the terminal side. */
-  | { on: 'wafers'; deck: number; face: (typeof FACES)[number]; clock: number }
-  | { on: 'grid'; row: number; column: number }
-  /** Fractions of the photo's width and height, from its top left corner. */
-  | { on: 'photo'; photo: PhotoId; x: number; y: number };
+export type Spot = TypeOf<typeof spotSchema>;
 
-export interface PlacedTerminal {
-  terminal: TerminalId;
-  spot: Spot;
-}
+export const placedTerminalSchema = object({ terminal: id<TerminalId>(), spot: spotSchema });
+export type PlacedTerminal = TypeOf<typeof placedTerminalSchema>;
 
 const spotKey = ({ terminal, spot }: PlacedTerminal): string => `${terminal} ${spot.on}`;
 

@@ -1,5 +1,5 @@
 import type { ActuatorForm, Position } from './actuator.js';
-import type { StructureChange } from './event.js';
+import type { ChangeNamed } from './changes/structure-change.js';
 import type { ActuatorId, NewId, PositionId, SettingId, TerminalId } from './id.js';
 import type { PlainLayout } from './layout.js';
 import type { Setting } from './setting.js';
@@ -19,10 +19,7 @@ export interface NewSwitch {
 }
 
 /** The change that describes a new switch with one actuator. */
-export function describeSwitch(
-  fresh: NewSwitch,
-  newId: NewId,
-): Extract<StructureChange, { change: 'described' }> {
+export function describeSwitch(fresh: NewSwitch, newId: NewId): ChangeNamed<'described'> {
   const actuator = newId<ActuatorId>();
   const positions = Array.from({ length: fresh.positions ?? 1 }, (_, index) =>
     newPosition(fresh.positionNames?.[index] ?? null, newId),

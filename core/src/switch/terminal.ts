@@ -1,3 +1,4 @@
+import { id, LABEL_LETTERS, object, oneOf, orNull, says, text, type TypeOf } from '../schema/index.js';
 import type { TerminalId } from './id.js';
 
 /**
@@ -7,12 +8,21 @@ import type { TerminalId } from './id.js';
 export const TERMINAL_ROLES = ['contact', 'dummy', 'frame'] as const;
 export type TerminalRole = (typeof TERMINAL_ROLES)[number];
 
+/** What a terminal is called, and what is stamped on it. */
+export const labelSchema = says(
+  'What the repairer calls it; unique among the terminals in use.',
+  text(LABEL_LETTERS, 1),
+);
+export const stampSchema = says(
+  'What is stamped on it, as read; null when there is nothing or nothing legible.',
+  orNull(text(LABEL_LETTERS)),
+);
+
+export const terminalSchema = object({
+  id: id<TerminalId>(),
+  label: labelSchema,
+  marking: stampSchema,
+  role: oneOf(TERMINAL_ROLES),
+});
 /** A place where a wire or probe lands: post, lug, tab, screw, pin, pigtail; or the frame. */
-export interface Terminal {
-  id: TerminalId;
-  /** What the repairer calls it; unique among the terminals in use. */
-  label: string;
-  /** What is stamped on it, as read; null when there is nothing or nothing legible. */
-  marking: string | null;
-  role: TerminalRole;
-}
+export type Terminal = TypeOf<typeof terminalSchema>;

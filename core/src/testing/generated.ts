@@ -5,21 +5,23 @@ import { truthfulValues } from '../simulated/index.js';
 import { createMapper, type SwitchMap } from '../continuity/index.js';
 import {
   createWriter,
-  describeSwitch,
-  newIdFrom,
   ORDINARY_METER,
   readingsAsked,
-  seededRandom,
   type Deed,
   type JobEvent,
+  type Reading,
+  type Value,
+  type Writer,
+} from '../log/index.js';
+import {
+  describeSwitch,
+  newIdFrom,
+  seededRandom,
   type NewId,
   type PromptId,
-  type Reading,
   type ReadingId,
   type SettingId,
   type TerminalId,
-  type Value,
-  type Writer,
 } from '../switch/index.js';
 
 export const OPEN: Value = { kind: 'over' };
@@ -79,7 +81,7 @@ export function bench(terminals: number, settings: number, seed = 1): Bench {
     self.add({ kind: 'answered', act, prompt: null, source: 'typed', inCircuit: false, readings: [reading] });
     return reading;
   }
-  self.add({ kind: 'restructured', change, basedOn: 0 });
+  self.add({ kind: 'restructured', change, basedOn: null });
   self.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
   return self;
 }

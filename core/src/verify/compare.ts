@@ -1,6 +1,7 @@
 import { factAt, isSettled, type Fact, type SwitchMap } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
-import type { ExpectedTable, SettingId, TerminalId } from '../switch/index.js';
+import type { ExpectedTable } from '../log/index.js';
+import type { SettingId, TerminalId } from '../switch/index.js';
 
 /** One pair in one setting: what was expected, what was found. */
 export interface ComparedCell {

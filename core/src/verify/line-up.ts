@@ -2,10 +2,10 @@ import {
   contactTerminals,
   requiredSettings,
   type KnownSwitch,
-  type ExpectedTable,
   type Structure,
   type TerminalId,
 } from '../switch/index.js';
+import { type ExpectedTable } from '../log/index.js';
 
 /** How a known switch was laid beside the one in hand; or why it cannot be. */
 export type LinedUp =

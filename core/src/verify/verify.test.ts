@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { partitionFromGroups, patternOfKnown } from '../partition/index.js';
 import { routeOf } from '../route/index.js';
-import type { EntryId, ExpectedTable, KnownSwitch } from '../switch/index.js';
+import type { EntryId, KnownSwitch } from '../switch/index.js';
+import type { ExpectedTable } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, type Bench } from '../testing/generated.js';
 import { compareWithExpected, lineUp } from './index.js';
 

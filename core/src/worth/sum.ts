@@ -1,4 +1,4 @@
-import type { WorthInputs } from '../switch/index.js';
+import type { WorthInputs } from '../log/index.js';
 
 /** An input that decides; if it were `at`, and all else as it is, repair and a new machine would cost the same. */
 export interface TurningPoint {

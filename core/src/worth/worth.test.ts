@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { WorthInputs } from '../switch/index.js';
+import type { WorthInputs } from '../log/index.js';
 import { worthSum } from './index.js';
 
 const inputs: WorthInputs = {

@@ -1,6 +1,7 @@
 import type { UnreadableEvent } from '@which-way/contract';
-import { deedProblems } from '@which-way/core/formats';
-import { EVENT_SCHEMA, type JobEvent } from '@which-way/core/switch';
+import { readEvent } from '@which-way/core/formats';
+import { type JobEvent } from '@which-way/core/log';
+import { inWords } from '../errors/refusal.js';
 import { sealOf, type Sealed } from '../database/seal.js';
 
 /** An event as it lies in the database. */
@@ -17,7 +18,7 @@ export function readStored(rows: readonly StoredEvent[]): {
   const events: JobEvent[] = [];
   const unreadable: UnreadableEvent[] = [];
   for (const row of rows) {
-    const read = readEvent(row);
+    const read = readRow(row);
     if ('what' in read) events.push(read);
     else unreadable.push(read);
   }
@@ -27,7 +28,7 @@ export function readStored(rows: readonly StoredEvent[]): {
 /** A time as people write it, to the minute, in UTC as it is stored. */
 const when = (at: string): string => at.slice(0, 16).replace('T', ' ');
 
-function readEvent(row: StoredEvent): JobEvent | UnreadableEvent {
+function readRow(row: StoredEvent): JobEvent | UnreadableEvent {
   const { id, at, schema } = row;
   const damaged = (how: string): UnreadableEvent => ({
     id,
@@ -36,21 +37,22 @@ function readEvent(row: StoredEvent): JobEvent | UnreadableEvent {
     message: `An event of ${when(at)} is damaged: ${how}.`,
   });
   if (row.seal !== null && row.seal !== sealOf(row)) return damaged('it is not as it was stored');
-  if (schema > EVENT_SCHEMA)
-    return {
-      id,
-      at,
-      code: 'event-too-new',
-      message: `An event of ${when(at)} was written by a newer Which Way (its version is ${schema}, this one reads up to ${EVENT_SCHEMA}).`,
-    };
   let what: unknown;
   try {
     what = JSON.parse(row.what);
   } catch {
     return damaged('its contents are no JSON');
   }
-  const [problem] = deedProblems(what);
-  if (problem) return damaged(`${problem.path || 'its contents'} does not fit`);
   const { device, sequence, clock } = row;
-  return { id, device, sequence, clock, at, schema, what } as JobEvent;
+  const read = readEvent({ id, device, sequence, clock, at, schema, what });
+  if (read.ok) return read.event;
+  const [problem] = read.problems;
+  if (problem?.code === 'event-too-new' || problem?.code === 'kind-not-known')
+    return {
+      id,
+      at,
+      code: problem.code,
+      message: `An event of ${when(at)} was written by a newer Which Way. ${inWords(problem).message}`,
+    };
+  return damaged(`${problem?.path || 'its contents'} does not fit`);
 }

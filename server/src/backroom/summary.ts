@@ -1,7 +1,8 @@
 import type { DerivedSummary, UnreadableEvent } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
 import { ROUTE_ENGINE, routeOf } from '@which-way/core/route';
-import { markingsOf, notesOf, positionsOf, sistersOf, type JobEvent, type Log } from '@which-way/core/switch';
+import { markingsOf, notesOf, sistersOf, type JobEvent, type Log } from '@which-way/core/log';
+import { positionsOf } from '@which-way/core/switch';
 
 /** A summary as it is stored: with what it was worked out of. */
 export interface WorkedOut {

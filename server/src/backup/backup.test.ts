@@ -1,3 +1,4 @@
+import { upgradeEvent } from '@which-way/core/log';
 import { spawnSync } from 'node:child_process';
 import {
   cpSync,
@@ -232,7 +233,11 @@ describe('a database of another time', () => {
     const list: JobSummary[] = (await served.call('GET', '/api/jobs')).body;
     expect(list.map(({ trouble }) => trouble)).toEqual(list.map(() => null));
     for (const { id, events } of project.jobs)
-      expect(((await served.call('GET', `/api/jobs/${id}`)).body as JobWithEvents).events).toEqual(events);
+      expect(((await served.call('GET', `/api/jobs/${id}`)).body as JobWithEvents).events).toEqual(
+        events.map(upgradeEvent),
+      );
+    const again = await served.call('POST', '/api/import', project);
+    expect(again.body).toMatchObject({ eventsAdded: 0, jobsAdded: 0 });
     const library = (await served.call('GET', '/api/library?size=200&search=s')).body as { count: number };
     expect(library.count).toBeGreaterThan(3);
     const all = (await served.call('GET', '/api/library')).body as { count: number };

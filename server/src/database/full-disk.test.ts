@@ -5,7 +5,7 @@ import Database from 'libsql';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { ApiError, Job, JobWithEvents, Work } from '@which-way/contract';
 import { standardLists } from '@which-way/core/safety';
-import type { JobEvent } from '@which-way/core/switch';
+import type { JobEvent } from '@which-way/core/log';
 import { driverOn, type FullDisk } from '../testing/failing-driver.js';
 import { newJob, serve, type Served } from '../testing/served.js';
 

@@ -1,5 +1,5 @@
 import { levelsOf } from '@which-way/core/formats';
-import { MOST_LEVELS } from '@which-way/core/switch';
+import { MOST_LEVELS } from '@which-way/core/schema';
 import type { NextFunction, Request, Response } from 'express';
 import { inWords } from './refusal.js';
 

@@ -1,3 +1,4 @@
+import { ID_PATTERN } from '@which-way/core/schema';
 import type { ApiError } from '@which-way/contract';
 import type { Problem } from '@which-way/core/switch';
 
@@ -58,10 +59,12 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
   'schema-maximum': ({ limit }) => ['This number is too large.', `Use at most ${limit}.`],
   'schema-minimum': ({ limit }) => ['This number is too small.', `Use at least ${limit}.`],
   'schema-const': ({ allowedValue }) => ['This value is not the expected one.', `Use ${allowedValue}.`],
-  'schema-pattern': () => [
-    'This is not an id.',
-    'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.',
-  ],
+  'schema-pattern': ({ pattern }) =>
+    pattern === ID_PATTERN
+      ? ['This is not an id.', 'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.']
+      : pattern === '\\S'
+        ? ['This is blank.', 'It must have a letter or a number in it.']
+        : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
   'terminal-not-listed': ({ label }) => [
     `"${label}" is joined in a position, but is not in the list of terminals.`,
     'Add it to "terminals", or correct the label.',
@@ -105,6 +108,15 @@ const WORDS: Record<string, (params: Problem['params']) => [message: string, hin
     `This event was written by a newer Which Way: its version is ${schema}.`,
     `This one reads events up to version ${newest}. Update it here, then send the event again.`,
   ],
+  'kind-not-known': ({ kind }) => [
+    `"${kind}" is no kind of event that this Which Way knows.`,
+    'It was written by a newer one, or misspelt: docs/file-format.md lists the kinds.',
+  ],
+  'other-handle': () => [
+    'These are positions of two handles: they cannot be one and the same.',
+    'Choose two positions of one handle.',
+  ],
+  'merged-with-itself': () => ['A position cannot be put together with itself.', 'Choose another one.'],
   'no-setting': () => ['A switch needs one setting at least.', 'Give a position to begin with.'],
 };
 

@@ -1,8 +1,9 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import type { JobChange, NewJob } from '@which-way/contract';
-import { simulatedSwitchProblems } from '@which-way/core/formats';
+import { idProblems, placeProblems, simulatedSwitchProblems, titleProblems } from '@which-way/core/formats';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import { BATCH_EVENTS, TITLE_LETTERS, type JobId, type Problem } from '@which-way/core/switch';
+import { BATCH_EVENTS, TITLE_LETTERS } from '@which-way/core/schema';
+import { type JobId, type Problem } from '@which-way/core/switch';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -13,8 +14,6 @@ import {
   IsObject,
   IsOptional,
   IsString,
-  IsUUID,
-  Matches,
   Max,
   MaxLength,
   Min,
@@ -23,12 +22,12 @@ import {
 } from 'class-validator';
 import { inWords } from '../errors/refusal.js';
 
-/** Lets a core check speak through class-validator. */
-function PassesCheck(name: string, check: (value: unknown) => Problem[]): PropertyDecorator {
+/** Lets a check of the core speak through class-validator: what a page may send is what a file may hold. */
+function Passes(name: string, check: (value: unknown) => Problem[]): PropertyDecorator {
   return ValidateBy({
     name,
     validator: {
-      validate: (value) => value === null || check(value).length === 0,
+      validate: (value) => check(value).length === 0,
       defaultMessage: (args) => {
         const found = check(args?.value).slice(0, 3).map(inWords);
         return found
@@ -40,27 +39,25 @@ function PassesCheck(name: string, check: (value: unknown) => Problem[]): Proper
   });
 }
 
+const IsOurId = (): PropertyDecorator => Passes('isOurId', idProblems);
+const IsTitle = (): PropertyDecorator => Passes('isTitle', titleProblems);
+const IsPlace = (): PropertyDecorator => Passes('isPlace', placeProblems);
+
 /** May be left out; null is not the same as left out. */
 const IfGiven = (): PropertyDecorator => ValidateIf((_, value) => value !== undefined);
 
-const NOT_BLANK = /\S/;
-const notBlank = { message: 'must have a letter or a number in it' };
-
 export class NewJobDto implements NewJob {
   @ApiProperty({ format: 'uuid', description: 'Made by the sender, so that sending twice makes one job.' })
-  @IsUUID()
+  @IsOurId()
   id: JobId;
 
   @ApiProperty({ maxLength: TITLE_LETTERS })
-  @IsString()
-  @Matches(NOT_BLANK, notBlank)
-  @MaxLength(TITLE_LETTERS)
+  @IsTitle()
   title: string;
 
   @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
   @IfGiven()
-  @IsString()
-  @MaxLength(TITLE_LETTERS)
+  @IsPlace()
   place?: string;
 
   @ApiProperty()
@@ -70,7 +67,7 @@ export class NewJobDto implements NewJob {
   @ApiPropertyOptional({ type: 'object', additionalProperties: true, nullable: true })
   @IsOptional()
   @IsObject()
-  @PassesCheck('isSimulatedSwitch', simulatedSwitchProblems)
+  @Passes('isSimulatedSwitch', simulatedSwitchProblems)
   simulation?: SimulatedSwitch | null;
 }
 
@@ -83,15 +80,12 @@ export class JobChangeDto implements JobChange {
 
   @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
   @IfGiven()
-  @IsString()
-  @Matches(NOT_BLANK, notBlank)
-  @MaxLength(TITLE_LETTERS)
+  @IsTitle()
   title?: string;
 
   @ApiPropertyOptional({ maxLength: TITLE_LETTERS })
   @IfGiven()
-  @IsString()
-  @MaxLength(TITLE_LETTERS)
+  @IsPlace()
   place?: string;
 
   @ApiPropertyOptional()

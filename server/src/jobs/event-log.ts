@@ -1,14 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import type { ApiError, PostedEvents } from '@which-way/contract';
+import { checkChange } from '@which-way/core/switch';
 import {
-  checkChange,
-  CLOCK_LEAP,
+  lastChange,
   readLog,
   structureOf,
-  structureRevision,
   type Deed,
+  type DeedKind,
   type JobEvent,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
+import { CLOCK_LEAP } from '@which-way/core/schema';
 import type { EntityManager } from 'typeorm';
 import { sealOf } from '../database/seal.js';
 import { inWords } from '../errors/refusal.js';
@@ -17,7 +18,7 @@ import { readStored, type StoredEvent } from '../backroom/stored-event.js';
 /** What became of a run of events; `cursor` is the row of the job's last event now. */
 export type Appended = Pick<PostedEvents, 'stored' | 'refused'> & { added: number; cursor: number };
 
-const STRUCTURAL: ReadonlySet<Deed['kind']> = new Set(['restructured', 'withdrawn', 'restored']);
+const STRUCTURAL: ReadonlySet<DeedKind> = new Set(['restructured', 'withdrawn', 'restored']);
 
 /** Whether the change of a structure is checked against the one there is: files bring whole histories, and are not. */
 export type Trust = 'page' | 'import';
@@ -121,8 +122,8 @@ class Stored {
 }
 
 function differs(stored: StoredEvent, sent: StoredEvent): ApiError | 'same' {
-  const plain = ({ id, job_id, device, sequence, clock, at, schema, what }: StoredEvent) =>
-    JSON.stringify([id, job_id, device, sequence, clock, at, schema, what]);
+  // What is stored may be of an older version of its kind; what was sent is of today's.
+  const plain = (row: StoredEvent) => JSON.stringify([row.job_id, readStored([row]).events[0] ?? row]);
   if (plain(stored) === plain(sent)) return 'same';
   return {
     code: 'event-differs',
@@ -149,12 +150,10 @@ function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | n
     what.kind === 'restructured' ||
     known.some(({ id, what: { kind } }) => id === target && kind === 'restructured');
   if (!structural) return null;
-  const revision = structureRevision(known);
-  const basedOn = 'basedOn' in what ? what.basedOn : null;
-  if (basedOn !== revision) {
+  if (!('basedOn' in what) || what.basedOn !== lastChange(known)) {
     return {
       code: 'stale-structure',
-      message: `The switch was changed meanwhile (revision ${revision}, this change was made on ${basedOn ?? 'none'}).`,
+      message: 'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
       path: 'what.basedOn',
       hint: 'Look at the switch as it is now and make the change again if it is still wanted.',
     };

@@ -1,18 +1,7 @@
-import {
-  Body,
-  Controller,
-  Delete,
-  Get,
-  Header,
-  HttpCode,
-  Param,
-  ParseUUIDPipe,
-  Patch,
-  Post,
-  Query,
-} from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Job, PostedEvents } from '@which-way/contract';
+import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { AfterQuery, JobChangeDto, NewJobDto, PostEventsDto, SearchQuery } from './dto.js';
 import { JobsService } from './jobs.service.js';
 
@@ -39,7 +28,7 @@ export class JobsController {
   @Get(':id')
   @Header(...JSON_TYPE)
   @ApiOperation({ summary: 'A job with its log, or with what came after a cursor.' })
-  open(@Param('id', ParseUUIDPipe) id: string, @Query() { after }: AfterQuery): Promise<string> {
+  open(@Param('id', OurIdPipe) id: string, @Query() { after }: AfterQuery): Promise<string> {
     return this.jobs.open(id, after);
   }
 
@@ -47,14 +36,14 @@ export class JobsController {
   @ApiOperation({
     summary: 'Changes title, place, whether the switch is out of the machine, or puts the job away.',
   })
-  change(@Param('id', ParseUUIDPipe) id: string, @Body() change: JobChangeDto): Promise<Job> {
+  change(@Param('id', OurIdPipe) id: string, @Body() change: JobChangeDto): Promise<Job> {
     return this.jobs.change(id, change);
   }
 
   @Delete(':id')
   @HttpCode(200)
   @ApiOperation({ summary: 'Deletes a job with its log; late events of it are answered with job-deleted.' })
-  async remove(@Param('id', ParseUUIDPipe) id: string): Promise<{ deleted: string }> {
+  async remove(@Param('id', OurIdPipe) id: string): Promise<{ deleted: string }> {
     await this.jobs.remove(id);
     return { deleted: id };
   }
@@ -64,7 +53,7 @@ export class JobsController {
   @ApiOperation({
     summary: 'Appends to the log. Each event is answered by itself: stored, or refused with the reason.',
   })
-  post(@Param('id', ParseUUIDPipe) id: string, @Body() events: PostEventsDto): Promise<PostedEvents> {
+  post(@Param('id', OurIdPipe) id: string, @Body() events: PostEventsDto): Promise<PostedEvents> {
     return this.jobs.post(id, events);
   }
 
@@ -72,7 +61,7 @@ export class JobsController {
   @Header(...JSON_TYPE)
   @Header('content-disposition', 'attachment; filename="which-way-job.json"')
   @ApiOperation({ summary: 'One job as a file; of a damaged one what can be read.' })
-  exportJob(@Param('id', ParseUUIDPipe) id: string): Promise<string> {
+  exportJob(@Param('id', OurIdPipe) id: string): Promise<string> {
     return this.jobs.exportJob(id);
   }
 }

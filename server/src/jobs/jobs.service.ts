@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { Job, PostedEvents } from '@which-way/contract';
-import { eventProblems } from '@which-way/core/formats';
-import { EVENT_BYTES, type EventId, type JobEvent } from '@which-way/core/switch';
+import { readEvent } from '@which-way/core/formats';
+import { EVENT_BYTES } from '@which-way/core/schema';
+import { type EventId } from '@which-way/core/switch';
+import { type JobEvent } from '@which-way/core/log';
 import type { EntityManager } from 'typeorm';
 import { Backroom } from '../backroom/backroom.js';
 import { readStored, type StoredEvent } from '../backroom/stored-event.js';
@@ -141,12 +143,12 @@ function sort(events: readonly unknown[]): { sound: JobEvent[]; refused: PostedE
   const sound: JobEvent[] = [];
   const refused: PostedEvents['refused'] = [];
   for (const event of events) {
-    const [problem] = eventProblems(event);
-    const large = !problem && JSON.stringify(event).length > EVENT_BYTES;
-    if (!problem && !large) {
-      sound.push(event as JobEvent);
+    const read = readEvent(event);
+    if (read.ok && JSON.stringify(event).length <= EVENT_BYTES) {
+      sound.push(read.event);
       continue;
     }
+    const [problem] = read.ok ? [] : read.problems;
     const id = typeof event === 'object' && event !== null && 'id' in event ? String(event.id) : '';
     refused.push({ id: id as EventId, error: problem ? inWords(problem) : tooLarge() });
   }

@@ -1,5 +1,6 @@
-import type { ApiError, Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/contract';
-import { createWriter, newTerminal, type Deed } from '@which-way/core/switch';
+import type { Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/contract';
+import { createWriter, readLog, structureOf, type Deed, type JobEvent } from '@which-way/core/log';
+import { newTerminal, type TerminalId } from '@which-way/core/switch';
 import Database from 'libsql';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readStored } from '../backroom/stored-event.js';
@@ -106,24 +107,52 @@ describe('the log', () => {
 
   it('never refuses an answer for being late, but refuses a structure change made on an older structure', async () => {
     const { post, add, addReading, events, newId } = await made(12);
-    const lug = (label: string, basedOn: number): Deed => ({
+    const lug = (label: string, basedOn: JobEvent | undefined): Deed => ({
       kind: 'restructured',
       change: { change: 'terminal-added', terminal: newTerminal(label, newId) },
-      basedOn,
+      basedOn: basedOn?.id ?? null,
     });
     const described = events.slice();
-    const here = add(lug('4', 1));
+    const [first] = described;
+    const here = add(lug('4', first));
     await post();
     const otherTab = createWriter({ newId, now: () => '2026-01-05T10:00:09.000Z' });
-    const stale = otherTab.write(described, lug('5', 1));
+    const stale = otherTab.write(described, lug('5', first));
     const answer = otherTab.write(described, addReading().what);
     const posted = await post([stale, answer]);
     expect(posted.stored).toEqual([answer.id]);
     expect(posted.refused).toMatchObject([{ id: stale.id, error: { code: 'stale-structure' } }]);
-    const undo = otherTab.write(described, { kind: 'withdrawn', target: here.id, basedOn: 1 });
+    const undo = otherTab.write(described, {
+      kind: 'withdrawn',
+      target: here.id,
+      basedOn: first?.id ?? null,
+    });
     expect((await post([undo])).refused[0]?.error.code).toBe('stale-structure');
-    const again = otherTab.write(described, lug('4', 2));
+    const again = otherTab.write(described, lug('4', here));
     expect((await post([again])).refused[0]?.error.code).toBe('label-taken');
+  });
+
+  it('does not let a second change overwrite another writer’s after the first one was refused', async () => {
+    const { post, events, newId } = await made(15);
+    await post();
+    const [first] = events;
+    const structure = structureOf(readLog(events));
+    const terminal = structure.terminals[0]?.id as TerminalId;
+    const renamed = (label: string, basedOn: JobEvent | undefined): Deed => ({
+      kind: 'restructured',
+      change: { change: 'terminal-renamed', terminal, label, marking: null },
+      basedOn: basedOn?.id ?? null,
+    });
+    const means = { newId, now: () => '2026-01-05T10:00:09.000Z' };
+    const [here, there] = [createWriter(means), createWriter(means)];
+    const theirs = there.write(events, renamed('theirs', first));
+    expect((await post([theirs])).refused).toEqual([]);
+    const mine = here.write(events, renamed('mine', first));
+    const second = here.write([...events, mine], renamed('mine again', mine));
+    const { refused } = await post([mine, second]);
+    expect(refused.map(({ error }) => error.code)).toEqual(['stale-structure', 'stale-structure']);
+    const log = readLog((await post([])).events);
+    expect(structureOf(log).terminals[0]?.label).toBe('theirs');
   });
 
   it('cannot be rewritten, not even in the database', async () => {
@@ -140,143 +169,6 @@ describe('the log', () => {
     for (let count = 0; count < 30; count += 1) addReading();
     await Promise.all(events.map((event) => post([event])));
     expect(new Set((await post([])).events.map(({ id }) => id))).toEqual(new Set(events.map(({ id }) => id)));
-  });
-});
-
-describe('bad input', () => {
-  const refusal = async (method: string, path: string, body?: unknown, headers?: Record<string, string>) => {
-    const answer = await served.call(method, path, body, headers);
-    const error: ApiError = answer.body;
-    for (const part of ['code', 'message', 'hint'] as const) expect(error[part].length).toBeGreaterThan(0);
-    expect(typeof error.path).toBe('string');
-    return [answer.status, error.code, error.path];
-  };
-
-  it('gets one shape of answer that says what, where, and what would be right', async () => {
-    const { job } = await made(20);
-    expect(await refusal('POST', '/api/jobs', { ...job, colour: 'red' })).toEqual([
-      400,
-      'unknown-field',
-      'colour',
-    ]);
-    expect(await refusal('POST', '/api/jobs', { ...job, title: 7 })).toMatchObject([
-      400,
-      expect.any(String),
-      'title',
-    ]);
-    expect(await refusal('POST', '/api/jobs', '{"id":')).toEqual([400, 'bad-json', '']);
-    expect(await refusal('GET', '/api/jobs/nonsense')).toMatchObject([400, 'refused', '']);
-    expect(await refusal('GET', '/api/jobs/00000000-0000-4000-8000-000000000000')).toEqual([
-      404,
-      'not-found',
-      '',
-    ]);
-    expect(await refusal('GET', '/api/nothing')).toEqual([404, 'not-found', '']);
-    expect(await refusal('POST', '/api/jobs', { ...job, title: 'x'.repeat(1_200_000) })).toEqual([
-      413,
-      'too-large',
-      '',
-    ]);
-  });
-
-  it('in one event spoils that event alone: the others of its batch are stored, and it is told what is wrong where', async () => {
-    const { job, events, addReading } = await made(21);
-    const broken = structuredClone(addReading());
-    Object.assign(broken.what, { act: 'guess' });
-    const newer = { ...structuredClone(addReading()), schema: 7 };
-    const sound = addReading();
-    const path = `/api/jobs/${job.id}/events`;
-    const { status, body } = await served.call('POST', path, {
-      after: 0,
-      events: [events[0], broken, newer, 7, sound],
-    });
-    const posted: PostedEvents = body;
-    expect(status).toBe(200);
-    expect(posted.stored).toEqual([events[0]?.id, sound.id]);
-    expect(posted.refused.map(({ id, error }) => [id, error.code, error.path])).toEqual([
-      [broken.id, 'schema-enum', 'what.act'],
-      [newer.id, 'event-too-new', 'schema'],
-      ['', 'schema-type', ''],
-    ]);
-    for (const { error } of posted.refused) expect(error.hint.length).toBeGreaterThan(10);
-  });
-
-  it('such as a clock far beyond all others is refused at the door, since nothing could come after it', async () => {
-    const { post, addReading } = await made(22);
-    await post();
-    const far = { ...addReading(), clock: Number.MAX_SAFE_INTEGER - 1 };
-    expect((await post([far])).refused.map(({ error }) => error.code)).toEqual(['clock-too-far']);
-    expect((await post([{ ...far, clock: 900_000 }])).stored).toEqual([far.id]);
-  });
-
-  it('as null, a blank, or nothing at all is refused, and nested 20,000 deep too', async () => {
-    const { job } = await made(23);
-    const path = `/api/jobs/${job.id}`;
-    expect(await refusal('PATCH', path, { version: 1, title: null })).toMatchObject([
-      400,
-      expect.any(String),
-      'title',
-    ]);
-    expect(await refusal('PATCH', path, { version: 1, outOfMachine: null })).toMatchObject([
-      400,
-      expect.any(String),
-      'outOfMachine',
-    ]);
-    expect(await refusal('PATCH', path, 'null')).toMatchObject([400, 'bad-json', '']);
-    expect(await refusal('PATCH', path, { version: 1, title: '   ' })).toMatchObject([
-      400,
-      expect.any(String),
-      'title',
-    ]);
-    const deep = `{"after":0,"events":[${'['.repeat(20_000)}${']'.repeat(20_000)}]}`;
-    expect(await refusal('POST', `${path}/events`, deep)).toEqual([400, 'too-deep', '']);
-  });
-
-  it('from another host or origin is turned away, even on loopback', async () => {
-    expect(await refusal('GET', '/api/jobs', undefined, { origin: 'http://evil.example' })).toEqual([
-      403,
-      'wrong-origin',
-      '',
-    ]);
-    const own = await served.call('GET', '/api/jobs', undefined, { origin: served.base });
-    expect(own.status).toBe(200);
-    const { request } = await import('node:http');
-    const status = await new Promise((resolve) =>
-      request(`${served.base}/api/jobs`, { headers: { host: 'evil.example' } }, ({ statusCode }) =>
-        resolve(statusCode),
-      ).end(),
-    );
-    expect(status).toBe(403);
-  });
-});
-
-describe('the description of the API', () => {
-  it('lists every address', async () => {
-    const description: { paths: object } = (await served.call('GET', '/api/docs-json')).body;
-    expect(Object.keys(description.paths).sort()).toEqual([
-      '/api/backup',
-      '/api/export',
-      '/api/health',
-      '/api/health/missing',
-      '/api/import',
-      '/api/imports',
-      '/api/imports/{id}/take',
-      '/api/jobs',
-      '/api/jobs/{id}',
-      '/api/jobs/{id}/events',
-      '/api/jobs/{id}/export',
-      '/api/library',
-      '/api/library/alike',
-      '/api/library/match',
-      '/api/library/{id}',
-      '/api/photos/{id}',
-      '/api/restore',
-      '/api/shop',
-      '/api/stream',
-      '/api/works',
-      '/api/works/{id}',
-      '/api/works/{id}/file',
-    ]);
   });
 });
 

@@ -1,21 +1,10 @@
-import {
-  Body,
-  Controller,
-  Get,
-  Header,
-  HttpCode,
-  Module,
-  Param,
-  ParseUUIDPipe,
-  Post,
-  Query,
-  Req,
-} from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Module, Param, Post, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { LibraryPage } from '@which-way/contract';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { Request } from 'express';
+import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { Backroom } from '../backroom/backroom.js';
 import type { MatchAnswer, WireRequirement } from '../backroom/match-library.js';
 import { notFound, Refusal } from '../errors/refusal.js';
@@ -103,7 +92,7 @@ export class LibraryController {
   @Get(':id')
   @Header('content-type', 'application/json; charset=utf-8')
   @ApiOperation({ summary: 'One entry, whole.' })
-  async open(@Param('id', ParseUUIDPipe) id: string): Promise<string> {
+  async open(@Param('id', OurIdPipe) id: string): Promise<string> {
     const entry = await this.backroom.read((desk) => desk.entry(id));
     if (entry === null) throw notFound('library entry', id);
     return entry;

@@ -1,5 +1,5 @@
 import type { ApiError } from '@which-way/contract';
-import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/switch';
+import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
 const isPlaces = (value: unknown, most: number): value is number[] =>
   Array.isArray(value) &&

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { StoredPhoto } from '@which-way/contract';
-import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS, type PhotoId } from '@which-way/core/switch';
+import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS } from '@which-way/core/schema';
+import { type PhotoId } from '@which-way/core/switch';
 import { randomBytes } from 'node:crypto';
 import { createReadStream, mkdirSync, type ReadStream } from 'node:fs';
 import { open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';

@@ -1,21 +1,12 @@
-import {
-  Controller,
-  Get,
-  HttpCode,
-  Module,
-  Param,
-  ParseUUIDPipe,
-  Put,
-  Query,
-  Req,
-  Res,
-} from '@nestjs/common';
+import { Controller, Get, HttpCode, Module, Param, Put, Query, Req, Res } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { StoredPhoto } from '@which-way/contract';
-import { PHOTO_BYTES, type PhotoId } from '@which-way/core/switch';
+import { PHOTO_BYTES } from '@which-way/core/schema';
+import { type PhotoId } from '@which-way/core/switch';
 import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
 import { pipeline } from 'node:stream/promises';
+import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound } from '../errors/refusal.js';
 import { SERVING, type Serving } from '../serving.js';
 import { PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
@@ -38,7 +29,7 @@ export class PhotosController {
   @ApiOperation({
     summary: 'Takes in a photo, up to 25 MB, as the body. It is turned upright and kept without metadata.',
   })
-  async put(@Param('id', ParseUUIDPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
+  async put(@Param('id', OurIdPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
     if (Number(request.headers['content-length'] ?? 0) > PHOTO_BYTES) {
       request.resume();
       throw tooLarge();
@@ -49,7 +40,7 @@ export class PhotosController {
   @Get(':id')
   @ApiOperation({ summary: 'A photo, or its thumbnail with ?size=thumb, as JPEG.' })
   async read(
-    @Param('id', ParseUUIDPipe) id: PhotoId,
+    @Param('id', OurIdPipe) id: PhotoId,
     @Query() { size = 'full' }: SizeQuery,
     @Res() response: Response,
   ): Promise<void> {

@@ -2,7 +2,8 @@ import { Body, Controller, Get, Module, Put } from '@nestjs/common';
 import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
 import type { Shop, ShopChange } from '@which-way/contract';
 import type { SafetyLists } from '@which-way/core/safety';
-import { SHOP_NAME_LETTERS, type SupplyKind } from '@which-way/core/switch';
+import { SHOP_NAME_LETTERS } from '@which-way/core/schema';
+import { type SupplyKind } from '@which-way/core/log';
 import { IsInt, IsObject, IsString, Max, MaxLength, Min } from 'class-validator';
 import { ShopService } from './shop.service.js';
 

@@ -1,11 +1,9 @@
 import type { NewJob } from '@which-way/contract';
+import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
 import {
-  createWriter,
   describeSwitch,
   newIdFrom,
   seededRandom,
-  type Deed,
-  type JobEvent,
   type JobId,
   type NewId,
   type ReadingId,
@@ -91,7 +89,7 @@ export function newJob(seed: number): {
     return event;
   };
   const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
-  add({ kind: 'restructured', change, basedOn: 0 });
+  add({ kind: 'restructured', change, basedOn: null });
   const [red, black] = change.terminals.map(({ id }) => id);
   const addReading = () =>
     add({

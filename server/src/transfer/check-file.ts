@@ -1,13 +1,13 @@
 import type { ImportPreview, SetAside } from '@which-way/contract';
 import {
-  eventProblems,
+  readEvent,
   jobHeadProblems,
   knownSwitchProblems,
   shopProblems,
   upgradeFile,
   type ShopFile,
 } from '@which-way/core/formats';
-import type { JobEvent, Problem } from '@which-way/core/switch';
+import type { Problem } from '@which-way/core/switch';
 import { JSONParser } from '@streamparser/json';
 import { createReadStream, openSync, readSync, closeSync, statSync } from 'node:fs';
 import type { Readable } from 'node:stream';
@@ -166,9 +166,13 @@ class FileCheck {
     const job = this.#job + 1;
     const number = (this.#eventsOf.number += 1);
     const at = `jobs.${job}.events.${number}`;
-    const [problem] = eventProblems(value);
-    if (problem) return this.#setAside({ ...problem, path: joined(at, problem.path) }, 'an event', job);
-    const event = value as JobEvent;
+    const read = readEvent(value);
+    if (!read.ok) {
+      for (const problem of read.problems.slice(0, 1))
+        this.#setAside({ ...problem, path: joined(at, problem.path) }, 'an event', job);
+      return;
+    }
+    const { event } = read;
     const row = { id: event.id, writer: `${event.device} ${event.sequence}`, body: JSON.stringify(event) };
     if (!this.staged.addEvent(job, number, row))
       this.#setAside({ code: 'twice', path: at, params: { id: event.id } }, 'an event', job);

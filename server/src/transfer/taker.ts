@@ -1,6 +1,7 @@
 import type { Imported } from '@which-way/contract';
 import type { JobFile, ShopFile } from '@which-way/core/formats';
-import type { JobEvent, KnownSwitch } from '@which-way/core/switch';
+import type { JobEvent } from '@which-way/core/log';
+import type { KnownSwitch } from '@which-way/core/switch';
 import type { EntityManager } from 'typeorm';
 import { writeNote, readNote } from '../database/note.js';
 import type { Writer } from '../database/writer.js';

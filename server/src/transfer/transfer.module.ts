@@ -1,8 +1,9 @@
-import { Controller, HttpCode, Module, Param, ParseUUIDPipe, Post, Query, Req } from '@nestjs/common';
+import { Controller, HttpCode, Module, Param, Post, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { Imported, Work } from '@which-way/contract';
 import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
 import type { Request } from 'express';
+import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { JobsModule } from '../jobs/jobs.module.js';
 import { PhotosModule } from '../photos/photos.module.js';
 import { TransferService } from './transfer.service.js';
@@ -53,7 +54,7 @@ export class TransferController {
   @ApiOperation({
     summary: 'Takes in what was looked through, without what was set aside: all of it together, or nothing.',
   })
-  take(@Param('id', ParseUUIDPipe) id: string, @Query() { shop }: TakeQuery): Work {
+  take(@Param('id', OurIdPipe) id: string, @Query() { shop }: TakeQuery): Work {
     return this.transfer.take(id, shop === 'true');
   }
 

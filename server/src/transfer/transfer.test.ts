@@ -1,3 +1,4 @@
+import { upgradeEvent } from '@which-way/core/log';
 import type { Imported, JobSummary, JobWithEvents, LibraryPage, Shop, Work } from '@which-way/contract';
 import type { ProjectFile } from '@which-way/core/formats';
 import { unzipSync, zipSync } from 'fflate';
@@ -67,7 +68,7 @@ describe('import and export', () => {
       entriesAdded: library.library.length,
     });
     const out = await exported(served);
-    expect(out.file.jobs).toEqual(jobs.jobs);
+    expect(out.file.jobs).toEqual(jobs.jobs.map((job) => ({ ...job, events: job.events.map(upgradeEvent) })));
     const byId = (entries: ProjectFile['library']) =>
       entries.toSorted((one, other) => one.id.localeCompare(other.id));
     expect(byId(out.file.library)).toEqual(byId(library.library));

@@ -1,10 +1,11 @@
-import { Controller, Delete, Get, HttpCode, Module, Param, ParseUUIDPipe, Res } from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Module, Param, Res } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Work } from '@which-way/contract';
 import type { Response } from 'express';
 import { createReadStream } from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
+import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound } from '../errors/refusal.js';
 import { Works } from './works.js';
 
@@ -24,7 +25,7 @@ export class WorksController {
 
   @Get(':id')
   @ApiOperation({ summary: 'One of them.' })
-  get(@Param('id', ParseUUIDPipe) id: string): Work {
+  get(@Param('id', OurIdPipe) id: string): Work {
     return this.works.get(id);
   }
 
@@ -33,13 +34,13 @@ export class WorksController {
   @ApiOperation({
     summary: 'Ends it, and takes back what it did; work that has ended is forgotten with its file.',
   })
-  cancel(@Param('id', ParseUUIDPipe) id: string): Work {
+  cancel(@Param('id', OurIdPipe) id: string): Work {
     return this.works.cancel(id);
   }
 
   @Get(':id/file')
   @ApiOperation({ summary: 'The file that it made.' })
-  async file(@Param('id', ParseUUIDPipe) id: string, @Res() response: Response): Promise<void> {
+  async file(@Param('id', OurIdPipe) id: string, @Res() response: Response): Promise<void> {
     const { file } = this.works.get(id);
     if (!file) throw notFound('file of this work', id);
     response.set({

@@ -1,5 +1,6 @@
-import type { JobId, KnownSwitch } from '@which-way/core/switch';
-import { createWriter, describeSwitch, TITLE_LETTERS } from '@which-way/core/switch';
+import { type JobId, type KnownSwitch, describeSwitch } from '@which-way/core/switch';
+import { createWriter } from '@which-way/core/log';
+import { TITLE_LETTERS } from '@which-way/core/schema';
 import { simulateKnown } from '@which-way/core/simulated';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -173,7 +174,7 @@ async function makeJob({ terminals, positions, seed, title, known, outOfMachine 
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
   const change = describeSwitch({ terminals, positions, form: 'rotary', layout }, newId);
-  const event = writer.write([], { kind: 'restructured', change, basedOn: 0 });
+  const event = writer.write([], { kind: 'restructured', change, basedOn: null });
   await api.postEvents(id, { after: 0, events: [event] });
   return `/jobs/${id}/${outOfMachine ? 'map' : 'safe'}`;
 }

@@ -1,4 +1,5 @@
-import { INTAKE_ACTS, notesOf, type NoteField, NOTE_LETTERS } from '@which-way/core/switch';
+import { ACTS_OF, notesOf, type NoteField } from '@which-way/core/log';
+import { NOTE_LETTERS } from '@which-way/core/schema';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
@@ -14,7 +15,7 @@ const PAGES = [
 ];
 
 /** What is written down before anything is touched. */
-export const IntakePage = () => <SubNav label="Parts of the intake" pages={PAGES} acts={INTAKE_ACTS} />;
+export const IntakePage = () => <SubNav label="Parts of the intake" pages={PAGES} acts={ACTS_OF.intake} />;
 
 const FIELDS: { field: NoteField; label: string; hint: string; lines: number }[] = [
   { field: 'machine', label: 'What it came from', hint: 'The machine, in a few words.', lines: 1 },

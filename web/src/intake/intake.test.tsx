@@ -1,4 +1,5 @@
-import type { Deed, MarkingId, PhotoId } from '@which-way/core/switch';
+import type { Deed } from '@which-way/core/log';
+import type { MarkingId, PhotoId } from '@which-way/core/switch';
 import { describe, expect, it, vi } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { pictureTrouble } from '../photos/picture-trouble.js';

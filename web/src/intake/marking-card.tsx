@@ -7,8 +7,8 @@ import {
   type Photo,
   type PhotoBox,
   type Sureness,
-  MARKING_LETTERS,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
+import { MARKING_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/plain-button.js';

@@ -1,10 +1,5 @@
-import {
-  markingsOf,
-  type Marking,
-  type MarkingId,
-  type PhotoBox,
-  type PhotoId,
-} from '@which-way/core/switch';
+import { markingsOf, type Marking, type PhotoBox } from '@which-way/core/log';
+import { type MarkingId, type PhotoId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

@@ -1,4 +1,5 @@
-import { createWriter, sistersOf, type JobId, type Sister, type SisterId } from '@which-way/core/switch';
+import { createWriter, sistersOf, type Sister } from '@which-way/core/log';
+import { type JobId, type SisterId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';

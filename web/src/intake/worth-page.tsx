@@ -1,5 +1,5 @@
 import { worthSum, type TurningPoint } from '@which-way/core/worth';
-import { worthOf, type WorthInputs } from '@which-way/core/switch';
+import { worthOf, type WorthInputs } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';

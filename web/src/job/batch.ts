@@ -1,4 +1,5 @@
-import { BATCH_BYTES, BATCH_EVENTS, type JobEvent } from '@which-way/core/switch';
+import { BATCH_BYTES, BATCH_EVENTS } from '@which-way/core/schema';
+import { type JobEvent } from '@which-way/core/log';
 
 const encoder = new TextEncoder();
 

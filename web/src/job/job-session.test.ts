@@ -142,6 +142,7 @@ describe('an open job', () => {
     expect(count()).toBe(3);
     session.redo();
     expect(count()).toBe(4);
-    expect(session.store.getState().events.at(-1)?.what).toMatchObject({ kind: 'restored', basedOn: 3 });
+    const { events } = session.store.getState();
+    expect(events.at(-1)?.what).toMatchObject({ kind: 'restored', basedOn: events.at(-2)?.id });
   });
 });

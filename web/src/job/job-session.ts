@@ -1,17 +1,15 @@
 import { createMapper } from '@which-way/core/continuity';
 import {
   createWriter,
-  MAP_ACTS,
   nextClock,
-  structureRevision,
   type Deed,
-  type EventId,
+  type DeedKind,
   type JobEvent,
-  type JobId,
-  type PhotoId,
   type PhotoPurpose,
-  type StructureChange,
-} from '@which-way/core/switch';
+  ACTS_OF,
+  lastChange,
+} from '@which-way/core/log';
+import { type EventId, type JobId, type PhotoId, type StructureChange } from '@which-way/core/switch';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { api, isPassing, RefusedError, toldOf } from '../api/client.js';
 import { nextBatch } from './batch.js';
@@ -221,16 +219,16 @@ export class JobSession {
 
   /** Changes what the switch is made of, on the structure as this tab sees it. */
   restructure(change: StructureChange): void {
-    this.emit({ kind: 'restructured', change, basedOn: structureRevision(this.store.getState().events) });
+    this.emit({ kind: 'restructured', change, basedOn: lastChange(this.store.getState().events) });
   }
 
   /** Takes back the last act of these kinds. */
-  undo(among: ReadonlySet<Deed['kind']> = MAP_ACTS): void {
+  undo(among: ReadonlySet<DeedKind> = ACTS_OF.map): void {
     this.#turn('withdrawn', lastOf(this.store.getState().map.log.undo, among));
   }
 
   /** Brings back the last act of these kinds that was taken back. */
-  redo(among: ReadonlySet<Deed['kind']> = MAP_ACTS): void {
+  redo(among: ReadonlySet<DeedKind> = ACTS_OF.map): void {
     this.#turn('restored', lastOf(this.store.getState().map.log.redo, among));
   }
 
@@ -243,7 +241,7 @@ export class JobSession {
   #turn(kind: 'withdrawn' | 'restored', target: JobEvent | undefined): void {
     if (!target) return;
     const structural = target.what.kind === 'restructured';
-    const basedOn = structural ? structureRevision(this.store.getState().events) : null;
+    const basedOn = structural ? lastChange(this.store.getState().events) : null;
     this.emit({ kind, target: target.id, basedOn });
   }
 
@@ -271,8 +269,7 @@ export class JobSession {
   /** Enters what was set aside once more, mended; what hangs on it goes along. */
   mend(item: SetAside, mending: Mending, typed: string): void {
     const { events } = this.store.getState();
-    const revision = structureRevision(events);
-    const mended = this.#writer.write(events, mendedDeed(item, mending, typed, revision));
+    const mended = this.#writer.write(events, mendedDeed(item, mending, typed, lastChange(events)));
     const again = standsAgain(item);
     const gone = [item.event, ...item.dependents.filter((event) => !again.includes(event))];
     const means = { newId, now: new Date().toISOString(), clock: mended.clock };
@@ -415,6 +412,6 @@ export class JobSession {
   }
 }
 
-function lastOf(stack: readonly JobEvent[], among: ReadonlySet<Deed['kind']>): JobEvent | undefined {
+function lastOf(stack: readonly JobEvent[], among: ReadonlySet<DeedKind>): JobEvent | undefined {
   return stack.find(({ what }) => among.has(what.kind));
 }

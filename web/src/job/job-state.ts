@@ -1,6 +1,7 @@
 import type { ApiError, Job, UnreadableEvent } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
-import type { JobEvent, PhotoId } from '@which-way/core/switch';
+import type { JobEvent } from '@which-way/core/log';
+import type { PhotoId } from '@which-way/core/switch';
 import type { SetAside } from './set-aside.js';
 
 /**

@@ -1,5 +1,6 @@
 import type { ApiError, Job } from '@which-way/contract';
-import type { JobEvent, JobId, PhotoId, PhotoPurpose } from '@which-way/core/switch';
+import { upgradeEvent, type JobEvent, type PhotoPurpose } from '@which-way/core/log';
+import type { JobId, PhotoId } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { SetAside } from './set-aside.js';
 
@@ -75,6 +76,9 @@ export async function noted(note: () => Promise<void>): Promise<void> {
   }
 }
 
+/** An event that an older program noted here, as this one knows it. */
+const ofToday = (event: JobEvent): JobEvent => upgradeEvent(event) as JobEvent;
+
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
 /** The browser's database; where it could not be opened, the next one who asks tries again. */
@@ -107,7 +111,7 @@ export const browserOutbox: Outbox = {
     const rows = await (await database()).getAllFromIndex('waiting', 'job', job);
     return rows
       .sort((one, other) => one.order - other.order || one.event.sequence - other.event.sequence)
-      .map(({ event }) => event);
+      .map(({ event }) => ofToday(event));
   },
   async putPhoto(job, photo) {
     await (await database()).put('photos', { ...photo, job });
@@ -122,7 +126,12 @@ export const browserOutbox: Outbox = {
   async removeAside(id) {
     await (await database()).delete('aside', id);
   },
-  asideOf: async (job) => (await database()).getAllFromIndex('aside', 'job', job),
+  asideOf: async (job) =>
+    (await (await database()).getAllFromIndex('aside', 'job', job)).map((item) => ({
+      ...item,
+      event: ofToday(item.event),
+      dependents: item.dependents.map(ofToday),
+    })),
   async copy({ job, cursor, events }) {
     const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
     const copied = transaction.objectStore('copied');

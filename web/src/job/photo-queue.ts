@@ -1,5 +1,6 @@
 import type { ApiError } from '@which-way/contract';
-import type { JobId, PhotoId, PhotoPurpose } from '@which-way/core/switch';
+import type { JobId, PhotoId } from '@which-way/core/switch';
+import type { PhotoPurpose } from '@which-way/core/log';
 import { api, RefusedError, isPassing } from '../api/client.js';
 import type { WaitingPhoto } from './job-state.js';
 import type { Keeping } from './keeping.js';

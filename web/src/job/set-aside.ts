@@ -1,14 +1,6 @@
 import type { ApiError } from '@which-way/contract';
-import {
-  dependentsOf,
-  EVENT_SCHEMA,
-  idsIn,
-  type Deed,
-  type EventId,
-  type JobEvent,
-  type JobId,
-  type NewId,
-} from '@which-way/core/switch';
+import { dependentsOf, namedBy, versionOf, type Deed, type JobEvent } from '@which-way/core/log';
+import type { EventId, JobId, NewId } from '@which-way/core/switch';
 
 /** An event that the server refused, with those that cannot stand without it: kept until a person has decided. */
 export interface SetAside {
@@ -48,7 +40,7 @@ export function leftOut(
     sequence: gone.sequence,
     clock: Math.min(gone.clock, clock),
     at: now,
-    schema: EVENT_SCHEMA,
+    schema: versionOf('left-out'),
     what: {
       kind: 'left-out',
       event: gone.id,
@@ -60,7 +52,7 @@ export function leftOut(
 
 /** Of what hangs on a refused event, what can stand once it is there again under another id: what does not name its id. */
 export function standsAgain({ event, dependents }: SetAside): JobEvent[] {
-  return dependents.filter(({ what }) => !idsIn(what).has(event.id));
+  return dependents.filter(({ what }) => !namedBy(what).has(event.id));
 }
 
 /** How a person may mend a refused event. */
@@ -85,12 +77,16 @@ export function mendingOf({ event, error }: SetAside): Mending {
   return { how: 'none' };
 }
 
-/** The body of a refused event as a person mended it. `typed`: what stands in the field; of no matter for the other ways. */
+/**
+ * The body of a refused event as a person mended it.
+ * @param typed what stands in the field; of no matter for the other ways.
+ * @param basedOn the last change of the switch as it is now.
+ */
 export function mendedDeed(
   { event, error }: SetAside,
   mending: Mending,
   typed: string,
-  revision: number,
+  basedOn: EventId | null,
 ): Deed {
   const what = structuredClone(event.what);
   switch (mending.how) {
@@ -103,7 +99,7 @@ export function mendedDeed(
       return withValueAt({ what }, error.path, list.slice(0, mending.most)).what;
     }
     case 'again':
-      return 'basedOn' in what ? { ...what, basedOn: revision } : what;
+      return 'basedOn' in what ? { ...what, basedOn } : what;
     case 'none':
       return what;
   }

@@ -1,4 +1,4 @@
-import { liveEvents, movedAct, strandedActs, type Destinations } from '@which-way/core/switch';
+import { liveEvents, movedAct, strandedActs, type Destinations } from '@which-way/core/log';
 import type { JobSession } from './job-session.js';
 import { newId } from './new-id.js';
 

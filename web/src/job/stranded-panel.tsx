@@ -1,4 +1,5 @@
-import { strandedActs, type SettingId, type TerminalId } from '@which-way/core/switch';
+import { strandedActs } from '@which-way/core/log';
+import { type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';

@@ -1,13 +1,7 @@
 import type { JobWithEvents } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
-import {
-  describeSwitch,
-  newTerminal,
-  seededRandom,
-  structureRevision,
-  type JobEvent,
-  type JobId,
-} from '@which-way/core/switch';
+import { describeSwitch, newTerminal, seededRandom, type JobId } from '@which-way/core/switch';
+import { lastChange, type JobEvent } from '@which-way/core/log';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { MemoryOutbox, StandIn } from '../testing/stand-in.js';
 import { JobSession } from './job-session.js';
@@ -28,9 +22,7 @@ async function interleaving(seed: number) {
   const job = { id, number: 1, title: 'x', place: '', outOfMachine: true } as JobWithEvents['job'];
   const server = new StandIn(job);
   server.refuse = ({ what }) =>
-    what.kind === 'restructured' && what.basedOn !== structureRevision(server.stored)
-      ? 'stale-structure'
-      : null;
+    what.kind === 'restructured' && what.basedOn !== lastChange(server.stored) ? 'stale-structure' : null;
   const away = new Set<number>();
   let calling = 0;
   vi.stubGlobal('fetch', (path: string, init: RequestInit) => {

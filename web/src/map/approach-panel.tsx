@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { approachOf } from '@which-way/core/planner';
-import { liveEvents, type Approach } from '@which-way/core/switch';
+import { liveEvents, type Approach } from '@which-way/core/log';
 import { Popover } from 'radix-ui';
 import { PlainButton } from '../shared/plain-button.js';
 import { ORDER_WORDS } from '../words/approach.js';

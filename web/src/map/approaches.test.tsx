@@ -1,4 +1,4 @@
-import type { Value } from '@which-way/core/switch';
+import type { Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
 import { fill, fireEvent, screen, until, within } from '../testing/acts.js';
@@ -188,7 +188,7 @@ describe('what is looked at again', () => {
           returnsTo: held?.id as never,
           pose: null,
         },
-        basedOn: 1,
+        basedOn: null,
       },
     ]);
     const small = () => screen.getByTestId('prompt-small').textContent ?? '';

@@ -1,5 +1,6 @@
 import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
-import { MOST_NAMED_PAIRS, PLAIN_APPROACH, type HandSeconds } from '@which-way/core/switch';
+import { MOST_NAMED_PAIRS } from '@which-way/core/schema';
+import { PLAIN_APPROACH, type HandSeconds } from '@which-way/core/log';
 import { useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';

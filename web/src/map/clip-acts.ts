@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { lastCheck, type Instrument } from '@which-way/core/sense';
-import type { SettingId, TerminalId, Value } from '@which-way/core/switch';
+import type { SettingId, TerminalId } from '@which-way/core/switch';
+import type { Value } from '@which-way/core/log';
 import type { useSession } from '../job/job-context.js';
 import { terminalList } from '../words/terminals.js';
 import { isJoin, type Found, type Task } from './task.js';

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { partsOf } from '@which-way/core/switch';
+import { partsOf } from '@which-way/core/log';
 import { ohms } from '../words/quantity.js';
 import { terminalName } from '../words/terminals.js';
 import { PART_WORDS } from '../words/wires.js';

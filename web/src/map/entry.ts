@@ -1,11 +1,5 @@
-import {
-  parseValue,
-  terminalNamed,
-  type SettingId,
-  type Structure,
-  type TerminalId,
-  type Value,
-} from '@which-way/core/switch';
+import { parseValue, type Value } from '@which-way/core/log';
+import { terminalNamed, type SettingId, type Structure, type TerminalId } from '@which-way/core/switch';
 import { nameOfSetting } from '../words/terminals.js';
 
 /** What a typed line means. */

@@ -1,6 +1,8 @@
 import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
-import { type SettingId, type Value, POSITION_NAME_LETTERS } from '@which-way/core/switch';
+import { type SettingId } from '@which-way/core/switch';
+import { type Value } from '@which-way/core/log';
+import { POSITION_NAME_LETTERS } from '@which-way/core/schema';
 import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../job/job-context.js';

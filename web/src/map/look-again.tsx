@@ -1,13 +1,7 @@
 import { proposalsFor, type Proposal } from '@which-way/core/explain';
 import { middleHint, lastCheck } from '@which-way/core/sense';
-import {
-  ORDINARY_METER,
-  PART_FORMS,
-  type Explanation,
-  type PartForm,
-  type PartId,
-  type TerminalId,
-} from '@which-way/core/switch';
+import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@which-way/core/log';
+import { type PartId, type TerminalId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';

@@ -1,4 +1,5 @@
-import { newTerminal, type Deed, type PartId, type TerminalId, type Value } from '@which-way/core/switch';
+import { newTerminal, type PartId, type TerminalId } from '@which-way/core/switch';
+import { type Deed, type Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { aSwitch } from '../testing/a-switch.js';
@@ -156,7 +157,7 @@ describe('the Map and what lies around the switch', () => {
     const frame: Deed = {
       kind: 'restructured',
       change: { change: 'terminal-added', terminal: { ...newTerminal('FRAME', newId), role: 'frame' } },
-      basedOn: 1,
+      basedOn: null,
     };
     await renderJob(<MapPage />, [described, checked, frame]);
     expect(screen.getByRole('button', { name: /^Terminal FRAME/ })).toBeDefined();

@@ -1,4 +1,5 @@
-import { PLAIN_LAYOUTS, LABEL_LETTERS } from '@which-way/core/switch';
+import { PLAIN_LAYOUTS } from '@which-way/core/switch';
+import { LABEL_LETTERS } from '@which-way/core/schema';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import type { Ask, Prompt, SettingId, TerminalId, Value } from '@which-way/core/switch';
+import type { Ask, Prompt, Value } from '@which-way/core/log';
+import type { SettingId, TerminalId } from '@which-way/core/switch';
 import { impliedIn, nextTouch, type Found } from './task.js';
 import type { InstrumentAt } from './use-instrument.js';
 

@@ -1,7 +1,8 @@
 import { createMapper } from '@which-way/core/continuity';
 import { recognise, type Recognised } from '@which-way/core/match';
 import { createDesk, type DeskAnswer } from '@which-way/core/planner';
-import type { Approach, JobEvent, KnownSwitch, SettingId } from '@which-way/core/switch';
+import type { Approach, JobEvent } from '@which-way/core/log';
+import type { KnownSwitch, SettingId } from '@which-way/core/switch';
 
 /** A question to the worker: how the log goes on from the first `from` events that it has already, and what to forecast. */
 export interface WorkerQuestion {

@@ -1,4 +1,4 @@
-import type { Deed, Value } from '@which-way/core/switch';
+import type { Deed, Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
 import { fill, fireEvent, press, screen, until } from '../testing/acts.js';

@@ -1,6 +1,7 @@
 import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { forecast, frameAsk, returnSweep, returnWanted } from '@which-way/core/planner';
-import { MAP_ACTS, sameAsk, type Ask, type EventId } from '@which-way/core/switch';
+import { ACTS_OF, sameAsk, type Ask } from '@which-way/core/log';
+import { type EventId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { KeyButton } from '../shared/key-button.js';
 import { PlainButton } from '../shared/plain-button.js';
@@ -147,7 +148,7 @@ function Answers({ probing }: { probing: Probing }) {
     <KeyButton
       keys="Backspace"
       onPress={probing.undo}
-      disabled={!probing.map.log.undo.some(({ what }) => MAP_ACTS.has(what.kind))}
+      disabled={!probing.map.log.undo.some(({ what }) => ACTS_OF.map.has(what.kind))}
     >
       Undo
     </KeyButton>

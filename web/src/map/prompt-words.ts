@@ -7,7 +7,8 @@ import {
   type RecheckCost,
 } from '@which-way/core/planner';
 import { lastCheck, type MiddleHint } from '@which-way/core/sense';
-import type { ActuatorId, Ask, SettingId, TerminalId } from '@which-way/core/switch';
+import type { ActuatorId, SettingId, TerminalId } from '@which-way/core/switch';
+import type { Ask } from '@which-way/core/log';
 import type { Probing } from './use-probing.js';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../words/facts.js';
 import { settingName, shortSettingName, terminalList, terminalName } from '../words/terminals.js';

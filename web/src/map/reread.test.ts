@@ -1,4 +1,4 @@
-import { createWriter, ORDINARY_METER, type Deed, type JobEvent } from '@which-way/core/switch';
+import { createWriter, ORDINARY_METER, type Deed, type JobEvent } from '@which-way/core/log';
 import { deriveMap } from '@which-way/core/continuity';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';

@@ -1,4 +1,5 @@
-import type { Deed, Reading, ReadingId, Value } from '@which-way/core/switch';
+import type { Deed, Reading, Value } from '@which-way/core/log';
+import type { ReadingId } from '@which-way/core/switch';
 import { newId } from '../job/new-id.js';
 
 /** What is written down when a reading is taken once more. */

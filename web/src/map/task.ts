@@ -9,11 +9,9 @@ import {
   type Ask,
   type Prompt,
   type Reading,
-  type SettingId,
-  type Structure,
-  type TerminalId,
   type Value,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
+import { type SettingId, type Structure, type TerminalId } from '@which-way/core/switch';
 
 /** A tone from the beeper, or ohms from the display. */
 export type Sense = 'tone' | 'ohms';

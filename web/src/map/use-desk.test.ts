@@ -1,6 +1,7 @@
 import { deriveMap, type SwitchMap } from '@which-way/core/continuity';
 import { approachOf, handleAt, planNext } from '@which-way/core/planner';
-import { createWriter, type Approach, type Deed, type KnownSwitch } from '@which-way/core/switch';
+import { createWriter, type Approach, type Deed } from '@which-way/core/log';
+import { type KnownSwitch } from '@which-way/core/switch';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { newId } from '../job/new-id.js';

@@ -1,7 +1,8 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Recognised } from '@which-way/core/match';
 import type { Expected, FollowUps, Plan, RecheckCost } from '@which-way/core/planner';
-import type { Approach, JobEvent, KnownSwitch, SettingId } from '@which-way/core/switch';
+import type { Approach, JobEvent } from '@which-way/core/log';
+import type { KnownSwitch, SettingId } from '@which-way/core/switch';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { WorkerAnswer, WorkerQuestion } from './planner.worker.js';
 

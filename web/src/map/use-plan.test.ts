@@ -1,14 +1,7 @@
 import { deriveMap, type SwitchMap } from '@which-way/core/continuity';
 import { answerTo, followUpsOf, handleAt, plainPlan, planNext, type Plan } from '@which-way/core/planner';
-import {
-  createWriter,
-  type Ask,
-  type Deed,
-  type JobEvent,
-  type PromptId,
-  type SettingId,
-  type Value,
-} from '@which-way/core/switch';
+import { createWriter, type Ask, type Deed, type JobEvent, type Value } from '@which-way/core/log';
+import { type PromptId, type SettingId } from '@which-way/core/switch';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { newId } from '../job/new-id.js';

@@ -8,7 +8,8 @@ import {
   recheckWanted,
   type Plan,
 } from '@which-way/core/planner';
-import { firstSetting, type SettingId } from '@which-way/core/switch';
+import { firstSetting } from '@which-way/core/log';
+import { type SettingId } from '@which-way/core/switch';
 import { useEffect, useMemo, useState } from 'react';
 import type { DeskView } from './use-desk.js';
 

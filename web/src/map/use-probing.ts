@@ -10,13 +10,10 @@ import {
   type Approach,
   type Ask,
   type Prompt,
-  type PromptId,
   type Reading,
-  type ReadingId,
-  type SettingId,
-  type TerminalId,
   type Value,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
+import { type PromptId, type ReadingId, type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

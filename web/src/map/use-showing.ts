@@ -1,5 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import type { Ask, PromptId } from '@which-way/core/switch';
+import type { Ask } from '@which-way/core/log';
+import type { PromptId } from '@which-way/core/switch';
 import { useEffect } from 'react';
 import type { JobSession } from '../job/job-session.js';
 import { newId } from '../job/new-id.js';

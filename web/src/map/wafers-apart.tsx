@@ -1,4 +1,5 @@
-import { liveEvents, spotIn, type TerminalId } from '@which-way/core/switch';
+import { liveEvents } from '@which-way/core/log';
+import { spotIn, type TerminalId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/plain-button.js';
 import type { Probing } from './use-probing.js';

@@ -1,5 +1,5 @@
 import { approachOf } from '@which-way/core/planner';
-import { liveEvents } from '@which-way/core/switch';
+import { liveEvents } from '@which-way/core/log';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { time } from '../words/time.js';

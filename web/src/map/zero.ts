@@ -1,4 +1,4 @@
-import type { MeterProfile, Value } from '@which-way/core/switch';
+import type { MeterProfile, Value } from '@which-way/core/log';
 import { valueWords } from '../words/quantity.js';
 
 /** Why a reading with the leads together cannot be the lead zero; null when it can. */

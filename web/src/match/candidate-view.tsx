@@ -1,5 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import type { ChosenReplacement, SettingId, TerminalId } from '@which-way/core/switch';
+import type { ChosenReplacement } from '@which-way/core/log';
+import type { SettingId, TerminalId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';

@@ -1,5 +1,5 @@
 import { requirementOf } from '@which-way/core/match';
-import { liveEvents } from '@which-way/core/switch';
+import { liveEvents } from '@which-way/core/log';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';

@@ -1,5 +1,6 @@
 import { inSeries, type LinkState, type PathVerdict, type SupplyPath } from '@which-way/core/path';
-import type { LinkId, PathLink } from '@which-way/core/switch';
+import type { LinkId } from '@which-way/core/switch';
+import type { PathLink } from '@which-way/core/log';
 import { linkName, STATE_WORDS } from '../words/path.js';
 
 const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {

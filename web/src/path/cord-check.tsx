@@ -1,6 +1,6 @@
 import { cordLoop } from '@which-way/core/path';
 import { decodeMarking } from '@which-way/core/rating';
-import { lastCheckedMeter } from '@which-way/core/switch';
+import { lastCheckedMeter } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';

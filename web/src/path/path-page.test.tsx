@@ -1,5 +1,5 @@
 import { layPath } from '@which-way/core/path';
-import type { Deed, PathLink, PathTest, TestResult } from '@which-way/core/switch';
+import type { Deed, PathLink, PathTest, TestResult } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { fill, press, row, screen, tick, until, within } from '../testing/acts.js';

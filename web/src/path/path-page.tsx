@@ -9,14 +9,8 @@ import {
   type PathVerdict,
   type SupplyPath,
 } from '@which-way/core/path';
-import {
-  LINK_KINDS,
-  type LinkId,
-  type LinkKind,
-  type PathLink,
-  type TestId,
-  type TestResult,
-} from '@which-way/core/switch';
+import { LINK_KINDS, type LinkKind, type PathLink, type TestResult } from '@which-way/core/log';
+import { type LinkId, type TestId } from '@which-way/core/switch';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';

@@ -1,4 +1,4 @@
-import type { TestResult } from '@which-way/core/switch';
+import type { TestResult } from '@which-way/core/log';
 import { useState } from 'react';
 import { PlainButton } from '../shared/plain-button.js';
 import { CheckLine } from '../shared/check-line.js';

@@ -1,4 +1,5 @@
-import type { PhotoBox, PhotoId } from '@which-way/core/switch';
+import type { PhotoBox } from '@which-way/core/log';
+import type { PhotoId } from '@which-way/core/switch';
 import { Contrast, Minus, Plus, Scan, SquareDashedMousePointer, Sun } from 'lucide-react';
 import { useId, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';

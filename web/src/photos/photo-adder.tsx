@@ -1,4 +1,4 @@
-import type { PhotoPurpose } from '@which-way/core/switch';
+import type { PhotoPurpose } from '@which-way/core/log';
 import { Camera, ImagePlus } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useDropzone } from 'react-dropzone';

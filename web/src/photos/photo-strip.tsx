@@ -1,4 +1,5 @@
-import type { Photo, PhotoId } from '@which-way/core/switch';
+import type { Photo } from '@which-way/core/log';
+import type { PhotoId } from '@which-way/core/switch';
 import { Trash2 } from 'lucide-react';
 import { thumbUrl } from './photo-url.js';
 import { usePhotos } from './use-photos.js';

@@ -1,5 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { photosOf, type PhotoId } from '@which-way/core/switch';
+import { photosOf } from '@which-way/core/log';
+import { type PhotoId } from '@which-way/core/switch';
 
 export const photoUrl = (id: PhotoId): string => `/api/photos/${id}`;
 export const thumbUrl = (id: PhotoId): string => `/api/photos/${id}?size=thumb`;

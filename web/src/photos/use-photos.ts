@@ -1,4 +1,4 @@
-import { photosOf, type Photo, type PhotoPurpose } from '@which-way/core/switch';
+import { photosOf, type Photo, type PhotoPurpose } from '@which-way/core/log';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { useJobState, useSession } from '../job/job-context.js';

@@ -7,7 +7,8 @@ import {
   type SimulatedSwitch,
   type SurpriseKind,
 } from '@which-way/core/simulated';
-import { createWriter, describeSwitch, seededRandom, type JobId } from '@which-way/core/switch';
+import { createWriter } from '@which-way/core/log';
+import { describeSwitch, seededRandom, type JobId } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -215,7 +216,7 @@ async function makePractice(hidden: SimulatedSwitch, title: string): Promise<str
   const { terminals } = hidden;
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
   const change = describeSwitch({ terminals, positions: null, form: 'rotary', layout }, newId);
-  const event = writer.write([], { kind: 'restructured', change, basedOn: 0 });
+  const event = writer.write([], { kind: 'restructured', change, basedOn: null });
   await api.postEvents(id, { after: 0, events: [event] });
   return `/jobs/${id}/map`;
 }

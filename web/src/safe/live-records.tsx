@@ -1,4 +1,5 @@
-import { liveRecordsOf, type RecordId } from '@which-way/core/switch';
+import { liveRecordsOf } from '@which-way/core/log';
+import { type RecordId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

@@ -1,5 +1,5 @@
 import { linesForJob, standardLists } from '@which-way/core/safety';
-import type { Deed, SafetyAnswer } from '@which-way/core/switch';
+import type { Deed, SafetyAnswer } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { choose, fill, press, row, screen, tick, until } from '../testing/acts.js';

@@ -1,5 +1,6 @@
 import { linesForJob } from '@which-way/core/safety';
-import { SAFETY_ACTS, SUPPLIES, wiresOffOf, type SupplyKind, PERSON_LETTERS } from '@which-way/core/switch';
+import { ACTS_OF, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/log';
+import { PERSON_LETTERS } from '@which-way/core/schema';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
@@ -31,7 +32,7 @@ export function SafePage() {
       <div className="grid min-w-0 content-start gap-5">
         <div className="flex items-center gap-2">
           <h1 className="grow text-title font-bold">Make safe</h1>
-          <UndoButtons acts={SAFETY_ACTS} />
+          <UndoButtons acts={ACTS_OF.safe} />
         </div>
         {by !== 'out-of-machine' && (
           <>

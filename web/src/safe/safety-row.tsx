@@ -1,13 +1,12 @@
 import { mayBeLeftOut, wantedAnswer } from '@which-way/core/safety';
+import { PROVING_SOURCE_LETTERS, REASON_LETTERS } from '@which-way/core/schema';
 import {
-  PROVING_SOURCE_LETTERS,
   TESTERS,
   type SafetyAnswer,
   type SafetyLine,
   type SupplyKind,
   type Tester,
-  REASON_LETTERS,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
 import { useId, useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';

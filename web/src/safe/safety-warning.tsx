@@ -1,4 +1,4 @@
-import { wiresOffOf } from '@which-way/core/switch';
+import { wiresOffOf } from '@which-way/core/log';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';

@@ -1,4 +1,4 @@
-import { colorsOf, type Part, type Wire } from '@which-way/core/switch';
+import { colorsOf, type Part, type Wire } from '@which-way/core/log';
 import { ohms } from '../words/quantity.js';
 import { PART_WORDS } from '../words/wires.js';
 import type { Arrangement, Ground } from './arrangement.js';

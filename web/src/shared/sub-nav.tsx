@@ -1,4 +1,4 @@
-import type { Deed } from '@which-way/core/switch';
+import type { Deed } from '@which-way/core/log';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';

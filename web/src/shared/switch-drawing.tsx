@@ -1,4 +1,5 @@
-import type { Layout, Part, PlacedTerminal, Side, Terminal, TerminalId, Wire } from '@which-way/core/switch';
+import type { Layout, PlacedTerminal, Side, Terminal, TerminalId } from '@which-way/core/switch';
+import type { Part, Wire } from '@which-way/core/log';
 import { memo, useMemo, type PointerEvent, type SVGAttributes } from 'react';
 import { arrange, linkPath, tagPlace, type Place } from './arrangement.js';
 import { GroundMark, PartMark, WireTag, type GroundPhoto } from './ground-marks.js';

@@ -1,13 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Shop } from '@which-way/contract';
 import type { ListLine } from '@which-way/core/safety';
-import {
-  SUPPLIES,
-  type SupplyKind,
-  SHOP_NAME_LETTERS,
-  CODE_NOTE_LETTERS,
-  REASON_LETTERS,
-} from '@which-way/core/switch';
+import { SUPPLIES, type SupplyKind } from '@which-way/core/log';
+import { SHOP_NAME_LETTERS, CODE_NOTE_LETTERS, REASON_LETTERS } from '@which-way/core/schema';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';

@@ -1,4 +1,5 @@
-import type { Deed, TerminalId } from '@which-way/core/switch';
+import type { Deed } from '@which-way/core/log';
+import type { TerminalId } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
 import { press, screen, until } from '../testing/acts.js';

@@ -1,10 +1,5 @@
-import {
-  HOW_KNOWN,
-  MECHANICS,
-  mechanicsOf,
-  type MechanicsFact,
-  MECHANICS_LETTERS,
-} from '@which-way/core/switch';
+import { HOW_KNOWN, MECHANICS, mechanicsOf, type MechanicsFact } from '@which-way/core/log';
+import { MECHANICS_LETTERS } from '@which-way/core/schema';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/choice.js';

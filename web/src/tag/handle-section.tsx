@@ -1,18 +1,14 @@
 import {
   ACTUATOR_FORMS,
-  newPosition,
+  addedHandle,
+  addedPosition,
   type Actuator,
   type ActuatorForm,
-  type ActuatorId,
   type Pose,
   type Position,
   type PositionId,
-  type Setting,
-  type SettingId,
-  HANDLE_NAME_LETTERS,
-  MOST_SETTINGS,
-  POSITION_NAME_LETTERS,
 } from '@which-way/core/switch';
+import { HANDLE_NAME_LETTERS, MOST_SETTINGS, POSITION_NAME_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
@@ -41,7 +37,7 @@ export function HandleSection() {
 
 function OneHandle({ actuator }: { actuator: Actuator }) {
   const session = useSession();
-  const { settings } = useJobState((state) => state.map.structure);
+  const structure = useJobState((state) => state.map.structure);
   const { side } = useViewSide();
   const [at, setAt] = useState<PositionId | null>(actuator.positions[0]?.id ?? null);
   const describe = (part: { name?: string; form?: ActuatorForm }) =>
@@ -51,19 +47,8 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
       name: part.name ?? actuator.name,
       form: part.form ?? actuator.form,
     });
-  /** A last position, in every combination that the first one stands in. */
-  const addPosition = ({ id, positions }: Actuator) => {
-    const position = newPosition(null, newId);
-    const combined = settings
-      .filter(({ at: places }) => places[id] === positions[0]?.id)
-      .map((setting): Setting => ({
-        ...setting,
-        id: newId<SettingId>(),
-        at: { ...setting.at, [id]: position.id },
-      }));
-    const after = positions.at(-1)?.id ?? null;
-    session.restructure({ change: 'position-added', actuator: id, position, after, settings: combined });
-  };
+  const addPosition = () =>
+    session.restructure(addedPosition(structure, actuator, 'every-combination', newId));
   return (
     <div className="grid gap-3 border-t-2 border-line pt-3">
       <div className="grid gap-3 sm:grid-cols-2">
@@ -116,7 +101,7 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
       {actuator.form === 'key-bank' && (
         <p className="text-small text-quiet">Keys that are down: 2, or 1 3 for two at once, 0 for all out.</p>
       )}
-      <PlainButton className="justify-self-start" onClick={() => addPosition(actuator)}>
+      <PlainButton className="justify-self-start" onClick={addPosition}>
         One more position
       </PlainButton>
     </div>
@@ -274,7 +259,8 @@ export function readKeys(text: string): Pose | null | undefined {
 
 /** One more handle on the same switch: a pull on a knob, a key beside a lever. */
 function AddHandle() {
-  const { settings } = useJobState((state) => state.map.structure);
+  const structure = useJobState((state) => state.map.structure);
+  const { settings } = structure;
   const session = useSession();
   const [open, setOpen] = useState(false);
   const [form, setForm] = useState<ActuatorForm>('push-pull');
@@ -289,23 +275,15 @@ function AddHandle() {
     list.some((name) => name === '' || [...name].length > POSITION_NAME_LETTERS) ||
     tooMany;
   const add = () => {
-    const id = newId<ActuatorId>();
-    const positions = list.map((name) => newPosition(name, newId));
-    const [home, ...others] = positions;
-    if (!home) return;
-    const combined = others.flatMap((position) =>
-      (every ? settings : settings.slice(0, 1)).map((setting): Setting => ({
-        ...setting,
-        id: newId<SettingId>(),
-        at: { ...setting.at, [id]: position.id },
-      })),
-    );
-    session.restructure({
-      change: 'actuator-added',
-      actuator: { id, name: FORM_WORDS[form], form, positions, closed: 'declared' },
-      home: home.id,
-      settings: combined,
-    });
+    const [first, ...more] = list;
+    if (first === undefined) return;
+    const handle = {
+      name: FORM_WORDS[form],
+      form,
+      positionNames: [first, ...more],
+      everyCombination: every,
+    } as const;
+    session.restructure(addedHandle(structure, handle, newId));
     setOpen(false);
   };
   if (!open) {

@@ -1,4 +1,5 @@
-import { PLAIN_LAYOUTS, type Layout, type Photo } from '@which-way/core/switch';
+import { PLAIN_LAYOUTS, type Layout } from '@which-way/core/switch';
+import { type Photo } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PhotoAdder } from '../photos/photo-adder.js';

@@ -1,12 +1,6 @@
-import {
-  PART_FORMS,
-  parseValue,
-  type Part,
-  type PartForm,
-  type PartId,
-  type TerminalId,
-  PART_NOTE_LETTERS,
-} from '@which-way/core/switch';
+import { PART_FORMS, parseValue, type Part, type PartForm } from '@which-way/core/log';
+import { type PartId, type TerminalId } from '@which-way/core/switch';
+import { PART_NOTE_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

@@ -3,14 +3,10 @@ import {
   stripStepsOf,
   type Fastener,
   type FastenerKind,
-  type PhotoId,
-  type StepId,
   type StripStep,
-  STEP_LETTERS,
-  FASTENER_PLACE_LETTERS,
-  LOOSE_LETTERS,
-  MOST_FASTENERS,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
+import { type PhotoId, type StepId } from '@which-way/core/switch';
+import { STEP_LETTERS, FASTENER_PLACE_LETTERS, LOOSE_LETTERS, MOST_FASTENERS } from '@which-way/core/schema';
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';

@@ -1,4 +1,5 @@
-import { partsOf, wiresOf, type TerminalId } from '@which-way/core/switch';
+import { partsOf, wiresOf } from '@which-way/core/log';
+import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { photoOfLayout } from '../photos/photo-url.js';

@@ -1,4 +1,4 @@
-import { PATH_ACTS, TAG_ACTS } from '@which-way/core/switch';
+import { ACTS_OF } from '@which-way/core/log';
 import { SubNav } from '../shared/sub-nav.js';
 
 const PAGES = [
@@ -9,7 +9,7 @@ const PAGES = [
   { to: 'fit', text: 'What must fit' },
 ];
 
-const ACTS = new Set([...PATH_ACTS, ...TAG_ACTS]);
+const ACTS = new Set([...ACTS_OF.path, ...ACTS_OF.tag]);
 
 /** From the supply path to the bare switch: what is written down before the wires come off. */
 export const TagPage = () => <SubNav label="Parts of tagging" pages={PAGES} acts={ACTS} />;

@@ -1,12 +1,5 @@
-import {
-  describeSwitch,
-  newWire,
-  structureOf,
-  readLog,
-  type Deed,
-  type StripStep,
-  type Wire,
-} from '@which-way/core/switch';
+import { describeSwitch } from '@which-way/core/switch';
+import { newWire, structureOf, readLog, type Deed, type StripStep, type Wire } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { choose, fill, fireEvent, press, row, screen, tick, until, within } from '../testing/acts.js';
@@ -17,7 +10,7 @@ import { TerminalsPage } from './terminals-page.js';
 import { WiresPage } from './wires-page.js';
 
 const change = describeSwitch({ terminals: 4, positions: 3, form: 'rotary', layout: 'two-rows' }, newId);
-const described: Deed = { kind: 'restructured', change, basedOn: 0 };
+const described: Deed = { kind: 'restructured', change, basedOn: null };
 const [one, two] = change.terminals;
 const wire = (tag: string, more: Partial<Wire> = {}): Deed => ({
   kind: 'wire-tagged',
@@ -59,7 +52,7 @@ describe('terminals and handle', () => {
       {
         kind: 'restructured',
         change: describeSwitch({ terminals: 2, positions: 1, form: 'push', layout: 'one-row' }, newId),
-        basedOn: 0,
+        basedOn: null,
       },
     ]);
     fireEvent.click(terminal('1'));
@@ -162,7 +155,7 @@ describe('wires and jumpers', () => {
       {
         kind: 'restructured',
         change: { change: 'terminal-role', terminal: one?.id as never, role: 'dummy' },
-        basedOn: 1,
+        basedOn: null,
       },
       wire('1', { terminal: one?.id ?? null }),
       wire('2', { terminal: one?.id ?? null }),

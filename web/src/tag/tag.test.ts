@@ -1,16 +1,7 @@
 import { createMapper } from '@which-way/core/continuity';
 import { linesForJob, safetyStanding, standardLists } from '@which-way/core/safety';
-import {
-  createWriter,
-  describeSwitch,
-  newIdFrom,
-  newWire,
-  readLog,
-  seededRandom,
-  SUPPLIES,
-  type JobEvent,
-  type Wire,
-} from '@which-way/core/switch';
+import { createWriter, newWire, readLog, SUPPLIES, type JobEvent, type Wire } from '@which-way/core/log';
+import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
 import { readAmount } from '../shared/amount.js';
@@ -124,7 +115,7 @@ describe('the way a handle turns', () => {
 describe('what is printed', () => {
   const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
   const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
-  const map = createMapper()([writer.write([], { kind: 'restructured', change, basedOn: 0 })]);
+  const map = createMapper()([writer.write([], { kind: 'restructured', change, basedOn: null })]);
   const job = { number: 7, title: 'Toggle <of> something' };
 
   it('has every wire twice on the tags, with its terminal and code', () => {

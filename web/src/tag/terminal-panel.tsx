@@ -4,8 +4,8 @@ import {
   type LabelList,
   type Terminal,
   type TerminalRole,
-  LABEL_LETTERS,
 } from '@which-way/core/switch';
+import { LABEL_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/choice.js';

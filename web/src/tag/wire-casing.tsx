@@ -1,4 +1,4 @@
-import { colorsOf, type Wire } from '@which-way/core/switch';
+import { colorsOf, type Wire } from '@which-way/core/log';
 
 /** A wire's tag, its colour as a small swatch in a neutral casing, and its code: never the colour alone. */
 export function WireCasing({ wire: { tag, color } }: { wire: Pick<Wire, 'tag' | 'color'> }) {

@@ -1,14 +1,6 @@
-import {
-  colorsOf,
-  TERMINATIONS,
-  WIRE_COLORS,
-  type TerminalId,
-  type Termination,
-  type Wire,
-  WIRE_TAG_LETTERS,
-  WIRE_SIZE_LETTERS,
-  GOES_TO_LETTERS,
-} from '@which-way/core/switch';
+import { colorsOf, TERMINATIONS, WIRE_COLORS, type Termination, type Wire } from '@which-way/core/log';
+import { type TerminalId } from '@which-way/core/switch';
+import { WIRE_TAG_LETTERS, WIRE_SIZE_LETTERS, GOES_TO_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { KeptField } from '../shared/kept-field.js';

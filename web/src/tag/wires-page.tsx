@@ -1,4 +1,5 @@
-import { newWire, partsOf, wiresOf, type TerminalId, type Wire, type WireId } from '@which-way/core/switch';
+import { newWire, partsOf, wiresOf, type Wire } from '@which-way/core/log';
+import { type TerminalId, type WireId } from '@which-way/core/switch';
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';

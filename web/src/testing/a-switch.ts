@@ -1,14 +1,5 @@
-import {
-  describeSwitch,
-  ORDINARY_METER,
-  PLAIN_APPROACH,
-  type Approach,
-  type Deed,
-  type ReadingId,
-  type SettingId,
-  type TerminalId,
-  type Value,
-} from '@which-way/core/switch';
+import { describeSwitch, type ReadingId, type SettingId, type TerminalId } from '@which-way/core/switch';
+import { ORDINARY_METER, PLAIN_APPROACH, type Approach, type Deed, type Value } from '@which-way/core/log';
 import { newId } from '../job/new-id.js';
 
 /** What a job's log is made of in tests of screens: a switch in one row, and what may have been done with it. */
@@ -41,7 +32,7 @@ export function aSwitch(terminals: number, positions: number | null, positionNam
       },
     ],
   });
-  const described: Deed = { kind: 'restructured', change, basedOn: 0 };
+  const described: Deed = { kind: 'restructured', change, basedOn: null };
   const checked: Deed = {
     kind: 'meter-checked',
     leadsTogether: { kind: 'ohms', ohms: 0.2 },

@@ -2,7 +2,8 @@ import type { JobWithEvents, PostedEvents, PostEvents } from '@which-way/contrac
 import { afterEach, beforeEach, vi } from 'vitest';
 import { JobSession } from '../job/job-session.js';
 import { newId } from '../job/new-id.js';
-import type { JobEvent, JobId, PhotoId } from '@which-way/core/switch';
+import type { JobEvent } from '@which-way/core/log';
+import type { JobId, PhotoId } from '@which-way/core/switch';
 import type { JobCopy, KeptPhoto, Outbox } from '../job/outbox.js';
 import type { SetAside } from '../job/set-aside.js';
 

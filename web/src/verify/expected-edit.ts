@@ -1,6 +1,7 @@
 import { partitionFromGroups } from '@which-way/core/partition';
 import { netsIn, polesWithContacts, type Contact } from '@which-way/core/table';
-import type { ExpectedTable, SettingId, TerminalId } from '@which-way/core/switch';
+import type { ExpectedTable } from '@which-way/core/log';
+import type { SettingId, TerminalId } from '@which-way/core/switch';
 
 function partitionIn(joined: readonly TerminalId[][], ids: readonly TerminalId[]): number[] {
   return partitionFromGroups(

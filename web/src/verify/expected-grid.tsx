@@ -1,7 +1,8 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { partitionFromGroups } from '@which-way/core/partition';
 import { knownPattern, polesWithContacts, type Contact } from '@which-way/core/table';
-import type { ExpectedTable, SettingId, TerminalId } from '@which-way/core/switch';
+import type { ExpectedTable } from '@which-way/core/log';
+import type { SettingId, TerminalId } from '@which-way/core/switch';
 import type { Comparison } from '@which-way/core/verify';
 import { useState } from 'react';
 import type { Inspected } from '../shared/inspector.js';

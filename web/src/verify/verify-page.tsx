@@ -1,5 +1,6 @@
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
-import { liveEvents, type DeedKind, type ExpectedTable, type KnownSwitch } from '@which-way/core/switch';
+import { liveEvents, type DeedKind, type ExpectedTable } from '@which-way/core/log';
+import { type KnownSwitch } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';

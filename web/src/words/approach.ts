@@ -1,6 +1,6 @@
 import type { Recognised } from '@which-way/core/match';
 import type { Reason } from '@which-way/core/planner';
-import type { Order } from '@which-way/core/switch';
+import type { Order } from '@which-way/core/log';
 
 /** The orders of probing, as people choose them. */
 export const ORDER_WORDS: Record<Order, { short: string; name: string; hint: string }> = {

@@ -1,5 +1,6 @@
 import type { ApiError } from '@which-way/contract';
-import type { Deed, StructureChange } from '@which-way/core/switch';
+import type { Deed } from '@which-way/core/log';
+import type { StructureChange } from '@which-way/core/switch';
 
 /** What an event is, for a person who reads that it was refused. */
 const WORDS: Record<Deed['kind'], string> = {

@@ -2,7 +2,7 @@ import type { Fact, LookAgain } from '@which-way/core/continuity';
 import type { Proposal } from '@which-way/core/explain';
 import type { Suspect } from '@which-way/core/planner';
 import type { MiddleHint, Standing } from '@which-way/core/sense';
-import type { Explanation } from '@which-way/core/switch';
+import type { Explanation } from '@which-way/core/log';
 import { ohms } from './quantity.js';
 
 /** Whether and how it is known that two terminals join, as a sentence's end. */

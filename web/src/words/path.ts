@@ -1,5 +1,5 @@
 import type { LinkState, PathOutcome, PathPreset } from '@which-way/core/path';
-import type { LinkKind, PathLink } from '@which-way/core/switch';
+import type { LinkKind, PathLink } from '@which-way/core/log';
 
 export const LINK_WORDS: Record<LinkKind, string> = {
   plug: 'Plug',

@@ -1,5 +1,5 @@
 import type { Evidence, Quantity } from '@which-way/core/sense';
-import type { Value } from '@which-way/core/switch';
+import type { Value } from '@which-way/core/log';
 
 const STEPS: readonly [number, string][] = [
   [1e9, 'GΩ'],

@@ -1,5 +1,5 @@
 import type { SafetyTrouble } from '@which-way/core/safety';
-import type { SafetyLine, SafetyLineKind, SupplyKind, Tester } from '@which-way/core/switch';
+import type { SafetyLine, SafetyLineKind, SupplyKind, Tester } from '@which-way/core/log';
 
 export const SUPPLY_WORDS: Record<SupplyKind, { name: string; about: string }> = {
   'plug-in': { name: 'Plug-in mains', about: 'It has a plug, and the plug can be pulled.' },

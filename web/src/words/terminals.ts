@@ -1,5 +1,10 @@
-import type { Structure, Setting, SettingId, TerminalId } from '@which-way/core/switch';
-import { positionsOf } from '@which-way/core/switch';
+import {
+  type Structure,
+  type Setting,
+  type SettingId,
+  type TerminalId,
+  positionsOf,
+} from '@which-way/core/switch';
 
 /** What a terminal is called; a retired one is still called something. */
 export function terminalName(structure: Structure, id: TerminalId): string {

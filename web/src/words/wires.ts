@@ -5,7 +5,7 @@ import {
   type MechanicsField,
   type PartForm,
   type Termination,
-} from '@which-way/core/switch';
+} from '@which-way/core/log';
 
 export const PART_WORDS: Record<PartForm, string> = {
   lamp: 'lamp',

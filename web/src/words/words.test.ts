@@ -1,15 +1,7 @@
 import { createMapper } from '@which-way/core/continuity';
 import { truthTable } from '@which-way/core/table';
-import {
-  createWriter,
-  describeSwitch,
-  newIdFrom,
-  ORDINARY_METER,
-  seededRandom,
-  type JobEvent,
-  type Structure,
-  type Value,
-} from '@which-way/core/switch';
+import { createWriter, ORDINARY_METER, type JobEvent, type Value } from '@which-way/core/log';
+import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { patternTitle, patternWords } from '../table/pattern-words.js';
 import { zeroTrouble } from '../map/zero.js';
@@ -88,7 +80,7 @@ describe('a table in words', () => {
   it('tells a selector from position to position, and says so far while it is not complete', () => {
     const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
     const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
-    const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: 0 })];
+    const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: null })];
     const [one, two, three] = change.terminals.map(({ id }) => id) as [never, never, never];
     const read = (setting: number, red: never, black: never, value: Value) =>
       events.push(

@@ -1,0 +1,40 @@
+import { above, amount, METER_NAME_LETTERS, object, says, text, type TypeOf } from '../../schema/index.js';
+import { defineKind } from './define-kind.js';
+import { ohmsSchema, valueSchema } from './reading.js';
+
+export const meterSchema = object({
+  name: text(METER_NAME_LETTERS),
+  resolutionOhms: says('Smallest step of the lowest ohms range, in ohms.', above(0, 1000)),
+  percent: says("Accuracy as 'percent of the reading plus so many counts'.", amount(0, 50)),
+  counts: amount(0, 1000),
+  beeperOhms: says('The beeper sounds somewhere below this many ohms (20 to 200 by meter).', ohmsSchema),
+  lowOhms: says('At or below this many ohms a reading joins. Decides topology, nothing else.', ohmsSchema),
+  highOhms: says('At or above this many ohms a reading parts; over-range parts too.', ohmsSchema),
+});
+/** What is known of the meter in hand: enough to say what it can tell and what it cannot. */
+export type MeterProfile = TypeOf<typeof meterSchema>;
+
+/** An ordinary handheld. The bands are common practice and may be edited. */
+export const ORDINARY_METER: MeterProfile = {
+  name: 'Handheld, 0.1 ohm',
+  resolutionOhms: 0.1,
+  percent: 0.8,
+  counts: 3,
+  beeperOhms: 50,
+  lowOhms: 2,
+  highOhms: 20e6,
+};
+
+export const meterChecked = defineKind('meter-checked', {
+  says: "leads together, and the meter's profile",
+  fields: { leadsTogether: valueSchema, meter: meterSchema },
+  undo: ['map'],
+  reading: 'looks back',
+});
+
+export const meterFailed = defineKind('meter-failed', {
+  says: 'leads together that did not read as they should: what was read since the last good check is doubtful',
+  fields: { leadsTogether: valueSchema },
+  undo: ['map'],
+  reading: 'extends',
+});

@@ -1,0 +1,64 @@
+import type { EventId } from '../switch/index.js';
+import type { DeedKind, DeedOf } from './deed.js';
+import type { Marking, NoteField, Sister } from './kinds/intake.js';
+import type { MechanicsFact, MechanicsField } from './kinds/mechanics.js';
+import type { Photo } from './kinds/photo.js';
+import type { LiveRecord } from './kinds/safety.js';
+import type { StripStep } from './kinds/strip.js';
+import type { Part, Wire } from './kinds/wire.js';
+import type { WorthInputs } from './kinds/worth.js';
+import { liveEvents, type Log } from './log.js';
+
+/** The last of each key, in the order in which the keys first appeared. */
+export function newestOf<Item>(items: readonly Item[], keyOf: (item: Item) => string): Item[] {
+  const newest = new Map<string, Item>();
+  for (const item of items) newest.set(keyOf(item), item);
+  return [...newest.values()];
+}
+
+function deedsOf<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[] {
+  return liveEvents(log, kind).map(({ what }) => what);
+}
+
+const inUse = <Item extends { id: string; removed: boolean }>(items: readonly Item[]): Item[] =>
+  newestOf(items, ({ id }) => id).filter(({ removed }) => !removed);
+
+/** The notes of the intake, by field; a field without a note is absent. */
+export function notesOf(log: Log): Map<NoteField, string> {
+  return new Map(deedsOf(log, 'noted').map(({ field, text }) => [field, text]));
+}
+
+/** Markings as read, newest version each, in the order in which they were begun. */
+export function markingsOf(log: Log): Marking[] {
+  return newestOf(
+    deedsOf(log, 'transcribed').map(({ marking }) => marking),
+    ({ id }) => id,
+  ).filter(({ runs, box }) => runs.length > 0 || box !== null);
+}
+
+export const sistersOf = (log: Log): Sister[] =>
+  inUse(deedsOf(log, 'sister-noted').map(({ sister }) => sister));
+
+export const photosOf = (log: Log): Photo[] => inUse(deedsOf(log, 'photo-taken').map(({ photo }) => photo));
+
+export const wiresOf = (log: Log): Wire[] => inUse(deedsOf(log, 'wire-tagged').map(({ wire }) => wire));
+
+/** Foreign paths and external jumpers, as declared. */
+export const partsOf = (log: Log): Part[] => inUse(deedsOf(log, 'part-declared').map(({ part }) => part));
+
+/** Steps of the strip log, in the order in which they were done. */
+export const stripStepsOf = (log: Log): StripStep[] =>
+  inUse(deedsOf(log, 'stripped').map(({ step }) => step));
+
+export const mechanicsOf = (log: Log): Map<MechanicsField, MechanicsFact> =>
+  new Map(deedsOf(log, 'measured').map(({ fact }) => [fact.field, fact]));
+
+export const worthOf = (log: Log): WorthInputs | null => deedsOf(log, 'worth-noted').at(-1)?.inputs ?? null;
+
+/** Live measurements: records, with the time at which they were written down. */
+export function liveRecordsOf(log: Log): { record: LiveRecord; at: string; event: EventId }[] {
+  return liveEvents(log, 'live-recorded').map(({ id, at, what }) => ({ record: what.record, at, event: id }));
+}
+
+/** Whether the wires are said to be off the switch; null: nobody has said. */
+export const wiresOffOf = (log: Log): boolean | null => deedsOf(log, 'wires-off').at(-1)?.off ?? null;
