@@ -17,6 +17,7 @@ const FLOORS = [
   'continuity',
   'explain',
   'planner',
+  'probing',
   'table',
   'match',
   'verify',
@@ -64,6 +65,12 @@ export default tseslint.config(
     ['contract/src/**/*.ts'],
     ['react*', '@nestjs/*', '@which-way/server*', '@which-way/web*'],
     'The contract knows the core alone.',
+  ),
+  forbid(
+    ['words/src/**/*.ts', 'drawing/src/**/*.{ts,tsx}'],
+    ['react*', '@nestjs/*', '@which-way/server*', '@which-way/web*', '@which-way/contract*', 'node:*'],
+    'Words and drawings know the core alone.',
+    ['**/*.test.ts'],
   ),
   forbid(
     ['server/src/**/*.ts'],

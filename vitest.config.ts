@@ -1,3 +1,3 @@
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({ test: { projects: ['core', 'server', 'web'] } });
+export default defineConfig({ test: { projects: ['core', 'words', 'drawing', 'server', 'web'] } });

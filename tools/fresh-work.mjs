@@ -64,13 +64,12 @@ export function makeCheckers() {
     'checkers',
     [
       'package-lock.json',
-      'core/src/formats/schema.ts',
-      'core/src/formats/schema-parts.ts',
-      'core/src/formats/schema-builders.ts',
-      'core/src/formats/structure-schema.ts',
-      'core/src/formats/all-schemas.ts',
+      'core/src/schema',
       'core/src/switch',
+      'core/src/log',
       'core/src/simulated',
+      'core/src/formats/schema.ts',
+      'core/src/formats/all-schemas.ts',
       'tools/make-checkers.mjs',
     ],
     () => existsSync(join(root, 'core/src/formats/checkers.ts')),
@@ -78,21 +77,18 @@ export function makeCheckers() {
   );
 }
 
-/** Builds core, contract, server and web, each unless it is up to date. */
+/** The packages that server and pages are built from. */
+const SHARED = ['core', 'contract', 'words', 'drawing'].flatMap((name) =>
+  ['src', 'package.json', 'tsconfig.json'].map((part) => `${name}/${part}`),
+);
+
+/** Builds the shared packages, server and web, each unless it is up to date. */
 export function build() {
   makeCheckers();
   const config = ['package-lock.json', 'tsconfig.base.json'];
-  const core = [
-    'core/src',
-    'core/package.json',
-    'core/tsconfig.json',
-    'contract/src',
-    'contract/package.json',
-    'contract/tsconfig.json',
-  ];
   once(
     'server',
-    [...config, ...core, 'server/src', 'server/package.json', 'server/tsconfig.json'],
+    [...config, ...SHARED, 'server/src', 'server/package.json', 'server/tsconfig.json'],
     () => existsSync(join(root, 'server/dist/main.js')),
     () => {
       process.stdout.write('Building the server.\n');
@@ -101,7 +97,15 @@ export function build() {
   );
   once(
     'web',
-    [...config, ...core, 'web/src', 'web/public', 'web/index.html', 'web/vite.config.ts', 'web/package.json'],
+    [
+      ...config,
+      ...SHARED,
+      'web/src',
+      'web/public',
+      'web/index.html',
+      'web/vite.config.ts',
+      'web/package.json',
+    ],
     () => existsSync(join(root, 'web/dist/index.html')),
     () => {
       process.stdout.write('Building the pages.\n');

@@ -103,6 +103,8 @@ stage('types', () => {
   const tsc = bin('typescript/bin/tsc');
   const projects = [
     'core/tsconfig.test.json',
+    'words/tsconfig.test.json',
+    'drawing/tsconfig.test.json',
     'server/tsconfig.test.json',
     'web/tsconfig.json',
     'e2e/tsconfig.json',

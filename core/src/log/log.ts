@@ -5,7 +5,7 @@ import {
   type PromptId,
   type Structure,
 } from '../switch/index.js';
-import { isUndoable, type DeedKind, type DeedOf } from './deed.js';
+import { isUndoable, type Deed, type DeedKind, type DeedOf } from './deed.js';
 import type { JobEvent } from './event.js';
 import { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
 import type { Prompt } from './kinds/prompt.js';
@@ -216,4 +216,32 @@ export function nextClock(events: Iterable<JobEvent>): number {
 /** The meter of the last live check; an ordinary handheld before the first. */
 export function lastCheckedMeter(log: Log): MeterProfile {
   return liveEvents(log, 'meter-checked').at(-1)?.what.meter ?? ORDINARY_METER;
+}
+
+/** The last act of these kinds in a stack of undo or redo. */
+const lastOf = (stack: readonly JobEvent[], among: ReadonlySet<DeedKind>): JobEvent | undefined =>
+  stack.find(({ what }) => among.has(what.kind));
+
+const turned = (
+  log: Log,
+  kind: 'withdrawn' | 'restored',
+  target: EventId,
+): DeedOf<'withdrawn' | 'restored'> => {
+  const structural = log.ordered.some(({ id, what }) => id === target && what.kind === 'restructured');
+  return { kind, target, basedOn: structural ? lastChange(log.ordered) : null };
+};
+
+/** What takes back one act, wherever it is in the log. */
+export const withdrawDeed = (log: Log, target: EventId): Deed => turned(log, 'withdrawn', target);
+
+/** What takes back the last act of these kinds; null where there is none. */
+export function undoDeed(log: Log, among: ReadonlySet<DeedKind>): Deed | null {
+  const target = lastOf(log.undo, among);
+  return target ? turned(log, 'withdrawn', target.id) : null;
+}
+
+/** What brings back the last act of these kinds that was taken back; null where there is none. */
+export function redoDeed(log: Log, among: ReadonlySet<DeedKind>): Deed | null {
+  const target = lastOf(log.redo, among);
+  return target ? turned(log, 'restored', target.id) : null;
 }

@@ -7,3 +7,4 @@ export * from './story.js';
 export * from './outcome.js';
 export * from './simulate-pattern.js';
 export { simulatedSwitchSchema } from './simulated-schema.js';
+export { simulatedInstrument, type SimulatedBenchNow } from './simulated-instrument.js';

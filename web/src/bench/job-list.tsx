@@ -6,7 +6,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Notice } from '../shared/notice.js';
-import { nextWords, STEP_WORDS } from '../words/route.js';
+import { nextWords, STEP_WORDS } from '@which-way/words/route';
 import { DeleteDialog, usePutAway } from './put-away.js';
 
 interface JobListProps {

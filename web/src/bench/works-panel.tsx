@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api } from '../api/client.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { importedWords, KIND_WORDS, previewWords, stepWords } from '../words/works.js';
+import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
 
 /** Long work on the server: how far it is, what a file would bring, what came of it. */

@@ -12,7 +12,7 @@ import { MARKING_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { designationWords, pieceWords } from '../words/rating.js';
+import { designationWords, pieceWords } from '@which-way/words/rating';
 
 const LOOKS: Record<Sureness, string> = {
   certain: 'border-line bg-sheet',

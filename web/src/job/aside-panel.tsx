@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { deedWords, wrongWords } from '../words/deeds.js';
+import { deedWords, wrongWords } from '@which-way/words/deeds';
 import { useJobState, useSession } from './job-context.js';
 import { mendingOf, type SetAside } from './set-aside.js';
 import { saveAsFile } from './save-as-file.js';

@@ -3,7 +3,7 @@ import { type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { settingName } from '../words/terminals.js';
+import { settingName } from '@which-way/words/terminals';
 import { useJobState, useSession } from './job-context.js';
 import { dropStranded, moveStranded } from './stranded-acts.js';
 

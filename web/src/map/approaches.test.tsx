@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
 import { fill, fireEvent, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
-import { handsFree } from './hands-free.js';
+import { handsFree } from './keys/hands-free.js';
 import { MapPage } from './map-page.js';
 
 const key = (...keys: string[]) => keys.forEach((one) => fireEvent.keyDown(document.body, { key: one }));

@@ -65,7 +65,7 @@ describe('the Map by keyboard', () => {
     fireEvent.keyDown(document.body, { key: 'Backspace', shiftKey: true });
     await prompted('Red to 2, black to 3');
     key('ArrowDown');
-    await prompted('1 pairs were skipped');
+    await prompted('One pair was skipped');
     press('Ask them now');
     await prompted('Red to 2, black to 3');
   });

@@ -3,41 +3,35 @@ import { useDeferredValue, useState } from 'react';
 import { Inspector, type Inspected } from '../shared/inspector.js';
 import { SideSwitch } from '../shared/side-switch.js';
 import { useStable } from '../shared/use-stable.js';
-import { Contradictions } from './contradictions.js';
-import { useJobState } from '../job/job-context.js';
-import { LookAgainPanel } from './look-again.js';
-import { LooksLike } from './looks-like.js';
-import { useSpoken } from './use-spoken.js';
-import { WaysOn } from './ways-on.js';
-import { useOutlook } from './use-outlook.js';
-import { HandleRail } from './handle-rail.js';
-import { KeysHelp } from './keys-help.js';
-import { useMapKeys } from './keys.js';
-import { MapDrawing } from './map-drawing.js';
+import { Contradictions } from './panels/contradictions.js';
+import { LookAgainPanel } from './panels/look-again.js';
+import { LooksLike } from './panels/looks-like.js';
+import { useSpoken } from './prompt/use-spoken.js';
+import { WaysOn } from './panels/ways-on.js';
+import { useOutlook } from './probing/use-outlook.js';
+import { HandleRail } from './board/handle-rail.js';
+import { KeysHelp } from './keys/keys-help.js';
+import { useMapKeys } from './keys/keys.js';
+import { MapDrawing } from './board/map-drawing.js';
 import { MapShut } from './map-shut.js';
-import { MapTools } from './map-tools.js';
-import { PromptBar } from './prompt-bar.js';
-import { ReadingsSoFar, TableSoFar } from './known-so-far.js';
-import { useNow } from './use-now.js';
+import { MapTools } from './panels/map-tools.js';
+import { PromptBar } from './prompt/prompt-bar.js';
+import { ReadingsSoFar, TableSoFar } from './board/known-so-far.js';
 import { useWakeLock } from './use-wake-lock.js';
-import { useProbing } from './use-probing.js';
+import { useProbing } from './probing/use-probing.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
-import { CoverageTable } from './coverage.js';
-import { Doubtful } from './doubtful.js';
-import { ReadTheSame } from './read-the-same.js';
-import { WayBackSoFar } from './way-back.js';
+import { CoverageTable } from './board/coverage.js';
+import { Doubtful } from './panels/doubtful.js';
+import { ReadTheSame } from './panels/read-the-same.js';
+import { WayBackSoFar } from './panels/way-back.js';
 import { Lesson } from '../practice/lesson.js';
-import { DeclaredParts } from './declared-parts.js';
+import { DeclaredParts } from './panels/declared-parts.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
-  const now = useNow();
-  const outlook = useOutlook(
-    useJobState((state) => state.map),
-    now,
-  );
-  const probing = useProbing(outlook, now);
-  const { map } = probing;
+  const probing = useProbing();
+  const outlook = useOutlook(probing);
+  const { map, act } = probing;
   // What is known is drawn after the next prompt, for which the hands wait.
   const later = useDeferredValue(map);
   const [inspected, setInspected] = useState<Inspected | null>(null);
@@ -48,7 +42,7 @@ export function MapPage() {
   const awake = useWakeLock(probing.open);
   const readAgain = useStable((id: ReadingId) => {
     setInspected(null);
-    probing.correct(id);
+    act({ do: 'correct', reading: id });
   });
   if (!probing.open) return <MapShut />;
   const framed = map.structure.terminals.some(({ role }) => role === 'frame');
@@ -83,7 +77,7 @@ export function MapPage() {
               onReadAgain={readAgain}
               onProbe={({ a, b, setting }) => {
                 setInspected(null);
-                probing.askPair(a, b, setting);
+                act({ do: 'ask-pair', red: a, black: b, setting });
               }}
             />
           )}

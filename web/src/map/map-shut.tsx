@@ -5,7 +5,7 @@ import { useSession } from '../job/job-context.js';
 import { useSafety } from '../safe/use-safety.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { troubleList } from '../words/safety.js';
+import { troubleList } from '@which-way/words/safety';
 
 /** Why the Map is shut, and the two ways to open it. */
 export function MapShut() {

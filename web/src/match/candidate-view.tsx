@@ -5,8 +5,8 @@ import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { StrandSample } from '../shared/strand-sample.js';
-import { strandOf } from '../shared/strand.js';
-import { settingName, terminalName } from '../words/terminals.js';
+import { strandOf } from '@which-way/drawing/strand';
+import { settingName, terminalName } from '@which-way/words/terminals';
 import { positionName, resultWords, spareWords } from './match-words.js';
 import type { Candidate } from './match-search.js';
 

@@ -24,7 +24,7 @@ import {
   OUTCOME_WORDS,
   PRESET_WORDS,
   STATE_WORDS,
-} from '../words/path.js';
+} from '@which-way/words/path';
 import { Chain } from './chain.js';
 import { CordCheck } from './cord-check.js';
 import { ResultButtons } from './result-buttons.js';

@@ -1,4 +1,5 @@
-import type { Probing } from '../map/use-probing.js';
+import type { Probing } from '../map/probing/use-probing.js';
+import { useJobState } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
 import { Link } from 'react-router';
 
@@ -7,7 +8,8 @@ export const LESSON_NAME = 'First lesson';
 
 /** What the lesson says to what is asked now; only where the lesson is on the bench. */
 export function Lesson({ probing }: { probing: Probing }) {
-  const { job, task, map } = probing;
+  const { task, map } = probing;
+  const job = useJobState((state) => state.job);
   if (job?.simulation?.name !== LESSON_NAME || !task) return null;
   const [title, text] = wordsFor(probing);
   return (

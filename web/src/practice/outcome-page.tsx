@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
 import { Notice } from '../shared/notice.js';
-import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '../words/practice.js';
-import { time } from '../words/time.js';
+import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '@which-way/words/practice';
+import { time } from '@which-way/words/time';
 
 /** How mapping a simulated switch went: against the truth, what was hidden in it, and what it took beside the plans. */
 export function OutcomePage() {

@@ -12,7 +12,7 @@ import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { UndoButtons } from '../shared/sub-nav.js';
-import { SUPPLY_WORDS, troubleList } from '../words/safety.js';
+import { SUPPLY_WORDS, troubleList } from '@which-way/words/safety';
 import { LiveRecords } from './live-records.js';
 import { SafetyRow } from './safety-row.js';
 import { useSafety } from './use-safety.js';

@@ -12,7 +12,7 @@ import { useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/amount.js';
 import { Choice } from '../shared/choice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { lineWords, TESTER_WORDS } from '../words/safety.js';
+import { lineWords, TESTER_WORDS } from '@which-way/words/safety';
 import { CheckLine } from '../shared/check-line.js';
 
 interface SafetyRowProps {

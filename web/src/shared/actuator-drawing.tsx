@@ -1,5 +1,7 @@
 import type { Actuator, PositionId, Side } from '@which-way/core/switch';
-import { DRAWINGS, HEIGHT, WIDTH, type Drawn } from './actuator-forms.js';
+import { handlePicture } from '@which-way/drawing/handle-forms';
+import { handleWords, strokeWords } from '@which-way/words/handles';
+import { Painted } from './painted.js';
 
 interface ActuatorDrawingProps {
   actuator: Actuator;
@@ -11,22 +13,13 @@ interface ActuatorDrawingProps {
 /** The handle as what it is and where it stands, drawn from the same side as the lugs. */
 export function ActuatorDrawing({ actuator, at, side }: ActuatorDrawingProps) {
   const index = actuator.positions.findIndex(({ id }) => id === at);
-  const position = actuator.positions[index];
-  const drawn: Drawn = {
-    actuator,
-    position: position ?? null,
-    index: Math.max(0, index),
-    mirrored: side === 'terminal',
-  };
-  const name = position ? (position.name ?? `position ${index + 1}`) : 'not known';
+  const { width, height, shapes, caption } = handlePicture(actuator, index, side, {
+    caption: handleWords(actuator, index, side),
+    stroke: strokeWords(actuator, Math.max(0, index)),
+  });
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="w-full"
-      role="img"
-      aria-label={`${actuator.name} at ${name}, seen from the ${side === 'front' ? 'front' : 'terminal side'}`}
-    >
-      {DRAWINGS[actuator.form](drawn)}
+    <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={caption}>
+      <Painted drawn={shapes} />
     </svg>
   );
 }

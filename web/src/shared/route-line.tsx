@@ -1,7 +1,7 @@
 import { STEPS, type Route, type Step } from '@which-way/core/route';
 import { useRef } from 'react';
 import { NavLink } from 'react-router';
-import { STEP_WORDS } from '../words/route.js';
+import { STEP_WORDS } from '@which-way/words/route';
 import { useKeptInSight } from './use-kept-in-sight.js';
 
 /** Steps that have a screen of their own so far. */

@@ -1,4 +1,4 @@
-import type { Strand } from './strand.js';
+import type { Strand } from '@which-way/drawing/strand';
 
 /** A short piece of a setting's strand, to stand beside its name. */
 export function StrandSample({ strand, width = 44 }: { strand: Strand; width?: number }) {

@@ -1,32 +1,37 @@
-import type { Layout, PlacedTerminal, Side, Terminal, TerminalId } from '@which-way/core/switch';
 import type { Part, Wire } from '@which-way/core/log';
-import { memo, useMemo, type PointerEvent, type SVGAttributes } from 'react';
-import { arrange, linkPath, tagPlace, type Place } from './arrangement.js';
-import { GroundMark, PartMark, WireTag, type GroundPhoto } from './ground-marks.js';
-import type { Strand } from './strand.js';
+import type { Layout, PlacedTerminal, Side, Terminal, TerminalId } from '@which-way/core/switch';
+import { arrange, linkPath, tagPlace, type Place } from '@which-way/drawing/arrangement';
+import {
+  groundMark,
+  linkMark,
+  partMark,
+  terminalMark,
+  tieMark,
+  wireMark,
+  type DrawnTie,
+  type GroundPhoto,
+  type TerminalPart,
+} from '@which-way/drawing/marks';
+import { lanesOf, type PictureLink } from '@which-way/drawing/switch-picture';
+import {
+  GROUND_WORDS,
+  PART_IN_TASK_WORDS,
+  partCaption,
+  partText,
+  tagCaption,
+} from '@which-way/words/drawings';
+import { memo, useMemo, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react';
+import { Painted } from './painted.js';
 import { useStable } from './use-stable.js';
 
+export type { DrawnTie, TerminalPart };
+
 /** A line between two terminals that stands for a join in a setting. */
-export interface DrawnLink {
+export interface DrawnLink extends PictureLink {
   key: string;
-  from: TerminalId;
-  to: TerminalId;
-  strand: Strand;
-  /** Other settings' links stand back. */
-  faint?: boolean;
-  disputed?: boolean;
   label: string;
   onPick?: () => void;
 }
-
-/** Terminals that clips tie together on one lead. */
-export interface DrawnTie {
-  lead: 'red' | 'black';
-  ids: readonly TerminalId[];
-}
-
-/** How a terminal takes part in what is being asked. */
-export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'now' | 'picked' | 'plain' | 'free';
 
 export interface SwitchDrawingProps {
   terminals: readonly Terminal[];
@@ -50,17 +55,6 @@ export interface SwitchDrawingProps {
   caption: string;
 }
 
-const ROLE_WORDS: Record<TerminalPart, string> = {
-  red: 'red lead stays here',
-  black: 'touch with black',
-  sounded: 'joined',
-  'not-needed': 'need not be touched',
-  now: 'touch this one now',
-  picked: 'chosen',
-  plain: '',
-  free: 'joins nothing',
-};
-
 /** The switch as it lies on the bench, seen from one side. */
 export function SwitchDrawing(props: SwitchDrawingProps) {
   const { links, roleOf, caption, onGround, parts = [], photo = null } = props;
@@ -71,7 +65,7 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
   );
   const onTerminal = useStable((id: TerminalId) => props.onTerminal?.(id));
   const { places, radius, height } = arrangement;
-  const lanes = laneOf(links);
+  const lanes = lanesOf(links);
   const tap = (event: PointerEvent<SVGSVGElement>) => {
     const matrix = event.currentTarget.getScreenCTM();
     if (!onGround || !matrix || (event.target as Element).closest('[role=button]')) return;
@@ -86,31 +80,18 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
       aria-label={caption}
       onPointerUp={tap}
     >
-      {arrangement.ground.map((ground, index) => (
-        <GroundMark key={index} ground={ground} photo={photo} />
-      ))}
-      {parts.map((part) => (
-        <PartMark key={part.id} part={part} arrangement={arrangement} />
-      ))}
+      <Painted drawn={arrangement.ground.map((ground) => groundMark(ground, photo, GROUND_WORDS))} />
+      <Painted
+        drawn={parts.map((part) =>
+          partMark(part, arrangement, { text: partText(part), caption: partCaption(part) }),
+        )}
+      />
       {links.map((link, index) => {
         const [from, to] = [places.get(link.from), places.get(link.to)];
         if (!from || !to) return null;
         return <Link key={link.key} link={link} path={linkPath(from, to, arrangement, lanes[index] ?? 0)} />;
       })}
-      {props.ties?.map(({ lead, ids }) => (
-        <polyline
-          key={lead}
-          data-testid={`tie-${lead}`}
-          points={ids
-            .flatMap((id) => places.get(id) ?? [])
-            .map(({ x, y }) => `${x},${y}`)
-            .join(' ')}
-          fill="none"
-          stroke={lead === 'red' ? 'var(--lead-red)' : 'var(--ink)'}
-          strokeWidth={14}
-          strokeLinejoin="round"
-        />
-      ))}
+      <Painted drawn={props.ties?.map((tie) => tieMark(tie, arrangement))} />
       {props.terminals.map((terminal) => (
         <TerminalMark
           key={terminal.id}
@@ -118,64 +99,29 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
           x={places.get(terminal.id)?.x ?? 500}
           y={places.get(terminal.id)?.y ?? height / 2}
           radius={radius}
-          role={roleOf?.(terminal.id) ?? 'plain'}
+          part={roleOf?.(terminal.id) ?? 'plain'}
           note={props.noteOf?.(terminal.id) ?? null}
           onPick={props.onTerminal && onTerminal}
         />
       ))}
-      {props.terminals.map(({ id }) => {
-        const place = places.get(id);
-        if (!place) return null;
-        return props
-          .wiresAt?.(id)
-          .map((wire, index) => (
-            <WireTag key={wire.id} wire={wire} {...tagPlace(arrangement, place, index)} />
-          ));
-      })}
+      <Painted
+        drawn={props.terminals.map(({ id }) => {
+          const place = places.get(id);
+          const wires = place ? (props.wiresAt?.(id) ?? []) : [];
+          return wires.map(
+            (wire, index) => place && wireMark(wire, tagPlace(arrangement, place, index), tagCaption(wire)),
+          );
+        })}
+      />
     </svg>
   );
 }
 
-/** Links between the same two terminals run side by side. */
-function laneOf(links: readonly DrawnLink[]): number[] {
-  const used = new Map<string, number>();
-  return links.map(({ from, to }) => {
-    const key = [from, to].sort().join();
-    const lane = used.get(key) ?? 0;
-    used.set(key, lane + 1);
-    return lane;
-  });
-}
-
 const Link = memo(function Link({ link, path }: { link: DrawnLink; path: string }) {
-  const { strand, faint, disputed, onPick } = link;
+  const { onPick } = link;
   return (
-    <g
-      role={onPick ? 'button' : 'img'}
-      tabIndex={onPick ? 0 : undefined}
-      aria-label={link.label}
-      onClick={onPick}
-      onKeyDown={(event) => {
-        if (!onPick || (event.key !== 'Enter' && event.key !== ' ')) return;
-        event.preventDefault();
-        event.stopPropagation();
-        onPick();
-      }}
-      className={onPick ? 'cursor-pointer' : undefined}
-    >
-      <path d={path} fill="none" stroke="transparent" strokeWidth={44} />
-      <path
-        d={path}
-        fill="none"
-        stroke={disputed ? 'var(--amber)' : strand.color}
-        strokeWidth={faint ? 5 : 11}
-        strokeDasharray={strand.dash
-          .split(' ')
-          .map((part) => (faint ? Number(part) * 0.9 : Number(part) * 1.6))
-          .join(' ')}
-        strokeLinecap={strand.dash.startsWith('1 ') ? 'round' : 'butt'}
-        opacity={faint ? 0.38 : 1}
-      />
+    <g aria-label={link.label} {...pressable(onPick)}>
+      <Painted drawn={linkMark(path, link)} />
     </g>
   );
 });
@@ -185,83 +131,44 @@ interface MarkProps {
   x: number;
   y: number;
   radius: number;
-  role: TerminalPart;
+  part: TerminalPart;
   note: string | null;
   onPick?: ((id: TerminalId) => void) | undefined;
 }
 
-const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, role, note, onPick }: MarkProps) {
-  const red = role === 'red';
-  const sounded = role === 'sounded';
-  const moving = role === 'black' || sounded;
-  const fill = red ? 'var(--lead-red)' : sounded ? 'var(--teal)' : 'var(--sheet)';
-  const ink = red ? '#fff' : sounded ? 'var(--on-teal)' : 'var(--ink)';
-  const size = Math.min(radius * 0.95, (radius * 2.9) / Math.max(1, terminal.label.length), 54);
-  const said = [`Terminal ${terminal.label}`, ROLE_WORDS[role], note ?? ''].filter(Boolean).join(', ');
-  const pick = onPick ? () => onPick(terminal.id) : undefined;
+const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, part, note, onPick }: MarkProps) {
+  const sounded = part === 'sounded';
+  const said = [`Terminal ${terminal.label}`, PART_IN_TASK_WORDS[part], note ?? '']
+    .filter(Boolean)
+    .join(', ');
+  const pick = onPick && (() => onPick(terminal.id));
   return (
     <g
       transform={`translate(${x} ${y})`}
-      role={pick ? 'button' : 'img'}
-      tabIndex={pick ? 0 : undefined}
       aria-label={said}
-      aria-pressed={pick && moving ? sounded : undefined}
-      data-role={role}
-      onClick={pick}
-      onKeyDown={(event) => {
-        if (!pick || (event.key !== 'Enter' && event.key !== ' ')) return;
-        event.preventDefault();
-        event.stopPropagation();
-        pick();
-      }}
-      className={pick ? 'cursor-pointer' : undefined}
-      opacity={role === 'not-needed' ? 0.35 : 1}
+      aria-pressed={pick && (part === 'black' || sounded) ? sounded : undefined}
+      data-role={part}
+      opacity={part === 'not-needed' ? 0.35 : 1}
+      {...pressable(pick)}
     >
-      {red && !note && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
-      <Lug
-        square={terminal.role === 'frame'}
-        radius={role === 'picked' || role === 'now' ? radius + 3 : radius}
-        {...{ fill }}
-        stroke={red ? 'var(--lead-red)' : role === 'picked' ? 'var(--brass)' : 'var(--ink)'}
-        strokeWidth={role === 'now' ? 18 : moving ? 10 : role === 'picked' ? 8 : 3}
-        strokeDasharray={role === 'free' || terminal.role === 'dummy' ? '7 6' : undefined}
-      />
-      <text
-        textAnchor="middle"
-        dominantBaseline="central"
-        fontFamily="var(--font-mono)"
-        fontWeight={700}
-        fontSize={size}
-        fill={ink}
-      >
-        {terminal.label}
-      </text>
-      {note && (
-        <text
-          y={radius + 30}
-          textAnchor="middle"
-          fontFamily="var(--font-mono)"
-          fontSize={24}
-          fill="var(--ink)"
-        >
-          {note}
-        </text>
-      )}
+      <Painted drawn={terminalMark(terminal, radius, part, note)} />
     </g>
   );
 });
 
-type LugProps = { square: boolean; radius: number } & SVGAttributes<SVGElement>;
-
-/** A lug is round; the frame is square, since it is not one. */
-function Lug({ square, radius, ...rest }: LugProps) {
-  return square ? (
-    <>
-      {/* A finger needs more height than the mark has. */}
-      <rect x={-radius} y={-radius} width={radius * 2} height={radius * 2} fill="transparent" />
-      <rect x={-radius} y={-radius * 0.62} width={radius * 2} height={radius * 1.24} rx={4} {...rest} />
-    </>
-  ) : (
-    <circle r={radius} {...rest} />
-  );
+/** What makes a piece of a drawing a button, by pointer and by keys; a picture where it is none. */
+function pressable(press: (() => void) | undefined): SVGProps<SVGGElement> {
+  if (!press) return { role: 'img' };
+  return {
+    role: 'button',
+    tabIndex: 0,
+    className: 'cursor-pointer',
+    onClick: press,
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key !== 'Enter' && event.key !== ' ') return;
+      event.preventDefault();
+      event.stopPropagation();
+      press();
+    },
+  };
 }

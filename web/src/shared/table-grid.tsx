@@ -1,11 +1,11 @@
 import type { Row, TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
 import { Fragment, memo } from 'react';
-import { settingName, shortSettingName, terminalName } from '../words/terminals.js';
-import { quantity } from '../words/quantity.js';
+import { settingName, shortSettingName, terminalName } from '@which-way/words/terminals';
+import { quantity } from '@which-way/words/quantity';
 import { FactCell } from './fact-cell.js';
 import type { Inspected } from './inspector.js';
-import { strandOf } from './strand.js';
+import { strandOf } from '@which-way/drawing/strand';
 
 interface TableGridProps {
   table: TruthTable;

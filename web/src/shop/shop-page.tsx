@@ -11,7 +11,7 @@ import { Choice } from '../shared/choice.js';
 import { Notice } from '../shared/notice.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { TopBar } from '../shared/top-bar.js';
-import { lineWords, SUPPLY_WORDS } from '../words/safety.js';
+import { lineWords, SUPPLY_WORDS } from '@which-way/words/safety';
 
 /** The shop's own safety lists and notes on local codes. */
 export function ShopPage() {

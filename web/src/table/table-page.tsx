@@ -5,19 +5,19 @@ import { Download, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
-import { linksOf } from '../map/map-drawing.js';
+import { linksOf } from '../map/board/map-drawing.js';
 import { photoOfLayout } from '../photos/photo-url.js';
 import { CellKey } from '../shared/fact-cell.js';
 import { Inspector, type Inspected } from '../shared/inspector.js';
 import { Notice } from '../shared/notice.js';
 import { SideSwitch } from '../shared/side-switch.js';
 import { StrandSample } from '../shared/strand-sample.js';
-import { strandOf } from '../shared/strand.js';
+import { strandOf } from '@which-way/drawing/strand';
 import { SwitchDrawing } from '../shared/switch-drawing.js';
 import { TableGrid } from '../shared/table-grid.js';
 import { SIDE_WORDS, useViewSide } from '../shared/view-side.js';
-import { settingName, terminalList } from '../words/terminals.js';
-import { patternTitle, patternWords } from './pattern-words.js';
+import { settingName, terminalList } from '@which-way/words/terminals';
+import { patternTitle, patternWords } from '@which-way/words/patterns';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/choice.js';
 import { KeptField } from '../shared/kept-field.js';
-import { MECHANICS_WORDS } from '../words/wires.js';
+import { MECHANICS_WORDS } from '@which-way/words/wires';
 
 const HOW_WORDS: Record<(typeof HOW_KNOWN)[number], string> = {
   measured: 'Measured',

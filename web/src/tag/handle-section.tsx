@@ -12,11 +12,12 @@ import { HANDLE_NAME_LETTERS, MOST_SETTINGS, POSITION_NAME_LETTERS } from '@whic
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { angleOf, turnWords } from '../shared/actuator-angle.js';
+import { angleOf } from '@which-way/core/switch';
+import { turnWords } from '@which-way/words/handles';
 import { ActuatorDrawing } from '../shared/actuator-drawing.js';
 import { PlainButton } from '../shared/plain-button.js';
 import { useViewSide } from '../shared/view-side.js';
-import { FORM_WORDS } from '../words/layouts.js';
+import { FORM_WORDS } from '@which-way/words/layouts';
 import { CheckLine } from '../shared/check-line.js';
 
 const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';

@@ -6,7 +6,7 @@ import { PhotoAdder } from '../photos/photo-adder.js';
 import { thumbUrl } from '../photos/photo-url.js';
 import { usePhotos } from '../photos/use-photos.js';
 import { Choice } from '../shared/choice.js';
-import { LAYOUT_WORDS } from '../words/layouts.js';
+import { LAYOUT_WORDS } from '@which-way/words/layouts';
 
 type Kind = Layout['kind'];
 

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { ohms } from '../words/quantity.js';
-import { terminalName } from '../words/terminals.js';
-import { PART_WORDS } from '../words/wires.js';
+import { ohms } from '@which-way/words/quantity';
+import { terminalName } from '@which-way/words/terminals';
+import { PART_WORDS } from '@which-way/words/wires';
 
 interface PartsSectionProps {
   parts: readonly Part[];

@@ -7,8 +7,10 @@ import { type TerminalId } from '@which-way/core/switch';
 import pdfMake from 'pdfmake/build/pdfmake';
 import fonts from 'pdfmake/build/vfs_fonts';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { arrange } from '../shared/arrangement.js';
-import { settingName, terminalList, terminalName } from '../words/terminals.js';
+import { switchPicture } from '@which-way/drawing/switch-picture';
+import { svgText } from '@which-way/drawing/svg-text';
+import { GROUND_WORDS } from '@which-way/words/drawings';
+import { settingName, terminalList, terminalName } from '@which-way/words/terminals';
 
 pdfMake.addVirtualFileSystem(fonts);
 
@@ -125,30 +127,9 @@ function swatch(color: string): string {
   return `<svg viewBox="0 0 14 14">${bars}<rect x="1" y="1" width="12" height="12" fill="none" stroke="#555"/></svg>`;
 }
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (character) => `&#${character.charCodeAt(0)};`);
-
-/** Terminals where they lie, from the terminal side. */
-function plan({ structure }: SwitchMap): string {
-  const { places, height, radius, ground } = arrange(structure, 'terminal');
-  const outlines = ground.map((one) => {
-    if (one.kind === 'disc')
-      return `<circle cx="${one.x}" cy="${one.y}" r="${one.radius}" fill="none" stroke="${GREY}" stroke-width="3"/>`;
-    if (one.kind === 'plate')
-      return `<rect x="${one.x}" y="${one.y}" width="${one.width}" height="${one.height}" rx="12" fill="none" stroke="${GREY}" stroke-width="3"/>`;
-    if (one.kind === 'pigtail')
-      return `<path d="M${one.x} ${one.y}L${one.toX} ${one.toY}" stroke="${GREY}" stroke-width="6"/>`;
-    return '';
-  });
-  const marks = structure.terminals
-    .map(({ id, label }) => {
-      const place = places.get(id) ?? { x: 500, y: 300 };
-      const size = Math.min(radius * (label.length > 2 ? 0.7 : 0.95), 50);
-      return `<circle cx="${place.x}" cy="${place.y}" r="${radius}" fill="#fff" stroke="#000" stroke-width="4"/><text x="${place.x}" y="${place.y + size * 0.35}" font-size="${size}" text-anchor="middle" font-family="Roboto">${escaped(label)}</text>`;
-    })
-    .join('');
-  return `<svg viewBox="0 0 1000 ${height}" xmlns="http://www.w3.org/2000/svg">${outlines.join('')}${marks}</svg>`;
-}
+/** Terminals where they lie, from the terminal side: the drawing of the screen. */
+const plan = ({ structure }: SwitchMap): string =>
+  svgText(switchPicture({ ...structure, links: [] }, 'terminal', { ...GROUND_WORDS, caption: 'The switch' }));
 
 async function save(document: TDocumentDefinitions, name: string): Promise<void> {
   await pdfMake.createPdf(document).download(name);

@@ -17,7 +17,7 @@ import { usePhotos } from '../photos/use-photos.js';
 import { readAmount } from '../shared/amount.js';
 import { Choice } from '../shared/choice.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { FASTENER_WORDS, fastenerWords } from '../words/wires.js';
+import { FASTENER_WORDS, fastenerWords } from '@which-way/words/wires';
 
 type Direction = 'apart' | 'together';
 

@@ -3,7 +3,7 @@ import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { photoOfLayout } from '../photos/photo-url.js';
-import type { Place } from '../shared/arrangement.js';
+import type { Place } from '@which-way/drawing/arrangement';
 import { SwitchDrawing } from '../shared/switch-drawing.js';
 import { SIDE_WORDS, useViewSide } from '../shared/view-side.js';
 

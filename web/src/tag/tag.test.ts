@@ -5,9 +5,10 @@ import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch'
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
 import { readAmount } from '../shared/amount.js';
-import { angleOf, turnWords } from '../shared/actuator-angle.js';
-import { lineWords, troubleList } from '../words/safety.js';
-import { colorWords, fastenerWords } from '../words/wires.js';
+import { angleOf } from '@which-way/core/switch';
+import { turnWords } from '@which-way/words/handles';
+import { lineWords, troubleList } from '@which-way/words/safety';
+import { colorWords, fastenerWords } from '@which-way/words/wires';
 import { readAngle, readKeys } from './handle-section.js';
 import { stickerMap, tagLabels } from './pdf.js';
 import { nextLabel } from './terminals-page.js';

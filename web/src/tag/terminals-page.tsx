@@ -8,7 +8,7 @@ import {
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { spotNear, spotsOf } from '../shared/arrangement.js';
+import { spotNear, spotsOf } from '@which-way/drawing/arrangement';
 import { PlainButton } from '../shared/plain-button.js';
 import { SideSwitch } from '../shared/side-switch.js';
 import { useViewSide } from '../shared/view-side.js';

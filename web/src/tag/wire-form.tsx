@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { KeptField } from '../shared/kept-field.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { TERMINATION_WORDS } from '../words/wires.js';
+import { TERMINATION_WORDS } from '@which-way/words/wires';
 import { Swatch } from './wire-casing.js';
 import { CheckLine } from '../shared/check-line.js';
 

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ComparedCell, Comparison } from '@which-way/core/verify';
-import { settingName, terminalName } from '../words/terminals.js';
+import { settingName, terminalName } from '@which-way/words/terminals';
 import { Notice } from '../shared/notice.js';
 
 /** The differences in words, and how much of the comparison was tested at all. */

@@ -7,8 +7,8 @@ import type { Comparison } from '@which-way/core/verify';
 import { useState } from 'react';
 import type { Inspected } from '../shared/inspector.js';
 import { PlainButton } from '../shared/plain-button.js';
-import { strandOf } from '../shared/strand.js';
-import { settingName, terminalName } from '../words/terminals.js';
+import { strandOf } from '@which-way/drawing/strand';
+import { settingName, terminalName } from '@which-way/words/terminals';
 import { contactsOf, toggleContact } from './expected-edit.js';
 
 interface ExpectedGridProps {

@@ -1,0 +1,46 @@
+import type { Approach, Ask } from '../log/index.js';
+import type { ClosedBy, ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import type { Measured } from './measurement.js';
+import type { Sense } from './task.js';
+
+/** Something that the hands do at the bench, by key, pedal, tap or voice; or that a meter or the plan brings. */
+export type Act =
+  /** The main answer: done, it sounds, take what was typed, measure. */
+  | { do: 'yes' }
+  /** None sounded; open. */
+  | { do: 'no' }
+  /** A pedal: this one sounded or did not, and on to the next; or back by one. */
+  | { do: 'step'; sounded: boolean }
+  | { do: 'step-back' }
+  | { do: 'touch'; terminal: TerminalId }
+  | { do: 'touch-setting'; setting: SettingId }
+  | { do: 'turn-to'; setting: SettingId }
+  | { do: 'type'; text: string }
+  | { do: 'type-instead'; text: string }
+  | { do: 'rub-out' }
+  | { do: 'escape' }
+  | { do: 'undo' }
+  | { do: 'redo' }
+  | { do: 'skip'; reason: 'later' | 'cannot-reach' }
+  | { do: 'flickers' }
+  | { do: 'other-side' }
+  | { do: 'pick-pair' }
+  | { do: 'ask-pair'; red: TerminalId; black: TerminalId; setting: SettingId | null }
+  | { do: 'ask'; ask: Ask }
+  | { do: 'correct'; reading: ReadingId }
+  | { do: 'click-on' }
+  | { do: 'close-list'; by: ClosedBy }
+  | { do: 'add-lug' }
+  | { do: 'sense'; sense: Sense }
+  | { do: 'approach'; change: Partial<Approach> }
+  | { do: 'ask-skipped' }
+  | { do: 'recheck' }
+  | { do: 'way-back' }
+  | { do: 'wires-off' }
+  /** What the meter said to a measurement that was wanted. */
+  | { do: 'measured'; measured: Measured }
+  /** The plan is there: what it asks is shown. */
+  | { do: 'go-on' };
+
+export type ActName = Act['do'];
+export type ActOf<Name extends ActName> = Extract<Act, { do: Name }>;

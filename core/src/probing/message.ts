@@ -1,0 +1,34 @@
+import type { Value } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
+
+/** What the machine says to something that the hands did, as a code; the words belong to whoever shows or speaks it. */
+export type Message =
+  /** No value can be taken before the leads were held together. */
+  | { code: 'leads-together-first' }
+  | { code: 'red-stays' }
+  | { code: 'not-in-the-sweep'; terminal: TerminalId }
+  | { code: 'clip-not-asked' }
+  | { code: 'position-not-asked' }
+  | { code: 'position-settled' }
+  /** A typed line that names nothing, or is no value. */
+  | { code: 'no-such-position'; typed: string }
+  | { code: 'no-such-terminal'; typed: string; example: string }
+  | { code: 'not-a-value'; typed: string }
+  | { code: 'negative-value'; typed: string }
+  | { code: 'no-value-asked' }
+  | { code: 'type-the-value' }
+  | { code: 'type-the-zero' }
+  | { code: 'nothing-tapped' }
+  | { code: 'some-tapped' }
+  | { code: 'tap-silent-clips' }
+  | { code: 'clips-silent'; terminals: readonly TerminalId[] }
+  /** The leads together did not read as leads alone do. */
+  | { code: 'zero-silent' }
+  | { code: 'zero-broken'; value: Value }
+  | { code: 'zero-too-much'; value: Value; most: number }
+  | { code: 'which-flickers' }
+  | { code: 'pick-two' }
+  | { code: 'one-pair-only' }
+  /** The handle of a simulated switch, which knows better. */
+  | { code: 'at-its-stop' }
+  | { code: 'clicks-on' };

@@ -1,0 +1,60 @@
+import type { Value } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
+import { answersNamedPair, answersPair, checksMeter } from './answering.js';
+import { readEntry } from './entry.js';
+import type { Moment } from './moment.js';
+import { handsAre, says, sets, type Means, type Step } from './step.js';
+import { isHeldAsk } from './task.js';
+import { asksPair, checkingMeter, touches, touchesSetting } from './touching.js';
+
+/** What a typed line may speak of now. */
+function expected({ task, many }: Moment): 'terminal' | 'setting' | 'value' {
+  if (task?.kind === 'clips') return 'terminal';
+  if (!many) return 'value';
+  return isHeldAsk(many) ? 'setting' : 'terminal';
+}
+
+/** What was typed is taken as what it says. */
+export function commits(before: Moment, means: Means): Step {
+  const { task, map, many, hands } = before;
+  const entry = readEntry(hands.typed, map.structure, expected(before));
+  if (entry.kind === 'wrong') return says(before, entry.message);
+  const moment: Moment = { ...before, hands: { ...hands, typed: '' } };
+  switch (entry.kind) {
+    case 'pair':
+      return namesPair(moment, entry, means);
+    case 'setting': {
+      const asked = entry.value !== null && many && isHeldAsk(many) && many.settings.includes(entry.setting);
+      return asked ? sets(moment, entry.setting, entry.value) : touchesSetting(moment, entry.setting);
+    }
+    case 'terminal': {
+      const ask = task?.kind === 'prompt' ? task.prompt.ask : null;
+      const outside = ask?.kind === 'sweep' && !ask.black.includes(entry.terminal);
+      return entry.value === null || outside || task?.kind === 'clips'
+        ? touches(moment, entry.terminal, means)
+        : sets(moment, entry.terminal, entry.value);
+    }
+    case 'value':
+      if (checkingMeter(moment)) return checksMeter(moment, entry.value);
+      return task?.kind === 'plan'
+        ? says(moment, { code: 'no-value-asked' })
+        : answersPair(moment, entry.value, 'typed', means);
+  }
+}
+
+/** Two terminals, and perhaps what was read between them. */
+function namesPair(
+  moment: Moment,
+  { red, black, value }: { red: TerminalId; black: TerminalId; value: Value | null },
+  means: Means,
+): Step {
+  const setting = moment.at;
+  if (!setting || checkingMeter(moment)) return says(moment, { code: 'leads-together-first' });
+  return value
+    ? answersNamedPair(moment, { kind: 'pair', setting, red, black }, value, means)
+    : asksPair(moment, { red, black, setting }, means);
+}
+
+/** One more character. */
+export const types = (moment: Moment, text: string): Step =>
+  handsAre(moment, { typed: moment.hands.typed + text, message: null });

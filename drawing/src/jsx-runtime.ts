@@ -1,0 +1,42 @@
+import { piecesOf, type Drawn, type Shape } from './shape.js';
+
+/**
+ * Lets drawings be written as JSX and come out as plain data: `<circle r={4} />` is `{ tag: 'circle', attributes: { r: 4 } }`.
+ * A file says so with `@jsxImportSource @which-way/drawing`.
+ */
+export function jsx(type: string | ((props: never) => Drawn), props: Record<string, unknown>): Shape {
+  if (typeof type === 'function')
+    return { tag: '', attributes: {}, children: piecesOf(type(props as never)) };
+  const { children, ...rest } = props;
+  const attributes: Record<string, string | number> = {};
+  for (const [name, value] of Object.entries(rest))
+    if (typeof value === 'string' || typeof value === 'number') attributes[name] = value;
+  return { tag: type, attributes, children: piecesOf(children as Drawn) };
+}
+
+export const jsxs = jsx;
+
+/** Several pieces in a row. */
+export const Fragment = ({ children }: { children?: Drawn }): Drawn => children;
+
+/** What may stand on a piece: the attributes of SVG that the drawings use. */
+interface Attributes {
+  children?: Drawn;
+  key?: string | number;
+  [attribute: string]: Drawn | undefined;
+}
+
+type Tag = 'circle' | 'g' | 'image' | 'line' | 'path' | 'polyline' | 'rect' | 'text' | 'title';
+
+// eslint-disable-next-line @typescript-eslint/no-namespace -- the compiler looks for the types of JSX under this name.
+export namespace JSX {
+  export type Element = Shape;
+  export type ElementType = Tag | ((props: never) => Drawn);
+  export type IntrinsicElements = Record<Tag, Attributes>;
+  export interface ElementChildrenAttribute {
+    children: unknown;
+  }
+  export interface IntrinsicAttributes {
+    key?: string | number | undefined;
+  }
+}

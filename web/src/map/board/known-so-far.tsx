@@ -1,0 +1,44 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { truthTable } from '@which-way/core/table';
+import type { ReadingId, SettingId } from '@which-way/core/switch';
+import { memo } from 'react';
+import type { Inspected } from '../../shared/inspector.js';
+import { TableGrid } from '../../shared/table-grid.js';
+import { Tape } from './tape.js';
+
+interface KnownProps {
+  map: SwitchMap;
+  at: SettingId | null;
+  onPick: (about: Inspected) => void;
+}
+
+/** The truth table as far as it is known. Shown a moment after the next prompt where both would take long. */
+export const TableSoFar = memo(function TableSoFar({ map, at, onPick }: KnownProps) {
+  const table = truthTable(map);
+  return (
+    <section aria-label="Truth table so far">
+      <h2 className="font-semibold text-quiet">Truth table so far</h2>
+      {table.poles.length + table.uncertain.length === 0 ? (
+        <p className="text-quiet">Nothing joins so far.</p>
+      ) : (
+        <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} />
+      )}
+    </section>
+  );
+});
+
+/** The readings, newest first; they too come after the prompt. */
+export const ReadingsSoFar = memo(function ReadingsSoFar({
+  map,
+  onReadAgain,
+}: {
+  map: SwitchMap;
+  onReadAgain: (id: ReadingId) => void;
+}) {
+  return (
+    <section aria-label="Readings">
+      <h2 className="font-semibold text-quiet">Readings</h2>
+      <Tape tape={map.tape} structure={map.structure} onReadAgain={onReadAgain} />
+    </section>
+  );
+});

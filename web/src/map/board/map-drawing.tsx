@@ -1,0 +1,138 @@
+import { factAt, type Settled } from '@which-way/core/continuity';
+import type { ClipChange } from '@which-way/core/planner';
+import { lastCheck } from '@which-way/core/sense';
+import { polesWithContacts, type Contact } from '@which-way/core/table';
+import { partsOf } from '@which-way/core/log';
+import { type TerminalId } from '@which-way/core/switch';
+import { useMemo } from 'react';
+import type { Inspected } from '../../shared/inspector.js';
+import { strandOf } from '@which-way/drawing/strand';
+import {
+  SwitchDrawing,
+  type DrawnLink,
+  type DrawnTie,
+  type TerminalPart,
+} from '../../shared/switch-drawing.js';
+import { photoOfLayout } from '../../photos/photo-url.js';
+import { useViewSide, SIDE_WORDS } from '../../shared/view-side.js';
+import { valueWords } from '@which-way/words/quantity';
+import { settingName, terminalName } from '@which-way/words/terminals';
+import { isJoin } from '@which-way/core/probing';
+import type { Probing } from '../probing/use-probing.js';
+
+/** The switch with its links so far, and with the leads where the prompt wants them. */
+export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
+  const { map, at, found } = probing;
+  const { settings, structure, tape } = map;
+  const links = useMemo(
+    () => linksOf({ settings, structure, tape }, at, onPick),
+    [settings, structure, tape, at, onPick],
+  );
+  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  const { side } = useViewSide();
+  return (
+    <SwitchDrawing
+      {...map.structure}
+      side={side}
+      photo={photoOfLayout(map)}
+      links={links}
+      parts={parts}
+      roleOf={(id) => roleOf(probing, id)}
+      ties={tiesOf(probing)}
+      noteOf={(id) => {
+        if (probing.task?.kind === 'clips') return clipNote(probing.task.change, found.has(id), id);
+        const value = found.get(id);
+        return value && value.kind !== 'tone' ? valueWords(value) : null;
+      }}
+      onTerminal={(terminal) => probing.act({ do: 'touch', terminal })}
+      caption={`The switch. ${SIDE_WORDS[side]}`}
+    />
+  );
+}
+
+/** The links to draw: this setting's strong, the others' faint; per net as few lines as span it. */
+export function linksOf(
+  map: Pick<Probing['map'], 'settings' | 'structure' | 'tape'>,
+  at: Probing['at'],
+  onPick: (about: Inspected) => void,
+): DrawnLink[] {
+  const drawn: DrawnLink[] = [];
+  [...map.settings.values()].forEach(({ settled }, index) => {
+    const here = settled.setting === at;
+    const name = settingName(map.structure, settled.setting);
+    const link = (a: number, b: number, disputed: boolean): DrawnLink => {
+      const [from, to] = [settled.terminals[a] as TerminalId, settled.terminals[b] as TerminalId];
+      const ends = `${terminalName(map.structure, from)} and ${terminalName(map.structure, to)}`;
+      return {
+        key: `${settled.setting} ${from} ${to}`,
+        from,
+        to,
+        strand: strandOf(index),
+        faint: !here,
+        disputed,
+        label: `${name}: ${ends} ${disputed ? 'disputed' : 'joined'}`,
+        onPick: () => onPick({ setting: settled.setting, a: from, b: to }),
+      };
+    };
+    for (const [a, b] of contactsIn(settled)) drawn.push(link(a, b, false));
+    for (const reading of settled.contradictions.flatMap(({ joins }) => joins)) {
+      const line = map.tape.find((one) => one.reading.id === reading)?.reading;
+      const [a, b] = [line?.red[0], line?.black[0]].map((id) =>
+        settled.terminals.indexOf(id as TerminalId),
+      ) as [number, number];
+      if (factAt(settled, a, b).state === 'disputed') drawn.push(link(a, b, true));
+    }
+  });
+  return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
+}
+
+/** As few lines as span each net of a setting; worked out once for each settling. */
+function contactsIn(settled: Settled): readonly Contact[] {
+  const known = spanning.get(settled);
+  if (known) return known;
+  const contacts = polesWithContacts([settled.nets]).flatMap((pole) => pole.contacts);
+  spanning.set(settled, contacts);
+  return contacts;
+}
+
+const spanning = new WeakMap<Settled, readonly Contact[]>();
+
+/** What is tied together on a lead while a bundle is set up and read. */
+function tiesOf({ task }: Probing): DrawnTie[] {
+  if ((task?.kind !== 'prompt' && task?.kind !== 'clips') || task.prompt.ask.kind !== 'bundle') return [];
+  const { red, black } = task.prompt.ask;
+  const ties: DrawnTie[] = [
+    { lead: 'red', ids: red },
+    { lead: 'black', ids: black },
+  ];
+  return ties.filter(({ ids }) => ids.length > 1);
+}
+
+/** What the hands do with a clip, in the order in which they do it. */
+function clipNote({ off, on, touch }: ClipChange, silent: boolean, id: TerminalId): string | null {
+  if (silent) return 'silent';
+  if (off.includes(id)) return 'clip off';
+  if ([...on.red, ...on.black].includes(id)) return 'clip on';
+  return touch.includes(id) ? 'touch' : null;
+}
+
+function roleOf(
+  { map, task, found, implied, hands: { picked }, stepAt }: Probing,
+  id: TerminalId,
+): TerminalPart {
+  if (stepAt === id) return 'now';
+  if (picked !== null) return picked === id ? 'red' : 'plain';
+  if (task?.kind === 'correct')
+    return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
+  if (task?.kind === 'clips' && found.has(id)) return 'picked';
+  if (task?.kind === 'clips' && task.change.off.includes(id)) return 'not-needed';
+  if (task?.kind !== 'prompt' && task?.kind !== 'clips') return 'plain';
+  const { ask } = task.prompt;
+  if ([ask.red].flat().includes(id)) return 'red';
+  if (found.has(id)) {
+    const value = found.get(id);
+    return value && isJoin(value, lastCheck(map.log)) ? 'sounded' : 'not-needed';
+  }
+  if (implied.has(id)) return 'not-needed';
+  return [ask.black].flat().includes(id) ? 'black' : 'plain';
+}

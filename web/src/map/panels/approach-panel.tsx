@@ -1,0 +1,158 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { approachOf } from '@which-way/core/planner';
+import { liveEvents, type Approach } from '@which-way/core/log';
+import { Popover } from 'radix-ui';
+import { PlainButton } from '../../shared/plain-button.js';
+import { ORDER_WORDS } from '@which-way/words/approach';
+import { time } from '@which-way/words/time';
+import { AtHand } from './at-hand.js';
+import { KeyCap, pressShortcut } from '../keys/panel-keys.js';
+import { useForecasts } from '../probing/use-outlook.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** How it is mapped: the order, how far, clips and the seconds of these hands, each with what it will probably take. */
+export function ApproachPanel({
+  probing,
+  open,
+  onOpenChange,
+}: {
+  probing: Probing;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  const now = approachOf(probing.map);
+  return (
+    <Popover.Root open={open} onOpenChange={onOpenChange}>
+      <Popover.Trigger asChild>
+        <PlainButton className="px-3">
+          {now.extent === 'named-pairs' ? 'Quick check' : ORDER_WORDS[now.order].short}{' '}
+          <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
+        </PlainButton>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          role="dialog"
+          aria-label="How to map"
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          // The way chosen now has the focus, so that one arrow goes to the next.
+          onOpenAutoFocus={(event) => {
+            const { currentTarget } = event;
+            const chosen =
+              currentTarget instanceof HTMLElement &&
+              currentTarget.querySelector<HTMLElement>('input:checked');
+            if (!chosen) return;
+            event.preventDefault();
+            chosen.focus();
+          }}
+          onKeyDown={(event) => {
+            const pressed = pressShortcut(event);
+            if (pressed === 'chosen') onOpenChange(false);
+          }}
+          // The hands go on with the probes: the next Enter is for the prompt, not for this button.
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          className="max-h-(--radix-popover-content-available-height) w-[38rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
+        >
+          {open && <Choices probing={probing} />}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** Clips to offer where nobody has said how many there are. */
+const USUAL_CLIPS = 8;
+
+/** The clips that were last said to be at hand. */
+const clipsAtHand = ({ log }: SwitchMap): number =>
+  liveEvents(log, 'approached').findLast(({ what }) => what.approach.clips >= 2)?.what.approach.clips ??
+  USUAL_CLIPS;
+
+/** The ways of mapping that are offered side by side, with the person's own clips and seconds. */
+function waysOf(
+  now: Approach,
+  clips: number,
+): { key: string; approach: Approach; name: string; hint: string }[] {
+  const everything = (order: Approach['order'], clips: number): Approach => ({
+    ...now,
+    extent: 'everything',
+    order,
+    clips,
+  });
+  return [
+    ...(['position', 'pair', 'likely', 'time', 'expected'] as const).map((order) => ({
+      key: order,
+      // By time they would be used; elsewhere they are kept for the re-check.
+      approach: everything(order, order === 'time' ? 0 : now.clips),
+      ...ORDER_WORDS[order],
+    })),
+    {
+      key: 'clips',
+      approach: everything('time', clips),
+      name: `By time, with ${clips} clips`,
+      hint: 'Terminals are tied together: one reading settles many pairs.',
+    },
+    {
+      key: 'working',
+      approach: { ...now, extent: 'working-pairs' },
+      name: 'Working pairs only',
+      hint: 'The commons against their throws. Throws are not tested against each other: no pass.',
+    },
+  ];
+}
+
+function isChosen(key: string, now: Approach): boolean {
+  if (now.extent === 'named-pairs') return false;
+  if (now.extent === 'working-pairs') return key === 'working';
+  if (now.order === 'time' && now.clips >= 2) return key === 'clips';
+  return key === now.order;
+}
+
+function Choices({ probing }: { probing: Probing }) {
+  const { map, desk } = probing;
+  const now = approachOf(map);
+  const ways = waysOf(now, clipsAtHand(map));
+  const { of, alone } = useForecasts(
+    desk,
+    'ways',
+    ways.map(({ approach }) => approach),
+  );
+  const open = map.structure.actuators.some(({ closed }) => closed === null);
+  return (
+    <>
+      <fieldset>
+        <legend className="font-bold">How to map, from the next prompt on</legend>
+        {ways.map((way, place) => {
+          const expected = of(way.approach);
+          return (
+            <label key={way.key} className="flex min-h-12 items-start gap-3 py-0.5">
+              <input
+                type="radio"
+                name="approach"
+                className="mt-1 size-5 shrink-0 accent-(--teal)"
+                aria-keyshortcuts={String(place + 1)}
+                checked={isChosen(way.key, now)}
+                onChange={() => probing.act({ do: 'approach', change: way.approach })}
+              />
+              <span className="grow">
+                <span className="font-semibold">{way.name}</span> <KeyCap of={String(place + 1)} />
+                <span className="block text-small text-quiet">{way.hint}</span>
+              </span>
+              <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
+                {expected ? `about ${time(expected.seconds)}` : alone ? 'no forecast' : '…'}
+                {expected && <span className="block text-quiet">{expected.touches} touches</span>}
+              </span>
+            </label>
+          );
+        })}
+      </fieldset>
+      <p className="mt-1 text-small text-quiet">
+        {alone
+          ? 'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.'
+          : `Times are a forecast for a switch such as this one will probably turn out to be${open ? ', in the positions found so far' : ''}.`}
+      </p>
+      <AtHand probing={probing} />
+    </>
+  );
+}

@@ -1,0 +1,205 @@
+import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
+import { MOST_NAMED_PAIRS } from '@which-way/core/schema';
+import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/log';
+import { wrongPairWords } from '@which-way/words/probing/messages';
+import { useState } from 'react';
+import { useSession } from '../../job/job-context.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import { readPairs } from '@which-way/core/probing';
+import { KeyCap } from '../keys/panel-keys.js';
+import { TypedNumber } from './typed-number.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** What is at hand: a meter that sounds or shows, a clamp, clips, hands with a pace of their own; and a quick check. */
+export function AtHand({ probing }: { probing: Probing }) {
+  return (
+    <>
+      <Sensing probing={probing} />
+      <HoldAid probing={probing} />
+      <QuickCheck probing={probing} />
+      <Clips probing={probing} />
+      <Hands probing={probing} />
+    </>
+  );
+}
+
+/** Changes how it is mapped, from the next prompt on. */
+const approaches = ({ act }: Probing, change: Partial<Approach>) => act({ do: 'approach', change });
+
+/** By ear or by the display. */
+function Sensing({ probing: { hands, act } }: { probing: Probing }) {
+  return (
+    <fieldset className="mt-3 flex flex-wrap items-center gap-x-6 border-t border-line pt-1">
+      <legend className="sr-only">How it is read</legend>
+      <span className="font-semibold" aria-hidden="true">
+        Read by
+      </span>
+      {(['tone', 'ohms'] as const).map((one) => (
+        <label key={one} className="flex min-h-12 items-center gap-2">
+          <input
+            type="radio"
+            name="sense"
+            className="size-5 accent-(--teal)"
+            aria-keyshortcuts={one[0]}
+            checked={hands.sense === one}
+            onChange={() => act({ do: 'sense', sense: one })}
+          />
+          {one === 'tone' ? 'tone' : 'ohms on the display'} <KeyCap of={one.charAt(0)} />
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** A clamp or tape that holds a sprung handle leaves both hands for the leads. */
+function HoldAid({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const sprung = map.structure.actuators.some(({ positions }) =>
+    positions.some(({ rests }) => rests === 'momentary'),
+  );
+  if (!sprung) return null;
+  const { moveLead, moveBoth, turn, read, clip } = costsOf(map, approachOf(map));
+  const aided = holdsItself(map);
+  return (
+    <label className="flex min-h-12 items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-(--teal)"
+        aria-keyshortcuts="h"
+        checked={aided}
+        onChange={() =>
+          approaches(probing, {
+            hands: {
+              ...{ moveLead, moveBoth, turn, read, clip },
+              holdMomentary: aided ? ORDINARY_HANDS.holdMomentary : 0,
+            },
+          })
+        }
+      />
+      A clamp or tape holds the handle where it springs back <KeyCap of="h" />
+    </label>
+  );
+}
+
+/** A quick check reads only the pairs that are named here. */
+function QuickCheck({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const session = useSession();
+  const [text, setText] = useState(() =>
+    namedPairs(map)
+      .map((pair) => pair.map((place) => map.structure.terminals[place]?.label).join('-'))
+      .join(', '),
+  );
+  const [message, setMessage] = useState('');
+  const begin = () => {
+    const read = readPairs(text, map.structure);
+    if (!read.ok) return setMessage(wrongPairWords(read.wrong));
+    if (read.pairs.length > MOST_NAMED_PAIRS)
+      return setMessage(
+        `That is ${read.pairs.length} pairs; a quick check takes at most ${MOST_NAMED_PAIRS}. Map the switch instead.`,
+      );
+    setMessage('');
+    session.emit({ kind: 'pairs-named', pairs: read.pairs });
+    approaches(probing, { extent: 'named-pairs' });
+  };
+  return (
+    <form
+      className="mt-3 border-t border-line pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin();
+      }}
+    >
+      <label className="block font-semibold">
+        Quick check: only these pairs <KeyCap of="q" />
+        <span className="flex gap-2">
+          <input
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            placeholder="1-2, 3-4"
+            aria-keyshortcuts="q"
+            className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 font-mono font-normal"
+          />
+          <PlainButton type="submit">Check these</PlainButton>
+        </span>
+      </label>
+      <p className="text-small text-quiet">
+        It proves little: what is not named is not tested. It is never a pass.
+      </p>
+      {message && (
+        <p role="alert" className="text-brick">
+          {message}
+        </p>
+      )}
+    </form>
+  );
+}
+
+function Clips({ probing }: { probing: Probing }) {
+  const { clips } = approachOf(probing.map);
+  return (
+    <div className="mt-3 border-t border-line pt-3 font-semibold">
+      <TypedNumber
+        label="Clips at hand"
+        value={clips}
+        shortcut="c"
+        read={(text) =>
+          /^\d{1,2}$/.test(text.trim()) && Number(text) <= 64
+            ? Number(text)
+            : `“${text}” is no number of clips. Give a whole number from 0 to 64.`
+        }
+        onGiven={(given) => approaches(probing, { clips: given })}
+      >
+        <KeyCap of="c" />
+      </TypedNumber>
+    </div>
+  );
+}
+
+const HAND_WORDS: readonly [keyof HandSeconds, string][] = [
+  ['moveLead', 'Move one lead'],
+  ['moveBoth', 'Move both leads'],
+  ['turn', 'Turn to another position'],
+  ['read', 'Read the meter'],
+  ['holdMomentary', 'Hold a sprung handle, more'],
+  ['clip', 'One clip on or off'],
+];
+
+const readSeconds = (text: string): number | string => {
+  const seconds = Number(text.trim().replace(',', '.'));
+  return text.trim() !== '' && seconds >= 0 && seconds <= 120
+    ? seconds
+    : `“${text}” is no time. Type seconds from 0 to 120, such as 2,5.`;
+};
+
+/** Seconds of these hands: learnt from the job, or typed in. */
+function Hands({ probing }: { probing: Probing }) {
+  const now = approachOf(probing.map);
+  const costs = costsOf(probing.map, now);
+  const { moveLead, moveBoth, turn, read, holdMomentary, clip } = costs;
+  const hands: HandSeconds = { moveLead, moveBoth, turn, read, holdMomentary, clip };
+  return (
+    <details className="mt-2">
+      <summary aria-keyshortcuts="s" className="min-h-12 cursor-pointer py-2 font-semibold">
+        Seconds of your hands: {now.hands ? 'as typed in' : 'learnt from this job'} <KeyCap of="s" />
+      </summary>
+      {HAND_WORDS.map(([field, words]) => (
+        <TypedNumber
+          key={field}
+          label={words}
+          value={costs[field]}
+          read={readSeconds}
+          onGiven={(seconds) => approaches(probing, { hands: { ...hands, [field]: seconds } })}
+        />
+      ))}
+      {now.hands && (
+        <PlainButton
+          className="mt-2 w-full"
+          onClick={() => approaches(probing, { hands: PLAIN_APPROACH.hands })}
+        >
+          Learn them from this job again
+        </PlainButton>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,31 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { partsOf } from '@which-way/core/log';
+import { ohms } from '@which-way/words/quantity';
+import { terminalName } from '@which-way/words/terminals';
+import { PART_WORDS } from '@which-way/words/wires';
+
+/** Foreign paths and jumpers as they were declared: what may answer instead of a contact. */
+export function DeclaredParts({ map }: { map: SwitchMap }) {
+  const parts = partsOf(map.log);
+  if (parts.length === 0) return null;
+  return (
+    <section aria-label="Declared paths">
+      <h2 className="font-semibold text-quiet">Declared paths: may answer instead of a contact</h2>
+      <ul>
+        {parts.map(({ id, form, terminals: [a, b], ohms: value, note, on }) => (
+          <li key={id} className="border-b border-line py-1">
+            <strong className="font-mono">
+              {terminalName(map.structure, a)}–{terminalName(map.structure, b)}
+            </strong>{' '}
+            {PART_WORDS[form]}
+            {value === null ? '' : `, ${ohms(value)}`}
+            {note && `, ${note}`}
+            <span className={on ? ' font-semibold text-amber-ink' : ' text-quiet'}>
+              {on ? ' still on' : ' taken off'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,26 @@
+import { doubtfulActs } from '@which-way/core/planner';
+import { useDeferredValue, useMemo } from 'react';
+import { useSession } from '../../job/job-context.js';
+import { Notice } from '../../shared/notice.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** Readings taken with a meter that failed its next check: asked again in one go, or kept by undoing the failed check. */
+export function Doubtful({ probing }: { probing: Probing }) {
+  const map = useDeferredValue(probing.map);
+  const session = useSession();
+  const acts = useMemo(() => doubtfulActs(map), [map]);
+  if (acts.length === 0) return null;
+  const count = map.tape.filter(
+    ({ event, standing }) => standing === 'counts' && acts.includes(event.id),
+  ).length;
+  return (
+    <Notice look="amber" title={count === 1 ? 'One reading is doubtful' : `${count} readings are doubtful`}>
+      <p>They were taken after the last good check of the meter, and the next check failed.</p>
+      <PlainButton className="mt-2" onClick={() => acts.forEach((id) => session.withdraw(id))}>
+        Ask just those again
+      </PlainButton>
+      <p className="mt-1 text-small">If the check itself was the mistake, undo it: then they stand.</p>
+    </Notice>
+  );
+}

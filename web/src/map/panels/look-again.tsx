@@ -1,0 +1,128 @@
+import { proposalsFor, type Proposal } from '@which-way/core/explain';
+import { middleHint, lastCheck } from '@which-way/core/sense';
+import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@which-way/core/log';
+import { type PartId, type TerminalId } from '@which-way/core/switch';
+import { useSession } from '../../job/job-context.js';
+import { newId } from '../../job/new-id.js';
+import { Notice } from '../../shared/notice.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import {
+  becauseWords,
+  EXPLANATION_WORDS,
+  HINT_WORDS,
+  LOOK_AGAIN_ADVICE,
+  LOOK_AGAIN_WORDS,
+} from '@which-way/words/facts';
+import { settingName, terminalName } from '@which-way/words/terminals';
+import { PART_WORDS } from '@which-way/words/wires';
+import { evidenceWords } from '@which-way/words/quantity';
+import type { Probing } from '../probing/use-probing.js';
+
+/** Readings between closed and open: what each may be and why; a person accepts one, or reads it again. */
+export function LookAgainPanel({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const session = useSession();
+  const items = [...map.settings.values()].flatMap(({ settled }) =>
+    settled.lookAgain.map((item) => ({ settled, item })),
+  );
+  if (items.length === 0) return null;
+  return (
+    <Notice
+      look="amber"
+      title={items.length === 1 ? 'One to look at again' : `${items.length} to look at again`}
+    >
+      <ul className="grid gap-3">
+        {items.slice(0, 6).map(({ settled, item }) => {
+          const [a, b] = [settled.terminals[item.a], settled.terminals[item.b]] as [TerminalId, TerminalId];
+          const line = map.tape.findLast(({ reading }) => item.readings.includes(reading.id));
+          const meter = lastCheck(map.log)?.meter ?? ORDINARY_METER;
+          const hint = line?.evidence.quantity ? middleHint(line.evidence.quantity.ohms, meter) : null;
+          const proposals = proposalsFor(map, settled.setting, item.a, item.b);
+          const accept = (as: Explanation) =>
+            session.emit({ kind: 'explained', readings: item.readings, as, note: '' });
+          return (
+            <li
+              key={`${settled.setting} ${a} ${b}`}
+              className="border-t border-line pt-2 first:border-0 first:pt-0"
+            >
+              <p className="font-semibold">
+                {terminalName(map.structure, a)}–{terminalName(map.structure, b)} at{' '}
+                {settingName(map.structure, settled.setting)}:{' '}
+                {line && item.because === 'middle'
+                  ? evidenceWords(line.evidence)
+                  : LOOK_AGAIN_WORDS[item.because]}
+              </p>
+              {hint && <p>{HINT_WORDS[hint]}</p>}
+              {item.because !== 'middle' && <p>{LOOK_AGAIN_ADVICE[item.because]}</p>}
+              {proposals.map((proposal: Proposal) => (
+                <p key={proposal.because.code} className="mt-1">
+                  Perhaps {EXPLANATION_WORDS[proposal.as]}: {becauseWords(proposal.because)}
+                </p>
+              ))}
+              <div className="mt-1 flex flex-wrap gap-2">
+                <PlainButton
+                  onClick={() => probing.act({ do: 'ask-pair', red: a, black: b, setting: settled.setting })}
+                >
+                  Read it again
+                </PlainButton>
+                <DeclareHere
+                  ends={`${terminalName(map.structure, a)}–${terminalName(map.structure, b)}`}
+                  onDeclare={(form) => {
+                    const ohms = line?.evidence.quantity?.ohms ?? null;
+                    session.emit(
+                      {
+                        kind: 'part-declared',
+                        part: {
+                          id: newId<PartId>(),
+                          form,
+                          terminals: [a, b],
+                          ohms: ohms === null ? null : Math.max(0, ohms),
+                          note: '',
+                          on: true,
+                          removed: false,
+                        },
+                      },
+                      { kind: 'explained', readings: item.readings, as: 'part', note: '' },
+                    );
+                  }}
+                />
+                {acceptable(proposals).map((as) => (
+                  <PlainButton key={as} onClick={() => accept(as)}>
+                    It is {EXPLANATION_WORDS[as]}
+                  </PlainButton>
+                ))}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </Notice>
+  );
+}
+
+/** What lies across, declared on the spot: the reading is taken for it, and other readings can be explained by it. */
+function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: PartForm) => void }) {
+  return (
+    <select
+      aria-label={`Declare what lies across ${ends}`}
+      value=""
+      onChange={({ target }) => {
+        const form = PART_FORMS.find((one) => one === target.value);
+        if (form) onDeclare(form);
+      }}
+      className="min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-semibold"
+    >
+      <option value="">Declare what lies there</option>
+      {PART_FORMS.map((form) => (
+        <option key={form} value={form}>
+          {PART_WORDS[form]}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** What speaks for itself first; a part and a bad contact can always be said. */
+function acceptable(proposals: readonly Proposal[]): Explanation[] {
+  return [...new Set<Explanation>([...proposals.map(({ as }) => as), 'part', 'contact'])];
+}

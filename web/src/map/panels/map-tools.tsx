@@ -1,0 +1,168 @@
+import { PLAIN_LAYOUTS } from '@which-way/core/switch';
+import { LABEL_LETTERS } from '@which-way/core/schema';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../../job/job-context.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import { LAYOUT_WORDS } from '@which-way/words/layouts';
+import { ApproachPanel } from './approach-panel.js';
+import { WafersApart } from './wafers-apart.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
+export function MapTools({
+  probing,
+  onHelp,
+  approach,
+}: {
+  probing: Probing;
+  onHelp: () => void;
+  approach: { open: boolean; onOpenChange: (open: boolean) => void };
+}) {
+  const { map, act } = probing;
+  const { sense, picking } = probing.hands;
+  const session = useSession();
+  return (
+    <div className="flex flex-wrap items-center justify-end gap-1.5 px-3 py-2">
+      <div role="group" aria-label="How it is read" className="flex">
+        {(['tone', 'ohms'] as const).map((one) => (
+          <button
+            key={one}
+            type="button"
+            aria-pressed={sense === one}
+            onClick={() => act({ do: 'sense', sense: one })}
+            className={`min-h-12 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
+              sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
+            }`}
+          >
+            {one === 'tone' ? 'Tone' : 'Ohms'}
+          </button>
+        ))}
+      </div>
+      <ApproachPanel probing={probing} {...approach} />
+      <PlainButton className="px-3" aria-pressed={picking} onClick={() => act({ do: 'pick-pair' })}>
+        Another pair
+      </PlainButton>
+      <Popover.Root>
+        <Popover.Trigger asChild>
+          <PlainButton className="px-3">The switch</PlainButton>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            role="dialog"
+            aria-label="The switch"
+            align="end"
+            sideOffset={6}
+            className="w-80 rounded-part border-2 border-ink bg-sheet p-4"
+          >
+            <fieldset>
+              <legend className="font-bold">How the terminals lie</legend>
+              {PLAIN_LAYOUTS.map((layout) => (
+                <label key={layout} className="flex min-h-12 items-center gap-3">
+                  <input
+                    type="radio"
+                    name="layout"
+                    className="size-5 accent-(--teal)"
+                    checked={map.structure.layout.kind === layout}
+                    onChange={() => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
+                  />
+                  {LAYOUT_WORDS[layout]}
+                </label>
+              ))}
+            </fieldset>
+            <Link to="../tag" relative="path" className="block py-1 underline">
+              Wafers, a connector, a photo: at Tag wires
+            </Link>
+            <PlainButton className="my-2 w-full" onClick={() => act({ do: 'add-lug' })}>
+              One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
+            </PlainButton>
+            <WafersApart probing={probing} />
+            <Renaming probing={probing} />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <PlainButton className="px-3" aria-label="Keys" onClick={onHelp}>
+        ?
+      </PlainButton>
+    </div>
+  );
+}
+
+function Renaming({ probing: { map } }: { probing: Probing }) {
+  const session = useSession();
+  const [id, setId] = useState('');
+  const [label, setLabel] = useState('');
+  const [message, setMessage] = useState('');
+  const { terminals } = map.structure;
+  const rename = () => {
+    const terminal = terminals.find((one) => one.id === id);
+    const wanted = label.trim();
+    if (!terminal) return setMessage('Choose a terminal first.');
+    if (wanted === '' || /[=\s]/.test(wanted))
+      return setMessage('A label has no space and no = in it, and is not empty.');
+    if (terminals.some((one) => one.id !== id && one.label.toLowerCase() === wanted.toLowerCase())) {
+      return setMessage(`There is a terminal ${wanted} already.`);
+    }
+    setMessage('');
+    setLabel('');
+    session.restructure({
+      change: 'terminal-renamed',
+      terminal: terminal.id,
+      label: wanted,
+      marking: terminal.marking,
+    });
+  };
+  return (
+    <form
+      className="border-t border-line pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        rename();
+      }}
+    >
+      <p className="font-bold">Call a terminal something else</p>
+      <div className="mt-1 flex gap-2">
+        <select
+          aria-label="Terminal"
+          value={id}
+          onChange={(event) => setId(event.target.value)}
+          className="min-h-12 rounded-part border-2 border-line bg-sheet px-2"
+        >
+          <option value="">Which</option>
+          {terminals.map((terminal) => (
+            <option key={terminal.id} value={terminal.id}>
+              {terminal.label}
+            </option>
+          ))}
+        </select>
+        <input
+          aria-label="New label"
+          value={label}
+          maxLength={LABEL_LETTERS}
+          onChange={(event) => setLabel(event.target.value)}
+          className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+        />
+        <PlainButton type="submit">Rename</PlainButton>
+      </div>
+      <PlainButton
+        className="mt-2 w-full"
+        onClick={() => {
+          const terminal = terminals.find((one) => one.id === id);
+          if (!terminal) return setMessage('Choose a terminal first.');
+          if (terminals.length <= 2) return setMessage('A switch needs two terminals at least.');
+          setMessage(`${terminal.label} is removed, its readings are parked. Undo brings both back.`);
+          setId('');
+          session.restructure({ change: 'terminal-retired', terminal: terminal.id });
+        }}
+      >
+        It is no terminal: remove it
+      </PlainButton>
+      {message && (
+        <p role="status" className="mt-1 text-brick">
+          {message}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,48 @@
+import { readTheSame } from '@which-way/core/planner';
+import type { PositionId, SettingId } from '@which-way/core/switch';
+import { useState } from 'react';
+import { useSession } from '../../job/job-context.js';
+import { Notice } from '../../shared/notice.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import { settingName } from '@which-way/words/terminals';
+import type { Probing } from '../probing/use-probing.js';
+
+/** Positions without names that read the same: perhaps one that was come to twice, perhaps two that do the same. */
+export function ReadTheSame({ probing }: { probing: Probing }) {
+  const { map } = probing;
+  const { structure } = map;
+  const session = useSession();
+  const [two, setTwo] = useState<ReadonlySet<SettingId>>(new Set());
+  const [actuator, ...more] = structure.actuators;
+  if (!actuator || more.length > 0) return null;
+  const positionOf = (id: SettingId): PositionId | undefined =>
+    structure.settings.find((setting) => setting.id === id)?.at[actuator.id];
+  const nameless = (id: SettingId) =>
+    actuator.positions.find((position) => position.id === positionOf(id))?.name === null;
+  const found = readTheSame(map).find(({ other }) => nameless(other) && !two.has(other));
+  if (!found) return null;
+  const [position, into] = [positionOf(found.other), positionOf(found.one)];
+  const [first, again] = [settingName(structure, found.one), settingName(structure, found.other)];
+  const merge = () => position && into && session.restructure({ change: 'position-merged', position, into });
+  const last = position === actuator.positions.at(-1)?.id;
+  const round = actuator.closed === null && last && into === actuator.positions[0]?.id;
+  return (
+    <Notice look="plain" title={`${again} reads as ${first} does`}>
+      <p>Every pair is the same. That may be one position, come to twice, or two that do the same.</p>
+      <div className="mt-1 grid gap-2">
+        {round && (
+          <PlainButton
+            onClick={() => {
+              merge();
+              session.restructure({ change: 'positions-closed', actuator: actuator.id, by: 'round' });
+            }}
+          >
+            Back at the start: they are one
+          </PlainButton>
+        )}
+        <PlainButton onClick={merge}>They are one: put the readings together</PlainButton>
+        <PlainButton onClick={() => setTwo(new Set([...two, found.other]))}>They are two</PlainButton>
+      </div>
+    </Notice>
+  );
+}

@@ -1,0 +1,35 @@
+import { liveEvents } from '@which-way/core/log';
+import { spotIn, type TerminalId } from '@which-way/core/switch';
+import { useSession } from '../../job/job-context.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** On request: take it that wafers do not touch each other. It stays marked as assumed, and is read at the end. */
+export function WafersApart({ probing: { map } }: { probing: Probing }) {
+  const session = useSession();
+  const { layout, placed, terminals } = map.structure;
+  const [made] = liveEvents(map.log, 'assumed').slice(-1);
+  if (made)
+    return (
+      <PlainButton className="mb-2 w-full" onClick={() => session.withdraw(made.id)}>
+        Wafers assumed apart: take it back
+      </PlainButton>
+    );
+  if (layout.kind !== 'wafers') return null;
+  const decks = new Map<number, TerminalId[]>();
+  for (const { id, role } of terminals) {
+    const spot = role === 'frame' ? null : spotIn(layout, placed, id);
+    if (spot?.on === 'wafers') decks.set(spot.deck, [...(decks.get(spot.deck) ?? []), id]);
+  }
+  const blocks = [...decks.values()].filter((block) => block.length > 0);
+  if (blocks.length < 2) return null;
+  return (
+    <PlainButton
+      className="mb-2 w-full"
+      title="Shown as assumed, never counted as settled; read at the end"
+      onClick={() => session.emit({ kind: 'assumed', assumption: { kind: 'blocks-apart', blocks }, by: '' })}
+    >
+      Assume that wafers do not touch
+    </PlainButton>
+  );
+}

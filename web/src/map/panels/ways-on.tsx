@@ -1,0 +1,38 @@
+import { approachOf } from '@which-way/core/planner';
+import { liveEvents, type Approach } from '@which-way/core/log';
+import { Notice } from '../../shared/notice.js';
+import { PlainButton } from '../../shared/plain-button.js';
+import { time } from '@which-way/words/time';
+import { OFFERED_CLIPS, type OutlookView } from '../probing/use-outlook.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** Less than this is not worth a question, in seconds. */
+const SHORT = 120;
+
+/** After the first answers, once: what is left by this way, with clips, and by working pairs alone, each with its time. */
+export function WaysOn({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
+  const { map } = probing;
+  const go = (change: Partial<Approach>) => probing.act({ do: 'approach', change });
+  const { now, clips, working } = outlook.ways;
+  const answered = liveEvents(map.log, 'answered').length > 0;
+  const chosen = liveEvents(map.log, 'approached').length > 0;
+  if (!answered || chosen || map.complete || !now || now.seconds < SHORT) return null;
+  return (
+    <Notice look="plain" title={`Everything: about ${time(now.seconds)} more`}>
+      <div className="mt-1 grid gap-2">
+        {clips && clips.seconds < 0.9 * now.seconds && (
+          <PlainButton onClick={() => go({ order: 'time', extent: 'everything', clips: OFFERED_CLIPS })}>
+            About {time(clips.seconds)} with {OFFERED_CLIPS} clips
+          </PlainButton>
+        )}
+        {working && working.seconds < 0.8 * now.seconds && (
+          <PlainButton onClick={() => go({ extent: 'working-pairs' })}>
+            Working pairs, about {time(working.seconds)}: throws not tested against each other
+          </PlainButton>
+        )}
+        <PlainButton onClick={() => go(approachOf(map))}>Go on as now</PlainButton>
+      </div>
+      <p className="mt-1 text-small">Changed at any time with /.</p>
+    </Notice>
+  );
+}

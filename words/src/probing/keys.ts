@@ -1,0 +1,23 @@
+import type { Does } from '@which-way/core/probing';
+
+/** What each key of the Map does, for the help and the guide. */
+export const KEY_WORDS: Record<Does, string> = {
+  take: 'Done; it sounds; take what was typed; with the simulated meter: measure',
+  none: 'None sounded; open',
+  'type-label': 'Type a terminal’s label, Enter after each: it sounded',
+  'type-value': 'A terminal and its ohms: 0,3  2k2  OL',
+  'type-pair': 'Read a pair of your own choice; 2-5=OL answers it at once',
+  'rub-out-or-undo': 'Rub out what was typed; else undo the last act (also Ctrl Z)',
+  redo: 'Redo (also Ctrl Y)',
+  skip: 'Skip: ask it later',
+  flickers: 'It flickers; in a sweep 9=~',
+  'other-side': 'One pair from the other side: turn past the position and back to it',
+  'click-on': 'Click on: a new position',
+  stop: 'Hit the stop: that was the last position',
+  round: 'Back at the start: the handle goes round',
+  lug: 'One more lug',
+  approach: 'How to map; then 1 to 7 the way, t tone, o ohms, h clamp, c clips, q quick check, s seconds',
+  escape: 'Leave what was begun',
+  'sounds-speech': 'Sounds, speech: on or off',
+  help: 'These keys',
+};

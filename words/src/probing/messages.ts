@@ -1,0 +1,70 @@
+import type { Message } from '@which-way/core/probing';
+import type { Structure } from '@which-way/core/switch';
+import { valueWords } from '../quantity.js';
+import { terminalList, terminalName } from '../terminals.js';
+
+/** What the Map says to something that the hands did. */
+export function messageWords(structure: Structure, message: Message): string {
+  switch (message.code) {
+    case 'leads-together-first':
+      return 'First hold the leads together.';
+    case 'red-stays':
+      return `Red stays there. ${OWN_PAIR}`;
+    case 'not-in-the-sweep':
+      return `${terminalName(structure, message.terminal)} is not in this sweep: it is known, or comes later. ${OWN_PAIR}`;
+    case 'clip-not-asked':
+      return 'That clip is proved, or is not on now.';
+    case 'position-not-asked':
+      return 'That position is not asked now: it is known, or comes later.';
+    case 'position-settled':
+      return 'That position is settled. To read a pair there, tap its cell in the table.';
+    case 'no-such-position':
+      return `There is no position “${message.typed}”. Type its number or its name, Enter after each.`;
+    case 'no-such-terminal':
+      return `There is no terminal “${message.typed}”. Type a label, such as ${message.example}, or two, such as 1-2.`;
+    case 'not-a-value':
+      return `“${message.typed}” is not a value. Type ohms such as 0,3 or 2k2, or OL.`;
+    case 'negative-value':
+      return `“${message.typed}” is below nothing. Hold the leads together again for the zero, and type what the meter shows.`;
+    case 'no-value-asked':
+      return 'No value is asked now. Type two terminals, such as 1-2, to read a pair.';
+    case 'type-the-value':
+      return 'Type what the meter shows, such as 0,3; or Space for OL.';
+    case 'type-the-zero':
+      return 'Type what the meter shows with the leads together, such as 0,2.';
+    case 'nothing-tapped':
+      return 'Nothing is tapped. If none sounded, press Space; else tap those that did.';
+    case 'some-tapped':
+      return 'Some are tapped. Press Enter when they are all; or Escape to begin it again.';
+    case 'tap-silent-clips':
+      return 'Tap the clips that are silent, or type them; then Enter.';
+    case 'clips-silent': {
+      const named = terminalList(structure, message.terminals);
+      return message.terminals.length === 1
+        ? `The clip on ${named} was silent. Put it on anew, then touch it again.`
+        : `The clips on ${named} were silent. Put them on anew, then touch them again.`;
+    }
+    case 'zero-silent':
+      return 'No sound with the leads together: look at the dial, the plugs and the battery, then try again.';
+    case 'zero-broken':
+      return `The leads together read ${valueWords(message.value)}: a lead or plug is broken, or the dial is wrong. Mend that first.`;
+    case 'zero-too-much':
+      return `${valueWords(message.value)} is too much for leads alone. Clean tips and plugs and try again; up to ${message.most} Ω can be taken off.`;
+    case 'which-flickers':
+      return 'Which one? Type it with ~, such as 9=~.';
+    case 'pick-two':
+      return 'Tap the first terminal for red, then the one for black.';
+    case 'one-pair-only':
+      return 'For one pair at a time: choose it with “Another pair”, then say so.';
+    case 'at-its-stop':
+      return 'The simulated handle does not move: it is at its stop.';
+    case 'clicks-on':
+      return 'The simulated handle still clicks on: there is another position.';
+  }
+}
+
+const OWN_PAIR = 'For a pair of your own choice press “Another pair” or type 1-2.';
+
+/** What is wrong with the pairs of a quick check; `wrong`: the part that is none. */
+export const wrongPairWords = (wrong: string | null): string =>
+  `${wrong === null ? 'No pair is named' : `“${wrong}” is no pair of terminals`}. Name pairs such as 1-2, 3-4.`;

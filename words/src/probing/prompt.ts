@@ -1,0 +1,283 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import {
+  forecastIn,
+  handleLeftAt,
+  holdsItself,
+  type CheckDue,
+  type RecheckCost,
+} from '@which-way/core/planner';
+import { lastCheck, type MiddleHint } from '@which-way/core/sense';
+import type { ActuatorId, SettingId, TerminalId } from '@which-way/core/switch';
+import type { Ask } from '@which-way/core/log';
+import {
+  asksAgain,
+  isHeldAsk,
+  settlingOf,
+  type Moment,
+  type Sense,
+  type Task,
+} from '@which-way/core/probing';
+import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../facts.js';
+import { pairWords, settingName, shortSettingName, terminalList, terminalName } from '../terminals.js';
+import { time } from '../time.js';
+
+/** What is asked, big; and what stays as it is, small. */
+export interface PromptWords {
+  /** The handle has to move first. */
+  turn: string | null;
+  big: string;
+  /** What stays; the red lead's terminal is named first where there is one. */
+  small: string;
+  red: string | null;
+}
+
+/** The words of the present task. */
+export function promptWords(
+  { map, task, meter, hands, stepAt }: Moment,
+  recheck: RecheckCost | null,
+): PromptWords {
+  const say = (big: string, small: string, red: string | null = null): PromptWords => ({
+    turn: null,
+    big,
+    small,
+    red,
+  });
+  if (!task) return say('One moment', '');
+  if (task.kind === 'correct') {
+    const { reading } = task;
+    const [red, black] = [named(map, reading.red[0]), named(map, reading.black[0])];
+    const hint = asksAgain(reading.value, lastCheck(map.log));
+    const why = hint ? AGAIN_WORDS[hint] : 'What you read now takes the old reading’s place.';
+    return say(
+      `Again: black to ${black}`,
+      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}${reading.fromOtherSide ? ', come to from the other side' : ''}. ${why}`,
+      red,
+    );
+  }
+  if (task.kind === 'clips') return clipsWords(map, task);
+  if (task.kind === 'prompt') {
+    const words = askWords(map, task.prompt.ask);
+    return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
+  }
+  switch (task.plan.kind) {
+    case 'check-meter':
+      return say(
+        task.plan.why === 'first' ? 'Hold the leads together' : 'Leads together again',
+        `${CHECK_WORDS[task.plan.why]}${zeroWords(meter !== null, hands.sense)}`,
+      );
+    case 'find-position':
+      return say(
+        nextPositionWords(map, task.plan.actuator),
+        'Does it click on to a new position, hit the stop, or come back to the start?',
+      );
+    case 'skipped-left':
+      return say(
+        task.plan.pairs === 1 ? 'One pair was skipped' : `${task.plan.pairs} pairs were skipped`,
+        `${task.plan.pairs === 1 ? 'It is' : 'They are'} not known. Ask now, or leave it so: the map is not complete then.`,
+      );
+    case 'in-circuit-left':
+      return say(
+        'Take the wires off',
+        `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, say so, and it is asked again.`,
+      );
+    case 'disputed':
+      return say(
+        `Readings contradict`,
+        `At ${settingName(map.structure, task.plan.setting)}. ${doubtWords(map, task)}`,
+      );
+    case 'look-again': {
+      const { setting, item } = task.plan;
+      const ids = map.settings.get(setting)?.settled.terminals ?? [];
+      return say(
+        `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
+        `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
+      );
+    }
+    case 'working-pairs-done':
+      return say(
+        'The working pairs are found',
+        `${task.plan.pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+      );
+    case 'named-pairs-done':
+      return say(
+        task.plan.named === 0 ? 'No pairs are named' : 'The named pairs are read',
+        task.plan.named === 0
+          ? 'Name them at How to map, such as 1-2, 3-4.'
+          : `${task.plan.known} of their ${task.plan.named} readings are known, of ${task.plan.pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
+      );
+    case 'done':
+      return say(
+        'The map is complete',
+        `Every pair is settled in every position. A single slip does not show by itself yet: ${recheckWords(recheck)}`,
+      );
+    case 'rechecked':
+      return say(
+        'Complete and re-checked',
+        'Any single wrong reading would have shown. A fault of the set-up, such as a dead clip or a row counted wrong, would not.',
+      );
+  }
+}
+
+/** The reading that is most in doubt, where there is one. */
+function doubtWords(map: SwitchMap, task: Task): string {
+  const settling = settlingOf(map, task);
+  return settling
+    ? `Most in doubt: ${pairWords(map.structure, settling)}. Read it again, or another one of the panel.`
+    : 'Read one of them again: see the panel.';
+}
+
+const recheckWords = (cost: RecheckCost | null): string =>
+  cost
+    ? `the re-check takes ${cost.touches} touches, about ${time(cost.seconds)}.`
+    : 'the re-check would show it.';
+
+/** The terminal or the position that the hands are at while pedals step through several. */
+const touchName = ({ structure }: SwitchMap, at: TerminalId | SettingId): string =>
+  structure.settings.some(({ id }) => id === at)
+    ? settingName(structure, at as SettingId)
+    : terminalName(structure, at as TerminalId);
+
+/** How one comes to the next position of a handle. */
+function nextPositionWords({ structure }: SwitchMap, id: ActuatorId): string {
+  const form = structure.actuators.find((actuator) => actuator.id === id)?.form;
+  if (form === 'push' || form === 'push-push' || form === 'key-bank') return 'Press once more';
+  if (form === 'pull' || form === 'push-pull') return 'Pull or push once more';
+  return form === 'toggle' || form === 'rocker' || form === 'slide' || form === 'lever' || form === 'trigger'
+    ? 'Move it one click on'
+    : 'Turn one click on';
+}
+
+/** Why the meter is checked again. */
+const CHECK_WORDS: Record<CheckDue, string> = {
+  first: '',
+  failed: 'The last check failed. ',
+  idle: 'Nothing was read for a while: the meter may have gone to sleep. ',
+  opens: 'Nothing joined for forty readings: a sleeping meter or a lead that is off reads the same. ',
+};
+
+function zeroWords(simulated: boolean, sense: Sense): string {
+  if (simulated)
+    return 'The first reading is the zero: the leads’ own ohms, taken off every reading after it.';
+  return sense === 'tone'
+    ? 'Dial on the beeper, red lead not in A. It must sound.'
+    : 'Dial on ohms, red lead not in A. Type what it shows: it is taken off every reading after it.';
+}
+
+function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefined): string {
+  return id ? terminalName(map.structure, id) : '?';
+}
+
+/** An ask in a few words, as what comes after the present one. */
+export function askInShort(map: SwitchMap, ask: Ask): string {
+  const list = (lead: TerminalId | readonly TerminalId[]) => terminalList(map.structure, [lead].flat());
+  if (isHeldAsk(ask)) {
+    const places = ask.settings.map((id) => shortSettingName(map.structure, id)).join(', ');
+    return `red ${list(ask.red)}, black ${list(ask.black)} through ${places}`;
+  }
+  const turn = handleLeftAt(map) === ask.setting ? '' : ` at ${settingName(map.structure, ask.setting)}`;
+  return `red ${list(ask.red)}, black ${list(ask.black)}${turn}`;
+}
+
+function askWords(map: SwitchMap, ask: Ask): PromptWords {
+  if (isHeldAsk(ask)) return holdWords(map, ask);
+  const red = named(map, ask.red);
+  const place = settingName(map.structure, ask.setting);
+  const back = ask.kind === 'pair' && ask.fromOtherSide;
+  const turn = back
+    ? `Past ${place}, then back to it from the other side`
+    : handleLeftAt(map) === ask.setting
+      ? null
+      : `Turn the handle to ${place}`;
+  const black = terminalList(map.structure, ask.kind === 'sweep' ? ask.black : [ask.black]);
+  const over = ask.kind === 'sweep' ? `black over ${black}` : `black to ${black}`;
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  const stays = last?.red.length === 1 && last.red[0] === ask.red;
+  return {
+    turn,
+    big: stays ? (ask.kind === 'sweep' ? `Sweep ${over}` : `Black to ${black}`) : `Red to ${red}, ${over}`,
+    small: `${stays ? `red stays on ${red}; ` : ''}${heldWords(map, ask.setting) ?? `handle ${turn ? 'at' : 'stays at'} ${place}.`}`,
+    red: stays ? red : null,
+  };
+}
+
+/** A handle that springs back has to be held, and a hand may be short: how long, and that a clip helps. */
+function heldWords(map: SwitchMap, setting: SettingId): string | null {
+  const { structure } = map;
+  const at = structure.settings.find(({ id }) => id === setting)?.at ?? {};
+  const held = structure.actuators.filter(({ id, positions }) =>
+    positions.some((position) => position.id === at[id] && position.rests === 'momentary'),
+  );
+  if (held.length === 0) return null;
+  const { touches } = forecastIn(map, setting);
+  const name = settingName(structure, setting);
+  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${touches} touches.`;
+  return held.length > 1
+    ? `hold both handles at ${name}, at most ${touches} touches: clip black, two hands are not enough.`
+    : `hold the handle at ${name}, it springs back; at most ${touches} touches: a clip on red frees a hand.`;
+}
+
+/** Both leads stay, the handle is turned; with clips, which ones change first. */
+function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }>): PromptWords {
+  const { structure } = map;
+  const [red, black] = [[ask.red].flat(), [ask.black].flat()];
+  const list = (ids: readonly TerminalId[]) => terminalList(structure, ids);
+  const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
+  const places = ask.settings.map((id) => shortSettingName(structure, id)).join(', ');
+  const [only, ...more] = ask.settings;
+  const stays = (lead: readonly TerminalId[], before: readonly TerminalId[] | undefined) =>
+    before?.join() === lead.join();
+  // Clips are on by then: see the step before.
+  const moves = [
+    ...(red.length > 1 || stays(red, last?.red) ? [] : [`Red to ${list(red)}`]),
+    ...(black.length > 1 || stays(black, last?.black) ? [] : [`black to ${list(black)}`]),
+  ].join(', ');
+  const hands = `${moves[0]?.toUpperCase() ?? ''}${moves.slice(1)}`;
+  const held =
+    ask.kind === 'bundle'
+      ? `Tied on red: ${list(red)}${black.length > 1 ? `; on black: ${list(black)}` : ''}.`
+      : `Red on ${list(red)}, black on ${list(black)}.`;
+  if (only && more.length === 0) {
+    const place = settingName(structure, only);
+    const there = handleLeftAt(map) === only;
+    return {
+      turn: there ? null : `Turn the handle to ${place}`,
+      big: moves === '' ? 'Does it sound?' : hands,
+      small: `${held} Handle ${there ? 'stays at' : 'at'} ${place}.`,
+      red: null,
+    };
+  }
+  return {
+    turn: null,
+    big: moves === '' ? 'Turn: which sounded?' : `${hands}. Turn: which sounded?`,
+    small: `Handle through ${places}. ${held}`,
+    red: null,
+  };
+}
+
+/** Which clips come off and which go on, in that order, and that each new one is touched once. */
+function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'clips' }>): PromptWords {
+  const list = (ids: readonly TerminalId[]) => terminalList(map.structure, ids);
+  const { off, on, touch } = change;
+  const put = [
+    ...(on.red.length > 0 ? [`red clips on ${list(on.red)}`] : []),
+    ...(on.black.length > 0 ? [`black clips on ${list(on.black)}`] : []),
+  ].join(', ');
+  const lone = [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
+  const each =
+    touch.length === 1
+      ? 'It must sound'
+      : 'Each must sound: one dead clip falsifies all that is read with it';
+  return {
+    turn: off.length > 0 ? `Take off the clips on ${list(off)}` : null,
+    big: put === '' ? `Put the clip on ${list(touch)} on anew` : `${put[0]?.toUpperCase()}${put.slice(1)}`,
+    small: `Then touch ${lone} to ${list(touch)}. ${each}. Tap one that is silent.`,
+    red: null,
+  };
+}
+
+/** What to do before a value between closed and open is read again. */
+const AGAIN_WORDS: Record<MiddleHint, string> = {
+  'work-the-contact': 'Work the handle ten strokes first.',
+  'hands-off-the-tips': 'Hands off the tips, one lead clipped, dry.',
+  'a-part-or-film': '',
+};

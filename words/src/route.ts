@@ -1,0 +1,64 @@
+import type { Route, Step } from '@which-way/core/route';
+import { SAFETY_SHORT } from './safety.js';
+
+export const STEP_WORDS: Record<Step, string> = {
+  intake: 'Intake',
+  safe: 'Make safe',
+  tag: 'Tag wires',
+  map: 'Map',
+  table: 'Truth table',
+  verify: 'Verify',
+  match: 'Match',
+  refit: 'Refit',
+};
+
+const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
+
+/** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
+export function nextWords({
+  route,
+  settingName,
+  trouble,
+}: {
+  route: Route | null;
+  settingName: string | null;
+  trouble: string | null;
+}): {
+  text: string;
+  tone: 'plain' | 'amber' | 'brick';
+} {
+  if (trouble !== null) return { text: `This job cannot be read: ${trouble}`, tone: 'brick' };
+  if (!route) return { text: 'Being worked out', tone: 'plain' };
+  const { next } = route;
+  switch (next.code) {
+    case 'make-safe':
+      return { text: `Make safe: ${SAFETY_SHORT[next.trouble]}`, tone: 'brick' };
+    case 'not-the-switch':
+      return { text: 'Not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
+    case 'describe':
+      return { text: 'Map: say how many terminals', tone: 'plain' };
+    case 'touches-left': {
+      const where = settingName ? `, next at ${settingName}` : '';
+      return {
+        text: `Map: at most ${plural(next.touches, 'touch', 'touches')} to go${where}`,
+        tone: 'plain',
+      };
+    }
+    case 'find-positions':
+      return { text: 'Map: are there more positions?', tone: 'plain' };
+    case 'tangled':
+      return { text: 'Map: too tangled: take readings back', tone: 'amber' };
+    case 'contradiction':
+      return { text: `Map: ${plural(next.count, 'contradiction')}`, tone: 'amber' };
+    case 'look-again':
+      return { text: `Map: ${plural(next.count, 'pair')} to look at again`, tone: 'amber' };
+    case 'compare':
+      return { text: 'Verify: compare with what it should be', tone: 'plain' };
+    case 'differences':
+      return { text: `Verify: ${next.missing} missing, ${next.extra} extra`, tone: 'amber' };
+    case 'choose-replacement':
+      return { text: 'Agrees. Match: choose a replacement if one is needed', tone: 'plain' };
+    case 'refit':
+      return { text: `Chosen: ${next.replacement}`, tone: 'plain' };
+  }
+}

@@ -1,0 +1,91 @@
+import { createMapper } from '@which-way/core/continuity';
+import { truthTable } from '@which-way/core/table';
+import { createWriter, type JobEvent, type Value } from '@which-way/core/log';
+import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { patternTitle, patternWords } from './patterns.js';
+import { ohms, quantity } from './quantity.js';
+import { settingName, terminalList } from './terminals.js';
+import { time } from './time.js';
+
+const newId = newIdFrom(seededRandom(4));
+const described = (labels: string[], positions: number): Structure => ({
+  ...describeSwitch({ terminals: labels.length, positions, form: 'rotary', layout: 'list', labels }, newId),
+  placed: [],
+  merged: {},
+});
+
+describe('time in words', () => {
+  it('is said in fives, then in minutes, then in half hours, and never rounded down', () => {
+    expect([3, 61, 89.5, 90, 7199].map(time)).toEqual(['5 s', '65 s', '90 s', '2 min', '120 min']);
+    expect([7200, 7201, 90_360].map(time)).toEqual(['2 h', '2 h 30 min', '25 h 30 min']);
+  });
+});
+
+describe('ohms in words', () => {
+  it.each([
+    [0.3, '0.3 Ω'],
+    [147, '147 Ω'],
+    [2200, '2.2 kΩ'],
+    [47_500, '47.5 kΩ'],
+    [33e6, '33 MΩ'],
+  ])('%d is %s', (value, words) => expect(ohms(value)).toBe(words));
+
+  it('say when the meter cannot tell', () => {
+    expect(quantity({ ohms: 0.04, uncertainty: 0.6, belowResolution: true })).toBe('under 0.1 Ω');
+  });
+});
+
+describe('terminals in words', () => {
+  it('run together only where labels count on', () => {
+    const structure = described(['1', '2', '3', '4', '9', 'A1', 'A2', 'A3', 'N', 'L'], 1);
+    const ids = structure.terminals.map(({ id }) => id);
+    expect(terminalList(structure, ids)).toBe('1 to 4, 9, A1 to A3, N, L');
+    expect(terminalList(structure, ids.slice(0, 2))).toBe('1, 2');
+  });
+
+  it('unnamed positions are numbered in handle order', () => {
+    const structure = described(['1', '2'], 3);
+    expect(structure.settings.map(({ id }) => settingName(structure, id))).toEqual([
+      'Position 1',
+      'Position 2',
+      'Position 3',
+    ]);
+  });
+});
+
+describe('a table in words', () => {
+  it('tells a selector from position to position, and says so far while it is not complete', () => {
+    const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
+    const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+    const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: null })];
+    const [one, two, three] = change.terminals.map(({ id }) => id) as [never, never, never];
+    const read = (setting: number, red: never, black: never, value: Value) =>
+      events.push(
+        writer.write(events, {
+          kind: 'answered',
+          act: 'pair',
+          prompt: null,
+          source: 'typed',
+          inCircuit: false,
+          readings: [
+            {
+              id: newId(),
+              setting: change.settings[setting]?.id as never,
+              red: [red],
+              black: [black],
+              value,
+            },
+          ],
+        }),
+      );
+    read(0, one, two, { kind: 'ohms', ohms: 0.3 });
+    read(1, one, three, { kind: 'ohms', ohms: 0.3 });
+    const map = createMapper()(events);
+    const table = truthTable(map);
+    expect(patternTitle(table)).toBe('1 pole, 2 positions, so far');
+    expect(patternWords(map.structure, table)).toEqual([
+      'From position to position, terminal 1 goes to 2, 3.',
+    ]);
+  });
+});
