@@ -44,6 +44,21 @@ const floors = FLOORS.map((floor, index) => {
   ]);
 });
 
+/** Rooms of the planner, in the same order. */
+const PLANNER_ROOMS = ['hands', 'field', 'chance', 'schools', 'recheck', 'next', 'ahead'];
+
+const plannerRooms = PLANNER_ROOMS.map((room, index) => {
+  const above = PLANNER_ROOMS.slice(index + 1).map((name) => `../${name}/*`);
+  const message = `planner/${room} may import only from: ${PLANNER_ROOMS.slice(0, index).join(', ') || 'nothing'}.`;
+  const outside = FLOORS.slice(FLOORS.indexOf('planner') + 1).map((name) => `**/${name}/*`);
+  return forbid(
+    [`core/src/planner/${room}/**/*.ts`],
+    [...above, '../index.js', ...outside, '**/testing/*', ...OUTSIDE_CORE],
+    message,
+    ['**/*.test.ts'],
+  );
+});
+
 export default tseslint.config(
   {
     ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs', 'core/src/formats/checkers.ts'],
@@ -61,6 +76,7 @@ export default tseslint.config(
     },
   },
   ...floors,
+  ...plannerRooms,
   forbid(
     ['contract/src/**/*.ts'],
     ['react*', '@nestjs/*', '@which-way/server*', '@which-way/web*'],

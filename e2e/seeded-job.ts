@@ -1,4 +1,4 @@
-import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
+import { createWriter, lastChange, type Deed, type JobEvent } from '@which-way/core/log';
 import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import type { Served } from './served.js';
 
@@ -11,7 +11,11 @@ export async function seedJob(
   const newId = newIdFrom(seededRandom(Date.now() % 2 ** 31));
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
   const events: JobEvent[] = [];
-  for (const what of deedsOf(newId)) events.push(writer.write(events, what));
+  // Each change of the switch is made on the one before it.
+  for (const what of deedsOf(newId))
+    events.push(
+      writer.write(events, what.kind === 'restructured' ? { ...what, basedOn: lastChange(events) } : what),
+    );
   const id = newId<never>();
   const post = async (path: string, body: unknown) => {
     const response = await fetch(served.base + path, {

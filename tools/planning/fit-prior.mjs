@@ -1,4 +1,4 @@
-// Fits the network of core/src/planner/prior.ts to samples, by Adam (Kingma and Ba, "Adam: a method for stochastic
+// Fits the network of core/src/planner/chance/prior.ts to samples, by Adam (Kingma and Ba, "Adam: a method for stochastic
 // optimization", 2015) on the logistic loss, with a small ridge. Seeded: the same samples give the same weights.
 import { bend, priorChance } from '@which-way/core/planner';
 import { seededRandom, shuffled } from '@which-way/core/switch';

@@ -1,6 +1,6 @@
 // Trains the chance that two terminals join in a setting, from what the settings showed: a small network, on switches
 // drawn from the generated families (never from the corpus). Two rounds: the first maps them with one chance for all
-// pairs, the second with what the first learnt. Writes core/src/planner/prior-weights.ts; run by hand
+// pairs, the second with what the first learnt. Writes core/src/planner/chance/prior-weights.ts; run by hand
 // (`npm run train-prior`) when the features change. With `-- --leave-out` it writes nothing and prints instead, for each
 // family, the loss on it of what was trained without it, beside that of a constant chance.
 import { writeFileSync } from 'node:fs';
@@ -105,7 +105,7 @@ function write({ bias, direct, hidden }) {
   );
   const names = FEATURES.map((name, at) => `    ${direct[at]}, // ${name}`).join('\n');
   writeFileSync(
-    new URL('../../core/src/planner/prior-weights.ts', import.meta.url),
+    new URL('../../core/src/planner/chance/prior-weights.ts', import.meta.url),
     `import type { PriorWeights } from './prior.js';
 
 /** Weights of the learnt chance, by feature. Data: written by tools/planning/train-prior.mjs, never by hand. */

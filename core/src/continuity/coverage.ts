@@ -1,4 +1,4 @@
-import { factAt, type Settled } from './settle.js';
+import { factAt, type Settled } from './settled.js';
 
 /** How far one setting is, counted in pairs of contact terminals. */
 export interface Coverage {

@@ -1,8 +1,9 @@
+import { cellOf, pairCell } from '../partition/index.js';
 import type { Evidence } from '../sense/index.js';
 import { ASSUMED_APART, known, UNKNOWN } from './fact.js';
 import type { Link } from './link.js';
 import { canonicalState, copyState, hold, merge, netOf, netsOfState } from './net-state.js';
-import type { Settled } from './settle.js';
+import type { Settled } from './settled.js';
 
 /** What a settled setting was extended from: by what its readings are, and which cells they were read across. */
 interface Ground {
@@ -31,7 +32,7 @@ export function extendSettled(before: Settled, added: readonly Evidence[]): Sett
   for (const { link, joins } of links) {
     const { a, b } = link;
     if (!(joins ? merge(state, a, b) : hold(state, a, b))) return null;
-    measured[a * size + b] = 1;
+    measured[cellOf(size, a, b)] = 1;
     touched.add(netOf(state, a)).add(netOf(state, b));
   }
   const nets = netsOfState(state);
@@ -41,12 +42,12 @@ export function extendSettled(before: Settled, added: readonly Evidence[]): Sett
     if (![...touched].some((net) => netOf(state, net) === nets[a])) continue;
     for (let b = 0; b < size; b += 1) {
       if (a === b) continue;
-      const cell = Math.min(a, b) * size + Math.max(a, b);
+      const cell = pairCell(size, a, b);
       const [netA, netB] = [nets[a] as number, nets[b] as number];
       let fact = UNKNOWN;
       if (netA === netB) fact = known(measured[cell] === 1, true, byTone);
-      else if (state.apart[netA * size + netB] === 1) fact = known(measured[cell] === 1, false, byTone);
-      facts[a * size + b] = facts[b * size + a] = fact;
+      else if (state.apart.has(netA, netB)) fact = known(measured[cell] === 1, false, byTone);
+      facts[cellOf(size, a, b)] = facts[cellOf(size, b, a)] = fact;
     }
   }
   const of = (joins: boolean) => links.flatMap((one) => (one.joins === joins ? [one.link] : []));

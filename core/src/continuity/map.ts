@@ -3,7 +3,8 @@ import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } fro
 import { positionsClosed, type SettingId, type Structure } from '../switch/index.js';
 import { extendSettled } from './extend-settled.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
-import { settle, type Blocks, type Explanations, type Settled } from './settle.js';
+import { settle } from './settle.js';
+import { type Blocks, type Explanations, type Settled } from './settled.js';
 
 /** One setting of the map. */
 export interface MappedSetting {

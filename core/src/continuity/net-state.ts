@@ -1,4 +1,4 @@
-import type { Partition } from '../partition/index.js';
+import { PairMarks, type Partition } from '../partition/index.js';
 import type { ReadingId } from '../switch/index.js';
 
 /** A low bundle: some net meets both sides. Places of terminals; sides do not overlap. */
@@ -13,20 +13,20 @@ export interface Clause {
 export interface NetState {
   size: number;
   parent: Int16Array;
-  /** `size` squared, by the names of nets; only cells of present names count. */
-  apart: Uint8Array;
+  /** Pairs of nets, by their names; only those of present names count. */
+  apart: PairMarks;
 }
 
 export function emptyState(size: number): NetState {
   return {
     size,
     parent: Int16Array.from({ length: size }, (_, place) => place),
-    apart: new Uint8Array(size * size),
+    apart: PairMarks.none(size),
   };
 }
 
 export function copyState({ size, parent, apart }: NetState): NetState {
-  return { size, parent: parent.slice(), apart: apart.slice() };
+  return { size, parent: parent.slice(), apart: apart.copy() };
 }
 
 /** The name of a terminal's net: its smallest member. */
@@ -39,22 +39,22 @@ export function netOf({ parent }: NetState, place: number): number {
 export const netsOfState = (state: NetState): Partition =>
   Array.from({ length: state.size }, (_, place) => netOf(state, place));
 
-/** The same knowledge in the one form that does not depend on the order in which it came. */
+/** The knowledge of a state in the one form that does not depend on the order in which it came. */
 export function canonicalState(state: NetState): NetState {
   const { size } = state;
   const nets = netsOfState(state);
-  const apart = new Uint8Array(size * size);
+  const apart = PairMarks.none(size);
   for (let one = 0; one < size; one += 1) {
     if (nets[one] !== one) continue;
     for (let other = 0; other < size; other += 1)
-      if (nets[other] === other) apart[one * size + other] = state.apart[one * size + other] as number;
+      if (nets[other] === other && state.apart.has(one, other)) apart.mark(one, other);
   }
   return { size, parent: Int16Array.from(nets), apart };
 }
 
 /** Whether the nets of two terminals are held apart. */
 export function areApart(state: NetState, a: number, b: number): boolean {
-  return state.apart[netOf(state, a) * state.size + netOf(state, b)] === 1;
+  return state.apart.has(netOf(state, a), netOf(state, b));
 }
 
 /** Joins the nets of two terminals; false when they are held apart. */
@@ -62,11 +62,11 @@ export function merge(state: NetState, a: number, b: number): boolean {
   const [one, other] = [netOf(state, a), netOf(state, b)];
   if (one === other) return true;
   const { size, apart } = state;
-  if (apart[one * size + other] === 1) return false;
+  if (apart.has(one, other)) return false;
   const [root, gone] = one < other ? [one, other] : [other, one];
   state.parent[gone] = root;
   for (let net = 0; net < size; net += 1) {
-    if (apart[gone * size + net] === 1) apart[root * size + net] = apart[net * size + root] = 1;
+    if (apart.has(gone, net)) apart.mark(root, net);
   }
   return true;
 }
@@ -75,7 +75,7 @@ export function merge(state: NetState, a: number, b: number): boolean {
 export function hold(state: NetState, a: number, b: number): boolean {
   const [one, other] = [netOf(state, a), netOf(state, b)];
   if (one === other) return false;
-  state.apart[one * state.size + other] = state.apart[other * state.size + one] = 1;
+  state.apart.mark(one, other);
   return true;
 }
 
@@ -131,7 +131,7 @@ function openPairs(state: NetState, { red, black }: Clause, steps: Steps): [numb
   const left: [number, number][] = [];
   for (const one of reds) {
     if (blacks.includes(one)) return 'met';
-    for (const other of blacks) if (state.apart[one * state.size + other] === 0) left.push([one, other]);
+    for (const other of blacks) if (!state.apart.has(one, other)) left.push([one, other]);
   }
   return left;
 }
@@ -235,8 +235,6 @@ function unknownPairs(state: NetState): [number, number][] {
   const { size, parent, apart } = state;
   const names = Array.from({ length: size }, (_, place) => place).filter((place) => parent[place] === place);
   return names.flatMap((one, at) =>
-    names
-      .slice(at + 1)
-      .flatMap((other): [number, number][] => (apart[one * size + other] === 1 ? [] : [[one, other]])),
+    names.slice(at + 1).flatMap((other): [number, number][] => (apart.has(one, other) ? [] : [[one, other]])),
   );
 }

@@ -2,7 +2,7 @@ import type { ReadingId, TerminalId } from '../switch/index.js';
 import { inferFrom, shrink, type EvidenceSet } from './evidence-set.js';
 import { areApart, netOf } from './net-state.js';
 import { shortestPath, type Link } from './link.js';
-import { factAt, type Settled } from './settle.js';
+import { factAt, type Settled } from './settled.js';
 
 /**
  * The readings that prove a fact, in the order in which one reads them: for a join a chain from one terminal to

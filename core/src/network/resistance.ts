@@ -57,7 +57,7 @@ export function potentials(
   return solved && Float64Array.from({ length: nodes }, (_, node) => solved.get(tied[node] as number) ?? 0);
 }
 
-/** The same with shorts contracted: two nodes tied by nothing are one, so that the matrix stays well conditioned. */
+/** A network with its shorts contracted: two nodes tied by nothing are one, so that the matrix stays well conditioned. */
 function betweenNodes(network: readonly Resistance[], from: number, to: number): number {
   if (from === to) return 0;
   return solveFrom(network, from, to)?.get(from) ?? Infinity;

@@ -1,43 +1,40 @@
-export * from './most-left.js';
-export * from './plan.js';
-export * from './answer.js';
-export * from './handle.js';
-export * from './recheck.js';
-export * from './move.js';
-export * from './hands.js';
-export * from './field.js';
-export * from './experience.js';
-export * from './chance.js';
-export * from './features.js';
-export * from './likeness.js';
-export * from './prior.js';
-export * from './prior-weights.js';
-export * from './schools.js';
-export * from './course.js';
-export * from './situation.js';
-export * from './by-time.js';
-export * from './ladder.js';
-export * from './certify.js';
-export * from './tell-apart.js';
-export * from './working-pairs.js';
-export * from './learn-hands.js';
-export * from './field-of-map.js';
-export * from './approach.js';
-export * from './forecast.js';
-export * from './recheck-plan.js';
-export * from './loose-net.js';
-export * from './recheck-board.js';
-export * from './recheck-bundles.js';
-export * from './recheck-sides.js';
-export * from './recheck-polish.js';
-export * from './recheck-rollout.js';
-export * from './desk.js';
-export * from './tell-tale.js';
-export * from './return-sweep.js';
-export * from './clips.js';
-export * from './named-pairs.js';
-export * from './meter-check.js';
-export * from './suspects.js';
-export * from './sweep.js';
-export * from './to-frame.js';
-export * from './other-way-round.js';
+export { createDesk, type DeskAnswer } from './ahead/desk.js';
+export {
+  followUpsOf,
+  forecastCourse,
+  foreseenAsk,
+  supposedJoins,
+  type Expected,
+  type FollowUps,
+} from './ahead/forecast.js';
+export { forecast, forecastIn } from './next/most-left.js';
+export { learntChance } from './chance/chance.js';
+export { experienceOf } from './chance/experience.js';
+export { FEATURES, featuresOf } from './chance/features.js';
+export { likenessOf } from './chance/likeness.js';
+export { bend, priorChance } from './chance/prior.js';
+export { answerTo } from './field/answer.js';
+export { fieldOf } from './field/field-of-map.js';
+export { copyField, isOpen } from './field/field.js';
+export type { Move } from './hands/move.js';
+export { impliedBySounded } from './field/sweep.js';
+export { clipChangeFor, type ClipChange } from './hands/clips.js';
+export { handleAt, handleLeftAt } from './hands/handle.js';
+export { costOf, EMPTY_HANDS, ORDINARY_HANDS, type HandCosts, type Hands } from './hands/hands.js';
+export { checkDue, doubtfulActs, type CheckDue } from './hands/meter-check.js';
+export { plainPlan, planNext, type Outlook, type Plan } from './next/plan.js';
+export { returnSweep, returnWanted } from './next/return-sweep.js';
+export { firstSuspect, rankSuspects, type Suspect } from './next/suspects.js';
+export { readTheSame, tellTaleOf } from './next/tell-tale.js';
+export { frameAsk } from './next/to-frame.js';
+export { takeMove, type RecheckBoard, type RecheckSetting } from './recheck/recheck-board.js';
+export { isRechecked, recheckCourse, recheckForecast, type RecheckCost } from './recheck/recheck-plan.js';
+export { recheckWanted } from './recheck/recheck.js';
+export { approachOf, costsOf, holdsItself, type Reason } from './schools/approach.js';
+export { byTime } from './schools/by-time.js';
+export { agrees, certify, type Hypothesis } from './schools/certify.js';
+export { blankField, runCourse } from './schools/course.js';
+export { ladder } from './schools/ladder.js';
+export { namedPairs } from './schools/named-pairs.js';
+export { likelyFirst, pairFirst, positionFirst } from './schools/schools.js';
+export { workingPairs } from './schools/working-pairs.js';

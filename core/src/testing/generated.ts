@@ -39,7 +39,7 @@ export interface Bench {
   add<What extends Deed>(what: What): JobEvent<What>;
   /** A free pair reading in a setting, by place. */
   read(setting: number, a: number, b: number, value: Value): Reading;
-  /** The same with terminals tied together on a lead. */
+  /** A reading of the person's own choice with terminals tied together on a lead. */
   bundle(setting: number, red: readonly number[], black: readonly number[], value: Value): Reading;
 }
 

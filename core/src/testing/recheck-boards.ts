@@ -1,5 +1,6 @@
+import { PairMarks } from '../partition/index.js';
 import fc from 'fast-check';
-import { setBit, wordsFor, type Bits } from '../planner/bits.js';
+import { setBit, wordsFor, type Bits } from '../planner/field/bits.js';
 import {
   costOf,
   EMPTY_HANDS,
@@ -11,13 +12,13 @@ import {
   type RecheckSetting,
 } from '../planner/index.js';
 
-/** Flags of a square as rows of bits. */
-function rowsOf(flags: Uint8Array, size: number): Bits {
+/** Marks of pairs as rows of bits. */
+function rowsOf(marks: PairMarks): Bits {
+  const { size } = marks;
   const words = wordsFor(size);
   const rows = new Int32Array(size * words);
-  flags.forEach((flag, cell) => {
-    if (flag === 1) setBit(rows, cell % size, Math.floor(cell / size), words);
-  });
+  for (let a = 0; a < size; a += 1)
+    for (let b = 0; b < size; b += 1) if (marks.has(a, b)) setBit(rows, b, a, words);
   return rows;
 }
 
@@ -29,18 +30,18 @@ export function onceOnly(
   const size = nets[0]?.length ?? 0;
   const places = Array.from({ length: size }, (_, place) => place);
   const settingOf = (row: readonly number[], setting: number): RecheckSetting => {
-    const single = new Uint8Array(size * size);
-    for (const one of row) for (const other of row) if (one !== other) single[one * size + other] = 1;
+    const single = PairMarks.none(size);
+    for (const one of row) for (const other of row) if (one !== other) single.mark(one, other);
     const loose = [...new Set(row)].flatMap((net) => {
       const members = places.filter((place) => row[place] === net);
       // Without one link the rest of the chain is a part of its own, of which no open says anything.
       return members.slice(1).map((rest, cut) => ({
         net,
         parts: row.map((own, place) => (own === net && members.indexOf(place) > cut ? rest : own)),
-        apart: rowsOf(single, size),
+        apart: rowsOf(single),
       }));
     });
-    const leaveOut = new Uint8Array(size * size);
+    const leaveOut = PairMarks.none(size);
     return {
       nets: row,
       single,
@@ -68,10 +69,7 @@ export const WEIGHTS = { join: 2, ahead: 0.1 };
 export const clips = (clipsOwned: number) => ({ ...ORDINARY_HANDS, clipsOwned });
 /** Pairs of nets that one reading parts, and a thousand for each loose net. */
 export const leftOn = ({ settings }: RecheckBoard) =>
-  settings.reduce(
-    (sum, { single, loose }) => sum + single.reduce((all, one) => all + one, 0) + 1000 * loose.length,
-    0,
-  );
+  settings.reduce((sum, { single, loose }) => sum + 2 * single.count() + 1000 * loose.length, 0);
 
 /** Makes the moves of a chooser until it has none; the seconds of all. */
 export function toTheEnd(

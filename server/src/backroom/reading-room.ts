@@ -122,7 +122,7 @@ export class ReadingRoom {
     return { job: toJob(row), ...readStored(stored), cursor: stored.at(-1)?.row ?? after };
   }
 
-  /** The same as JSON, null where there is none; `gone` is when it was deleted, if it was. */
+  /** The job with its log as JSON, null where there is none; `gone` is when it was deleted, if it was. */
   job(id: string, after: number): { json: string | null; gone: string | null } {
     const opened = this.open(id, after);
     if (opened) return { json: JSON.stringify(opened), gone: null };

@@ -3,7 +3,7 @@ import type { Work } from '@which-way/contract';
 /** How long work says how far it is: which step, how much of it is done, and of how much (0: nobody knows). */
 export type Reporter = (step: Work['step'], done: number, total: number) => void;
 
-/** The same as heard on the main thread, through the door of the worker. */
+/** A reporter as it is heard on the main thread, through the door of the worker. */
 export type Heard = (step: Work['step'], done: number, total: number) => unknown;
 
 /** Thrown inside work that was asked to end. */

@@ -1,0 +1,193 @@
+import { cellOf } from '../../partition/index.js';
+import type { Experience } from './experience.js';
+import type { Field, FieldSetting } from '../field/field.js';
+import type { Likeness } from './likeness.js';
+
+/** What speaks for or against two terminals joining in a setting, each between about -2 and 2: see `FEATURES`. */
+export function featuresOf(
+  field: Field,
+  experience: Experience,
+  likeness: Likeness,
+  setting: number,
+  a: number,
+  b: number,
+): number[] {
+  return [
+    ...aboutThePair(field, experience, setting, a, b),
+    ...aboutTheNets(experience, likeness, setting, a, b),
+    ...aboutTheSwitch(field, experience, likeness, setting, a, b),
+  ];
+}
+
+/** What became of this pair, and of its two terminals, in the other settings. */
+function aboutThePair(
+  { size, places, settings }: Field,
+  { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, members }: Experience,
+  setting: number,
+  a: number,
+  b: number,
+): number[] {
+  const cell = cellOf(size, a, b);
+  const [closed, parted] = [joined[cell] as number, apart[cell] as number];
+  const seen = closed + parted;
+  const joinedAt = (at: number) => nets[at] !== undefined && nets[at][a] === nets[at][b];
+  const apartAt = (at: number) => {
+    const beside = nets[at];
+    const held = settings[at]?.nets.apart;
+    return beside !== undefined && held !== undefined && held.has(beside[a] as number, beside[b] as number);
+  };
+  const here = members[setting] as Uint16Array;
+  const [hub, other] = (degree[a] as number) >= (degree[b] as number) ? [a, b] : [b, a];
+  const [most, least] = [degree[hub] as number, degree[other] as number];
+  const samePole = pole[a] === pole[b];
+  const idle = here[hub] === 1 && (busy[hub] as number) > 0;
+  const left = Math.max(1, open[setting] as number);
+  const missing = usual - (joins[setting] as number);
+  const hubNet = nets[setting]?.[hub] ?? hub;
+  const choices = Math.max(1, (openAt[setting] as Uint16Array)[hubNet] as number);
+  return [
+    logit(usual > 0 ? missing / left : 0.7 / places.length),
+    flag(usual <= 0),
+    closed > 0 ? repeats : 0,
+    closed > 0 ? 1 - repeats : 0,
+    seen > 0 ? closed / seen : 0,
+    flag(closed > 0 && parted === 0),
+    closed === 0 ? Math.min(parted, 6) / 6 : 0,
+    joinedAt(setting - 1) || joinedAt(setting + 1) ? repeats : 0,
+    flag(apartAt(setting - 1) || apartAt(setting + 1)),
+    flag(joinedAt(setting - 2) || joinedAt(setting + 2)),
+    flag(most === 0),
+    flag(most === 1 && least === 0),
+    flag(most === 1 && least === 1 && closed === 0),
+    flag(least === 0),
+    flag(samePole && closed === 0 && seen > 0),
+    flag(!samePole && least > 0),
+    idle && most > 1 ? 1 + logit(1 / (choices + 0.5)) / 4 : 0,
+    flag(idle && most > 1 && (least === 0 || closed > 0)),
+    flag(most > 1 && least === 0),
+    flag(seen === 0),
+    flag(here[other] === 1 && !idle && most > 1),
+    flag((busy[a] as number) > 0 && (busy[b] as number) > 0),
+    repeats,
+  ];
+}
+
+/** How the nets of the two stand in this setting, and how nets grow in this switch. */
+function aboutTheNets(
+  { nets, members }: Experience,
+  { growth, grown, grownIn, partners }: Likeness,
+  setting: number,
+  a: number,
+  b: number,
+): number[] {
+  const here = members[setting] as Uint16Array;
+  const net = nets[setting] as Int16Array;
+  const [one, other] = [here[a] as number, here[b] as number];
+  const single = flag(one === 1 && other === 1);
+  const grows = flag(one === 1) + flag(other === 1) === 1 ? 1 : 0;
+  const rate = logit((grown.joined + 0.5) / (grown.tried + 5));
+  const { joined, tried } = grownIn[setting] as Likeness['grown'];
+  const crossed = (partners[a] ?? []).some((x) =>
+    (partners[b] ?? []).some((y) => x !== y && x !== b && y !== a && net[x] === net[y]),
+  );
+  return [
+    single,
+    single * (1 - growth),
+    grows,
+    flag(one > 1 && other > 1),
+    growth,
+    growth * grows,
+    rate,
+    rate * grows,
+    grows * logit((joined + 0.3) / (tried + 3)),
+    Math.min(one, 4) / 4 + Math.min(other, 4) / 4,
+    flag(crossed),
+  ];
+}
+
+/** What settings that resemble this one say, how much is known, and how large the switch is. */
+function aboutTheSwitch(
+  { settings, places }: Field,
+  { nets }: Experience,
+  { alike, known, knownWell }: Likeness,
+  setting: number,
+  a: number,
+  b: number,
+): number[] {
+  const beside = alike[setting] as Float64Array;
+  let [votes, all, nearest] = [0, 0, 0];
+  for (let at = 0; at < settings.length; at += 1) {
+    if (at === setting) continue;
+    const net = nets[at] as Int16Array;
+    const [one, other] = [net[a] as number, net[b] as number];
+    const { nets: state } = settings[at] as FieldSetting;
+    if (one !== other && !state.apart.has(one, other)) continue;
+    const weight = beside[at] as number;
+    all += weight;
+    if (one !== other) continue;
+    votes += weight;
+    nearest = Math.max(nearest, weight);
+  }
+  return [
+    logit((votes + 0.1) / (all + 0.6)),
+    nearest,
+    known[setting] as number,
+    Math.min(1, knownWell / 4),
+    flag(knownWell === 0),
+    places.length / 24,
+    settings.length / 12,
+  ];
+}
+
+const flag = (holds: boolean): number => (holds ? 1 : 0);
+
+/** ln(p / (1 - p)), with p held between 0.002 and 0.9, over 3. */
+function logit(chance: number): number {
+  const held = Math.min(0.9, Math.max(0.002, chance));
+  return Math.log(held / (1 - held)) / 3;
+}
+
+/** Names of the features, in order; the weights are stored in this order. */
+export const FEATURES = [
+  'joins missing here over pairs left',
+  'no setting known yet',
+  'joined elsewhere, where joins come again',
+  'joined elsewhere, where they do not',
+  'share of settings in which it is joined',
+  'joined in all',
+  'joined in none of so many',
+  'joined beside, where joins come again',
+  'apart beside',
+  'joined two settings away',
+  'no partners',
+  'one has one partner, the other none',
+  'each has one partner, another',
+  'one has no partner',
+  'two throws of a pole',
+  'of two poles',
+  'the hub is idle here, over its choices',
+  'the hub is idle, and the other a throw of it or new',
+  'a hub and a terminal without partners',
+  'nothing known elsewhere',
+  'the hub has its throw here',
+  'both join something somewhere',
+  'joins come again',
+  'both alone here',
+  'both alone here, where nets stay small',
+  'one alone, the other in a net',
+  'both in nets',
+  'nets grow',
+  'nets grow, and this would',
+  'a net takes in what is tried on it',
+  'the same, where this would',
+  'the same, in this setting',
+  'sizes of the two nets',
+  'their partners elsewhere join each other here',
+  'what settings that are alike say',
+  'likeness of the most alike in which it is joined',
+  'share of this setting that is known',
+  'settings known well',
+  'none known well',
+  'terminals',
+  'settings',
+] as const;

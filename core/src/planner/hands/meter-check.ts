@@ -1,0 +1,64 @@
+import type { SwitchMap } from '../../continuity/index.js';
+import type { EventId } from '../../switch/index.js';
+import type { JobEvent } from '../../log/index.js';
+
+/** Opens in a row after which one looks whether the meter is still awake (common practice: after a long run of nothing). */
+const LONG_RUN = 40;
+/** Minutes without a reading after which a handheld has gone to sleep (from memory: 10 to 30 by meter). */
+const AUTO_OFF_MINUTES = 10;
+
+/** Why the leads have to be held together now. */
+export type CheckDue =
+  | 'first'
+  /** The last check failed. */
+  | 'failed'
+  /** Nothing was read for longer than the meter stays on. */
+  | 'idle'
+  /** Nothing joined for a long run: a meter asleep or a lead off reads the same. */
+  | 'opens';
+
+/**
+ * Whether the meter has to be checked before the next reading, and why; null when not.
+ * @param now ISO time; null: only what does not depend on the clock or on how long a run is.
+ */
+export function checkDue(map: SwitchMap, now: string | null): CheckDue | null {
+  const checks = checksOf(map);
+  const last = checks.at(-1);
+  if (!last) return 'first';
+  if (last.what.kind === 'meter-failed') return 'failed';
+  if (now === null) return null;
+  const since = readingsAfter(map, last);
+  const newest = since.at(-1)?.event ?? last;
+  if ((Date.parse(now) - Date.parse(newest.at)) / 60000 >= AUTO_OFF_MINUTES) return 'idle';
+  const run = since.length - 1 - since.findLastIndex(({ evidence }) => evidence.says === 'joins');
+  return run >= LONG_RUN ? 'opens' : null;
+}
+
+function checksOf({ log }: SwitchMap): JobEvent[] {
+  return log.ordered.filter(
+    ({ id, what }) =>
+      (what.kind === 'meter-checked' || what.kind === 'meter-failed') && !log.withdrawn.has(id),
+  );
+}
+
+function readingsAfter({ log, tape }: SwitchMap, check: JobEvent): SwitchMap['tape'] {
+  const after = new Set(log.ordered.slice(log.ordered.indexOf(check) + 1).map(({ id }) => id));
+  return tape.filter(({ event, standing }) => standing === 'counts' && after.has(event.id));
+}
+
+/** Acts whose readings are doubtful: taken between the last good check and one that failed, and still counting. */
+export function doubtfulActs(map: SwitchMap): EventId[] {
+  const { log, tape } = map;
+  const counting = new Set(tape.flatMap(({ event, standing }) => (standing === 'counts' ? [event.id] : [])));
+  const doubtful: EventId[] = [];
+  let since: EventId[] = [];
+  for (const { id, what } of log.ordered) {
+    if (log.withdrawn.has(id)) continue;
+    if (what.kind === 'meter-checked') since = [];
+    else if (what.kind === 'meter-failed') {
+      doubtful.push(...since);
+      since = [];
+    } else if (counting.has(id)) since.push(id);
+  }
+  return doubtful;
+}

@@ -1,0 +1,193 @@
+import { factAt, type LookAgain, type SwitchMap } from '../../continuity/index.js';
+import { firstSetting, liveEvents, type Approach, type Ask } from '../../log/index.js';
+import { type ActuatorId, type EventId, type SettingId } from '../../switch/index.js';
+import type { CourseMemory } from '../recheck/course-memory.js';
+import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from '../schools/approach.js';
+import type { Hypothesis } from '../schools/certify.js';
+import { learntChance, type Chance } from '../chance/chance.js';
+import type { Field } from '../field/field.js';
+import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from '../field/field-of-map.js';
+import { fromHere, ORDINARY_HANDS } from '../hands/hands.js';
+import { checkDue, type CheckDue } from '../hands/meter-check.js';
+import { assumedLeft } from './assumed-left.js';
+import { leftIn, pairKey } from './most-left.js';
+import { namedPairs, quickCheck, type QuickCheck } from '../schools/named-pairs.js';
+import { returnAsk, returnWanted } from './return-sweep.js';
+import { polarityAsk } from './other-way-round.js';
+import { isRechecked, recheckForecast, recheckMove, recheckState } from '../recheck/recheck-plan.js';
+import { recheckWanted } from '../recheck/recheck.js';
+
+/** What the hands should do next, and why. */
+export type Plan =
+  /** The leads together: the first reading, and the lead zero; again when the meter may be asleep. */
+  | { kind: 'check-meter'; why: CheckDue }
+  | { kind: 'ask'; ask: Ask; turn: boolean; why: 'map' | 'recheck' | 'return'; reason: Reason | null }
+  /** Everything in the positions found so far is asked; there may be more positions. */
+  | { kind: 'find-position'; actuator: ActuatorId }
+  /** The commons are swept; throws are not tested against each other, nor poles: that many pairs are not known. */
+  | { kind: 'working-pairs-done'; pairs: number }
+  /** The pairs that were named are read, as far as they can be; nothing else is tested. */
+  | ({ kind: 'named-pairs-done' } & QuickCheck)
+  /** Only prompts that were skipped are left: `skips` are the events to take back. */
+  | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
+  /** What is left closed with the wires on, which proves nothing: they have to come off. */
+  | { kind: 'in-circuit-left'; pairs: number }
+  | { kind: 'disputed'; setting: SettingId; count: number }
+  | { kind: 'look-again'; setting: SettingId; item: LookAgain }
+  /** All is settled; nobody has asked for the re-check yet. */
+  | { kind: 'done' }
+  /** All is settled, and any single wrong reading would have shown. */
+  | { kind: 'rechecked' };
+
+/** What is known from outside of what the switch may be; predicts, and proves nothing. */
+export interface Outlook {
+  /** Without much thought: for when the better plan is not ready. */
+  plain?: boolean;
+  hypotheses?: readonly Hypothesis[];
+  chance?: (field: Field) => Chance;
+  /** Courses of the re-check that were thought of before, kept by whoever plans this map. */
+  memory?: CourseMemory;
+  /** The time, ISO: with it the meter is checked again after a pause or a long run of opens. */
+  now?: string;
+}
+
+/**
+ * The next thing to do by the approach that the log chose, with the handle at `at`.
+ * Order: meter check, what the approach's planner asks in the settings found so far, unknown positions, what was assumed,
+ * skipped prompts, what is disputed, what has to be looked at again.
+ */
+export function planNext(
+  map: SwitchMap,
+  at: SettingId | null,
+  outlook: Outlook = {},
+  approach: Approach = approachOf(map),
+): Plan {
+  const due = checkDue(map, null);
+  if (due) return { kind: 'check-meter', why: due };
+  const plan = planReadings(map, at, outlook, approach);
+  // Before a reading, not before a pause: a meter that is not needed may sleep.
+  const again = plan.kind === 'ask' ? checkDue(map, outlook.now ?? null) : null;
+  return again ? { kind: 'check-meter', why: again } : plan;
+}
+
+/** The next thing to do by position-first, which takes no thought: for when the better plan is not ready. */
+export const plainPlan = (map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan =>
+  planNext(map, at, { ...outlook, plain: true }, { ...approachOf(map), order: 'position' });
+
+function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook, approach: Approach): Plan {
+  const open = map.structure.actuators.find(({ closed }) => closed === null);
+  const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
+  // Who holds the leads while the handle turns has to know first where it can be turned to.
+  const { order: school, extent } = approachOf(map);
+  const positionsFirst = extent === 'everything' && school !== 'position' && school !== 'likely';
+  if (finding && positionsFirst) return finding;
+  const asked = nextAsk(map, fieldOf(map), at, outlook, approach);
+  if (asked) return asked;
+  if (finding) return finding;
+  const settings = settingsInOrder(map);
+  const order = fromHere(settings, at && settings.indexOf(at));
+  const assumed = assumedLeft(map, at);
+  const polarity = polarityAsk(map, order);
+  const back = returnWanted(map) ? returnAsk(map) : null;
+  return (
+    namedPairsDone(map) ??
+    workingPairsDone(map, order) ??
+    (assumed && asking(assumed, at, 'assumed')) ??
+    (polarity && asking(polarity, at, 'polarity')) ??
+    inCircuitLeft(map, order) ??
+    skippedLeft(map, order) ??
+    (back && asking(back, at, 'return', 'return')) ??
+    notSettled(map, order) ??
+    afterMapping(map, at, outlook)
+  );
+}
+
+function nextAsk(
+  map: SwitchMap,
+  field: Field,
+  at: SettingId | null,
+  outlook: Outlook,
+  approach: Approach,
+): Plan | null {
+  const { planner, reason } = plannerOf(approach, outlook.hypotheses, namedPairs(map))(field);
+  const chance = (outlook.chance ?? learntChance)(field);
+  // Position-first counts no seconds; to learn them from a long log takes a while.
+  const counts = approach.order !== 'position';
+  const costs = counts ? costsOf(map, approach) : { ...ORDINARY_HANDS, clipsOwned: 0 };
+  const move = planner({ field, hands: handsOf(map, at), costs, chance });
+  if (!move) return null;
+  return asking(askOfMove(map, move), at, reason(move));
+}
+
+function namedPairsDone(map: SwitchMap): Plan | null {
+  if (approachOf(map).extent !== 'named-pairs' || map.complete) return null;
+  return { kind: 'named-pairs-done', ...quickCheck(map, fieldOf(map)) };
+}
+
+function workingPairsDone(map: SwitchMap, order: SettingId[]): Plan | null {
+  if (approachOf(map).extent !== 'working-pairs') return null;
+  const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.coverage.unknown ?? 0), 0);
+  return pairs > 0 ? { kind: 'working-pairs-done', pairs } : null;
+}
+
+function asking(
+  ask: Ask,
+  at: SettingId | null,
+  reason: Reason | null,
+  why: 'map' | 'recheck' | 'return' = 'map',
+): Plan {
+  return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why, reason };
+}
+
+function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
+  for (const setting of order) {
+    const count = map.settings.get(setting)?.settled.contradictions.length ?? 0;
+    if (count > 0) return { kind: 'disputed', setting, count };
+  }
+  for (const setting of order) {
+    const item = map.settings.get(setting)?.settled.lookAgain[0];
+    if (item) return { kind: 'look-again', setting, item };
+  }
+  return null;
+}
+
+function afterMapping(map: SwitchMap, at: SettingId | null, outlook: Outlook): Plan {
+  if (isRechecked(map)) return { kind: 'rechecked' };
+  return recheckWanted(map) ? nextRecheck(map, at, outlook) : { kind: 'done' };
+}
+
+/** The next move of the re-check from where the handle is; what was skipped comes last. */
+function nextRecheck(map: SwitchMap, at: SettingId | null, { plain, memory }: Outlook): Plan {
+  const order = settingsInOrder(map);
+  const skips = skippedPairs(map);
+  const costs = costsOf(map, approachOf(map));
+  const move = recheckMove(
+    recheckState(map, (setting) => skips.get(order[setting] as SettingId) ?? []),
+    handsOf(map, at),
+    costs,
+    { plain, memory },
+  );
+  if (!move) {
+    const pairs = recheckForecast(map, { ...costs, clipsOwned: 0 }).readings;
+    return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
+  }
+  return asking(askOfMove(map, move), at, null, 'recheck');
+}
+
+function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+  if (!wiresOn(map)) return null;
+  const pairs = order.reduce((sum, setting) => {
+    const settled = map.settings.get(setting)?.settled;
+    const open = (settled?.inCircuit ?? []).filter(
+      ({ a, b }) => settled && factAt(settled, a, b).state === 'unknown',
+    );
+    return sum + new Set(open.map(({ a, b }) => pairKey(a, b))).size;
+  }, 0);
+  return pairs === 0 ? null : { kind: 'in-circuit-left', pairs };
+}
+
+function skippedLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+  const pairs = order.reduce((sum, setting) => sum + leftIn(map, setting).readings, 0);
+  if (pairs === 0) return null;
+  return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
+}
