@@ -71,37 +71,42 @@ export function baseOf(
     }
     case 'wires':
       return pigtails(ids);
-    case 'list': {
-      const width = count <= 6 ? count : Math.ceil(Math.sqrt(count * 1.8));
-      const lines = Math.ceil(count / width);
-      const step = lines === 1 ? 0 : 400 / (lines - 1);
-      return plain(
-        inOrder((index) => ({
-          x: spread(index % width, width),
-          y: lines === 1 ? 280 : 80 + step * Math.floor(index / width),
-        })),
-        { y: 8, height: 544 },
-      );
-    }
+    case 'list':
+      return plain(inOrder(inLines(count)), { y: 8, height: 544 });
     case 'wafers':
       return wafers(layout, ids, spots);
     case 'grid':
       return grid(layout, ids, spots);
-    case 'photo': {
-      const height = Math.round(WIDTH / shape);
-      const places = new Map<TerminalId, Place>();
-      for (const [id, spot] of spots)
-        if (spot?.on === 'photo') places.set(id, { x: spot.x * WIDTH, y: spot.y * height });
-      return {
-        height,
-        places,
-        ground: [{ kind: 'photo', height, mirrored: false }],
-        centre: () => middleOf([...places.values()]),
-        flip: overall,
-        mostRadius: 34,
-      };
-    }
+    case 'photo':
+      return onPhoto(spots, shape);
   }
+}
+
+/** In as many lines as fit, a line at a time. */
+function inLines(count: number): (index: number) => Place {
+  const width = count <= 6 ? count : Math.ceil(Math.sqrt(count * 1.8));
+  const lines = Math.ceil(count / width);
+  const step = lines === 1 ? 0 : 400 / (lines - 1);
+  return (index) => ({
+    x: spread(index % width, width),
+    y: lines === 1 ? 280 : 80 + step * Math.floor(index / width),
+  });
+}
+
+/** Where pins were dropped on a photo. @param shape its width over its height. */
+function onPhoto(spots: ReadonlyMap<TerminalId, Spot | null>, shape: number): Base {
+  const height = Math.round(WIDTH / shape);
+  const places = new Map<TerminalId, Place>();
+  for (const [id, spot] of spots)
+    if (spot?.on === 'photo') places.set(id, { x: spot.x * WIDTH, y: spot.y * height });
+  return {
+    height,
+    places,
+    ground: [{ kind: 'photo', height, mirrored: false }],
+    centre: () => middleOf([...places.values()]),
+    flip: overall,
+    mostRadius: 34,
+  };
 }
 
 function middleOf(places: readonly Place[]): Place {

@@ -1,7 +1,7 @@
 import { createRoot } from 'react-dom/client';
 import { App } from './app.js';
 import './index.css';
-import { askBeforeLeaving } from './job/open-sessions.js';
+import { askBeforeLeaving } from './job/session/open-sessions.js';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');

@@ -18,6 +18,7 @@ export {
 export { CHANGES } from './changes/all-changes.js';
 export type { ChangeOf } from './changes/define-change.js';
 export * from './growing.js';
+export { readAngle, readKeys } from './pose-entry.js';
 export { angleOf } from './handle-angle.js';
 export * from './label-list.js';
 export * from './known-switch.js';

@@ -5,7 +5,7 @@ import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { Notice } from '../shared/notice.js';
+import { Notice } from '../shared/controls/notice.js';
 import { nextWords, STEP_WORDS } from '@which-way/words/route';
 import { DeleteDialog, usePutAway } from './put-away.js';
 

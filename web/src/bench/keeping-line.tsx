@@ -4,9 +4,9 @@ import { formatDistanceToNowStrict } from 'date-fns';
 import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { api, RefusedError, toldOf } from '../api/client.js';
-import { browserOutbox } from '../job/outbox.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { browserOutbox } from '../job/outbox/outbox.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { useBegin } from './use-begin.js';
 
 /** How old the last backup is, and the way to make one; on an empty bench the way to put one back. */

@@ -3,10 +3,10 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, toldOf } from '../api/client.js';
-import { browserOutbox } from '../job/outbox.js';
-import { DialogPanel } from '../shared/dialog-panel.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { browserOutbox } from '../job/outbox/outbox.js';
+import { DialogPanel } from '../shared/controls/dialog-panel.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 
 /** Puts a job away, or back on the bench. */
 export function usePutAway() {

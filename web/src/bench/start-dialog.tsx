@@ -6,10 +6,10 @@ import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { newId } from '../job/new-id.js';
-import { DialogPanel } from '../shared/dialog-panel.js';
-import { LibrarySelect } from '../shared/library-select.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { DialogPanel } from '../shared/controls/dialog-panel.js';
+import { LibrarySelect } from '../shared/controls/library-select.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { readStart } from './start-form.js';
 
 /** Asks the least that is needed to begin: how many terminals, how many positions if known, and out of the machine or not. */

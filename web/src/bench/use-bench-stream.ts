@@ -2,7 +2,7 @@ import type { Work } from '@which-way/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { api } from '../api/client.js';
-import { LiveStream } from '../job/live-stream.js';
+import { LiveStream } from '../job/session/live-stream.js';
 
 const ACTIVE: ReadonlySet<Work['state']> = new Set(['waiting', 'running']);
 export const isActive = ({ state }: Work): boolean => ACTIVE.has(state);

@@ -2,8 +2,8 @@ import type { ImportPreview, Work } from '@which-way/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api } from '../api/client.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
 

@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
 import { PhotoStrip } from '../photos/photo-strip.js';
-import { KeptField } from '../shared/kept-field.js';
-import { SubNav } from '../shared/sub-nav.js';
+import { KeptField } from '../shared/controls/kept-field.js';
+import { SubNav } from '../shared/frame/sub-nav.js';
 import { Sisters } from './sisters.js';
 
 const PAGES = [

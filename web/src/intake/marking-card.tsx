@@ -11,7 +11,7 @@ import {
 import { MARKING_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { photoUrl } from '../photos/photo-url.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { designationWords, pieceWords } from '@which-way/words/rating';
 
 const LOOKS: Record<Sureness, string> = {

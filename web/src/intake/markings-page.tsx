@@ -7,7 +7,7 @@ import { Loupe } from '../photos/loupe.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
 import { PhotoStrip } from '../photos/photo-strip.js';
 import { usePhotos } from '../photos/use-photos.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { MarkingCard } from './marking-card.js';
 
 /** Markings: found on a photo under the loupe, transcribed beside it, and decoded. */

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 
 /** Other switches that control the same thing: any may be the bad one, and each can become a job linked to this one. */
 export function Sisters() {

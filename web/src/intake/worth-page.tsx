@@ -2,10 +2,10 @@ import { worthSum, type TurningPoint } from '@which-way/core/worth';
 import { worthOf, type WorthInputs } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
-import { readAmount } from '../shared/amount.js';
-import { KeptField } from '../shared/kept-field.js';
-import { Notice } from '../shared/notice.js';
-import { CheckLine } from '../shared/check-line.js';
+import { readAmount } from '../shared/controls/amount.js';
+import { KeptField } from '../shared/controls/kept-field.js';
+import { Notice } from '../shared/controls/notice.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 type Amount = Exclude<keyof WorthInputs, 'dangerous'>;
 

@@ -1,11 +1,11 @@
 import type { JobId } from '@which-way/core/switch';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import type { JobState } from './job-state.js';
-import type { JobSession } from './job-session.js';
-import { LiveStream } from './live-stream.js';
-import { sessionOf } from './open-sessions.js';
-import { browserOutbox, type Outbox } from './outbox.js';
+import type { JobState } from './session/job-state.js';
+import type { JobSession } from './session/job-session.js';
+import { LiveStream } from './session/live-stream.js';
+import { sessionOf } from './session/open-sessions.js';
+import { browserOutbox, type Outbox } from './outbox/outbox.js';
 
 const SessionContext = createContext<JobSession | null>(null);
 

@@ -3,13 +3,13 @@ import { routeOf, type Step } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Navigate, Outlet, useParams } from 'react-router';
-import { Notice } from '../shared/notice.js';
-import { RouteLine } from '../shared/route-line.js';
-import { SaveMark } from '../shared/save-mark.js';
-import { TopBar } from '../shared/top-bar.js';
-import { AsidePanel, DeletedJob, LostPanel } from './aside-panel.js';
+import { Notice } from '../shared/controls/notice.js';
+import { RouteLine } from '../shared/frame/route-line.js';
+import { SaveMark } from '../shared/frame/save-mark.js';
+import { TopBar } from '../shared/frame/top-bar.js';
+import { AsidePanel, DeletedJob, LostPanel } from './panels/aside-panel.js';
 import { JobProvider, useJobState } from './job-context.js';
-import { StrandedPanel } from './stranded-panel.js';
+import { StrandedPanel } from './panels/stranded-panel.js';
 
 /** What all screens of a job share: its name, its route, and whether the work is saved. */
 export function JobFrame() {

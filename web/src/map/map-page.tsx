@@ -1,8 +1,8 @@
 import type { ReadingId } from '@which-way/core/switch';
 import { useDeferredValue, useState } from 'react';
-import { Inspector, type Inspected } from '../shared/inspector.js';
-import { SideSwitch } from '../shared/side-switch.js';
-import { useStable } from '../shared/use-stable.js';
+import { Inspector, type Inspected } from '../shared/facts/inspector.js';
+import { SideSwitch } from '../shared/drawings/side-switch.js';
+import { useStable } from '../shared/drawings/use-stable.js';
 import { Contradictions } from './panels/contradictions.js';
 import { LookAgainPanel } from './panels/look-again.js';
 import { LooksLike } from './panels/looks-like.js';

@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { toldOf } from '../api/client.js';
 import { useSession } from '../job/job-context.js';
 import { useSafety } from '../safe/use-safety.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { troubleList } from '@which-way/words/safety';
 
 /** Why the Map is shut, and the two ways to open it. */

@@ -3,7 +3,7 @@ import { decodeMarking } from '@which-way/core/rating';
 import { lastCheckedMeter } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
-import { readAmount } from '../shared/amount.js';
+import { readAmount } from '../shared/controls/amount.js';
 
 /** The area of one conductor in mm2 from a cord's marking or a bare number; null when it is neither. */
 export function areaOf(typed: string): number | null {

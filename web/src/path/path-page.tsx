@@ -15,8 +15,8 @@ import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import {
   LINK_WORDS,
   stretchWords,

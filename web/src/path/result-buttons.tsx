@@ -1,7 +1,7 @@
 import type { TestResult } from '@which-way/core/log';
 import { useState } from 'react';
-import { PlainButton } from '../shared/plain-button.js';
-import { CheckLine } from '../shared/check-line.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 interface ResultButtonsProps {
   /** It has a cord in it: at rest it proves little. */

@@ -1,6 +1,6 @@
 import type { SupplyPath } from '@which-way/core/path';
 import { useSession } from '../job/job-context.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { stretchWords } from '@which-way/words/path';
 
 const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };

@@ -3,7 +3,7 @@ import type { PhotoId } from '@which-way/core/switch';
 import { Contrast, Minus, Plus, Scan, SquareDashedMousePointer, Sun } from 'lucide-react';
 import { useId, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { photoUrl } from './photo-url.js';
 
 /** How far markings are enlarged: they are microscopic. */

@@ -1,4 +1,4 @@
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { MOST_DRAWN, type DrawnSwitch } from './drawn-pattern.js';
 
 /** A switch of one's own for practice: its lugs, and position by position what joins. */

@@ -1,6 +1,6 @@
 import type { Probing } from '../map/probing/use-probing.js';
 import { useJobState } from '../job/job-context.js';
-import { Notice } from '../shared/notice.js';
+import { Notice } from '../shared/controls/notice.js';
 import { Link } from 'react-router';
 
 /** The simulated switch of the first lesson is known by its name. */

@@ -3,7 +3,7 @@ import { outcomeOf, type HiddenFault, type Outcome, type SimulatedSwitch } from 
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
-import { Notice } from '../shared/notice.js';
+import { Notice } from '../shared/controls/notice.js';
 import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '@which-way/words/practice';
 import { time } from '@which-way/words/time';
 

@@ -1,47 +1,26 @@
 import { ordinarySwitches } from '@which-way/core/partition';
 import {
-  simulateKnown,
   simulatePattern,
   withFault,
   withSurprises,
   type SimulatedSwitch,
   type SurpriseKind,
 } from '@which-way/core/simulated';
-import { createWriter } from '@which-way/core/log';
-import { describeSwitch, seededRandom, type JobId } from '@which-way/core/switch';
+import { seededRandom } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
-import { newId } from '../job/new-id.js';
-import { Notice } from '../shared/notice.js';
-import { LibrarySelect } from '../shared/library-select.js';
-import { PlainButton } from '../shared/plain-button.js';
-import { TopBar } from '../shared/top-bar.js';
+import { Notice } from '../shared/controls/notice.js';
+import { LibrarySelect } from '../shared/controls/library-select.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { TopBar } from '../shared/frame/top-bar.js';
 import { ordinaryWords } from '@which-way/words/approach';
 import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '@which-way/words/practice';
 import { DrawingUp } from './drawing-up.js';
 import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
+import { makePractice, ORDINARY, switchFor } from './make-practice.js';
 import { LESSON_NAME } from './lesson.js';
-
-/** Ordinary switches to practise on: terminals by positions, small ones first. */
-const SHAPES: readonly [terminals: number, positions: number][] = [
-  [3, 2],
-  [6, 2],
-  [6, 3],
-  [9, 8],
-  [10, 4],
-  [12, 5],
-  [16, 3],
-  [15, 4],
-];
-
-const ORDINARY = SHAPES.flatMap(([terminals, positions]) =>
-  ordinarySwitches(terminals, positions).map((one) => ({
-    key: `${one.kind} ${one.poles} ${one.ways}`,
-    ...one,
-  })),
-);
 
 const DRAWN_NAME = 'a switch of one’s own';
 
@@ -131,44 +110,8 @@ export function PracticePage() {
             </LibrarySelect>
           </div>
           {choice === 'drawn' && <DrawingUp drawn={drawn} onChange={setDrawn} />}
-          <fieldset className="mt-4">
-            <legend>What is wrong with it, or with the meter</legend>
-            {FAULTS.map(([count, words]) => (
-              <label key={count} className="flex min-h-12 items-center gap-3">
-                <input
-                  type="radio"
-                  name="faults"
-                  className="size-5 accent-(--teal)"
-                  checked={faults === count}
-                  onChange={() => setFaults(count)}
-                />
-                {words}
-              </label>
-            ))}
-          </fieldset>
-          <label className="mt-1 block">
-            And for certain
-            <select
-              value={kind}
-              onChange={(event) => setKind(event.target.value as SurpriseKind | '')}
-              className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
-            >
-              <option value="">Nothing</option>
-              {Object.entries({
-                'A contact': CONTACT_FAULT_WORDS,
-                'A part across two lugs': SIMULATED_PART_WORDS,
-                'The meter': METER_FAULT_WORDS,
-              }).map(([group, words]) => (
-                <optgroup key={group} label={group}>
-                  {Object.entries(words).map(([one, does]) => (
-                    <option key={one} value={one}>
-                      {does}
-                    </option>
-                  ))}
-                </optgroup>
-              ))}
-            </select>
-          </label>
+          <Surprises count={faults} onChoose={setFaults} />
+          <ForCertain kind={kind} onChoose={setKind} />
           <p className="my-2 text-quiet">
             Contacts dirty, burnt, welded, broken, unsteady or making from one side only; lamps, motors,
             diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.
@@ -187,36 +130,58 @@ export function PracticePage() {
   );
 }
 
-/** The switch that was chosen, or for a surprise one of the ordinary ones and of the library's first page. */
-async function switchFor(
-  choice: string,
-  library: readonly string[],
-  seed: number,
-): Promise<{ hidden: SimulatedSwitch; title: string } | null> {
-  const all = [...ORDINARY.map(({ key }) => key), ...library];
-  const wanted = choice === 'surprise' ? all[seed % all.length] : choice;
-  const title = choice === 'surprise' ? 'Practice: a surprise' : null;
-  const ordinary = ORDINARY.find(({ key }) => key === wanted);
-  if (ordinary) {
-    const name = ordinaryWords(ordinary.kind, ordinary.poles, ordinary.ways);
-    return {
-      hidden: simulatePattern(ordinary.pattern, name, seed, true),
-      title: title ?? `Practice: ${name}`,
-    };
-  }
-  if (wanted === undefined) return null;
-  const known = await api.entry(wanted);
-  return { hidden: simulateKnown(known, seed, true), title: title ?? `Practice: ${known.name}` };
+/** How many surprises there are. */
+function Surprises({ count, onChoose }: { count: number; onChoose: (count: number) => void }) {
+  return (
+    <fieldset className="mt-4">
+      <legend>What is wrong with it, or with the meter</legend>
+      {FAULTS.map(([many, words]) => (
+        <label key={many} className="flex min-h-12 items-center gap-3">
+          <input
+            type="radio"
+            name="faults"
+            className="size-5 accent-(--teal)"
+            checked={count === many}
+            onChange={() => onChoose(many)}
+          />
+          {words}
+        </label>
+      ))}
+    </fieldset>
+  );
 }
 
-async function makePractice(hidden: SimulatedSwitch, title: string): Promise<string> {
-  const id = newId<JobId>();
-  await api.makeJob({ id, title, outOfMachine: true, simulation: hidden });
-  const writer = createWriter({ newId, now: () => new Date().toISOString() });
-  const { terminals } = hidden;
-  const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
-  const change = describeSwitch({ terminals, positions: null, form: 'rotary', layout }, newId);
-  const event = writer.write([], { kind: 'restructured', change, basedOn: null });
-  await api.postEvents(id, { after: 0, events: [event] });
-  return `/jobs/${id}/map`;
+/** One fault that is there for certain. */
+function ForCertain({
+  kind,
+  onChoose,
+}: {
+  kind: SurpriseKind | '';
+  onChoose: (kind: SurpriseKind | '') => void;
+}) {
+  return (
+    <label className="mt-1 block">
+      And for certain
+      <select
+        value={kind}
+        onChange={(event) => onChoose(event.target.value as SurpriseKind | '')}
+        className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
+      >
+        <option value="">Nothing</option>
+        {Object.entries({
+          'A contact': CONTACT_FAULT_WORDS,
+          'A part across two lugs': SIMULATED_PART_WORDS,
+          'The meter': METER_FAULT_WORDS,
+        }).map(([group, words]) => (
+          <optgroup key={group} label={group}>
+            {Object.entries(words).map(([one, does]) => (
+              <option key={one} value={one}>
+                {does}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
+  );
 }

@@ -3,9 +3,9 @@ import { type RecordId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { readAmount } from '../shared/amount.js';
-import { PlainButton } from '../shared/plain-button.js';
-import { CheckLine } from '../shared/check-line.js';
+import { readAmount } from '../shared/controls/amount.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 const EMPTY = { where: '', volts: '', reason: '', by: '', dial: false };
 const INPUT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3';

@@ -9,14 +9,14 @@ import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
-import { UndoButtons } from '../shared/sub-nav.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { UndoButtons } from '../shared/frame/sub-nav.js';
 import { SUPPLY_WORDS, troubleList } from '@which-way/words/safety';
 import { LiveRecords } from './live-records.js';
 import { SafetyRow } from './safety-row.js';
 import { useSafety } from './use-safety.js';
-import { CheckLine } from '../shared/check-line.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 /** The short list before any ohms are measured in a machine; one tap when the switch is out of it. */
 export function SafePage() {

@@ -9,11 +9,11 @@ import {
 } from '@which-way/core/log';
 import { useId, useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
-import { readAmount } from '../shared/amount.js';
-import { Choice } from '../shared/choice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { readAmount } from '../shared/controls/amount.js';
+import { Choice } from '../shared/controls/choice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { lineWords, TESTER_WORDS } from '@which-way/words/safety';
-import { CheckLine } from '../shared/check-line.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 interface SafetyRowProps {
   line: SafetyLine;

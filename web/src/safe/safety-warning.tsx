@@ -1,8 +1,8 @@
 import { wiresOffOf } from '@which-way/core/log';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { useSafety } from './use-safety.js';
 
 /** On the Map of a switch that is still in its machine: an old list, and wires that make readings lie. */

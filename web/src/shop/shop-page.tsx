@@ -7,10 +7,10 @@ import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, toldOf } from '../api/client.js';
-import { Choice } from '../shared/choice.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
-import { TopBar } from '../shared/top-bar.js';
+import { Choice } from '../shared/controls/choice.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { TopBar } from '../shared/frame/top-bar.js';
 import { lineWords, SUPPLY_WORDS } from '@which-way/words/safety';
 
 /** The shop's own safety lists and notes on local codes. */

@@ -2,8 +2,8 @@ import { HOW_KNOWN, MECHANICS, mechanicsOf, type MechanicsFact } from '@which-wa
 import { MECHANICS_LETTERS } from '@which-way/core/schema';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
-import { Choice } from '../shared/choice.js';
-import { KeptField } from '../shared/kept-field.js';
+import { Choice } from '../shared/controls/choice.js';
+import { KeptField } from '../shared/controls/kept-field.js';
 import { MECHANICS_WORDS } from '@which-way/words/wires';
 
 const HOW_WORDS: Record<(typeof HOW_KNOWN)[number], string> = {

@@ -5,7 +5,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
 import { thumbUrl } from '../photos/photo-url.js';
 import { usePhotos } from '../photos/use-photos.js';
-import { Choice } from '../shared/choice.js';
+import { Choice } from '../shared/controls/choice.js';
 import { LAYOUT_WORDS } from '@which-way/words/layouts';
 
 type Kind = Layout['kind'];

@@ -1,6 +1,6 @@
 import { readLabels } from '@which-way/core/switch';
 import { useState } from 'react';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 
 interface NewSwitchFormProps {
   onDescribe: (terminals: number, positions: number | null, labels?: string[]) => void;

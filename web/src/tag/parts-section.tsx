@@ -4,7 +4,7 @@ import { PART_NOTE_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { ohms } from '@which-way/words/quantity';
 import { terminalName } from '@which-way/words/terminals';
 import { PART_WORDS } from '@which-way/words/wires';

@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { photoOfLayout } from '../photos/photo-url.js';
 import type { Place } from '@which-way/drawing/arrangement';
-import { SwitchDrawing } from '../shared/switch-drawing.js';
-import { SIDE_WORDS, useViewSide } from '../shared/view-side.js';
+import { SwitchDrawing } from '../shared/drawings/switch-drawing.js';
+import { SIDE_WORDS, useViewSide } from '../shared/drawings/view-side.js';
 
 interface TagDrawingProps {
   picked: TerminalId | null;

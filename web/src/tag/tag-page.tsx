@@ -1,5 +1,5 @@
 import { ACTS_OF } from '@which-way/core/log';
-import { SubNav } from '../shared/sub-nav.js';
+import { SubNav } from '../shared/frame/sub-nav.js';
 
 const PAGES = [
   { to: 'path', text: 'Is it the switch?' },

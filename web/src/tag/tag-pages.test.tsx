@@ -214,12 +214,14 @@ describe('the strip log', () => {
     const { written } = await renderJob(<StripPage />, []);
     press('Write down the first step');
     press('Keep the step');
-    expect(screen.getByRole('alert').textContent).toBe('Say what comes off, or take a photo of it.');
+    const told = (words: string) =>
+      until(() => expect(screen.getByRole('alert').textContent).toContain(words));
+    await told('Say what comes off, or take a photo of it.');
     fill('What comes off', 'Cover');
     press('Add fasteners');
     fill('How many', '0');
     press('Keep the step');
-    expect(screen.getByRole('alert').textContent).toContain('is not a count from 1 to 99');
+    await told('is not a count from 1 to 99');
     fill('How many', '3');
     press('Keep the step');
     await until(() =>

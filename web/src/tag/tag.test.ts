@@ -4,14 +4,12 @@ import { createWriter, newWire, readLog, SUPPLIES, type JobEvent, type Wire } fr
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
-import { readAmount } from '../shared/amount.js';
+import { readAmount } from '../shared/controls/amount.js';
 import { angleOf } from '@which-way/core/switch';
 import { turnWords } from '@which-way/words/handles';
 import { lineWords, troubleList } from '@which-way/words/safety';
 import { colorWords, fastenerWords } from '@which-way/words/wires';
-import { readAngle, readKeys } from './handle-section.js';
 import { stickerMap, tagLabels } from './pdf.js';
-import { nextLabel } from './terminals-page.js';
 import { nextTag } from './wires-page.js';
 
 const newId = newIdFrom(seededRandom(9));
@@ -42,18 +40,9 @@ describe('what is typed', () => {
     ['0', null],
   ])('%s is a cord of %s mm2', (text, area) => expect(areaOf(text)).toBe(area));
 
-  it('says where a handle points and which keys are down', () => {
-    expect(readAngle('-67°')).toEqual({ kind: 'angle', degrees: -67 });
-    expect([readAngle(''), readAngle('north'), readAngle('400')]).toEqual([null, undefined, undefined]);
-    expect(readKeys('3 1')).toEqual({ kind: 'keys', down: [1, 3] });
-    expect(readKeys('0')).toEqual({ kind: 'keys', down: [] });
-    expect([readKeys(''), readKeys('two'), readKeys('99')]).toEqual([null, undefined, undefined]);
-  });
-
-  it('gets the next free number for tags and labels', () => {
+  it('gets the next free number for tags', () => {
     expect(nextTag([])).toBe('1');
     expect(nextTag([wire('3'), wire('A'), wire('12')])).toBe('13');
-    expect(nextLabel([{ label: '1' }, { label: '3' }])).toBe('4');
   });
 });
 

@@ -8,8 +8,8 @@ import {
 import { LABEL_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
-import { Choice } from '../shared/choice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Choice } from '../shared/controls/choice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 
 const ROLE_WORDS: Record<TerminalRole, string> = { contact: 'Terminal', dummy: 'Dummy lug', frame: 'FRAME' };
 

@@ -1,4 +1,6 @@
 import {
+  addedTerminal,
+  contactTerminals,
   describeSwitch,
   newTerminal,
   type PlacedTerminal,
@@ -8,10 +10,11 @@ import {
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { spotNear, spotsOf } from '@which-way/drawing/arrangement';
-import { PlainButton } from '../shared/plain-button.js';
-import { SideSwitch } from '../shared/side-switch.js';
-import { useViewSide } from '../shared/view-side.js';
+import { spotNear } from '@which-way/drawing/arrangement';
+import { freeSpots, unplacedOf } from '@which-way/drawing/free-spots';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { SideSwitch } from '../shared/drawings/side-switch.js';
+import { useViewSide } from '../shared/drawings/view-side.js';
 import { HandleSection } from './handle-section.js';
 import { LayoutChoice } from './layout-choice.js';
 import { NewSwitchForm } from './new-switch-form.js';
@@ -29,20 +32,11 @@ export function TerminalsPage() {
     return (
       <main className="p-4 sm:p-6">
         <NewSwitchForm
-          onDescribe={(terminalCount, positions, labels) =>
-            session.restructure(
-              describeSwitch(
-                {
-                  terminals: terminalCount,
-                  positions,
-                  labels,
-                  form: 'rotary',
-                  layout: terminalCount <= 16 ? 'two-rows' : 'list',
-                },
-                newId,
-              ),
-            )
-          }
+          onDescribe={(count, positions, labels) => {
+            const layout = count <= 16 ? 'two-rows' : 'list';
+            const fresh = { terminals: count, positions, labels, form: 'rotary', layout } as const;
+            session.restructure(describeSwitch(fresh, newId));
+          }}
         />
       </main>
     );
@@ -108,40 +102,7 @@ export function TerminalsPage() {
         {terminal ? (
           <TerminalPanel key={terminal.id} terminal={terminal} onClose={() => setPicked(null)} />
         ) : (
-          <section aria-label="Terminals" className="grid gap-3">
-            <h2 className="text-large font-bold">
-              {terminals.filter(({ role }) => role !== 'frame').length} terminals
-            </h2>
-            <div className="flex flex-wrap gap-2">
-              <PlainButton
-                onClick={() =>
-                  session.restructure({
-                    change: 'terminal-added',
-                    terminal: newTerminal(nextLabel(terminals), newId),
-                  })
-                }
-              >
-                One more lug
-              </PlainButton>
-              {!terminals.some(({ role }) => role === 'frame') && (
-                <PlainButton
-                  onClick={() =>
-                    session.restructure({
-                      change: 'terminal-added',
-                      terminal: { ...newTerminal('FRAME', newId), role: 'frame' },
-                    })
-                  }
-                >
-                  Add the FRAME
-                </PlainButton>
-              )}
-            </div>
-            <p className="text-small text-quiet">
-              FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a
-              terminal to rename it, or to say that it is a dummy lug.
-            </p>
-            <RelabelForm terminals={terminals.filter(({ role }) => role !== 'frame')} />
-          </section>
+          <AllTerminals structure={structure} />
         )}
         <LayoutChoice />
       </div>
@@ -149,40 +110,29 @@ export function TerminalsPage() {
   );
 }
 
-/** Terminals that have no place in a layout with places of its own. */
-function unplacedOf({ terminals, layout, placed }: Structure) {
-  if (layout.kind !== 'wafers' && layout.kind !== 'grid' && layout.kind !== 'photo') return [];
-  return terminals.filter(
-    ({ id, role }) =>
-      role !== 'frame' &&
-      !placed.some(
-        ({ terminal, spot }) =>
-          terminal === id &&
-          spot.on === layout.kind &&
-          (spot.on !== 'photo' || (layout.kind === 'photo' && spot.photo === layout.photo)),
-      ),
+/** How many there are, one more of them, and all their labels at once. */
+function AllTerminals({ structure }: { structure: Structure }) {
+  const session = useSession();
+  const contacts = contactTerminals(structure);
+  const frame = { ...newTerminal('FRAME', newId), role: 'frame' } as const;
+  return (
+    <section aria-label="Terminals" className="grid gap-3">
+      <h2 className="text-large font-bold">{contacts.length} terminals</h2>
+      <div className="flex flex-wrap gap-2">
+        <PlainButton onClick={() => session.restructure(addedTerminal(structure, newId))}>
+          One more lug
+        </PlainButton>
+        {contacts.length === structure.terminals.length && (
+          <PlainButton onClick={() => session.restructure({ change: 'terminal-added', terminal: frame })}>
+            Add the FRAME
+          </PlainButton>
+        )}
+      </div>
+      <p className="text-small text-quiet">
+        FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to
+        rename it, or to say that it is a dummy lug.
+      </p>
+      <RelabelForm terminals={contacts} />
+    </section>
   );
-}
-
-/** Places that nothing lies on, in order; of a wafer only the front face. */
-function freeSpots({ layout, placed }: Structure) {
-  if (layout.kind !== 'wafers' && layout.kind !== 'grid') return [];
-  const key = (spot: PlacedTerminal['spot']) =>
-    spot.on === 'wafers'
-      ? `${spot.deck} ${spot.clock}`
-      : spot.on === 'grid'
-        ? `${spot.row} ${spot.column}`
-        : '';
-  const taken = new Set(placed.filter(({ spot }) => spot.on === layout.kind).map(({ spot }) => key(spot)));
-  return spotsOf(layout).filter(
-    (spot) => !taken.has(key(spot)) && (spot.on !== 'wafers' || spot.face === 'front'),
-  );
-}
-
-/** The next number that no terminal has. */
-export function nextLabel(terminals: readonly { label: string }[]): string {
-  const labels = new Set(terminals.map(({ label }) => label));
-  let next = terminals.length + 1;
-  while (labels.has(String(next))) next += 1;
-  return String(next);
 }

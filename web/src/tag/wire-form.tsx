@@ -3,11 +3,11 @@ import { type TerminalId } from '@which-way/core/switch';
 import { WIRE_TAG_LETTERS, WIRE_SIZE_LETTERS, GOES_TO_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
-import { KeptField } from '../shared/kept-field.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { KeptField } from '../shared/controls/kept-field.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { TERMINATION_WORDS } from '@which-way/words/wires';
 import { Swatch } from './wire-casing.js';
-import { CheckLine } from '../shared/check-line.js';
+import { CheckLine } from '../shared/controls/check-line.js';
 
 interface WireFormProps {
   wire: Wire;

@@ -5,8 +5,8 @@ import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { PlainButton } from '../shared/plain-button.js';
-import { SideSwitch } from '../shared/side-switch.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { terminalName } from '@which-way/words/terminals';
 import { colorWords } from '@which-way/words/wires';
 import { PartsSection } from './parts-section.js';
@@ -17,7 +17,6 @@ import { WireCasing } from './wire-casing.js';
 /** Every wire with its own tag, where it sat, and what bridges the switch from outside. */
 export function WiresPage() {
   const map = useJobState((state) => state.map);
-  const job = useJobState((state) => state.job);
   const session = useSession();
   const wires = useMemo(() => wiresOf(map.log), [map.log]);
   const parts = useMemo(() => partsOf(map.log), [map.log]);
@@ -35,15 +34,6 @@ export function WiresPage() {
   const tap = (id: TerminalId) => {
     if (wire) return keep({ ...wire, terminal: wire.terminal === id ? null : id });
     setEnds((now) => (now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-2)));
-  };
-  const print = async (what: 'tags' | 'sticker') => {
-    if (!job) return;
-    try {
-      const pdf = await import('./pdf.js');
-      await (what === 'tags' ? pdf.saveTags(job, map, wires) : pdf.saveSticker(job, map, wires));
-    } catch (error) {
-      toast.error(`The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`);
-    }
   };
   if (map.structure.terminals.length === 0)
     return <p className="p-6">First say how many terminals there are, at “Terminals and handle”.</p>;
@@ -86,35 +76,15 @@ export function WiresPage() {
             {wires.map((one) => (
               <li key={one.id} className="border-b border-line">
                 {one.id === picked ? (
-                  <WireForm
-                    key={one.id}
-                    wire={one}
-                    wires={wires}
-                    onKeep={keep}
-                    onClose={() => setPicked(null)}
-                  />
+                  <WireForm wire={one} wires={wires} onKeep={keep} onClose={() => setPicked(null)} />
                 ) : (
-                  <button
-                    type="button"
-                    onClick={() => {
+                  <WireLine
+                    wire={one}
+                    onPick={() => {
                       setEnds([]);
                       setPicked(one.id);
                     }}
-                    className="flex min-h-12 w-full flex-wrap items-center gap-x-3 px-1 py-1 text-left hover:bg-sheet"
-                  >
-                    <WireCasing wire={one} />
-                    <span className="font-mono font-bold">
-                      {one.terminal
-                        ? `on ${terminalName(map.structure, one.terminal)}`
-                        : 'not put on a terminal'}
-                    </span>
-                    <span className="text-quiet">
-                      {[one.size, one.goesTo && `to ${one.goesTo}`].filter(Boolean).join(', ')}
-                    </span>
-                    {one.liveThough && (
-                      <strong className="text-brick">live though {colorWords(one.color)}: re-mark</strong>
-                    )}
-                  </button>
+                  />
                 )}
               </li>
             ))}
@@ -122,20 +92,61 @@ export function WiresPage() {
           <Splices wires={wires} />
         </section>
         <PartsSection parts={parts} ends={ends} onEnds={setEnds} />
-        <section aria-label="Print" className="grid gap-2 border-t-2 border-line pt-3">
-          <div className="flex flex-wrap gap-2">
-            <PlainButton disabled={wires.length === 0} onClick={() => void print('tags')}>
-              <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
-              Tag labels, PDF
-            </PlainButton>
-            <PlainButton onClick={() => void print('sticker')}>
-              <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
-              Map on a sticker, PDF
-            </PlainButton>
-          </div>
-        </section>
+        <Prints wires={wires} />
       </div>
     </main>
+  );
+}
+
+/** Tags to cut out, and a map for the switch's own box. */
+function Prints({ wires }: { wires: readonly Wire[] }) {
+  const map = useJobState((state) => state.map);
+  const job = useJobState((state) => state.job);
+  const print = async (what: 'tags' | 'sticker') => {
+    if (!job) return;
+    try {
+      const pdf = await import('./pdf.js');
+      await (what === 'tags' ? pdf.saveTags(job, map, wires) : pdf.saveSticker(job, map, wires));
+    } catch (error) {
+      toast.error(`The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`);
+    }
+  };
+  return (
+    <section aria-label="Print" className="grid gap-2 border-t-2 border-line pt-3">
+      <div className="flex flex-wrap gap-2">
+        <PlainButton disabled={wires.length === 0} onClick={() => void print('tags')}>
+          <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
+          Tag labels, PDF
+        </PlainButton>
+        <PlainButton onClick={() => void print('sticker')}>
+          <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
+          Map on a sticker, PDF
+        </PlainButton>
+      </div>
+    </section>
+  );
+}
+
+/** A wire in the list: its casing, where it sits and goes. */
+function WireLine({ wire, onPick }: { wire: Wire; onPick: () => void }) {
+  const { structure } = useJobState((state) => state.map);
+  return (
+    <button
+      type="button"
+      onClick={onPick}
+      className="flex min-h-12 w-full flex-wrap items-center gap-x-3 px-1 py-1 text-left hover:bg-sheet"
+    >
+      <WireCasing wire={wire} />
+      <span className="font-mono font-bold">
+        {wire.terminal ? `on ${terminalName(structure, wire.terminal)}` : 'not put on a terminal'}
+      </span>
+      <span className="text-quiet">
+        {[wire.size, wire.goesTo && `to ${wire.goesTo}`].filter(Boolean).join(', ')}
+      </span>
+      {wire.liveThough && (
+        <strong className="text-brick">live though {colorWords(wire.color)}: re-mark</strong>
+      )}
+    </button>
   );
 }
 

@@ -9,7 +9,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { vi } from 'vitest';
 import { JobProvider, useJobState } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import type { Outbox } from '../job/outbox.js';
+import type { Outbox } from '../job/outbox/outbox.js';
 
 const nothingKept: Outbox = {
   put: async () => undefined,

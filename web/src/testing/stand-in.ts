@@ -1,11 +1,11 @@
 import type { JobWithEvents, PostedEvents, PostEvents } from '@which-way/contract';
 import { afterEach, beforeEach, vi } from 'vitest';
-import { JobSession } from '../job/job-session.js';
+import { JobSession } from '../job/session/job-session.js';
 import { newId } from '../job/new-id.js';
 import type { JobEvent } from '@which-way/core/log';
 import type { JobId, PhotoId } from '@which-way/core/switch';
-import type { JobCopy, KeptPhoto, Outbox } from '../job/outbox.js';
-import type { SetAside } from '../job/set-aside.js';
+import type { JobCopy, KeptPhoto, Outbox } from '../job/outbox/outbox.js';
+import type { SetAside } from '../job/outbox/set-aside.js';
 
 /** A server in memory behind fetch, which can be away or refuse. */
 export class StandIn {

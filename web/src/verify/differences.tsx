@@ -1,7 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ComparedCell, Comparison } from '@which-way/core/verify';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { Notice } from '../shared/notice.js';
+import { Notice } from '../shared/controls/notice.js';
 
 /** The differences in words, and how much of the comparison was tested at all. */
 export function Differences({ map, comparison }: { map: SwitchMap; comparison: Comparison }) {

@@ -5,10 +5,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
-import { Inspector, type Inspected } from '../shared/inspector.js';
-import { LibrarySelect } from '../shared/library-select.js';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Inspector, type Inspected } from '../shared/facts/inspector.js';
+import { LibrarySelect } from '../shared/controls/library-select.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
 import { Differences } from './differences.js';
 import { ExpectedGrid } from './expected-grid.js';
 

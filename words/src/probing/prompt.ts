@@ -31,17 +31,13 @@ export interface PromptWords {
   red: string | null;
 }
 
+type PlanTask = Extract<Task, { kind: 'plan' }>;
+
 /** The words of the present task. */
 export function promptWords(
   { map, task, meter, hands, stepAt }: Moment,
   recheck: RecheckCost | null,
 ): PromptWords {
-  const say = (big: string, small: string, red: string | null = null): PromptWords => ({
-    turn: null,
-    big,
-    small,
-    red,
-  });
   if (!task) return say('One moment', '');
   if (task.kind === 'correct') {
     const { reading } = task;
@@ -59,6 +55,22 @@ export function promptWords(
     const words = askWords(map, task.prompt.ask);
     return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
   }
+  return planWords({ map, task, meter, hands }, recheck);
+}
+
+/** What is big and what is small, where no handle has to move. */
+const say = (big: string, small: string, red: string | null = null): PromptWords => ({
+  turn: null,
+  big,
+  small,
+  red,
+});
+
+/** The words where the plan asks for no reading. */
+function planWords(
+  { map, task, meter, hands }: Pick<Moment, 'map' | 'meter' | 'hands'> & { task: PlanTask },
+  recheck: RecheckCost | null,
+): PromptWords {
   switch (task.plan.kind) {
     case 'check-meter':
       return say(
@@ -94,17 +106,9 @@ export function promptWords(
       );
     }
     case 'working-pairs-done':
-      return say(
-        'The working pairs are found',
-        `${task.plan.pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
-      );
+      return workingPairsWords(task.plan.pairs);
     case 'named-pairs-done':
-      return say(
-        task.plan.named === 0 ? 'No pairs are named' : 'The named pairs are read',
-        task.plan.named === 0
-          ? 'Name them at How to map, such as 1-2, 3-4.'
-          : `${task.plan.known} of their ${task.plan.named} readings are known, of ${task.plan.pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
-      );
+      return namedPairsWords(task.plan);
     case 'done':
       return say(
         'The map is complete',
@@ -117,6 +121,28 @@ export function promptWords(
       );
   }
 }
+
+const workingPairsWords = (pairs: number): PromptWords =>
+  say(
+    'The working pairs are found',
+    `${pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+  );
+
+const namedPairsWords = ({
+  named,
+  known,
+  pairs,
+}: {
+  named: number;
+  known: number;
+  pairs: number;
+}): PromptWords =>
+  named === 0
+    ? say('No pairs are named', 'Name them at How to map, such as 1-2, 3-4.')
+    : say(
+        'The named pairs are read',
+        `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
+      );
 
 /** The reading that is most in doubt, where there is one. */
 function doubtWords(map: SwitchMap, task: Task): string {

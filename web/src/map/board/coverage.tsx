@@ -2,7 +2,7 @@ import { factAt, type Fact } from '@which-way/core/continuity';
 import { forecastIn } from '@which-way/core/planner';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
 import { useState } from 'react';
-import type { Inspected } from '../../shared/inspector.js';
+import type { Inspected } from '../../shared/facts/inspector.js';
 import { factWords } from '@which-way/words/facts';
 import { nameOfSetting, terminalName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';

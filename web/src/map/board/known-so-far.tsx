@@ -2,8 +2,8 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { truthTable } from '@which-way/core/table';
 import type { ReadingId, SettingId } from '@which-way/core/switch';
 import { memo } from 'react';
-import type { Inspected } from '../../shared/inspector.js';
-import { TableGrid } from '../../shared/table-grid.js';
+import type { Inspected } from '../../shared/facts/inspector.js';
+import { TableGrid } from '../../shared/facts/table-grid.js';
 import { Tape } from './tape.js';
 
 interface KnownProps {

@@ -5,16 +5,16 @@ import { polesWithContacts, type Contact } from '@which-way/core/table';
 import { partsOf } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
-import type { Inspected } from '../../shared/inspector.js';
+import type { Inspected } from '../../shared/facts/inspector.js';
 import { strandOf } from '@which-way/drawing/strand';
 import {
   SwitchDrawing,
   type DrawnLink,
   type DrawnTie,
   type TerminalPart,
-} from '../../shared/switch-drawing.js';
+} from '../../shared/drawings/switch-drawing.js';
 import { photoOfLayout } from '../../photos/photo-url.js';
-import { useViewSide, SIDE_WORDS } from '../../shared/view-side.js';
+import { useViewSide, SIDE_WORDS } from '../../shared/drawings/view-side.js';
 import { valueWords } from '@which-way/words/quantity';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { isJoin } from '@which-way/core/probing';

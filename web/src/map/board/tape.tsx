@@ -1,7 +1,7 @@
 import type { TapeLine } from '@which-way/core/sense';
 import type { EventId, ReadingId, Structure } from '@which-way/core/switch';
 import { memo, useMemo, useState } from 'react';
-import { ReadingLine } from '../../shared/inspector.js';
+import { ReadingLine } from '../../shared/facts/inspector.js';
 import { STANDING_WORDS } from '@which-way/words/facts';
 import { evidenceWords } from '@which-way/words/quantity';
 import { shortSettingName, terminalList, terminalName } from '@which-way/words/terminals';

@@ -1,8 +1,8 @@
 import { KEY_TABLE } from '@which-way/core/probing';
 import { KEY_WORDS } from '@which-way/words/probing/keys';
 import { useEffect, useState } from 'react';
-import { DialogPanel } from '../../shared/dialog-panel.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { DialogPanel } from '../../shared/controls/dialog-panel.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { giveKey, handsFree, toggle, useHandsFree, type Action } from './hands-free.js';
 import { canSpeak } from '../prompt/sounds.js';
 

@@ -2,7 +2,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { approachOf } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
 import { Popover } from 'radix-ui';
-import { PlainButton } from '../../shared/plain-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { ORDER_WORDS } from '@which-way/words/approach';
 import { time } from '@which-way/words/time';
 import { AtHand } from './at-hand.js';

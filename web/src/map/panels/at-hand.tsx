@@ -4,7 +4,7 @@ import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core
 import { wrongPairWords } from '@which-way/words/probing/messages';
 import { useState } from 'react';
 import { useSession } from '../../job/job-context.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { readPairs } from '@which-way/core/probing';
 import { KeyCap } from '../keys/panel-keys.js';
 import { TypedNumber } from './typed-number.js';

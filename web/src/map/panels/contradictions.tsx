@@ -1,8 +1,8 @@
 import { rankSuspects } from '@which-way/core/planner';
 import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId } from '@which-way/core/switch';
-import { Notice } from '../../shared/notice.js';
-import { ReadingLine } from '../../shared/inspector.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { ReadingLine } from '../../shared/facts/inspector.js';
 import { SUSPICION_WORDS } from '@which-way/words/facts';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';

@@ -1,8 +1,8 @@
 import { doubtfulActs } from '@which-way/core/planner';
 import { useDeferredValue, useMemo } from 'react';
 import { useSession } from '../../job/job-context.js';
-import { Notice } from '../../shared/notice.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { Probing } from '../probing/use-probing.js';
 
 /** Readings taken with a meter that failed its next check: asked again in one go, or kept by undoing the failed check. */

@@ -4,8 +4,8 @@ import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@wh
 import { type PartId, type TerminalId } from '@which-way/core/switch';
 import { useSession } from '../../job/job-context.js';
 import { newId } from '../../job/new-id.js';
-import { Notice } from '../../shared/notice.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import {
   becauseWords,
   EXPLANATION_WORDS,

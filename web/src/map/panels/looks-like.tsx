@@ -1,7 +1,7 @@
 import type { Recognised } from '@which-way/core/match';
 import { approachOf } from '@which-way/core/planner';
-import { Notice } from '../../shared/notice.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { recognisedWords } from '@which-way/words/approach';
 import { time } from '@which-way/words/time';
 import type { OutlookView } from '../probing/use-outlook.js';

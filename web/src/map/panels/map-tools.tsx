@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../job/job-context.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { LAYOUT_WORDS } from '@which-way/words/layouts';
 import { ApproachPanel } from './approach-panel.js';
 import { WafersApart } from './wafers-apart.js';

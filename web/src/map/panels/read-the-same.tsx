@@ -2,8 +2,8 @@ import { readTheSame } from '@which-way/core/planner';
 import type { PositionId, SettingId } from '@which-way/core/switch';
 import { useState } from 'react';
 import { useSession } from '../../job/job-context.js';
-import { Notice } from '../../shared/notice.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
 

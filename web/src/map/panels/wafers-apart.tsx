@@ -1,7 +1,7 @@
 import { liveEvents } from '@which-way/core/log';
 import { spotIn, type TerminalId } from '@which-way/core/switch';
 import { useSession } from '../../job/job-context.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { Probing } from '../probing/use-probing.js';
 
 /** On request: take it that wafers do not touch each other. It stays marked as assumed, and is read at the end. */

@@ -1,5 +1,5 @@
 import { returnSweep, returnWanted } from '@which-way/core/planner';
-import { Notice } from '../../shared/notice.js';
+import { Notice } from '../../shared/controls/notice.js';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
 

@@ -1,7 +1,7 @@
 import { approachOf } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
-import { Notice } from '../../shared/notice.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { time } from '@which-way/words/time';
 import { OFFERED_CLIPS, type OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';

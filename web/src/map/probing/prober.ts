@@ -26,7 +26,7 @@ import {
 import { safetyStanding } from '@which-way/core/safety';
 import { simulatedInstrument } from '@which-way/core/simulated';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { JobSession } from '../../job/job-session.js';
+import type { JobSession } from '../../job/session/job-session.js';
 import { newId } from '../../job/new-id.js';
 import { handsFree } from '../keys/hands-free.js';
 import { PlannerDesk } from './planner-desk.js';

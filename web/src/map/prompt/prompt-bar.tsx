@@ -8,8 +8,8 @@ import { askInShort, promptWords } from '@which-way/words/probing/prompt';
 import { settingName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import { useDeferredValue, useMemo } from 'react';
-import { KeyButton } from '../../shared/key-button.js';
-import { PlainButton } from '../../shared/plain-button.js';
+import { KeyButton } from '../../shared/controls/key-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
 

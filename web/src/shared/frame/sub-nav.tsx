@@ -2,9 +2,9 @@ import type { Deed } from '@which-way/core/log';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { useJobState, useSession } from '../job/job-context.js';
-import { PlainButton } from './plain-button.js';
-import { useKeptInSight } from './use-kept-in-sight.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { PlainButton } from '../controls/plain-button.js';
+import { useKeptInSight } from '../controls/use-kept-in-sight.js';
 
 interface SubNavProps {
   label: string;

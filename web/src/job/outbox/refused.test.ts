@@ -1,7 +1,8 @@
+import { ACTS_OF } from '@which-way/core/log';
 import { describeSwitch, newTerminal } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { MemoryOutbox, standInJob } from '../testing/stand-in.js';
-import { newId } from './new-id.js';
+import { MemoryOutbox, standInJob } from '../../testing/stand-in.js';
+import { newId } from '../new-id.js';
 import { mendingOf, type SetAside } from './set-aside.js';
 
 const { around, opened, settle } = standInJob();
@@ -55,7 +56,7 @@ describe('what the server or the browser will not take', () => {
     const lug = newTerminal('4', newId);
     session.restructure({ change: 'terminal-added', terminal: lug });
     expect(session.store.getState().map.structure.terminals).toHaveLength(4);
-    session.undo();
+    session.undo(ACTS_OF.map);
     session.emit({ kind: 'signed', by: 'rest', note: '' });
     around.server.away = false;
     await settle();

@@ -1,11 +1,11 @@
 import type { JobWithEvents } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
 import { describeSwitch, newTerminal, seededRandom, type JobId } from '@which-way/core/switch';
-import { lastChange, type JobEvent } from '@which-way/core/log';
+import { ACTS_OF, lastChange, type JobEvent } from '@which-way/core/log';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { MemoryOutbox, StandIn } from '../testing/stand-in.js';
+import { MemoryOutbox, StandIn } from '../../testing/stand-in.js';
 import { JobSession } from './job-session.js';
-import { newId } from './new-id.js';
+import { newId } from '../new-id.js';
 
 const RUNS = process.env['WHICH_WAY_DEEP'] ? 400 : 25;
 
@@ -57,7 +57,7 @@ async function interleaving(seed: number) {
       await as(device, () =>
         session.restructure({ change: 'terminal-added', terminal: newTerminal(`${seed}-${step}`, newId) }),
       );
-    else if (dice < 0.6) await as(device, () => session.undo());
+    else if (dice < 0.6) await as(device, () => session.undo(ACTS_OF.map));
     else if (dice < 0.65) {
       session.close();
       sessions = sessions.with(device, new JobSession(id, outboxes[device] as MemoryOutbox));

@@ -1,6 +1,6 @@
 import type { JobId } from '@which-way/core/switch';
 import { JobSession } from './job-session.js';
-import type { Outbox } from './outbox.js';
+import type { Outbox } from '../outbox/outbox.js';
 
 /** Sessions by job and by where they keep their work: one that still sends is found again by whoever opens its job. */
 const sessions = new Map<JobId, { session: JobSession; outbox: Outbox }>();

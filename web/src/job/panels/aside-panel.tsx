@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { deedWords, wrongWords } from '@which-way/words/deeds';
-import { useJobState, useSession } from './job-context.js';
-import { mendingOf, type SetAside } from './set-aside.js';
+import { useJobState, useSession } from '../job-context.js';
+import { mendingOf, type SetAside } from '../outbox/set-aside.js';
 import { saveAsFile } from './save-as-file.js';
 
 /** What the server refused: read here, and mended or left out. The rest of the work goes on meanwhile. */

@@ -6,29 +6,26 @@ import {
   type DeedKind,
   type JobEvent,
   type PhotoPurpose,
-  ACTS_OF,
   lastChange,
+  redoDeed,
+  undoDeed,
+  withdrawDeed,
 } from '@which-way/core/log';
 import { type EventId, type JobId, type PhotoId, type StructureChange } from '@which-way/core/switch';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { api, isPassing, RefusedError, toldOf } from '../api/client.js';
-import { nextBatch } from './batch.js';
-import type { JobState } from './job-state.js';
-import { Keeping } from './keeping.js';
-import { newId } from './new-id.js';
-import { noted, type Outbox } from './outbox.js';
-import { PhotoQueue } from './photo-queue.js';
-import { saveStateOf } from './save-state.js';
-import { leftOut, mendedDeed, setAside, standsAgain, type Mending, type SetAside } from './set-aside.js';
+import { api, isPassing, RefusedError, toldOf } from '../../api/client.js';
+import { Asides } from '../outbox/asides.js';
+import { nextBatch } from '../outbox/batch.js';
+import { DELETED, NOTHING_YET, type JobState } from './job-state.js';
+import { Keeping } from '../outbox/keeping.js';
+import { newId } from '../new-id.js';
+import { lostSince, notArrived, readKept } from '../outbox/kept.js';
+import { noted, type Outbox } from '../outbox/outbox.js';
+import { PhotoQueue } from '../outbox/photo-queue.js';
+import { saveStateOf } from '../outbox/save-state.js';
+import { leftOut, mendedDeed, standsAgain, type Mending, type SetAside } from '../outbox/set-aside.js';
 
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
-const DELETED: JobState['trouble'] = {
-  message: 'This job was deleted.',
-  hint: 'On another device, or in another tab.',
-  missing: true,
-  deleted: true,
-};
-
 /**
  * One open job: its log as far as this tab knows it, what is derived from it, and the sending of what is new.
  * An event shows at once, is kept by the browser, and leaves it when the server says that it is stored. A refused one is set
@@ -39,6 +36,7 @@ export class JobSession {
   readonly #writer = createWriter({ newId, now: () => new Date().toISOString() });
   readonly #mapper = createMapper();
   readonly #keeping = new Keeping(() => this.#showSave());
+  readonly #asides: Asides;
   /** Events of other devices that came in while this one was open. */
   readonly heard = new Set<EventId>();
   /** Photos on their way. */
@@ -58,17 +56,10 @@ export class JobSession {
     readonly id: JobId,
     private readonly outbox: Outbox,
   ) {
-    this.store = createStore<JobState>(() => ({
-      job: null,
-      trouble: null,
-      unreadable: [],
-      events: [],
-      map: this.#mapper([]),
-      save: { state: 'saved' },
-      photos: [],
-      aside: [],
-      lost: [],
-    }));
+    this.store = createStore<JobState>(() => ({ ...NOTHING_YET, map: this.#mapper([]) }));
+    this.#asides = new Asides(id, outbox, this.#keeping, (aside) =>
+      this.store.setState({ aside: [...aside] }),
+    );
     this.photos = new PhotoQueue({
       job: id,
       outbox,
@@ -126,11 +117,7 @@ export class JobSession {
     const there = new Set(events.map(({ id }) => id));
     this.#unsent = this.#unsent.filter(({ id }) => !there.has(id));
     const copy = await this.outbox.copyOf(this.id).catch(() => null);
-    const unsent = new Set(this.#unsent.map(({ id }) => id));
-    const damaged = new Set(unreadable.map(({ id }) => id));
-    const lost = (copy?.events ?? []).filter(
-      ({ id }) => !there.has(id) && !unsent.has(id) && !damaged.has(id),
-    );
+    const lost = lostSince(copy, events, this.#unsent, unreadable);
     this.#setEvents([...events, ...this.#unsent]);
     this.store.setState({ job, trouble: null, unreadable, lost });
     this.#showSave();
@@ -139,18 +126,12 @@ export class JobSession {
   }
 
   async #takeUpKept(stored: readonly JobEvent[]): Promise<void> {
-    const [kept, photos, aside] = await Promise.all([
-      this.outbox.of(this.id).catch(() => []),
-      this.outbox.photosOf(this.id).catch(() => []),
-      this.outbox.asideOf(this.id).catch(() => []),
-    ]);
-    const there = new Set(stored.map(({ id }) => id));
+    const kept = await readKept(this.outbox, this.id);
     const known = new Set(this.#unsent.map(({ id }) => id));
-    this.#unsent.push(...kept.filter(({ id }) => !there.has(id) && !known.has(id)));
-    const arrived = kept.filter(({ id }) => there.has(id)).map(({ id }) => id);
-    await noted(() => this.outbox.remove(arrived));
-    this.photos.takeUp(photos);
-    this.store.setState({ aside });
+    const waiting = await notArrived(this.outbox, kept.events, stored);
+    this.#unsent.push(...waiting.filter(({ id }) => !known.has(id)));
+    this.photos.takeUp(kept.photos);
+    this.#asides.takeUp(kept.aside);
   }
 
   /** Shows the job as this browser knows it while the server is away; false where it does not know it. */
@@ -223,26 +204,22 @@ export class JobSession {
   }
 
   /** Takes back the last act of these kinds. */
-  undo(among: ReadonlySet<DeedKind> = ACTS_OF.map): void {
-    this.#turn('withdrawn', lastOf(this.store.getState().map.log.undo, among));
+  undo(among: ReadonlySet<DeedKind>): void {
+    this.#emitIf(undoDeed(this.store.getState().map.log, among));
   }
 
   /** Brings back the last act of these kinds that was taken back. */
-  redo(among: ReadonlySet<DeedKind> = ACTS_OF.map): void {
-    this.#turn('restored', lastOf(this.store.getState().map.log.redo, among));
+  redo(among: ReadonlySet<DeedKind>): void {
+    this.#emitIf(redoDeed(this.store.getState().map.log, among));
   }
 
   /** Takes one act back, wherever it is in the log. */
   withdraw(id: EventId): void {
-    const event = this.store.getState().events.find((one) => one.id === id);
-    this.#turn('withdrawn', event);
+    this.emit(withdrawDeed(this.store.getState().map.log, id));
   }
 
-  #turn(kind: 'withdrawn' | 'restored', target: JobEvent | undefined): void {
-    if (!target) return;
-    const structural = target.what.kind === 'restructured';
-    const basedOn = structural ? lastChange(this.store.getState().events) : null;
-    this.emit({ kind, target: target.id, basedOn });
+  #emitIf(deed: Deed | null): void {
+    if (deed) this.emit(deed);
   }
 
   /** Changes the job's own fields; throws what the server said. */
@@ -262,7 +239,7 @@ export class JobSession {
     const { events } = this.store.getState();
     const clock = nextClock(events);
     const instead = leftOut(item, { newId, now: new Date().toISOString(), clock });
-    this.#settleAside(item);
+    this.#asides.settle(item);
     this.#send(instead, [...events, ...instead]);
   }
 
@@ -274,14 +251,8 @@ export class JobSession {
     const gone = [item.event, ...item.dependents.filter((event) => !again.includes(event))];
     const means = { newId, now: new Date().toISOString(), clock: mended.clock };
     const added = [...leftOut(item, means, gone), mended, ...again];
-    this.#settleAside(item);
+    this.#asides.settle(item);
     this.#send(added, [...events, ...added]);
-  }
-
-  #settleAside(item: SetAside): void {
-    this.store.setState(({ aside }) => ({ aside: aside.filter(({ id }) => id !== item.id) }));
-    this.#keeping.release([`aside ${item.id}`]);
-    void noted(() => this.outbox.removeAside(item.id));
   }
 
   /** Offers the server again what it had once; or lets it go. */
@@ -335,7 +306,9 @@ export class JobSession {
     const stored = new Set<string>(answer.stored);
     this.#unsent = this.#unsent.filter(({ id }) => !stored.has(id));
     this.#cursor = Math.max(this.#cursor, answer.cursor);
-    const fallen = this.#setAsideRefused(batch, answer.refused);
+    const { events } = this.store.getState();
+    const fallen = this.#asides.refuse(batch, answer.refused, { unsent: this.#unsent, events });
+    this.#unsent = this.#unsent.filter(({ id }) => !fallen.has(id));
     const known = new Set(this.store.getState().events.map(({ id }) => id));
     const foreign = answer.events.filter(({ id }) => !known.has(id));
     if (foreign.length > 0 || fallen.size > 0)
@@ -348,27 +321,6 @@ export class JobSession {
     this.#keeping.release(done);
     await noted(() => this.outbox.remove(done));
     this.#showSave();
-  }
-
-  /** Sets refused events aside, each with what hangs on it; the ids of all that is off the screen by it. */
-  #setAsideRefused(
-    batch: readonly JobEvent[],
-    refused: Awaited<ReturnType<typeof api.postEvents>>['refused'],
-  ): Set<string> {
-    const fallen = new Set<string>();
-    for (const { id, error } of refused) {
-      const event = batch.find((one) => one.id === id);
-      if (!event || fallen.has(id)) continue;
-      const waiting = this.#unsent.filter((one) => one.id !== id && !fallen.has(one.id));
-      const unsent = new Set(this.#unsent.map((one) => one.id));
-      const standing = this.store.getState().events.filter((one) => !unsent.has(one.id));
-      const item = setAside(this.id, event, error, { standing, waiting });
-      for (const one of [event, ...item.dependents]) fallen.add(one.id);
-      this.#keeping.keep(`aside ${id}`, () => this.outbox.putAside(item));
-      this.store.setState(({ aside }) => ({ aside: [...aside, item] }));
-    }
-    this.#unsent = this.#unsent.filter(({ id }) => !fallen.has(id));
-    return fallen;
   }
 
   #failed(error: unknown): void {
@@ -410,8 +362,4 @@ export class JobSession {
       }),
     });
   }
-}
-
-function lastOf(stack: readonly JobEvent[], among: ReadonlySet<DeedKind>): JobEvent | undefined {
-  return stack.find(({ what }) => among.has(what.kind));
 }

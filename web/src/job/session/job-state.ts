@@ -2,7 +2,7 @@ import type { ApiError, Job, UnreadableEvent } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { JobEvent } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
-import type { SetAside } from './set-aside.js';
+import type { SetAside } from '../outbox/set-aside.js';
 
 /**
  * Where the person's work is. `saved` means: on the server's disk; `waiting`: kept by this browser through a reload, on its
@@ -37,3 +37,23 @@ export interface JobState {
   /** Events that this browser had from the server once, and that the server does not have any more. */
   lost: readonly JobEvent[];
 }
+
+/** A job before anything of it is known. */
+export const NOTHING_YET: Omit<JobState, 'map'> = {
+  job: null,
+  trouble: null,
+  unreadable: [],
+  events: [],
+  save: { state: 'saved' },
+  photos: [],
+  aside: [],
+  lost: [],
+};
+
+/** What is told of a job that was deleted elsewhere. */
+export const DELETED: JobState['trouble'] = {
+  message: 'This job was deleted.',
+  hint: 'On another device, or in another tab.',
+  missing: true,
+  deleted: true,
+};

@@ -1,6 +1,6 @@
 import { liveEvents, movedAct, strandedActs, type Destinations } from '@which-way/core/log';
-import type { JobSession } from './job-session.js';
-import { newId } from './new-id.js';
+import type { JobSession } from '../session/job-session.js';
+import { newId } from '../new-id.js';
 
 /** Moves readings on what was never added to what is there: each is taken back and entered anew. */
 export function moveStranded(session: JobSession, to: Destinations): void {

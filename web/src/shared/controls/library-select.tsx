@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState, type ReactNode } from 'react';
-import { api, toldOf } from '../api/client.js';
+import { api, toldOf } from '../../api/client.js';
 
 /** Entries that a list shows at once; more are found by words. */
 const SHOWN = 100;

@@ -1,4 +1,4 @@
-import { useJobState, useSession } from '../job/job-context.js';
+import { useJobState, useSession } from '../../job/job-context.js';
 
 /** Whether the work is on the server's disk, in words; never ahead of the truth. */
 export function SaveMark() {

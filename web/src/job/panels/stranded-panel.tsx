@@ -1,10 +1,10 @@
 import { strandedActs } from '@which-way/core/log';
 import { type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
-import { Notice } from '../shared/notice.js';
-import { PlainButton } from '../shared/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
-import { useJobState, useSession } from './job-context.js';
+import { useJobState, useSession } from '../job-context.js';
 import { dropStranded, moveStranded } from './stranded-acts.js';
 
 const SELECT = 'mt-1 min-h-12 rounded-part border-2 border-line bg-sheet px-3';

@@ -2,7 +2,7 @@ import { STEPS, type Route, type Step } from '@which-way/core/route';
 import { useRef } from 'react';
 import { NavLink } from 'react-router';
 import { STEP_WORDS } from '@which-way/words/route';
-import { useKeptInSight } from './use-kept-in-sight.js';
+import { useKeptInSight } from '../controls/use-kept-in-sight.js';
 
 /** Steps that have a screen of their own so far. */
 const OPEN_STEPS: Partial<Record<Step, string>> = {

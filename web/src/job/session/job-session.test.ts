@@ -1,7 +1,8 @@
+import { ACTS_OF } from '@which-way/core/log';
 import { describeSwitch, newTerminal } from '@which-way/core/switch';
 import { describe, expect, it, vi } from 'vitest';
-import { MemoryOutbox, standInJob } from '../testing/stand-in.js';
-import { newId } from './new-id.js';
+import { MemoryOutbox, standInJob } from '../../testing/stand-in.js';
+import { newId } from '../new-id.js';
 
 const { around, opened, settle } = standInJob();
 const change = describeSwitch({ terminals: 3, positions: 1, form: 'toggle', layout: 'list' }, newId);
@@ -136,11 +137,11 @@ describe('an open job', () => {
     session.restructure(change);
     session.restructure({ change: 'terminal-added', terminal: newTerminal('4', newId) });
     const count = () => session.store.getState().map.structure.terminals.length;
-    session.undo();
+    session.undo(ACTS_OF.map);
     expect(count()).toBe(3);
-    session.undo();
+    session.undo(ACTS_OF.map);
     expect(count()).toBe(3);
-    session.redo();
+    session.redo(ACTS_OF.map);
     expect(count()).toBe(4);
     const { events } = session.store.getState();
     expect(events.at(-1)?.what).toMatchObject({ kind: 'restored', basedOn: events.at(-2)?.id });

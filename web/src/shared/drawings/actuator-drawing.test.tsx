@@ -1,7 +1,7 @@
 import { describeSwitch, type Actuator } from '@which-way/core/switch';
 import { cleanup, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { newId } from '../job/new-id.js';
+import { newId } from '../../job/new-id.js';
 import { ActuatorDrawing } from './actuator-drawing.js';
 
 function handle(positions: number, positionNames: readonly string[] = []): Actuator {

@@ -1,5 +1,5 @@
 import type { ApiError } from '@which-way/contract';
-import type { SaveState } from './job-state.js';
+import type { SaveState } from '../session/job-state.js';
 
 /** What is known of where the work is. */
 export interface Whereabouts {

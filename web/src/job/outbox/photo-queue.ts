@@ -1,10 +1,10 @@
 import type { ApiError } from '@which-way/contract';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 import type { PhotoPurpose } from '@which-way/core/log';
-import { api, RefusedError, isPassing } from '../api/client.js';
-import type { WaitingPhoto } from './job-state.js';
+import { api, RefusedError, isPassing } from '../../api/client.js';
+import type { WaitingPhoto } from '../session/job-state.js';
 import type { Keeping } from './keeping.js';
-import { newId } from './new-id.js';
+import { newId } from '../new-id.js';
 import type { KeptPhoto, Outbox } from './outbox.js';
 
 interface PhotoQueueMeans {

@@ -1,0 +1,45 @@
+import type { Actuator, ActuatorForm, Side } from '@which-way/core/switch';
+import { HEIGHT, WIDTH, type SeenHandle } from './seen-handle.js';
+import { piecesOf, type Drawn, type Picture } from './shape.js';
+import { keyBank, plunger, rocker, slide, toggle, trigger } from './straight-handles.js';
+import { keyhole, knob, lever, potentiometer } from './turning-handles.js';
+
+/** How each form of handle is drawn, from the front; `mirrored` puts left for right. */
+const DRAWINGS: Record<ActuatorForm, (drawn: SeenHandle) => Drawn> = {
+  rotary: (drawn) => knob(drawn, null),
+  'pot-switch': potentiometer,
+  key: keyhole,
+  lever,
+  toggle,
+  rocker,
+  slide,
+  trigger,
+  push: plunger,
+  'push-push': plunger,
+  'push-pull': plunger,
+  pull: plunger,
+  'key-bank': keyBank,
+};
+
+/** What is said beside a drawn handle. */
+export interface HandleSaid {
+  caption: string;
+  stroke: string;
+}
+
+/** A handle as what it is and where it stands, from the side from which the lugs are drawn. `index`: its position; -1: not known. */
+export function handlePicture(actuator: Actuator, index: number, side: Side, said: HandleSaid): Picture {
+  const seen: SeenHandle = {
+    actuator,
+    position: actuator.positions[index] ?? null,
+    index: Math.max(0, index),
+    mirrored: side === 'terminal',
+    stroke: said.stroke,
+  };
+  return {
+    width: WIDTH,
+    height: HEIGHT,
+    shapes: piecesOf(DRAWINGS[actuator.form](seen)),
+    caption: said.caption,
+  };
+}
