@@ -1,27 +1,10 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { createBrowserRouter, Link, RouterProvider } from 'react-router';
+import { createBrowserRouter, Link, RouterProvider, useRouteError, type RouteObject } from 'react-router';
 import { Toaster } from 'sonner';
 import { BenchPage } from './bench/bench-page.js';
-import { IntakePage, StoryPage } from './intake/intake-page.js';
-import { MarkingsPage } from './intake/markings-page.js';
-import { WorthPage } from './intake/worth-page.js';
-import { JobFrame, JobStart } from './job/job-frame.js';
-import { MapPage } from './map/map-page.js';
-import { MatchPage } from './match/match-page.js';
 import { Notice } from './shared/controls/notice.js';
+import { PlainButton } from './shared/controls/plain-button.js';
 import { TopBar } from './shared/frame/top-bar.js';
-import { OutcomePage } from './practice/outcome-page.js';
-import { PracticePage } from './practice/practice-page.js';
-import { PathPage } from './path/path-page.js';
-import { SafePage } from './safe/safe-page.js';
-import { ShopPage } from './shop/shop-page.js';
-import { FitPage } from './tag/fit-page.js';
-import { StripPage } from './tag/strip-page.js';
-import { TagPage } from './tag/tag-page.js';
-import { TerminalsPage } from './tag/terminals-page.js';
-import { WiresPage } from './tag/wires-page.js';
-import { TablePage } from './table/table-page.js';
-import { VerifyPage } from './verify/verify-page.js';
 
 function Lost() {
   return (
@@ -39,44 +22,85 @@ function Lost() {
   );
 }
 
-const router = createBrowserRouter([
-  { path: '/', element: <BenchPage /> },
+/** A page that did not come, or that broke: what is written down is kept, and a reload begins anew. */
+function Broken() {
+  const error = useRouteError();
+  return (
+    <>
+      <TopBar title="This page does not open" />
+      <main className="mx-auto max-w-2xl p-8">
+        <Notice look="amber" title="This page does not open just now.">
+          <p>
+            Either it is not kept in this browser and the server does not answer, or it has a fault. What was
+            entered is kept.
+          </p>
+          <p className="font-mono text-small">{error instanceof Error ? error.message : String(error)}</p>
+          <PlainButton look="strong" className="mt-2" onClick={() => location.reload()}>
+            Try again
+          </PlainButton>
+        </Notice>
+      </main>
+    </>
+  );
+}
+
+/** A page that is loaded when it is first opened: a name out of a module. */
+function page<Name extends string>(
+  load: () => Promise<Record<Name, () => React.ReactNode>>,
+  name: Name,
+): Pick<RouteObject, 'lazy'> {
+  return { lazy: async () => ({ Component: (await load())[name] }) };
+}
+
+const intake = () => import('./intake/intake-page.js');
+
+/** The steps of a job, each loaded when it is first opened. */
+const STEPS: RouteObject[] = [
+  { index: true, ...page(() => import('./job/job-start.js'), 'JobStart') },
   {
-    path: '/jobs/:id',
-    element: <JobFrame />,
+    path: 'intake',
+    ...page(intake, 'IntakePage'),
     children: [
-      { index: true, element: <JobStart /> },
-      {
-        path: 'intake',
-        element: <IntakePage />,
-        children: [
-          { index: true, element: <StoryPage /> },
-          { path: 'markings', element: <MarkingsPage /> },
-          { path: 'worth', element: <WorthPage /> },
-        ],
-      },
-      { path: 'safe', element: <SafePage /> },
-      {
-        path: 'tag',
-        element: <TagPage />,
-        children: [
-          { index: true, element: <TerminalsPage /> },
-          { path: 'path', element: <PathPage /> },
-          { path: 'wires', element: <WiresPage /> },
-          { path: 'strip', element: <StripPage /> },
-          { path: 'fit', element: <FitPage /> },
-        ],
-      },
-      { path: 'map', element: <MapPage /> },
-      { path: 'table', element: <TablePage /> },
-      { path: 'verify', element: <VerifyPage /> },
-      { path: 'match', element: <MatchPage /> },
-      { path: 'practice', element: <OutcomePage /> },
+      { index: true, ...page(intake, 'StoryPage') },
+      { path: 'markings', ...page(() => import('./intake/markings-page.js'), 'MarkingsPage') },
+      { path: 'worth', ...page(() => import('./intake/worth-page.js'), 'WorthPage') },
     ],
   },
-  { path: '/practice', element: <PracticePage /> },
-  { path: '/shop', element: <ShopPage /> },
-  { path: '*', element: <Lost /> },
+  { path: 'safe', ...page(() => import('./safe/safe-page.js'), 'SafePage') },
+  {
+    path: 'tag',
+    ...page(() => import('./tag/tag-page.js'), 'TagPage'),
+    children: [
+      { index: true, ...page(() => import('./tag/terminals-page.js'), 'TerminalsPage') },
+      { path: 'path', ...page(() => import('./path/path-page.js'), 'PathPage') },
+      { path: 'wires', ...page(() => import('./tag/wires-page.js'), 'WiresPage') },
+      { path: 'strip', ...page(() => import('./tag/strip-page.js'), 'StripPage') },
+      { path: 'fit', ...page(() => import('./tag/fit-page.js'), 'FitPage') },
+    ],
+  },
+  { path: 'map', ...page(() => import('./map/map-page.js'), 'MapPage') },
+  { path: 'table', ...page(() => import('./table/table-page.js'), 'TablePage') },
+  { path: 'verify', ...page(() => import('./verify/verify-page.js'), 'VerifyPage') },
+  { path: 'match', ...page(() => import('./match/match-page.js'), 'MatchPage') },
+  { path: 'practice', ...page(() => import('./practice/outcome-page.js'), 'OutcomePage') },
+];
+
+const router = createBrowserRouter([
+  {
+    errorElement: <Broken />,
+    HydrateFallback: () => <TopBar title="Opening" />,
+    children: [
+      { path: '/', element: <BenchPage /> },
+      {
+        path: '/jobs/:id',
+        ...page(() => import('./job/job-frame.js'), 'JobFrame'),
+        children: STEPS,
+      },
+      { path: '/practice', ...page(() => import('./practice/practice-page.js'), 'PracticePage') },
+      { path: '/shop', ...page(() => import('./shop/shop-page.js'), 'ShopPage') },
+      { path: '*', element: <Lost /> },
+    ],
+  },
 ]);
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2000 } } });

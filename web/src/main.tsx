@@ -1,7 +1,8 @@
 import { createRoot } from 'react-dom/client';
 import { App } from './app.js';
 import './index.css';
-import { askBeforeLeaving } from './job/session/open-sessions.js';
+import { keepPages } from './keep-pages.js';
+import { askBeforeLeaving } from './job/session/leaving.js';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no #root');
@@ -9,5 +10,4 @@ createRoot(root).render(<App />);
 askBeforeLeaving();
 
 // From the next load on the pages are there without the server. A browser that cannot, or may not, does without.
-if ('serviceWorker' in navigator && import.meta.env.PROD)
-  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+if (import.meta.env.PROD) keepPages();

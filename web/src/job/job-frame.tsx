@@ -1,8 +1,8 @@
 import type { Job, UnreadableEvent } from '@which-way/contract';
-import { routeOf, type Step } from '@which-way/core/route';
+import { routeOf } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
-import { Link, Navigate, Outlet, useParams } from 'react-router';
+import { Link, Outlet, useParams } from 'react-router';
 import { Notice } from '../shared/controls/notice.js';
 import { RouteLine } from '../shared/frame/route-line.js';
 import { SaveMark } from '../shared/frame/save-mark.js';
@@ -141,21 +141,4 @@ function Unreadable({ job, unreadable }: { job: Job; unreadable: readonly Unread
       </Notice>
     </main>
   );
-}
-
-const SCREEN_OF: Partial<Record<Step, string>> = {
-  verify: 'verify',
-  match: 'match',
-  refit: 'match',
-  table: 'table',
-  safe: 'safe',
-  tag: 'tag/path',
-};
-
-/** A job's own address leads to the step that it is at. */
-export function JobStart() {
-  const job = useJobState((state) => state.job);
-  const map = useJobState((state) => state.map);
-  if (!job) return null;
-  return <Navigate replace to={SCREEN_OF[routeOf(job, map).at] ?? 'map'} />;
 }

@@ -1,5 +1,6 @@
 import type { JobId } from '@which-way/core/switch';
 import { JobSession } from './job-session.js';
+import { holdsWork } from './leaving.js';
 import type { Outbox } from '../outbox/outbox.js';
 
 /** Sessions by job and by where they keep their work: one that still sends is found again by whoever opens its job. */
@@ -14,13 +15,4 @@ export function sessionOf(id: JobId, outbox: Outbox): JobSession {
   return session;
 }
 
-/** Whether some job has work that is in this open page alone. */
-export const somethingOnlyHere = (): boolean =>
-  [...sessions.values()].some(({ session }) => session.onlyHere);
-
-/** Asks before the page is left, as long as something would be lost by it. */
-export function askBeforeLeaving(): void {
-  window.addEventListener('beforeunload', (event) => {
-    if (somethingOnlyHere()) event.preventDefault();
-  });
-}
+holdsWork(() => [...sessions.values()].some(({ session }) => session.onlyHere));
