@@ -71,7 +71,7 @@ function Frame() {
     );
   }
   return (
-    <div className="flex min-h-dvh flex-col">
+    <div className="flex min-h-dvh flex-col lg:has-[main[data-fits]]:h-dvh">
       <TopBar
         title={
           <>

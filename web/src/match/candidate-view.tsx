@@ -29,7 +29,7 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
   );
   if (result.kind === 'no' || result.kind === 'undecided') {
     return (
-      <section aria-label="Candidate" className="p-6">
+      <section aria-label="Candidate" className="px-6 py-4 lg:overflow-y-auto">
         {heading}
         <p className="mt-3 text-large">{resultWords(result)}.</p>
       </section>
@@ -48,7 +48,7 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;
   return (
-    <section aria-label="Candidate" className="p-6">
+    <section aria-label="Candidate" className="px-6 py-4 lg:overflow-y-auto">
       <div className="flex flex-wrap items-start gap-4">
         <div className="grow">{heading}</div>
         {isChosen ? (
@@ -96,7 +96,7 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
 
 function TransferLines({ map, replacement }: { map: SwitchMap; replacement: ChosenReplacement }) {
   return (
-    <table aria-label="Terminal by terminal" className="border-separate border-spacing-y-2">
+    <table aria-label="Terminal by terminal" className="border-separate border-spacing-y-1">
       <thead>
         <tr className="text-left text-small text-quiet">
           <th scope="col" className="font-normal">

@@ -39,8 +39,11 @@ export function MatchPage() {
     matches.candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
   const { requirement, settings, unsettledPairs } = found;
   return (
-    <main className="grid grow content-start lg:grid-cols-[27rem_1fr]">
-      <section aria-label="Candidates" className="border-line p-6 lg:border-r-2">
+    <main
+      data-fits
+      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[27rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
+      <section aria-label="Candidates" className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2">
         <h1 className="text-title font-bold">What can take its place</h1>
         <p className="mt-2">
           Needs {requirement.terminals.length} terminals and {settings.length}{' '}
@@ -122,37 +125,63 @@ interface CandidateListProps {
 }
 
 function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps) {
+  const may = candidates.filter(({ result }) => result.kind !== 'no');
+  const not = candidates.slice(may.length);
+  const line = (candidate: Candidate) => (
+    <CandidateLine
+      key={candidate.known.id}
+      {...candidate}
+      here={shown === candidate.known.id}
+      chosen={chosen === candidate.known.id}
+      onPick={onPick}
+    />
+  );
   return (
-    <ul className="mt-2" aria-label="Library, best first">
-      {candidates.map(({ known, result }) => {
-        const no = result.kind === 'no';
-        const here = shown === known.id;
-        return (
-          <li key={known.id}>
-            <button
-              type="button"
-              aria-current={here}
-              onClick={() => onPick(known.id)}
-              className={`block w-full border-b border-l-8 border-b-line px-4 py-3 text-left hover:bg-sheet ${
-                here ? 'border-l-brass bg-sheet' : 'border-l-transparent'
-              }`}
-            >
-              <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
-                {known.name}
-                {chosen === known.id && (
-                  <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>
-                )}
-              </span>
-              <span className="block text-small text-quiet">
-                {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : '']
-                  .filter(Boolean)
-                  .join(' · ')}
-              </span>
-              <span className="block">{resultWords(result)}</span>
-            </button>
-          </li>
-        );
-      })}
-    </ul>
+    <>
+      <ul className="mt-2" aria-label="Library, best first">
+        {may.map(line)}
+      </ul>
+      {not.length > 0 && (
+        <details className="mt-2" open={may.length === 0}>
+          <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-quiet">
+            Why {not.length === 1 ? 'one does' : `${not.length} do`} not
+          </summary>
+          <ul aria-label="Ruled out">{not.map(line)}</ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+interface CandidateLineProps extends Candidate {
+  here: boolean;
+  chosen: boolean;
+  onPick: (id: string) => void;
+}
+
+function CandidateLine({ known, result, here, chosen, onPick }: CandidateLineProps) {
+  const no = result.kind === 'no';
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={here}
+        onClick={() => onPick(known.id)}
+        className={`block w-full border-b border-l-8 border-b-line px-4 py-2 text-left hover:bg-sheet ${
+          here ? 'border-l-brass bg-sheet' : 'border-l-transparent'
+        }`}
+      >
+        <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
+          {known.name}
+          {chosen && <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>}
+        </span>
+        <span className="block text-small text-quiet">
+          {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : '']
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+        <span className="block">{resultWords(result)}</span>
+      </button>
+    </li>
   );
 }

@@ -41,47 +41,26 @@ export function TablePage() {
     );
   }
   return (
-    <main className="grid grow gap-x-8 gap-y-6 p-6 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
+    <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-4 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
       <section aria-label="Table" className="min-w-0">
-        <h1 className="text-title font-bold">{patternTitle(table)}</h1>
-        <Standing table={table} count={count} />
-        <div className="mb-4 flex flex-wrap items-start gap-3">
-          <a
-            href={`/api/jobs/${job?.id}/export`}
-            download
-            className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
-          >
-            <Download size={18} aria-hidden="true" /> Save as a file
-          </a>
-          <button
-            type="button"
-            onClick={() => window.print()}
-            className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink"
-          >
-            <Printer size={18} aria-hidden="true" /> Print
-          </button>
+        <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
+          <h1 className="grow text-title leading-tight font-bold">{patternTitle(table)}</h1>
+          <Exports job={job?.id ?? null} />
         </div>
+        <Standing table={table} count={count} />
         <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
         {table.joinsNothing.length > 0 && (
-          <p className="mt-3">
+          <p className="mt-2">
             {table.complete ? 'Join nothing in any position: ' : 'Join nothing as far as is known: '}
             <strong className="font-mono">{terminalList(map.structure, table.joinsNothing)}</strong>.
           </p>
         )}
-        <div className="mt-4">
-          <CellKey />
-        </div>
-        {inspected && (
-          <div className="mt-4">
-            <Inspector about={inspected} onClose={() => setInspected(null)} />
-          </div>
-        )}
       </section>
-      <section aria-label="Pictures" className="min-w-0">
-        <div className="no-print -mt-2 mb-1">
+      <section aria-label="Pictures" className="flex min-w-0 flex-col gap-3">
+        <div className="no-print -my-1 -ml-3">
           <SideSwitch />
         </div>
-        <ul className={`grid gap-5 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
+        <ul className={`grid gap-x-5 gap-y-3 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
           {table.settings.map((setting, index) => (
             <SettingPicture
               key={setting}
@@ -92,13 +71,35 @@ export function TablePage() {
             />
           ))}
         </ul>
-        <ul className="mt-5 grid gap-1 text-large" aria-label="In words">
+        <ul className="grid gap-1" aria-label="In words">
           {patternWords(map.structure, table).map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </ul>
+        <CellKey />
       </section>
+      {inspected && (
+        <div className="max-h-[70dvh] overflow-y-auto bg-paper lg:fixed lg:right-6 lg:bottom-6 lg:z-20 lg:w-[30rem] lg:shadow-lg">
+          <Inspector about={inspected} onClose={() => setInspected(null)} />
+        </div>
+      )}
     </main>
+  );
+}
+
+/** The job as a file, and the page on paper. */
+function Exports({ job }: { job: string | null }) {
+  const look =
+    'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
+  return (
+    <div className="flex gap-2">
+      <a href={`/api/jobs/${job}/export`} download className={look}>
+        <Download size={18} aria-hidden="true" /> Save as a file
+      </a>
+      <button type="button" onClick={() => window.print()} className={look}>
+        <Printer size={18} aria-hidden="true" /> Print
+      </button>
+    </div>
   );
 }
 
@@ -106,7 +107,7 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
   const map = useJobState((state) => state.map);
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
-    <p className={`my-3 ${table.complete ? '' : 'rounded-part bg-amber-wash px-3 py-2 text-amber-ink'}`}>
+    <p className={`my-2 ${table.complete ? '' : 'rounded-part bg-amber-wash px-3 py-2 text-amber-ink'}`}>
       {count.settled} of {count.all} pairs settled over all positions: {count.measured} measured,{' '}
       {count.follows} follow.
       {!table.complete && ' The map is not complete.'}
@@ -122,7 +123,8 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
 /** How many pictures stand side by side: several decks need the width for themselves. */
 function picturesAcross(layout: Layout, settings: number): string {
   if (layout.kind === 'wafers' && layout.decks > 1) return 'max-w-2xl';
-  return `${settings > 1 ? 'sm:grid-cols-2' : ''} ${settings > 4 ? 'xl:grid-cols-3' : ''}`;
+  const tall = settings > 6 ? '[&_svg]:max-h-32' : settings > 2 ? '[&_svg]:max-h-48' : '[&_svg]:max-h-80';
+  return `${tall} ${settings > 1 ? 'grid-cols-2' : ''} ${settings > 2 ? 'md:grid-cols-3' : ''} ${settings > 9 ? 'xl:grid-cols-4' : ''}`;
 }
 
 interface SettingPictureProps {
@@ -140,7 +142,7 @@ function SettingPicture({ setting, index, table, onPick }: SettingPictureProps) 
   const free = new Set(table.complete ? table.joinsNothing : []);
   return (
     <li>
-      <h2 className="mb-1 flex items-center justify-center gap-3 text-large font-bold">
+      <h2 className="flex items-center justify-center gap-3 truncate font-bold">
         <StrandSample strand={strandOf(index)} />
         {name}
       </h2>

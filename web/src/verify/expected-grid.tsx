@@ -5,6 +5,7 @@ import type { ExpectedTable } from '@which-way/core/log';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
 import type { Comparison } from '@which-way/core/verify';
 import { useState } from 'react';
+import { PartLine, usePart } from '../shared/facts/part-of-positions.js';
 import type { Inspected } from '../shared/facts/inspector.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { strandOf } from '@which-way/drawing/strand';
@@ -19,6 +20,10 @@ interface ExpectedGridProps {
   onPick: (about: Inspected) => void;
 }
 
+/** Positions side by side, and contacts above which the rows are lower. */
+const MOST_ACROSS = 8;
+const MANY_ROWS = 5;
+
 /** The expected table: a tap on a cell says that the contact should be closed there, or open. */
 export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: ExpectedGridProps) {
   const { structure } = map;
@@ -26,25 +31,33 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
   const ids = structure.terminals.map(({ id }) => id);
   const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
   const rows = distinct([...contactsOf(expected, ids), ...found, ...added]);
+  const part = usePart(
+    expected.settings.map(({ setting }) => setting),
+    null,
+    MOST_ACROSS,
+  );
+  const shown = expected.settings.slice(part.from, part.to);
+  const low = rows.length > MANY_ROWS;
   const edit = (setting: SettingId, contact: Contact) =>
     onSet(toggleContact(expected, setting, contact, ids));
   return (
     <>
-      <div className="overflow-x-auto">
-        <table className="border-collapse">
+      <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
+      <div>
+        <table className="w-full table-fixed border-collapse">
           <thead>
             <tr>
-              <th scope="col" className="text-left text-small font-normal text-quiet">
+              <th scope="col" className="w-20 text-left text-small font-normal text-quiet">
                 should be
               </th>
-              {expected.settings.map(({ setting }, index) => (
+              {shown.map(({ setting }, index) => (
                 <th
                   key={setting}
                   scope="col"
-                  className="px-2 pb-1 font-mono"
-                  style={{ color: strandOf(index).color }}
+                  className="px-0.5 pb-1 align-bottom font-mono text-small leading-tight"
+                  style={{ color: strandOf(part.from + index).color }}
                 >
-                  {settingName(structure, setting)}
+                  <span className="line-clamp-3 wrap-anywhere">{settingName(structure, setting)}</span>
                 </th>
               ))}
             </tr>
@@ -55,12 +68,16 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
               const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
               return (
                 <tr key={String(contact)}>
-                  <th scope="row" className="pr-4 text-left font-mono text-large whitespace-nowrap">
+                  <th
+                    scope="row"
+                    className={`truncate pr-2 text-left font-mono ${low ? 'text-base' : 'text-large'}`}
+                  >
                     {label}
                   </th>
-                  {expected.settings.map(({ setting, joined }) => (
+                  {shown.map(({ setting, joined }) => (
                     <ExpectedCell
                       key={setting}
+                      low={low}
                       name={`${label} at ${settingName(structure, setting)}`}
                       closed={isJoined(joined, contact, ids)}
                       verdict={verdictOf(comparison, setting, a, b)}
@@ -111,26 +128,27 @@ const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
 
 interface ExpectedCellProps {
   name: string;
+  low: boolean;
   closed: boolean;
   verdict: Verdict;
   onToggle: () => void;
   onPick: () => void;
 }
 
-function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellProps) {
+function ExpectedCell({ name, low, closed, verdict, onToggle, onPick }: ExpectedCellProps) {
   const { look, word } = verdict ? VERDICT[verdict] : { look: '', word: '' };
   return (
     <td className={`border border-line p-0 ${look}`}>
-      <div className="flex min-w-28 flex-col items-stretch">
+      <div className="flex flex-col items-stretch">
         <button
           type="button"
           aria-pressed={closed}
           aria-label={`${name}: should be ${closed ? 'closed' : 'open'}`}
           onClick={onToggle}
-          className="flex h-12 items-center justify-center font-mono text-large font-bold hover:outline-2 hover:outline-ink"
+          className={`flex items-center justify-center font-mono font-bold hover:outline-2 hover:outline-ink ${low ? 'h-8' : 'h-12 text-large'}`}
         >
           {closed ? (
-            <span className="inline-flex size-8 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">
+            <span className="inline-flex size-7 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">
               ×
             </span>
           ) : (
@@ -141,7 +159,7 @@ function ExpectedCell({ name, closed, verdict, onToggle, onPick }: ExpectedCellP
           type="button"
           aria-label={`How ${name} is known`}
           onClick={onPick}
-          className={`min-h-6 text-small ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
+          className={`min-h-6 truncate text-small ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
         >
           {word}
         </button>

@@ -34,8 +34,11 @@ export function VerifyPage() {
   }
   const comparison = expected ? compareWithExpected(map, expected) : null;
   return (
-    <main className="grid grow content-start gap-x-8 gap-y-6 p-6 lg:grid-cols-[6fr_5fr]">
-      <section aria-label="Expected table" className="min-w-0">
+    <main
+      data-fits
+      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
+      <section aria-label="Expected table" className="min-w-0 px-6 py-4 lg:overflow-y-auto">
         <h1 className="text-title font-bold">What it should do</h1>
         <Source expected={expected} onSet={set} />
         {expected && comparison && (
@@ -48,7 +51,10 @@ export function VerifyPage() {
           />
         )}
       </section>
-      <section aria-label="What differs" className="grid min-w-0 content-start gap-4">
+      <section
+        aria-label="What differs"
+        className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
+      >
         {comparison && <Differences map={map} comparison={comparison} />}
         {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
       </section>
@@ -102,7 +108,7 @@ function Source({
     settings: settings.map(({ id }) => ({ setting: id, joined: [] })),
   });
   return (
-    <div className="no-print my-4 grid gap-3 text-base">
+    <div className="no-print my-3 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
         <LibrarySelect
           quiet

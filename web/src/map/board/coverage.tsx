@@ -1,7 +1,6 @@
 import { factAt, type Fact } from '@which-way/core/continuity';
 import { forecastIn } from '@which-way/core/planner';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
-import { useState } from 'react';
 import type { Inspected } from '../../shared/facts/inspector.js';
 import { factWords } from '@which-way/words/facts';
 import { nameOfSetting, terminalName } from '@which-way/words/terminals';
@@ -10,16 +9,6 @@ import type { Probing } from '../probing/use-probing.js';
 
 /** How far every position is, what is missing and what it would cost; and the pairs of one position, each to be tapped. */
 export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-12 cursor-pointer py-2 font-semibold text-quiet">Coverage</summary>
-      {open && <Positions probing={probing} onPick={onPick} />}
-    </details>
-  );
-}
-
-function Positions({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
   const { map, at } = probing;
   const rows = map.structure.settings.map((setting, index) => ({
     id: setting.id,

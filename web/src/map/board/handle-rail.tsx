@@ -24,11 +24,13 @@ export function HandleRail({ probing }: { probing: Probing }) {
   const { structure } = map;
   const [naming, setNaming] = useState<SettingId | null>(null);
   const closed = structure.actuators[0]?.closed ?? null;
+  // With many positions each has less room, and only the present one says by what it is known.
+  const crowded = structure.settings.length > 4;
   // Worked out when the answer is on the screen: it may wait.
   const later = useDeferredValue(map);
   const tells = useMemo(() => tellTaleWords(later), [later]);
   return (
-    <section aria-label="Handle" className="flex flex-col gap-2 overflow-y-auto p-4">
+    <section aria-label="Handle" className="flex flex-col gap-1 px-4 py-2">
       <h2 className="font-semibold text-quiet">{structure.actuators.length > 1 ? 'Handles' : 'Handle'}</h2>
       <HandleDrawings probing={probing} />
       <ol className="relative">
@@ -47,7 +49,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                 here={here}
               />
               <div
-                className={`rounded-part border-2 px-2.5 py-1.5 ${
+                className={`rounded-part border-2 px-2 ${crowded ? '' : 'py-1'} ${
                   wanted ? 'border-ink bg-sheet' : here ? 'border-brass bg-sheet' : 'border-transparent'
                 }`}
               >
@@ -58,7 +60,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                     <button
                       type="button"
                       aria-current={here ? 'step' : undefined}
-                      className="flex min-h-12 w-full items-center gap-2 text-left"
+                      className={`flex w-full items-center gap-2 text-left ${crowded ? 'min-h-10' : 'min-h-12'}`}
                       onClick={() => {
                         if (here && !wanted) setNaming(setting.id);
                         else probing.act({ do: 'turn-to', setting: setting.id });
@@ -89,7 +91,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         </span>
                       )}
                     </button>
-                    {tells.has(setting.id) && (
+                    {tells.has(setting.id) && (here || !crowded) && (
                       <p className="pb-1 text-small text-quiet">{tells.get(setting.id)}</p>
                     )}
                   </>
@@ -138,7 +140,7 @@ function HandleDrawings({ probing: { map, at } }: { probing: Probing }) {
   const { side } = useViewSide();
   const setting = map.structure.settings.find(({ id }) => id === at);
   return map.structure.actuators.map((actuator) => (
-    <div key={actuator.id} className="max-w-64 max-sm:max-w-44">
+    <div key={actuator.id} className="mx-auto max-w-44 [&_svg]:max-h-28">
       <ActuatorDrawing actuator={actuator} at={setting?.at[actuator.id] ?? null} side={side} />
       <p className="text-center text-small text-quiet">{turnWords(actuator, side)}</p>
     </div>

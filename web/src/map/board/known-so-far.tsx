@@ -17,11 +17,10 @@ export const TableSoFar = memo(function TableSoFar({ map, at, onPick }: KnownPro
   const table = truthTable(map);
   return (
     <section aria-label="Truth table so far">
-      <h2 className="font-semibold text-quiet">Truth table so far</h2>
       {table.poles.length + table.uncertain.length === 0 ? (
         <p className="text-quiet">Nothing joins so far.</p>
       ) : (
-        <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} />
+        <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} most={6} />
       )}
     </section>
   );
@@ -37,7 +36,6 @@ export const ReadingsSoFar = memo(function ReadingsSoFar({
 }) {
   return (
     <section aria-label="Readings">
-      <h2 className="font-semibold text-quiet">Readings</h2>
       <Tape tape={map.tape} structure={map.structure} onReadAgain={onReadAgain} />
     </section>
   );

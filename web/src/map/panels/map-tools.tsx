@@ -24,7 +24,7 @@ export function MapTools({
   const { sense, picking } = probing.hands;
   const session = useSession();
   return (
-    <div className="flex flex-wrap items-center justify-end gap-1.5 px-3 py-2">
+    <div className="flex flex-wrap items-center justify-end gap-1 px-2 py-2 [&>button]:px-2.5">
       <div role="group" aria-label="How it is read" className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button

@@ -7,12 +7,15 @@ export function FactCell({
   onPick,
   label,
   large = false,
+  low = false,
   asked = false,
 }: {
   cell: Cell;
   onPick: () => void;
   label: string;
   large?: boolean;
+  /** Where there are many rows. */
+  low?: boolean;
   asked?: boolean;
 }) {
   const { fact, lookAgain } = cell;
@@ -41,7 +44,7 @@ export function FactCell({
               ? 'closed'
               : 'open'
       }
-      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${large ? 'h-12 text-large' : 'h-12 text-base'} ${look} ${
+      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${low ? 'h-9' : 'h-12'} ${large && !low ? 'text-large' : 'text-base'} ${look} ${
         asked ? 'ring-3 ring-ink ring-inset' : ''
       } ${fact.state === 'follows' && fact.joined ? 'underline decoration-2 underline-offset-4' : ''}`}
     >

@@ -1,6 +1,7 @@
 import type { Row, TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
 import { Fragment, memo } from 'react';
+import { PartLine, usePart } from './part-of-positions.js';
 import { settingName, shortSettingName, terminalName } from '@which-way/words/terminals';
 import { quantity } from '@which-way/words/quantity';
 import { FactCell } from './fact-cell.js';
@@ -14,7 +15,12 @@ interface TableGridProps {
   large?: boolean;
   /** The setting that the handle is at. */
   at?: SettingId | null;
+  /** Positions side by side; of more a part is shown, and which. */
+  most?: number;
 }
+
+/** With more contacts than this the rows are lower. */
+const MANY_ROWS = { large: 7, small: 5 };
 
 /** The truth table: contacts by settings, pole by pole. */
 export const TableGrid = memo(function TableGrid({
@@ -23,31 +29,42 @@ export const TableGrid = memo(function TableGrid({
   onPick,
   large = false,
   at = null,
+  most = 12,
 }: TableGridProps) {
-  const columns = table.settings.length + (large ? 2 : 1);
+  const { from, to, show } = usePart(table.settings, at, most);
+  const shown = table.settings.slice(from, to);
+  const rows = table.poles.reduce((sum, pole) => sum + pole.rows.length, table.uncertain.length);
+  const row = { structure, onPick, large, low: rows > MANY_ROWS[large ? 'large' : 'small'], from, to };
+  const columns = shown.length + (large ? 2 : 1);
   return (
-    <div className="overflow-x-auto">
-      <table className="w-full border-collapse">
+    <>
+      <PartLine {...{ from, to, most, show }} all={table.settings.length} />
+      <table className="w-full table-fixed border-collapse">
         <thead>
           <tr>
-            <th scope="col" className="p-1 text-left">
+            <th scope="col" className={`${large ? 'w-24' : 'w-18'} p-1 text-left`}>
               <span className="sr-only">Contact</span>
             </th>
-            {table.settings.map((id, index) => (
+            {shown.map((id, index) => (
               <th
                 key={id}
                 scope="col"
-                className="px-1 pb-1 align-bottom font-mono text-small"
-                style={{ color: strandOf(index).color }}
+                className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small' : 'text-[0.8125rem] tracking-tight'}`}
+                style={{ color: strandOf(from + index).color }}
               >
-                <span className={at === id ? 'underline decoration-4 underline-offset-4' : ''}>
+                <span
+                  className={`line-clamp-3 wrap-anywhere ${at === id ? 'underline decoration-4 underline-offset-4' : ''}`}
+                >
                   {shortSettingName(structure, id)}
                 </span>
               </th>
             ))}
             {large && (
-              <th scope="col" className="px-2 text-right text-small font-normal text-quiet">
-                worst ohms, leads off
+              <th
+                scope="col"
+                className="w-20 pl-2 text-right text-small leading-tight font-normal text-quiet"
+              >
+                worst, leads off
               </th>
             )}
           </tr>
@@ -57,7 +74,7 @@ export const TableGrid = memo(function TableGrid({
             <Fragment key={pole.terminals[0]}>
               {(large || table.poles.length > 1) && (
                 <tr>
-                  <th scope="rowgroup" colSpan={columns} className="pt-3 pb-1 text-left">
+                  <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left">
                     Pole {letter(index)}
                     {pole.common && (
                       <span className="font-normal text-quiet">
@@ -68,41 +85,41 @@ export const TableGrid = memo(function TableGrid({
                   </th>
                 </tr>
               )}
-              {pole.rows.map((row) => (
-                <TableRow key={row.terminals.join()} {...{ row, structure, onPick, large }} />
+              {pole.rows.map((one) => (
+                <TableRow key={one.terminals.join()} row={one} {...row} />
               ))}
             </Fragment>
           ))}
           {table.uncertain.length > 0 && (
             <tr>
-              <th scope="rowgroup" colSpan={columns} className="pt-3 pb-1 text-left text-amber-ink">
+              <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left text-amber-ink">
                 Look again
               </th>
             </tr>
           )}
-          {table.uncertain.map((row) => (
-            <TableRow key={row.terminals.join()} {...{ row, structure, onPick, large }} />
+          {table.uncertain.map((one) => (
+            <TableRow key={one.terminals.join()} row={one} {...row} />
           ))}
         </tbody>
       </table>
-    </div>
+    </>
   );
 });
 
 /** Poles are lettered. */
 export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
-function TableRow({
-  row,
-  structure,
-  onPick,
-  large,
-}: {
+interface TableRowProps {
   row: Row;
   structure: Structure;
   onPick: (about: Inspected) => void;
   large: boolean;
-}) {
+  low: boolean;
+  from: number;
+  to: number;
+}
+
+function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProps) {
   const [a, b] = row.terminals;
   const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
   const read = row.cells.flatMap(({ fact, reading }) => (fact.joined && reading ? [reading.quantity] : []));
@@ -111,21 +128,26 @@ function TableRow({
     <tr>
       <th
         scope="row"
-        className={`pr-3 text-left font-mono whitespace-nowrap ${large ? 'text-large' : 'text-base'}`}
+        className={`truncate pr-2 text-left font-mono ${large && !low ? 'text-large' : 'text-base'}`}
       >
         {label}
       </th>
-      {row.cells.map((cell) => (
-        <td key={cell.setting} className="min-w-12 p-0">
+      {row.cells.slice(from, to).map((cell) => (
+        <td key={cell.setting} className="p-0">
           <FactCell
             cell={cell}
             large={large}
+            low={low}
             label={`${label} at ${settingName(structure, cell.setting)}`}
             onPick={() => onPick({ setting: cell.setting, a, b })}
           />
         </td>
       ))}
-      {large && <td className="px-2 text-right font-mono">{worst ? quantity(worst) : ''}</td>}
+      {large && (
+        <td className="pl-2 text-right font-mono text-small whitespace-nowrap">
+          {worst ? quantity(worst) : ''}
+        </td>
+      )}
     </tr>
   );
 }

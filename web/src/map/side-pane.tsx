@@ -1,0 +1,103 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { ReadingId } from '@which-way/core/switch';
+import { Tabs } from 'radix-ui';
+import { Lesson } from '../practice/lesson.js';
+import { SafetyWarning } from '../safe/safety-warning.js';
+import { useStable } from '../shared/drawings/use-stable.js';
+import { Inspector, type Inspected } from '../shared/facts/inspector.js';
+import { CoverageTable } from './board/coverage.js';
+import { ReadingsSoFar, TableSoFar } from './board/known-so-far.js';
+import { Contradictions } from './panels/contradictions.js';
+import { DeclaredParts } from './panels/declared-parts.js';
+import { Doubtful } from './panels/doubtful.js';
+import { LookAgainPanel } from './panels/look-again.js';
+import { LooksLike } from './panels/looks-like.js';
+import { ReadTheSame } from './panels/read-the-same.js';
+import { WayBackSoFar } from './panels/way-back.js';
+import { WaysOn } from './panels/ways-on.js';
+import type { OutlookView } from './probing/use-outlook.js';
+import type { Probing } from './probing/use-probing.js';
+import type { WakeLock } from './use-wake-lock.js';
+
+interface SidePaneProps {
+  probing: Probing;
+  outlook: OutlookView;
+  /** The map as it was drawn last: what is known may come a moment after the next prompt. */
+  later: SwitchMap;
+  awake: WakeLock;
+  inspected: Inspected | null;
+  onInspect: (about: Inspected | null) => void;
+}
+
+/** What wants a decision, and below it what is known, a part at a time. */
+export function SidePane({ probing, outlook, later, awake, inspected, onInspect }: SidePaneProps) {
+  const { map, act } = probing;
+  const readAgain = useStable((id: ReadingId) => {
+    onInspect(null);
+    act({ do: 'correct', reading: id });
+  });
+  return (
+    <div className="order-3 flex min-h-0 flex-col lg:order-none">
+      <div className="flex shrink-0 flex-col gap-3 px-4 not-empty:pt-3 lg:max-h-[62%] lg:overflow-y-auto">
+        {inspected && (
+          <Inspector
+            about={inspected}
+            onClose={() => onInspect(null)}
+            onReadAgain={readAgain}
+            onProbe={({ a, b, setting }) => {
+              onInspect(null);
+              act({ do: 'ask-pair', red: a, black: b, setting });
+            }}
+          />
+        )}
+        <SafetyWarning />
+        <Lesson probing={probing} />
+        <Contradictions probing={probing} onReadAgain={readAgain} />
+        <Doubtful probing={probing} />
+        <LookAgainPanel probing={probing} />
+        <ReadTheSame probing={probing} />
+        <WayBackSoFar probing={probing} />
+        <LooksLike probing={probing} outlook={outlook} />
+        <WaysOn probing={probing} outlook={outlook} />
+      </div>
+      <Tabs.Root defaultValue="table" className="flex min-h-0 grow flex-col px-4 pt-1">
+        <Tabs.List aria-label="What is known" className="flex shrink-0 gap-4 border-b-2 border-line">
+          {TABS.map(([value, words]) => (
+            <Tabs.Trigger
+              key={value}
+              value={value}
+              className="-mb-0.5 min-h-11 border-b-4 border-transparent font-semibold text-quiet data-[state=active]:border-brass data-[state=active]:text-ink"
+            >
+              {words}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <Tabs.Content value="table" className={CONTENT}>
+          <TableSoFar map={later} at={probing.at} onPick={onInspect} />
+        </Tabs.Content>
+        <Tabs.Content value="pairs" className={CONTENT}>
+          <CoverageTable probing={probing} onPick={onInspect} />
+          <DeclaredParts map={map} />
+        </Tabs.Content>
+        <Tabs.Content value="readings" className={CONTENT}>
+          <ReadingsSoFar map={later} onReadAgain={readAgain} />
+        </Tabs.Content>
+      </Tabs.Root>
+      {awake === 'cannot' && (
+        <p className="px-4 py-1 text-small text-quiet">
+          The screen may go dark by itself: this browser keeps it on only at a secure address, such as on the
+          machine that runs Which Way. Set the device to stay awake.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const CONTENT = 'min-h-0 grow py-2 lg:overflow-y-auto';
+
+/** What is known, a part at a time. */
+const TABS = [
+  ['table', 'Truth table so far'],
+  ['pairs', 'Coverage'],
+  ['readings', 'Readings'],
+] as const;
