@@ -213,6 +213,7 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   await parts.getByRole('button', { name: 'Declare' }).click();
 
   await bench.go('Map');
+  await page.getByRole('tab', { name: 'Coverage' }).click();
   const declared = page.getByRole('region', { name: 'Declared paths' });
   await expect(declared.getByRole('listitem')).toHaveText([
     /^1–4 jumper.*taken off$/,

@@ -35,7 +35,8 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
   // 2 to 3 follows: by way of 1. Its proof is the two readings.
   await bench.type('2-3');
   await page.keyboard.press('ArrowDown');
-  await page.getByRole('button', { name: 'Readings' }).or(page.getByText('1 to 2, 3')).first().click();
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await page.getByText('red 1, black over 2, 3').first().click();
   await page
     .getByTestId('reading')
     .filter({ hasText: '1 to 2' })

@@ -7,7 +7,7 @@ export {
   type Expected,
   type FollowUps,
 } from './ahead/forecast.js';
-export { forecast, forecastIn } from './next/most-left.js';
+export { mostLeft, mostLeftIn } from './next/most-left.js';
 export { learntChance } from './chance/chance.js';
 export { experienceOf } from './chance/experience.js';
 export { FEATURES, featuresOf } from './chance/features.js';

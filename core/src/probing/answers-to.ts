@@ -185,6 +185,7 @@ function planAnswers(moment: Moment): Answer[] {
     case 'done':
       return [main({ do: 'recheck' }, 're-check')];
     case 'rechecked':
+    case 'not-rechecked':
       return [];
     case 'disputed':
     case 'look-again': {
@@ -197,7 +198,7 @@ function planAnswers(moment: Moment): Answer[] {
 
 /** Once all is settled: back through the positions, and all lugs against the frame. */
 function waysOn({ task, map }: Moment): Answer[] {
-  if (task?.kind !== 'plan' || (task.plan.kind !== 'done' && task.plan.kind !== 'rechecked')) return [];
+  if (task?.kind !== 'plan' || !['done', 'rechecked', 'not-rechecked'].includes(task.plan.kind)) return [];
   const frame = frameAsk(map);
   const back = !returnWanted(map) && returnSweep(map).left.length > 0;
   return [

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { pathVerdict, supplyPathOf } from '../path/index.js';
-import { forecast } from '../planner/index.js';
+import { mostLeft } from '../planner/index.js';
 import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
 import { liveEvents, notesOf, wiresOf } from '../log/index.js';
 import { type SettingId } from '../switch/index.js';
@@ -26,11 +26,13 @@ export type NextThing =
   | { code: 'refit'; replacement: string };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 2;
+export const ROUTE_ENGINE = 3;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
   done: Record<Step, boolean>;
+  /** Steps that were passed over by choice: nothing was done there, and nothing need be. */
+  passed: Step[];
   at: Step;
   next: NextThing;
 }
@@ -47,10 +49,12 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const comparison = table ? compareWithExpected(map, table) : null;
   const agrees = comparison?.outcome === 'agrees';
   const safety = safetyStanding(map.log, outOfMachine);
+  // A switch in the hand, with nothing of the machine on it, has no supply to prove dead and no wires to tag.
+  const nothingOfTheMachine = outOfMachine && liveEvents(map.log, 'safety-begun').length === 0;
   const done: Record<Step, boolean> = {
     intake: [...notesOf(map.log).values()].some((text) => text !== ''),
-    safe: safety.open,
-    tag: outOfMachine || wiresOf(map.log).length > 0,
+    safe: safety.open && !nothingOfTheMachine,
+    tag: wiresOf(map.log).length > 0,
     map: map.complete,
     table: map.complete,
     verify: map.complete && agrees,
@@ -59,7 +63,8 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   };
   const trouble = safety.troubles[0]?.code ?? null;
   const { at, next } = whereTo(map, { trouble, comparison, chosen: chosen?.name ?? null });
-  return { done, at, next };
+  const passed = (['safe', 'tag'] as const).filter((step) => outOfMachine && !done[step]);
+  return { done, passed, at, next };
 }
 
 function whereTo(
@@ -74,7 +79,7 @@ function whereTo(
   if (settings.some(({ coverage }) => coverage.tangled)) return { at: 'map', next: { code: 'tangled' } };
   const disputes = settings.reduce((sum, { settled }) => sum + settled.contradictions.length, 0);
   if (disputes > 0) return { at: 'map', next: { code: 'contradiction', count: disputes } };
-  const left = forecast(map);
+  const left = mostLeft(map);
   if (left.readings > 0) {
     const setting = settings.find(({ coverage }) => coverage.unknown > 0)?.settled.setting ?? null;
     return { at: 'map', next: { code: 'touches-left', touches: left.touches, setting } };

@@ -139,7 +139,7 @@ function MiniRoute({ route }: { route: NonNullable<JobSummary['route']> }) {
         );
       })}
       {STEPS.map((step, index) => {
-        const done = index < here || (route.done[step] && index !== here);
+        const done = index < here || ((route.done[step] || route.passed.includes(step)) && index !== here);
         return (
           <circle
             key={step}

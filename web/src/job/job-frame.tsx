@@ -3,6 +3,7 @@ import { routeOf } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams } from 'react-router';
+import { Hint } from '../shared/controls/hint.js';
 import { Notice } from '../shared/controls/notice.js';
 import { RouteLine } from '../shared/frame/route-line.js';
 import { SaveMark } from '../shared/frame/save-mark.js';
@@ -77,13 +78,14 @@ function Frame() {
           <>
             Job {job.number} · {job.title}
             {job.simulation && (
-              <Link
-                to={`/jobs/${job.id}/practice`}
-                title="How it went, against the switch behind it"
-                className="ml-3 rounded-part border border-current px-2 font-semibold"
-              >
-                simulated switch
-              </Link>
+              <Hint text="How it went, against the switch behind it">
+                <Link
+                  to={`/jobs/${job.id}/practice`}
+                  className="ml-3 rounded-part border border-current px-2 font-semibold"
+                >
+                  simulated switch
+                </Link>
+              </Hint>
             )}
           </>
         }

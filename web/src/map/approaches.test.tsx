@@ -1,7 +1,7 @@
 import type { Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
-import { fill, fireEvent, screen, until, within } from '../testing/acts.js';
+import { fill, fireEvent, openTab, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { handsFree } from './keys/hands-free.js';
 import { MapPage } from './map-page.js';
@@ -205,9 +205,7 @@ describe('what is looked at again', () => {
   it('counts what is known for each position, and opens a pair of the matrix', async () => {
     const { described, checked, read } = aSwitch(3, 1);
     await renderJob(<MapPage />, [described, checked, read([0], [1], { kind: 'tone', sounded: true })]);
-    fireEvent.click(screen.getByText('Coverage'));
-    // jsdom does not open it by itself.
-    fireEvent(screen.getByText('Coverage').closest('details') as Element, new Event('toggle'));
+    openTab('Coverage');
     fireEvent.click(screen.getByRole('button', { name: '1 and 2: Closed, by tone: measured' }));
     expect(screen.getByTestId('inspector').textContent).toContain('Closed, by tone: measured');
   });

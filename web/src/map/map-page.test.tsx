@@ -3,7 +3,7 @@ import { type Deed, type Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { aSwitch } from '../testing/a-switch.js';
-import { fireEvent, press, screen, until, within } from '../testing/acts.js';
+import { fireEvent, openTab, press, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { MapPage } from './map-page.js';
 
@@ -108,6 +108,7 @@ describe('the Map and what lies around the switch', () => {
   it('shows declared paths as what may answer instead of a contact', async () => {
     const { described, ids } = aSwitch(2, 1);
     await renderJob(<MapPage />, [described, parts(ids)]);
+    openTab('Coverage');
     const list = screen.getByRole('region', { name: 'Declared paths' });
     expect(within(list).getByRole('listitem').textContent).toBe('1–2 lamp, 40 Ω still on');
     expect(screen.getByRole('img', { name: 'Declared: lamp 40 Ω' })).toBeDefined();
@@ -126,6 +127,7 @@ describe('the Map and what lies around the switch', () => {
     await until(() =>
       expect(written('part-declared')[0]?.part).toMatchObject({ form: 'coil', terminals: ids, on: true }),
     );
+    openTab('Coverage');
     expect(screen.getByRole('region', { name: 'Declared paths' }).textContent).toContain('coil, 120 Ω');
   });
 

@@ -1,3 +1,4 @@
+import { Hint } from '../shared/controls/hint.js';
 import type { PhotoBox } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import { Contrast, Minus, Plus, Scan, SquareDashedMousePointer, Sun } from 'lucide-react';
@@ -119,9 +120,11 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
 
 function Tool({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) {
   return (
-    <PlainButton aria-label={label} title={label} className="!px-2.5" onClick={onClick}>
-      {children}
-    </PlainButton>
+    <Hint text={label}>
+      <PlainButton aria-label={label} className="!px-2.5" onClick={onClick}>
+        {children}
+      </PlainButton>
+    </Hint>
   );
 }
 
@@ -239,7 +242,6 @@ function Sheet({ photo, caption, boxes, onBox, drawing, filter, zoom }: SheetPro
             key={key}
             type="button"
             aria-label={label}
-            title={label}
             onClick={onPick}
             disabled={drawing}
             className="absolute border-brass-bright"

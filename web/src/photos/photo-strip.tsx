@@ -1,3 +1,4 @@
+import { Hint } from '../shared/controls/hint.js';
 import type { Photo } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import { Trash2 } from 'lucide-react';
@@ -27,15 +28,16 @@ export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
             <img src={thumbUrl(photo.id)} alt="" className="h-16 w-24 rounded-part bg-sheet object-cover" />
           </button>
           {photo.id === picked && (
-            <button
-              type="button"
-              aria-label="Remove this photo"
-              title="Remove this photo; undo brings it back"
-              className="absolute top-1 right-1 flex size-8 items-center justify-center rounded-part border-2 border-line bg-sheet hover:border-ink"
-              onClick={() => change(photo, { removed: true })}
-            >
-              <Trash2 size={16} aria-hidden="true" />
-            </button>
+            <Hint text="Undo brings it back">
+              <button
+                type="button"
+                aria-label="Remove this photo"
+                className="absolute top-1 right-1 flex size-8 items-center justify-center rounded-part border-2 border-line bg-sheet hover:border-ink"
+                onClick={() => change(photo, { removed: true })}
+              >
+                <Trash2 size={16} aria-hidden="true" />
+              </button>
+            </Hint>
           )}
         </li>
       ))}

@@ -1,3 +1,4 @@
+import { Hint } from '../shared/controls/hint.js';
 import { readAngle, readKeys, type Actuator, type Pose, type Position } from '@which-way/core/switch';
 import { HANDLE_NAME_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
@@ -93,20 +94,23 @@ function PoseField({ actuator, position, index, onPose }: PoseFieldProps) {
     if (pose !== undefined && JSON.stringify(pose) !== JSON.stringify(position.pose)) onPose(pose);
   };
   return (
-    <input
-      key={shown}
-      aria-label={keys ? `Keys down at position ${index + 1}` : `Degrees at position ${index + 1}`}
-      title={
+    <Hint
+      text={
         keys
           ? 'Keys that are down: 2, or 1 3 for two at once, 0 for none'
           : 'Degrees clockwise from the top, from the front'
       }
-      placeholder={keys ? `key ${index + 1}` : `${Math.round(angleOf(actuator, position))}°`}
-      defaultValue={shown}
-      aria-invalid={wrong}
-      maxLength={20}
-      onBlur={({ target }) => keep(target.value)}
-      className={`${INPUT} font-mono placeholder:text-quiet aria-invalid:border-brick`}
-    />
+    >
+      <input
+        key={shown}
+        aria-label={keys ? `Keys down at position ${index + 1}` : `Degrees at position ${index + 1}`}
+        placeholder={keys ? `key ${index + 1}` : `${Math.round(angleOf(actuator, position))}°`}
+        defaultValue={shown}
+        aria-invalid={wrong}
+        maxLength={20}
+        onBlur={({ target }) => keep(target.value)}
+        className={`${INPUT} font-mono placeholder:text-quiet aria-invalid:border-brick`}
+      />
+    </Hint>
   );
 }

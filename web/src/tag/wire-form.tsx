@@ -128,7 +128,6 @@ function ColorChoice({ color, onChoose }: { color: string; onChoose: (color: str
           <button
             key={code}
             type="button"
-            title={word}
             aria-label={`${code}, ${word}`}
             aria-pressed={chosen.includes(code)}
             onClick={() => toggle(code)}

@@ -8,6 +8,10 @@ export const press = (name: string | RegExp, within_: HTMLElement = document.bod
 export const choose = (name: string | RegExp, within_: HTMLElement = document.body): void =>
   void fireEvent.click(within(within_).getByRole('radio', { name }));
 
+/** Opens a part of a pane by its tab. */
+export const openTab = (name: string): void =>
+  void fireEvent.mouseDown(screen.getByRole('tab', { name }), { button: 0 });
+
 /** Types into a field and leaves it. */
 export function fill(label: string | RegExp, value: string, within_: HTMLElement = document.body): void {
   const field = within(within_).getByLabelText(label);

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
-  forecastIn,
+  mostLeftIn,
   handleLeftAt,
   holdsItself,
   type CheckDue,
@@ -114,6 +114,8 @@ function planWords(
         'The map is complete',
         `Every pair is settled in every position. A single slip does not show by itself yet: ${recheckWords(recheck)}`,
       );
+    case 'not-rechecked':
+      return notRecheckedWords(task.plan.pairs);
     case 'rechecked':
       return say(
         'Complete and re-checked',
@@ -121,6 +123,12 @@ function planWords(
       );
   }
 }
+
+const notRecheckedWords = (pairs: number): PromptWords =>
+  say(
+    'Re-checked as far as it goes',
+    `${pairs === 1 ? 'In one pair' : `In ${pairs} pairs`} a single slip would not show: what lies across conducts one way only, or was accepted as it is. Nothing was skipped.`,
+  );
 
 const workingPairsWords = (pairs: number): PromptWords =>
   say(
@@ -234,7 +242,7 @@ function heldWords(map: SwitchMap, setting: SettingId): string | null {
     positions.some((position) => position.id === at[id] && position.rests === 'momentary'),
   );
   if (held.length === 0) return null;
-  const { touches } = forecastIn(map, setting);
+  const { touches } = mostLeftIn(map, setting);
   const name = settingName(structure, setting);
   if (holdsItself(map)) return `clamp the handle at ${name}; at most ${touches} touches.`;
   return held.length > 1

@@ -14,7 +14,7 @@ export interface Forecast {
  * The most that the position-first plan still asks for. A sweep of m costs its first move (both leads), m - 1
  * moves of one lead, and m reads; touches are m + 1. Positions not found yet are not in it.
  */
-export function forecast(map: SwitchMap): Forecast {
+export function mostLeft(map: SwitchMap): Forecast {
   const left = map.structure.settings.flatMap(({ id, need }) =>
     need === 'required' ? [leftIn(map, id)] : [],
   );
@@ -28,7 +28,7 @@ export function forecast(map: SwitchMap): Forecast {
 }
 
 /** The most that is left in one setting, with one turn to come to it. */
-export function forecastIn(map: SwitchMap, setting: SettingId): Forecast {
+export function mostLeftIn(map: SwitchMap, setting: SettingId): Forecast {
   const left = leftIn(map, setting);
   return cost({ ...left, turns: left.readings > 0 ? 1 : 0 });
 }
@@ -39,7 +39,7 @@ export function leftIn(map: SwitchMap, setting: SettingId): ReadingsLeft {
   if (!settled) return { readings: 0, sweeps: 0 };
   const known = worked.get(settled);
   if (known && known.places === map.contacts) return known.left;
-  const left = mostLeft(settled, map.contacts);
+  const left = unknownIn(settled, map.contacts);
   worked.set(settled, { places: map.contacts, left });
   return left;
 }
@@ -65,7 +65,7 @@ export const pairKey = (a: number, b: number): string => (a < b ? `${a},${b}` : 
  * much as an open, so no run of answers needs more readings; each sweep adds one touch for the lead that stays. A pair
  * that was read without deciding anything is not asked again by itself.
  */
-function mostLeft({ terminals, facts, nets, lookAgain }: Settled, places: readonly number[]): ReadingsLeft {
+function unknownIn({ terminals, facts, nets, lookAgain }: Settled, places: readonly number[]): ReadingsLeft {
   const size = terminals.length;
   const leaveOut = PairMarks.of(
     size,

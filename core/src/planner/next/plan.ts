@@ -36,6 +36,8 @@ export type Plan =
   | { kind: 'look-again'; setting: SettingId; item: LookAgain }
   /** All is settled; nobody has asked for the re-check yet. */
   | { kind: 'done' }
+  /** The re-check has come to its end, and a single slip would not show in that many pairs: nothing more can be asked of them. */
+  | { kind: 'not-rechecked'; pairs: number }
   /** All is settled, and any single wrong reading would have shown. */
   | { kind: 'rechecked' };
 
@@ -169,7 +171,10 @@ function nextRecheck(map: SwitchMap, at: SettingId | null, { plain, memory }: Ou
   );
   if (!move) {
     const pairs = recheckForecast(map, { ...costs, clipsOwned: 0 }).readings;
-    return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
+    const skipped = liveEvents(map.log, 'skipped').map(({ id }) => id);
+    return skipped.length > 0
+      ? { kind: 'skipped-left', skips: skipped, pairs }
+      : { kind: 'not-rechecked', pairs };
   }
   return asking(askOfMove(map, move), at, null, 'recheck');
 }

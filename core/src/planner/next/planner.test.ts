@@ -6,7 +6,7 @@ import { type PromptId, type SettingId, type TerminalId } from '../../switch/ind
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { answerTo } from '../field/answer.js';
-import { forecast } from './most-left.js';
+import { mostLeft } from './most-left.js';
 import { planNext } from './plan.js';
 
 describe('the position-first plan', () => {
@@ -47,7 +47,7 @@ describe('the position-first plan', () => {
       fc.property(switchLikePattern(9, 3), (hidden) => {
         const size = hidden[0]?.length ?? 0;
         const on = bench(size, hidden.length);
-        const most = forecast(deriveMap(on.events));
+        const most = mostLeft(deriveMap(on.events));
         const run = mapHidden(hidden, on);
         expect(run.readings).toBeLessThanOrEqual(most.readings);
         expect(run.touches).toBeLessThanOrEqual(most.touches);
@@ -56,7 +56,7 @@ describe('the position-first plan', () => {
           return sum + (size - nets) + (nets * (nets - 1)) / 2;
         }, 0);
         expect(run.readings).toBeGreaterThanOrEqual(certificate);
-        expect(forecast(run.map)).toEqual({ readings: 0, touches: 0, seconds: 0 });
+        expect(mostLeft(run.map)).toEqual({ readings: 0, touches: 0, seconds: 0 });
       }),
       { numRuns: runs(100) },
     );

@@ -1,5 +1,5 @@
 import { factAt, type Fact } from '@which-way/core/continuity';
-import { forecastIn } from '@which-way/core/planner';
+import { mostLeftIn } from '@which-way/core/planner';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
 import type { Inspected } from '../../shared/facts/inspector.js';
 import { factWords } from '@which-way/words/facts';
@@ -14,7 +14,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
     id: setting.id,
     name: nameOfSetting(map.structure, setting, index),
     coverage: map.settings.get(setting.id)?.coverage,
-    left: forecastIn(map, setting.id),
+    left: mostLeftIn(map, setting.id),
   }));
   return (
     <>
@@ -104,7 +104,6 @@ function PairMatrix({
                   key={b}
                   type="button"
                   aria-label={`${label(a)} and ${label(b)}: ${factWords(fact)}`}
-                  title={`${label(a)}–${label(b)}: ${factWords(fact)}`}
                   onClick={() =>
                     onPick({
                       setting,

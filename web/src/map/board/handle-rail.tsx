@@ -1,3 +1,4 @@
+import { Hint } from '../../shared/controls/hint.js';
 import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
 import { type SettingId } from '@which-way/core/switch';
@@ -66,7 +67,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         else probing.act({ do: 'turn-to', setting: setting.id });
                       }}
                       aria-pressed={wanted ? value !== undefined : undefined}
-                      title={wanted ? 'It sounded here' : here ? 'Give it a name' : 'Probe here'}
+                      aria-description={wanted ? 'It sounded here' : here ? 'Give it a name' : 'Probe here'}
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
                       <span className="min-w-0 grow">
@@ -209,16 +210,17 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
       />
       <PlainButton type="submit">Name</PlainButton>
       {structure.settings.length > 1 && position && (
-        <PlainButton
-          aria-label="Remove this position"
-          title="Not a position after all: its readings are parked"
-          onClick={() => {
-            session.restructure({ change: 'position-retired', position: position.id });
-            onDone();
-          }}
-        >
-          <Trash2 size={18} aria-hidden="true" />
-        </PlainButton>
+        <Hint text="Not a position after all: its readings are parked">
+          <PlainButton
+            aria-label="Remove this position"
+            onClick={() => {
+              session.restructure({ change: 'position-retired', position: position.id });
+              onDone();
+            }}
+          >
+            <Trash2 size={18} aria-hidden="true" />
+          </PlainButton>
+        </Hint>
       )}
     </form>
   );

@@ -1,10 +1,8 @@
+import { actWords, placesOfAct } from '@which-way/words/tape';
 import type { TapeLine } from '@which-way/core/sense';
 import type { EventId, ReadingId, Structure } from '@which-way/core/switch';
 import { memo, useMemo, useState } from 'react';
 import { ReadingLine } from '../../shared/facts/inspector.js';
-import { STANDING_WORDS } from '@which-way/words/facts';
-import { evidenceWords } from '@which-way/words/quantity';
-import { shortSettingName, terminalList, terminalName } from '@which-way/words/terminals';
 
 /** How many acts the tape shows before it asks. */
 const SHOWN = 40;
@@ -62,7 +60,7 @@ const Act = memo(
           className={`flex min-h-12 w-full items-baseline gap-2 py-1 text-left font-mono text-base hover:bg-sheet ${live ? '' : 'text-quiet line-through'}`}
         >
           <span className="max-w-20 shrink-0 truncate text-small text-quiet">
-            {placesOf(lines, structure)}
+            {placesOfAct(lines, structure)}
           </span>
           <Summary lines={lines} structure={structure} />
         </button>
@@ -84,18 +82,6 @@ const Act = memo(
     before.lines.every((line, at) => line === now.lines[at]),
 );
 
-/** Whether the leads stayed and the handle was turned. */
-const isHeldAct = ([first]: readonly TapeLine[]): boolean => {
-  const what = first?.event.what;
-  return what?.kind === 'answered' && (what.act === 'turn' || what.act === 'bundle');
-};
-
-/** In which position, or from which to which, an act was done. */
-function placesOf(lines: readonly TapeLine[], structure: Structure): string {
-  const names = [...new Set(lines.map(({ reading }) => shortSettingName(structure, reading.setting)))];
-  return names.length < 3 ? names.join(', ') : `${names[0]} … ${names.at(-1)}`;
-}
-
 function groupActs(tape: readonly TapeLine[]): TapeLine[][] {
   const acts = new Map<string, TapeLine[]>();
   for (const line of tape) {
@@ -107,33 +93,16 @@ function groupActs(tape: readonly TapeLine[]): TapeLine[][] {
 }
 
 function Summary({ lines, structure }: { lines: TapeLine[]; structure: Structure }) {
-  const [first] = lines as [TapeLine];
-  const red = first.reading.red.map((id) => terminalName(structure, id)).join('+');
-  const told = lines.filter(({ evidence }) => evidence.says !== 'parts');
+  const { hands, result } = actWords(lines, structure);
   const amber = lines.some(({ evidence }) => evidence.says === 'nothing');
-  const held = isHeldAct(lines);
-  const blacks = (some: TapeLine[]) =>
-    terminalList(
-      structure,
-      some.flatMap(({ reading }) => reading.black),
-    );
-  const standing = STANDING_WORDS[first.standing];
-  const result =
-    lines.length === 1
-      ? evidenceWords(first.evidence)
-      : told.length === 0
-        ? 'none'
-        : `${told.map((line) => `${held ? shortSettingName(structure, line.reading.setting) : blacks([line])} ${evidenceWords(line.evidence)}`).join('; ')}${told.length < lines.length ? '; rest open' : ''}`;
+  const joined = lines.some(({ evidence }) => evidence.says !== 'parts');
   return (
     <>
-      <span>
-        {red} to {blacks(held ? lines.slice(0, 1) : lines)}
-      </span>
+      <span>{hands}</span>
       <span
-        className={`ml-auto text-right font-semibold ${amber ? 'bg-amber-wash text-amber-ink' : told.length > 0 ? 'text-teal' : ''}`}
+        className={`ml-auto text-right font-semibold ${amber ? 'bg-amber-wash text-amber-ink' : joined ? 'text-teal' : ''}`}
       >
         {result}
-        {standing && <span className="font-normal"> ({standing})</span>}
       </span>
     </>
   );

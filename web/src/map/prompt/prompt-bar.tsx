@@ -1,5 +1,5 @@
 import { sameAsk, type Ask } from '@which-way/core/log';
-import { forecast } from '@which-way/core/planner';
+import { mostLeft } from '@which-way/core/planner';
 import { answersTo, type Answer } from '@which-way/core/probing';
 import { REASON_WORDS } from '@which-way/words/approach';
 import { answerWords, keyWords } from '@which-way/words/probing/answers';
@@ -75,7 +75,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
   const coverage = at ? map.settings.get(at)?.coverage : undefined;
   // Counted when the next prompt is on the screen: it may wait.
   const later = useDeferredValue(map);
-  const left = useMemo(() => forecast(later), [later]);
+  const left = useMemo(() => mostLeft(later), [later]);
   if (!coverage || !at) return <div />;
   const expected = outlook.ways.now;
   const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;

@@ -34,7 +34,6 @@ export function FactCell({
       type="button"
       onClick={onPick}
       aria-label={said}
-      title={said}
       data-state={
         amber
           ? 'look-again'

@@ -2,6 +2,7 @@ import { STEPS, type Route, type Step } from '@which-way/core/route';
 import { useRef } from 'react';
 import { NavLink } from 'react-router';
 import { STEP_WORDS } from '@which-way/words/route';
+import { Hint } from '../controls/hint.js';
 import { useKeptInSight } from '../controls/use-kept-in-sight.js';
 
 /** Steps that have a screen of their own so far. */
@@ -53,6 +54,8 @@ function Stop({
   first: boolean;
 }) {
   const done = route.done[step];
+  const passed = !done && route.passed.includes(step);
+  const lit = done || passed;
   const body = (here: boolean) => (
     <span
       className={`flex min-w-24 flex-col items-center gap-0.5 rounded-part px-1 pt-1 pb-1.5 text-base whitespace-nowrap ${
@@ -66,32 +69,48 @@ function Stop({
         aria-hidden="true"
       >
         {!first && (
-          <path d="M-200 10H50" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
+          <path d="M-200 10H50" stroke={lit ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
         )}
-        <path d="M70 10H320" stroke={done ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
+        <path d="M70 10H320" stroke={lit ? 'var(--color-brass-bright)' : '#71857c'} strokeWidth="3" />
         <circle
           cx="60"
           cy="10"
           r="7.5"
           fill={done ? 'var(--color-brass-bright)' : 'none'}
-          stroke={done || route.at === step ? 'var(--color-brass-bright)' : '#9fb3aa'}
+          stroke={lit || route.at === step ? 'var(--color-brass-bright)' : '#9fb3aa'}
           strokeWidth="3"
         />
+        {passed && <path d="M56 10H64" stroke="var(--color-brass-bright)" strokeWidth="3" />}
       </svg>
       {STEP_WORDS[step]}
-      <span className="sr-only">{done ? ', done' : path ? '' : ', not in this version yet'}</span>
+      <span className="sr-only">
+        {done
+          ? ', done'
+          : passed
+            ? ', passed over: it is in the hand'
+            : path
+              ? ''
+              : ', not in this version yet'}
+      </span>
     </span>
   );
   if (!path) {
     return (
-      <span className="block" title="Not in this version yet">
-        {body(false)}
-      </span>
+      <Hint text="Not in this version yet">
+        <span className="block" tabIndex={0}>
+          {body(false)}
+        </span>
+      </Hint>
     );
   }
-  return (
+  const link = (
     <NavLink to={path} className="block rounded-part">
       {({ isActive }) => body(isActive)}
     </NavLink>
+  );
+  return passed ? (
+    <Hint text="Passed over: the switch is in the hand, out of the machine">{link}</Hint>
+  ) : (
+    link
   );
 }

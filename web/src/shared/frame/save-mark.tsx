@@ -1,3 +1,4 @@
+import { Hint } from '../controls/hint.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 
 /** Whether the work is on the server's disk, in words; never ahead of the truth. */
@@ -19,15 +20,16 @@ export function SaveMark() {
     failed: save.state === 'failed' ? `Failed: ${save.count} not saved` : '',
   }[save.state];
   return (
-    <button
-      type="button"
-      data-testid="save-state"
-      title={'reason' in save ? `${save.reason} Press to try again.` : 'On the server’s disk'}
-      aria-live="polite"
-      onClick={() => void session.flush()}
-      className={`min-h-12 min-w-20 rounded-part px-3 font-semibold ${look}`}
-    >
-      {text}
-    </button>
+    <Hint text={'reason' in save ? `${save.reason} Press to try again.` : 'On the server’s disk'}>
+      <button
+        type="button"
+        data-testid="save-state"
+        aria-live="polite"
+        onClick={() => void session.flush()}
+        className={`min-h-12 min-w-20 rounded-part px-3 font-semibold ${look}`}
+      >
+        {text}
+      </button>
+    </Hint>
   );
 }

@@ -3,6 +3,7 @@ import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useJobState, useSession } from '../../job/job-context.js';
+import { Hint } from '../controls/hint.js';
 import { PlainButton } from '../controls/plain-button.js';
 import { useKeptInSight } from '../controls/use-kept-in-sight.js';
 
@@ -20,7 +21,11 @@ export function SubNav({ label, pages, acts }: SubNavProps) {
   return (
     <div className="flex grow flex-col">
       <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
-        <nav ref={line} aria-label={label} className="relative flex min-w-0 gap-x-1 overflow-x-auto">
+        <nav
+          ref={line}
+          aria-label={label}
+          className="scrollbar-none relative flex min-w-0 gap-x-1 overflow-x-auto"
+        >
           {pages.map(({ to, text }) => (
             <NavLink
               key={to}
@@ -64,26 +69,28 @@ export function UndoButtons({ acts }: { acts: ReadonlySet<Deed['kind']> }) {
   }, [session, acts]);
   return (
     <>
-      <PlainButton
-        look="quiet"
-        className="!px-2.5"
-        aria-label="Undo"
-        title="Undo (Ctrl Z)"
-        disabled={!canUndo}
-        onClick={() => session.undo(acts)}
-      >
-        <Undo2 size={20} aria-hidden="true" />
-      </PlainButton>
-      <PlainButton
-        look="quiet"
-        className="!px-2.5"
-        aria-label="Redo"
-        title="Redo (Ctrl Y)"
-        disabled={!canRedo}
-        onClick={() => session.redo(acts)}
-      >
-        <Redo2 size={20} aria-hidden="true" />
-      </PlainButton>
+      <Hint text="Undo (Ctrl Z)">
+        <PlainButton
+          look="quiet"
+          className="!px-2.5"
+          aria-label="Undo"
+          disabled={!canUndo}
+          onClick={() => session.undo(acts)}
+        >
+          <Undo2 size={20} aria-hidden="true" />
+        </PlainButton>
+      </Hint>
+      <Hint text="Redo (Ctrl Y)">
+        <PlainButton
+          look="quiet"
+          className="!px-2.5"
+          aria-label="Redo"
+          disabled={!canRedo}
+          onClick={() => session.redo(acts)}
+        >
+          <Redo2 size={20} aria-hidden="true" />
+        </PlainButton>
+      </Hint>
     </>
   );
 }
