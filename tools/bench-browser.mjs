@@ -8,14 +8,8 @@ import { fileURLToPath } from 'node:url';
 import { createMapper } from '@which-way/core/continuity';
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
 import { truthfulValues } from '@which-way/core/simulated';
-import {
-  createWriter,
-  describeSwitch,
-  newIdFrom,
-  ORDINARY_METER,
-  PLAIN_APPROACH,
-  seededRandom,
-} from '@which-way/core/switch';
+import { createWriter, ORDINARY_METER, PLAIN_APPROACH } from '@which-way/core/log';
+import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const CHROMIUM = '/usr/bin/chromium';

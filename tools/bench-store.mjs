@@ -6,7 +6,8 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { createWriter, describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
+import { createWriter } from '@which-way/core/log';
+import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import sharp from 'sharp';
 
 const root = fileURLToPath(new URL('..', import.meta.url));

@@ -29,8 +29,8 @@ const {
   runCourse,
 } = await import('@which-way/core/planner');
 const { truthfulValues } = await import('@which-way/core/simulated');
-const { createWriter, describeSwitch, newIdFrom, ORDINARY_METER, seededRandom, shuffled } =
-  await import('@which-way/core/switch');
+const { createWriter, ORDINARY_METER } = await import('@which-way/core/log');
+const { describeSwitch, newIdFrom, seededRandom, shuffled } = await import('@which-way/core/switch');
 
 const { benchBrowser } = await import('./bench-browser.mjs');
 const { benchStore } = await import('./bench-store.mjs');

@@ -31,7 +31,7 @@ const wire = (add, tag, color, terminal, goesTo, more = {}) =>
     },
   });
 const structural = (add, ...changes) =>
-  changes.forEach((change, index) => add({ kind: 'restructured', change, basedOn: index + 1 }));
+  changes.forEach((change) => add({ kind: 'restructured', change, basedOn: null }));
 const measured = (add, facts) =>
   Object.entries(facts).forEach(([field, [value, how]]) =>
     add({ kind: 'measured', fact: { field, value, how } }),

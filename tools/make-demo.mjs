@@ -4,7 +4,8 @@ import { createMapper } from '@which-way/core/continuity';
 import { patternOfKnown } from '@which-way/core/partition';
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
 import { simulateKnown, truthfulValues } from '@which-way/core/simulated';
-import { createWriter, describeSwitch, ORDINARY_METER, seededRandom } from '@which-way/core/switch';
+import { createWriter, lastChange, ORDINARY_METER } from '@which-way/core/log';
+import { describeSwitch, seededRandom } from '@which-way/core/switch';
 import { lineUp } from '@which-way/core/verify';
 import { known, newId, parts } from './demo-library.mjs';
 import { fanBefore, kilnBefore, pumpBefore, radioBefore } from './demo-notebooks.mjs';
@@ -28,7 +29,11 @@ function mappedJob({
   const clock = () => new Date(Date.UTC(2026, 10, day, 14, 0, 0) + (minute += 7) * 1000).toISOString();
   const writer = createWriter({ newId, now: clock });
   const events = [];
-  const add = (what) => events.push(writer.write(events, what));
+  // Each change of the switch is made on the one before it.
+  const add = (what) =>
+    events.push(
+      writer.write(events, what.kind === 'restructured' ? { ...what, basedOn: lastChange(events) } : what),
+    );
   const change = describeSwitch(
     {
       terminals: like.terminals.length,
@@ -161,7 +166,7 @@ jobs.push(practice);
 const write = (name, file) =>
   writeFileSync(
     new URL(`../demo/${name}`, import.meta.url),
-    `${JSON.stringify({ format: 'which-way', version: 1, ...file }, null, 1)}\n`,
+    `${JSON.stringify({ format: 'which-way', version: 2, shop: null, ...file }, null, 1)}\n`,
   );
 write('library.json', { jobs: [], library: [...Object.values(known), ...parts] });
 write('jobs.json', { jobs, library: [] });

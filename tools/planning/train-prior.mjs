@@ -10,7 +10,7 @@ import {
   experienceOf,
   FEATURES,
   featuresOf,
-  isOpen,
+  isUnknown,
   ladder,
   learntChance,
   likelyFirst,
@@ -51,7 +51,7 @@ function samplesOf(family, chance, random) {
             ? [move.red[0] ?? move.red, move.black.at(-1)]
             : [0, 0].map(() => Math.floor(random() * terminals));
         const [low, high] = [Math.min(a, b), Math.max(a, b)];
-        if (low === high || !isOpen(field, setting, low, high)) continue;
+        if (low === high || !isUnknown(field, setting, low, high)) continue;
         samples.push({
           features: featuresOf(field, experience, likeness, setting, low, high),
           label: pattern[setting][low] === pattern[setting][high] ? 1 : 0,

@@ -7,7 +7,9 @@ import { bench, CLOSED, OPEN, SILENT, SOUNDED, type Bench } from '../testing/gen
 import { runs } from '../testing/runs.js';
 import { seededRandom, shuffled, type ReadingId, type TerminalId } from '../switch/index.js';
 import { type Reading, type Value } from '../log/index.js';
-import { createMapper, deriveMap, factAt, prove, type Settled } from './index.js';
+import { createMapper, deriveMap } from './map.js';
+import { factAt, type Settled } from './settled.js';
+import { prove } from './proof.js';
 
 /** One lead on some places, the other on others. */
 interface Probe {

@@ -6,7 +6,9 @@ import { anyPattern, bench, CLOSED, OPEN, SILENT, SOUNDED, type Bench } from '..
 import { runs } from '../testing/runs.js';
 import type { JobEvent, Reading, Value } from '../log/index.js';
 import { seededRandom, shuffled } from '../switch/index.js';
-import { createMapper, deriveMap, factAt, prove, type Settled, type SwitchMap } from './index.js';
+import { createMapper, deriveMap, type SwitchMap } from './map.js';
+import { factAt, type Settled } from './settled.js';
+import { prove } from './proof.js';
 
 const settledAt = (map: SwitchMap, on: Bench, setting = 0): Settled => {
   const mapped = map.settings.get(on.settings[setting] as never);

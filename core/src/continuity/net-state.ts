@@ -111,7 +111,7 @@ export function propagate(
   for (let changed = true; changed;) {
     changed = false;
     for (const clause of clauses) {
-      const left = openPairs(state, clause, steps);
+      const left = undecidedPairs(state, clause, steps);
       if (left === 'met') continue;
       const [only] = left;
       if (!only) return false;
@@ -124,7 +124,7 @@ export function propagate(
 }
 
 /** The pairs of nets that may still make a clause true; 'met' when one does. */
-function openPairs(state: NetState, { red, black }: Clause, steps: Steps): [number, number][] | 'met' {
+function undecidedPairs(state: NetState, { red, black }: Clause, steps: Steps): [number, number][] | 'met' {
   const reds = netsAmong(state, red);
   const blacks = netsAmong(state, black);
   steps.take(reds.length * blacks.length);
@@ -161,7 +161,7 @@ function canBeMet(
   if (!propagate(state, clauses, steps)) return false;
   let tightest: [number, number][] | null = null;
   for (const clause of clauses) {
-    const open = openPairs(state, clause, steps);
+    const open = undecidedPairs(state, clause, steps);
     if (open !== 'met' && (!tightest || open.length < tightest.length)) tightest = open;
   }
   if (!tightest) return true;
@@ -191,7 +191,7 @@ export function inferDeeply(
   steps: Steps = new Steps(Infinity),
 ): boolean {
   if (!propagate(state, clauses, steps)) return false;
-  const live = clauses.filter((clause) => openPairs(state, clause, steps) !== 'met');
+  const live = clauses.filter((clause) => undecidedPairs(state, clause, steps) !== 'met');
   const may = (change: (tried: NetState) => boolean) => {
     const tried = copyState(state);
     return change(tried) && canBeMet(tried, live, steps, { branches: MOST_BRANCHES });
@@ -223,7 +223,7 @@ function isWanted(
 ): boolean {
   const [a, b] = [netOf(state, one), netOf(state, other)];
   return clauses.some((clause) => {
-    const open = openPairs(state, clause, steps);
+    const open = undecidedPairs(state, clause, steps);
     return (
       open !== 'met' && open.some(([red, black]) => (red === a && black === b) || (red === b && black === a))
     );

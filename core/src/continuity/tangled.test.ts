@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { routeOf } from '../route/index.js';
 import { createWriter, type JobEvent } from '../log/index.js';
 import { describeSwitch, newIdFrom, seededRandom, shuffled } from '../switch/index.js';
-import { createMapper, deriveMap, isSettled } from './index.js';
+import { createMapper, deriveMap } from './map.js';
+import { isSettled } from './fact.js';
 
 /** A job in which random bundles say what they like: most of them contradict one another. */
 function tangle(terminals: number, positions: number, bundles: number, seed: number): JobEvent[] {

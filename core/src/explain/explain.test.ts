@@ -5,7 +5,8 @@ import { resistanceBetween } from '../network/index.js';
 import type { Explanation, Part, Value } from '../log/index.js';
 import type { SettingId } from '../switch/index.js';
 import { bench, CLOSED, OPEN, type Bench } from '../testing/generated.js';
-import { effectiveOhms, proposalsFor } from './index.js';
+import { effectiveOhms } from './effective.js';
+import { proposalsFor } from './proposals.js';
 
 const ohms = (value: number): Value => ({ kind: 'ohms', ohms: value + 0.2 });
 const proposed = (on: Bench, setting: number, a: number, b: number) =>

@@ -1,2 +1,1 @@
-export * from './effective.js';
-export * from './proposals.js';
+export { proposalsFor, type Proposal } from './proposals.js';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { routeOf } from '../route/index.js';
 import { DEED_KINDS, type JobEvent } from '../log/index.js';
-import { readProjectFile } from './index.js';
+import { readProjectFile } from './project-file.js';
 
 const fixture = (name: string): unknown =>
   JSON.parse(readFileSync(new URL(`../../../fixtures/first/${name}`, import.meta.url), 'utf8'));

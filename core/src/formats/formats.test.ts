@@ -5,15 +5,14 @@ import { deriveMap } from '../continuity/index.js';
 import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
 import {
   eventProblems,
-  fieldTables,
   readEvent,
-  FILE_VERSION,
   levelsOf,
-  projectFileSchema,
   readProjectFile,
   type JobFile,
   type ProjectFile,
-} from './index.js';
+} from './project-file.js';
+import { fieldTables } from './field-tables.js';
+import { FILE_VERSION, projectFileSchema } from './schema.js';
 
 const root = new URL('../../../', import.meta.url);
 const jobFile = (events: JobFile['events']): JobFile => ({

@@ -102,7 +102,7 @@ export function upgradeFile(
   parsed: unknown,
   upgrades: Upgrades = UPGRADES,
 ): { ok: true; file: unknown } | { ok: false; problems: Problem[] } {
-  const refuse = (code: string, path: string, params: Problem['params'] = {}) => ({
+  const refuse = (code: Problem['code'], path: string, params: Problem['params'] = {}) => ({
     ok: false as const,
     problems: [{ code, path, params }],
   });
@@ -218,9 +218,14 @@ export function knownSwitchProblems(entry: unknown, path = ''): Problem[] {
     const named = joined.flat();
     const strangers = named.filter((label) => !listed.has(label));
     const twice = named.filter((label, place) => named.indexOf(label) !== place);
+    const problem = (code: Problem['code'], label: string): Problem => ({
+      code,
+      path: at,
+      params: { label },
+    });
     return [
-      ...strangers.map((label) => ({ code: 'terminal-not-listed', path: at, params: { label } })),
-      ...twice.map((label) => ({ code: 'terminal-in-two-nets', path: at, params: { label } })),
+      ...strangers.map((label) => problem('terminal-not-listed', label)),
+      ...twice.map((label) => problem('terminal-in-two-nets', label)),
     ];
   });
 }
@@ -234,12 +239,12 @@ export function shopProblems(shop: unknown): Problem[] {
 export function simulatedSwitchProblems(hidden: unknown): Problem[] {
   if (!checkers.checkSimulatedSwitch(hidden)) return problemsOf(checkers.checkSimulatedSwitch);
   const outside = ({ a, b }: { a: number; b: number }) => Math.max(a, b) >= hidden.terminals || a === b;
-  const contacts = hidden.contacts.flatMap((contact, index) =>
+  const contacts = hidden.contacts.flatMap((contact, index): Problem[] =>
     outside(contact) || contact.closedIn.some((place) => place >= hidden.positions.length)
       ? [{ code: 'contact-outside', path: `contacts.${index}`, params: {} }]
       : [],
   );
-  const parts = (hidden.parts ?? []).flatMap((part, index) =>
+  const parts = (hidden.parts ?? []).flatMap((part, index): Problem[] =>
     outside(part) ? [{ code: 'contact-outside', path: `parts.${index}`, params: {} }] : [],
   );
   return [...contacts, ...parts];

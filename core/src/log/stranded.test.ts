@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bench, CLOSED } from '../testing/generated.js';
 import { newTerminal, type TerminalId } from '../switch/index.js';
-import { dependentsOf, movedAct, readLog, strandedActs } from './index.js';
+import { dependentsOf } from './references.js';
+import { movedAct, strandedActs } from './stranded.js';
+import { readLog } from './log.js';
 
 describe('readings on a lug that was never added', () => {
   const onLost = () => {

@@ -1,5 +1,5 @@
 import { at, type Relation } from './relation.js';
-import type { Symmetry } from './symmetry.js';
+import type { Symmetry } from './as-good.js';
 
 /** Where the search ended. `steps` is how many assignments it tried. */
 export type Embedding =

@@ -1,7 +1,4 @@
-export * from './relation.js';
-export * from './symmetry.js';
-export * from './embedding.js';
-export * from './match.js';
-export * from './requirement.js';
-export * from './recognise.js';
-export * from './rank.js';
+export { matchPattern, type MatchResult, type Requirement } from './match.js';
+export { rankOf } from './rank.js';
+export { recognise, type Recognised } from './recognise.js';
+export { requirementOf, type NoRequirement } from './requirement.js';

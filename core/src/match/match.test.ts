@@ -5,7 +5,8 @@ import { partitionFromGroups, relabel, type Pattern } from '../partition/index.j
 import { seededRandom, shuffled } from '../switch/index.js';
 import { anyPattern, bench, CLOSED, mapHidden, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import { matchPattern, positionRuns, reproduces, requirementOf, type Requirement } from './index.js';
+import { matchPattern, positionRuns, reproduces, type Requirement } from './match.js';
+import { requirementOf } from './requirement.js';
 
 const all = (size: number) => Array.from({ length: size }, (_, index) => index);
 const needing = (pattern: Pattern): Requirement => ({

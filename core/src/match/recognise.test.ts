@@ -5,7 +5,7 @@ import { agrees, fieldOf } from '../planner/index.js';
 import { PLAIN_APPROACH } from '../log/index.js';
 import { seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
-import { recognise } from './index.js';
+import { recognise } from './recognise.js';
 
 const selector = () => ordinarySwitches(16, 3).find(({ kind }) => kind === 'selector');
 

@@ -1,21 +1,6 @@
 import { at, type Relation } from './relation.js';
 import { findEmbedding } from './embedding.js';
-
-/**
- * Which candidate terminals are as good as each other. `twin[y]`: the first terminal that can be swapped with y
- * and leave all else as it is. `pole[y]`: y's pole. `place[y]`: y's counterpart in the first pole of the same type.
- */
-export interface Symmetry {
-  twin: number[];
-  pole: number[];
-  place: number[];
-}
-
-/** No symmetry at all: every terminal stands for itself. */
-export function noSymmetry(size: number): Symmetry {
-  const self = Array.from({ length: size }, (_, index) => index);
-  return { twin: self, pole: self.map(() => 0), place: self };
-}
+import { noSymmetry, type Symmetry } from './as-good.js';
 
 /** Finds twins and poles of the same type. Where equality of poles is not decided they count as different. */
 export function symmetryOf(relation: Relation): Symmetry {

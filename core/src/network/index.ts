@@ -1,2 +1,2 @@
-export * from './resistance.js';
-export * from './directed.js';
+export { resistanceWithDiodes, type Diode } from './directed.js';
+export { resistanceBetween, type Resistance } from './resistance.js';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../switch/index.js';
-import { resistanceBetween, type Resistance } from './index.js';
+import { resistanceBetween, type Resistance } from './resistance.js';
 
 describe('resistance between two nodes', () => {
   it('adds in series and in parallel (Ohm and Kirchhoff, any textbook)', () => {

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { ngspiceDeck, readNgspice, resistorNetworks } from '../testing/resistor-networks.js';
-import { resistanceBetween } from './index.js';
+import { resistanceBetween } from './resistance.js';
 
 const file = (name: string) => readFileSync(new URL(`./ngspice/${name}`, import.meta.url), 'utf8');
 const installed = spawnSync('ngspice', ['--version']).status === 0;

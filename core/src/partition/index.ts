@@ -1,5 +1,5 @@
-export * from './partition.js';
-export * from './pattern.js';
-export * from './pattern-of-known.js';
-export * from './ordinary.js';
+export { ordinarySwitches } from './ordinary.js';
 export { cellOf, pairCell, PairMarks } from './pair-marks.js';
+export { blocks, discrete, partitionFromGroups, partitionOf, type Partition } from './partition.js';
+export { patternOfKnown } from './pattern-of-known.js';
+export { poles, relabel, type Pattern } from './pattern.js';

@@ -1,5 +1,5 @@
-export * from './preset.js';
-export * from './link-cost.js';
-export * from './verdict.js';
-export * from './next-test.js';
-export * from './cord.js';
+export { cordLoop } from './cord.js';
+export { inSeries } from './link-cost.js';
+export { nextTest } from './next-test.js';
+export { layPath, PATH_PRESETS, type PathPreset } from './preset.js';
+export { pathVerdict, supplyPathOf, type LinkState, type PathOutcome, type PathVerdict, type SupplyPath } from './verdict.js';

@@ -10,18 +10,11 @@ import {
   type TestResult,
 } from '../log/index.js';
 import { bench } from '../testing/generated.js';
-import {
-  cordLoop,
-  costOf,
-  inSeries,
-  layPath,
-  needsFlexing,
-  nextTest,
-  PATH_PRESETS,
-  pathVerdict,
-  supplyPathOf,
-  type PathPreset,
-} from './index.js';
+import { cordLoop } from './cord.js';
+import { costOf, inSeries, needsFlexing } from './link-cost.js';
+import { layPath, PATH_PRESETS, type PathPreset } from './preset.js';
+import { nextTest } from './next-test.js';
+import { pathVerdict, supplyPathOf } from './verdict.js';
 
 const newId = newIdFrom(seededRandom(8));
 const chain = (...kinds: LinkKind[]): PathLink[] =>

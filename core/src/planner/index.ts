@@ -1,13 +1,5 @@
 export { createDesk, type DeskAnswer } from './ahead/desk.js';
-export {
-  followUpsOf,
-  forecastCourse,
-  foreseenAsk,
-  supposedJoins,
-  type Expected,
-  type FollowUps,
-} from './ahead/forecast.js';
-export { mostLeft, mostLeftIn } from './next/most-left.js';
+export { followUpsOf, forecastCourse, foreseenAsk, supposedJoins, type Expected, type FollowUps } from './ahead/forecast.js';
 export { learntChance } from './chance/chance.js';
 export { experienceOf } from './chance/experience.js';
 export { FEATURES, featuresOf } from './chance/features.js';
@@ -15,13 +7,14 @@ export { likenessOf } from './chance/likeness.js';
 export { bend, priorChance } from './chance/prior.js';
 export { answerTo } from './field/answer.js';
 export { fieldOf } from './field/field-of-map.js';
-export { copyField, isOpen } from './field/field.js';
-export type { Move } from './hands/move.js';
+export { copyField, isUnknown } from './field/field.js';
 export { impliedBySounded } from './field/sweep.js';
 export { clipChangeFor, type ClipChange } from './hands/clips.js';
 export { handleAt, handleLeftAt } from './hands/handle.js';
 export { costOf, EMPTY_HANDS, ORDINARY_HANDS, type HandCosts, type Hands } from './hands/hands.js';
 export { checkDue, doubtfulActs, type CheckDue } from './hands/meter-check.js';
+export type { Move } from './hands/move.js';
+export { mostLeft, mostLeftIn } from './next/most-left.js';
 export { plainPlan, planNext, type Outlook, type Plan } from './next/plan.js';
 export { returnSweep, returnWanted } from './next/return-sweep.js';
 export { firstSuspect, rankSuspects, type Suspect } from './next/suspects.js';

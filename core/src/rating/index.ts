@@ -1,6 +1,4 @@
-export * from './amperes.js';
-export * from './designation.js';
-export * from './category.js';
-export * from './wire-gauge.js';
-export * from './marking.js';
-export * from './transcription.js';
+export type { Designation } from './designation.js';
+export { decodeMarking, type Piece, type PieceCode } from './marking.js';
+export { decodeTranscription } from './transcription.js';
+export { loopOhms } from './wire-gauge.js';

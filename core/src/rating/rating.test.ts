@@ -1,15 +1,11 @@
 import fc from 'fast-check';
 import { runsOf, surenessOf } from '../log/index.js';
 import { describe, expect, it } from 'vitest';
-import {
-  americanGauge,
-  decodeCategory,
-  decodeDesignation,
-  decodeMarking,
-  decodeTranscription,
-  loopOhms,
-  type DecodedMarking,
-} from './index.js';
+import { americanGauge, loopOhms } from './wire-gauge.js';
+import { decodeCategory } from './category.js';
+import { decodeDesignation } from './designation.js';
+import { decodeMarking, type DecodedMarking } from './marking.js';
+import { decodeTranscription } from './transcription.js';
 
 const currents = ({ currents: list }: DecodedMarking) =>
   list.map(({ amperes, load, volts, supply }) => [load, amperes, volts, supply].join(' '));

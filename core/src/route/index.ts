@@ -1,1 +1,1 @@
-export * from './route.js';
+export { ROUTE_ENGINE, routeOf, STEPS, type Route, type Step } from './route.js';

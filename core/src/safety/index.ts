@@ -1,2 +1,8 @@
-export * from './standard-list.js';
-export * from './standing.js';
+export {
+  linesForJob,
+  listProblems,
+  standardLists,
+  type ListLine,
+  type SafetyLists,
+} from './standard-list.js';
+export { mayBeLeftOut, safetyStanding, wantedAnswer, type SafetyTrouble } from './standing.js';

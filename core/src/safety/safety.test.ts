@@ -3,14 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { bench } from '../testing/generated.js';
 import { newIdFrom, seededRandom, type LineId } from '../switch/index.js';
 import { readLog, SUPPLIES, type SafetyAnswer, type SafetyLineKind, type SupplyKind } from '../log/index.js';
-import {
-  linesForJob,
-  listProblems,
-  mayBeLeftOut,
-  safetyStanding,
-  standardLists,
-  wantedAnswer,
-} from './index.js';
+import { linesForJob, listProblems, standardLists } from './standard-list.js';
+import { mayBeLeftOut, safetyStanding, wantedAnswer } from './standing.js';
 
 const GOOD: Record<SafetyAnswer['kind'], SafetyAnswer> = {
   done: { kind: 'done', note: '' },

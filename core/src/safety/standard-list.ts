@@ -48,8 +48,8 @@ export function listProblems(lists: SafetyLists): Problem[] {
     return [
       ...STANDARD[supply]
         .filter((kind) => kinds.filter((one) => one === kind).length !== 1)
-        .map((kind) => ({ code: 'line-stays', path, params: { kind } })),
-      ...lines.flatMap(({ kind, text }, index) =>
+        .map((kind): Problem => ({ code: 'line-stays', path, params: { kind } })),
+      ...lines.flatMap(({ kind, text }, index): Problem[] =>
         kind === 'own' && (text ?? '').trim() === ''
           ? [{ code: 'line-without-words', path: `${path}.${index}.text`, params: {} }]
           : [],

@@ -3,7 +3,8 @@ import { deriveMap } from '../continuity/index.js';
 import { newIdFrom, seededRandom } from '../switch/index.js';
 import { ORDINARY_METER, type Reading, type Value } from '../log/index.js';
 import { bench } from '../testing/generated.js';
-import { displayStep, middleHint, quantityOf, senseReading } from './index.js';
+import { displayStep, quantityOf } from './quantity.js';
+import { middleHint, senseReading } from './evidence.js';
 
 const newId = newIdFrom(seededRandom(5));
 const reading = (value: Value): Reading => ({

@@ -7,21 +7,18 @@ import { simulatedSwitchProblems } from '../formats/index.js';
 import { readingsAsked, type Value } from '../log/index.js';
 import { seededRandom, type PromptId, type SettingId, type TerminalId } from '../switch/index.js';
 import { bench } from '../testing/generated.js';
+import { benchOf } from './story.js';
 import {
-  benchOf,
   CONTACT_FAULTS,
-  METER_FAULTS,
   NO_METER_FAULTS,
-  simulatedMeter,
   SIMULATED_PARTS,
-  withFault,
-  withSurprises,
   type ContactFault,
   type MeterFaults,
-  type SimulatedBench,
   type SimulatedPart,
-  type SimulatedSwitch,
-} from './index.js';
+} from './faults.js';
+import { METER_FAULTS, withFault, withSurprises } from './surprise.js';
+import { simulatedMeter, type SimulatedBench } from './simulated-meter.js';
+import { type SimulatedSwitch } from './simulated-switch.js';
 
 const LEADS = 0.2;
 const plain = (over: Partial<SimulatedSwitch> = {}): SimulatedSwitch => ({

@@ -1,10 +1,8 @@
-export * from './simulated-switch.js';
-export * from './simulated-meter.js';
-export * from './truthful-hands.js';
-export * from './faults.js';
-export * from './surprise.js';
-export * from './story.js';
-export * from './outcome.js';
-export * from './simulate-pattern.js';
+export type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
+export { outcomeOf, type HiddenFault, type Outcome } from './outcome.js';
+export { simulatePattern } from './simulate-pattern.js';
+export { simulatedInstrument } from './simulated-instrument.js';
 export { simulatedSwitchSchema } from './simulated-schema.js';
-export { simulatedInstrument, type SimulatedBenchNow } from './simulated-instrument.js';
+export { simulateKnown, type SimulatedSwitch } from './simulated-switch.js';
+export { withFault, withSurprises, type SurpriseKind } from './surprise.js';
+export { truthfulValues } from './truthful-hands.js';

@@ -3,7 +3,10 @@ import { deriveMap } from '../continuity/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import { ORDINARY_HANDS } from '../planner/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
-import { NO_METER_FAULTS, outcomeOf, simulatePattern, truthOf, type SimulatedSwitch } from './index.js';
+import { NO_METER_FAULTS } from './faults.js';
+import { outcomeOf, truthOf } from './outcome.js';
+import { simulatePattern } from './simulate-pattern.js';
+import { type SimulatedSwitch } from './simulated-switch.js';
 
 const PATTERN = [partitionFromGroups(4, [[0, 1]]), partitionFromGroups(4, [[0, 2]])];
 const plain = () => simulatePattern(PATTERN, 'two throws', 5, false);

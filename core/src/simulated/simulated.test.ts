@@ -6,7 +6,8 @@ import { firstSetting, readingsAsked } from '../log/index.js';
 import { matchPattern, requirementOf } from '../match/index.js';
 import { patternOfKnown } from '../partition/index.js';
 import { bench } from '../testing/generated.js';
-import { simulatedMeter, simulateKnown, type SimulatedSwitch } from './index.js';
+import { simulatedMeter } from './simulated-meter.js';
+import { simulateKnown, type SimulatedSwitch } from './simulated-switch.js';
 
 /** Two poles, three ways, common first. */
 const SLIDE: Pick<KnownSwitch, 'name' | 'terminals' | 'positions'> = {

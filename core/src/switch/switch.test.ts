@@ -1,21 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
-import {
-  addedHandle,
-  addedPosition,
-  applyChange,
-  checkChange,
-  newPosition,
-  newTerminal,
-  readLabels,
-  settingAt,
-  spotIn,
-  uuidFromBytes,
-  type ActuatorId,
-  type PhotoId,
-  type Spot,
-  type TerminalId,
-} from './index.js';
+import { addedHandle, addedPosition } from './growing.js';
+import { applyChange, checkChange } from './changes/structure-change.js';
+import { newPosition, newTerminal, settingAt } from './new-switch.js';
+import { readLabels } from './label-list.js';
+import { spotIn, type Spot } from './layout.js';
+import { uuidFromBytes, type ActuatorId, type PhotoId, type TerminalId } from './id.js';
 import { lastChange, liveEvents, readLog, structureOf } from '../log/index.js';
 
 describe('ids', () => {

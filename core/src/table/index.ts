@@ -1,2 +1,10 @@
-export * from './contacts.js';
-export * from './truth-table.js';
+export { netsIn, polesWithContacts, type Contact } from './contacts.js';
+export {
+  knownPattern,
+  settledCount,
+  truthTable,
+  type Cell,
+  type Row,
+  type TablePole,
+  type TruthTable,
+} from './truth-table.js';

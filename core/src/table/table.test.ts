@@ -4,7 +4,8 @@ import { partitionFromGroups } from '../partition/index.js';
 import { anyPattern, bench, CLOSED, mapHidden, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { deriveMap } from '../continuity/index.js';
-import { generates, polesWithContacts, truthTable } from './index.js';
+import { generates, polesWithContacts } from './contacts.js';
+import { truthTable } from './truth-table.js';
 
 /** Two poles of three throws on one shaft: 0 to 1, 2, 3 and 4 to 5, 6, 7; common practice for a wafer. */
 const TWO_POLE_THREE_WAY = [0, 1, 2].map((at) =>

@@ -1,2 +1,2 @@
-export * from './compare.js';
-export * from './line-up.js';
+export { compareWithExpected, type ComparedCell, type Comparison } from './compare.js';
+export { lineUp } from './line-up.js';

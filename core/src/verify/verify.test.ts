@@ -5,7 +5,8 @@ import { routeOf } from '../route/index.js';
 import type { EntryId, KnownSwitch } from '../switch/index.js';
 import type { ExpectedTable } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, type Bench } from '../testing/generated.js';
-import { compareWithExpected, lineUp } from './index.js';
+import { compareWithExpected } from './compare.js';
+import { lineUp } from './line-up.js';
 
 const tableOf = (on: Bench, groups: number[][][]): ExpectedTable => ({
   source: { kind: 'drawn' },

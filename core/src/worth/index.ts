@@ -1,1 +1,1 @@
-export * from './sum.js';
+export { worthSum, type TurningPoint } from './sum.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { WorthInputs } from '../log/index.js';
-import { worthSum } from './index.js';
+import { worthSum } from './sum.js';
 
 const inputs: WorthInputs = {
   part: 12,

@@ -10,7 +10,7 @@ import { Acknowledged } from '../database/acknowledged.js';
 import { takeStock } from '../database/take-stock.js';
 import { Writer } from '../database/writer.js';
 import { receiveFile } from '../errors/receive-file.js';
-import { Refusal } from '../errors/refusal.js';
+import { refused } from '../errors/refusal.js';
 import { Live } from '../live/live.js';
 import { SERVING, type Serving } from '../serving.js';
 import { stamp } from '../transfer/transfer.service.js';
@@ -86,12 +86,7 @@ export class BackupService {
 
   async #isEmpty(): Promise<void> {
     if ((await this.backroom.read((desk) => desk.countJobs())) === 0) return;
-    throw new Refusal(409, {
-      code: 'bench-not-empty',
-      message: 'There are jobs on this bench: a backup is only put back onto an empty one.',
-      path: '',
-      hint: 'Stop the server and run: npm run restore -- FILE. What is here is moved aside then, not deleted.',
-    });
+    throw refused(409, 'bench-not-empty');
   }
 
   #heard(worker: Worker) {

@@ -7,7 +7,7 @@ import { text } from 'node:stream/consumers';
 import type { Reporter } from '../backroom/reporter.js';
 import { MIGRATIONS } from '../database/data-source.js';
 import { damaged, openZip, type ZipFile } from '../transfer/zip-file.js';
-import { Refusal } from '../errors/refusal.js';
+import { Refusal, refused } from '../errors/refusal.js';
 import { hashOf } from './back-up.js';
 import { DATABASE_NAME, MANIFEST_NAME, readManifest, type Manifest } from './manifest.js';
 
@@ -92,11 +92,4 @@ function checkDatabase(path: string): void {
   }
 }
 
-function notABackup(why: string): Refusal {
-  return new Refusal(422, {
-    code: 'not-a-backup',
-    message: `This cannot be put back: ${why}.`,
-    path: '',
-    hint: 'Choose a file that Back up, or npm run backup, has made. Files of single jobs go to Take in a file.',
-  });
-}
+const notABackup = (why: string): Refusal => refused(422, 'not-a-backup', { why });

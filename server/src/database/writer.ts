@@ -1,7 +1,7 @@
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
 import type Database from 'libsql';
 import { DataSource, type EntityManager } from 'typeorm';
-import { Refusal } from '../errors/refusal.js';
+import { Refusal, refused } from '../errors/refusal.js';
 
 /**
  * How long a turn may wait: a `reading` is what somebody at the bench waits for; a `batch` is a piece of long work, of at
@@ -110,11 +110,4 @@ export class Writer implements BeforeApplicationShutdown {
   }
 }
 
-function refusal(reason: string): Refusal {
-  return new Refusal(503, {
-    code: 'store-broken',
-    message: `The server cannot write any more: ${reason}.`,
-    path: '',
-    hint: 'Nothing that was called saved is lost. Start it again; what waits is sent then.',
-  });
-}
+const refusal = (reason: string): Refusal => refused(503, 'store-broken', { reason });

@@ -1,19 +1,10 @@
-import type { ApiError } from '@which-way/contract';
+import type { RefusalCode } from '@which-way/words/refusals';
 import type { NextFunction, Request, Response } from 'express';
+import { told } from './refusal.js';
 
-const TROUBLE: Record<string, { status: number; code: string; message: string; hint: string }> = {
-  'entity.parse.failed': {
-    status: 400,
-    code: 'bad-json',
-    message: 'What was sent is not JSON.',
-    hint: 'Send one JSON value. A file that was cut off while saving ends in the middle.',
-  },
-  'entity.too.large': {
-    status: 413,
-    code: 'too-large',
-    message: 'What was sent is too large.',
-    hint: 'Events: up to 1 MB at a time, in smaller batches. Files go to /api/imports.',
-  },
+const TROUBLE: Readonly<Record<string, readonly [status: number, code: RefusalCode]>> = {
+  'entity.parse.failed': [400, 'bad-json'],
+  'entity.too.large': [413, 'too-large'],
 };
 
 /** Says in the one error shape why a body could not be read; other troubles go on to the next handler. */
@@ -26,8 +17,7 @@ export function bodyTrouble(
   const type = typeof thrown === 'object' && thrown !== null && 'type' in thrown ? String(thrown.type) : '';
   const trouble = TROUBLE[type];
   if (!trouble) return next(thrown);
-  const { status, code, message, hint } = trouble;
-  const said = thrown instanceof SyntaxError ? ` (${thrown.message})` : '';
-  const body: ApiError = { code, message: message.replace(/\.$/, `${said}.`), path: '', hint };
-  response.status(status).json(body);
+  const [status, code] = trouble;
+  const said = thrown instanceof SyntaxError ? thrown.message : '';
+  response.status(status).json(told(code, { said }));
 }

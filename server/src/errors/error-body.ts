@@ -1,6 +1,6 @@
 import { HttpException } from '@nestjs/common';
 import type { ApiError } from '@which-way/contract';
-import { Refusal } from './refusal.js';
+import { Refusal, told } from './refusal.js';
 
 /** What the operating system says when it is the store that fails, and not what was sent. */
 const STORE =
@@ -23,25 +23,9 @@ export function errorBody(thrown: unknown): [status: number, body: ApiError] {
   const code = storeTrouble(thrown);
   if (code) {
     const full = /FULL|ENOSPC|EDQUOT/.test(code);
-    return [
-      503,
-      {
-        code: full ? 'disk-full' : 'cannot-store',
-        message: full ? 'The disk is full: nothing can be stored.' : `The store cannot be used: ${code}.`,
-        path: '',
-        hint: 'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
-      },
-    ];
+    return [503, told(full ? 'disk-full' : 'cannot-store', { said: code })];
   }
-  return [
-    500,
-    {
-      code: 'internal',
-      message: 'Something went wrong in the server.',
-      path: '',
-      hint: 'Nothing was half-saved. Try again; the log of the server has the details.',
-    },
-  ];
+  return [500, told('internal')];
 }
 
 /** The code of an error of the store (database or file system); null when it is another. */

@@ -1,6 +1,6 @@
 import { ValidationPipe, type ValidationError } from '@nestjs/common';
 import type { ApiError } from '@which-way/contract';
-import { Refusal } from './refusal.js';
+import { Refusal, told } from './refusal.js';
 
 /** Checks every body and query by its DTO class; unknown fields are refused. */
 export function strictValidation(): ValidationPipe {
@@ -12,12 +12,7 @@ export function strictValidation(): ValidationPipe {
     exceptionFactory: (errors) => {
       const [first, ...more] = errors.flatMap((error) => flatten(error, ''));
       return new Refusal(400, {
-        ...(first ?? {
-          code: 'invalid',
-          message: 'What was sent does not fit.',
-          path: '',
-          hint: 'See /api/docs.',
-        }),
+        ...(first ?? told('invalid')),
         ...(more.length > 0 ? { more: more.slice(0, 20) } : {}),
       });
     },

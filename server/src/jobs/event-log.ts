@@ -12,7 +12,7 @@ import {
 import { CLOCK_LEAP } from '@which-way/core/schema';
 import type { EntityManager } from 'typeorm';
 import { sealOf } from '../database/seal.js';
-import { inWords } from '../errors/refusal.js';
+import { inWords, told } from '../errors/refusal.js';
 import { readStored, type StoredEvent } from '../backroom/stored-event.js';
 
 /** What became of a run of events; `cursor` is the row of the job's last event now. */
@@ -112,12 +112,7 @@ class Stored {
     const same = this.#byId.get(row.id);
     if (same) return same.seal !== null && same.seal === row.seal ? 'same' : differs(same, row);
     if (!this.#byNumber.has(`${row.job_id} ${row.device} ${row.sequence}`)) return null;
-    return {
-      code: 'sequence-taken',
-      message: `Event ${row.sequence} of this device is stored already, with another id.`,
-      path: 'sequence',
-      hint: 'Each device counts its events of a job from 1, without using a number twice.',
-    };
+    return told('sequence-taken', { sequence: row.sequence }, 'sequence');
   }
 }
 
@@ -125,23 +120,13 @@ function differs(stored: StoredEvent, sent: StoredEvent): ApiError | 'same' {
   // What is stored may be of an older version of its kind; what was sent is of today's.
   const plain = (row: StoredEvent) => JSON.stringify([row.job_id, readStored([row]).events[0] ?? row]);
   if (plain(stored) === plain(sent)) return 'same';
-  return {
-    code: 'event-differs',
-    message: 'An event with this id is stored with other contents.',
-    path: 'id',
-    hint: 'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
-  };
+  return told('event-differs', {}, 'id');
 }
 
 /** A clock far beyond all that the job has seen is a fault, and would leave no room for those after it. */
 function farAhead({ clock }: JobEvent, seen: number): ApiError | null {
   if (clock <= seen + CLOCK_LEAP) return null;
-  return {
-    code: 'clock-too-far',
-    message: `The clock of this event is ${clock}, far beyond the ${seen} that the job has seen.`,
-    path: 'clock',
-    hint: 'A clock is one more than the highest that the writer has seen. Reload the page and enter it again.',
-  };
+  return told('clock-too-far', { clock, seen }, 'clock');
 }
 
 function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | null {
@@ -150,14 +135,8 @@ function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | n
     what.kind === 'restructured' ||
     known.some(({ id, what: { kind } }) => id === target && kind === 'restructured');
   if (!structural) return null;
-  if (!('basedOn' in what) || what.basedOn !== lastChange(known)) {
-    return {
-      code: 'stale-structure',
-      message: 'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
-      path: 'what.basedOn',
-      hint: 'Look at the switch as it is now and make the change again if it is still wanted.',
-    };
-  }
+  if (!('basedOn' in what) || what.basedOn !== lastChange(known))
+    return told('stale-structure', {}, 'what.basedOn');
   if (what.kind !== 'restructured') return null;
   const problem = checkChange(structureOf(readLog(known)), what.change)[0];
   return problem ? inWords({ ...problem, path: `what.${problem.path}` }) : null;

@@ -12,7 +12,7 @@ import { Acknowledged } from '../database/acknowledged.js';
 import { JobRow } from '../database/job.entity.js';
 import { TombstoneRow } from '../database/tombstone.entity.js';
 import { Writer } from '../database/writer.js';
-import { inWords, notFound, Refusal } from '../errors/refusal.js';
+import { inWords, notFound, Refusal, refused, told } from '../errors/refusal.js';
 import { Live } from '../live/live.js';
 import { Summaries } from './summaries.js';
 import { EventLog } from './event-log.js';
@@ -70,12 +70,7 @@ export class JobsService {
     const job = await this.writer.write(async (manager) => {
       const row = await this.#row(manager, id);
       if (row.version !== version) {
-        throw new Refusal(409, {
-          code: 'stale-job',
-          message: 'The job was changed meanwhile, in another tab perhaps.',
-          path: 'version',
-          hint: 'Look at the job as it is now and make the change again.',
-        });
+        throw refused(409, 'stale-job', {}, 'version');
       }
       const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
       const changed = { ...row, ...given, version: version + 1, updated: new Date().toISOString() };
@@ -155,28 +150,11 @@ function sort(events: readonly unknown[]): { sound: JobEvent[]; refused: PostedE
   return { sound, refused };
 }
 
-const tooLarge = () => ({
-  code: 'event-too-large',
-  message: `This event has more than ${EVENT_BYTES / 1024} kB.`,
-  path: '',
-  hint: 'Enter it in smaller pieces.',
-});
+const tooLarge = () => told('event-too-large', { most: EVENT_BYTES / 1024 });
 
-const deleted = (when: string): Refusal =>
-  new Refusal(410, {
-    code: 'job-deleted',
-    message: `This job was deleted at ${when}.`,
-    path: '',
-    hint: 'What was entered since can be saved as a file, and taken in as a job of its own.',
-  });
+const deleted = (when: string): Refusal => refused(410, 'job-deleted', { when });
 
-const beingTakenIn = (): Refusal =>
-  new Refusal(409, {
-    code: 'being-taken-in',
-    message: 'This job is just being taken in from a file.',
-    path: '',
-    hint: 'Wait until that is done.',
-  });
+const beingTakenIn = (): Refusal => refused(409, 'being-taken-in');
 
 /** A row of the ORM as the job that travels. */
 function jobOf(row: JobRow): Job {

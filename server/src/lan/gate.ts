@@ -1,4 +1,4 @@
-import type { ApiError } from '@which-way/contract';
+import { told } from '../errors/refusal.js';
 import { urlencoded, type NextFunction, type Request, type Response } from 'express';
 import type { Access } from './access.js';
 import { Patience } from './patience.js';
@@ -88,13 +88,7 @@ function turnAway(request: Request, response: Response): void {
     response.redirect(303, SIGN_IN);
     return;
   }
-  const body: ApiError = {
-    code: 'sign-in-needed',
-    message: 'This device has not signed in with the shop’s code.',
-    path: '',
-    hint: 'Open /sign-in and type the code that was printed where Which Way was started.',
-  };
-  response.status(401).json(body);
+  response.status(401).json(told('sign-in-needed'));
 }
 
 function cookieOf(header: string | undefined): string {

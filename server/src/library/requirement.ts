@@ -1,3 +1,4 @@
+import { told } from '../errors/refusal.js';
 import type { ApiError } from '@which-way/contract';
 import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
@@ -8,12 +9,8 @@ const isPlaces = (value: unknown, most: number): value is number[] =>
 
 /** What is wrong with a requirement that was sent: a partition for each position, the places that are needed, what is known. */
 export function requirementTrouble(body: unknown): ApiError | null {
-  const wrong = (path: string, hint: string): ApiError => ({
-    code: 'invalid-requirement',
-    message: `${path || 'The requirement'} does not fit.`,
-    path,
-    hint,
-  });
+  const wrong = (path: string, hint: string): ApiError =>
+    told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null) return wrong('', 'Send { pattern, terminals, known }.');
   const { pattern, terminals, known, ...others } = body as Record<string, unknown>;
   const [other] = Object.keys(others);

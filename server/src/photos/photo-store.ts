@@ -10,7 +10,7 @@ import type { Readable } from 'node:stream';
 import sharp from 'sharp';
 import { storeTrouble } from '../errors/error-body.js';
 import { receiveFile } from '../errors/receive-file.js';
-import { Refusal } from '../errors/refusal.js';
+import { Refusal, refused } from '../errors/refusal.js';
 
 const THUMB_EDGE = 480;
 
@@ -130,12 +130,7 @@ async function rewritten(
   } catch (error) {
     // What the disk or the memory cannot do is not the picture's fault: it is tried again later.
     if (error instanceof Refusal || storeTrouble(error)) throw error;
-    throw new Refusal(422, {
-      code: 'not-a-picture',
-      message: `This is not a picture that can be read: ${said(error)}.`,
-      path: '',
-      hint: 'Send a whole JPEG, PNG, WebP, GIF, AVIF or TIFF. On some phones the camera must be set to JPEG ("most compatible").',
-    });
+    throw refused(422, 'not-a-picture', { said: said(error) });
   }
 }
 
@@ -144,24 +139,11 @@ function said(error: unknown): string {
   return (text.split('\n')[0] ?? text).replace(/^Input file.*: /, '').replace(/\.$/, '');
 }
 
-function tooWide(width: number, height: number): Refusal {
-  return new Refusal(422, {
-    code: 'photo-too-wide',
-    message: `The photo is ${width} by ${height} pixels; up to ${PHOTO_EDGE} along an edge can be kept.`,
-    path: '',
-    hint: 'Cut it to the part that matters, or take it at a lower resolution.',
-  });
-}
+const tooWide = (width: number, height: number): Refusal =>
+  refused(422, 'photo-too-wide', { width, height, most: PHOTO_EDGE });
 
 /** The refusal of a photo that is over the limit. */
-export function tooLarge(): Refusal {
-  return new Refusal(413, {
-    code: 'photo-too-large',
-    message: 'The photo is larger than 25 MB.',
-    path: '',
-    hint: 'Take it at a lower resolution, or cut it to the part that matters.',
-  });
-}
+export const tooLarge = (): Refusal => refused(413, 'photo-too-large');
 
 /** Writes a file and has it on the disk. */
 async function toFile(path: string, data: Buffer): Promise<void> {

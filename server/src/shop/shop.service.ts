@@ -5,7 +5,7 @@ import { standardLists } from '@which-way/core/safety';
 import { readNote, writeNote } from '../database/note.js';
 import { Backroom } from '../backroom/backroom.js';
 import { Writer } from '../database/writer.js';
-import { refuse, Refusal } from '../errors/refusal.js';
+import { refuse, refused } from '../errors/refusal.js';
 
 const KEY = 'shop';
 
@@ -30,12 +30,7 @@ export class ShopService {
       const kept = await readNote(manager, KEY);
       const now = kept === null ? 0 : (JSON.parse(kept) as Shop).version;
       if (now !== version) {
-        throw new Refusal(409, {
-          code: 'stale',
-          message: 'The shop’s settings were changed meanwhile.',
-          path: 'version',
-          hint: 'Reload them and make the change again.',
-        });
+        throw refused(409, 'stale', {}, 'version');
       }
       const shop: Shop = { version: now + 1, name, safetyLists, codeNotes };
       await writeNote(manager, KEY, JSON.stringify(shop));

@@ -14,7 +14,7 @@ import type { Readable } from 'node:stream';
 import type { ReadingRoom } from '../backroom/reading-room.js';
 import type { Reporter } from '../backroom/reporter.js';
 import { readStored } from '../backroom/stored-event.js';
-import { inWords, Refusal } from '../errors/refusal.js';
+import { inWords, Refusal, refused } from '../errors/refusal.js';
 import type { StagedFile } from './staged-file.js';
 import { damaged, looksLikeZip, openZip, type ZipFile } from './zip-file.js';
 
@@ -106,12 +106,7 @@ async function readPieces(json: Readable, check: FileCheck, report: (bytes: numb
 function badJson(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   const said = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
-  return new Refusal(400, {
-    code: 'bad-json',
-    message: `The file is not JSON (${said.replace(/\.$/, '').slice(0, 160)}).`,
-    path: '',
-    hint: 'A file that was cut off while saving ends in the middle: save it again.',
-  });
+  return refused(400, 'bad-json', { file: 1, said: said.replace(/\.$/, '').slice(0, 160) });
 }
 
 /** What is found of a file while its pieces come. */
@@ -187,7 +182,7 @@ class FileCheck {
     const title =
       typeof head['title'] === 'string' && head['title'] !== '' ? head['title'] : `number ${job + 1}`;
     this.#titles.set(job, title);
-    const [problem] = hasLog
+    const [problem]: Problem[] = hasLog
       ? jobHeadProblems(head)
       : [{ code: 'schema-required', path: 'events', params: { missingProperty: 'events' } }];
     const at = `jobs.${job}`;

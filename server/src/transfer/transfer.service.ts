@@ -9,7 +9,7 @@ import { Backroom } from '../backroom/backroom.js';
 import { Acknowledged } from '../database/acknowledged.js';
 import { Writer } from '../database/writer.js';
 import { receiveFile } from '../errors/receive-file.js';
-import { Refusal } from '../errors/refusal.js';
+import { Refusal, refused } from '../errors/refusal.js';
 import { EventLog } from '../jobs/event-log.js';
 import { Summaries } from '../jobs/summaries.js';
 import { Live } from '../live/live.js';
@@ -175,13 +175,7 @@ export const IMPORT_BYTES = 25 * 1024 * 1024;
 /** A name for files by the minute. */
 export const stamp = (): string => new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '');
 
-const tooLarge = () =>
-  new Refusal(413, {
-    code: 'too-large',
-    message: 'The file is too large to be taken in by one request.',
-    path: '',
-    hint: 'Send it to /api/imports: there it may be of any size, and is looked through first.',
-  });
+const tooLarge = () => refused(413, 'too-large', { file: 1 });
 
 const plain = ({
   code,

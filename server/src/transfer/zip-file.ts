@@ -1,7 +1,7 @@
 import { Transform, type Readable } from 'node:stream';
 import { crc32 } from 'node:zlib';
 import { open, type Entry, type ZipFile as Opened } from 'yauzl';
-import { Refusal } from '../errors/refusal.js';
+import { Refusal, refused } from '../errors/refusal.js';
 
 /** More than any bench has; a file that says so is no file of ours. */
 const MOST_ENTRIES = 300_000;
@@ -71,11 +71,5 @@ function listOf(zip: Opened): Promise<Map<string, Entry>> {
   });
 }
 
-export function damaged(how: string): Refusal {
-  return new Refusal(422, {
-    code: 'damaged-file',
-    message: `The file is damaged or was cut off: ${how.replace(/\.$/, '')}.`,
-    path: '',
-    hint: 'Copy it again from where it was saved; nothing of it was taken in.',
-  });
-}
+export const damaged = (how: string): Refusal =>
+  refused(422, 'damaged-file', { how: how.replace(/\.$/, '') });

@@ -3,7 +3,7 @@ import { Injectable, Logger } from '@nestjs/common';
 import { randomUUID } from 'node:crypto';
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { Refusal } from '../errors/refusal.js';
+import { refused } from '../errors/refusal.js';
 import { errorBody } from '../errors/error-body.js';
 import { Live } from '../live/live.js';
 
@@ -106,13 +106,7 @@ export class Works {
   /** Goes on with work that waited for a person. */
   resume(id: string, run: (worker: Worker) => Promise<Partial<Work>>): Work {
     const kept = this.#find(id);
-    if (kept.work.state !== 'ready')
-      throw new Refusal(409, {
-        code: 'not-waiting',
-        message: `This is ${kept.work.state}: there is nothing to go on with.`,
-        path: '',
-        hint: 'Begin it anew.',
-      });
+    if (kept.work.state !== 'ready') throw refused(409, 'not-waiting', { state: kept.work.state });
     this.#tell(kept, { state: 'waiting' });
     this.#goOn(id, run);
     return kept.work;
@@ -164,13 +158,7 @@ export class Works {
 
   #find(id: string): Kept {
     const kept = this.#kept.get(id);
-    if (!kept)
-      throw new Refusal(404, {
-        code: 'not-found',
-        message: 'This work is not known here any more.',
-        path: '',
-        hint: 'The server was started anew perhaps. Begin it again.',
-      });
+    if (!kept) throw refused(404, 'not-found', { what: 'work' });
     return kept;
   }
 

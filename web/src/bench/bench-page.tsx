@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -8,13 +8,9 @@ import { TopBar } from '../shared/frame/top-bar.js';
 import { Files } from './files.js';
 import { JobList } from './job-list.js';
 import { KeepingLine, MissingNotice } from './keeping-line.js';
+import { StartDialog } from './start-dialog.js';
 import { useBenchStream } from './use-bench-stream.js';
 import { WorksPanel } from './works-panel.js';
-
-/** Loaded when it is first opened: it can draw up a simulated switch. */
-const StartDialog = lazy(() =>
-  import('./start-dialog.js').then((module) => ({ default: module.StartDialog })),
-);
 
 /** What is on the bench, and at which step of its route each job is. */
 export function BenchPage() {
@@ -31,6 +27,7 @@ export function BenchPage() {
   });
   const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
   useBenchKeys(() => setStarting(true));
+  useEffect(() => void import('./make-job.js').catch(() => undefined), []);
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title={shop.data?.name ?? ''}>
@@ -81,7 +78,7 @@ export function BenchPage() {
         {jobs.isLoading && <p className="py-6 text-quiet">Looking at the bench.</p>}
         {jobs.data && <KeepingLine empty={jobs.data.length === 0 && search === '' && !archived} />}
       </main>
-      <Suspense>{starting && <StartDialog open={starting} onOpenChange={setStarting} />}</Suspense>
+      <StartDialog open={starting} onOpenChange={setStarting} />
     </div>
   );
 }

@@ -1,11 +1,7 @@
-import { type JobId, type KnownSwitch, describeSwitch } from '@which-way/core/switch';
-import { createWriter } from '@which-way/core/log';
 import { TITLE_LETTERS } from '@which-way/core/schema';
-import { simulateKnown } from '@which-way/core/simulated';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
-import { newId } from '../job/new-id.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
 import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -27,6 +23,8 @@ export function StartDialog({
   );
 }
 
+const makingJobs = () => import('./make-job.js');
+
 const INPUT = 'mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large';
 
 function StartForm({ onClose }: { onClose: () => void }) {
@@ -47,6 +45,8 @@ function StartForm({ onClose }: { onClose: () => void }) {
       const read = readStart({ terminals, positions, seed, simulated, known });
       if (!read.ok) return setTrouble(read);
       setBusy(true);
+      // What a job is made of is loaded while the person looks for the keys.
+      const { makeJob } = await makingJobs();
       navigate(await makeJob({ ...read, title: title.trim(), known, outOfMachine }));
     } catch (error) {
       setTrouble(toldOf(error));
@@ -154,27 +154,4 @@ function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProp
       </label>
     </div>
   );
-}
-
-interface Start {
-  terminals: number;
-  positions: number | null;
-  seed: number;
-  title: string;
-  known: KnownSwitch | undefined;
-  outOfMachine: boolean;
-}
-
-async function makeJob({ terminals, positions, seed, title, known, outOfMachine }: Start): Promise<string> {
-  const id = newId<JobId>();
-  const simulation = known ? simulateKnown(known, seed, true) : null;
-  const name =
-    title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
-  await api.makeJob({ id, title: name, outOfMachine, simulation });
-  const writer = createWriter({ newId, now: () => new Date().toISOString() });
-  const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
-  const change = describeSwitch({ terminals, positions, form: 'rotary', layout }, newId);
-  const event = writer.write([], { kind: 'restructured', change, basedOn: null });
-  await api.postEvents(id, { after: 0, events: [event] });
-  return `/jobs/${id}/${outOfMachine ? 'map' : 'safe'}`;
 }

@@ -5,7 +5,7 @@ import { approachOf, askOfMove, costsOf, plannerOf } from '../schools/approach.j
 import { agrees } from '../schools/certify.js';
 import { learntChance, type Chance } from '../chance/chance.js';
 import { experienceOf } from '../chance/experience.js';
-import { copyField, openPairsOf, playMove, type Field, type FieldSetting } from '../field/field.js';
+import { copyField, unknownPairsOf, playMove, type Field, type FieldSetting } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder } from '../field/field-of-map.js';
 import { costOf, type Hands } from '../hands/hands.js';
 import { lastOf } from '../field/last-of.js';
@@ -41,7 +41,7 @@ export function supposedJoins(field: Field, chance: Chance): Joined {
 function supposeSetting(field: Field, setting: number, chance: Chance, expected: number): NetState {
   const { nets, clauses } = field.settings[setting] as FieldSetting;
   const state = copyState(nets);
-  const pairs = openPairsOf(field, setting)
+  const pairs = unknownPairsOf(field, setting)
     .map((pair) => ({ pair, likely: chance(setting, ...pair) }))
     .sort((one, other) => other.likely - one.likely);
   for (const { red, black } of clauses) {

@@ -1,7 +1,7 @@
 import { netOf } from '../../continuity/index.js';
 import { experienceOf, type Experience } from './experience.js';
 import { featuresOf } from './features.js';
-import { isOpen, type Field } from '../field/field.js';
+import { isUnknown, type Field } from '../field/field.js';
 import { likenessOf, type Likeness } from './likeness.js';
 import { PRIOR_WEIGHTS } from './prior-weights.js';
 import { priorChance, type PriorWeights } from './prior.js';
@@ -54,7 +54,7 @@ function likelierByBundles(field: Field, setting: number, plain: Chance): Map<nu
     let none = 1;
     for (const one of red)
       for (const other of black) {
-        if (!isOpen(field, setting, one, other)) continue;
+        if (!isUnknown(field, setting, one, other)) continue;
         const chance = plain(setting, one, other);
         none *= 1 - chance;
         cells.push([Math.min(one, other) * field.size + Math.max(one, other), chance]);

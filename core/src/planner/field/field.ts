@@ -36,7 +36,7 @@ export interface Field {
 }
 
 /** Whether nobody knows if two terminals join in a setting, and it may be asked. */
-export function isOpen(field: Field, setting: number, a: number, b: number): boolean {
+export function isUnknown(field: Field, setting: number, a: number, b: number): boolean {
   const { nets, leaveOut } = field.settings[setting] as FieldSetting;
   const [one, other] = [netOf(nets, a), netOf(nets, b)];
   return one !== other && !nets.apart.has(one, other) && !leaveOut.has(a, b);
@@ -64,7 +64,7 @@ function looseEnds({ size }: Field, { nets }: FieldSetting): (a: number, b: numb
 }
 
 /** Pairs of nets of a setting that are still to be asked. */
-export function openPairsOf(field: Field, setting: number): [number, number][] {
+export function unknownPairsOf(field: Field, setting: number): [number, number][] {
   const heads = headsOf(field, setting);
   const { leaveOut } = field.settings[setting] as FieldSetting;
   const loose = looseEnds(field, field.settings[setting] as FieldSetting);
@@ -200,7 +200,7 @@ export function playMove(
   const { setting, red, black } = move;
   const touched: number[] = [];
   for (const place of black) {
-    if (!isOpen(field, setting, red, place)) continue;
+    if (!isUnknown(field, setting, red, place)) continue;
     if (!takeReading(field, setting, [red], [place], joined(setting, red, place), deep)) return null;
     touched.push(place);
   }

@@ -3,7 +3,7 @@ import { liveEvents, type Ask } from '../../log/index.js';
 import { type SettingId, type TerminalId } from '../../switch/index.js';
 import { approachOf, askOfMove, costsOf } from '../schools/approach.js';
 import { learntChance } from '../chance/chance.js';
-import { bundleSays, openPairsOf } from '../field/field.js';
+import { bundleSays, unknownPairsOf } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder } from '../field/field-of-map.js';
 import { fromHere } from '../hands/hands.js';
 import { ladder } from '../schools/ladder.js';
@@ -14,7 +14,7 @@ import { ladder } from '../schools/ladder.js';
  */
 export function assumedLeft(map: SwitchMap, at: SettingId | null): Ask | null {
   const field = fieldOf(map, { assumed: false });
-  if (!field.settings.some((_, setting) => openPairsOf(field, setting).length > 0)) return null;
+  if (!field.settings.some((_, setting) => unknownPairsOf(field, setting).length > 0)) return null;
   const costs = costsOf(map, approachOf(map));
   const blocks = blocksOf(map);
   const tied = blocks ? blocks.red.length + blocks.black.length : 0;

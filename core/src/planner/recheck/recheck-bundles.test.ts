@@ -11,7 +11,7 @@ import {
 } from './recheck-board.js';
 import { costOf, EMPTY_HANDS, type Hands } from '../hands/hands.js';
 import { Sides } from './recheck-sides.js';
-import { type Lead } from './side-seconds.js';
+import { type OnLead } from './side-seconds.js';
 import { quickestHold } from './recheck-rollout.js';
 import { type Move } from '../hands/move.js';
 
@@ -79,12 +79,12 @@ describe('holds of a re-check', () => {
   });
 
   it('are rated before a terminal is moved as they are after it', () => {
-    const leads = fc.array(fc.constantFrom<Lead>(0, 1, 2), { minLength: 8, maxLength: 8 });
+    const leads = fc.array(fc.constantFrom<OnLead>(0, 1, 2), { minLength: 8, maxLength: 8 });
     fc.assert(
-      fc.property(patterns, leads, fc.nat(7), fc.constantFrom<Lead>(0, 1, 2), (nets, laid, which, to) => {
+      fc.property(patterns, leads, fc.nat(7), fc.constantFrom<OnLead>(0, 1, 2), (nets, laid, which, to) => {
         const board = onceOnly(nets);
         const sides = new Sides(board, EMPTY_HANDS, clips(8), WEIGHTS, { looks: 0 });
-        for (const place of board.places) sides.put(place, laid[place] as Lead);
+        for (const place of board.places) sides.put(place, laid[place] as OnLead);
         const place = which % board.size;
         const foreseen = sides.rateWith(place, to);
         sides.put(place, to);

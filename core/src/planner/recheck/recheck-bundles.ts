@@ -3,7 +3,7 @@ import type { HandCosts, Hands } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
 import type { RecheckBoard } from './recheck-board.js';
 import { Sides, type Weights, type Work } from './recheck-sides.js';
-import { BLACK, NONE, RED, type Lead } from './side-seconds.js';
+import { BLACK, NONE, RED, type OnLead } from './side-seconds.js';
 import { holdMove } from '../schools/schools.js';
 
 /** How hard is looked: pairs from which the search goes up hill, and orders in which terminals are dealt to the leads. */
@@ -18,7 +18,7 @@ export const QUICK: Effort = { pairs: 2, deals: 1 };
 
 /** Which lead each place is on, and what that gains in a second. */
 interface Found {
-  leads: Lead[];
+  leads: OnLead[];
   rate: number;
 }
 
@@ -49,8 +49,8 @@ export function bestHolds(
 }
 
 /** The move of two sides, the handle going the shorter way. */
-function holdOf(leads: readonly Lead[], settings: number[], hands: Hands): Move {
-  const on = (lead: Lead) => [...leads.keys()].filter((place) => leads[place] === lead);
+function holdOf(leads: readonly OnLead[], settings: number[], hands: Hands): Move {
+  const on = (lead: OnLead) => [...leads.keys()].filter((place) => leads[place] === lead);
   const [red, black] = [on(RED), on(BLACK)];
   const here = hands.setting ?? 0;
   const [first, last] = [settings[0] as number, settings.at(-1) as number];
@@ -61,19 +61,19 @@ function holdOf(leads: readonly Lead[], settings: number[], hands: Hands): Move 
 }
 
 /** Lays the leads as they are wanted. */
-function lay(leads: readonly Lead[], places: readonly number[], sides: Sides): void {
+function lay(leads: readonly OnLead[], places: readonly number[], sides: Sides): void {
   for (const place of places) sides.put(place, leads[place] ?? NONE);
 }
 
-const laid = ({ size }: RecheckBoard, red: readonly number[], black: readonly number[]): Lead[] => {
-  const leads = new Array<Lead>(size).fill(NONE);
+const laid = ({ size }: RecheckBoard, red: readonly number[], black: readonly number[]): OnLead[] => {
+  const leads = new Array<OnLead>(size).fill(NONE);
   for (const place of red) leads[place] = RED;
   for (const place of black) leads[place] = BLACK;
   return leads;
 };
 
-const laidIn = ({ size, places }: RecheckBoard, sides: Sides): Lead[] => {
-  const leads = new Array<Lead>(size).fill(NONE);
+const laidIn = ({ size, places }: RecheckBoard, sides: Sides): OnLead[] => {
+  const leads = new Array<OnLead>(size).fill(NONE);
   for (const place of places) leads[place] = sides.leadOf(place);
   return leads;
 };
@@ -82,7 +82,7 @@ const laidIn = ({ size, places }: RecheckBoard, sides: Sides): Lead[] => {
 function startsFrom(board: RecheckBoard, { tied, black }: Hands, sides: Sides): Found[] {
   const { places } = board;
   const { red } = tied;
-  const kept: Lead[][] =
+  const kept: OnLead[][] =
     red.length > 1
       ? places.filter((place) => !red.includes(place)).map((place) => laid(board, red, [place]))
       : [];
@@ -106,7 +106,7 @@ function pairsOf(board: RecheckBoard, sides: Sides): Found[] {
   });
 }
 
-function rateOf(leads: readonly Lead[], places: readonly number[], sides: Sides): number {
+function rateOf(leads: readonly OnLead[], places: readonly number[], sides: Sides): number {
   lay(leads, places, sides);
   const place = places[0] as number;
   return sides.rateWith(place, sides.leadOf(place));
@@ -143,8 +143,8 @@ function upHill(start: Found, places: readonly number[], sides: Sides, passed: S
     const name = leads.join('');
     if (passed.has(name)) return null;
     passed.add(name);
-    let [best, changes]: [number, [number, Lead][]] = [rate + 1e-9, []];
-    const offer = (found: number, ...made: [number, Lead][]) => {
+    let [best, changes]: [number, [number, OnLead][]] = [rate + 1e-9, []];
+    const offer = (found: number, ...made: [number, OnLead][]) => {
       if (found > best) [best, changes] = [found, made];
     };
     for (const place of places)

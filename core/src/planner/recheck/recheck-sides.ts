@@ -2,7 +2,7 @@ import { countBits, lowestBit, setBit, wordsFor } from '../field/bits.js';
 import type { HandCosts, Hands } from '../hands/hands.js';
 import { partsJoined } from './loose-net.js';
 import type { RecheckBoard, RecheckSetting } from './recheck-board.js';
-import { BLACK, NONE, RED, SideSeconds, type Lead } from './side-seconds.js';
+import { BLACK, NONE, RED, SideSeconds, type OnLead } from './side-seconds.js';
 
 /** What is held to be worth what: a search by other weights comes to other moves. */
 export interface Weights {
@@ -49,7 +49,7 @@ class Standing {
   }
 
   /** A place goes from one lead to another. */
-  move(place: number, from: Lead, to: Lead): void {
+  move(place: number, from: OnLead, to: OnLead): void {
     const net = this.nets[place] as number;
     this.splits -= this.onBoth(net);
     this.step(net, from, -1);
@@ -61,7 +61,7 @@ class Standing {
    * What is gained here after a place goes from one lead to another, without moving it; `leads` shows it moved. One net on
    * both leads: what is loose in it; several: nothing; none: the single pairs across.
    */
-  gainAfter(place: number, from: Lead, to: Lead, leads: Uint8Array, join: number): number {
+  gainAfter(place: number, from: OnLead, to: OnLead, leads: Uint8Array, join: number): number {
     const net = this.nets[place] as number;
     const [red, black] = [this.reds[net] as number, this.blacks[net] as number];
     const redAfter = red - Number(from === RED) + Number(to === RED);
@@ -83,7 +83,7 @@ class Standing {
     return Number((this.reds[net] as number) > 0 && (this.blacks[net] as number) > 0);
   }
 
-  private step(net: number, lead: Lead, by: number): void {
+  private step(net: number, lead: OnLead, by: number): void {
     if (lead === NONE) return;
     const red = lead === RED;
     const counts = red ? this.reds : this.blacks;
@@ -152,7 +152,7 @@ export class Sides {
   }
 
   /** Puts a place on a lead, or on none. */
-  put(place: number, to: Lead): void {
+  put(place: number, to: OnLead): void {
     const from = this.leadOf(place);
     if (from === to) return;
     for (const standing of this.standings) standing.move(place, from, to);
@@ -160,8 +160,8 @@ export class Sides {
     this.seconds.put(place, from, to);
   }
 
-  leadOf(place: number): Lead {
-    return this.leads[place] as Lead;
+  leadOf(place: number): OnLead {
+    return this.leads[place] as OnLead;
   }
 
   /** How many places are on a lead. */
@@ -170,7 +170,7 @@ export class Sides {
   }
 
   /** The gain after one place more is put somewhere, without doing so; 0 where it says nothing. */
-  gainWith(place: number, to: Lead): number {
+  gainWith(place: number, to: OnLead): number {
     const { seconds, leads, standings, says } = this;
     const from = this.leadOf(place);
     this.rate = 0;
@@ -198,7 +198,7 @@ export class Sides {
   }
 
   /** The gain in a second after one place more is put somewhere, without doing so. */
-  rateWith(place: number, to: Lead): number {
+  rateWith(place: number, to: OnLead): number {
     this.gainWith(place, to);
     return this.rate;
   }

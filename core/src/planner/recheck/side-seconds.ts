@@ -2,7 +2,7 @@ import { leadIsBrought, leadMoves, type HandCosts, type Hands } from '../hands/h
 import type { RecheckBoard } from './recheck-board.js';
 
 /** Which lead a place is tied to. */
-export type Lead = 0 | 1 | 2;
+export type OnLead = 0 | 1 | 2;
 export const [NONE, RED, BLACK] = [0, 1, 2] as const;
 
 /** What two sides take, as `costOf` counts it, from counts that one change alters; a share of taking off new clips added. */
@@ -35,7 +35,7 @@ export class SideSeconds {
     this.here = hands.setting ?? 0;
   }
 
-  put(place: number, from: Lead, to: Lead): void {
+  put(place: number, from: OnLead, to: OnLead): void {
     this.step(place, from, -1);
     this.step(place, to, 1);
   }
@@ -91,7 +91,7 @@ export class SideSeconds {
     return start === this.hands.setting ? seconds - costs.turn : seconds;
   }
 
-  private step(place: number, lead: Lead, by: number): void {
+  private step(place: number, lead: OnLead, by: number): void {
     this.count[lead] = (this.count[lead] as number) + by;
     this.stay[lead] = (this.stay[lead] as number) + (this.clipped[place] === lead ? by : 0);
     this.sumOf[lead] = (this.sumOf[lead] as number) + by * place;

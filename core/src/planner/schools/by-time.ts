@@ -1,5 +1,5 @@
 import { netChance, type Chance } from '../chance/chance.js';
-import { headsOf, isOpen, openPairsOf, type Field } from '../field/field.js';
+import { headsOf, isUnknown, unknownPairsOf, type Field } from '../field/field.js';
 import { gainIn } from './gain.js';
 import { costOf, oriented } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
@@ -20,7 +20,7 @@ export function firstAlone(situation: Situation): Rated | null {
   const first = hands.setting ?? 0;
   const several = field.settings.length > 2 || field.bundles.all > 0;
   const pays = several && costs.turn >= EASY_TURN * costs.moveLead;
-  const untouched = field.settings.every((_, setting) => openPairsOf(field, setting).length > 0);
+  const untouched = field.settings.every((_, setting) => unknownPairsOf(field, setting).length > 0);
   return pays && untouched ? bestRate(situation, (setting) => setting === first) : null;
 }
 
@@ -90,7 +90,7 @@ function bestSweep(
   wanted: Wanted,
 ): { move: Move; gain: number } | null {
   const touches = headsOf(field, setting)
-    .filter((head) => head !== red && isOpen(field, setting, red, head) && wanted(setting, red, head))
+    .filter((head) => head !== red && isUnknown(field, setting, red, head) && wanted(setting, red, head))
     .map((place) => ({ place, gain: gain(red, place) }))
     .sort((one, other) => other.gain - one.gain);
   const black: number[] = [];

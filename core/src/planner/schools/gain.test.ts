@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gainIn } from './gain.js';
 import { blankField } from './course.js';
-import { openPairsOf, takeReading } from '../field/field.js';
+import { unknownPairsOf, takeReading } from '../field/field.js';
 import { type Chance } from '../chance/chance.js';
 
 /** One setting of some terminals after pairs were read. */
@@ -23,7 +23,7 @@ describe('what asking two terminals is expected to settle', () => {
         (opens, of) => {
           const field = known(7, opens);
           const gain = gainIn(field, 0, () => of);
-          const open = openPairsOf(field, 0);
+          const open = unknownPairsOf(field, 0);
           for (const [a, b] of open) {
             expect(gain(a, b)).toBeGreaterThanOrEqual(0);
             expect(gain(a, b)).toBeLessThanOrEqual(open.length);

@@ -1,6 +1,6 @@
 import { netOf } from '../../continuity/index.js';
 import type { Chance } from '../chance/chance.js';
-import { headsOf, isOpen, type Field, type FieldSetting } from '../field/field.js';
+import { headsOf, isUnknown, type Field, type FieldSetting } from '../field/field.js';
 
 /** What a third net counts that a join settles, one of the two being known apart from it (all five are tuned on drawn switches). */
 const THIRD = 0.7;
@@ -31,7 +31,7 @@ export function gainIn(field: Field, setting: number, chance: Chance): (a: numbe
   const likely = new Float64Array(size * size);
   for (const one of heads)
     for (const other of heads)
-      if (one < other && isOpen(field, setting, one, other))
+      if (one < other && isUnknown(field, setting, one, other))
         likely[head(one) * size + head(other)] = likely[head(other) * size + head(one)] = chance(
           setting,
           one,

@@ -1,7 +1,7 @@
 import type { SwitchMap } from '../../continuity/index.js';
 import { liveEvents } from '../../log/index.js';
 import { type TerminalId } from '../../switch/index.js';
-import { isOpen, type Field } from '../field/field.js';
+import { isUnknown, type Field } from '../field/field.js';
 import { settingsInOrder } from '../field/field-of-map.js';
 import { holdMove, runOf } from './schools.js';
 import type { Planner } from './situation.js';
@@ -37,7 +37,7 @@ export function quickCheck(map: SwitchMap, field: Field): QuickCheck {
   const pairs = namedPairs(map);
   const settings = settingsInOrder(map);
   const open = pairs.reduce(
-    (sum, [one, other]) => sum + settings.filter((_, at) => isOpen(field, at, one, other)).length,
+    (sum, [one, other]) => sum + settings.filter((_, at) => isUnknown(field, at, one, other)).length,
     0,
   );
   const all = settings.reduce((sum, id) => sum + (map.settings.get(id)?.coverage.pairs ?? 0), 0);

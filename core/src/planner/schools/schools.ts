@@ -1,5 +1,5 @@
 import { netChance } from '../chance/chance.js';
-import { firstRow, isOpen, openPairsOf, type Field } from '../field/field.js';
+import { firstRow, isUnknown, unknownPairsOf, type Field } from '../field/field.js';
 import { fromHere, oriented, type Hands } from '../hands/hands.js';
 import type { Planner, Situation } from './situation.js';
 import { pairMove, type Move } from '../hands/move.js';
@@ -48,7 +48,7 @@ export const pairFirst: Planner = (situation) => {
 
 /** The settings in which a pair is not known, from where the handle is, round the shorter way. */
 export function runOf({ field, hands }: Situation, a: number, b: number): number[] {
-  const open = field.settings.flatMap((_, setting) => (isOpen(field, setting, a, b) ? [setting] : []));
+  const open = field.settings.flatMap((_, setting) => (isUnknown(field, setting, a, b) ? [setting] : []));
   const here = hands.setting ?? 0;
   const after = open.filter((setting) => setting >= here);
   const before = open.filter((setting) => setting < here);
@@ -70,7 +70,7 @@ const UNLIKELY = 0.06;
 export const likelyFirst: Planner = (situation) => {
   const { field, hands } = situation;
   for (const setting of settingsFrom(situation)) {
-    const pairs = openPairsOf(field, setting);
+    const pairs = unknownPairsOf(field, setting);
     if (pairs.length === 0) continue;
     const best = likeliest(situation, setting, pairs);
     if (best.chance < UNLIKELY) return rowOf(field, setting);

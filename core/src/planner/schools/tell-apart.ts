@@ -1,5 +1,5 @@
 import { agrees, type Hypothesis } from './certify.js';
-import { isOpen } from '../field/field.js';
+import { isUnknown } from '../field/field.js';
 import { costOf, oriented } from '../hands/hands.js';
 import { pairMove, type Move } from '../hands/move.js';
 import type { Planner } from './situation.js';
@@ -18,7 +18,7 @@ export const tellApart =
     field.settings.forEach((_, setting) => {
       for (const [at, a] of field.places.entries())
         for (const b of field.places.slice(at + 1)) {
-          if (!isOpen(field, setting, a, b)) continue;
+          if (!isUnknown(field, setting, a, b)) continue;
           const joined = left.filter(({ pattern }) => pattern[setting]?.[a] === pattern[setting]?.[b]).length;
           if (joined === 0 || joined === left.length) continue;
           const move = pairMove(setting, ...oriented(a, b, hands));

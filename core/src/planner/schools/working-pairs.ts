@@ -1,5 +1,5 @@
 import { experienceOf } from '../chance/experience.js';
-import { isOpen, type Field } from '../field/field.js';
+import { isUnknown, type Field } from '../field/field.js';
 import { settingsFrom } from './schools.js';
 import type { Move } from '../hands/move.js';
 import type { Planner } from './situation.js';
@@ -55,7 +55,7 @@ function sweepFrom(
   wanted: (place: number) => boolean,
 ): Move | null {
   const black = field.places.filter(
-    (place) => place !== red && wanted(place) && isOpen(field, setting, red, place),
+    (place) => place !== red && wanted(place) && isUnknown(field, setting, red, place),
   );
   return black.length > 0 ? { kind: 'sweep', setting, red, black } : null;
 }

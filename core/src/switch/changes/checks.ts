@@ -2,7 +2,7 @@ import type { Problem } from '../problem.js';
 import type { TerminalId } from '../id.js';
 import { contactTerminals, type Structure } from '../structure.js';
 
-export function problem(code: string, path: string, params: Problem['params'] = {}): Problem {
+export function problem(code: Problem['code'], path: string, params: Problem['params'] = {}): Problem {
   return { code, path, params };
 }
 

@@ -1,0 +1,227 @@
+import { ID_PATTERN } from '@which-way/core/schema';
+import type { Problem, ProblemCode } from '@which-way/core/switch';
+
+type Params = Problem['params'];
+/** What is wrong, and what would be right. */
+export type Said = readonly [message: string, hint: string];
+type Say = (params: Params) => Said;
+
+/** Problems that a check finds in what comes in, besides those that a schema names. */
+const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
+  'not-our-file': () => [
+    'This is not a Which Way file.',
+    'A Which Way file is JSON that begins with "format": "which-way".',
+  ],
+  'no-version': () => ['The file does not say its version.', 'Add "version": 1.'],
+  'unknown-version': ({ version, newest }) => [
+    `The file has version ${version}, which this program does not know.`,
+    `Versions up to ${newest} can be read; a newer program may be needed.`,
+  ],
+  'terminal-not-listed': ({ label }) => [
+    `"${label}" is joined in a position, but is not in the list of terminals.`,
+    'Add it to "terminals", or correct the label.',
+  ],
+  'terminal-in-two-nets': ({ label }) => [
+    `"${label}" stands in two groups of the same position.`,
+    'Terminals that join belong in one group; put the groups together.',
+  ],
+  'contact-outside': () => [
+    'This contact names a terminal or position that the simulated switch does not have.',
+    'Places count from 0; the two ends of a contact differ.',
+  ],
+  twice: ({ id }) => [`"${id}" is there twice.`, 'Every id, and every number of a device, is used once.'],
+  'label-taken': ({ label }) => [`There is a terminal "${label}" already.`, 'Give it a label of its own.'],
+  'no-label': () => ['A terminal needs a label.', 'Give it the marking or a number.'],
+  'not-there': () => ['The terminal, position or setting is not there.', 'Reload the job and try again.'],
+  'already-described': () => ['The switch is described already.', 'Add terminals and positions one by one.'],
+  'too-few-terminals': () => ['A switch needs two terminals at least.', 'Give 2 to 96 terminals.'],
+  'line-stays': ({ kind }) => [
+    `The list must hold the line "${kind}" once.`,
+    'Standard lines can be reworded and moved, not left out or doubled.',
+  ],
+  'line-without-words': () => ['A line of the shop’s own needs words.', 'Say what is to be done.'],
+  'lines-out-of-order': () => [
+    'Isolating, proving the tester, proving dead and proving the tester again must stay in this order.',
+    'Put them back in order; other lines may stand between them.',
+  ],
+  'event-differs': () => [
+    'An event with this id is stored with other contents.',
+    'The log is append-only: what is stored stays as it is.',
+  ],
+  'sequence-taken': () => [
+    'This number of its device is stored already, with another event.',
+    'Each device counts its events of a job from 1, without using a number twice.',
+  ],
+  'too-deep': ({ most }) => [
+    `Lists and objects stand more than ${most} deep inside one another.`,
+    'Nothing of Which Way does: the file or the request is damaged.',
+  ],
+  'event-too-new': ({ schema, newest }) => [
+    `This event was written by a newer Which Way: its version is ${schema}.`,
+    `This one reads events up to version ${newest}. Update it here, then send the event again.`,
+  ],
+  'kind-not-known': ({ kind }) => [
+    `"${kind}" is no kind of event that this Which Way knows.`,
+    'It was written by a newer one, or misspelt: docs/file-format.md lists the kinds.',
+  ],
+  'other-handle': () => [
+    'These are positions of two handles: they cannot be one and the same.',
+    'Choose two positions of one handle.',
+  ],
+  'merged-with-itself': () => ['A position cannot be put together with itself.', 'Choose another one.'],
+  'no-setting': () => ['A switch needs one setting at least.', 'Give a position to begin with.'],
+};
+
+/** Problems that a schema names, by the rule of it that was broken; any other rule says itself. */
+const SCHEMA: Readonly<Record<string, Say>> = {
+  'schema-required': ({ missingProperty }) => [
+    `"${missingProperty}" is missing.`,
+    `Add "${missingProperty}".`,
+  ],
+  'schema-additionalProperties': ({ additionalProperty }) => [
+    `"${additionalProperty}" is not a known field.`,
+    'Remove it, or check its spelling.',
+  ],
+  'schema-discriminator': ({ tag, tagValue }) => [
+    `"${tagValue ?? ''}" is not a known "${tag}".`,
+    'docs/file-format.md lists the values.',
+  ],
+  'schema-enum': ({ allowedValues }) => [
+    'This value is not one of the allowed ones.',
+    `Use one of: ${allowedValues}.`,
+  ],
+  'schema-maxLength': ({ limit }) => [`This text is too long.`, `Use at most ${limit} characters.`],
+  'schema-minLength': () => ['This text is missing.', 'Say something.'],
+  'schema-maxItems': ({ limit }) => ['These are too many at a time.', `Use at most ${limit}.`],
+  'schema-minItems': ({ limit }) => ['These are too few.', `Use at least ${limit}.`],
+  'schema-maximum': ({ limit }) => ['This number is too large.', `Use at most ${limit}.`],
+  'schema-minimum': ({ limit }) => ['This number is too small.', `Use at least ${limit}.`],
+  'schema-const': ({ allowedValue }) => ['This value is not the expected one.', `Use ${allowedValue}.`],
+  'schema-pattern': ({ pattern }) =>
+    pattern === ID_PATTERN
+      ? ['This is not an id.', 'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.']
+      : pattern === '\\S'
+        ? ['This is blank.', 'It must have a letter or a number in it.']
+        : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
+};
+
+/** What the server refuses for reasons of its own. */
+const REFUSALS = {
+  'store-broken': ({ reason }) => [
+    `The server cannot write any more: ${reason}.`,
+    'Nothing that was called saved is lost. Start it again; what waits is sent then.',
+  ],
+  'stale-job': () => [
+    'The job was changed meanwhile, in another tab perhaps.',
+    'Look at the job as it is now and make the change again.',
+  ],
+  'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
+  'job-deleted': ({ when }) => [
+    `This job was deleted at ${when}.`,
+    'What was entered since can be saved as a file, and taken in as a job of its own.',
+  ],
+  'being-taken-in': () => ['This job is just being taken in from a file.', 'Wait until that is done.'],
+  'sequence-taken': ({ sequence }) => [
+    `Event ${sequence} of this device is stored already, with another id.`,
+    'Each device counts its events of a job from 1, without using a number twice.',
+  ],
+  'event-differs': () => [
+    'An event with this id is stored with other contents.',
+    'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
+  ],
+  'clock-too-far': ({ clock, seen }) => [
+    `The clock of this event is ${clock}, far beyond the ${seen} that the job has seen.`,
+    'A clock is one more than the highest that the writer has seen. Reload the page and enter it again.',
+  ],
+  'stale-structure': () => [
+    'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
+    'Look at the switch as it is now and make the change again if it is still wanted.',
+  ],
+  'sign-in-needed': () => [
+    'This device has not signed in with the shop’s code.',
+    'Open /sign-in and type the code that was printed where Which Way was started.',
+  ],
+  'bad-json': ({ said, file }) =>
+    file
+      ? [
+          `The file is not JSON (${said}).`,
+          'A file that was cut off while saving ends in the middle: save it again.',
+        ]
+      : [
+          `What was sent is not JSON${said ? ` (${said})` : ''}.`,
+          'Send one JSON value. A file that was cut off while saving ends in the middle.',
+        ],
+  'too-large': ({ file }) =>
+    file
+      ? [
+          'The file is too large to be taken in by one request.',
+          'Send it to /api/imports: there it may be of any size, and is looked through first.',
+        ]
+      : [
+          'What was sent is too large.',
+          'Events: up to 1 MB at a time, in smaller batches. Files go to /api/imports.',
+        ],
+  invalid: () => ['What was sent does not fit.', 'See /api/docs.'],
+  'disk-full': () => [
+    'The disk is full: nothing can be stored.',
+    'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
+  ],
+  'cannot-store': ({ said }) => [
+    `The store cannot be used: ${said}.`,
+    'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
+  ],
+  internal: () => [
+    'Something went wrong in the server.',
+    'Nothing was half-saved. Try again; the log of the server has the details.',
+  ],
+  stale: () => ['The shop’s settings were changed meanwhile.', 'Reload them and make the change again.'],
+  'bench-not-empty': () => [
+    'There are jobs on this bench: a backup is only put back onto an empty one.',
+    'Stop the server and run: npm run restore -- FILE. What is here is moved aside then, not deleted.',
+  ],
+  'not-a-backup': ({ why }) => [
+    `This cannot be put back: ${why}.`,
+    'Choose a file that Back up, or npm run backup, has made. Files of single jobs go to Take in a file.',
+  ],
+  'not-a-picture': ({ said }) => [
+    `This is not a picture that can be read: ${said}.`,
+    'Send a whole JPEG, PNG, WebP, GIF, AVIF or TIFF. On some phones the camera must be set to JPEG ("most compatible").',
+  ],
+  'photo-too-wide': ({ width, height, most }) => [
+    `The photo is ${width} by ${height} pixels; up to ${most} along an edge can be kept.`,
+    'Cut it to the part that matters, or take it at a lower resolution.',
+  ],
+  'photo-too-large': () => [
+    'The photo is larger than 25 MB.',
+    'Take it at a lower resolution, or cut it to the part that matters.',
+  ],
+  'damaged-file': ({ how }) => [
+    `The file is damaged or was cut off: ${how}.`,
+    'Copy it again from where it was saved; nothing of it was taken in.',
+  ],
+  'not-found': ({ what, id }) =>
+    what === 'work'
+      ? ['This work is not known here any more.', 'The server was started anew perhaps. Begin it again.']
+      : [`There is no ${what} ${id}.`, `Look at the list of ${what}s for those that there are.`],
+  'not-waiting': ({ state }) =>
+    state
+      ? [`This is ${state}: there is nothing to go on with.`, 'Begin it anew.']
+      : ['This file was not looked through, or was taken in already.', 'Choose it again.'],
+  'invalid-requirement': ({ where, hint }) => [`${where} does not fit.`, String(hint)],
+} satisfies Record<string, Say>;
+
+export type RefusalCode = keyof typeof REFUSALS;
+
+/** The words of something that the server refuses. */
+export const refusalWords = (code: RefusalCode, params: Params = {}): Said => (REFUSALS[code] as Say)(params);
+
+/** The words of a problem in what came in. */
+export function problemWords({ code, params }: Pick<Problem, 'code' | 'params'>): Said {
+  const say = code.startsWith('schema-') ? SCHEMA[code] : PROBLEMS[code as keyof typeof PROBLEMS];
+  return (
+    say?.(params) ?? [
+      `This value does not fit: ${params['said'] ?? code}.`,
+      'docs/file-format.md and /api/docs say what fits.',
+    ]
+  );
+}
