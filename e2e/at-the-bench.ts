@@ -38,13 +38,20 @@ export class Bench {
     await this.page.goto('/');
     await this.page.getByRole('button', { name: 'Map a switch now' }).click();
     await this.page.getByRole('button', { name: 'Try a simulated one' }).click();
-    const choice = this.page.getByLabel('Wired like');
-    const option = await choice.locator('option').filter({ hasText: like }).first().getAttribute('value');
-    await choice.selectOption(option);
+    await this.pick('Wired like', like);
     await this.page.getByLabel('Seed').fill(seed);
     await this.page.getByLabel('How many positions?').fill(positions);
     await this.page.getByRole('button', { name: 'Start with the simulated switch' }).click();
     await expect(this.prompt).toHaveText('Hold the leads together');
+  }
+
+  /** Opens a list of choices by its label, and takes the first that has these words. */
+  async pick(label: string | RegExp, words: string | RegExp, within?: Locator): Promise<void> {
+    await (within ?? this.page).getByRole('combobox', { name: label, exact: true }).click();
+    await this.page
+      .getByRole('option', { name: words, exact: typeof words === 'string' })
+      .first()
+      .click();
   }
 
   /** Presses a key and waits until the prompt is another one. */

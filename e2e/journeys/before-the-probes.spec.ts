@@ -140,7 +140,9 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
   await bench.answer('Enter');
   await page.keyboard.type('1-2=0,3');
   await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Readings' }).click();
   await expect(page.getByText('in circuit: no proof')).toBeVisible();
+  await page.getByRole('tab', { name: 'Truth table so far' }).click();
   await page.getByRole('button', { name: 'The wires are off now' }).click();
   await page.keyboard.type('1-2=0,3');
   await page.keyboard.press('Enter');
@@ -201,11 +203,11 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   await bench.terminal('1').click();
   await bench.terminal('4').click();
   await parts.getByRole('button', { name: 'Declare' }).click();
-  await parts.getByLabel('What').selectOption('lamp');
+  await bench.pick('What', 'lamp', parts);
   await parts.getByRole('button', { name: 'Declare' }).click();
   await expect(parts.getByRole('alert')).toContainText('two terminals that it bridges');
-  await parts.getByLabel('From', { exact: true }).selectOption({ label: '2' });
-  await parts.getByLabel('To', { exact: true }).selectOption({ label: '3' });
+  await bench.pick('From', '2', parts);
+  await bench.pick('To', '3', parts);
   await parts.getByLabel('Ohms').fill('forty');
   await parts.getByRole('button', { name: 'Declare' }).click();
   await expect(parts.getByRole('alert')).toContainText('“forty” is not ohms');
@@ -238,6 +240,7 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   await expect(page.getByText('It turns clockwise as seen here')).toBeVisible();
   await expect(page.getByRole('img', { name: /^Handle at .*from the front$/ })).toBeVisible();
   await expect(bench.prompt).toHaveText(prompt ?? '');
+  await page.getByRole('tab', { name: 'Truth table so far' }).click();
   await expect(page.getByRole('button', { name: /^1–3 at Position 1: Closed/ })).toBeVisible();
   expect(await count()).toBe(before.events);
 });

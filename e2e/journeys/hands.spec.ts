@@ -36,8 +36,8 @@ async function practise(page: Page, which: string, wrong: string): Promise<Bench
       array instanceof Uint32Array && array.length === 1 ? array.fill(11) : drawn(array);
   });
   await page.goto('/practice');
-  await page.getByRole('combobox', { name: /^Which/ }).selectOption({ label: which });
-  await page.getByRole('combobox', { name: /^And for certain/ }).selectOption({ label: wrong });
+  await bench.pick(/^Which/, which);
+  await bench.pick(/^And for certain/, wrong);
   return bench;
 }
 

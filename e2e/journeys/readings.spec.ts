@@ -44,6 +44,7 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
     .click();
   await expect(bench.prompt).toHaveText('Again: black to 2');
   await bench.type('2k2');
+  await page.getByRole('tab', { name: 'Truth table so far' }).click();
   await expect(cell).toHaveAttribute('data-state', 'look-again');
   await expect(bench.prompt).not.toHaveText('The map is complete');
 });

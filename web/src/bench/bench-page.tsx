@@ -1,3 +1,4 @@
+import { ownsKeys } from '../shared/controls/owns-keys.js';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -87,8 +88,7 @@ export function BenchPage() {
 function useBenchKeys(onStart: () => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && event.target.matches('input, select, textarea');
-      if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (ownsKeys(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key.toLowerCase() === 'n') {
         event.preventDefault();
         onStart();

@@ -135,9 +135,15 @@ function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProp
   return (
     <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
       <div>
-        <LibrarySelect label="Wired like" autoFocus sized value={entry} onChange={setEntry} className={INPUT}>
-          <option value="">Choose one of the library</option>
-        </LibrarySelect>
+        <LibrarySelect
+          label="Wired like"
+          autoFocus
+          sized
+          large
+          value={entry}
+          onChange={setEntry}
+          placeholder="Choose one of the library"
+        />
         <span className="text-small text-quiet">
           Its terminals are mixed up, so that there is something to find.
         </span>

@@ -3,7 +3,7 @@ import { type Deed, type Value } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { aSwitch } from '../testing/a-switch.js';
-import { fireEvent, openTab, press, screen, until, within } from '../testing/acts.js';
+import { fireEvent, openTab, pick, press, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { MapPage } from './map-page.js';
 
@@ -122,7 +122,7 @@ describe('the Map and what lies around the switch', () => {
       read([0], [1], { kind: 'ohms', ohms: 120 }),
     ]);
     await prompted('Look again at 1–2');
-    fireEvent.change(screen.getByLabelText('Declare what lies across 1–2'), { target: { value: 'coil' } });
+    pick('Declare what lies across 1–2', 'coil');
     await prompted('The map is complete');
     await until(() =>
       expect(written('part-declared')[0]?.part).toMatchObject({ form: 'coil', terminals: ids, on: true }),

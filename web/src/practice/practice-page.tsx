@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import { ordinarySwitches } from '@which-way/core/partition';
 import {
   simulatePattern,
@@ -96,18 +97,19 @@ export function PracticePage() {
               value={choice}
               onChange={setChoice}
               group="From the library"
-              className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
-            >
-              <option value="surprise">Surprise me</option>
-              <option value="drawn">Draw one up</option>
-              <optgroup label="Ordinary switches">
-                {ORDINARY.map((one) => (
-                  <option key={one.key} value={one.key}>
-                    {ordinaryWords(one.kind, one.poles, one.ways)}
-                  </option>
-                ))}
-              </optgroup>
-            </LibrarySelect>
+              large
+              before={[
+                { value: 'surprise', text: 'Surprise me' },
+                { value: 'drawn', text: 'Draw one up' },
+                {
+                  heading: 'Ordinary switches',
+                  options: ORDINARY.map((one) => ({
+                    value: one.key,
+                    text: ordinaryWords(one.kind, one.poles, one.ways),
+                  })),
+                },
+              ]}
+            />
           </div>
           {choice === 'drawn' && <DrawingUp drawn={drawn} onChange={setDrawn} />}
           <Surprises count={faults} onChoose={setFaults} />
@@ -160,28 +162,24 @@ function ForCertain({
   onChoose: (kind: SurpriseKind | '') => void;
 }) {
   return (
-    <label className="mt-1 block">
-      And for certain
-      <select
+    <div className="mt-1">
+      <Pick
+        label="And for certain"
         value={kind}
-        onChange={(event) => onChoose(event.target.value as SurpriseKind | '')}
-        className="mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large"
-      >
-        <option value="">Nothing</option>
-        {Object.entries({
-          'A contact': CONTACT_FAULT_WORDS,
-          'A part across two lugs': SIMULATED_PART_WORDS,
-          'The meter': METER_FAULT_WORDS,
-        }).map(([group, words]) => (
-          <optgroup key={group} label={group}>
-            {Object.entries(words).map(([one, does]) => (
-              <option key={one} value={one}>
-                {does}
-              </option>
-            ))}
-          </optgroup>
-        ))}
-      </select>
-    </label>
+        className="min-h-14 px-4 text-large"
+        options={[
+          { value: '', text: 'Nothing' },
+          ...Object.entries({
+            'A contact': CONTACT_FAULT_WORDS,
+            'A part across two lugs': SIMULATED_PART_WORDS,
+            'The meter': METER_FAULT_WORDS,
+          }).map(([heading, words]) => ({
+            heading,
+            options: Object.entries(words).map(([value, text]) => ({ value, text })),
+          })),
+        ]}
+        onPick={(value) => onChoose(value as SurpriseKind | '')}
+      />
+    </div>
   );
 }

@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import { ACTUATOR_FORMS, addedHandle, type ActuatorForm } from '@which-way/core/switch';
 import { MOST_SETTINGS, POSITION_NAME_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
@@ -53,20 +54,12 @@ export function AddHandle() {
         if (!wrong) add();
       }}
     >
-      <label>
-        What it is
-        <select
-          value={form}
-          onChange={({ target }) => setForm(ACTUATOR_FORMS.find((one) => one === target.value) ?? 'rotary')}
-          className={`${INPUT} mt-1 w-full`}
-        >
-          {ACTUATOR_FORMS.map((one) => (
-            <option key={one} value={one}>
-              {FORM_WORDS[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Pick
+        label="What it is"
+        value={form}
+        options={ACTUATOR_FORMS.map((one) => ({ value: one, text: FORM_WORDS[one] }))}
+        onPick={(value) => setForm(ACTUATOR_FORMS.find((one) => one === value) ?? 'rotary')}
+      />
       <label>
         Its positions, with commas between; first the one that all readings so far were taken in
         <input

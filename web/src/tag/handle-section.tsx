@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import {
   ACTUATOR_FORMS,
   addedPosition,
@@ -55,20 +56,12 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
           <p className="text-center text-small text-quiet">{turnWords(actuator, side)}</p>
         </div>
         <div className="grid content-start gap-3">
-          <label>
-            What it is
-            <select
-              value={actuator.form}
-              onChange={({ target }) => describe({ form: formOf(target.value) })}
-              className={`${INPUT} mt-1 w-full`}
-            >
-              {ACTUATOR_FORMS.map((form) => (
-                <option key={form} value={form}>
-                  {FORM_WORDS[form]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Pick
+            label="What it is"
+            value={actuator.form}
+            options={ACTUATOR_FORMS.map((form) => ({ value: form, text: FORM_WORDS[form] }))}
+            onPick={(form) => describe({ form: formOf(form) })}
+          />
           <label>
             Name
             <input

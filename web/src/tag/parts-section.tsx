@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import { PART_FORMS, parseValue, type Part, type PartForm } from '@which-way/core/log';
 import { type PartId, type TerminalId } from '@which-way/core/switch';
 import { PART_NOTE_LETTERS } from '@which-way/core/schema';
@@ -94,22 +95,13 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
     });
   };
   const end = (label: string, chosen: string, choose: (id: string) => void) => (
-    <label>
-      {label}
-      <select
-        aria-label={label}
-        value={chosen}
-        onChange={({ target }) => choose(target.value)}
-        className={INPUT}
-      >
-        <option value="">which</option>
-        {terminals.map(({ id, label: name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Pick
+      label={label}
+      value={chosen}
+      placeholder="which"
+      options={terminals.map(({ id, label: name }) => ({ value: id, text: name }))}
+      onPick={choose}
+    />
   );
   return (
     <form
@@ -119,21 +111,14 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
         add();
       }}
     >
-      <label className="col-span-2 sm:col-span-1">
-        What
-        <select
-          aria-label="What"
+      <div className="col-span-2 sm:col-span-1">
+        <Pick
+          label="What"
           value={form}
-          onChange={({ target }) => setForm(PART_FORMS.find((one) => one === target.value) ?? 'jumper')}
-          className={INPUT}
-        >
-          {PART_FORMS.map((one) => (
-            <option key={one} value={one}>
-              {PART_WORDS[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+          options={PART_FORMS.map((one) => ({ value: one, text: PART_WORDS[one] }))}
+          onPick={(value) => setForm(PART_FORMS.find((one) => one === value) ?? 'jumper')}
+        />
+      </div>
       {end('From', a, setA)}
       {end('To', b, setB)}
       <label>

@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import { Hint } from '../shared/controls/hint.js';
 import { readAngle, readKeys, type Actuator, type Pose, type Position } from '@which-way/core/switch';
 import { HANDLE_NAME_LETTERS } from '@which-way/core/schema';
@@ -45,25 +46,25 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
         onBlur={({ target }) => rename(target.value)}
         className={`${INPUT} placeholder:text-quiet`}
       />
-      <select
-        aria-label={`Position ${index + 1} rests or springs back`}
+      <Pick
+        quiet
+        label={`Position ${index + 1} rests or springs back`}
         value={position.rests === 'maintained' ? 'stays' : (position.returnsTo ?? 'springs')}
+        options={[
+          { value: 'stays', text: 'stays' },
+          { value: 'springs', text: 'springs back' },
+          ...others.map(({ id, name }) => ({
+            value: id,
+            text: `springs to ${name ?? actuator.positions.findIndex((one) => one.id === id) + 1}`,
+          })),
+        ]}
         onFocus={onLook}
-        onChange={({ target: { value } }) =>
+        onPick={(value) =>
           value === 'stays'
             ? pose({ rests: 'maintained', returnsTo: null })
             : pose({ rests: 'momentary', returnsTo: others.find(({ id }) => id === value)?.id ?? null })
         }
-        className={INPUT}
-      >
-        <option value="stays">stays</option>
-        <option value="springs">springs back</option>
-        {others.map(({ id, name }) => (
-          <option key={id} value={id}>
-            springs to {name ?? actuator.positions.findIndex((one) => one.id === id) + 1}
-          </option>
-        ))}
-      </select>
+      />
       <PoseField {...{ actuator, position, index }} onPose={(given) => pose({ pose: given })} />
     </li>
   );

@@ -1,9 +1,17 @@
+import { Pick } from '../shared/controls/pick.js';
 import { FASTENERS, type Fastener, type StripStep } from '@which-way/core/log';
 import { FASTENER_PLACE_LETTERS, LOOSE_LETTERS, MOST_FASTENERS, STEP_LETTERS } from '@which-way/core/schema';
 import type { PhotoId, StepId } from '@which-way/core/switch';
 import { FASTENER_WORDS } from '@which-way/words/wires';
 import { useState } from 'react';
-import { useFieldArray, useForm, useWatch, type Control, type UseFormRegister } from 'react-hook-form';
+import {
+  Controller,
+  useFieldArray,
+  useForm,
+  useWatch,
+  type Control,
+  type UseFormRegister,
+} from 'react-hook-form';
 import { newId } from '../job/new-id.js';
 import { PhotoAdder } from '../photos/photo-adder.js';
 import { thumbUrl } from '../photos/photo-url.js';
@@ -56,7 +64,7 @@ interface StepFormProps {
 /** One step of taking it apart: what comes off, with its photo, its fasteners and what is loose. */
 export function StepForm({ step, onKeep, onClose }: StepFormProps) {
   const { photos } = usePhotos();
-  const { register, control, handleSubmit, setError, formState } = useForm({
+  const { register, control, handleSubmit, setError, setValue, formState } = useForm({
     defaultValues: typed(step),
   });
   const [known] = useState(() => new Set(photos.map(({ id }) => id)));
@@ -102,17 +110,16 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
         )}
         <PhotoAdder purpose="strip" />
         {photos.length > 0 && (
-          <label>
-            <span className="sr-only">Photo of this step</span>
-            <select {...register('photo')} className={INPUT}>
-              <option value="">no photo</option>
-              {photos.map(({ id }, index) => (
-                <option key={id} value={id}>
-                  photo {index + 1}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Pick
+            quiet
+            label="Photo of this step"
+            value={chosen ?? ''}
+            options={[
+              { value: '', text: 'no photo' },
+              ...photos.map(({ id }, index) => ({ value: id, text: `photo ${index + 1}` })),
+            ]}
+            onPick={(id) => setValue('photo', id as PhotoId | '')}
+          />
         )}
       </div>
       <FastenerRows control={control} register={register} />
@@ -169,13 +176,19 @@ function FastenerRows({
             {...register(`fasteners.${index}.count`)}
             className={`${INPUT} font-mono`}
           />
-          <select aria-label="Kind" {...register(`fasteners.${index}.kind`)} className={INPUT}>
-            {FASTENERS.map((kind) => (
-              <option key={kind} value={kind}>
-                {FASTENER_WORDS[kind][0]}
-              </option>
-            ))}
-          </select>
+          <Controller
+            control={control}
+            name={`fasteners.${index}.kind`}
+            render={({ field: { value, onChange } }) => (
+              <Pick
+                quiet
+                label="Kind"
+                value={value}
+                options={FASTENERS.map((kind) => ({ value: kind, text: FASTENER_WORDS[kind][0] }))}
+                onPick={onChange}
+              />
+            )}
+          />
           <input
             aria-label="Length in mm"
             placeholder="mm"

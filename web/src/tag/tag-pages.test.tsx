@@ -2,7 +2,7 @@ import { describeSwitch } from '@which-way/core/switch';
 import { newWire, structureOf, readLog, type Deed, type StripStep, type Wire } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
-import { choose, fill, fireEvent, press, row, screen, tick, until, within } from '../testing/acts.js';
+import { choose, fill, fireEvent, pick, press, row, screen, tick, until } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { FitPage } from './fit-page.js';
 import { StripPage } from './strip-page.js';
@@ -90,9 +90,7 @@ describe('terminals and handle', () => {
     expect(positions()[1]?.pose).toBeNull();
     fill('Degrees at position 2', '90');
     await until(() => expect(positions()[1]?.pose).toEqual({ kind: 'angle', degrees: 90 }));
-    fireEvent.change(screen.getByLabelText('Position 3 rests or springs back'), {
-      target: { value: positions()[1]?.id },
-    });
+    pick('Position 3 rests or springs back', 'springs to 2');
     await until(() =>
       expect(positions()[2]).toMatchObject({ rests: 'momentary', returnsTo: positions()[1]?.id }),
     );
@@ -176,12 +174,12 @@ describe('wires and jumpers', () => {
       }),
     );
     const parts = screen.getByRole('region', { name: 'Jumpers and parts' });
-    fireEvent.change(within(parts).getByLabelText('From'), { target: { value: one?.id } });
-    fireEvent.change(within(parts).getByLabelText('To'), { target: { value: one?.id } });
+    pick('From', '1', parts);
+    pick('To', '1', parts);
     press('Declare');
     expect(screen.getByRole('alert').textContent).toContain('not one and the same');
-    fireEvent.change(within(parts).getByLabelText('To'), { target: { value: two?.id } });
-    fireEvent.change(within(parts).getByLabelText('What'), { target: { value: 'lamp' } });
+    pick('To', '2', parts);
+    pick('What', 'lamp', parts);
     fill('Ohms', '2k2', parts);
     press('Declare');
     await until(() =>

@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import { colorsOf, TERMINATIONS, WIRE_COLORS, type Termination, type Wire } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import { WIRE_TAG_LETTERS, WIRE_SIZE_LETTERS, GOES_TO_LETTERS } from '@which-way/core/schema';
@@ -15,8 +16,6 @@ interface WireFormProps {
   onKeep: (wire: Wire) => void;
   onClose: () => void;
 }
-
-const SELECT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-2';
 
 /** One wire: its tag, colour, size, how it ends, where it sits and where it goes. Kept as it is typed. */
 export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
@@ -41,38 +40,24 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
           text={wire.size}
           onKeep={(size) => change({ size: size.trim() })}
         />
-        <label>
-          <span className="font-semibold">Ends in</span>
-          <select
-            value={wire.termination ?? ''}
-            onChange={({ target }) => change({ termination: terminationOf(target.value) })}
-            className={SELECT}
-          >
-            <option value="">not said</option>
-            {TERMINATIONS.map((one) => (
-              <option key={one} value={one}>
-                {TERMINATION_WORDS[one]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          <span className="font-semibold">Sits on</span>
-          <select
-            value={wire.terminal ?? ''}
-            onChange={({ target }) =>
-              change({ terminal: target.value === '' ? null : (target.value as TerminalId) })
-            }
-            className={SELECT}
-          >
-            <option value="">not said</option>
-            {terminals.map(({ id, label }) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Pick
+          label="Ends in"
+          value={wire.termination ?? ''}
+          options={[
+            { value: '', text: 'not said' },
+            ...TERMINATIONS.map((one) => ({ value: one, text: TERMINATION_WORDS[one] })),
+          ]}
+          onPick={(value) => change({ termination: terminationOf(value) })}
+        />
+        <Pick
+          label="Sits on"
+          value={wire.terminal ?? ''}
+          options={[
+            { value: '', text: 'not said' },
+            ...terminals.map(({ id, label }) => ({ value: id, text: label })),
+          ]}
+          onPick={(value) => change({ terminal: value === '' ? null : (value as TerminalId) })}
+        />
         <div className="col-span-2">
           <KeptField
             label="Goes to"

@@ -8,6 +8,16 @@ export const press = (name: string | RegExp, within_: HTMLElement = document.bod
 export const choose = (name: string | RegExp, within_: HTMLElement = document.body): void =>
   void fireEvent.click(within(within_).getByRole('radio', { name }));
 
+/** Opens a list of choices by its label, and takes one, by keys as a hand without a mouse does. */
+export function pick(
+  label: string | RegExp,
+  option: string | RegExp,
+  within_: HTMLElement = document.body,
+): void {
+  fireEvent.keyDown(within(within_).getByRole('combobox', { name: label }), { key: 'Enter' });
+  fireEvent.keyDown(screen.getByRole('option', { name: option }), { key: 'Enter' });
+}
+
 /** Opens a part of a pane by its tab. */
 export const openTab = (name: string): void =>
   void fireEvent.mouseDown(screen.getByRole('tab', { name }), { button: 0 });

@@ -1,3 +1,4 @@
+import { Pick } from '../shared/controls/pick.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { partitionFromGroups } from '@which-way/core/partition';
 import { knownPattern, polesWithContacts, type Contact } from '@which-way/core/table';
@@ -174,33 +175,12 @@ function AddContact({ map, onAdd }: { map: SwitchMap; onAdd: (contact: Contact) 
   const { terminals } = map.structure;
   const chosen = [Number(one), Number(other)].sort((a, b) => a - b) as [number, number];
   const usable = one !== '' && other !== '' && one !== other;
-  const options = terminals.map(({ id, label }, place) => (
-    <option key={id} value={place}>
-      {label}
-    </option>
-  ));
-  const select = 'min-h-12 rounded-part border-2 border-line bg-sheet px-2 font-mono';
+  const options = terminals.map(({ label }, place) => ({ value: String(place), text: label }));
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
-      <select
-        aria-label="First terminal"
-        value={one}
-        onChange={(event) => setOne(event.target.value)}
-        className={select}
-      >
-        <option value="">–</option>
-        {options}
-      </select>
+      <Pick quiet label="First terminal" value={one} placeholder="–" options={options} onPick={setOne} />
       to
-      <select
-        aria-label="Second terminal"
-        value={other}
-        onChange={(event) => setOther(event.target.value)}
-        className={select}
-      >
-        <option value="">–</option>
-        {options}
-      </select>
+      <Pick quiet label="Second terminal" value={other} placeholder="–" options={options} onPick={setOther} />
       <PlainButton disabled={!usable} onClick={() => onAdd(chosen)}>
         Add this contact
       </PlainButton>

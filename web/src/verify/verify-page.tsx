@@ -116,13 +116,13 @@ function Source({
           leaveOut={expected?.source.kind === 'library' ? [expected.source.entry] : []}
           value={expected?.source.kind === 'library' ? expected.source.entry : ''}
           onChange={(id) => void choose(id)}
-          className="min-h-12 max-w-full rounded-part border-2 border-line bg-sheet px-3"
-        >
-          <option value="">Take it from the library</option>
-          {expected?.source.kind === 'library' && (
-            <option value={expected.source.entry}>{expected.source.name}</option>
-          )}
-        </LibrarySelect>
+          placeholder="Take it from the library"
+          before={
+            expected?.source.kind === 'library'
+              ? [{ value: expected.source.entry, text: expected.source.name }]
+              : []
+          }
+        />
         {!expected && <PlainButton onClick={() => onSet(drawn())}>Click it in by hand</PlainButton>}
         {expected && (
           <PlainButton

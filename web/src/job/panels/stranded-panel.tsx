@@ -1,3 +1,4 @@
+import { Pick } from '../../shared/controls/pick.js';
 import { strandedActs } from '@which-way/core/log';
 import { type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
@@ -6,8 +7,6 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
 import { useJobState, useSession } from '../job-context.js';
 import { dropStranded, moveStranded } from './stranded-acts.js';
-
-const SELECT = 'mt-1 min-h-12 rounded-part border-2 border-line bg-sheet px-3';
 
 /** Readings on a lug or in a position that was never added: they are kept, they count for nothing, and they can be moved. */
 export function StrandedPanel() {
@@ -30,44 +29,27 @@ export function StrandedPanel() {
         <p>The change that should have brought it in was refused. Say what was meant, or take them out.</p>
         <div className="mt-2 flex flex-wrap items-end gap-3">
           {lugs.map((lost, index) => (
-            <label key={lost}>
-              <span className="block text-small">
-                Lug that is not there{lugs.length > 1 && `, ${index + 1}`}: it is
-              </span>
-              <select
-                className={SELECT}
-                value={terminals.get(lost) ?? ''}
-                onChange={({ target }) =>
-                  setTerminals(new Map(terminals).set(lost, target.value as TerminalId))
-                }
-              >
-                <option value="">Choose a lug</option>
-                {map.structure.terminals.map(({ id, label }) => (
-                  <option key={id} value={id}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Pick
+              key={lost}
+              label={`Lug that is not there${lugs.length > 1 ? `, ${index + 1}` : ''}: it is`}
+              value={terminals.get(lost) ?? ''}
+              placeholder="Choose a lug"
+              options={map.structure.terminals.map(({ id, label }) => ({ value: id, text: label }))}
+              onPick={(id) => setTerminals(new Map(terminals).set(lost, id as TerminalId))}
+            />
           ))}
           {positions.map((lost, index) => (
-            <label key={lost}>
-              <span className="block text-small">
-                Position that is not there{positions.length > 1 && `, ${index + 1}`}: it is
-              </span>
-              <select
-                className={SELECT}
-                value={settings.get(lost) ?? ''}
-                onChange={({ target }) => setSettings(new Map(settings).set(lost, target.value as SettingId))}
-              >
-                <option value="">Choose a position</option>
-                {map.structure.settings.map(({ id }) => (
-                  <option key={id} value={id}>
-                    {settingName(map.structure, id)}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Pick
+              key={lost}
+              label={`Position that is not there${positions.length > 1 ? `, ${index + 1}` : ''}: it is`}
+              value={settings.get(lost) ?? ''}
+              placeholder="Choose a position"
+              options={map.structure.settings.map(({ id }) => ({
+                value: id,
+                text: settingName(map.structure, id),
+              }))}
+              onPick={(id) => setSettings(new Map(settings).set(lost, id as SettingId))}
+            />
           ))}
           <PlainButton
             look="strong"

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { keyName, pressed, type Act, type Panel } from '@which-way/core/probing';
+import { ownsKeys } from '../../shared/controls/owns-keys.js';
 import { actionOf, toggle, type Action } from './hands-free.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -16,7 +17,7 @@ export function useMapKeys(probing: Probing, panels: Panels): void {
     const held: Held = { down: false, repeats: 0, undone: false };
     const onKey = (event: KeyboardEvent) => {
       const { target } = event;
-      if (!(target instanceof Element) || target.closest('input, select, textarea, [role=dialog]')) return;
+      if (!(target instanceof Element) || ownsKeys(target)) return;
       const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
       const begun = latest.current.probing.hands.typed !== '';
       if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
@@ -92,7 +93,7 @@ function letGo({ detail }: MouseEvent): void {
   const { activeElement } = document;
   const byPointer = detail > 0;
   if (!byPointer || !(activeElement instanceof HTMLElement || activeElement instanceof SVGElement)) return;
-  if (activeElement.closest('input, select, textarea, [role=dialog]')) return;
+  if (activeElement.closest('input, textarea, [role=dialog]')) return;
   if (activeElement.matches('button, [role=button]')) activeElement.blur();
 }
 

@@ -1,3 +1,4 @@
+import { Pick } from '../../shared/controls/pick.js';
 import { proposalsFor, type Proposal } from '@which-way/core/explain';
 import { middleHint, lastCheck } from '@which-way/core/sense';
 import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@which-way/core/log';
@@ -103,22 +104,17 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
 /** What lies across, declared on the spot: the reading is taken for it, and other readings can be explained by it. */
 function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: PartForm) => void }) {
   return (
-    <select
-      aria-label={`Declare what lies across ${ends}`}
+    <Pick
+      quiet
+      label={`Declare what lies across ${ends}`}
       value=""
-      onChange={({ target }) => {
-        const form = PART_FORMS.find((one) => one === target.value);
+      placeholder="Declare what lies there"
+      options={PART_FORMS.map((form) => ({ value: form, text: PART_WORDS[form] }))}
+      onPick={(value) => {
+        const form = PART_FORMS.find((one) => one === value);
         if (form) onDeclare(form);
       }}
-      className="min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-semibold"
-    >
-      <option value="">Declare what lies there</option>
-      {PART_FORMS.map((form) => (
-        <option key={form} value={form}>
-          {PART_WORDS[form]}
-        </option>
-      ))}
-    </select>
+    />
   );
 }
 

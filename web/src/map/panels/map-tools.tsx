@@ -1,3 +1,4 @@
+import { Pick } from '../../shared/controls/pick.js';
 import { PLAIN_LAYOUTS } from '@which-way/core/switch';
 import { LABEL_LETTERS } from '@which-way/core/schema';
 import { Popover } from 'radix-ui';
@@ -123,19 +124,14 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
     >
       <p className="font-bold">Call a terminal something else</p>
       <div className="mt-1 flex gap-2">
-        <select
-          aria-label="Terminal"
+        <Pick
+          quiet
+          label="Terminal"
           value={id}
-          onChange={(event) => setId(event.target.value)}
-          className="min-h-12 rounded-part border-2 border-line bg-sheet px-2"
-        >
-          <option value="">Which</option>
-          {terminals.map((terminal) => (
-            <option key={terminal.id} value={terminal.id}>
-              {terminal.label}
-            </option>
-          ))}
-        </select>
+          placeholder="Which"
+          options={terminals.map((terminal) => ({ value: terminal.id, text: terminal.label }))}
+          onPick={setId}
+        />
         <input
           aria-label="New label"
           value={label}

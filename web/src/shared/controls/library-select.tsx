@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState, type ReactNode } from 'react';
+import { useDeferredValue, useState } from 'react';
+import { Pick, type PickGroup, type PickOption } from './pick.js';
 import { api, toldOf } from '../../api/client.js';
 
 /** Entries that a list shows at once; more are found by words. */
@@ -11,11 +12,13 @@ interface LibrarySelectProps {
   value: string;
   onChange: (id: string) => void;
   /** What stands before the library's own entries. */
-  children: ReactNode;
+  before?: readonly (PickOption | PickGroup)[];
+  placeholder?: string;
   /** Whether the label is said beside it, or only to those who cannot see. */
   quiet?: boolean;
   autoFocus?: boolean;
-  className?: string;
+  /** As large as the main fields of a form. */
+  large?: boolean;
   /** Says the size of each. */
   sized?: boolean;
   group?: string;
@@ -28,10 +31,11 @@ export function LibrarySelect({
   label,
   value,
   onChange,
-  children,
+  before = [],
+  placeholder = '',
   quiet = false,
   autoFocus = false,
-  className = '',
+  large = false,
   sized = false,
   group,
   leaveOut = [],
@@ -46,11 +50,10 @@ export function LibrarySelect({
   const { entries = [], count = 0 } = library.data ?? {};
   const options = entries
     .filter(({ id }) => !leaveOut.includes(id))
-    .map(({ id, name, terminals, positions }) => (
-      <option key={id} value={id}>
-        {sized ? `${name}: ${terminals} terminals, ${positions} positions` : name}
-      </option>
-    ));
+    .map(({ id, name, terminals, positions }) => ({
+      value: id,
+      text: sized ? `${name}: ${terminals} terminals, ${positions} positions` : name,
+    }));
   return (
     <div className="grid gap-2">
       {(count > SHOWN || search !== '') && (
@@ -68,18 +71,16 @@ export function LibrarySelect({
           </span>
         </label>
       )}
-      <label>
-        <span className={quiet ? 'sr-only' : ''}>{label}</span>
-        <select
-          autoFocus={autoFocus}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-          className={className}
-        >
-          {children}
-          {group ? <optgroup label={group}>{options}</optgroup> : options}
-        </select>
-      </label>
+      <Pick
+        quiet={quiet}
+        label={label}
+        autoFocus={autoFocus}
+        value={value}
+        placeholder={placeholder}
+        options={[...before, ...(group ? [{ heading: group, options }] : options)]}
+        onPick={onChange}
+        className={large ? 'min-h-14 px-4 text-large' : ''}
+      />
       {library.isError && (
         <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>
       )}
