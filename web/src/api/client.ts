@@ -1,20 +1,5 @@
-import type {
-  ApiError,
-  Health,
-  Job,
-  JobChange,
-  JobSummary,
-  JobWithEvents,
-  KnownSwitch,
-  LibraryPage,
-  NewJob,
-  PostedEvents,
-  PostEvents,
-  Shop,
-  ShopChange,
-  StoredPhoto,
-  Work,
-} from '@which-way/contract';
+import type { ApiError, JobChange, KnownSwitch, NewJob, PostEvents, ShopChange } from '@which-way/contract';
+import { shapes, type Shape } from './answers.js';
 import type { MatchResult, Requirement } from '@which-way/core/match';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 
@@ -54,7 +39,8 @@ const PATIENCE_MS = 10_000;
 /** A search of a large library may take long; whoever asked can leave. */
 const SEARCH_MS = 120_000;
 
-async function request<Answer>(path: string, init: RequestInit = {}): Promise<Answer> {
+/** Asks the server, and looks at what comes back before anyone reads it. Throws RefusedError or NoServerError. */
+async function request<Answer>(shape: Shape<Answer>, path: string, init: RequestInit = {}): Promise<Answer> {
   let response: Response;
   try {
     response = await fetch(path, { signal: AbortSignal.timeout(PATIENCE_MS), ...init });
@@ -62,9 +48,30 @@ async function request<Answer>(path: string, init: RequestInit = {}): Promise<An
     throw new NoServerError();
   }
   const text = await response.text();
-  if (response.ok) return JSON.parse(text) as Answer;
+  if (response.ok) return readAnswer(shape, text, path);
   throw new RefusedError(response.status, readError(text, response.status));
 }
+
+/** An answer that has another shape than was asked for is refused as such, before it can be taken for the bench's. */
+function readAnswer<Answer>(shape: Shape<Answer>, text: string, path: string): Answer {
+  let answer: unknown;
+  try {
+    answer = JSON.parse(text);
+  } catch {
+    throw new RefusedError(502, notOurs(`The answer to ${path} is not JSON.`, ''));
+  }
+  const fault = shape(answer);
+  if (fault === null) return answer as Answer;
+  throw new RefusedError(502, notOurs(`The answer to ${path} has no ${fault} that can be read.`, fault));
+}
+
+/** Something stands between the page and the server, or they are of two versions. */
+const notOurs = (message: string, path: string): ApiError => ({
+  code: 'no-answer',
+  message,
+  path,
+  hint: 'Reload the page.',
+});
 
 function readError(text: string, status: number): ApiError {
   try {
@@ -75,12 +82,7 @@ function readError(text: string, status: number): ApiError {
   } catch {
     // Not JSON: something between us and the server answered.
   }
-  return {
-    code: 'no-answer',
-    message: `The answer (${status}) was not from Which Way.`,
-    path: '',
-    hint: 'Reload the page.',
-  };
+  return notOurs(`The answer (${status}) was not from Which Way.`, '');
 }
 
 const sending = (method: string, body: unknown): RequestInit => ({
@@ -99,17 +101,18 @@ const sendingFile = (file: File): RequestInit => ({
 
 /** The server's doors. Each throws RefusedError or NoServerError. */
 export const api = {
-  health: () => request<Health>('/api/health'),
-  seenMissing: () => request<unknown>('/api/health/missing', { method: 'DELETE' }),
-  signOut: () => request<unknown>('/api/sign-out', { method: 'POST' }),
+  health: () => request(shapes.health, '/api/health'),
+  seenMissing: () => request(shapes.anything, '/api/health/missing', { method: 'DELETE' }),
+  signOut: () => request(shapes.anything, '/api/sign-out', { method: 'POST' }),
   jobs: (search: string, archived = false) =>
-    request<JobSummary[]>(`/api/jobs?search=${encodeURIComponent(search)}&archived=${archived}`),
-  makeJob: (job: NewJob) => request<Job>('/api/jobs', sending('POST', job)),
-  openJob: (id: JobId, after = 0) => request<JobWithEvents>(`/api/jobs/${id}?after=${after}`),
-  changeJob: (id: JobId, change: JobChange) => request<Job>(`/api/jobs/${id}`, sending('PATCH', change)),
+    request(shapes.jobs, `/api/jobs?search=${encodeURIComponent(search)}&archived=${archived}`),
+  makeJob: (job: NewJob) => request(shapes.job, '/api/jobs', sending('POST', job)),
+  openJob: (id: JobId, after = 0) => request(shapes.jobWithEvents, `/api/jobs/${id}?after=${after}`),
+  changeJob: (id: JobId, change: JobChange) =>
+    request(shapes.job, `/api/jobs/${id}`, sending('PATCH', change)),
   postEvents: (id: JobId, body: PostEvents) =>
-    request<PostedEvents>(`/api/jobs/${id}/events`, sending('POST', body)),
-  deleteJob: (id: JobId) => request<unknown>(`/api/jobs/${id}`, { method: 'DELETE' }),
+    request(shapes.posted, `/api/jobs/${id}/events`, sending('POST', body)),
+  deleteJob: (id: JobId) => request(shapes.anything, `/api/jobs/${id}`, { method: 'DELETE' }),
   library: (question: {
     search?: string;
     terminals?: number;
@@ -117,41 +120,46 @@ export const api = {
     from?: number;
     size?: number;
   }) =>
-    request<LibraryPage>(
+    request(
+      shapes.library,
       `/api/library?${new URLSearchParams(
         Object.entries(question).flatMap(([name, value]) =>
           value === undefined ? [] : [[name, String(value)]],
         ),
       )}`,
     ),
-  entry: (id: string) => request<KnownSwitch>(`/api/library/${id}`),
+  entry: (id: string) => request(shapes.known, `/api/library/${id}`),
   alike: (terminals: number, positions: number) =>
-    request<KnownSwitch[]>(`/api/library/alike?terminals=${terminals}&positions=${positions}`),
+    request(shapes.knownList, `/api/library/alike?terminals=${terminals}&positions=${positions}`),
   match: ({ pattern, terminals, known }: Requirement, signal: AbortSignal) =>
-    request<MatchAnswer>('/api/library/match', {
+    request(shapes.match, '/api/library/match', {
       ...sending('POST', { pattern, terminals, known: known && [...known] }),
       signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]),
     }),
-  shop: () => request<Shop>('/api/shop'),
-  changeShop: (shop: ShopChange) => request<Shop>('/api/shop', sending('PUT', shop)),
+  shop: () => request(shapes.shop, '/api/shop'),
+  changeShop: (shop: ShopChange) => request(shapes.shop, '/api/shop', sending('PUT', shop)),
   /** Photos are large and networks slow: it is waited for a good while. */
   putPhoto: (id: PhotoId, picture: Blob) =>
-    request<StoredPhoto>(`/api/photos/${id}`, {
+    request(shapes.photo, `/api/photos/${id}`, {
       method: 'PUT',
       headers: { 'content-type': picture.type.startsWith('image/') ? picture.type : 'image/jpeg' },
       body: picture,
       signal: AbortSignal.timeout(180_000),
     }),
-  works: () => request<Work[]>('/api/works'),
-  work: (id: string) => request<Work>(`/api/works/${id}`),
-  endWork: (id: string) => request<Work>(`/api/works/${id}`, { method: 'DELETE' }),
+  works: () => request(shapes.works, '/api/works'),
+  work: (id: string) => request(shapes.work, `/api/works/${id}`),
+  endWork: (id: string) => request(shapes.work, `/api/works/${id}`, { method: 'DELETE' }),
   lookThrough: (file: File) =>
-    request<Work>(`/api/imports?name=${encodeURIComponent(file.name.slice(0, 200))}`, sendingFile(file)),
+    request(
+      shapes.work,
+      `/api/imports?name=${encodeURIComponent(file.name.slice(0, 200))}`,
+      sendingFile(file),
+    ),
   takeIn: (id: string, shop: boolean) =>
-    request<Work>(`/api/imports/${id}/take?shop=${shop}`, { method: 'POST' }),
-  exportAll: () => request<Work>('/api/export', { method: 'POST' }),
-  backUp: () => request<Work>('/api/backup', { method: 'POST' }),
-  restore: (file: File) => request<Work>('/api/restore', sendingFile(file)),
+    request(shapes.work, `/api/imports/${id}/take?shop=${shop}`, { method: 'POST' }),
+  exportAll: () => request(shapes.work, '/api/export', { method: 'POST' }),
+  backUp: () => request(shapes.work, '/api/backup', { method: 'POST' }),
+  restore: (file: File) => request(shapes.work, '/api/restore', sendingFile(file)),
 };
 
 /** What to tell a person about something that was thrown. */

@@ -1,8 +1,9 @@
+import { questions } from '../api/questions.js';
 import { ownsKeys } from '../shared/controls/owns-keys.js';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { api, toldOf } from '../api/client.js';
+import { toldOf } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
@@ -20,13 +21,12 @@ export function BenchPage() {
   const [starting, setStarting] = useState(false);
   useBenchStream();
   const jobs = useQuery({
-    queryKey: ['jobs', search, archived],
-    queryFn: () => api.jobs(search, archived),
+    ...questions.jobs(search, archived),
     placeholderData: keepPreviousData,
     refetchInterval: (query) =>
       query.state.status === 'error' ? 2000 : query.state.data?.some(({ stale }) => stale) ? 3000 : false,
   });
-  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
+  const shop = useQuery(questions.shop());
   useBenchKeys(() => setStarting(true));
   useEffect(() => void import('./make-job.js').catch(() => undefined), []);
   return (

@@ -1,3 +1,4 @@
+import { questions } from '../api/questions.js';
 import { useQuery } from '@tanstack/react-query';
 import { ClipboardList, Download, LogOut, Upload } from 'lucide-react';
 import { useRef } from 'react';
@@ -10,7 +11,7 @@ const BUTTON = 'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enam
 /** Files in and out, on top of the bench. */
 export function Files() {
   const input = useRef<HTMLInputElement>(null);
-  const health = useQuery({ queryKey: ['health'], queryFn: api.health });
+  const health = useQuery(questions.health());
   const begin = useBegin();
   const signOut = () =>
     begin('Not signed out.', async () => {

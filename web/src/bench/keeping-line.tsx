@@ -1,3 +1,4 @@
+import { KEYS, questions } from '../api/questions.js';
 import type { Job, JobSummary } from '@which-way/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { formatDistanceToNowStrict } from 'date-fns';
@@ -11,7 +12,7 @@ import { useBegin } from './use-begin.js';
 
 /** How old the last backup is, and the way to make one; on an empty bench the way to put one back. */
 export function KeepingLine({ empty }: { empty: boolean }) {
-  const health = useQuery({ queryKey: ['health'], queryFn: api.health });
+  const health = useQuery(questions.health());
   const input = useRef<HTMLInputElement>(null);
   const begin = useBegin();
   if (!health.data) return null;
@@ -50,17 +51,17 @@ export function KeepingLine({ empty }: { empty: boolean }) {
 /** Says when the database holds fewer events than were acknowledged, and offers what this browser still has. */
 export function MissingNotice({ jobs }: { jobs: readonly JobSummary[] }) {
   const queries = useQueryClient();
-  const health = useQuery({ queryKey: ['health'], queryFn: api.health });
+  const health = useQuery(questions.health());
   const missing = health.data?.missing ?? null;
   const gone = useQuery({
-    queryKey: ['copies', jobs.map(({ id }) => id)],
+    queryKey: [...KEYS.copies, jobs.map(({ id }) => id)],
     queryFn: () => copiesWithoutJob(new Set(jobs.map(({ id }) => id))),
     enabled: missing !== null,
   });
   if (!missing) return null;
   const seen = async () => {
     await api.seenMissing().catch(() => undefined);
-    await queries.invalidateQueries({ queryKey: ['health'] });
+    await queries.invalidateQueries({ queryKey: KEYS.health });
   };
   return (
     <div className="mb-4">
@@ -93,7 +94,7 @@ function GoneJob({ job }: { job: Job }) {
     try {
       const { id, title, place, outOfMachine, simulation } = job;
       await api.makeJob({ id, title, place, outOfMachine, simulation });
-      await queries.invalidateQueries({ queryKey: ['jobs'] });
+      await queries.invalidateQueries({ queryKey: KEYS.jobs });
       toast.success(`${title} is on the bench again. Open it: its events are offered there.`);
     } catch (error) {
       toast.error(toldOf(error).message, { description: toldOf(error).hint });

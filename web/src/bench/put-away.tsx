@@ -1,3 +1,4 @@
+import { KEYS } from '../api/questions.js';
 import type { JobSummary } from '@which-way/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -18,7 +19,7 @@ export function usePutAway() {
     } catch (error) {
       toast.error(toldOf(error).message, { description: toldOf(error).hint });
     }
-    await queries.invalidateQueries({ queryKey: ['jobs'] });
+    await queries.invalidateQueries({ queryKey: KEYS.jobs });
   };
 }
 
@@ -32,7 +33,7 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
       await browserOutbox.forget(job.id).catch(() => undefined);
       toast.success(`Job ${job.number} is deleted.`);
       onClose();
-      await queries.invalidateQueries({ queryKey: ['jobs'] });
+      await queries.invalidateQueries({ queryKey: KEYS.jobs });
     } catch (error) {
       setTrouble(toldOf(error));
     }

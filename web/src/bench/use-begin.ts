@@ -1,3 +1,4 @@
+import { KEYS } from '../api/questions.js';
 import { useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { toldOf } from '../api/client.js';
@@ -12,6 +13,6 @@ export function useBegin() {
       const { message, hint } = toldOf(error);
       toast.error(`${failed} ${message}`, { description: hint, duration: Infinity, closeButton: true });
     }
-    await queries.invalidateQueries({ queryKey: ['works'] });
+    await queries.invalidateQueries({ queryKey: KEYS.works });
   };
 }

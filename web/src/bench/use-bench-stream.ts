@@ -1,7 +1,7 @@
+import { KEYS, questions } from '../api/questions.js';
 import type { Work } from '@which-way/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { api } from '../api/client.js';
 import { LiveStream } from '../job/session/live-stream.js';
 
 const ACTIVE: ReadonlySet<Work['state']> = new Set(['waiting', 'running']);
@@ -10,8 +10,7 @@ export const isActive = ({ state }: Work): boolean => ACTIVE.has(state);
 /** Long work on the server, as it goes; also after a reload, and where the stream is not heard. */
 export function useWorks(): Work[] {
   const works = useQuery({
-    queryKey: ['works'],
-    queryFn: api.works,
+    ...questions.works(),
     refetchInterval: (query) => (query.state.data?.some(isActive) ? 1000 : false),
   });
   return works.data ?? [];
@@ -26,8 +25,8 @@ export function useBenchStream(): void {
       () => '/api/stream',
       {
         bench: () => {
-          void queries.invalidateQueries({ queryKey: ['jobs'] });
-          void queries.invalidateQueries({ queryKey: ['health'] });
+          void queries.invalidateQueries({ queryKey: KEYS.jobs });
+          void queries.invalidateQueries({ queryKey: KEYS.health });
         },
         work: (work) => {
           queries.setQueryData<Work[]>(['works'], (before = []) => [

@@ -1,3 +1,4 @@
+import { KEYS } from '../api/questions.js';
 import type { ImportPreview, Work } from '@which-way/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -24,7 +25,7 @@ function WorkItem({ work }: { work: Work }) {
   const queries = useQueryClient();
   const end = async () => {
     await api.endWork(work.id).catch(() => undefined);
-    await queries.invalidateQueries({ queryKey: ['works'] });
+    await queries.invalidateQueries({ queryKey: KEYS.works });
   };
   const name = work.preview?.name ?? '';
   if (isActive(work)) return <Running work={work} onStop={() => void end()} />;
@@ -91,7 +92,7 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
   const { setAside, setAsideCount } = preview;
   const take = async () => {
     await api.takeIn(work.id, shop).catch(() => undefined);
-    await queries.invalidateQueries({ queryKey: ['works'] });
+    await queries.invalidateQueries({ queryKey: KEYS.works });
   };
   const nothing = preview.jobsNew + preview.events + preview.entries + preview.photos === 0;
   return (

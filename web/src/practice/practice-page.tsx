@@ -1,3 +1,4 @@
+import { questions } from '../api/questions.js';
 import { Pick } from '../shared/controls/pick.js';
 import { ordinarySwitches } from '@which-way/core/partition';
 import {
@@ -11,7 +12,7 @@ import { seededRandom } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { api, toldOf } from '../api/client.js';
+import { toldOf } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { LibrarySelect } from '../shared/controls/library-select.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
@@ -34,7 +35,7 @@ const FAULTS: readonly [count: number, words: string][] = [
 /** A switch that exists only in the computer, a meter that answers, and what was wrong told afterwards. */
 export function PracticePage() {
   const navigate = useNavigate();
-  const library = useQuery({ queryKey: ['library', ''], queryFn: () => api.library({ size: 100 }) });
+  const library = useQuery(questions.library('', 100));
   const [choice, setChoice] = useState('surprise');
   const [drawn, setDrawn] = useState<DrawnSwitch>({ terminals: '6', positions: ['', ''] });
   const [faults, setFaults] = useState(0);

@@ -1,3 +1,4 @@
+import { questions } from '../api/questions.js';
 import { linesForJob } from '@which-way/core/safety';
 import { ACTS_OF, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/log';
 import { PERSON_LETTERS } from '@which-way/core/schema';
@@ -6,7 +7,7 @@ import { Check } from 'lucide-react';
 import { toast } from 'sonner';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, toldOf } from '../api/client.js';
+import { toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -141,7 +142,7 @@ function OutOfMachine() {
 /** Begins a list, or begins it anew: answers to an earlier one no longer count. */
 function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun: () => void }) {
   const session = useSession();
-  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop });
+  const shop = useQuery(questions.shop());
   const begin = (supply: SupplyKind) => {
     if (!shop.data) return;
     const lines = linesForJob(shop.data.safetyLists, supply, newId);

@@ -1,3 +1,4 @@
+import { KEYS, questions } from '../api/questions.js';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Shop } from '@which-way/contract';
 import type { ListLine } from '@which-way/core/safety';
@@ -15,7 +16,7 @@ import { lineWords, SUPPLY_WORDS } from '@which-way/words/safety';
 
 /** The shop's own safety lists and notes on local codes. */
 export function ShopPage() {
-  const shop = useQuery({ queryKey: ['shop'], queryFn: api.shop, staleTime: 0 });
+  const shop = useQuery({ ...questions.shop(), staleTime: 0 });
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title="The shop" />
@@ -47,7 +48,7 @@ function ShopForm({ shop }: { shop: Shop }) {
     try {
       await api.changeShop(draft);
       toast.success('The shop’s lists are saved. Lists that were begun before stay as they are.');
-      await queries.invalidateQueries({ queryKey: ['shop'] });
+      await queries.invalidateQueries({ queryKey: KEYS.shop });
     } catch (error) {
       setTrouble(toldOf(error));
     }

@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render } from '@testing-library/react';
-import type { Job, PostEvents } from '@which-way/contract';
+import type { Job, NewJob, PostEvents } from '@which-way/contract';
 import { standardLists } from '@which-way/core/safety';
 import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
 import { type JobId } from '@which-way/core/switch';
@@ -87,7 +87,13 @@ export async function renderJob(
       return Response.json(job);
     }
     if (init.method !== 'POST') return Response.json({ job, events, cursor: events.length, unreadable: [] });
-    if (path === '/api/jobs') return Response.json(JSON.parse(String(init.body)));
+    if (path === '/api/jobs')
+      return Response.json({
+        place: '',
+        number: 2,
+        version: 1,
+        ...(JSON.parse(String(init.body)) as NewJob),
+      });
     const { after, events: sent } = JSON.parse(String(init.body)) as PostEvents;
     if (!path.includes(id))
       return Response.json({

@@ -19,7 +19,14 @@ afterEach(() => {
 async function interleaving(seed: number) {
   const random = seededRandom(seed);
   const id = newId<JobId>();
-  const job = { id, number: 1, title: 'x', place: '', outOfMachine: true } as JobWithEvents['job'];
+  const job = {
+    id,
+    number: 1,
+    title: 'x',
+    place: '',
+    outOfMachine: true,
+    version: 1,
+  } as JobWithEvents['job'];
   const server = new StandIn(job);
   server.refuse = ({ what }) =>
     what.kind === 'restructured' && what.basedOn !== lastChange(server.stored) ? 'stale-structure' : null;

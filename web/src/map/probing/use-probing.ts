@@ -1,9 +1,9 @@
+import { questions } from '../../api/questions.js';
 import { positionsClosed, requiredSettings } from '@which-way/core/switch';
 import type { Act, Moment, Task } from '@which-way/core/probing';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
-import { api } from '../../api/client.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import type { PlannerDesk } from './planner-desk.js';
 import { Prober } from './prober.js';
@@ -35,10 +35,8 @@ function useLibrary(desk: PlannerDesk): void {
   const map = useJobState((state) => state.map);
   const positions = requiredSettings(map.structure).length;
   const { data } = useQuery({
-    queryKey: ['alike', map.contacts.length, positions],
-    queryFn: () => api.alike(map.contacts.length, positions),
+    ...questions.alike(map.contacts.length, positions),
     enabled: positionsClosed(map.structure) && positions > 1,
-    staleTime: 60_000,
   });
   useEffect(() => {
     if (data) desk.recogniseBy(data);

@@ -1,7 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { questions } from '../../api/questions.js';
+import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Pick, type PickGroup, type PickOption } from './pick.js';
-import { api, toldOf } from '../../api/client.js';
+import { toldOf } from '../../api/client.js';
 
 /** Entries that a list shows at once; more are found by words. */
 const SHOWN = 100;
@@ -42,11 +43,7 @@ export function LibrarySelect({
 }: LibrarySelectProps) {
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search);
-  const library = useQuery({
-    queryKey: ['library', asked],
-    queryFn: () => api.library({ search: asked, size: SHOWN }),
-    placeholderData: keepPreviousData,
-  });
+  const library = useQuery(questions.library(asked, SHOWN));
   const { entries = [], count = 0 } = library.data ?? {};
   const options = entries
     .filter(({ id }) => !leaveOut.includes(id))

@@ -1,0 +1,33 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { api } from './client.js';
+
+/** Names of what is asked of the server and kept for a while; a longer name begins with the one that covers it. */
+export const KEYS = {
+  jobs: ['jobs'],
+  works: ['works'],
+  health: ['health'],
+  shop: ['shop'],
+  /** What this browser keeps of jobs that the bench does not have. */
+  copies: ['copies'],
+} as const;
+
+/** What pages ask, each with its one name. */
+export const questions = {
+  jobs: (search: string, archived: boolean) =>
+    queryOptions({ queryKey: [...KEYS.jobs, search, archived], queryFn: () => api.jobs(search, archived) }),
+  works: () => queryOptions({ queryKey: KEYS.works, queryFn: api.works }),
+  health: () => queryOptions({ queryKey: KEYS.health, queryFn: api.health }),
+  shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
+  library: (search: string, size: number) =>
+    queryOptions({
+      queryKey: ['library', search, size],
+      queryFn: () => api.library({ search, size }),
+      placeholderData: keepPreviousData,
+    }),
+  alike: (terminals: number, positions: number) =>
+    queryOptions({
+      queryKey: ['alike', terminals, positions],
+      queryFn: () => api.alike(terminals, positions),
+      staleTime: 60_000,
+    }),
+};
