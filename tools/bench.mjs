@@ -33,6 +33,7 @@ const { createWriter, ORDINARY_METER } = await import('@which-way/core/log');
 const { describeSwitch, newIdFrom, seededRandom, shuffled } = await import('@which-way/core/switch');
 
 const { benchBrowser } = await import('./bench-browser.mjs');
+const { benchLoad } = await import('./bench-load.mjs');
 const { benchStore } = await import('./bench-store.mjs');
 const { benchPlanners, readCases, WrongCases } = await import('./planning/bench-planners.mjs');
 
@@ -292,6 +293,7 @@ benchRecheck();
 benchPath();
 benchContinuity();
 benchMatch();
+benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });
 await benchBrowser({ note, atMost, round });
 if (json) write(`${JSON.stringify(figures)}\n`);

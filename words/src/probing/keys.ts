@@ -1,4 +1,4 @@
-import type { Does } from '@which-way/core/probing';
+import { KEY_TABLE, type Does } from '@which-way/core/probing';
 
 /** What each key of the Map does, for the help and the guide. */
 export const KEY_WORDS: Record<Does, string> = {
@@ -21,3 +21,11 @@ export const KEY_WORDS: Record<Does, string> = {
   'sounds-speech': 'Sounds, speech: on or off',
   help: 'These keys',
 };
+
+/** The keys of the Map as a table in Markdown, one line to each in the order of the help. */
+export const keyTable = (): string =>
+  [
+    '| key | does |',
+    '| --- | --- |',
+    ...KEY_TABLE.map(({ shown, does }) => `| \`${shown}\` | ${KEY_WORDS[does]} |`),
+  ].join('\n');
