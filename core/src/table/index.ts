@@ -1,6 +1,6 @@
 export { netsIn, polesWithContacts, type Contact } from './contacts.js';
+export { knownPattern } from './known-pattern.js';
 export {
-  knownPattern,
   settledCount,
   truthTable,
   type Cell,

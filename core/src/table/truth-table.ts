@@ -1,5 +1,5 @@
+import { knownPattern } from './known-pattern.js';
 import { factAt, isSettled, type Fact, type Settled, type SwitchMap } from '../continuity/index.js';
-import type { Pattern } from '../partition/index.js';
 import type { Quantity } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { freeTerminals, polesWithContacts, type Contact } from './contacts.js';
@@ -34,11 +34,6 @@ export interface TruthTable {
   /** Join nothing in any setting found so far. Only when the map is complete does that mean 'free'. */
   joinsNothing: TerminalId[];
   complete: boolean;
-}
-
-/** The joins that are known, as a pattern over all places; what is disputed or unknown counts as not joined. */
-export function knownPattern(map: SwitchMap): Pattern {
-  return [...map.settings.values()].map(({ settled }) => settled.nets);
 }
 
 /** The truth table of everything known so far. Worked out once for the same settings, tape and make of the switch. */

@@ -17,7 +17,7 @@ import { unzipSync, zipSync, type Zippable } from 'fflate';
 import Database from 'libsql';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Health, JobSummary, JobWithEvents, Work } from '@which-way/contract';
+import type { Health, Job, JobSummary, JobWithEvents, Work } from '@which-way/contract';
 import { takeDataFolder } from '../database/data-folder.js';
 import { newJob, serve, type Served } from '../testing/served.js';
 
@@ -243,6 +243,24 @@ describe('a database of another time', () => {
     const all = (await served.call('GET', '/api/library')).body as { count: number };
     expect(all.count).toBe(project.library.length);
     await served.close();
+  });
+
+  it('with a blank title gives that job a name, and a file of it is taken in by another bench', async () => {
+    const place = folder();
+    const path = join(place, 'which-way.sqlite');
+    cpSync(join(root, 'fixtures/first/which-way.sqlite'), path);
+    const database = new Database(path);
+    const { id, number } = database.prepare('SELECT id, number FROM job LIMIT 1').get() as Job;
+    database.prepare('UPDATE job SET title = ? WHERE id = ?').run(' \t\u00a0', id);
+    database.close();
+    const served = await serve(place);
+    const { job } = (await served.call('GET', `/api/jobs/${id}`)).body as JobWithEvents;
+    expect(job.title).toBe(`Job ${number}`);
+    const file = (await served.call('GET', `/api/jobs/${id}/export`)).body as object;
+    await served.close();
+    const other = await serve(folder());
+    expect((await other.call('POST', '/api/import', file)).body).toMatchObject({ jobsAdded: 1 });
+    await other.close();
   });
 
   it('written by a newer one is refused at the start with the version that it needs, and is not touched', async () => {

@@ -6,10 +6,11 @@ import { JobRow } from './job.entity.js';
 import { JobSummaryRow } from './job-summary.entity.js';
 import { LibraryEntryRow } from './library-entry.entity.js';
 import { Second1795737600000 } from './second.migration.js';
+import { Third1795824000000 } from './third.migration.js';
 import { TombstoneRow } from './tombstone.entity.js';
 
 export const ENTITIES = [JobRow, JobEventRow, JobSummaryRow, LibraryEntryRow, TombstoneRow];
-export const MIGRATIONS = [First1767600000000, Second1795737600000];
+export const MIGRATIONS = [First1767600000000, Second1795737600000, Third1795824000000];
 
 /** How a class opens a database file: libsql's, or one made of it that fails on purpose. */
 export type DatabaseDriver = new (path: string, options?: Database.Options) => Database.Database;
