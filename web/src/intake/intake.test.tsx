@@ -25,7 +25,7 @@ describe('the story', () => {
     press('Note it');
     await until(() => expect(written('sister-noted')[0]?.sister.text).toBe('The foot pedal'));
     press('Make it a job');
-    await until(() => expect(screen.getByRole('link', { name: 'Open its job' })).toBeDefined());
+    await until(() => expect(screen.getByRole('link', { name: 'Open its job' })).toBeVisible());
     await until(() => expect(written('sister-noted').at(-1)?.sister.job).not.toBeNull());
   });
 });
@@ -65,7 +65,7 @@ describe('markings', () => {
     await until(() => expect(written('transcribed')).toHaveLength(1));
     press('4: certain');
     press('4: guess');
-    await until(() => expect(screen.getByRole('button', { name: '4: unreadable' })).toBeDefined());
+    await until(() => expect(screen.getByRole('button', { name: '4: unreadable' })).toBeVisible());
     expect(screen.getByLabelText('What it says').textContent).toContain('cannot be read');
     fill('Marking as read', '16(4)A 250V~ T85');
     await until(() =>
@@ -80,7 +80,7 @@ describe('markings', () => {
   it('say so when the pixels of a photo are not on this machine', async () => {
     await renderJob(<MarkingsPage />, [taken]);
     fireEvent.error(screen.getByRole('img', { name: 'Photo of the switch' }));
-    expect(screen.getByText(/This photo is not on this machine/)).toBeDefined();
+    expect(screen.getByText(/This photo is not on this machine/)).toBeVisible();
   });
 
   it('removes a photo and says how to get it back', async () => {
@@ -117,7 +117,7 @@ describe('a picture file', () => {
 describe('repair or replace', () => {
   it('says what is missing, then which way it leans, and keeps the limit apart', async () => {
     const { written } = await renderJob(<WorthPage />, []);
-    expect(screen.getByText('It cannot be said yet')).toBeDefined();
+    expect(screen.getByText('It cannot be said yet')).toBeVisible();
     for (const [label, value] of [
       [/^The part/, '12'],
       [/^Time/, '45'],
@@ -127,13 +127,13 @@ describe('repair or replace', () => {
       [/^A new one lasts/, '9'],
     ] as const)
       fill(label, value);
-    expect(screen.getByText('Still needed: this one would last.')).toBeDefined();
+    expect(screen.getByText('Still needed: this one would last.')).toBeVisible();
     fill(/^This one would last/, '4');
-    await until(() => expect(screen.getByText('It leans to repair, by 6.00')).toBeDefined());
+    await until(() => expect(screen.getByText('It leans to repair, by 6.00')).toBeVisible());
     fill(/^The owner’s own limit/, '30');
-    await until(() => expect(screen.getByText('4.00 over the owner’s limit')).toBeDefined());
+    await until(() => expect(screen.getByText('4.00 over the owner’s limit')).toBeVisible());
     tick(/^It is dangerous/);
-    await until(() => expect(screen.getByText('Not to be kept for money’s sake')).toBeDefined());
+    await until(() => expect(screen.getByText('Not to be kept for money’s sake')).toBeVisible());
     await until(() =>
       expect(written('worth-noted').at(-1)?.inputs).toMatchObject({ part: 12, limit: 30, dangerous: true }),
     );

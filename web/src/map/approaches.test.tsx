@@ -17,10 +17,10 @@ describe('other ways of mapping', () => {
     const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'pair' })]);
     await prompted('Red to 1, black to 2. Turn: which sounded?');
     type('9');
-    expect(screen.getByText(/There is no position “9”/)).toBeDefined();
+    expect(screen.getByText(/There is no position “9”/)).toBeVisible();
     key('Escape');
     type('2');
-    expect(screen.getByRole('button', { name: /Position 2.*sounded/ })).toBeDefined();
+    expect(screen.getByRole('button', { name: /Position 2.*sounded/ })).toBeVisible();
     key('Enter');
     await prompted('Black to 3. Turn: which sounded?');
     key(' ');
@@ -47,7 +47,7 @@ describe('other ways of mapping', () => {
     expect(screen.getByTestId('prompt-small').textContent).toContain(
       'Then touch black to 1, 2. Each must sound',
     );
-    expect(screen.getByTestId('tie-red')).toBeDefined();
+    expect(screen.getByTestId('tie-red')).toBeVisible();
     type('2');
     key('Enter');
     await prompted('Put the clip on 2 on anew');
@@ -114,7 +114,7 @@ describe('other ways of mapping', () => {
     await closed();
     await inPanel('t');
     await closed();
-    expect(screen.getByRole('button', { name: 'Tone', pressed: true })).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Tone', pressed: true })).toBeVisible();
 
     const panel = await inPanel('x', '9', 'c');
     const clips = within(panel).getByLabelText('Clips at hand');
@@ -196,7 +196,7 @@ describe('what is looked at again', () => {
     key('/');
     const panel = await screen.findByRole('dialog', { name: 'How to map' });
     fireEvent.click(within(panel).getByLabelText('tone'));
-    expect(screen.getByRole('button', { name: 'Tone', pressed: true, hidden: true })).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Tone', pressed: true, hidden: true })).toBeVisible();
     fireEvent.click(within(panel).getByLabelText(/^A clamp or tape holds the handle/));
     await until(() => expect(written('approached')[0]?.approach.hands).toMatchObject({ holdMomentary: 0 }));
     await until(() => expect(small()).toContain('clamp the handle at Position 1'));
@@ -238,7 +238,7 @@ describe('a pedal for none', () => {
     expect(now()).toContain('Now 2.');
     pedal('keyUp');
     expect(now()).toContain('Now 3.');
-    expect(screen.getByRole('button', { name: 'Terminal 3, touch this one now' })).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Terminal 3, touch this one now' })).toBeVisible();
     // Held, it takes back one touch.
     pedal('keyDown');
     for (let repeat = 0; repeat < 9; repeat += 1) pedal('keyDown', true);

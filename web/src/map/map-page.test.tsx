@@ -36,7 +36,7 @@ describe('the Map by keyboard', () => {
       false,
       false,
     ]);
-    expect(screen.getByRole('button', { name: /^1–3 at Position 1: Closed, by tone/ })).toBeDefined();
+    expect(screen.getByRole('button', { name: /^1–3 at Position 1: Closed, by tone/ })).toBeVisible();
   });
 
   it('takes typed ohms with a comma, says what it cannot read, and takes nothing then', async () => {
@@ -111,7 +111,7 @@ describe('the Map and what lies around the switch', () => {
     openTab('Coverage');
     const list = screen.getByRole('region', { name: 'Declared paths' });
     expect(within(list).getByRole('listitem').textContent).toBe('1–2 lamp, 40 Ω still on');
-    expect(screen.getByRole('img', { name: 'Declared: lamp 40 Ω' })).toBeDefined();
+    expect(screen.getByRole('img', { name: 'Declared: lamp 40 Ω' })).toBeVisible();
   });
 
   it('takes a reading between closed and open for a part that is declared on the spot', async () => {
@@ -162,7 +162,7 @@ describe('the Map and what lies around the switch', () => {
       basedOn: null,
     };
     await renderJob(<MapPage />, [described, checked, frame]);
-    expect(screen.getByRole('button', { name: /^Terminal FRAME/ })).toBeDefined();
+    expect(screen.getByRole('button', { name: /^Terminal FRAME/ })).toBeVisible();
     await prompted('Red to 1, black to 2');
     key(' ');
     await prompted('The map is complete');
@@ -171,7 +171,7 @@ describe('the Map and what lies around the switch', () => {
   it('says that the screen may go dark where the browser cannot help it', async () => {
     const { described } = aSwitch(2, 1);
     await renderJob(<MapPage />, [described]);
-    await until(() => expect(screen.getByText(/The screen may go dark by itself/)).toBeDefined());
+    await until(() => expect(screen.getByText(/The screen may go dark by itself/)).toBeVisible());
   });
 });
 

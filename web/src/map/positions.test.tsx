@@ -73,8 +73,8 @@ describe('positions', () => {
     await screen.findByText('Way back: otherwise at Position 2');
     expect(written('answered').at(-1)?.readings[0]?.fromOtherSide).toBe(true);
     type('0,3');
-    await until(() => expect(screen.getByText(/1 of 2 read the same/)).toBeDefined());
-    expect(screen.getByText(/One to look at again/)).toBeDefined();
+    await until(() => expect(screen.getByText(/1 of 2 read the same/)).toBeVisible());
+    expect(screen.getByText(/One to look at again/)).toBeVisible();
     expect(screen.getAllByText(/is closed from one side of the handle and open from the other/)).toHaveLength(
       2,
     );
@@ -120,7 +120,7 @@ describe('values between closed and open', () => {
     await until(() => expect(prompt()).toContain('Look again'));
     await until(() => expect(written('answered')).toHaveLength(2));
     expect(written('superseded')).toHaveLength(0);
-    expect(screen.getByText(/it went from 21.8 Ω to 8.8 Ω/)).toBeDefined();
+    expect(screen.getByText(/it went from 21.8 Ω to 8.8 Ω/)).toBeVisible();
   });
 });
 

@@ -79,7 +79,7 @@ describe('the supply path on the screen', () => {
           .map(({ name }) => name),
       ).toEqual([null, 'Terminals 2']),
     );
-    expect(within(chain()).getByRole('button', { name: /^Terminals 2/ })).toBeDefined();
+    expect(within(chain()).getByRole('button', { name: /^Terminals 2/ })).toBeVisible();
   });
 
   it('writes down what was proposed with its result, and whether it was flexed', async () => {
@@ -95,27 +95,27 @@ describe('the supply path on the screen', () => {
 
   it('does not clear a cord that passed at rest', async () => {
     await renderJob(<PathPage />, [laid, tested(2, 2, 'pass', false)]);
-    expect(within(chain()).getByRole('button', { name: /^Cord\s*passed at rest, not flexed/ })).toBeDefined();
-    expect(screen.getByRole('heading', { name: 'Still looking' })).toBeDefined();
+    expect(within(chain()).getByRole('button', { name: /^Cord\s*passed at rest, not flexed/ })).toBeVisible();
+    expect(screen.getByRole('heading', { name: 'Still looking' })).toBeVisible();
   });
 
   it('asks for the switch itself when the fault is elsewhere, and only then says not the switch', async () => {
     const { written } = await renderJob(<PathPage />, [laid, tested(1, 1, 'fail')]);
     expect(
       screen.getByRole('heading', { name: 'The fault is elsewhere; the switch is not tested' }),
-    ).toBeDefined();
+    ).toBeVisible();
     expect(screen.getByTestId('next-test').textContent).toBe('Switch');
     press('Pass', screen.getByRole('region', { name: 'Test next' }));
     await until(() => expect(written('path-tested')).toHaveLength(1));
-    expect(screen.getByRole('heading', { name: 'Not the switch' })).toBeDefined();
+    expect(screen.getByRole('heading', { name: 'Not the switch' })).toBeVisible();
     expect(screen.queryByTestId('next-test')).toBeNull();
     press('Take back', row('Fuse: fail'));
-    await until(() => expect(screen.getByRole('heading', { name: 'Still looking' })).toBeDefined());
+    await until(() => expect(screen.getByRole('heading', { name: 'Still looking' })).toBeVisible());
   });
 
   it('says that it comes and goes when all parts of a bad stretch pass one by one', async () => {
     await renderJob(<PathPage />, [laid, tested(0, 1, 'fail'), tested(0, 0, 'pass'), tested(1, 1, 'pass')]);
-    expect(screen.getByText(/Flex and turn each link while you measure it/)).toBeDefined();
+    expect(screen.getByText(/Flex and turn each link while you measure it/)).toBeVisible();
   });
 
   it('says what a cord should read, and when the meter cannot tell or the size cannot be read', async () => {
@@ -124,11 +124,11 @@ describe('the supply path on the screen', () => {
     fill('Size', '2.08');
     expect(
       screen.getByText(/5 m loops to 83 milliohm, far ends joined: this meter cannot tell/),
-    ).toBeDefined();
+    ).toBeVisible();
     fill('Length in metres', '40');
     fill('Size', '3G0.75');
-    expect(screen.getByText(/40 m loops to 1839 milliohm.*this meter can tell/)).toBeDefined();
+    expect(screen.getByText(/40 m loops to 1839 milliohm.*this meter can tell/)).toBeVisible();
     fill('Size', 'thick');
-    expect(screen.getByText(/Give the size as mm² or gauge/)).toBeDefined();
+    expect(screen.getByText(/Give the size as mm² or gauge/)).toBeVisible();
   });
 });

@@ -27,14 +27,14 @@ const ALL: Deed[] = [
 describe('the safety list on the screen', () => {
   it('is one tap for a switch that is out of the machine', async () => {
     const { job, written } = await renderJob(<SafePage />, [], { outOfMachine: false });
-    expect(screen.getByText('The Map is shut')).toBeDefined();
+    expect(screen.getByText('The Map is shut')).toBeVisible();
     press('It is out of the machine');
     await until(() => expect(job.outOfMachine).toBe(true));
-    await until(() => expect(screen.getByText('The Map is open')).toBeDefined());
+    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
     press('It is still in the machine after all');
     await until(() => expect(job.outOfMachine).toBe(false));
     await until(() => expect(written('wires-off').map(({ off }) => off)).toEqual([true, false]));
-    expect(screen.getByText('The Map is shut')).toBeDefined();
+    expect(screen.getByText('The Map is shut')).toBeVisible();
   });
 
   it('begins with the lines of the supply, from the shop’s own list', async () => {
@@ -47,12 +47,12 @@ describe('the safety list on the screen', () => {
     expect(written('safety-begun')[0]?.list.lines.map(({ kind }) => kind)).toEqual(
       standardLists().fixed.map(({ kind }) => kind),
     );
-    expect(row('Lock it off, keep the key')).toBeDefined();
+    expect(row('Lock it off, keep the key')).toBeVisible();
   });
 
   it('shows the shop’s note on codes, takes volts with a comma, and refuses what are no volts', async () => {
     const { written } = await renderJob(<SafePage />, [begun], { outOfMachine: false });
-    expect(screen.getByText('Two people present.')).toBeDefined();
+    expect(screen.getByText('Two people present.')).toBeVisible();
     const discharge = row('stored energy');
     fill('Volts found', '38', discharge);
     fill('Volts after the resistor', 'none', discharge);
@@ -77,7 +77,7 @@ describe('the safety list on the screen', () => {
     await until(() => expect(sign().disabled).toBe(false));
     press('I answer for this list');
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
-    expect(screen.getByText('The Map is open')).toBeDefined();
+    expect(screen.getByText('The Map is open')).toBeVisible();
   });
 
   it('wants a reason for not applicable, and lets no proof be left out', async () => {
@@ -101,11 +101,11 @@ describe('the safety list on the screen', () => {
       written: '2026-01-05T10:00:00.000Z',
       outOfMachine: false,
     });
-    expect(screen.getByText(/The list is \d+ hours old/)).toBeDefined();
+    expect(screen.getByText(/The list is \d+ hours old/)).toBeVisible();
     tick('The wires are off the switch');
     await until(() => expect(written('wires-off')).toEqual([{ kind: 'wires-off', off: true }]));
     press('It had power again');
-    await until(() => expect(screen.getByText(/what was proved dead is no longer proved/)).toBeDefined());
+    await until(() => expect(screen.getByText(/what was proved dead is no longer proved/)).toBeVisible());
   });
 
   it('records a live measurement only with a reason, a person, and the dial on volts', async () => {
@@ -115,12 +115,12 @@ describe('the safety list on the screen', () => {
     fill('Volts', '231');
     fill('Why it cannot be done dead', 'the fault shows hot only');
     press('Keep the record');
-    expect(screen.getByText('Still needed: the competent person; the dial on volts.')).toBeDefined();
+    expect(screen.getByText('Still needed: the competent person; the dial on volts.')).toBeVisible();
     fill('Competent person', 'Grace');
     tick(/^Dial on volts/);
     press('Keep the record');
     await until(() => expect(written('live-recorded')[0]?.record).toMatchObject({ volts: 231, by: 'Grace' }));
-    expect(screen.getByText('The Map is shut')).toBeDefined();
+    expect(screen.getByText('The Map is shut')).toBeVisible();
   });
 
   it('does not take a pen as proof, and says why', async () => {
@@ -135,6 +135,6 @@ describe('the safety list on the screen', () => {
     fill('On which known source?', 'socket', line);
     press('It showed the voltage', line);
     await until(() => expect(written('safety-answered')).toHaveLength(1));
-    expect(screen.getByText(/A pen-type detector is no proof of dead/)).toBeDefined();
+    expect(screen.getByText(/A pen-type detector is no proof of dead/)).toBeVisible();
   });
 });

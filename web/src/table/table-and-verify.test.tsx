@@ -24,13 +24,13 @@ const CHANGEOVER = [
 describe('the truth table', () => {
   it('leads to the Map while there is nothing to show', async () => {
     await renderJob(<TablePage />, BEGUN);
-    expect(screen.getByText('There is no table yet.')).toBeDefined();
-    expect(screen.getByRole('link', { name: 'Go to the Map' })).toBeDefined();
+    expect(screen.getByText('There is no table yet.')).toBeVisible();
+    expect(screen.getByRole('link', { name: 'Go to the Map' })).toBeVisible();
   });
 
   it('says that it is not complete, and leaves what is not known hatched', async () => {
     await renderJob(<TablePage />, CHANGEOVER.slice(0, 4));
-    expect(screen.getByText(/3 of 6 pairs settled.*The map is not complete\./s)).toBeDefined();
+    expect(screen.getByText(/3 of 6 pairs settled.*The map is not complete\./s)).toBeVisible();
     const cell = screen.getByRole('button', { name: '1–2 at DOWN: Not known' });
     expect(cell.dataset['state']).toBe('unknown');
     expect(screen.queryByText(/[Rr]e-checked/)).toBeNull();
@@ -50,7 +50,7 @@ describe('the truth table', () => {
     const twice = CHANGEOVER.slice(2).flatMap((deed) => [deed]);
     const again = [read(0, 1, 0, true), read(0, 2, 0, false), read(1, 2, 0, true), read(1, 1, 0, false)];
     await renderJob(<TablePage />, [...BEGUN, ...twice, ...again]);
-    expect(screen.getByText(/Re-checked: any single wrong reading would have shown\./)).toBeDefined();
+    expect(screen.getByText(/Re-checked: any single wrong reading would have shown\./)).toBeVisible();
   });
 });
 
@@ -66,7 +66,7 @@ describe('the comparison', () => {
   it('agrees only when every pair in every position is settled and agrees', async () => {
     await renderJob(<VerifyPage />, [...CHANGEOVER, expected([[ids[0], ids[1]]], [[ids[0], ids[2]]])]);
     expect(screen.getByTestId('outcome').textContent).toContain('Pattern: agrees in every pair and position');
-    expect(screen.getByText('Insulation: not tested.')).toBeDefined();
+    expect(screen.getByText('Insulation: not tested.')).toBeVisible();
   });
 
   it('is no pass while something is not tested', async () => {
@@ -83,8 +83,8 @@ describe('the comparison', () => {
       expected([[ids[0], ids[2]]], [[ids[0], ids[2]]]),
     ]);
     expect(screen.getByTestId('outcome').textContent).toContain('Pattern: differs, 1 missing and 1 extra');
-    expect(screen.getByText('At UP, 1 and 3 should join and are apart (measured).')).toBeDefined();
-    expect(screen.getByText('At UP, 1 and 2 should be apart and join (measured).')).toBeDefined();
+    expect(screen.getByText('At UP, 1 and 3 should join and are apart (measured).')).toBeVisible();
+    expect(screen.getByText('At UP, 1 and 2 should be apart and join (measured).')).toBeVisible();
     press('1–3 at UP: should be closed');
     await until(() => expect(written('expected')).toHaveLength(1));
     expect(screen.getByTestId('outcome').textContent).toContain('0 missing and 1 extra');

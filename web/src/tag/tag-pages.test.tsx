@@ -62,13 +62,13 @@ describe('terminals and handle', () => {
     await until(() =>
       expect(written('restructured')[0]?.change).toMatchObject({ change: 'terminal-role', role: 'dummy' }),
     );
-    expect(screen.getByText(/It is probed all the same/)).toBeDefined();
+    expect(screen.getByText(/It is probed all the same/)).toBeVisible();
   });
 
   it('lie on wafers with gaps after one press, and can be put elsewhere', async () => {
     const { events, written } = await renderJob(<TerminalsPage />, [described]);
     choose('Wafers');
-    await until(() => expect(screen.getByText('not placed yet')).toBeDefined());
+    await until(() => expect(screen.getByText('not placed yet')).toBeVisible());
     press('Fill the free places in order');
     await until(() => expect(structureOf(readLog(events)).placed).toHaveLength(4));
     expect(
@@ -113,9 +113,9 @@ describe('terminals and handle', () => {
   it('take one more handle with every combination, or only with the others at their first', async () => {
     const { events } = await renderJob(<TerminalsPage />, [described]);
     press('There is one more handle');
-    expect(screen.getByText('3 more settings to map.')).toBeDefined();
+    expect(screen.getByText('3 more settings to map.')).toBeVisible();
     tick('Every combination matters');
-    expect(screen.getByText('1 more setting to map.')).toBeDefined();
+    expect(screen.getByText('1 more setting to map.')).toBeVisible();
     press('Add it');
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(4));
     const { actuators, settings } = structureOf(readLog(events));
@@ -135,8 +135,8 @@ describe('wires and jumpers', () => {
     await until(() => expect(written('wire-tagged').at(-1)?.wire.color).toBe('GNYE'));
     tick(/^Live though/);
     press('Done');
-    await until(() => expect(row('live though GNYE, green and yellow: re-mark')).toBeDefined());
-    expect(screen.getByRole('img', { name: 'Tag 5 GNYE, live: re-mark' })).toBeDefined();
+    await until(() => expect(row('live though GNYE, green and yellow: re-mark')).toBeVisible());
+    expect(screen.getByRole('img', { name: 'Tag 5 GNYE, live: re-mark' })).toBeVisible();
   });
 
   it('have tags of their own: one that is there is refused, and the old one stays', async () => {
@@ -158,7 +158,7 @@ describe('wires and jumpers', () => {
       wire('1', { terminal: one?.id ?? null }),
       wire('2', { terminal: one?.id ?? null }),
     ]);
-    expect(row('holds tags 1 and 2: a dummy lug used as a splice')).toBeDefined();
+    expect(row('holds tags 1 and 2: a dummy lug used as a splice')).toBeVisible();
   });
 
   it('are bridged between two tapped terminals; a jumper is off by then, a lamp is still on', async () => {
@@ -242,12 +242,12 @@ describe('the strip log', () => {
 describe('what must fit', () => {
   it('is unknown until it is measured, and unknown again when it is emptied', async () => {
     const { written } = await renderJob(<FitPage />, []);
-    expect(screen.getByText(/10 of 10 are unknown/)).toBeDefined();
+    expect(screen.getByText(/10 of 10 are unknown/)).toBeVisible();
     fill(/^Depth behind the panel/, '31');
     await until(() =>
       expect(written('measured')[0]?.fact).toEqual({ field: 'depth', value: '31', how: 'measured' }),
     );
-    expect(screen.getByText(/9 of 10 are unknown/)).toBeDefined();
+    expect(screen.getByText(/9 of 10 are unknown/)).toBeVisible();
     choose('From the marking', row(/Depth behind/));
     await until(() => expect(written('measured')[1]?.fact.how).toBe('marking'));
     fill(/^Depth behind the panel/, '');
