@@ -1,0 +1,38 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+const root = fileURLToPath(new URL('../../..', import.meta.url));
+const PACKAGES = ['core', 'words', 'drawing', 'contract', 'server', 'web'];
+
+describe('the page on architecture', () => {
+  const page = readFileSync(`${root}docs/architecture.md`, 'utf8');
+
+  it('names every folder', () => {
+    const folders = PACKAGES.flatMap((name) => [
+      `${name}/src`,
+      ...readdirSync(`${root}${name}/src`, { recursive: true, withFileTypes: true }).flatMap((entry) =>
+        entry.isDirectory() ? [`${entry.parentPath.slice(root.length)}/${entry.name}`] : [],
+      ),
+    ]);
+    expect(folders.length).toBeGreaterThan(70);
+    const unnamed = folders.filter((folder) => {
+      const short = folder.replace(/^(core|web)\/src\//, '');
+      return ![folder, short].some((one) => page.includes(`\`${one}\``) || page.includes(`\`${one}/`));
+    });
+    expect(unnamed.filter((folder) => !['core/src', 'server/src', 'web/src'].includes(folder))).toEqual([]);
+  });
+
+  it('names no file that is not there', () => {
+    const files = new Set(
+      [...PACKAGES.map((name) => `${name}/src`), 'tools'].flatMap((folder) =>
+        readdirSync(`${root}${folder}`, { recursive: true }).map((path) => String(path).split('/').at(-1)),
+      ),
+    );
+    const named = [...page.matchAll(/`(?:[\w/-]+\/)?([\w.-]+\.(?:ts|tsx|mjs))`/g)].map(
+      ([, file = '']) => file,
+    );
+    expect(named.length).toBeGreaterThan(25);
+    expect(named.filter((file) => !files.has(file))).toEqual([]);
+  });
+});
