@@ -120,10 +120,11 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
   );
 }
 
-/** How many pictures stand side by side: several decks need the width for themselves. */
+/** How many pictures stand side by side; several decks need more of the width. */
 function picturesAcross(layout: Layout, settings: number): string {
-  if (layout.kind === 'wafers' && layout.decks > 1) return 'max-w-2xl';
   const tall = settings > 6 ? '[&_svg]:max-h-32' : settings > 2 ? '[&_svg]:max-h-48' : '[&_svg]:max-h-80';
+  if (layout.kind === 'wafers' && layout.decks > 1)
+    return `${settings > 4 ? '[&_svg]:max-h-28' : tall} sm:grid-cols-2`;
   return `${tall} ${settings > 1 ? 'grid-cols-2' : ''} ${settings > 2 ? 'md:grid-cols-3' : ''} ${settings > 9 ? 'xl:grid-cols-4' : ''}`;
 }
 

@@ -62,7 +62,7 @@ export const TableGrid = memo(function TableGrid({
             {large && (
               <th
                 scope="col"
-                className="w-20 pl-2 text-right text-small leading-tight font-normal text-quiet"
+                className="w-20 sm:w-28 pl-2 text-right text-small leading-tight font-normal text-quiet"
               >
                 worst, leads off
               </th>
@@ -144,7 +144,7 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
         </td>
       ))}
       {large && (
-        <td className="pl-2 text-right font-mono text-small whitespace-nowrap">
+        <td className="pl-2 text-right font-mono text-small sm:whitespace-nowrap">
           {worst ? quantity(worst) : ''}
         </td>
       )}
