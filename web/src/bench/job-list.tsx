@@ -1,9 +1,10 @@
 import type { JobSummary } from '@which-way/contract';
 import { STEPS } from '@which-way/core/route';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { formatDistanceToNowStrict } from 'date-fns';
 import { Ellipsis } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Notice } from '../shared/controls/notice.js';
 import { nextWords, STEP_WORDS } from '@which-way/words/route';
@@ -33,16 +34,52 @@ export function JobList({ jobs, search, archived }: JobListProps) {
   }
   return (
     <>
-      <ul className="border-t-2 border-line">
-        {jobs.map((job) => (
-          <li key={job.id} className="flex items-stretch border-b border-line odd:bg-sheet">
-            <JobRow job={job} />
-            <JobMenu job={job} onDelete={() => setDeleting(job)} />
-          </li>
-        ))}
-      </ul>
+      <Rows jobs={jobs} onDelete={setDeleting} />
       {deleting && <DeleteDialog job={deleting} onClose={() => setDeleting(null)} />}
     </>
+  );
+}
+
+/** About how high a row is, in pixels, until it has been measured. */
+const ROW = 82;
+
+/** The rows that are in sight, and a few around them: a bench of a thousand jobs is no longer a page of a thousand rows. */
+function Rows({ jobs, onDelete }: { jobs: JobSummary[]; onDelete: (job: JobSummary) => void }) {
+  const list = useRef<HTMLUListElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), [jobs.length]);
+  const rows = useWindowVirtualizer({
+    count: jobs.length,
+    estimateSize: () => ROW,
+    getItemKey: (index) => jobs[index]?.id ?? index,
+    overscan: 12,
+    scrollMargin: top,
+  });
+  const shown = rows.getVirtualItems();
+  const before = (shown[0]?.start ?? top) - top;
+  return (
+    <ul
+      ref={list}
+      className="border-t-2 border-line"
+      style={{ height: rows.getTotalSize(), paddingTop: before }}
+    >
+      {shown.map(({ index, key }) => {
+        const job = jobs[index] as JobSummary;
+        return (
+          <li
+            key={key}
+            ref={rows.measureElement}
+            data-index={index}
+            aria-posinset={index + 1}
+            aria-setsize={jobs.length}
+            className={`flex items-stretch border-b border-line ${index % 2 === 0 ? 'bg-sheet' : ''}`}
+          >
+            <JobRow job={job} />
+            <JobMenu job={job} onDelete={() => onDelete(job)} />
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 
