@@ -9,8 +9,16 @@ import type {
   StoredPhoto,
   Work,
 } from '@which-way/contract';
+import type { MatchResult } from '@which-way/core/match';
 import type { KnownSwitch } from '@which-way/core/switch';
-import type { MatchAnswer } from './client.js';
+
+/** What a search through the library has found. */
+export interface MatchAnswer {
+  candidates: { known: KnownSwitch; result: MatchResult }[];
+  looked: number;
+  all: number;
+  counts: Record<MatchResult['kind'], number>;
+}
 
 /** What a field of an answer may hold, as far as the pages lean on it. */
 type Held = 'text' | 'number' | 'yes-no' | 'list' | 'fields';

@@ -1,15 +1,7 @@
-import type { ApiError, JobChange, KnownSwitch, NewJob, PostEvents, ShopChange } from '@which-way/contract';
+import type { ApiError, JobChange, NewJob, PostEvents, ShopChange } from '@which-way/contract';
 import { shapes, type Shape } from './answers.js';
-import type { MatchResult, Requirement } from '@which-way/core/match';
+import type { Requirement } from '@which-way/core/match';
 import type { JobId, PhotoId } from '@which-way/core/switch';
-
-/** What a search through the library has found. */
-export interface MatchAnswer {
-  candidates: { known: KnownSwitch; result: MatchResult }[];
-  looked: number;
-  all: number;
-  counts: Record<MatchResult['kind'], number>;
-}
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
