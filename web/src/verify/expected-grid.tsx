@@ -160,7 +160,7 @@ function ExpectedCell({ name, low, closed, verdict, onToggle, onPick }: Expected
           type="button"
           aria-label={`How ${name} is known`}
           onClick={onPick}
-          className={`min-h-6 truncate text-small ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
+          className={`min-h-6 truncate text-[0.8125rem] tracking-tight sm:text-small sm:tracking-normal ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
         >
           {word}
         </button>
