@@ -5,6 +5,18 @@ export { inferFrom, without } from './evidence-set.js';
 export { ASSUMED_APART, isSettled, type Fact } from './fact.js';
 export type { Link } from './link.js';
 export { createMapper, deriveMap, type SwitchMap } from './map.js';
-export { areApart, copyState, emptyState, hold, inferDeeply, merge, netOf, netsOfState, propagate, type Clause, type NetState } from './net-state.js';
+export {
+  areApart,
+  copyState,
+  emptyState,
+  hold,
+  inferDeeply,
+  merge,
+  netOf,
+  netsOfState,
+  propagate,
+  type Clause,
+  type NetState,
+} from './net-state.js';
 export { prove } from './proof.js';
 export { factAt, type LookAgain, type Settled } from './settled.js';

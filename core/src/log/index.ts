@@ -1,23 +1,90 @@
 export { ACTS_OF, DEED_KINDS, deedSchema, kindOf, looksBack, type Deed, type DeedKind } from './deed.js';
 export type { JobEvent } from './event.js';
-export { EXTENTS, ORDERS, PLAIN_APPROACH, type Approach, type HandSeconds, type Order } from './kinds/approach.js';
+export {
+  EXTENTS,
+  ORDERS,
+  PLAIN_APPROACH,
+  type Approach,
+  type HandSeconds,
+  type Order,
+} from './kinds/approach.js';
 export type { ChosenReplacement } from './kinds/chosen.js';
 export type { ExpectedTable } from './kinds/expected.js';
 export type { Explanation } from './kinds/explanations.js';
-export { runsOf, SURENESS, surenessOf, type Marking, type NoteField, type Sister, type Sureness } from './kinds/intake.js';
+export {
+  runsOf,
+  SURENESS,
+  surenessOf,
+  type Marking,
+  type NoteField,
+  type Sister,
+  type Sureness,
+} from './kinds/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/mechanics.js';
 export { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
 export type { Photo, PhotoBox, PhotoPurpose } from './kinds/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/prompt.js';
 export type { Lead, Reading, Value } from './kinds/reading.js';
-export { SAFETY_LINES, SUPPLIES, TESTERS, type SafetyAnswer, type SafetyLine, type SafetyLineKind, type SafetyList, type SupplyKind, type Tester } from './kinds/safety.js';
+export {
+  SAFETY_LINES,
+  SUPPLIES,
+  TESTERS,
+  type SafetyAnswer,
+  type SafetyLine,
+  type SafetyLineKind,
+  type SafetyList,
+  type SupplyKind,
+  type Tester,
+} from './kinds/safety.js';
 export { FASTENERS, type Fastener, type FastenerKind, type StripStep } from './kinds/strip.js';
-export { LINK_KINDS, type LinkKind, type PathLink, type PathTest, type TestResult } from './kinds/supply-path.js';
+export {
+  LINK_KINDS,
+  type LinkKind,
+  type PathLink,
+  type PathTest,
+  type TestResult,
+} from './kinds/supply-path.js';
 export { parseValue } from './kinds/value.js';
-export { colorsOf, newWire, PART_FORMS, TERMINATIONS, WIRE_COLORS, type Part, type PartForm, type Termination, type Wire } from './kinds/wire.js';
+export {
+  colorsOf,
+  newWire,
+  PART_FORMS,
+  TERMINATIONS,
+  WIRE_COLORS,
+  type Part,
+  type PartForm,
+  type Termination,
+  type Wire,
+} from './kinds/wire.js';
 export type { WorthInputs } from './kinds/worth.js';
-export { createLogReader, lastChange, lastCheckedMeter, liveEvents, nextClock, openPrompt, readLog, redoDeed, structureOf, undoDeed, withdrawDeed, type Log } from './log.js';
-export { liveRecordsOf, markingsOf, mechanicsOf, newestOf, notesOf, partsOf, photosOf, sistersOf, stripStepsOf, wiresOf, wiresOffOf, worthOf } from './notebook.js';
+export {
+  createLogReader,
+  lastChange,
+  lastCheckedMeter,
+  liveEvents,
+  nextClock,
+  openPrompt,
+  readLog,
+  redoDeed,
+  structureOf,
+  undoDeed,
+  withdrawDeed,
+  type Log,
+} from './log.js';
+export {
+  liveRecordsOf,
+  markingsOf,
+  mechanicsOf,
+  newestOf,
+  notesOf,
+  partsOf,
+  photosOf,
+  sistersOf,
+  stripStepsOf,
+  wiresOf,
+  wiresOffOf,
+  worthOf,
+} from './notebook.js';
 export { dependentsOf, namedBy } from './references.js';
 export { movedAct, strandedActs, type Destinations } from './stranded.js';
 export { ageOf, upgradeEvent, versionOf } from './upgrade.js';

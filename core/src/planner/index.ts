@@ -1,5 +1,12 @@
 export { createDesk, type DeskAnswer } from './ahead/desk.js';
-export { followUpsOf, forecastCourse, foreseenAsk, supposedJoins, type Expected, type FollowUps } from './ahead/forecast.js';
+export {
+  followUpsOf,
+  forecastCourse,
+  foreseenAsk,
+  supposedJoins,
+  type Expected,
+  type FollowUps,
+} from './ahead/forecast.js';
 export { learntChance } from './chance/chance.js';
 export { experienceOf } from './chance/experience.js';
 export { FEATURES, featuresOf } from './chance/features.js';

@@ -1,6 +1,13 @@
 import type { NewJob } from '@which-way/contract';
 import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
-import { describeSwitch, newIdFrom, seededRandom, type JobId, type NewId, type ReadingId } from '@which-way/core/switch';
+import {
+  describeSwitch,
+  newIdFrom,
+  seededRandom,
+  type JobId,
+  type NewId,
+  type ReadingId,
+} from '@which-way/core/switch';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

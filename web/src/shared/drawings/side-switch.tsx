@@ -9,7 +9,6 @@ export function SideSwitch() {
     <button
       type="button"
       onClick={flip}
-      title={`Mirror lugs and handle: see it from the ${other}`}
       className="flex min-h-12 items-center gap-2 rounded-part px-2 text-left font-semibold hover:bg-sheet"
     >
       <FlipHorizontal2 size={20} aria-hidden="true" />
