@@ -4,6 +4,7 @@
 // (`npm run train-prior`) when the features change. With `-- --leave-out` it writes nothing and prints instead, for each
 // family, the loss on it of what was trained without it, beside that of a constant chance.
 import { writeFileSync } from 'node:fs';
+import prettier from 'prettier';
 import { partitionFromGroups } from '@which-way/core/partition';
 import {
   byTime,
@@ -81,7 +82,7 @@ else {
   process.stdout.write(
     `${everything.length} samples, loss ${lossOf(everything, chanceBy(weights)).toFixed(4)}\n`,
   );
-  write(weights);
+  await write(weights);
 }
 
 function leaveOut() {
@@ -98,15 +99,14 @@ function leaveOut() {
   }
 }
 
-function write({ bias, direct, hidden }) {
+async function write({ bias, direct, hidden }) {
   const list = (values) => `[${values.join(', ')}]`;
   const units = hidden.map(
     ({ bias: own, of, counts }) => `    { bias: ${own}, of: ${list(of)}, counts: ${counts} },`,
   );
   const names = FEATURES.map((name, at) => `    ${direct[at]}, // ${name}`).join('\n');
-  writeFileSync(
-    new URL('../../core/src/planner/chance/prior-weights.ts', import.meta.url),
-    `import type { PriorWeights } from './prior.js';
+  const path = new URL('../../core/src/planner/chance/prior-weights.ts', import.meta.url).pathname;
+  const text = `import type { PriorWeights } from './prior.js';
 
 /** Weights of the learnt chance, by feature. Data: written by tools/planning/train-prior.mjs, never by hand. */
 export const PRIOR_WEIGHTS: PriorWeights = {
@@ -114,11 +114,11 @@ export const PRIOR_WEIGHTS: PriorWeights = {
   direct: [
 ${names}
   ],
-  // prettier-ignore
   hidden: [
 ${units.join('\n')}
   ],
 };
-`,
-  );
+`;
+  const options = await prettier.resolveConfig(path);
+  writeFileSync(path, await prettier.format(text, { ...options, parser: 'typescript' }));
 }
