@@ -1,4 +1,4 @@
-// `npm run test:quick`: lint, types and unit tests of what was changed, and of what rests on it. With `-- --since main`
+// `npm run test:quick`: lint and unit tests of what was changed, types also of what rests on it. With `-- --since main`
 // everything since there, else since the last commit. It is no `npm test`: no journeys, and no slow test from elsewhere.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
@@ -132,10 +132,15 @@ await stage('unit', () =>
         'related',
         ...tested.map((file) => join(root, file)),
         '--run',
+        ...[...touched]
+          .filter((name) => existsSync(join(root, name, 'vitest.config.ts')))
+          .map((name) => `--project=${name}`),
         '--passWithNoTests',
         '--reporter=dot',
         ...leftOut.map((file) => `--exclude=**/${file.split('/').slice(1).join('/')}`),
       ]),
 );
-process.stdout.write(`Left to npm test: the journeys and ${leftOut.length} slow files of tests.\n`);
+process.stdout.write(
+  `Left to npm test: the journeys, packages that rest on these, and ${leftOut.length} slow files of tests.\n`,
+);
 process.exit(results.every(Boolean) ? 0 : 1);
