@@ -105,7 +105,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
   );
   return (
     <form
-      className="grid grid-cols-2 items-end gap-2 sm:grid-cols-5"
+      className="grid grid-cols-2 items-end gap-2 sm:grid-cols-3"
       onSubmit={(event) => {
         event.preventDefault();
         add();
@@ -131,10 +131,10 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
           className={`${INPUT} placeholder:text-quiet`}
         />
       </label>
-      <PlainButton type="submit" className="col-span-1">
+      <PlainButton type="submit" className="sm:col-span-2">
         Declare
       </PlainButton>
-      <label className="col-span-2 sm:col-span-5">
+      <label className="col-span-2 sm:col-span-3">
         Note
         <input
           value={note}
@@ -144,7 +144,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
         />
       </label>
       {message && (
-        <p role="alert" className="col-span-2 text-brick sm:col-span-5">
+        <p role="alert" className="col-span-2 text-brick sm:col-span-3">
           {message}
         </p>
       )}
