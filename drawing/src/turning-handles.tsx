@@ -3,16 +3,13 @@ import { angleOf } from '@which-way/core/switch';
 import { HEIGHT, INK, METAL, point, WIDTH, type SeenHandle } from './seen-handle.js';
 import type { Drawn } from './shape.js';
 
+interface Place {
+  x: number;
+  y: number;
+}
+
 /** Position marks around a turning handle; the one it stands at is full. Where names would overlap, only that one has its. */
-function Marks({
-  drawn,
-  middle,
-  radius,
-}: {
-  drawn: SeenHandle;
-  middle: { x: number; y: number };
-  radius: number;
-}) {
+function Marks({ drawn, middle, radius }: { drawn: SeenHandle; middle: Place; radius: number }) {
   const { actuator } = drawn;
   const marks = actuator.positions.map((position, index) => ({
     position,
@@ -59,6 +56,11 @@ function Marks({
     });
 }
 
+/** What points from the middle to where the handle stands. */
+const Pointer = ({ from, to, width }: { from: Place; to: Place; width: number }) => (
+  <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={INK} strokeWidth={width} strokeLinecap="round" />
+);
+
 export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
   const middle = { x: WIDTH / 2, y: HEIGHT / 2 + 2 };
   const { actuator, position } = drawn;
@@ -68,17 +70,7 @@ export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
     <>
       <circle cx={middle.x} cy={middle.y} r={42} fill={METAL} stroke={INK} strokeWidth={3} />
       {grip}
-      {tip && (
-        <line
-          x1={middle.x}
-          y1={middle.y}
-          x2={tip.x}
-          y2={tip.y}
-          stroke={INK}
-          strokeWidth={9}
-          strokeLinecap="round"
-        />
-      )}
+      {tip && <Pointer from={middle} to={tip} width={9} />}
       <Marks drawn={drawn} middle={middle} radius={66} />
       {actuator.closed !== null &&
         ends.map((end, index) => {
@@ -120,15 +112,7 @@ export function lever(drawn: SeenHandle): Drawn {
       <rect x={60} y={142} width={140} height={20} fill={METAL} stroke={INK} strokeWidth={3} />
       {tip && (
         <>
-          <line
-            x1={middle.x}
-            y1={middle.y}
-            x2={tip.x}
-            y2={tip.y}
-            stroke={INK}
-            strokeWidth={10}
-            strokeLinecap="round"
-          />
+          <Pointer from={middle} to={tip} width={10} />
           <circle cx={tip.x} cy={tip.y} r={11} fill={INK} />
         </>
       )}

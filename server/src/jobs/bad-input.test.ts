@@ -1,6 +1,6 @@
 import type { ApiError, PostedEvents } from '@which-way/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { newJob, serve, type Served } from '../testing/served.js';
+import { madeOn, serve, type Served } from '../testing/served.js';
 
 let served: Served;
 beforeAll(async () => {
@@ -8,13 +8,7 @@ beforeAll(async () => {
 });
 afterAll(() => served.close());
 
-const made = async (seed: number) => {
-  const fresh = newJob(seed);
-  expect((await served.call('POST', '/api/jobs', fresh.job)).status).toBe(201);
-  const post = async (events = fresh.events, after = 0): Promise<PostedEvents> =>
-    (await served.call('POST', `/api/jobs/${fresh.job.id}/events`, { after, events })).body;
-  return { ...fresh, post };
-};
+const made = (seed: number) => madeOn(served, seed);
 
 describe('bad input', () => {
   const refusal = async (method: string, path: string, body?: unknown, headers?: Record<string, string>) => {

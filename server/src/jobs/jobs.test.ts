@@ -1,11 +1,11 @@
-import type { Job, JobSummary, JobWithEvents, PostedEvents } from '@which-way/contract';
+import type { Job, JobSummary, JobWithEvents } from '@which-way/contract';
 import { createWriter, readLog, structureOf, type Deed, type JobEvent } from '@which-way/core/log';
 import { newTerminal, type TerminalId } from '@which-way/core/switch';
 import Database from 'libsql';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readStored } from '../backroom/stored-event.js';
 import { sealOf } from '../database/seal.js';
-import { newJob, serve, type Served } from '../testing/served.js';
+import { madeOn, newJob, serve, type Served } from '../testing/served.js';
 
 let served: Served;
 beforeAll(async () => {
@@ -13,13 +13,7 @@ beforeAll(async () => {
 });
 afterAll(() => served.close());
 
-const made = async (seed: number) => {
-  const fresh = newJob(seed);
-  expect((await served.call('POST', '/api/jobs', fresh.job)).status).toBe(201);
-  const post = async (events = fresh.events, after = 0): Promise<PostedEvents> =>
-    (await served.call('POST', `/api/jobs/${fresh.job.id}/events`, { after, events })).body;
-  return { ...fresh, post };
-};
+const made = (seed: number) => madeOn(served, seed);
 
 describe('jobs', () => {
   it('are numbered, found by words, and made once however often they are sent', async () => {

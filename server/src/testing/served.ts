@@ -1,4 +1,4 @@
-import type { NewJob } from '@which-way/contract';
+import type { NewJob, PostedEvents } from '@which-way/contract';
 import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
 import {
   describeSwitch,
@@ -115,4 +115,14 @@ export function newJob(seed: number): {
     add,
     addReading,
   };
+}
+
+/** Makes a job on a server, and gives it back with a way to send its events. */
+export async function madeOn(served: Served, seed: number) {
+  const fresh = newJob(seed);
+  const { status } = await served.call('POST', '/api/jobs', fresh.job);
+  if (status !== 201) throw new Error(`the job of seed ${seed} was not made: ${status}`);
+  const post = async (events = fresh.events, after = 0): Promise<PostedEvents> =>
+    (await served.call('POST', `/api/jobs/${fresh.job.id}/events`, { after, events })).body;
+  return { ...fresh, post };
 }

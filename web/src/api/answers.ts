@@ -7,6 +7,7 @@ import type {
   PostedEvents,
   Shop,
   StoredPhoto,
+  StreamMessages,
   Work,
 } from '@which-way/contract';
 import type { MatchResult } from '@which-way/core/match';
@@ -74,6 +75,15 @@ const jobWithEvents: Shape<JobWithEvents> = (answer) => {
   if (fault !== null) return fault;
   const within = job((answer as JobWithEvents).job);
   return within === null ? null : `job.${within}`;
+};
+
+/** The shapes of what the stream brings. */
+export const streamShapes: { [Kind in keyof StreamMessages]: Shape<StreamMessages[Kind]> } = {
+  hello: having<StreamMessages['hello']>({ store: 'text' }),
+  log: having<StreamMessages['log']>({ job: 'text', events: 'list', cursor: 'number', changed: 'fields' }),
+  gone: having<StreamMessages['gone']>({ job: 'text' }),
+  bench: having<StreamMessages['bench']>({ at: 'text' }),
+  work: having<Work>({ id: 'text', kind: 'text', state: 'text' }),
 };
 
 /** The shapes that the server's doors answer with. */

@@ -29,7 +29,7 @@ export function useBenchStream(): void {
           void queries.invalidateQueries({ queryKey: KEYS.health });
         },
         work: (work) => {
-          queries.setQueryData<Work[]>(['works'], (before = []) => [
+          queries.setQueryData<Work[]>(KEYS.works, (before = []) => [
             ...before.filter(({ id }) => id !== work.id),
             work,
           ]);

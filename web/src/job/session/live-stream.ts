@@ -1,7 +1,18 @@
 import type { StreamMessages } from '@which-way/contract';
+import { streamShapes } from '../../api/answers.js';
 
 /** What is done with each message; those that a page does not ask for are passed over. */
 export type Heard = { [Kind in keyof StreamMessages]?: (message: StreamMessages[Kind]) => void };
+
+/** What cannot be read is passed over: nothing is lost by it, since the next request asks from where the page is. */
+function read(kind: keyof StreamMessages, data: string): unknown {
+  try {
+    const message: unknown = JSON.parse(data);
+    return streamShapes[kind](message) === null ? message : null;
+  } catch {
+    return null;
+  }
+}
 
 const KINDS = ['hello', 'log', 'gone', 'bench', 'work'] as const;
 
@@ -52,7 +63,8 @@ export class LiveStream {
   }
 
   #hear(kind: (typeof KINDS)[number], data: string): void {
-    const message: unknown = JSON.parse(data);
+    const message = read(kind, data);
+    if (message === null) return;
     if (kind === 'hello') {
       const { store } = message as StreamMessages['hello'];
       const other = this.#store !== null && this.#store !== store;
