@@ -19,24 +19,4 @@ export const jsxs = jsx;
 /** Several pieces in a row. */
 export const Fragment = ({ children }: { children?: Drawn }): Drawn => children;
 
-/** What may stand on a piece: the attributes of SVG that the drawings use. */
-interface Attributes {
-  children?: Drawn;
-  key?: string | number;
-  [attribute: string]: Drawn | undefined;
-}
-
-type Tag = 'circle' | 'g' | 'image' | 'line' | 'path' | 'polyline' | 'rect' | 'text' | 'title';
-
-// eslint-disable-next-line @typescript-eslint/no-namespace -- the compiler looks for the types of JSX under this name.
-export namespace JSX {
-  export type Element = Shape;
-  export type ElementType = Tag | ((props: never) => Drawn);
-  export type IntrinsicElements = Record<Tag, Attributes>;
-  export interface ElementChildrenAttribute {
-    children: unknown;
-  }
-  export interface IntrinsicAttributes {
-    key?: string | number | undefined;
-  }
-}
+export type * as JSX from './jsx-types.js';
