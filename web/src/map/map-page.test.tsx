@@ -39,6 +39,20 @@ describe('the Map by keyboard', () => {
     expect(screen.getByRole('button', { name: /^1–3 at Position 1: Closed, by tone/ })).toBeVisible();
   });
 
+  it('leaves keys to a row of tabs that has the focus, and takes them again after', async () => {
+    const { described, checked } = aSwitch(3, 1);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black over 2, 3');
+    const tab = screen.getByRole('tab', { name: 'Coverage' });
+    for (const pressed of ['ArrowDown', 'Backspace', '2', 'Enter', ' '])
+      fireEvent.keyDown(tab, { key: pressed });
+    expect(prompt()).toBe('Red to 1, black over 2, 3');
+    expect(screen.queryByTestId('typed')).toBeNull();
+    expect([...written('skipped'), ...written('answered'), ...written('withdrawn')]).toEqual([]);
+    key(' ');
+    await until(() => expect(written('answered')).toHaveLength(1));
+  });
+
   it('takes typed ohms with a comma, says what it cannot read, and takes nothing then', async () => {
     const { described, checked } = aSwitch(2, 1);
     const { written } = await renderJob(<MapPage />, [described, checked]);
