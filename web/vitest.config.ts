@@ -6,7 +6,7 @@ export default defineConfig({
     testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 60_000,
     name: 'web',
     environment: 'jsdom',
-    setupFiles: ['./src/testing/matchers.ts'],
+    setupFiles: ['./src/testing/matchers.ts', './src/testing/observed-size.ts'],
     include: ['src/**/*.test.{ts,tsx}'],
   },
 });

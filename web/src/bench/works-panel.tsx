@@ -1,3 +1,4 @@
+import { CheckLine } from '../shared/controls/check-line.js';
 import { KEYS } from '../api/questions.js';
 import type { ImportPreview, Work } from '@which-way/contract';
 import { useQueryClient } from '@tanstack/react-query';
@@ -112,17 +113,11 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
         </>
       )}
       {(preview.shop === 'first' || preview.shop === 'other') && (
-        <label className="flex min-h-12 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--teal)"
-            checked={shop}
-            onChange={(event) => setShop(event.target.checked)}
-          />
+        <CheckLine checked={shop} onChange={setShop}>
           {preview.shop === 'first'
             ? 'Take over its shop lists and code notes'
             : 'Put its shop lists and code notes in the place of those here'}
-        </label>
+        </CheckLine>
       )}
       <div className="mt-2 flex flex-wrap gap-3">
         <PlainButton look="strong" onClick={() => void take()}>

@@ -1,3 +1,4 @@
+import { CheckLine } from '../shared/controls/check-line.js';
 import { Hint } from '../shared/controls/hint.js';
 import type { PhotoBox } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
@@ -111,8 +112,12 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
           onChange={setContrast}
           icon={<Contrast size={20} aria-hidden="true" />}
         />
-        <Check label="Invert" checked={inverted} onChange={setInverted} />
-        <Check label="Sharpen" checked={sharp} onChange={setSharp} />
+        <CheckLine tight checked={inverted} onChange={setInverted}>
+          Invert
+        </CheckLine>
+        <CheckLine tight checked={sharp} onChange={setSharp}>
+          Sharpen
+        </CheckLine>
       </div>
     </section>
   );
@@ -149,28 +154,6 @@ function Slider({ label, value, onChange, icon }: SliderProps) {
         onChange={(event) => onChange(Number(event.target.value))}
         className="w-32 accent-(--teal)"
       />
-    </label>
-  );
-}
-
-function Check({
-  label,
-  checked,
-  onChange,
-}: {
-  label: string;
-  checked: boolean;
-  onChange: (checked: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-12 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-5 accent-(--teal)"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
     </label>
   );
 }

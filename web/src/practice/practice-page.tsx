@@ -1,3 +1,4 @@
+import { RadioLines } from '../shared/controls/radio-lines.js';
 import { questions } from '../api/questions.js';
 import { Pick } from '../shared/controls/pick.js';
 import { ordinarySwitches } from '@which-way/core/partition';
@@ -136,21 +137,13 @@ export function PracticePage() {
 /** How many surprises there are. */
 function Surprises({ count, onChoose }: { count: number; onChoose: (count: number) => void }) {
   return (
-    <fieldset className="mt-4">
-      <legend>What is wrong with it, or with the meter</legend>
-      {FAULTS.map(([many, words]) => (
-        <label key={many} className="flex min-h-12 items-center gap-3">
-          <input
-            type="radio"
-            name="faults"
-            className="size-5 accent-(--teal)"
-            checked={count === many}
-            onChange={() => onChoose(many)}
-          />
-          {words}
-        </label>
-      ))}
-    </fieldset>
+    <RadioLines
+      className="mt-4"
+      label="What is wrong with it, or with the meter"
+      value={String(count)}
+      options={FAULTS.map(([many, text]) => ({ value: String(many), text }))}
+      onChoose={(many) => onChoose(Number(many))}
+    />
   );
 }
 

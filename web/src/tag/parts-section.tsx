@@ -1,3 +1,4 @@
+import { CheckLine } from '../shared/controls/check-line.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PART_FORMS, parseValue, type Part, type PartForm } from '@which-way/core/log';
 import { type PartId, type TerminalId } from '@which-way/core/switch';
@@ -42,15 +43,14 @@ export function PartsSection({ parts, ends, onEnds }: PartsSectionProps) {
               {part.ohms !== null && `, ${ohms(part.ohms)}`}
               {part.note && `, ${part.note}`}
             </span>
-            <label className="ml-auto flex min-h-12 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 accent-(--teal)"
-                checked={part.on}
-                onChange={({ target }) => declare({ ...part, on: target.checked })}
-              />
+            <CheckLine
+              tight
+              className="ml-auto"
+              checked={part.on}
+              onChange={(on) => declare({ ...part, on })}
+            >
               still on
-            </label>
+            </CheckLine>
             <PlainButton look="quiet" className="!px-2" onClick={() => declare({ ...part, removed: true })}>
               Remove
             </PlainButton>

@@ -71,7 +71,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
                       <span className="min-w-0 grow">
-                        <span className={`block truncate ${here ? 'font-extrabold' : 'font-semibold'}`}>
+                        <span
+                          className={`${crowded ? 'block truncate' : 'line-clamp-2 leading-tight break-words'} ${here ? 'font-extrabold' : 'font-semibold'}`}
+                        >
                           {name}
                         </span>
                         {wanted && (

@@ -1,3 +1,4 @@
+import { CheckLine } from '../../shared/controls/check-line.js';
 import { KEY_TABLE } from '@which-way/core/probing';
 import { KEY_WORDS } from '@which-way/words/probing/keys';
 import { useEffect, useState } from 'react';
@@ -95,25 +96,12 @@ function Ears() {
   const { sounds, speech } = useHandsFree();
   return (
     <section aria-label="Sounds" className="mt-3 border-t border-line pt-3">
-      <label className="flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--teal)"
-          checked={sounds}
-          onChange={() => toggle('sounds')}
-        />
+      <CheckLine checked={sounds} onChange={() => toggle('sounds')}>
         Sounds for joined, none, look again, contradiction and done
-      </label>
-      <label className="flex min-h-12 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 accent-(--teal)"
-          checked={speech}
-          disabled={!canSpeak()}
-          onChange={() => toggle('speech')}
-        />
+      </CheckLine>
+      <CheckLine checked={speech} disabled={!canSpeak()} onChange={() => toggle('speech')}>
         {canSpeak() ? 'Say the next prompt, and what was answered' : 'This browser cannot speak'}
-      </label>
+      </CheckLine>
     </section>
   );
 }

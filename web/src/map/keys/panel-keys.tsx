@@ -30,5 +30,4 @@ export function pressShortcut(event: React.KeyboardEvent): 'chosen' | 'open' | n
   return 'open';
 }
 
-const isTypedIn = (element: HTMLElement): boolean =>
-  element.matches('textarea, select, input:not([type=radio], [type=checkbox])');
+const isTypedIn = (element: HTMLElement): boolean => element.matches('textarea, input');

@@ -1,3 +1,4 @@
+import { RadioLines } from '../../shared/controls/radio-lines.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { approachOf } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
@@ -41,7 +42,7 @@ export function ApproachPanel({
             const { currentTarget } = event;
             const chosen =
               currentTarget instanceof HTMLElement &&
-              currentTarget.querySelector<HTMLElement>('input:checked');
+              currentTarget.querySelector<HTMLElement>('[role=radio][aria-checked=true]');
             if (!chosen) return;
             event.preventDefault();
             chosen.focus();
@@ -109,6 +110,29 @@ function isChosen(key: string, now: Approach): boolean {
   return key === now.order;
 }
 
+interface WayProps {
+  way: ReturnType<typeof waysOf>[number];
+  shortcut: string;
+  expected: ReturnType<ReturnType<typeof useForecasts>['of']>;
+  alone: boolean;
+}
+
+/** A way of mapping, and what it is expected to cost. */
+function Way({ way, shortcut, expected, alone }: WayProps) {
+  return (
+    <>
+      <span className="grow">
+        <span className="font-semibold">{way.name}</span> <KeyCap of={shortcut} />
+        <span className="block text-small text-quiet">{way.hint}</span>
+      </span>
+      <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
+        {expected ? `about ${time(expected.seconds)}` : alone ? 'no forecast' : '…'}
+        {expected && <span className="block text-quiet">{expected.touches} touches</span>}
+      </span>
+    </>
+  );
+}
+
 function Choices({ probing }: { probing: Probing }) {
   const { map, desk } = probing;
   const now = approachOf(map);
@@ -121,32 +145,19 @@ function Choices({ probing }: { probing: Probing }) {
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <>
-      <fieldset>
-        <legend className="font-bold">How to map, from the next prompt on</legend>
-        {ways.map((way, place) => {
-          const expected = of(way.approach);
-          return (
-            <label key={way.key} className="flex min-h-12 items-start gap-3 py-0.5">
-              <input
-                type="radio"
-                name="approach"
-                className="mt-1 size-5 shrink-0 accent-(--teal)"
-                aria-keyshortcuts={String(place + 1)}
-                checked={isChosen(way.key, now)}
-                onChange={() => probing.act({ do: 'approach', change: way.approach })}
-              />
-              <span className="grow">
-                <span className="font-semibold">{way.name}</span> <KeyCap of={String(place + 1)} />
-                <span className="block text-small text-quiet">{way.hint}</span>
-              </span>
-              <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
-                {expected ? `about ${time(expected.seconds)}` : alone ? 'no forecast' : '…'}
-                {expected && <span className="block text-quiet">{expected.touches} touches</span>}
-              </span>
-            </label>
-          );
-        })}
-      </fieldset>
+      <RadioLines
+        label="How to map, from the next prompt on"
+        value={ways.find(({ key }) => isChosen(key, now))?.key ?? null}
+        options={ways.map((way, place) => ({
+          value: way.key,
+          shortcut: String(place + 1),
+          text: <Way way={way} shortcut={String(place + 1)} expected={of(way.approach)} alone={alone} />,
+        }))}
+        onChoose={(key) => {
+          const way = ways.find((one) => one.key === key);
+          if (way) probing.act({ do: 'approach', change: way.approach });
+        }}
+      />
       <p className="mt-1 text-small text-quiet">
         {alone
           ? 'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.'

@@ -1,3 +1,5 @@
+import { CheckLine } from '../../shared/controls/check-line.js';
+import { RadioLines } from '../../shared/controls/radio-lines.js';
 import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
 import { MOST_NAMED_PAIRS } from '@which-way/core/schema';
 import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/log';
@@ -29,25 +31,23 @@ const approaches = ({ act }: Probing, change: Partial<Approach>) => act({ do: 'a
 /** By ear or by the display. */
 function Sensing({ probing: { hands, act } }: { probing: Probing }) {
   return (
-    <fieldset className="mt-3 flex flex-wrap items-center gap-x-6 border-t border-line pt-1">
-      <legend className="sr-only">How it is read</legend>
-      <span className="font-semibold" aria-hidden="true">
-        Read by
-      </span>
-      {(['tone', 'ohms'] as const).map((one) => (
-        <label key={one} className="flex min-h-12 items-center gap-2">
-          <input
-            type="radio"
-            name="sense"
-            className="size-5 accent-(--teal)"
-            aria-keyshortcuts={one[0]}
-            checked={hands.sense === one}
-            onChange={() => act({ do: 'sense', sense: one })}
-          />
-          {one === 'tone' ? 'tone' : 'ohms on the display'} <KeyCap of={one.charAt(0)} />
-        </label>
-      ))}
-    </fieldset>
+    <RadioLines
+      label="Read by"
+      name="How it is read"
+      inRow
+      className="mt-3 border-t border-line pt-1"
+      value={hands.sense}
+      options={(['tone', 'ohms'] as const).map((one) => ({
+        value: one,
+        shortcut: one.charAt(0),
+        text: (
+          <span>
+            {one === 'tone' ? 'tone' : 'ohms on the display'} <KeyCap of={one.charAt(0)} />
+          </span>
+        ),
+      }))}
+      onChoose={(sense) => act({ do: 'sense', sense })}
+    />
   );
 }
 
@@ -61,23 +61,20 @@ function HoldAid({ probing }: { probing: Probing }) {
   const { moveLead, moveBoth, turn, read, clip } = costsOf(map, approachOf(map));
   const aided = holdsItself(map);
   return (
-    <label className="flex min-h-12 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 accent-(--teal)"
-        aria-keyshortcuts="h"
-        checked={aided}
-        onChange={() =>
-          approaches(probing, {
-            hands: {
-              ...{ moveLead, moveBoth, turn, read, clip },
-              holdMomentary: aided ? ORDINARY_HANDS.holdMomentary : 0,
-            },
-          })
-        }
-      />
+    <CheckLine
+      shortcut="h"
+      checked={aided}
+      onChange={() =>
+        approaches(probing, {
+          hands: {
+            ...{ moveLead, moveBoth, turn, read, clip },
+            holdMomentary: aided ? ORDINARY_HANDS.holdMomentary : 0,
+          },
+        })
+      }
+    >
       A clamp or tape holds the handle where it springs back <KeyCap of="h" />
-    </label>
+    </CheckLine>
   );
 }
 

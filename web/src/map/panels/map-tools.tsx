@@ -1,3 +1,4 @@
+import { RadioLines } from '../../shared/controls/radio-lines.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PLAIN_LAYOUTS } from '@which-way/core/switch';
 import { LABEL_LETTERS } from '@which-way/core/schema';
@@ -57,21 +58,12 @@ export function MapTools({
             sideOffset={6}
             className="w-80 rounded-part border-2 border-ink bg-sheet p-4"
           >
-            <fieldset>
-              <legend className="font-bold">How the terminals lie</legend>
-              {PLAIN_LAYOUTS.map((layout) => (
-                <label key={layout} className="flex min-h-12 items-center gap-3">
-                  <input
-                    type="radio"
-                    name="layout"
-                    className="size-5 accent-(--teal)"
-                    checked={map.structure.layout.kind === layout}
-                    onChange={() => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
-                  />
-                  {LAYOUT_WORDS[layout]}
-                </label>
-              ))}
-            </fieldset>
+            <RadioLines
+              label="How the terminals lie"
+              value={PLAIN_LAYOUTS.find((layout) => layout === map.structure.layout.kind) ?? null}
+              options={PLAIN_LAYOUTS.map((layout) => ({ value: layout, text: LAYOUT_WORDS[layout] }))}
+              onChoose={(layout) => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
+            />
             <Link to="../tag" relative="path" className="block py-1 underline">
               Wafers, a connector, a photo: at Tag wires
             </Link>

@@ -1,0 +1,59 @@
+import { RadioGroup } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** One of the lines. */
+export interface RadioOption<Value extends string> {
+  value: Value;
+  /** What stands beside the mark. */
+  text: ReactNode;
+  /** The key that chooses it in an open panel. */
+  shortcut?: string;
+}
+
+interface RadioLinesProps<Value extends string> {
+  label: ReactNode;
+  /** What the group is called where the label is more than words. */
+  name?: string;
+  /** None is chosen while it is null. */
+  value: Value | null;
+  options: readonly RadioOption<Value>[];
+  onChoose: (value: Value) => void;
+  /** Side by side, the label before them. */
+  inRow?: boolean;
+  className?: string;
+}
+
+/** One of a few, a line for each, with room for more than its name. */
+export function RadioLines<Value extends string>(props: RadioLinesProps<Value>) {
+  const { label, name, value, options, onChoose, inRow = false, className = '' } = props;
+  return (
+    <RadioGroup.Root
+      aria-label={name ?? (typeof label === 'string' ? label : undefined)}
+      value={value ?? ''}
+      onValueChange={(chosen) => {
+        const option = options.find((one) => one.value === chosen);
+        if (option) onChoose(option.value);
+      }}
+      className={`${inRow ? 'flex flex-wrap items-center gap-x-6' : 'block'} ${className}`}
+    >
+      <span aria-hidden="true" className="block font-semibold">
+        {label}
+      </span>
+      {options.map((option) => (
+        <label
+          key={option.value}
+          className={`flex min-h-12 items-center ${inRow ? 'gap-2' : 'gap-3 py-0.5'}`}
+        >
+          <RadioGroup.Item
+            value={option.value}
+            aria-keyshortcuts={option.shortcut}
+            className="grid size-6 shrink-0 place-items-center rounded-full border-2 border-ink bg-sheet data-[state=checked]:border-teal"
+          >
+            <RadioGroup.Indicator className="size-3 rounded-full bg-teal" />
+          </RadioGroup.Item>
+          {option.text}
+        </label>
+      ))}
+    </RadioGroup.Root>
+  );
+}
