@@ -1,6 +1,6 @@
 // What is written down of the demo's jobs before they are mapped.
 import { layPath } from '@which-way/core/path';
-import { linesForJob, standardLists } from '@which-way/core/safety';
+import { linesForJob, standardLists, usualPoints } from '@which-way/core/safety';
 import { newId } from './demo-library.mjs';
 
 const note = (add, notes) =>
@@ -156,7 +156,14 @@ export function pumpBefore({ terminals }, add) {
   answer('isolate', { kind: 'done', note: '' });
   answer('lock', { kind: 'done', note: '' });
   answer('prove-tester', { kind: 'proved', tester: 'meter-on-volts', source: 'the starter battery' });
-  answer('prove-dead', { kind: 'dead', volts: 12.4, everyPosition: true });
+  answer('prove-dead', {
+    kind: 'proof',
+    points: usualPoints('battery'),
+    positions: [],
+    noEarth: false,
+    before: [],
+    after: [{ between: ['+', '−'], position: null, volts: 12.4, current: 'DC', lowImpedance: false }],
+  });
   const links = layPath('vehicle', newId);
   add({ kind: 'path-laid', links });
   const test = (from, to, result) =>

@@ -46,6 +46,7 @@ function mappedJob({
     newId,
   );
   add({ kind: 'restructured', change, basedOn: null });
+  if (outOfMachine) add({ kind: 'ends-capped', ends: 'capped' });
   before?.(change, add);
   if (acts > 0) {
     add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });

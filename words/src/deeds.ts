@@ -40,6 +40,8 @@ const WORDS: Record<Deed['kind'], string> = {
   measured: 'a measure of what must fit',
   signed: 'a signature',
   'left-out': 'something left out',
+  'safety-answered-together': 'answers of the safety list',
+  'ends-capped': 'what was done about bare ends',
 };
 
 const CHANGES: Record<StructureChange['change'], string> = {

@@ -1,5 +1,13 @@
-import type { SafetyTrouble } from '@which-way/core/safety';
-import type { SafetyLine, SafetyLineKind, SupplyKind, Tester } from '@which-way/core/log';
+import type { ProofTrouble, SafetyTrouble } from '@which-way/core/safety';
+import type {
+  BareEnds,
+  DeadPoint,
+  HighVoltageStore,
+  SafetyLine,
+  SafetyLineKind,
+  SupplyKind,
+  Tester,
+} from '@which-way/core/log';
 
 export const SUPPLY_WORDS: Record<SupplyKind, { name: string; about: string }> = {
   'plug-in': { name: 'Plug-in mains', about: 'It has a plug, and the plug can be pulled.' },
@@ -30,7 +38,7 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
       why: 'A switch that is off leaves one side of the mains on.',
     },
     fixed: {
-      text: 'Switch off at the breaker or isolator and draw its fuse',
+      text: 'Switch it off at its breaker or isolator; where a fuse feeds it, draw the fuse',
       why: 'A wall switch is no isolator: it may break one pole only, or the wrong one.',
     },
     battery: {
@@ -91,6 +99,24 @@ export function lineWords({ kind, text, why }: Omit<SafetyLine, 'id'>, supply: S
   return { text: text ?? standard.text, why: why ?? standard.why };
 }
 
+export const PEN_WORDS =
+  'A pen-type detector is no proof of dead: it misses shielded and direct voltages. Use a two-pole tester, or a meter on volts.';
+
+export const POINT_WORDS: Record<DeadPoint['is'], string> = {
+  conductor: 'conductor',
+  earth: 'earth of this box',
+  'long-earth': 'earth on a long lead',
+  'long-neutral': 'neutral on a long lead',
+  box: 'the bare box',
+};
+
+export const STORE_WORDS: Record<HighVoltageStore, string> = {
+  microwave: 'Microwave cooker',
+  'picture-tube': 'Picture tube',
+  flash: 'Flash lamp, strobe',
+  other: 'Another store of high voltage',
+};
+
 /** The trouble in a few words, for the list of jobs. */
 export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'not-begun': 'still in the machine',
@@ -102,6 +128,9 @@ export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'other-tester': 'two testers were used',
   'not-every-position': 'not dead in every position',
   'not-dead': 'not proved dead',
+  'against-what': 'not said what dead was proved against',
+  'not-proved': 'not proved dead',
+  'high-voltage': 'stop: high voltage is stored in it',
   'stored-energy': 'stored energy is left',
   'out-of-order': 'the tester was not proved after',
   unsigned: 'nobody answers for it yet',
@@ -122,19 +151,53 @@ export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string
     case 'answer-does-not-fit':
       return `Answer this one with what was measured: ${line}.`;
     case 'pen-is-no-proof':
-      return 'A pen-type detector is no proof of dead: it misses shielded and direct voltages. Use a two-pole tester, or a meter on volts.';
+      return PEN_WORDS;
     case 'other-tester':
       return 'The tester that was proved again is not the one that proved dead.';
     case 'not-every-position':
       return 'Dead was not proved with the switch in every position.';
     case 'not-dead':
       return `${trouble.volts} V was found: it is not dead. Find the feed, isolate it, and prove dead again.`;
+    case 'against-what':
+      return 'It was not said what dead was proved against. Measure again: earth first shows the supply against a live conductor, then every conductor reads nought against it.';
+    case 'not-proved':
+      return proofWords(trouble.why);
+    case 'high-voltage':
+      return `Stop: not with this tool. ${STORE_WORDS[trouble.store]}: it kills with the plug out. It is for those who are trained for it.`;
     case 'stored-energy':
       return `${trouble.volts} V is still stored. Ohms only below 5 V: let it go through a resistor and measure again.`;
     case 'out-of-order':
       return `“${lineWords(trouble.before, supply).text}” was answered after “${line}”. Prove it again, in order.`;
     case 'unsigned':
       return 'Nobody answers for the list yet: say who did it.';
+  }
+}
+
+const at = (positions: readonly string[]): string =>
+  positions.length === 0 ? '' : ` at ${positions.join(', ')}`;
+
+/** What a proof of dead lacks, and what would mend it. */
+export function proofWords(trouble: ProofTrouble): string {
+  const pair = 'between' in trouble ? trouble.between.join(' to ') : '';
+  switch (trouble.code) {
+    case 'volts-there':
+      return `${trouble.volts} V from ${pair}${trouble.position ? ` at ${trouble.position}` : ''}: it is not dead. Find the feed, isolate it, and prove dead again.`;
+    case 'ghost-perhaps':
+      return `${trouble.volts} V from ${pair}, on a meter that loads nothing: it may be ghost volts, and this meter cannot say so. Read again with a two-pole tester that loads.`;
+    case 'high-volts':
+      return `Stop: not with this tool. ${trouble.volts} V is high voltage, for those who are trained for it.`;
+    case 'wrong-dial':
+      return `${pair}: read with the dial on ${trouble.wanted}; on the other one this supply is not seen.`;
+    case 'reference-unproved':
+      return `Nought against ${trouble.point} counts for nothing: it did not show the supply against a live conductor before isolation. It may not be joined to earth at all.`;
+    case 'pair-unproved':
+      return `Nought from ${pair} counts for nothing${at(trouble.positions)}: that pair did not show the supply there before isolation. Two live wires of one line read 0 V between them.`;
+    case 'conductor-unproved':
+      return `Not proved dead: ${trouble.point}${at(trouble.positions)}.`;
+    case 'earth-not-said':
+      return 'Say whether there is an earth here. Without one, take an earth or a neutral there on a long lead.';
+    case 'no-conductor':
+      return 'Name the conductors that come into the box.';
   }
 }
 
@@ -151,3 +214,9 @@ export function troubleList(troubles: readonly SafetyTrouble[], supply: SupplyKi
       : missing.map((one) => troubleWords(one, supply));
   return [...wrong.map((one) => troubleWords(one, supply)), ...many];
 }
+
+/** What was done about bare conductors that stay behind. */
+export const BARE_END_WORDS: Record<BareEnds, string> = {
+  capped: 'Capped or tagged, each one',
+  none: 'None left behind',
+};

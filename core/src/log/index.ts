@@ -26,9 +26,22 @@ export type { Photo, PhotoBox, PhotoPurpose } from './kinds/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/prompt.js';
 export type { Lead, Reading, Value } from './kinds/reading.js';
 export {
+  CURRENTS,
+  POINT_KINDS,
+  type Current,
+  type DeadPoint,
+  type DeadProof,
+  type PointKind,
+  type VoltReading,
+} from './kinds/dead-proof.js';
+export {
+  BARE_ENDS,
   SAFETY_LINES,
+  STORES,
   SUPPLIES,
   TESTERS,
+  type BareEnds,
+  type HighVoltageStore,
   type SafetyAnswer,
   type SafetyLine,
   type SafetyLineKind,
@@ -83,6 +96,7 @@ export {
   stripStepsOf,
   wiresOf,
   wiresOffOf,
+  bareEndsOf,
   worthOf,
 } from './notebook.js';
 export { dependentsOf, namedBy } from './references.js';

@@ -3,7 +3,7 @@ import type { DeedKind, DeedOf } from './deed.js';
 import type { Marking, NoteField, Sister } from './kinds/intake.js';
 import type { MechanicsFact, MechanicsField } from './kinds/mechanics.js';
 import type { Photo } from './kinds/photo.js';
-import type { LiveRecord } from './kinds/safety.js';
+import type { BareEnds, LiveRecord } from './kinds/safety.js';
 import type { StripStep } from './kinds/strip.js';
 import type { Part, Wire } from './kinds/wire.js';
 import type { WorthInputs } from './kinds/worth.js';
@@ -59,6 +59,9 @@ export const worthOf = (log: Log): WorthInputs | null => deedsOf(log, 'worth-not
 export function liveRecordsOf(log: Log): { record: LiveRecord; at: string; event: EventId }[] {
   return liveEvents(log, 'live-recorded').map(({ id, at, what }) => ({ record: what.record, at, event: id }));
 }
+
+/** What was done about bare conductors that stay behind; null: nobody has said. */
+export const bareEndsOf = (log: Log): BareEnds | null => deedsOf(log, 'ends-capped').at(-1)?.ends ?? null;
 
 /** Whether the wires are said to be off the switch; null: nobody has said. */
 export const wiresOffOf = (log: Log): boolean | null => deedsOf(log, 'wires-off').at(-1)?.off ?? null;

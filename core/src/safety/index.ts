@@ -1,8 +1,24 @@
 export {
+  endsInSight,
+  SAFE_VOLTS,
+  highestLeft,
+  proofTroubles,
+  usualPoints,
+  usualReadings,
+  type ProofTrouble,
+  type WantedReading,
+} from './proof-of-dead.js';
+export {
   linesForJob,
   listProblems,
   standardLists,
   type ListLine,
   type SafetyLists,
 } from './standard-list.js';
-export { mayBeLeftOut, safetyStanding, wantedAnswer, type SafetyTrouble } from './standing.js';
+export {
+  mayBeLeftOut,
+  safetyStanding,
+  wantedAnswer,
+  type SafetyStanding,
+  type SafetyTrouble,
+} from './standing.js';

@@ -4,7 +4,26 @@ import { bench } from '../testing/generated.js';
 import { newIdFrom, seededRandom, type LineId } from '../switch/index.js';
 import { readLog, SUPPLIES, type SafetyAnswer, type SafetyLineKind, type SupplyKind } from '../log/index.js';
 import { linesForJob, listProblems, standardLists } from './standard-list.js';
+import { usualPoints, usualReadings } from './proof-of-dead.js';
 import { mayBeLeftOut, safetyStanding, wantedAnswer } from './standing.js';
+
+/** A proof with every usual reading as it should be. */
+function goodProof(supply: SupplyKind): SafetyAnswer {
+  const points = usualPoints(supply);
+  const current = supply === 'battery' ? 'DC' : 'AC';
+  const of = (wanted: string, volts: number) =>
+    usualReadings({ points }, supply)
+      .filter(({ when }) => when === wanted)
+      .map(({ between }) => ({ between, position: null, volts, current, lowImpedance: true }) as const);
+  return {
+    kind: 'proof',
+    points,
+    positions: [],
+    noEarth: false,
+    before: of('before', 230),
+    after: of('after', 0),
+  };
+}
 
 const GOOD: Record<SafetyAnswer['kind'], SafetyAnswer> = {
   done: { kind: 'done', note: '' },
@@ -12,6 +31,8 @@ const GOOD: Record<SafetyAnswer['kind'], SafetyAnswer> = {
   proved: { kind: 'proved', tester: 'two-pole', source: 'the bench socket' },
   dead: { kind: 'dead', volts: 0.2, everyPosition: true },
   discharged: { kind: 'discharged', before: 38, after: 0.4 },
+  proof: goodProof('plug-in'),
+  'high-voltage': { kind: 'high-voltage', store: 'microwave' },
 };
 
 /** A job with a list of this supply begun, and ways to answer it. */
@@ -20,8 +41,10 @@ function begun(supply: SupplyKind) {
   const lines = linesForJob(standardLists(), supply, newIdFrom(seededRandom(5)));
   on.add({ kind: 'safety-begun', list: { supply, lines, codeNote: '' } });
   const idOf = (kind: SafetyLineKind) => lines.find((line) => line.kind === kind)?.id as LineId;
-  const answer = (kind: SafetyLineKind, given: SafetyAnswer | null = GOOD[wantedAnswer(kind)]) =>
-    on.add({ kind: 'safety-answered', line: idOf(kind), answer: given });
+  const answer = (
+    kind: SafetyLineKind,
+    given: SafetyAnswer | null = kind === 'prove-dead' ? goodProof(supply) : GOOD[wantedAnswer(kind)],
+  ) => on.add({ kind: 'safety-answered', line: idOf(kind), answer: given });
   const answerAll = () => lines.forEach(({ kind }) => answer(kind));
   const sign = () => on.add({ kind: 'safety-signed', by: 'Ada of the bench' });
   const codes = (now: string | null = null) =>
@@ -66,6 +89,8 @@ describe('the safety list', () => {
     ['a suppressor at 38 V', 'discharge', { kind: 'discharged', before: 38, after: 38 }, 'stored-energy'],
     ['exactly 5 V left', 'discharge', { kind: 'discharged', before: 38, after: 5 }, 'stored-energy'],
     ['a proof said to be not applicable', 'prove-dead', GOOD['not-applicable'], 'cannot-be-left-out'],
+    ['a picture tube', 'discharge', { kind: 'high-voltage', store: 'picture-tube' }, 'high-voltage'],
+    ['nothing measured', 'prove-dead', { ...goodProof('plug-in'), after: [] } as SafetyAnswer, 'not-proved'],
     ['a bare tick where volts are wanted', 'discharge', GOOD.done, 'answer-does-not-fit'],
   ])('stays shut at %s', (_, kind, given, code) => {
     const { answerAll, answer, sign, codes, standing } = begun('plug-in');
@@ -77,6 +102,31 @@ describe('the safety list', () => {
     sign();
     expect(codes()).toContain(code);
     expect(standing()).toMatchObject({ open: false, signed: null });
+  });
+
+  it('takes several answers with one tap, in their order', () => {
+    const { on, lines, sign, codes, standing } = begun('plug-in');
+    const together = (kinds: SafetyLineKind[]) =>
+      on.add({
+        kind: 'safety-answered-together',
+        answers: lines
+          .filter(({ kind }) => kinds.includes(kind))
+          .map(({ id, kind }) => ({ line: id, answer: GOOD[wantedAnswer(kind)] })),
+      });
+    together(['isolate', 'lock', 'other-circuits']);
+    const proofs = together(['prove-tester', 'prove-dead', 'prove-again']);
+    together(['discharge', 'meter']);
+    sign();
+    expect(standing().open).toBe(true);
+    on.add({ kind: 'withdrawn', target: proofs.id, basedOn: null });
+    expect(codes()).toEqual(['unanswered', 'unanswered', 'unanswered']);
+  });
+
+  it('does not take an older proof, which says nothing of its references, where the breaker is elsewhere', () => {
+    const { answerAll, answer, codes } = begun('fixed');
+    answerAll();
+    answer('prove-dead', GOOD.dead);
+    expect(codes()).toContain('against-what');
   });
 
   it('takes a reason where a line may be left out', () => {
@@ -129,6 +179,7 @@ describe('the safety list', () => {
       null,
       ...Object.values(GOOD),
       { kind: 'proved', tester: 'pen', source: 'x' },
+      { kind: 'proof', points: usualPoints('plug-in'), positions: [], noEarth: false, before: [], after: [] },
       { kind: 'dead', volts: 12, everyPosition: true },
       { kind: 'discharged', before: 9, after: 6 },
     );
@@ -142,6 +193,8 @@ describe('the safety list', () => {
           const one = given[place];
           if (one?.kind === 'not-applicable') return mayBeLeftOut(kind);
           if (one?.kind === 'proved') return wantedAnswer(kind) === 'proved' && one.tester !== 'pen';
+          if (one?.kind === 'high-voltage') return false;
+          if (one?.kind === 'proof') return kind === 'prove-dead' && one.after.length > 0;
           if (one?.kind === 'dead') return kind === 'prove-dead' && one.volts < 5;
           if (one?.kind === 'discharged') return kind === 'discharge' && one.after < 5;
           return one?.kind === 'done' && wantedAnswer(kind) === 'done';

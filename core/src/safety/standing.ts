@@ -5,11 +5,12 @@ import {
   type SafetyLine,
   type SafetyLineKind,
   type SafetyList,
+  type SupplyKind,
+  type HighVoltageStore,
 } from '../log/index.js';
 import { type LineId } from '../switch/index.js';
+import { endsInSight, proofTroubles, SAFE_VOLTS, type ProofTrouble } from './proof-of-dead.js';
 
-/** Below this many volts ohms may be measured (common practice). */
-export const SAFE_VOLTS = 5;
 /** After this many hours a list is looked at again before work goes on (common practice: not from one day to the next). */
 export const STALE_HOURS = 12;
 
@@ -23,6 +24,9 @@ export type SafetyTrouble =
   | { code: 'pen-is-no-proof'; line: SafetyLine }
   | { code: 'other-tester'; line: SafetyLine }
   | { code: 'not-every-position'; line: SafetyLine }
+  | { code: 'against-what'; line: SafetyLine }
+  | { code: 'not-proved'; line: SafetyLine; why: ProofTrouble }
+  | { code: 'high-voltage'; line: SafetyLine; store: HighVoltageStore }
   | { code: 'not-dead'; line: SafetyLine; volts: number }
   | { code: 'stored-energy'; line: SafetyLine; volts: number }
   | { code: 'out-of-order'; line: SafetyLine; before: SafetyLine }
@@ -74,7 +78,13 @@ export function safetyStanding(log: Log, outOfMachine: boolean, now: string | nu
 
 /** The list begun last, with what was answered since; an answer after the signature takes the signature back. */
 function latestRound(log: Log) {
-  const kinds = ['safety-begun', 'safety-answered', 'safety-signed', 're-energised'] as const;
+  const kinds = [
+    'safety-begun',
+    'safety-answered',
+    'safety-answered-together',
+    'safety-signed',
+    're-energised',
+  ] as const;
   const live = new Set(kinds.flatMap((kind) => liveEvents(log, kind).map(({ id }) => id)));
   let list: SafetyList | null = null;
   let signed: SafetyStanding['signed'] = null;
@@ -91,6 +101,11 @@ function latestRound(log: Log) {
       if (what.answer) answers.set(what.line, { answer: what.answer, at: place });
       else answers.delete(what.line);
       signed = null;
+    } else if (what.kind === 'safety-answered-together') {
+      what.answers.forEach(({ line, answer }, within) =>
+        answers.set(line, { answer, at: place + within / (what.answers.length + 1) }),
+      );
+      signed = null;
     } else if (what.kind === 'safety-signed') signed = { by: what.by, at };
     else if (what.kind === 're-energised') energised = what.reason;
   });
@@ -103,15 +118,16 @@ function latestRound(log: Log) {
 }
 
 /** What kind of answer a line wants; others only say that it is done. */
-const WANTS: Partial<Record<SafetyLineKind, SafetyAnswer['kind']>> = {
+type Wanted = 'done' | 'proved' | 'proof' | 'discharged';
+const WANTS: Partial<Record<SafetyLineKind, Wanted>> = {
   'prove-tester': 'proved',
   'prove-again': 'proved',
-  'prove-dead': 'dead',
+  'prove-dead': 'proof',
   discharge: 'discharged',
 };
 
 /** The answer that settles a line of this kind. */
-export const wantedAnswer = (kind: SafetyLineKind): SafetyAnswer['kind'] => WANTS[kind] ?? 'done';
+export const wantedAnswer = (kind: SafetyLineKind): Wanted => WANTS[kind] ?? 'done';
 
 /** Lines that no reason can replace, as long as the switch is in the machine. */
 const ALWAYS: ReadonlySet<SafetyLineKind> = new Set([
@@ -128,30 +144,45 @@ export const mayBeLeftOut = (kind: SafetyLineKind): boolean => !ALWAYS.has(kind)
 function listTroubles(list: SafetyList, answers: ReadonlyMap<LineId, Answered>): SafetyTrouble[] {
   const troubles = list.lines.flatMap((line): SafetyTrouble[] => {
     const given = answers.get(line.id)?.answer;
-    return given ? lineTroubles(line, given) : [{ code: 'unanswered', line }];
+    return given ? lineTroubles(line, given, list.supply) : [{ code: 'unanswered', line }];
   });
-  return [...troubles, ...proofTroubles(list, answers)];
+  return [...troubles, ...orderTroubles(list, answers)];
 }
 
-function lineTroubles(line: SafetyLine, answer: SafetyAnswer): SafetyTrouble[] {
+function lineTroubles(line: SafetyLine, answer: SafetyAnswer, supply: SupplyKind): SafetyTrouble[] {
   if (answer.kind === 'not-applicable')
     return mayBeLeftOut(line.kind) ? [] : [{ code: 'cannot-be-left-out', line }];
+  if (answer.kind === 'high-voltage') return [{ code: 'high-voltage', line, store: answer.store }];
+  if (answer.kind === 'dead')
+    return line.kind === 'prove-dead'
+      ? olderProof(line, answer, supply)
+      : [{ code: 'answer-does-not-fit', line }];
   if (answer.kind !== wantedAnswer(line.kind)) return [{ code: 'answer-does-not-fit', line }];
   switch (answer.kind) {
     case 'done':
       return [];
     case 'proved':
       return answer.tester === 'pen' ? [{ code: 'pen-is-no-proof', line }] : [];
-    case 'dead':
-      if (answer.volts >= SAFE_VOLTS) return [{ code: 'not-dead', line, volts: answer.volts }];
-      return answer.everyPosition ? [] : [{ code: 'not-every-position', line }];
+    case 'proof':
+      return proofTroubles(answer, supply).map((why) => ({ code: 'not-proved', line, why }));
     case 'discharged':
       return answer.after >= SAFE_VOLTS ? [{ code: 'stored-energy', line, volts: answer.after }] : [];
   }
 }
 
+/** A proof that does not say what it was measured against: it stands where the ends of the supply are in sight. */
+function olderProof(
+  line: SafetyLine,
+  { volts, everyPosition }: { volts: number; everyPosition: boolean },
+  supply: SupplyKind,
+): SafetyTrouble[] {
+  if (volts >= SAFE_VOLTS) return [{ code: 'not-dead', line, volts }];
+  if (!everyPosition) return [{ code: 'not-every-position', line }];
+  return endsInSight(supply) ? [] : [{ code: 'against-what', line }];
+}
+
 /** The tester is proved before and after, the same one both times: an older answer to a later line proves nothing. */
-function proofTroubles({ lines }: SafetyList, answers: ReadonlyMap<LineId, Answered>): SafetyTrouble[] {
+function orderTroubles({ lines }: SafetyList, answers: ReadonlyMap<LineId, Answered>): SafetyTrouble[] {
   const of = (kind: SafetyLineKind) => {
     const line = lines.find((one) => one.kind === kind);
     const given = line && answers.get(line.id);

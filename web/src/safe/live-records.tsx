@@ -1,9 +1,11 @@
+import { CURRENTS, type Current } from '@which-way/core/log';
+import { Choice } from '../shared/controls/choice.js';
+import { readVolts } from './volts-field.js';
 import { liveRecordsOf } from '@which-way/core/log';
 import { type RecordId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { readAmount } from '../shared/controls/amount.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { CheckLine } from '../shared/controls/check-line.js';
 
@@ -17,7 +19,8 @@ export function LiveRecords() {
   const records = useMemo(() => liveRecordsOf(log), [log]);
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState(EMPTY);
-  const volts = readAmount(typed.volts, 10_000);
+  const [current, setCurrent] = useState<Current>('AC');
+  const volts = readVolts(typed.volts);
   const missing = [
     typed.where.trim() === '' ? 'where' : '',
     typeof volts === 'number' ? '' : 'the volts, such as 231',
@@ -32,6 +35,7 @@ export function LiveRecords() {
       id: newId<RecordId>(),
       where: typed.where.trim(),
       volts,
+      current,
       reason: typed.reason.trim(),
       by: typed.by.trim(),
     };
@@ -59,8 +63,10 @@ export function LiveRecords() {
       <ul className="mt-2 grid gap-2">
         {records.map(({ record, at, event }) => (
           <li key={event} className="border-l-4 border-brick pl-3">
-            <strong className="font-mono">{record.volts} V</strong> at {record.where}, by {record.by},{' '}
-            {new Date(at).toLocaleString()}. {record.reason}
+            <strong className="font-mono">
+              {record.volts} V{record.current && ` ${record.current}`}
+            </strong>{' '}
+            at {record.where}, by {record.by}, {new Date(at).toLocaleString()}. {record.reason}
           </li>
         ))}
       </ul>
@@ -72,6 +78,12 @@ export function LiveRecords() {
         <form onSubmit={keep} className="mt-2 grid gap-3">
           {text('where', 'Between which points, in which position', 200)}
           {text('volts', 'Volts', 9)}
+          <Choice
+            label="AC or DC"
+            value={current}
+            options={CURRENTS.map((value) => ({ value, text: value }))}
+            onChoose={setCurrent}
+          />
           {text('reason', 'Why it cannot be done dead', 300)}
           {text('by', 'Competent person', 80)}
           <CheckLine checked={typed.dial} onChange={(ticked) => setTyped({ ...typed, dial: ticked })}>

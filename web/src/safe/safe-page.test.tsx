@@ -2,8 +2,9 @@ import { linesForJob, standardLists } from '@which-way/core/safety';
 import type { Deed, SafetyAnswer } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
-import { choose, fill, press, row, screen, tick, until } from '../testing/acts.js';
+import { choose, fill, press, row, screen, send, tick, until } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
+import { givenOnce } from './given-once.js';
 import { SafePage } from './safe-page.js';
 
 const lines = linesForJob(standardLists(), 'extra-low', newId);
@@ -56,7 +57,7 @@ describe('the safety list on the screen', () => {
     const discharge = row('stored energy');
     fill('Volts found', '38', discharge);
     fill('Volts after the resistor', 'none', discharge);
-    expect(discharge.textContent).toContain('Volts such as 0,4 or 38.');
+    expect(discharge.textContent).toContain('Volts such as 0,4 or -38.');
     press('Keep', discharge);
     fill('Volts after the resistor', '0,4', discharge);
     press('Keep', discharge);
@@ -71,11 +72,14 @@ describe('the safety list on the screen', () => {
     const { written } = await renderJob(<SafePage />, ALL.slice(0, 4), { outOfMachine: false });
     localStorage.clear();
     fill('Who did it?', 'Ada');
-    const sign = () => screen.getByRole<HTMLButtonElement>('button', { name: 'I answer for this list' });
-    expect(sign().disabled).toBe(true);
-    press('Done', row('Dial on ohms'));
+    const sign = () => screen.getByRole<HTMLButtonElement>('button', { name: /I answer for this list/ });
+    press('Answer again', row('stored energy'));
+    await until(() => expect(sign().disabled).toBe(true));
+    fill('Volts found', '12', row('stored energy'));
+    fill('Volts after the resistor', '0,2', row('stored energy'));
+    press('Keep', row('stored energy'));
     await until(() => expect(sign().disabled).toBe(false));
-    press('I answer for this list');
+    press('All of it is so, and I answer for this list');
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
     expect(screen.getByText('The Map is open')).toBeVisible();
   });
@@ -125,6 +129,7 @@ describe('the safety list on the screen', () => {
 
   it('does not take a pen as proof, and says why', async () => {
     const fixed = linesForJob(standardLists(), 'plug-in', newId);
+    givenOnce.setState({ tester: null, source: '' });
     const { written } = await renderJob(
       <SafePage />,
       [{ kind: 'safety-begun', list: { supply: 'plug-in', lines: fixed, codeNote: '' } }],
@@ -133,8 +138,101 @@ describe('the safety list on the screen', () => {
     const line = row('Prove the tester on');
     choose('Pen-type detector', line);
     fill('On which known source?', 'socket', line);
-    press('It showed the voltage', line);
-    await until(() => expect(written('safety-answered')).toHaveLength(1));
     expect(screen.getByText(/A pen-type detector is no proof of dead/)).toBeVisible();
+    fill('Volts from L to N', '0');
+    press('Keep', row('Prove dead'));
+    await until(() => expect(written('safety-answered')).toHaveLength(1));
+    expect(screen.getByText(/lines are not answered yet/)).toBeVisible();
+  });
+
+  it('is done in four taps or typed values for a plug in sight, once tester and source were given', async () => {
+    givenOnce.setState({ tester: 'two-pole', source: 'the bench socket', who: 'Ada' });
+    const { written } = await renderJob(<SafePage />, [], { outOfMachine: false });
+    await until(() =>
+      expect(screen.getByRole('button', { name: /^Plug-in/ }).closest('fieldset')?.disabled).toBe(false),
+    );
+    press(/^Plug-in mains/);
+    await until(() => expect(row('Pull the plug and keep it in sight')).toBeVisible());
+    press('All 2 are so');
+    await until(() => expect(written('safety-answered-together')).toHaveLength(1));
+    fill('Volts from L to N', '0');
+    send('Volts from L to N');
+    await until(() => expect(written('safety-answered-together')).toHaveLength(2));
+    expect(screen.getByText('The Map is shut')).toBeVisible();
+    press('All of it is so, and I answer for this list');
+    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
+  });
+
+  it('is done in twelve for two conductors and an earth that are wired in, live readings and signature included', async () => {
+    givenOnce.setState({ tester: 'two-pole', source: 'the bench socket', who: 'Ada' });
+    await renderJob(<SafePage />, [], { outOfMachine: false });
+    await until(() =>
+      expect(screen.getByRole('button', { name: /^Fixed/ }).closest('fieldset')?.disabled).toBe(false),
+    );
+    let inputs = 0;
+    const tap = async (name: string | RegExp, words?: string) => {
+      inputs += 1;
+      await until(() => press(name, words === undefined ? undefined : row(words)));
+    };
+    const volts = async (label: string, typed: string) => {
+      inputs += 1;
+      await until(() => fill(label, typed));
+      send(label);
+    };
+    await tap(/^Fixed mains/);
+    await volts('Live volts from L to Earth', '231');
+    await tap('All 2 are so');
+    await tap('It showed the voltage', 'Prove the tester on');
+    await volts('Volts from L to Earth', '0');
+    await volts('Volts from N to Earth', '0,1');
+    await volts('Volts from L to N', '0');
+    await tap('It showed the voltage', 'Prove the tester again');
+    await tap('All of it is so, and I answer for this list');
+    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    expect(inputs).toBeLessThanOrEqual(12);
+  });
+
+  it('says of nought against an unproved box that it counts for nothing', async () => {
+    givenOnce.setState({ tester: 'two-pole', source: 'the bench socket' });
+    const fixed = linesForJob(standardLists(), 'fixed', newId);
+    const dead = fixed.find(({ kind }) => kind === 'prove-dead')?.id as never;
+    const between = (one: string): [string, string] => [one, 'Box'];
+    const after = ['L', 'N'].map((one) => ({
+      ...{ between: between(one), position: null, volts: 0, lowImpedance: true },
+      current: 'AC' as const,
+    }));
+    const points = [
+      ...['L', 'N'].map((name) => ({ name, is: 'conductor' as const })),
+      { name: 'Box', is: 'box' as const },
+    ];
+    await renderJob(
+      <SafePage />,
+      [
+        { kind: 'safety-begun', list: { supply: 'fixed', lines: fixed, codeNote: '' } },
+        {
+          kind: 'safety-answered',
+          line: dead,
+          answer: { kind: 'proof', points, positions: [], noEarth: true, before: [], after },
+        },
+      ],
+      { outOfMachine: false },
+    );
+    expect(screen.getByText(/Nought against Box counts for nothing/)).toBeVisible();
+    expect(screen.getByText('Not proved dead: L.')).toBeVisible();
+  });
+
+  it('takes out of the machine with one line for what stays behind', async () => {
+    const { written } = await renderJob(<SafePage />, [], { outOfMachine: true });
+    press('Capped or tagged, each one');
+    await until(() => expect(written('ends-capped')).toEqual([{ kind: 'ends-capped', ends: 'capped' }]));
+    await until(() => expect(screen.getByText('Capped or tagged, each one.')).toBeVisible());
+  });
+
+  it('stops at a store of high voltage', async () => {
+    await renderJob(<SafePage />, [begun], { outOfMachine: false });
+    press(/^It stores high voltage/);
+    press('Picture tube');
+    await until(() => expect(screen.getByText(/^Stop: not with this tool/)).toBeVisible());
   });
 });

@@ -1,7 +1,6 @@
 import { questions } from '../api/questions.js';
 import { linesForJob } from '@which-way/core/safety';
 import { ACTS_OF, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/log';
-import { PERSON_LETTERS } from '@which-way/core/schema';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { toast } from 'sonner';
@@ -15,7 +14,8 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { UndoButtons } from '../shared/frame/sub-nav.js';
 import { SUPPLY_WORDS, troubleList } from '@which-way/words/safety';
 import { LiveRecords } from './live-records.js';
-import { SafetyRow } from './safety-row.js';
+import { BareEnds } from './bare-ends.js';
+import { SafetyList } from './safety-list.js';
 import { useSafety } from './use-safety.js';
 import { CheckLine } from '../shared/controls/check-line.js';
 
@@ -27,7 +27,6 @@ export function SafePage() {
   const { list, by } = standing;
   const supply = list?.supply ?? 'plug-in';
   const [choosing, setChoosing] = useState(false);
-  const next = list?.lines.find(({ id }) => !standing.answers.has(id))?.id ?? null;
   return (
     <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid min-w-0 content-start gap-5">
@@ -59,22 +58,7 @@ export function SafePage() {
                 {list.codeNote}
               </Notice>
             )}
-            <ol className="border-t-2 border-line" aria-label="Safety list">
-              {list.lines.map((line, index) => (
-                <SafetyRow
-                  key={line.id}
-                  line={line}
-                  number={index + 1}
-                  supply={supply}
-                  answer={standing.answers.get(line.id) ?? null}
-                  next={line.id === next}
-                />
-              ))}
-            </ol>
-            <Signature
-              signed={standing.signed}
-              ready={standing.troubles.every(({ code }) => code === 'unsigned')}
-            />
+            <SafetyList list={list} standing={standing} />
           </>
         )}
         {by === 'out-of-machine' && (
@@ -86,6 +70,7 @@ export function SafePage() {
               Nothing else is asked. Capacitors on the switch itself may still hold a charge: short them
               through a resistor first.
             </p>
+            <BareEnds />
             <PlainButton
               className="justify-self-start"
               onClick={() =>
@@ -177,51 +162,6 @@ function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun:
   );
 }
 
-function Signature({ signed, ready }: { signed: { by: string; at: string } | null; ready: boolean }) {
-  const session = useSession();
-  const [name, setName] = useState(() => localStorage.getItem('who') ?? '');
-  if (signed) {
-    return (
-      <p className="flex items-center gap-3 text-large">
-        <Check className="text-teal" aria-hidden="true" />
-        <span>
-          <strong>{signed.by}</strong> answers for it, {new Date(signed.at).toLocaleString()}.
-        </span>
-      </p>
-    );
-  }
-  return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (name.trim() === '') return;
-        localStorage.setItem('who', name.trim());
-        session.emit({ kind: 'safety-signed', by: name.trim() });
-      }}
-    >
-      <label className="grow sm:max-w-xs">
-        <span className="font-semibold">Who did it?</span>
-        <input
-          value={name}
-          maxLength={PERSON_LETTERS}
-          autoComplete="name"
-          onChange={(event) => setName(event.target.value)}
-          className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"
-        />
-      </label>
-      <PlainButton type="submit" look="strong" className="min-h-12" disabled={!ready || name.trim() === ''}>
-        I answer for this list
-      </PlainButton>
-      {!ready && (
-        <p className="basis-full text-small text-quiet">
-          When every line is answered and nothing on the right is against it.
-        </p>
-      )}
-    </form>
-  );
-}
-
 function Standing({ supply }: { supply: SupplyKind }) {
   const standing = useSafety();
   const session = useSession();
@@ -263,6 +203,7 @@ function Standing({ supply }: { supply: SupplyKind }) {
           >
             The wires are off the switch
           </CheckLine>
+          {wiresOff === true && <BareEnds />}
           <PlainButton
             className="justify-self-start"
             onClick={() => session.emit({ kind: 're-energised', reason: '' })}

@@ -1,22 +1,19 @@
-import { mayBeLeftOut, wantedAnswer } from '@which-way/core/safety';
-import { PROVING_SOURCE_LETTERS, REASON_LETTERS } from '@which-way/core/schema';
-import {
-  TESTERS,
-  type SafetyAnswer,
-  type SafetyLine,
-  type SupplyKind,
-  type Tester,
-} from '@which-way/core/log';
-import { useId, useState, type ReactNode } from 'react';
+import { highestLeft, mayBeLeftOut, wantedAnswer } from '@which-way/core/safety';
+import { REASON_LETTERS } from '@which-way/core/schema';
+import { STORES, type SafetyAnswer, type SafetyLine, type SupplyKind } from '@which-way/core/log';
+import { lineWords, STORE_WORDS, TESTER_WORDS } from '@which-way/words/safety';
+import { useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
-import { readAmount } from '../shared/controls/amount.js';
-import { Choice } from '../shared/controls/choice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { lineWords, TESTER_WORDS } from '@which-way/words/safety';
-import { CheckLine } from '../shared/controls/check-line.js';
+import { ProvedWith, useProvedAnswer } from './proved-with.js';
+import { useVolts, VoltsField } from './volts-field.js';
 
 interface SafetyRowProps {
   line: SafetyLine;
+  /** The desk of the proof of dead, on its own line. */
+  proof?: ReactNode;
+  /** What is asked on this line in the place of its own question. */
+  asked?: ReactNode;
   number: number;
   supply: SupplyKind;
   answer: SafetyAnswer | null;
@@ -25,7 +22,7 @@ interface SafetyRowProps {
 }
 
 /** One line of the list: what to do, why, and its answer. */
-export function SafetyRow({ line, number, supply, answer, next }: SafetyRowProps) {
+export function SafetyRow({ line, proof, asked, number, supply, answer, next }: SafetyRowProps) {
   const session = useSession();
   const [leaving, setLeaving] = useState(false);
   const { text, why } = lineWords(line, supply);
@@ -47,9 +44,12 @@ export function SafetyRow({ line, number, supply, answer, next }: SafetyRowProps
         <div className="grid min-w-0 items-center gap-x-4 sm:grid-cols-[3fr_2fr_auto]">
           <h2 className="font-bold">{text}</h2>
           <span>{answerWords(answer)}</span>
-          <PlainButton look="quiet" className="!px-2" onClick={() => give(null)}>
-            Answer again
-          </PlainButton>
+          {!proof && (
+            <PlainButton look="quiet" className="!px-2" onClick={() => give(null)}>
+              Answer again
+            </PlainButton>
+          )}
+          {proof && <div className="col-span-full">{proof}</div>}
         </div>
       ) : (
         <div className="grid min-w-0 gap-2">
@@ -57,7 +57,8 @@ export function SafetyRow({ line, number, supply, answer, next }: SafetyRowProps
             <h2 className={`leading-snug font-bold ${next ? 'text-title' : 'text-large'}`}>{text}</h2>
             {why && <p className="text-quiet">{why}</p>}
           </div>
-          {leaving ? (
+          {asked ?? proof}
+          {asked ? null : leaving ? (
             <LeaveOut onGive={give} onBack={() => setLeaving(false)} />
           ) : (
             <div className="flex flex-wrap items-end gap-3">
@@ -85,10 +86,16 @@ function answerWords(answer: SafetyAnswer): string {
       return `${TESTER_WORDS[answer.tester]}, on ${answer.source}`;
     case 'dead':
       return `At most ${answer.volts} V${answer.everyPosition ? ', in every position' : ', not in every position'}`;
+    case 'proof':
+      return `${count(answer.after.length)}, at most ${highestLeft(answer) ?? 0} V`;
     case 'discharged':
       return `${answer.before} V found, ${answer.after} V after`;
+    case 'high-voltage':
+      return `Stop: ${STORE_WORDS[answer.store]}`;
   }
 }
+
+const count = (readings: number): string => (readings === 1 ? '1 reading' : `${readings} readings`);
 
 interface Asking {
   onGive: (answer: SafetyAnswer) => void;
@@ -131,101 +138,57 @@ function Done({ onGive }: Asking) {
 }
 
 function Proved({ onGive }: Asking) {
-  const [tester, setTester] = useState<Tester | null>(null);
-  const [source, setSource] = useState('');
-  const ready = tester !== null && source.trim() !== '';
+  const answer = useProvedAnswer();
   return (
     <div className="grid gap-3">
-      <Choice
-        label="What is it proved with?"
-        value={tester}
-        options={TESTERS.map((value) => ({ value, text: TESTER_WORDS[value] }))}
-        onChoose={setTester}
-      />
-      <div className="flex flex-wrap items-end gap-3">
-        <label>
-          On which known source?
-          <input
-            value={source}
-            maxLength={PROVING_SOURCE_LETTERS}
-            placeholder="the bench socket, 230 V"
-            onChange={(event) => setSource(event.target.value)}
-            className={`${INPUT} w-72 max-w-full placeholder:text-quiet`}
-          />
-        </label>
-        <PlainButton
-          disabled={!ready}
-          onClick={() => tester && onGive({ kind: 'proved', tester, source: source.trim() })}
-        >
-          It showed the voltage
-        </PlainButton>
-      </div>
-    </div>
-  );
-}
-
-const MOST_VOLTS = 10_000;
-
-/** Volts as typed, and what is wrong with them; nothing typed is wrong too. */
-function useVolts() {
-  const [typed, setTyped] = useState('');
-  const volts = readAmount(typed, MOST_VOLTS);
-  return { typed, setTyped, volts: volts ?? null, wrong: volts === undefined };
-}
-
-function Volts({ label, field }: { label: string; field: ReturnType<typeof useVolts> }) {
-  const trouble = useId();
-  return (
-    <div>
-      <label>
-        {label}
-        <input
-          inputMode="decimal"
-          value={field.typed}
-          maxLength={9}
-          aria-invalid={field.wrong}
-          aria-describedby={field.wrong ? trouble : undefined}
-          onChange={(event) => field.setTyped(event.target.value)}
-          className={`${INPUT} w-36 font-mono`}
-        />
-      </label>
-      {field.wrong && (
-        <p id={trouble} className="text-small text-brick">
-          Volts such as 0,4 or 38.
-        </p>
-      )}
-    </div>
-  );
-}
-
-function Dead({ onGive }: Asking) {
-  const highest = useVolts();
-  const [every, setEvery] = useState(false);
-  return (
-    <div className="grid gap-2">
-      <CheckLine checked={every} onChange={setEvery}>
-        Measured with the switch in every position
-      </CheckLine>
-      <Keep
-        ready={highest.volts !== null}
-        onKeep={() => onGive({ kind: 'dead', volts: highest.volts ?? 0, everyPosition: every })}
+      <ProvedWith />
+      <PlainButton
+        className="justify-self-start"
+        disabled={answer === null}
+        onClick={() => answer && onGive(answer)}
       >
-        <Volts label="Highest volts found" field={highest} />
-      </Keep>
+        It showed the voltage
+      </PlainButton>
     </div>
   );
 }
 
+/** Stored energy: what was found, and what is left; or that it is a store that this tool stops at. */
 function Discharged({ onGive }: Asking) {
   const [before, after] = [useVolts(), useVolts()];
+  const [storing, setStoring] = useState(false);
   return (
-    <Keep
-      ready={before.volts !== null && after.volts !== null}
-      onKeep={() => onGive({ kind: 'discharged', before: before.volts ?? 0, after: after.volts ?? 0 })}
-    >
-      <Volts label="Volts found" field={before} />
-      <Volts label="Volts after the resistor" field={after} />
-    </Keep>
+    <div className="grid gap-2">
+      <Keep
+        ready={before.volts !== null && after.volts !== null}
+        onKeep={() =>
+          onGive({
+            kind: 'discharged',
+            before: Math.abs(before.volts ?? 0),
+            after: Math.abs(after.volts ?? 0),
+          })
+        }
+      >
+        <VoltsField label="Volts found" field={before} />
+        <VoltsField label="Volts after the resistor" field={after} />
+      </Keep>
+      {storing ? (
+        <div className="flex flex-wrap items-center gap-2">
+          {STORES.map((store) => (
+            <PlainButton key={store} onClick={() => onGive({ kind: 'high-voltage', store })}>
+              {STORE_WORDS[store]}
+            </PlainButton>
+          ))}
+          <PlainButton look="quiet" onClick={() => setStoring(false)}>
+            None of these
+          </PlainButton>
+        </div>
+      ) : (
+        <PlainButton look="quiet" className="justify-self-start !px-1" onClick={() => setStoring(true)}>
+          It stores high voltage: microwave, picture tube, flash
+        </PlainButton>
+      )}
+    </div>
   );
 }
 
@@ -246,10 +209,10 @@ function Keep({ ready, onKeep, children }: { ready: boolean; onKeep: () => void;
   );
 }
 
-const QUESTIONS: Record<SafetyAnswer['kind'], (asking: Asking) => ReactNode> = {
+const QUESTIONS: Record<ReturnType<typeof wantedAnswer>, (asking: Asking) => ReactNode> = {
   done: (asking) => <Done {...asking} />,
   proved: (asking) => <Proved {...asking} />,
-  dead: (asking) => <Dead {...asking} />,
   discharged: (asking) => <Discharged {...asking} />,
-  'not-applicable': () => null,
+  // Read on a desk of its own: it grows reading by reading.
+  proof: () => null,
 };

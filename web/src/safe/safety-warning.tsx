@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { BareEnds } from './bare-ends.js';
 import { useSafety } from './use-safety.js';
 
 /** On the Map of a switch that is still in its machine: an old list, and wires that make readings lie. */
@@ -10,6 +11,8 @@ export function SafetyWarning() {
   const standing = useSafety();
   const session = useSession();
   const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
+  const real = useJobState(({ job }) => job !== null && job.simulation === null);
+  if (standing.by === 'out-of-machine') return real ? <BareEnds quietOnceSaid /> : null;
   if (standing.by !== 'list') return null;
   return (
     <>
@@ -32,6 +35,7 @@ export function SafetyWarning() {
           </PlainButton>
         </Notice>
       )}
+      {wiresOff === true && <BareEnds quietOnceSaid />}
       <PlainButton look="quiet" onClick={() => session.emit({ kind: 're-energised', reason: '' })}>
         It had power again
       </PlainButton>

@@ -29,6 +29,10 @@ export function fill(label: string | RegExp, value: string, within_: HTMLElement
   fireEvent.blur(field);
 }
 
+/** Enter in a field: its form is sent. */
+export const send = (label: string | RegExp): void =>
+  void fireEvent.submit(screen.getAllByLabelText(label)[0]?.closest('form') as HTMLFormElement);
+
 export const tick = (label: string | RegExp, within_: HTMLElement = document.body): void =>
   void fireEvent.click(within(within_).getByLabelText(label));
 

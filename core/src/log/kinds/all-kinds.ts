@@ -10,7 +10,16 @@ import { meterChecked, meterFailed } from './meter.js';
 import { photoTaken } from './photo.js';
 import { promptShown, skipped } from './prompt.js';
 import { restructured } from './restructured.js';
-import { liveRecorded, reEnergised, safetyAnswered, safetyBegun, safetySigned, wiresOff } from './safety.js';
+import {
+  endsCapped,
+  liveRecorded,
+  reEnergised,
+  safetyAnswered,
+  safetyAnsweredTogether,
+  safetyBegun,
+  safetySigned,
+  wiresOff,
+} from './safety.js';
 import { signed } from './signed.js';
 import { stripped } from './strip.js';
 import { pathLaid, pathTested } from './supply-path.js';
@@ -57,4 +66,6 @@ export const KINDS = {
   measured: measured,
   signed: signed,
   'left-out': leftOut,
+  'safety-answered-together': safetyAnsweredTogether,
+  'ends-capped': endsCapped,
 } as const;

@@ -7,6 +7,7 @@ import {
   MOST_SAFETY_LINES,
   object,
   oneOf,
+  optional,
   orNull,
   PERSON_LETTERS,
   PROVING_SOURCE_LETTERS,
@@ -18,6 +19,7 @@ import {
   type TypeOf,
 } from '../../schema/index.js';
 import type { LineId, RecordId } from '../../switch/index.js';
+import { CURRENTS, deadProofFields, signedVolts } from './dead-proof.js';
 import { defineKind } from './define-kind.js';
 
 /** Where the energy comes from. */
@@ -52,15 +54,23 @@ export type Tester = (typeof TESTERS)[number];
 
 const volts = amount(0, 1e6);
 
+/** What keeps high voltage when it is off (common practice: microwave capacitor, picture tube, flash). */
+export const STORES = ['microwave', 'picture-tube', 'flash', 'other'] as const;
+export type HighVoltageStore = (typeof STORES)[number];
+
 export const safetyAnswerSchema = tagged('kind', {
   done: { note: text(SAFETY_NOTE_LETTERS) },
   'not-applicable': { reason: text(REASON_LETTERS, 1) },
   /** The tester, and the known source that it was tried on. */
   proved: { tester: oneOf(TESTERS), source: text(PROVING_SOURCE_LETTERS, 1) },
-  /** The highest voltage found between any conductors and to earth, with the switch in every position. */
+  /** The highest voltage found between any conductors and to earth: no longer written, since it does not say against what. */
   dead: { volts, everyPosition: flag },
+  /** What was measured, against what, before isolation and after it. */
+  proof: deadProofFields,
   /** Stored energy: volts found, and volts after it went through a resistor. */
   discharged: { before: volts, after: volts },
+  /** It stores volts that kill after the plug is out: nothing goes on from here. */
+  'high-voltage': { store: oneOf(STORES) },
 });
 /** What was answered to a line. */
 export type SafetyAnswer = TypeOf<typeof safetyAnswerSchema>;
@@ -76,7 +86,8 @@ export type SafetyList = TypeOf<typeof safetyListSchema>;
 export const liveRecordSchema = object({
   id: id<RecordId>(),
   where: text(SAFETY_NOTE_LETTERS, 1),
-  volts,
+  volts: signedVolts,
+  current: optional(oneOf(CURRENTS)),
   reason: says('Why it could not be done dead.', text(REASON_LETTERS, 1)),
   by: says('The competent person who did it.', text(PERSON_LETTERS, 1)),
 });
@@ -94,6 +105,17 @@ export const safetyBegun = defineKind('safety-begun', {
 export const safetyAnswered = defineKind('safety-answered', {
   says: 'an answer to a line',
   fields: { line: id<LineId>(), answer: orNull(safetyAnswerSchema) },
+  ...onTheList,
+});
+
+export const safetyAnsweredTogether = defineKind('safety-answered-together', {
+  says: 'answers to several lines, given with one tap',
+  fields: {
+    answers: list(object({ line: id<LineId>(), answer: safetyAnswerSchema }), {
+      minItems: 1,
+      maxItems: MOST_SAFETY_LINES,
+    }),
+  },
   ...onTheList,
 });
 
@@ -118,5 +140,15 @@ export const liveRecorded = defineKind('live-recorded', {
 export const wiresOff = defineKind('wires-off', {
   says: 'whether the wires are off the switch; with them on, readings are in circuit',
   fields: { off: flag },
+  ...onTheList,
+});
+
+/** What was done about bare conductors that stay behind when a switch comes out. */
+export const BARE_ENDS = ['capped', 'none'] as const;
+export type BareEnds = (typeof BARE_ENDS)[number];
+
+export const endsCapped = defineKind('ends-capped', {
+  says: 'that bare conductors left behind are capped or tagged, or that there are none; null takes it back',
+  fields: { ends: orNull(oneOf(BARE_ENDS)) },
   ...onTheList,
 });

@@ -1,0 +1,33 @@
+import { BARE_ENDS, bareEndsOf, type BareEnds as Ends } from '@which-way/core/log';
+import { BARE_END_WORDS } from '@which-way/words/safety';
+import { Check } from 'lucide-react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+/** What stays behind when a switch comes out: one line, one tap. Once answered it says so, and can be taken back. */
+export function BareEnds({ quietOnceSaid = false }: { quietOnceSaid?: boolean }) {
+  const session = useSession();
+  const said = useJobState(({ map }) => bareEndsOf(map.log));
+  const say = (ends: Ends | null) => session.emit({ kind: 'ends-capped', ends });
+  if (said !== null)
+    return quietOnceSaid ? null : (
+      <p className="flex flex-wrap items-center gap-2">
+        <Check className="text-teal" aria-hidden="true" /> {BARE_END_WORDS[said]}.
+        <PlainButton look="quiet" className="!px-2" onClick={() => say(null)}>
+          Answer again
+        </PlainButton>
+      </p>
+    );
+  return (
+    <section aria-label="What stays behind" className="grid gap-1">
+      <p className="font-semibold">Bare conductors left in the machine?</p>
+      <div className="flex flex-wrap gap-2">
+        {BARE_ENDS.map((ends) => (
+          <PlainButton key={ends} onClick={() => say(ends)}>
+            {BARE_END_WORDS[ends]}
+          </PlainButton>
+        ))}
+      </div>
+    </section>
+  );
+}

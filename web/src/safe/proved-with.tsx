@@ -1,0 +1,38 @@
+import { TESTERS, type Tester } from '@which-way/core/log';
+import { PROVING_SOURCE_LETTERS } from '@which-way/core/schema';
+import { PEN_WORDS, TESTER_WORDS } from '@which-way/words/safety';
+import { Choice } from '../shared/controls/choice.js';
+import { givenOnce, useGivenOnce } from './given-once.js';
+
+/** The tester and the known source it is proved on: as they were given last, until they are changed. */
+export function ProvedWith() {
+  const { tester, source } = useGivenOnce();
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Choice<Tester>
+        label="What is it proved with?"
+        value={tester}
+        options={TESTERS.map((value) => ({ value, text: TESTER_WORDS[value] }))}
+        onChoose={(chosen) => givenOnce.setState({ tester: chosen })}
+      />
+      {tester === 'pen' && <p className="basis-full text-brick">{PEN_WORDS}</p>}
+      <label>
+        On which known source?
+        <input
+          value={source}
+          maxLength={PROVING_SOURCE_LETTERS}
+          placeholder="the bench socket, 230 V"
+          onChange={({ target }) => givenOnce.setState({ source: target.value })}
+          className="mt-1 block min-h-12 w-64 max-w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
+        />
+      </label>
+    </div>
+  );
+}
+
+/** The answer that the tester showed the voltage; null while it is not said with what, or on what. */
+export function useProvedAnswer() {
+  const { tester, source } = useGivenOnce();
+  if (tester === null || tester === 'pen' || source.trim() === '') return null;
+  return { kind: 'proved' as const, tester, source: source.trim() };
+}

@@ -1,0 +1,51 @@
+import { useId, useState } from 'react';
+
+const MOST_VOLTS = 10_000;
+
+/** Volts as typed: 231, -12,4; null for nothing typed, undefined for what are no volts. */
+export function readVolts(text: string): number | null | undefined {
+  const typed = text.trim().replace(',', '.').replace('−', '-');
+  if (typed === '') return null;
+  if (!/^[+-]?\d{1,5}(\.\d{1,3})?$/.test(typed)) return undefined;
+  return Math.abs(Number(typed)) <= MOST_VOLTS ? Number(typed) : undefined;
+}
+
+/** Volts as they are typed, and what is wrong with them; nothing typed is not wrong, only not there yet. */
+export function useVolts(first = '') {
+  const [typed, setTyped] = useState(first);
+  const volts = readVolts(typed);
+  return { typed, setTyped, volts: volts ?? null, wrong: volts === undefined };
+}
+
+interface VoltsFieldProps {
+  label: string;
+  /** The label is said, and stands beside. */
+  quiet?: boolean;
+  field: ReturnType<typeof useVolts>;
+}
+
+/** Volts, with their sign. */
+export function VoltsField({ label, quiet = false, field }: VoltsFieldProps) {
+  const trouble = useId();
+  return (
+    <div>
+      <label>
+        <span className={quiet ? 'sr-only' : ''}>{label}</span>
+        <input
+          inputMode="text"
+          value={field.typed}
+          maxLength={9}
+          aria-invalid={field.wrong}
+          aria-describedby={field.wrong ? trouble : undefined}
+          onChange={(event) => field.setTyped(event.target.value)}
+          className="mt-1 block min-h-12 w-28 rounded-part border-2 border-line bg-sheet px-3 font-mono"
+        />
+      </label>
+      {field.wrong && (
+        <p id={trouble} className="text-small text-brick">
+          Volts such as 0,4 or -38.
+        </p>
+      )}
+    </div>
+  );
+}
