@@ -138,3 +138,31 @@ test('the re-check asks what would have hidden a slip, and a slip in it is shown
   await bench.go('Truth table');
   await expect(page.getByText('Re-checked: any single wrong reading would have shown.')).toBeVisible();
 });
+
+test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper, and 5k is refused', async ({
+  page,
+}) => {
+  const bench = new Bench(page);
+  await bench.startReal(2, '1');
+  await bench.go('Map');
+  await expect(bench.prompt).toHaveText('Hold the leads together');
+  await page.getByRole('button', { name: 'Ohms', exact: true }).click();
+  await page.keyboard.type('0,2');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('/');
+  await page.keyboard.press('r');
+  await page.keyboard.press('Escape');
+  await expect(bench.prompt).toHaveText('Hold the leads together');
+  await expect(page.getByText('Another range has another zero')).toBeVisible();
+  await page.keyboard.type('0,3');
+  await page.keyboard.press('Enter');
+  await expect(bench.prompt).toContainText('Red to 1, black to 2');
+  await page.keyboard.type('5k');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('A meter set to 200 Ω cannot show 5 kΩ')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  await page.getByRole('tab', { name: 'Readings' }).click();
+  await expect(page.getByText('above the range, open, as silent')).toBeVisible();
+});
+

@@ -1,4 +1,4 @@
-import type { Evidence, Quantity } from '@which-way/core/sense';
+import { isLeak, type Evidence, type Quantity } from '@which-way/core/sense';
 import type { Value } from '@which-way/core/log';
 
 const STEPS: readonly [number, string][] = [
@@ -36,7 +36,8 @@ export function valueWords(value: Value): string {
 }
 
 /** What one reading proves, in a few words. */
-export function evidenceWords({ because, quantity: measured }: Evidence): string {
+export function evidenceWords(evidence: Evidence): string {
+  const { because, quantity: measured } = evidence;
   const net = measured ? quantity(measured) : '';
   switch (because) {
     case 'low':
@@ -46,9 +47,11 @@ export function evidenceWords({ because, quantity: measured }: Evidence): string
     case 'over':
       return 'OL, open';
     case 'none':
-      return `${net}, open`;
+      return isLeak(evidence) ? `${net}, open; a leak, noted under insulation` : `${net}, open`;
     case 'silent':
       return 'silent, open';
+    case 'above-range':
+      return 'above the range, open, as silent';
     case 'middle':
       return `${net}, look again`;
     case 'unsteady':

@@ -38,7 +38,7 @@ describe('what a middle reading may be', () => {
 
   it('is a leak when it is high and the same in every setting', () => {
     const on = bench(2, 3);
-    for (const setting of [0, 1, 2]) on.read(setting, 0, 1, ohms(2.2e6));
+    for (const setting of [0, 1, 2]) on.read(setting, 0, 1, ohms(0.8e6));
     expect(proposed(on, 0, 0, 1)).toMatchObject([
       { as: 'leak', because: { code: 'same-everywhere', settings: 3 } },
     ]);

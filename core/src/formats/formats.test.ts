@@ -156,7 +156,7 @@ describe('one event by itself', () => {
   it('is accepted as the program writes it, and told apart when a newer program wrote it', () => {
     expect(eventProblems(event())).toEqual([]);
     expect(eventProblems({ ...event(), schema: 9 })).toEqual([
-      { code: 'event-too-new', path: 'schema', params: { schema: 9, newest: 1 } },
+      { code: 'event-too-new', path: 'schema', params: { schema: 9, newest: 2 } },
     ]);
   });
 

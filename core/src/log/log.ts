@@ -213,9 +213,11 @@ export function nextClock(events: Iterable<JobEvent>): number {
   return clock + 1;
 }
 
-/** The meter of the last live check; an ordinary handheld before the first. */
+/** The meter as it is set now: that of the last live check, an ordinary handheld before the first, on the range set since. */
 export function lastCheckedMeter(log: Log): MeterProfile {
-  return liveEvents(log, 'meter-checked').at(-1)?.what.meter ?? ORDINARY_METER;
+  const meter = liveEvents(log, 'meter-checked').at(-1)?.what.meter ?? ORDINARY_METER;
+  const ranged = liveEvents(log, 'meter-ranged').at(-1);
+  return ranged ? { ...meter, rangeOhms: ranged.what.rangeOhms } : meter;
 }
 
 /** The last act of these kinds in a stack of undo or redo. */

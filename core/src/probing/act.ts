@@ -32,6 +32,8 @@ export type Act =
   | { do: 'close-list'; by: ClosedBy }
   | { do: 'add-lug' }
   | { do: 'sense'; sense: Sense }
+  /** The meter is set by hand to so many ohms, or ranges by itself: null. */
+  | { do: 'range'; rangeOhms: number | null }
   | { do: 'approach'; change: Partial<Approach> }
   | { do: 'ask-skipped' }
   | { do: 'recheck' }

@@ -179,6 +179,7 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
   'close-list': closeList,
   'add-lug': addLug,
   sense: (moment, { sense }) => handsAre(moment, { sense }),
+  range: (moment, { rangeOhms }) => ({ ...stays(moment), deeds: [{ kind: 'meter-ranged', rangeOhms }] }),
   approach: (moment, { change }) => ({
     ...stays(moment),
     deeds: [{ kind: 'approached', approach: { ...approachOf(moment.map), ...change } }],

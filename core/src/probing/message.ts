@@ -15,6 +15,8 @@ export type Message =
   | { code: 'no-such-terminal'; typed: string; example: string }
   | { code: 'not-a-value'; typed: string }
   | { code: 'negative-value'; typed: string }
+  /** A meter on this range cannot show so many ohms. */
+  | { code: 'beyond-range'; ohms: number; rangeOhms: number }
   | { code: 'no-value-asked' }
   | { code: 'type-the-value' }
   | { code: 'type-the-zero' }

@@ -217,3 +217,23 @@ describe('what cannot be', () => {
     expect(on.events.at(-1)?.what.kind).toBe('prompt-shown');
   });
 });
+
+describe('a meter set by hand', () => {
+  it('wants its leads together again, refuses ohms it cannot show, and parts as silently as a beeper', () => {
+    const on = fresh(2, 1);
+    const keys = atTheKeys(on, [[0, 1]], { sense: 'ohms' });
+    keys.press('0', '.', '2', 'Enter');
+    keys.act({ do: 'range', rangeOhms: 200 });
+    expect(keys.moment().task).toMatchObject({ plan: { kind: 'check-meter', why: 'ranged' } });
+    keys.press('0', '.', '3', 'Enter');
+    expect(liveEvents(keys.moment().map.log, 'meter-checked').at(-1)?.what.meter.rangeOhms).toBe(200);
+    keys.press('5', 'k', 'Enter');
+    expect(keys.moment().hands.message).toEqual({ code: 'beyond-range', ohms: 5000, rangeOhms: 200 });
+    expect(keys.moment().map.tape).toHaveLength(0);
+    keys.act({ do: 'type-instead', text: '' });
+    keys.press('o', 'l', 'Enter');
+    const [line] = keys.moment().map.tape;
+    expect(line?.evidence).toMatchObject({ says: 'parts', by: 'tone', because: 'above-range' });
+  });
+});
+

@@ -1,11 +1,15 @@
-import type { Value } from '../log/index.js';
+import { lastCheckedMeter, type Value } from '../log/index.js';
 import type { TerminalId } from '../switch/index.js';
 import { answersNamedPair, answersPair, checksMeter } from './answering.js';
 import { readEntry } from './entry.js';
+import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 import { handsAre, says, sets, type Means, type Step } from './step.js';
 import { isHeldAsk } from './task.js';
 import { asksPair, checkingMeter, touches, touchesSetting } from './touching.js';
+
+/** A range of 200 shows 199,9, and some meters a tenth more before they say OL (common practice). */
+const OVER_COUNTS = 1.1;
 
 /** What a typed line may speak of now. */
 function expected({ task, many }: Moment): 'terminal' | 'setting' | 'value' {
@@ -19,6 +23,8 @@ export function commits(before: Moment, means: Means): Step {
   const { task, map, many, hands } = before;
   const entry = readEntry(hands.typed, map.structure, expected(before));
   if (entry.kind === 'wrong') return says(before, entry.message);
+  const beyond = 'value' in entry ? beyondRange(entry.value, before) : null;
+  if (beyond) return says(before, beyond);
   const moment: Moment = { ...before, hands: { ...hands, typed: '' } };
   switch (entry.kind) {
     case 'pair':
@@ -40,6 +46,13 @@ export function commits(before: Moment, means: Means): Step {
         ? says(moment, { code: 'no-value-asked' })
         : answersPair(moment, entry.value, 'typed', means);
   }
+}
+
+/** Ohms that the meter cannot show on the range it is set to: a slip of the fingers, or another range. */
+function beyondRange(value: Value | null, { map }: Moment): Message | null {
+  const { rangeOhms } = lastCheckedMeter(map.log);
+  if (value?.kind !== 'ohms' || rangeOhms === null || value.ohms <= rangeOhms * OVER_COUNTS) return null;
+  return { code: 'beyond-range', ohms: value.ohms, rangeOhms };
 }
 
 /** Two terminals, and perhaps what was read between them. */

@@ -18,6 +18,7 @@ export {
 export {
   mayBeLeftOut,
   safetyStanding,
+  voltsLeft,
   wantedAnswer,
   type SafetyStanding,
   type SafetyTrouble,

@@ -9,7 +9,7 @@ import {
   type HighVoltageStore,
 } from '../log/index.js';
 import { type LineId } from '../switch/index.js';
-import { endsInSight, proofTroubles, SAFE_VOLTS, type ProofTrouble } from './proof-of-dead.js';
+import { endsInSight, highestLeft, proofTroubles, SAFE_VOLTS, type ProofTrouble } from './proof-of-dead.js';
 
 /** After this many hours a list is looked at again before work goes on (common practice: not from one day to the next). */
 export const STALE_HOURS = 12;
@@ -198,4 +198,17 @@ function orderTroubles({ lines }: SafetyList, answers: ReadonlyMap<LineId, Answe
     ...late(dead, again),
     ...(swapped && again ? [{ code: 'other-tester' as const, line: again.line }] : []),
   ];
+}
+
+/** The volts that were still there when the list was signed, none of them too many; null where nobody measured. */
+export function voltsLeft({ list, answers }: SafetyStanding): number | null {
+  const given = (list?.lines ?? []).flatMap(({ id }) => answers.get(id) ?? []);
+  const left = given.flatMap((answer) =>
+    answer.kind === 'discharged'
+      ? [answer.after]
+      : answer.kind === 'proof'
+        ? (highestLeft(answer) ?? [])
+        : [],
+  );
+  return left.length === 0 ? null : Math.max(...left);
 }

@@ -13,7 +13,8 @@ export interface Evidence {
   says: 'joins' | 'parts' | 'nothing';
   /** A tone says only 'below the beeper's threshold'; a silent beeper says nothing about insulation. */
   by: 'ohms' | 'tone';
-  because: 'low' | 'none' | 'over' | 'sounded' | 'silent' | 'middle' | 'unsteady' | 'in-circuit';
+  because:
+    'low' | 'none' | 'over' | 'above-range' | 'sounded' | 'silent' | 'middle' | 'unsteady' | 'in-circuit';
   quantity: Quantity | null;
   /** The handle had come from the side from which it does not usually come. */
   fromOtherSide?: true;
@@ -47,7 +48,10 @@ export function senseReading(reading: Reading, { meter, zeroOhms, inCircuit }: C
   const { value } = reading;
   switch (value.kind) {
     case 'over':
-      return { ...base, says: 'parts', by: 'ohms', because: 'over' };
+      // On a range set by hand it is as silent as a beeper: it says 'more than so many ohms' and nothing of insulation.
+      return meter.rangeOhms !== null && meter.rangeOhms < meter.highOhms
+        ? { ...base, says: 'parts', by: 'tone', because: 'above-range' }
+        : { ...base, says: 'parts', by: 'ohms', because: 'over' };
     case 'unsteady':
       return { ...base, says: 'nothing', by: 'ohms', because: 'unsteady' };
     case 'tone':
@@ -74,3 +78,10 @@ export function middleHint(ohms: number, meter: MeterProfile): MiddleHint | null
   if (ohms <= 50) return 'work-the-contact';
   return ohms < 1e5 ? 'a-part-or-film' : 'hands-off-the-tips';
 }
+
+/** Up to this many ohms what is open for the pattern is noted as a leak (common practice: damp phenolic reads so). */
+const LEAK_OHMS = 20e6;
+
+/** Whether a reading parts its leads and yet is noted under insulation: from the top of the middle to 20 megohm. */
+export const isLeak = ({ because, quantity }: Evidence): boolean =>
+  because === 'none' && quantity !== null && quantity.ohms < LEAK_OHMS;

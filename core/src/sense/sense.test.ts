@@ -4,7 +4,7 @@ import { newIdFrom, seededRandom } from '../switch/index.js';
 import { ORDINARY_METER, type Reading, type Value } from '../log/index.js';
 import { bench } from '../testing/generated.js';
 import { displayStep, quantityOf } from './quantity.js';
-import { middleHint, senseReading } from './evidence.js';
+import { isLeak, middleHint, senseReading } from './evidence.js';
 
 const newId = newIdFrom(seededRandom(5));
 const reading = (value: Value): Reading => ({
@@ -18,14 +18,14 @@ const sense = (value: Value, inCircuit = false) =>
   senseReading(reading(value), { meter: ORDINARY_METER, zeroOhms: 0.2, inCircuit });
 
 describe('the three bands', () => {
-  // 2 ohm and 20 megohm: common practice, the defaults of the profile.
+  // 2 ohm and 1 megohm: common practice, the defaults of the profile.
   it.each([
     [0.1, 'joins', 'low'],
     [2.2, 'joins', 'low'],
     [2.3, 'nothing', 'middle'],
     [37, 'nothing', 'middle'],
-    [1.9e7, 'nothing', 'middle'],
-    [2.1e7, 'parts', 'none'],
+    [0.9e6, 'nothing', 'middle'],
+    [1.1e6, 'parts', 'none'],
   ] as const)('%d ohms on the display with 0.2 in the leads: %s', (ohms, says, because) => {
     expect(sense({ kind: 'ohms', ohms })).toMatchObject({ says, because, by: 'ohms' });
   });
@@ -61,7 +61,7 @@ describe('quantities', () => {
   });
 
   it('have hints by size in the middle band only', () => {
-    expect([1, 10, 5000, 1e6, 3e7].map((ohms) => middleHint(ohms, ORDINARY_METER))).toEqual([
+    expect([1, 10, 5000, 5e5, 3e7].map((ohms) => middleHint(ohms, ORDINARY_METER))).toEqual([
       null,
       'work-the-contact',
       'a-part-or-film',
@@ -85,5 +85,32 @@ describe('the tape', () => {
     expect(because()).toEqual(['middle', 'low']);
     on.add({ kind: 'withdrawn', target: better.id, basedOn: null });
     expect(because()).toEqual(['middle', 'middle']);
+  });
+});
+
+describe('a meter set by hand', () => {
+  const set = (rangeOhms: number | null, value: Value) =>
+    senseReading(reading(value), {
+      meter: { ...ORDINARY_METER, rangeOhms },
+      zeroOhms: 0.2,
+      inCircuit: false,
+    });
+
+  it('says above 200 ohm at over-range, as silent as a beeper', () => {
+    expect(set(200, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'tone', because: 'above-range' });
+    expect(set(2e6, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'ohms', because: 'over' });
+    expect(set(null, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'ohms', because: 'over' });
+  });
+
+  it('parts from 1 megohm up, and notes up to 20 megohm as a leak', () => {
+    const at = (ohms: number) => set(null, { kind: 'ohms', ohms });
+    expect([0.9e6, 1.1e6, 5e6, 19e6, 25e6].map((ohms) => [at(ohms).says, isLeak(at(ohms))])).toEqual([
+      ['nothing', false],
+      ['parts', true],
+      ['parts', true],
+      ['parts', true],
+      ['parts', false],
+    ]);
+    expect(isLeak(set(null, { kind: 'over' }))).toBe(false);
   });
 });

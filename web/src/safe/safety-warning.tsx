@@ -1,4 +1,5 @@
 import { wiresOffOf } from '@which-way/core/log';
+import { voltsLeft } from '@which-way/core/safety';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -11,6 +12,7 @@ export function SafetyWarning() {
   const standing = useSafety();
   const session = useSession();
   const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
+  const left = voltsLeft(standing);
   const real = useJobState(({ job }) => job !== null && job.simulation === null);
   if (standing.by === 'out-of-machine') return real ? <BareEnds quietOnceSaid /> : null;
   if (standing.by !== 'list') return null;
@@ -34,6 +36,11 @@ export function SafetyWarning() {
             The wires are off now
           </PlainButton>
         </Notice>
+      )}
+      {left !== null && left > 0 && (
+        <p className="text-amber-ink">
+          {left} V were left in it: read ohms both ways round, and take a difference as doubtful.
+        </p>
       )}
       {wiresOff === true && <BareEnds quietOnceSaid />}
       <PlainButton look="quiet" onClick={() => session.emit({ kind: 're-energised', reason: '' })}>

@@ -10,6 +10,7 @@ import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { Differences } from './differences.js';
+import { Leaks } from './leaks.js';
 import { ExpectedGrid } from './expected-grid.js';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
@@ -56,6 +57,7 @@ export function VerifyPage() {
         className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
       >
         {comparison && <Differences map={map} comparison={comparison} />}
+        <Leaks map={map} />
         {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
       </section>
     </main>

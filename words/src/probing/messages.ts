@@ -1,6 +1,6 @@
 import type { Message } from '@which-way/core/probing';
 import type { Structure } from '@which-way/core/switch';
-import { valueWords } from '../quantity.js';
+import { ohms, valueWords } from '../quantity.js';
 import { terminalList, terminalName } from '../terminals.js';
 
 /** What the Map says to something that the hands did. */
@@ -26,6 +26,8 @@ export function messageWords(structure: Structure, message: Message): string {
       return `“${message.typed}” is not a value. Type ohms such as 0,3 or 2k2, or OL.`;
     case 'negative-value':
       return `“${message.typed}” is below nothing. Hold the leads together again for the zero, and type what the meter shows.`;
+    case 'beyond-range':
+      return `A meter set to ${ohms(message.rangeOhms)} cannot show ${ohms(message.ohms)}. Type OL, or set another range under “How to map”.`;
     case 'no-value-asked':
       return 'No value is asked now. Type two terminals, such as 1-2, to read a pair.';
     case 'type-the-value':

@@ -185,6 +185,7 @@ function nextPositionWords({ structure }: SwitchMap, id: ActuatorId): string {
 const CHECK_WORDS: Record<CheckDue, string> = {
   first: '',
   failed: 'The last check failed. ',
+  ranged: 'Another range has another zero. ',
   idle: 'Nothing was read for a while: the meter may have gone to sleep. ',
   opens: 'Nothing joined for forty readings: a sleeping meter or a lead that is off reads the same. ',
 };

@@ -6,7 +6,7 @@ import { assumed, explained } from './explanations.js';
 import { noted, sisterNoted, transcribed } from './intake.js';
 import { leftOut } from './left-out.js';
 import { measured } from './mechanics.js';
-import { meterChecked, meterFailed } from './meter.js';
+import { meterChecked, meterFailed, meterRanged } from './meter.js';
 import { photoTaken } from './photo.js';
 import { promptShown, skipped } from './prompt.js';
 import { restructured } from './restructured.js';
@@ -68,4 +68,5 @@ export const KINDS = {
   'left-out': leftOut,
   'safety-answered-together': safetyAnsweredTogether,
   'ends-capped': endsCapped,
+  'meter-ranged': meterRanged,
 } as const;

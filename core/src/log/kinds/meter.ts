@@ -1,6 +1,17 @@
-import { above, amount, METER_NAME_LETTERS, object, says, text, type TypeOf } from '../../schema/index.js';
+import {
+  above,
+  amount,
+  METER_NAME_LETTERS,
+  object,
+  orNull,
+  says,
+  text,
+  type TypeOf,
+} from '../../schema/index.js';
 import { defineKind } from './define-kind.js';
 import { ohmsSchema, valueSchema } from './reading.js';
+
+const rangeSchema = above(0, 1e9);
 
 export const meterSchema = object({
   name: text(METER_NAME_LETTERS),
@@ -10,6 +21,10 @@ export const meterSchema = object({
   beeperOhms: says('The beeper sounds somewhere below this many ohms (20 to 200 by meter).', ohmsSchema),
   lowOhms: says('At or below this many ohms a reading joins. Decides topology, nothing else.', ohmsSchema),
   highOhms: says('At or above this many ohms a reading parts; over-range parts too.', ohmsSchema),
+  rangeOhms: says(
+    "Set by hand to so many ohms: over-range means only 'more than that'. Null: it ranges by itself.",
+    orNull(rangeSchema),
+  ),
 });
 /** What is known of the meter in hand: enough to say what it can tell and what it cannot. */
 export type MeterProfile = TypeOf<typeof meterSchema>;
@@ -22,7 +37,8 @@ export const ORDINARY_METER: MeterProfile = {
   counts: 3,
   beeperOhms: 50,
   lowOhms: 2,
-  highOhms: 20e6,
+  highOhms: 1e6,
+  rangeOhms: null,
 };
 
 export const meterChecked = defineKind('meter-checked', {
@@ -30,11 +46,21 @@ export const meterChecked = defineKind('meter-checked', {
   fields: { leadsTogether: valueSchema, meter: meterSchema },
   undo: ['map'],
   reading: 'looks back',
+  upgrades: {
+    1: (what) => ({ ...what, meter: { ...(what['meter'] as object), rangeOhms: null } }),
+  },
 });
 
 export const meterFailed = defineKind('meter-failed', {
   says: 'leads together that did not read as they should: what was read since the last good check is doubtful',
   fields: { leadsTogether: valueSchema },
+  undo: ['map'],
+  reading: 'extends',
+});
+
+export const meterRanged = defineKind('meter-ranged', {
+  says: 'that the meter was set to a range by hand, or ranges by itself; the leads are held together again',
+  fields: { rangeOhms: orNull(rangeSchema) },
   undo: ['map'],
   reading: 'extends',
 });

@@ -7,7 +7,6 @@ import {
   MOST_SAFETY_LINES,
   object,
   oneOf,
-  optional,
   orNull,
   PERSON_LETTERS,
   PROVING_SOURCE_LETTERS,
@@ -87,7 +86,7 @@ export const liveRecordSchema = object({
   id: id<RecordId>(),
   where: text(SAFETY_NOTE_LETTERS, 1),
   volts: signedVolts,
-  current: optional(oneOf(CURRENTS)),
+  current: says('Null where it was not written down.', orNull(oneOf(CURRENTS))),
   reason: says('Why it could not be done dead.', text(REASON_LETTERS, 1)),
   by: says('The competent person who did it.', text(PERSON_LETTERS, 1)),
 });
@@ -135,6 +134,9 @@ export const liveRecorded = defineKind('live-recorded', {
   says: 'a live measurement with its reason and who did it',
   fields: { record: liveRecordSchema },
   ...onTheList,
+  upgrades: {
+    1: (what) => ({ ...what, record: { ...(what['record'] as object), current: null } }),
+  },
 });
 
 export const wiresOff = defineKind('wires-off', {

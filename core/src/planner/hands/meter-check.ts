@@ -12,6 +12,8 @@ export type CheckDue =
   | 'first'
   /** The last check failed. */
   | 'failed'
+  /** Another range: its zero is another one. */
+  | 'ranged'
   /** Nothing was read for longer than the meter stays on. */
   | 'idle'
   /** Nothing joined for a long run: a meter asleep or a lead off reads the same. */
@@ -26,6 +28,8 @@ export function checkDue(map: SwitchMap, now: string | null): CheckDue | null {
   const last = checks.at(-1);
   if (!last) return 'first';
   if (last.what.kind === 'meter-failed') return 'failed';
+  if (last.what.kind === 'meter-ranged')
+    return checks.some(({ what }) => what.kind === 'meter-checked') ? 'ranged' : 'first';
   if (now === null) return null;
   const since = readingsAfter(map, last);
   const newest = since.at(-1)?.event ?? last;
@@ -37,7 +41,8 @@ export function checkDue(map: SwitchMap, now: string | null): CheckDue | null {
 function checksOf({ log }: SwitchMap): JobEvent[] {
   return log.ordered.filter(
     ({ id, what }) =>
-      (what.kind === 'meter-checked' || what.kind === 'meter-failed') && !log.withdrawn.has(id),
+      (what.kind === 'meter-checked' || what.kind === 'meter-failed' || what.kind === 'meter-ranged') &&
+      !log.withdrawn.has(id),
   );
 }
 

@@ -9,6 +9,7 @@ import { useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { readPairs } from '@which-way/core/probing';
 import { KeyCap } from '../keys/panel-keys.js';
+import { MeterRange } from './meter-range.js';
 import { TypedNumber } from './typed-number.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -17,6 +18,7 @@ export function AtHand({ probing }: { probing: Probing }) {
   return (
     <>
       <Sensing probing={probing} />
+      <MeterRange probing={probing} />
       <HoldAid probing={probing} />
       <QuickCheck probing={probing} />
       <Clips probing={probing} />
