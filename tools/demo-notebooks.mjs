@@ -164,8 +164,8 @@ export function pumpBefore({ terminals }, add) {
     before: [],
     after: [{ between: ['+', '−'], position: null, volts: 12.4, current: 'DC', lowImpedance: false }],
   });
-  const links = layPath('vehicle', newId);
-  add({ kind: 'path-laid', links });
+  const { nodes, links } = layPath('vehicle', newId);
+  add({ kind: 'path-laid', nodes, links });
   const test = (from, to, result) =>
     add({
       kind: 'path-tested',
@@ -173,6 +173,7 @@ export function pumpBefore({ terminals }, add) {
         id: newId(),
         links: links.slice(from, to).map(({ id }) => id),
         result,
+        way: 'through',
         flexed: false,
         ohms: null,
       },

@@ -171,36 +171,56 @@ test('a box without earth: nought against its bare metal proves nothing, a long 
   await expect(page.getByText('L to Earth on a lead: 231 V AC')).toBeVisible();
 });
 
-test('a supply path is tested link by link, and ends with: not the switch', async ({ page }) => {
+test('a corded tool that is dead: each conductor of its cord, a look at the brushes, and: not the switch', async ({
+  page,
+}) => {
   const bench = new Bench(page);
   await bench.startReal(2, '2');
   await bench.go('Tag wires');
   await bench.part('Is it the switch?');
-  await page.getByRole('button', { name: /^Lamp/ }).click();
+  await page.getByRole('button', { name: /^Motor with brushes/ }).click();
   const chain = page.getByRole('list', { name: 'Supply path' });
-  await expect(chain.getByRole('button')).toHaveCount(6);
-  await chain.getByRole('button', { name: /^Fuse/ }).click();
+  const back = page.getByRole('list', { name: 'The way back' });
+  await expect(chain.getByRole('button')).toHaveCount(8);
+  await chain.getByRole('button', { name: /^Electronics/ }).click();
   await page.getByRole('button', { name: 'Not in this machine' }).click();
-  await expect(chain.getByRole('button')).toHaveCount(5);
+  await expect(chain.getByRole('button')).toHaveCount(7);
 
-  // The hidden fault is the cord, at its strain relief.
+  // The whole machine first; then the cord, one conductor at a time.
   const next = page.getByTestId('next-test');
-  for (let guard = 0; guard < 12 && (await next.isVisible()); guard += 1) {
-    const before = await page.getByRole('region', { name: 'Tests so far' }).getByRole('listitem').count();
-    const stretch = (await next.textContent()) ?? '';
-    const order = ['Plug', 'Cord', 'Terminals', 'Switch', 'Lamp'];
-    const [from, to] = /^From (\w+) to (\w+)$/.exec(stretch)?.slice(1) ?? [stretch, stretch];
-    const bad = order.indexOf(from ?? '') <= 1 && order.indexOf(to ?? '') >= 1;
-    if (order.indexOf(from ?? '') <= 1 && order.indexOf(to ?? '') >= 1)
-      await page.getByLabel(/^Flexed while/).check();
-    await page.getByRole('button', { name: bad ? 'Fail' : 'Pass', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'Tests so far' }).getByRole('listitem')).toHaveCount(
-      before + 1,
-    );
+  await expect(next).toHaveText('Pin to pin at the plug');
+  await page.getByRole('button', { name: 'Fail', exact: true }).click();
+  for (const cord of [chain, back]) {
+    await cord.getByRole('button', { name: /^Cord/ }).click();
+    await page.getByLabel(/^Flexed while/).check();
+    await page.getByRole('button', { name: 'Pass', exact: true }).click();
+    await expect(cord.getByRole('button', { name: /^Cord.*passed/ })).toBeVisible();
   }
-  await expect(page.getByRole('heading', { name: 'Not the switch' })).toBeVisible();
-  await expect(chain.getByRole('button', { name: /^Cord failed/ })).toBeVisible();
-  await expect(chain.getByRole('button', { name: /^Switch passed/ })).toBeVisible();
+
+  // The hidden fault is a brush spring: whoever looks there sees it, and every stretch with the brushes in it fails.
+  const order = ['Plug', 'Fuse', 'Cord', 'Terminals', 'Switch', 'Brushes', 'Motor'];
+  const outcome = page.getByRole('heading', { name: 'Not the switch: Brushes: spring off its seat' });
+  for (let guard = 0; guard < 20 && !(await outcome.isVisible()); guard += 1) {
+    const asked = (await next.textContent()) ?? '';
+    if (asked === 'Look at: Brushes') {
+      await page.getByRole('radio', { name: 'spring off its seat' }).click();
+    } else if (asked.startsWith('Look at')) {
+      const all = page.getByRole('button', { name: /^All \d are good/ });
+      await ((await all.isVisible()) ? all : page.getByRole('radio', { name: 'Good' })).click();
+    } else {
+      const [from = asked, to = asked] = /^From (.+) to (.+)$/.exec(asked)?.slice(1) ?? [];
+      const place = (name: string) => (name.endsWith(', return') ? order.length : order.indexOf(name));
+      const bad = place(from) <= 5 && place(to) >= 5;
+      await page.getByRole('button', { name: bad ? 'Fail' : 'Pass', exact: true }).click();
+    }
+    await expect(async () => {
+      const now = (await outcome.isVisible()) ? 'found' : await next.textContent();
+      expect(now).not.toBe(asked);
+    }).toPass();
+  }
+  await expect(outcome).toBeVisible();
+  await expect(chain.getByRole('button', { name: /^Brushes.*seen at fault/ })).toBeVisible();
+  await expect(chain.getByRole('button', { name: /^Switch.*passed/ })).toBeVisible();
 
   await page.getByLabel('Length in metres').fill('5');
   await page.getByLabel('Size').fill('2.08');

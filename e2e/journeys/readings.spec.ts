@@ -152,7 +152,7 @@ test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper
   await page.keyboard.press('/');
   await page.keyboard.press('r');
   await page.keyboard.press('Escape');
-  await expect(bench.prompt).toHaveText('Hold the leads together');
+  await expect(bench.prompt).toHaveText('Leads together again');
   await expect(page.getByText('Another range has another zero')).toBeVisible();
   await page.keyboard.type('0,3');
   await page.keyboard.press('Enter');
@@ -165,4 +165,3 @@ test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper
   await page.getByRole('tab', { name: 'Readings' }).click();
   await expect(page.getByText('above the range, open, as silent')).toBeVisible();
 });
-

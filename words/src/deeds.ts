@@ -41,6 +41,7 @@ const WORDS: Record<Deed['kind'], string> = {
   signed: 'a signature',
   'left-out': 'something left out',
   'safety-answered-together': 'answers of the safety list',
+  'path-looked': 'what was seen of the supply path',
   'meter-ranged': 'the range of the meter',
   'ends-capped': 'what was done about bare ends',
 };

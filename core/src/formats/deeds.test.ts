@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { pathVerdict, nextTest, supplyPathOf } from '../path/index.js';
+import { pathVerdict, nextStep, supplyPathOf } from '../path/index.js';
 import { routeOf } from '../route/index.js';
 import { safetyStanding } from '../safety/index.js';
 import {
@@ -68,7 +68,7 @@ function derived(events: readonly JobEvent[]) {
     worth: worth && worthSum(worth),
     safety: safetyStanding(log, false, '2026-01-06T10:00:00.000Z'),
     verdict: pathVerdict(path),
-    next: nextTest(path),
+    next: nextStep(path),
     route: routeOf({ outOfMachine: true }, deriveMap(events)),
   };
 }

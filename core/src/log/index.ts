@@ -52,10 +52,17 @@ export {
 export { FASTENERS, type Fastener, type FastenerKind, type StripStep } from './kinds/strip.js';
 export {
   LINK_KINDS,
+  SIGNS,
+  TEST_WAYS,
+  type Conductor,
   type LinkKind,
   type PathLink,
+  type PathLook,
+  type PathNode,
   type PathTest,
+  type Sign,
   type TestResult,
+  type TestWay,
 } from './kinds/supply-path.js';
 export { parseValue } from './kinds/value.js';
 export {

@@ -1,7 +1,10 @@
 export { cordLoop } from './cord.js';
+export { expectedOhms, type ExpectedOhms, type Nameplate } from './expected-ohms.js';
+export { likelihoodOf, type Likelihood } from './likelihood.js';
 export { inSeries } from './link-cost.js';
-export { nextTest } from './next-test.js';
-export { layPath, PATH_PRESETS, type PathPreset } from './preset.js';
+export { signsOf } from './look.js';
+export { nextStep, type ProposedStep } from './next-step.js';
+export { chained, layPath, PATH_PRESETS, type LaidPath, type LooseLink, type PathPreset } from './preset.js';
 export {
   pathVerdict,
   supplyPathOf,

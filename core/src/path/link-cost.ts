@@ -1,4 +1,4 @@
-import type { LinkKind } from '../log/index.js';
+import type { LinkKind, PathLink } from '../log/index.js';
 
 /** What is usual for a kind of link: how often it is the fault, and what it takes to get a probe onto its ends. */
 export interface LinkCost {
@@ -28,9 +28,8 @@ const COSTS: Record<LinkKind, LinkCost> = {
 
 export const costOf = (kind: LinkKind): LinkCost => COSTS[kind];
 
-/** Beside the path and not in it: tested alone, and no reason for 'does nothing'. */
-const ASIDE: ReadonlySet<LinkKind> = new Set(['suppressor', 'earth']);
-export const inSeries = (kind: LinkKind): boolean => !ASIDE.has(kind);
+/** Whether a link lies in the path; what lies beside it is tested alone, and is no reason for 'does nothing'. */
+export const inSeries = ({ conductor }: PathLink): boolean => conductor !== 'beside';
 
 /** A broken strand passes at rest: these are cleared only by a test in which they were flexed. */
 const FLEXED: ReadonlySet<LinkKind> = new Set(['cord']);

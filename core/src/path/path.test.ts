@@ -1,32 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { newIdFrom, seededRandom, type LinkId } from '../switch/index.js';
-import {
-  ORDINARY_METER,
-  readLog,
-  type LinkKind,
-  type PathLink,
-  type PathTest,
-  type TestResult,
-} from '../log/index.js';
+import type { LinkId, NodeId } from '../switch/index.js';
+import { readLog, upgradeEvent, type PathLink, type PathLook, type PathTest } from '../log/index.js';
 import { bench } from '../testing/generated.js';
-import { cordLoop } from './cord.js';
-import { costOf, inSeries, needsFlexing } from './link-cost.js';
-import { layPath, PATH_PRESETS, type PathPreset } from './preset.js';
-import { nextTest } from './next-test.js';
+import { at, chain, looked, newId, test } from '../testing/paths.js';
+import { layPath } from './preset.js';
 import { pathVerdict, supplyPathOf } from './verdict.js';
-
-const newId = newIdFrom(seededRandom(8));
-const chain = (...kinds: LinkKind[]): PathLink[] =>
-  kinds.map((kind) => ({ id: newId<LinkId>(), kind, name: null }));
-const test = (links: PathLink[], result: TestResult, flexed = true): PathTest => ({
-  id: newId(),
-  links: links.map(({ id }) => id),
-  result,
-  flexed,
-  ohms: null,
-});
-const presets = Object.keys(PATH_PRESETS) as PathPreset[];
 
 describe('the verdict on a supply path', () => {
   const links = chain('plug', 'fuse', 'cord', 'terminals', 'switch', 'motor');
@@ -39,13 +18,13 @@ describe('the verdict on a supply path', () => {
     PathLink,
   ];
   const states = (tests: PathTest[]) => {
-    const verdict = pathVerdict({ links, tests });
+    const verdict = pathVerdict(at(links, tests));
     return links.map(({ id }) => verdict.states.get(id));
   };
 
   it('clears what passed, and blames the one link of a failed stretch that nothing cleared', () => {
     const tests = [test([plug, fuse, cord], 'fail'), test([plug], 'pass'), test([cord], 'pass')];
-    const verdict = pathVerdict({ links, tests });
+    const verdict = pathVerdict(at(links, tests));
     expect(states(tests)).toEqual(['pass', 'fail', 'pass', 'not-tested', 'not-tested', 'not-tested']);
     expect(verdict).toMatchObject({ faults: [fuse.id], suspects: [], outcome: 'found' });
   });
@@ -56,22 +35,22 @@ describe('the verdict on a supply path', () => {
       'pass',
       'at-rest',
     ]);
-    const verdict = pathVerdict({ links, tests: [test([plug, fuse, cord], 'pass', false)] });
+    const verdict = pathVerdict(at(links, [test([plug, fuse, cord], 'pass', false)]));
     expect(verdict.suspects).toContain(cord.id);
   });
 
   it('says not the switch only when the switch itself has passed', () => {
-    expect(pathVerdict({ links, tests: [test([fuse], 'fail')] }).outcome).toBe('found');
-    expect(pathVerdict({ links, tests: [test([fuse], 'fail'), test([theSwitch], 'pass')] }).outcome).toBe(
+    expect(pathVerdict(at(links, [test([fuse], 'fail')])).outcome).toBe('found');
+    expect(pathVerdict(at(links, [test([fuse], 'fail'), test([theSwitch], 'pass')])).outcome).toBe(
       'not-the-switch',
     );
-    expect(pathVerdict({ links, tests: [test(links, 'pass')] }).outcome).toBe('not-the-switch');
-    expect(pathVerdict({ links, tests: [test([theSwitch], 'fail')] }).outcome).toBe('switch');
-    expect(pathVerdict({ links, tests: [test([theSwitch], 'fail'), test([motor], 'fail')] }).outcome).toBe(
+    expect(pathVerdict(at(links, [test(links, 'pass')])).outcome).toBe('not-the-switch');
+    expect(pathVerdict(at(links, [test([theSwitch], 'fail')])).outcome).toBe('switch');
+    expect(pathVerdict(at(links, [test([theSwitch], 'fail'), test([motor], 'fail')])).outcome).toBe(
       'switch-and-more',
     );
-    expect(pathVerdict({ links: chain('plug', 'lamp'), tests: [] }).outcome).toBe('looking');
-    expect(pathVerdict({ links: [], tests: [] }).outcome).toBe('empty');
+    expect(pathVerdict(at(chain('plug', 'lamp'), [])).outcome).toBe('looking');
+    expect(pathVerdict(at([], [])).outcome).toBe('empty');
   });
 
   it('keeps a stretch under suspicion when its parts pass one by one: it comes and goes', () => {
@@ -81,136 +60,125 @@ describe('the verdict on a supply path', () => {
       test([theSwitch], 'pass'),
     ];
     expect(states(tests).slice(3, 5)).toEqual(['suspect', 'suspect']);
-    expect(pathVerdict({ links, tests }).outcome).toBe('looking');
+    expect(pathVerdict(at(links, tests)).outcome).toBe('looking');
   });
 
   it('blames what is beside the path only by a test of its own', () => {
     const path = chain('plug', 'switch', 'motor', 'suppressor');
-    expect(pathVerdict({ links: path, tests: [] }).suspects).not.toContain(path[3]?.id);
-    expect(pathVerdict({ links: path, tests: [test([path[3] as PathLink], 'fail')] }).faults).toEqual([
-      path[3]?.id,
-    ]);
+    expect(pathVerdict(at(path, [])).suspects).not.toContain(path[3]?.id);
+    expect(pathVerdict(at(path, [test([path[3] as PathLink], 'fail')])).faults).toEqual([path[3]?.id]);
+  });
+
+  it('takes what several failed stretches have in common for the suspect, since one fault explains them all', () => {
+    const tests = [test([plug, fuse, cord], 'fail'), test([cord, terminals, theSwitch], 'fail')];
+    expect(pathVerdict(at(links, tests))).toMatchObject({ suspects: [cord.id], outcome: 'looking' });
+  });
+
+  it('closes with what was seen at fault, and says which sign', () => {
+    const path = chain('plug', 'switch', 'brushes', 'motor');
+    const [, knob, brushes] = path as [PathLink, PathLink, PathLink];
+    const off: PathLook = { link: brushes.id, sign: 'spring-off', found: 'at-fault', photo: null };
+    expect(pathVerdict(at(path, [], [off]))).toMatchObject({
+      faults: [brushes.id],
+      seen: [off],
+      suspects: [],
+      outcome: 'found',
+    });
+    expect(pathVerdict(at(path, [test([knob], 'pass')], [off])).outcome).toBe('not-the-switch');
+    const pitted: PathLook = { link: knob.id, sign: 'contact-pitted', found: 'at-fault', photo: null };
+    expect(pathVerdict(at(path, [], [pitted])).outcome).toBe('switch');
+    expect(pathVerdict(at(path, [], looked(brushes))).suspects).toContain(brushes.id);
+  });
+
+  it('keeps a short to the other conductor and a leak to earth apart from what goes through', () => {
+    const across = [test([cord], 'pass'), test([cord], 'fail', true, 'across')];
+    expect(pathVerdict(at(links, across))).toMatchObject({
+      faults: [cord.id],
+      leaks: [{ link: cord.id, way: 'across' }],
+    });
+    const earth = test([motor], 'fail', true, 'to-earth');
+    expect(pathVerdict(at(links, [earth])).states.get(motor.id)).toBe('leaks');
+    expect(pathVerdict(at(links, [test([motor], 'pass', true, 'to-earth')])).states.get(motor.id)).toBe(
+      'not-tested',
+    );
+  });
+
+  it('says what a count of all single faults says: exactly those that fit every test are left', () => {
+    const runs = fc.record({
+      fault: fc.option(fc.nat(5), { nil: null }),
+      stretches: fc.array(fc.tuple(fc.nat(5), fc.nat(5)), { minLength: 1, maxLength: 8 }),
+    });
+    fc.assert(
+      fc.property(runs, ({ fault, stretches }) => {
+        const bad = (list: readonly PathLink[]) =>
+          fault !== null && list.some(({ id }) => id === links[fault]?.id);
+        const tests = stretches.map(([one, other]) => {
+          const stretch = links.slice(Math.min(one, other), Math.max(one, other) + 1);
+          return test(stretch, bad(stretch) ? 'fail' : 'pass');
+        });
+        const fits = links.filter(({ id }) =>
+          tests.every((one) => one.links.includes(id) === (one.result === 'fail')),
+        );
+        const verdict = pathVerdict(at(links, tests));
+        const failed = tests.some(({ result }) => result === 'fail');
+        const left = [...verdict.faults, ...verdict.suspects];
+        if (failed) expect(new Set(left)).toEqual(new Set(fits.map(({ id }) => id)));
+        else expect(new Set(left)).toEqual(new Set(fits.map(({ id }) => id)));
+      }),
+      { numRuns: 500 },
+    );
   });
 
   it('is read from the log: the newest path and results count, and tests of links that are gone do not', () => {
     const on = bench(2, 1);
-    const lamp = layPath('lamp', newId);
-    on.add({ kind: 'path-laid', links: lamp });
+    const { nodes, links: lamp } = layPath('lamp', newId);
+    on.add({ kind: 'path-laid', nodes, links: lamp });
     const one = test([lamp[0] as PathLink], 'fail');
     on.add({ kind: 'path-tested', test: one });
     on.add({ kind: 'path-tested', test: { ...one, result: 'pass' } });
+    const look: PathLook = {
+      link: lamp[1]?.id as LinkId,
+      sign: 'fuse-blown',
+      found: 'at-fault',
+      photo: null,
+    };
+    on.add({ kind: 'path-looked', look });
     expect(supplyPathOf(readLog(on.events)).tests.map(({ result }) => result)).toEqual(['pass']);
-    on.add({ kind: 'path-laid', links: lamp.slice(1) });
-    expect(supplyPathOf(readLog(on.events))).toEqual({ links: lamp.slice(1), tests: [] });
-  });
-});
-
-describe('the next test', () => {
-  /** Follows the proposals with one hidden fault until the verdict stands. */
-  const follow = (links: PathLink[], fault: LinkId | null) => {
-    const tests: PathTest[] = [];
-    for (let guard = 0; guard < 60; guard += 1) {
-      const proposed = nextTest({ links, tests });
-      if (!proposed) return { tests, verdict: pathVerdict({ links, tests }) };
-      const result = fault !== null && proposed.links.includes(fault) ? 'fail' : 'pass';
-      tests.push({ id: newId(), links: proposed.links, result, flexed: proposed.flex, ohms: null });
-    }
-    throw new Error('the proposals do not end');
-  };
-
-  it.each(presets)('finds any single fault of the preset %s, and never blames a sound link', (preset) => {
-    const links = layPath(preset, newId);
-    const series = links.filter(({ kind }) => inSeries(kind));
-    for (const { id, kind } of series) {
-      const { verdict, tests } = follow(links, id);
-      expect(verdict.faults).toEqual([id]);
-      expect(verdict.outcome).toBe(kind === 'switch' ? 'switch' : 'not-the-switch');
-      expect(tests.length).toBeLessThanOrEqual(series.length + 1);
-    }
-    expect(follow(links, null).verdict).toMatchObject({ faults: [], outcome: 'not-the-switch' });
+    expect(supplyPathOf(readLog(on.events)).looks).toEqual([look]);
+    on.add({ kind: 'path-looked', look: { ...look, found: null } });
+    expect(supplyPathOf(readLog(on.events)).looks).toEqual([]);
+    on.add({ kind: 'path-laid', nodes, links: lamp.slice(1) });
+    expect(supplyPathOf(readLog(on.events))).toMatchObject({ links: lamp.slice(1), tests: [] });
   });
 
-  it('finds the fault of a chain of equal links in about as many tests as halving takes', () => {
-    const links = chain(...Array.from({ length: 16 }, () => 'terminals' as const));
-    const needed = links.map(({ id }) => follow(links, id).tests.length);
-    const mean = needed.reduce((sum, count) => sum + count, 0) / needed.length;
-    // Binary search over 16 places takes log2(16) = 4 tests; the work of reaching places costs a little more.
-    expect(mean).toBeLessThanOrEqual(5.5);
-    expect(Math.max(...needed)).toBeLessThanOrEqual(8);
-  });
-
-  it('asks for a cord again, flexed, when it passed at rest', () => {
-    const links = chain('plug', 'cord', 'lamp');
-    const [plug, cord, lamp] = links as [PathLink, PathLink, PathLink];
-    const tests = [test([plug], 'pass'), test([lamp], 'pass'), test([cord], 'pass', false)];
-    const proposed = nextTest({ links, tests });
-    expect(proposed?.links).toContain(cord.id);
-    expect(proposed?.flex).toBe(true);
-    expect(nextTest({ links, tests: [...tests, test([cord], 'pass')] })).toBeNull();
-  });
-
-  it('has nothing to propose when a stretch failed and its parts pass: it comes and goes', () => {
-    const links = chain('plug', 'fuse', 'cord', 'lamp');
-    const [plug, fuse] = links as [PathLink, PathLink];
-    const tests = [test([plug, fuse], 'fail'), test([plug], 'pass'), test([fuse], 'pass')];
-    expect(nextTest({ links, tests })).toBeNull();
-  });
-
-  it('never measures through a battery or electronics', () => {
-    const links = chain('battery', 'fuse', 'switch', 'electronics', 'motor');
-    const tests: PathTest[] = [];
-    for (let proposed = nextTest({ links, tests }); proposed; proposed = nextTest({ links, tests })) {
-      const kinds = links.filter(({ id }) => proposed?.links.includes(id)).map(({ kind }) => kind);
-      if (kinds.includes('battery') || kinds.includes('electronics')) expect(kinds).toHaveLength(1);
-      tests.push({ id: newId(), links: proposed.links, result: 'pass', flexed: true, ohms: null });
-    }
-    expect(pathVerdict({ links, tests }).outcome).toBe('not-the-switch');
-  });
-
-  it('brings the most bits per minute of all stretches, by a count of its own over every single fault', () => {
-    const kinds = fc.constantFrom<LinkKind>(
-      'plug',
-      'fuse',
-      'cord',
-      'terminals',
-      'switch',
-      'motor',
-      'lamp',
-      'brushes',
-    );
-    fc.assert(
-      fc.property(fc.array(kinds, { minLength: 2, maxLength: 8 }), (list) => {
-        const links = chain(...list);
-        const proposed = nextTest({ links, tests: [] });
-        const chances = [10, ...links.map(({ kind }) => costOf(kind).chance)];
-        const total = chances.reduce((sum, chance) => sum + chance, 0);
-        const reach = (at: number) =>
-          Math.min(...[links[at - 1], links[at]].flatMap((link) => (link ? [costOf(link.kind).reach] : [])));
-        let best = 0;
-        for (let from = 0; from < links.length; from += 1)
-          for (let to = from; to < links.length; to += 1) {
-            // Expected surprise, outcome by outcome, instead of the entropy formula.
-            const fail = chances.slice(from + 1, to + 2).reduce((sum, chance) => sum + chance, 0) / total;
-            const bits = [fail, 1 - fail].reduce(
-              (sum, chance) => sum + (chance > 0 ? chance * Math.log2(1 / chance) : 0),
-              0,
-            );
-            const flex = links.slice(from, to + 1).some(({ kind }) => needsFlexing(kind)) ? 0.5 : 0;
-            best = Math.max(best, bits / (reach(from) + reach(to + 1) + 0.5 + flex));
-          }
-        expect(proposed?.bitsPerMinute).toBeCloseTo(best, 9);
-      }),
-      { numRuns: 200 },
-    );
-  });
-});
-
-describe('a cord', () => {
-  it('of 5 m and 2.08 mm2 loops to 83 milliohm, which an ordinary handheld cannot tell', () => {
-    const loop = cordLoop(5, 2.08, ORDINARY_METER);
-    expect(loop.ohms).toBeCloseTo(0.083, 3);
-    expect(loop.tells).toBe(false);
-    expect(cordLoop(30, 0.75, ORDINARY_METER).tells).toBe(true);
-    expect(cordLoop(5, 2.08, { ...ORDINARY_METER, resolutionOhms: 0.001 }).tells).toBe(true);
+  it('reads a path that was laid as one row of links as places with links between them', () => {
+    const on = bench(2, 1);
+    const laid = on.add({ kind: 'path-laid', nodes: [], links: [] });
+    const before = ['plug', 'switch', 'motor', 'suppressor'].map((kind) => ({
+      id: newId<LinkId>(),
+      kind,
+      name: null,
+    }));
+    const upgraded = upgradeEvent({
+      ...laid,
+      schema: 1,
+      what: { kind: 'path-laid', links: before },
+    } as never);
+    const { nodes, links: now } = supplyPathOf(readLog([upgraded as never]));
+    expect(now.map(({ kind, conductor }) => `${kind} ${conductor}`)).toEqual([
+      'plug feed',
+      'switch feed',
+      'motor load',
+      'suppressor beside',
+    ]);
+    expect(nodes).toHaveLength(4);
+    const places = nodes.map(({ id }): NodeId => id);
+    expect(new Set(places).size).toBe(4);
+    expect(now.map(({ from, to }) => [places.indexOf(from), places.indexOf(to)])).toEqual([
+      [0, 1],
+      [1, 2],
+      [2, 3],
+      [0, 3],
+    ]);
   });
 });

@@ -1,18 +1,31 @@
-import { liveEvents, newestOf, type Log, type PathLink, type PathTest } from '../log/index.js';
+import {
+  liveEvents,
+  newestOf,
+  type Log,
+  type PathLink,
+  type PathLook,
+  type PathNode,
+  type PathTest,
+  type TestWay,
+} from '../log/index.js';
 import { type LinkId } from '../switch/index.js';
 import { inSeries, needsFlexing } from './link-cost.js';
+import { seenAtFault } from './look.js';
 
-/** A path and what was tested of it. */
+/** A path, what was tested of it and what was seen. */
 export interface SupplyPath {
+  nodes: PathNode[];
   links: PathLink[];
   tests: PathTest[];
+  looks: PathLook[];
 }
 
 /**
  * What is known of one link: `pass` and `fail` by a test of its own or by what follows from tests of several,
- * `at-rest` passed without being flexed, `suspect` in a stretch that failed, `not-tested`.
+ * `at-rest` passed without being flexed, `seen` seen at fault, `suspect` in a stretch that failed, `not-tested`.
  */
-export type LinkState = 'pass' | 'fail' | 'unsteady' | 'at-rest' | 'suspect' | 'not-tested';
+export type LinkState =
+  'pass' | 'fail' | 'seen' | 'leaks' | 'unsteady' | 'at-rest' | 'suspect' | 'not-tested';
 
 /**
  * What the tests say. `not-the-switch`: the fault is elsewhere, or nowhere in this path, and the switch itself has
@@ -23,8 +36,12 @@ export type PathOutcome =
 
 export interface PathVerdict {
   states: ReadonlyMap<LinkId, LinkState>;
-  /** Known to be at fault. */
+  /** Known to be at fault, by a test or because it was seen. */
   faults: LinkId[];
+  /** Tests to the other conductor and to earth that failed: a short or a leak, whatever the path itself does. */
+  leaks: { link: LinkId; way: Exclude<TestWay, 'through'> }[];
+  /** What was seen at fault. */
+  seen: PathLook[];
   /** What may still be at fault, in order. */
   suspects: LinkId[];
   /** Stretches that failed and are explained by no known fault, shortest first: one link at least of each is bad. */
@@ -34,29 +51,29 @@ export interface PathVerdict {
 
 /** The path as it was laid last, with the newest result of each test; tests of links that are gone count no more. */
 export function supplyPathOf(log: Log): SupplyPath {
-  const links = liveEvents(log, 'path-laid').at(-1)?.what.links ?? [];
+  const { nodes, links } = liveEvents(log, 'path-laid').at(-1)?.what ?? { nodes: [], links: [] };
   const there = new Set(links.map(({ id }) => id));
   const tests = newestOf(
     liveEvents(log, 'path-tested').map(({ what }) => what.test),
     ({ id }) => id,
   ).filter((test) => test.result !== null && test.links.every((id) => there.has(id)));
-  return { links, tests };
+  const looks = newestOf(
+    liveEvents(log, 'path-looked').map(({ what }) => what.look),
+    ({ link, sign }) => `${link} ${sign}`,
+  ).filter(({ link, found }) => found !== null && there.has(link));
+  return { nodes, links, tests, looks };
 }
 
 /** What the tests say about each link, and whether the switch is to blame. */
-export function pathVerdict({ links, tests }: SupplyPath): PathVerdict {
-  const kindOf = new Map(links.map(({ id, kind }) => [id, kind]));
-  const passed = new Set<LinkId>();
-  const atRest = new Set<LinkId>();
-  for (const test of tests.filter(({ result }) => result === 'pass')) {
-    for (const id of test.links) {
-      const kind = kindOf.get(id);
-      if (kind && needsFlexing(kind) && !test.flexed) atRest.add(id);
-      else passed.add(id);
-    }
-  }
+export function pathVerdict({ links, tests: all, looks }: SupplyPath): PathVerdict {
+  const tests = all.filter(({ way }) => way === 'through');
+  const leaks = leaksIn(all);
+  const seen = seenAtFault(looks);
+  const { passed, atRest } = passedIn(links, tests);
   const failed = tests.filter(({ result }) => result === 'fail' || result === 'unsteady');
-  const faults = new Map<LinkId, 'fail' | 'unsteady'>();
+  const faults = new Map<LinkId, 'fail' | 'unsteady' | 'seen' | 'leaks'>();
+  for (const { link } of seen) faults.set(link, 'seen');
+  for (const { link } of leaks) faults.set(link, 'leaks');
   const stretches: LinkId[][] = [];
   for (const test of failed) {
     const open = test.links.length === 1 ? test.links : test.links.filter((id) => !passed.has(id));
@@ -66,7 +83,9 @@ export function pathVerdict({ links, tests }: SupplyPath): PathVerdict {
       faults.set(only, test.result === 'unsteady' || passed.has(only) ? 'unsteady' : 'fail');
     else stretches.push(open.length === 0 ? test.links : open);
   }
-  const unexplained = narrowest(stretches.filter((stretch) => !stretch.some((id) => faults.has(id))));
+  const unexplained = inAllOf(
+    narrowest(stretches.filter((stretch) => !stretch.some((id) => faults.has(id)))),
+  );
   const inStretch = new Set(unexplained.flat());
   const states = new Map(
     links.map(({ id }): [LinkId, LinkState] => [
@@ -75,7 +94,7 @@ export function pathVerdict({ links, tests }: SupplyPath): PathVerdict {
         (inStretch.has(id) ? 'suspect' : passed.has(id) ? 'pass' : atRest.has(id) ? 'at-rest' : 'not-tested'),
     ]),
   );
-  const untested = links.filter(({ id, kind }) => inSeries(kind) && !passed.has(id) && !faults.has(id));
+  const untested = links.filter((link) => inSeries(link) && !passed.has(link.id) && !faults.has(link.id));
   const suspects =
     unexplained.length > 0
       ? links.filter(({ id }) => inStretch.has(id)).map(({ id }) => id)
@@ -87,8 +106,24 @@ export function pathVerdict({ links, tests }: SupplyPath): PathVerdict {
     faults: [...faults.keys()],
     suspects,
     stretches: unexplained,
+    leaks,
+    seen,
     outcome: outcomeOf(links, states, suspects),
   };
+}
+
+/** What tests have cleared; what has to be flexed is cleared only by one in which it was. */
+function passedIn(links: readonly PathLink[], tests: readonly PathTest[]) {
+  const kindOf = new Map(links.map(({ id, kind }) => [id, kind]));
+  const passed = new Set<LinkId>();
+  const atRest = new Set<LinkId>();
+  for (const { links: ids, flexed } of tests.filter(({ result }) => result === 'pass')) {
+    for (const id of ids) {
+      const kind = kindOf.get(id);
+      (kind && needsFlexing(kind) && !flexed ? atRest : passed).add(id);
+    }
+  }
+  return { passed, atRest };
 }
 
 /** Stretches without those that hold another one whole: a fault in the shorter one explains the longer one. */
@@ -100,14 +135,27 @@ function narrowest(stretches: readonly LinkId[][]): LinkId[][] {
   );
 }
 
+/** One fault explains all the stretches that failed where they have links in common: only those are suspect then. */
+function inAllOf(stretches: LinkId[][]): LinkId[][] {
+  const common = (stretches[0] ?? []).filter((id) => stretches.every((stretch) => stretch.includes(id)));
+  return stretches.length > 1 && common.length > 0 ? [common] : stretches;
+}
+
+/** Failed tests to the other conductor and to earth; of several links together each one may be it. */
+function leaksIn(tests: readonly PathTest[]): PathVerdict['leaks'] {
+  return tests.flatMap(({ way, links, result }) =>
+    way === 'through' || result === 'pass' || links.length !== 1 ? [] : links.map((link) => ({ link, way })),
+  );
+}
+
 function outcomeOf(
   links: readonly PathLink[],
   states: ReadonlyMap<LinkId, LinkState>,
   suspects: readonly LinkId[],
 ): PathOutcome {
-  const series = links.filter(({ kind }) => inSeries(kind));
+  const series = links.filter(inSeries);
   if (series.length === 0) return 'empty';
-  const bad = (id: LinkId) => states.get(id) === 'fail' || states.get(id) === 'unsteady';
+  const bad = (id: LinkId) => ['fail', 'unsteady', 'seen', 'leaks'].includes(states.get(id) ?? '');
   const switches = series.filter(({ kind }) => kind === 'switch');
   const cleared = switches.length > 0 && switches.every(({ id }) => states.get(id) === 'pass');
   const elsewhere = links.some(({ id, kind }) => kind !== 'switch' && bad(id));

@@ -53,7 +53,8 @@ export const MOST_SAFETY_LINES = 40;
 export const MOST_DEAD_POINTS = 24;
 export const MOST_DEAD_READINGS = 400;
 export const POINT_LETTERS = 40;
-export const MOST_LINKS = 40;
+export const MOST_LINKS = 80;
+export const MOST_NODES = 120;
 
 /** Edge of a photo, in pixels. */
 export const PHOTO_EDGE = 40_000;

@@ -19,6 +19,7 @@ export type WireId = Branded<'wire'>;
 export type LineId = Branded<'line'>;
 export type RecordId = Branded<'record'>;
 export type LinkId = Branded<'link'>;
+export type NodeId = Branded<'node'>;
 export type TestId = Branded<'test'>;
 export type StepId = Branded<'step'>;
 

@@ -26,6 +26,7 @@ export {
   type JobId,
   type LineId,
   type LinkId,
+  type NodeId,
   type MarkingId,
   type NewId,
   type PartId,

@@ -6,6 +6,8 @@ import { linkName, STATE_WORDS } from '@which-way/words/path';
 const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {
   pass: { node: 'border-teal bg-teal text-on-teal', mark: '✓', line: 'border-teal' },
   fail: { node: 'border-ink bg-ink text-sheet', mark: '✕', line: 'border-ink border-dashed' },
+  seen: { node: 'border-ink bg-ink text-sheet', mark: '✕', line: 'border-ink border-dashed' },
+  leaks: { node: 'border-ink bg-sheet', mark: '⏚', line: 'border-ink' },
   unsteady: { node: 'border-amber bg-amber text-lead-black', mark: '~', line: 'border-amber border-dashed' },
   'at-rest': { node: 'border-teal border-dashed bg-sheet', mark: '', line: 'border-line' },
   suspect: { node: 'border-amber bg-amber-wash text-amber-ink', mark: '?', line: 'border-amber' },
@@ -19,10 +21,13 @@ interface ChainProps {
   onPick: (id: LinkId) => void;
 }
 
-/** The way of the current from the supply to the load, link by link, and what is known of each. */
+/** The way of the current to the load and back, conductor by conductor, and what is known of each link. */
 export function Chain({ path, verdict, picked, onPick }: ChainProps) {
-  const series = path.links.filter(({ kind }) => inSeries(kind));
-  const aside = path.links.filter(({ kind }) => !inSeries(kind));
+  const series = path.links.filter(inSeries);
+  const there = series.filter(({ conductor }) => conductor !== 'return');
+  // Drawn under the feed, the way back runs towards the supply.
+  const back = series.filter(({ conductor }) => conductor === 'return').toReversed();
+  const beside = path.links.filter((link) => !inSeries(link));
   const item = (link: PathLink) => (
     <Item
       key={link.id}
@@ -32,16 +37,22 @@ export function Chain({ path, verdict, picked, onPick }: ChainProps) {
       onPick={onPick}
     />
   );
+  const row = 'flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4';
   return (
-    <div>
-      <ol className="flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4" aria-label="Supply path">
-        {series.map(item)}
+    <div className="grid gap-2 sm:border-r-4 sm:border-line">
+      <ol className={row} aria-label="Supply path">
+        {there.map(item)}
       </ol>
-      {aside.length > 0 && (
-        <div className="mt-4 flex flex-wrap items-center gap-x-3">
+      {back.length > 0 && (
+        <ol className={row} aria-label="The way back">
+          {back.map(item)}
+        </ol>
+      )}
+      {beside.length > 0 && (
+        <div className="mt-2 flex flex-wrap items-center gap-x-3">
           <span className="text-small text-quiet">Beside the path, tested alone:</span>
           <ul className="flex flex-wrap" aria-label="Beside the path">
-            {aside.map(item)}
+            {beside.map(item)}
           </ul>
         </div>
       )}
@@ -59,7 +70,7 @@ interface ItemProps {
 function Item({ link, state, picked, onPick }: ItemProps) {
   const { node, mark, line } = LOOKS[state];
   return (
-    <li className="sm:min-w-28 sm:flex-1">
+    <li className="sm:min-w-24 sm:flex-1">
       <button
         type="button"
         onClick={() => onPick(link.id)}

@@ -2,16 +2,17 @@ import { layPath } from '@which-way/core/path';
 import type { Deed, PathLink, PathTest, TestResult } from '@which-way/core/log';
 import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
-import { fill, press, row, screen, tick, until, within } from '../testing/acts.js';
+import { choose, fill, press, row, screen, tick, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { PathPage } from './path-page.js';
 
-const links = layPath('lamp', newId);
-const laid: Deed = { kind: 'path-laid', links };
+const { nodes, links } = layPath('lamp', newId);
+const laid: Deed = { kind: 'path-laid', nodes, links };
 const tested = (from: number, to: number, result: TestResult, flexed = true): Deed => {
   const test: PathTest = {
     id: newId(),
     links: links.slice(from, to + 1).map(({ id }) => id),
+    way: 'through',
     result,
     flexed,
     ohms: null,
@@ -32,6 +33,7 @@ describe('the supply path on the screen', () => {
         'terminals',
         'switch',
         'motor',
+        'terminals',
       ]),
     );
     press('Lamp');
@@ -43,6 +45,7 @@ describe('the supply path on the screen', () => {
         'switch',
         'motor',
         'lamp',
+        'terminals',
       ]),
     );
     press(/^Motor/, chain());
@@ -54,6 +57,7 @@ describe('the supply path on the screen', () => {
         'terminals',
         'switch',
         'lamp',
+        'terminals',
       ]),
     );
     press(/^Lamp/, chain());
@@ -65,6 +69,7 @@ describe('the supply path on the screen', () => {
         'terminals',
         'lamp',
         'switch',
+        'terminals',
       ]),
     );
   });
@@ -75,7 +80,7 @@ describe('the supply path on the screen', () => {
     await until(() =>
       expect(
         written('path-laid')[0]
-          ?.links.filter(({ kind }) => kind === 'terminals')
+          ?.links.filter(({ kind, conductor }) => kind === 'terminals' && conductor === 'feed')
           .map(({ name }) => name),
       ).toEqual([null, 'Terminals 2']),
     );
@@ -84,13 +89,12 @@ describe('the supply path on the screen', () => {
 
   it('writes down what was proposed with its result, and whether it was flexed', async () => {
     const { written } = await renderJob(<PathPage />, [laid]);
-    const stretch = screen.getByTestId('next-test').textContent;
     tick(/^Flexed while/);
     press('Comes and goes');
     await until(() =>
       expect(written('path-tested')[0]?.test).toMatchObject({ result: 'unsteady', flexed: true }),
     );
-    expect(row('comes and goes, flexed').textContent).toContain(stretch ?? '');
+    expect(row('comes and goes, flexed').textContent).toContain('From Plug to Plug, return');
   });
 
   it('does not clear a cord that passed at rest', async () => {
@@ -130,5 +134,43 @@ describe('the supply path on the screen', () => {
     expect(screen.getByText(/40 m loops to 1839 milliohm.*this meter can tell/)).toBeVisible();
     fill('Size', 'thick');
     expect(screen.getByText(/Give the size as mm² or gauge/)).toBeVisible();
+  });
+
+  it('proposes nothing on ohms while it is not made safe, and the pins of the plug first once it is', async () => {
+    await renderJob(<PathPage />, [laid], { outOfMachine: false });
+    expect(screen.getByText('First make it safe')).toBeVisible();
+    expect(screen.queryByTestId('next-test')).toBeNull();
+  });
+
+  it('says what the load should read pin to pin, by its nameplate once it is typed', async () => {
+    await renderJob(<PathPage />, [laid]);
+    expect(screen.getByTestId('next-test').textContent).toBe('Pin to pin at the plug');
+    expect(screen.getByText(/as such loads usually do \(common practice\)/)).toBeVisible();
+    fill('Nameplate volts', '230');
+    fill('watts', '60');
+    expect(screen.getByText(/^The load: 55.1 Ω to 110 Ω, cold, by its nameplate/)).toBeVisible();
+  });
+
+  it('takes what is seen at fault for a fault, with its words, and takes it back', async () => {
+    const { written } = await renderJob(<PathPage />, [laid, tested(4, 4, 'pass')]);
+    press(/^Plug\s*not tested/, chain());
+    press('All 3 are good');
+    await until(() => expect(written('path-looked')).toHaveLength(3));
+    choose('pins burnt', row('Pins clean and bright'));
+    await until(() =>
+      expect(screen.getByRole('heading', { name: 'Not the switch: Plug: pins burnt' })).toBeVisible(),
+    );
+    press('Take back', row('Pins clean and bright'));
+    await until(() => expect(screen.getByRole('heading', { name: 'Still looking' })).toBeVisible());
+  });
+
+  it('writes down a short to the other conductor as a fault of its own', async () => {
+    const { written } = await renderJob(<PathPage />, [laid]);
+    press(/^Cord\s*not tested/, chain());
+    press('Not open', screen.getByRole('region', { name: 'Beside it' }).firstChild as HTMLElement);
+    await until(() =>
+      expect(written('path-tested')[0]?.test).toMatchObject({ way: 'across', result: 'fail' }),
+    );
+    expect(within(chain()).getByRole('button', { name: /^Cord\s*short or leak/ })).toBeVisible();
   });
 });

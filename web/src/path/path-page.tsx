@@ -1,7 +1,9 @@
 import {
   inSeries,
   layPath,
-  nextTest,
+  nextStep,
+  chained,
+  type LooseLink,
   PATH_PRESETS,
   pathVerdict,
   supplyPathOf,
@@ -9,7 +11,7 @@ import {
   type PathVerdict,
   type SupplyPath,
 } from '@which-way/core/path';
-import { LINK_KINDS, type LinkKind, type PathLink, type TestResult } from '@which-way/core/log';
+import { LINK_KINDS, type LinkKind, type PathLink } from '@which-way/core/log';
 import { type LinkId, type TestId } from '@which-way/core/switch';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -19,7 +21,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import {
   LINK_WORDS,
-  stretchWords,
+  foundWords,
   linkName,
   OUTCOME_WORDS,
   PRESET_WORDS,
@@ -27,6 +29,8 @@ import {
 } from '@which-way/words/path';
 import { Chain } from './chain.js';
 import { CordCheck } from './cord-check.js';
+import { Looks } from './looks.js';
+import { Proposal, type OnTest } from './proposal.js';
 import { ResultButtons } from './result-buttons.js';
 import { TestList } from './test-list.js';
 
@@ -39,17 +43,19 @@ export function PathPage() {
   const path = useMemo(() => supplyPathOf(log), [log]);
   const verdict = useMemo(() => pathVerdict(path), [path]);
   const [picked, setPicked] = useState<LinkId | null>(null);
-  const lay = (links: PathLink[]) => session.emit({ kind: 'path-laid', links });
-  const test = (links: LinkId[], result: TestResult, flexed: boolean) => {
+  const lay = (links: readonly LooseLink[]) =>
+    session.emit({ kind: 'path-laid', ...chained(links, path.nodes, newId) });
+  const test: OnTest = (links, result, flexed, way = 'through') => {
     setPicked(null);
-    session.emit({ kind: 'path-tested', test: { id: newId<TestId>(), links, result, flexed, ohms: null } });
+    const about = { id: newId<TestId>(), links, way, result, flexed, ohms: null };
+    session.emit({ kind: 'path-tested', test: about });
   };
   const link = path.links.find(({ id }) => id === picked);
   return (
     <main className="grid grow content-start gap-6 p-4 sm:p-6">
       <h1 className="sr-only">Is it the switch?</h1>
       {path.links.length === 0 ? (
-        <Presets onChoose={(preset) => lay(layPath(preset, newId))} />
+        <Presets onChoose={(preset) => session.emit({ kind: 'path-laid', ...layPath(preset, newId) })} />
       ) : (
         <>
           <Chain
@@ -102,7 +108,9 @@ function Presets({ onChoose }: { onChoose: (preset: PathPreset) => void }) {
           >
             <span className="block text-large font-bold">{PRESET_WORDS[preset]}</span>
             <span className="block text-small text-quiet">
-              {PATH_PRESETS[preset].map((kind) => LINK_WORDS[kind]).join(' – ')}
+              {kindsOf(preset)
+                .map((kind) => LINK_WORDS[kind])
+                .join(' – ')}
             </span>
           </button>
         ))}
@@ -111,48 +119,21 @@ function Presets({ onChoose }: { onChoose: (preset: PathPreset) => void }) {
   );
 }
 
+/** What a preset is made of, there and back. */
+const kindsOf = (preset: PathPreset): LinkKind[] => {
+  const { feed, load, back } = PATH_PRESETS[preset];
+  return [...feed, ...load, ...back];
+};
+
 interface Testing {
   path: SupplyPath;
   verdict: PathVerdict;
-  onTest: (links: LinkId[], result: TestResult, flexed: boolean) => void;
-}
-
-/** How a stretch of these kinds is tested. */
-function howToTest(kinds: readonly LinkKind[]): string {
-  if (kinds.includes('battery')) return 'Volts at its posts, with a load on';
-  if (kinds.includes('electronics'))
-    return 'By itself: what goes in, what comes out; ohms through it say little';
-  const on = kinds.includes('switch') ? ', the switch on' : '';
-  return `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`;
-}
-
-/** The test that splits the remaining suspects best for the least work. */
-function Proposal({ path, verdict, onTest }: Testing) {
-  const proposed = nextTest(path, verdict);
-  if (!proposed) return null;
-  const kinds = path.links.filter(({ id }) => proposed.links.includes(id)).map(({ kind }) => kind);
-  return (
-    <section aria-label="Test next" className="grid gap-3">
-      <p className="text-quiet">Test next: it splits the suspects best for the least work</p>
-      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
-        {stretchWords(path.links, proposed.links)}
-      </p>
-      <p>
-        {howToTest(kinds)}. About {Math.max(1, Math.round(proposed.minutes))} min; it passes{' '}
-        {Math.round(proposed.passes * 100)} times in a hundred, by what is usual.
-      </p>
-      <ResultButtons
-        key={proposed.links.join()}
-        flex={proposed.flex}
-        onResult={(result, flexed) => onTest(proposed.links, result, flexed)}
-      />
-    </section>
-  );
+  onTest: OnTest;
 }
 
 interface LinkPanelProps extends Testing {
   link: PathLink;
-  onLay: (links: PathLink[]) => void;
+  onLay: (links: readonly LooseLink[]) => void;
   onClose: () => void;
 }
 
@@ -167,12 +148,14 @@ function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkPanelPro
       <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]">{linkName(link)} alone</p>
       <p>
         {STATE_WORDS[verdict.states.get(link.id) ?? 'not-tested']}
-        {!inSeries(link.kind) && '; beside the path, not in it'}
+        {!inSeries(link) && '; beside the path, not in it'}
       </p>
       <ResultButtons
         flex={link.kind === 'cord'}
         onResult={(result, flexed) => onTest([link.id], result, flexed)}
       />
+      <Insulated link={link} path={path} onTest={onTest} />
+      <Looks link={link} path={path} />
       <div className="flex flex-wrap gap-2 border-t border-line pt-3">
         <PlainButton disabled={index === 0} onClick={() => move(-1)} aria-label="Move it towards the supply">
           <ArrowLeft size={18} aria-hidden="true" />
@@ -208,14 +191,16 @@ function AddLink({
 }: {
   path: SupplyPath;
   after: LinkId | null;
-  onLay: (links: PathLink[]) => void;
+  onLay: (links: readonly LooseLink[]) => void;
 }) {
   const add = (kind: LinkKind) => {
-    const same = path.links.filter((one) => one.kind === kind).length;
-    const fresh: PathLink = {
+    const conductor = path.links.find(({ id }) => id === after)?.conductor ?? usualConductor(kind);
+    const same = path.links.filter((one) => one.kind === kind && one.conductor === conductor).length;
+    const fresh: LooseLink = {
       id: newId<LinkId>(),
       kind,
       name: same === 0 ? null : `${LINK_WORDS[kind]} ${same + 1}`,
+      conductor,
     };
     const at = path.links.findIndex(({ id }) => id === after);
     const place = at < 0 ? usualPlace(path.links, kind) : at + 1;
@@ -237,11 +222,52 @@ function AddLink({
   );
 }
 
-/** Where a kind of link usually lies: after the last one that comes before it on the way to the load. */
+const LOADS: ReadonlySet<LinkKind> = new Set(['electronics', 'motor', 'brushes', 'element', 'lamp', 'coil']);
+const usualConductor = (kind: LinkKind): PathLink['conductor'] =>
+  kind === 'suppressor' || kind === 'earth' ? 'beside' : LOADS.has(kind) ? 'load' : 'feed';
+
+/** Where a kind of link usually lies: after the last one on the way to the load that comes before it. */
 function usualPlace(links: readonly PathLink[], kind: LinkKind): number {
   const rank = LINK_KINDS.indexOf(kind);
-  return links.findLastIndex((link) => LINK_KINDS.indexOf(link.kind) <= rank) + 1;
+  return (
+    links.findLastIndex((link) => link.conductor !== 'return' && LINK_KINDS.indexOf(link.kind) <= rank) + 1
+  );
 }
+
+/** Measurements where open is right: to the other conductor and to earth. */
+function Insulated({ link, path, onTest }: Pick<LinkPanelProps, 'link' | 'path' | 'onTest'>) {
+  const rows = (['across', 'to-earth'] as const).map((way) => {
+    const last = path.tests.findLast((one) => one.way === way && one.links.includes(link.id));
+    return (
+      <div key={way} className="flex flex-wrap items-center gap-2">
+        <span className="min-w-52">{WAY_HOW[way]}</span>
+        <PlainButton
+          aria-pressed={last?.result === 'pass'}
+          onClick={() => onTest([link.id], 'pass', false, way)}
+        >
+          Open
+        </PlainButton>
+        <PlainButton
+          aria-pressed={last?.result === 'fail'}
+          onClick={() => onTest([link.id], 'fail', false, way)}
+        >
+          Not open
+        </PlainButton>
+        {last && <span className="text-quiet">{last.result === 'pass' ? 'open' : 'not open'}</span>}
+      </div>
+    );
+  });
+  return (
+    <section aria-label="Beside it" className="grid gap-1 border-t border-line pt-2">
+      {rows}
+    </section>
+  );
+}
+
+const WAY_HOW = {
+  across: 'To the other conductor, far end open:',
+  'to-earth': 'To earth or the frame:',
+} as const;
 
 function Outcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) {
   const { title, about } = OUTCOME_WORDS[verdict.outcome];
@@ -251,9 +277,16 @@ function Outcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) 
       .map(linkName)
       .join(', ');
   const cleared = path.links.filter(({ id }) => verdict.states.get(id) === 'pass').map(({ id }) => id);
-  const stuck = verdict.outcome === 'looking' && nextTest(path, verdict) === null;
+  const stuck =
+    verdict.outcome === 'looking' && verdict.stretches.length > 0 && nextStep(path, verdict)?.kind !== 'test';
+  const found = foundWords(path.links, verdict);
   return (
-    <Notice look={verdict.faults.length > 0 ? 'amber' : 'plain'} title={title}>
+    <Notice
+      look={verdict.faults.length > 0 ? 'amber' : 'plain'}
+      title={
+        found.length > 0 && verdict.outcome === 'not-the-switch' ? `${title}: ${found.join('; ')}` : title
+      }
+    >
       <p>{about}</p>
       {stuck && (
         <p className="mt-1 font-semibold">
@@ -262,6 +295,7 @@ function Outcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) 
         </p>
       )}
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        {found.length > 0 && <Line term="Found" names={found.join('; ')} />}
         {verdict.faults.length > 0 && <Line term="At fault" names={names(verdict.faults)} />}
         {verdict.suspects.length > 0 && <Line term="Suspect" names={names(verdict.suspects)} />}
         {cleared.length > 0 && <Line term="Cleared" names={names(cleared)} />}

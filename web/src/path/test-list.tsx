@@ -1,7 +1,7 @@
 import type { SupplyPath } from '@which-way/core/path';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { stretchWords } from '@which-way/words/path';
+import { stretchWords, WAY_WORDS } from '@which-way/words/path';
 
 const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };
 
@@ -18,6 +18,7 @@ export function TestList({ path }: { path: SupplyPath }) {
             <span className="grow">
               {stretchWords(path.links, test.links)}:{' '}
               <strong>{test.result ? RESULTS[test.result] : ''}</strong>
+              {test.way !== 'through' && `, ${WAY_WORDS[test.way]}`}
               {test.flexed && ', flexed'}
             </span>
             <PlainButton

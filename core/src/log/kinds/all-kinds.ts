@@ -22,7 +22,7 @@ import {
 } from './safety.js';
 import { signed } from './signed.js';
 import { stripped } from './strip.js';
-import { pathLaid, pathTested } from './supply-path.js';
+import { pathLaid, pathLooked, pathTested } from './supply-path.js';
 import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './wire.js';
 import { worthNoted } from './worth.js';
@@ -69,4 +69,5 @@ export const KINDS = {
   'safety-answered-together': safetyAnsweredTogether,
   'ends-capped': endsCapped,
   'meter-ranged': meterRanged,
+  'path-looked': pathLooked,
 } as const;

@@ -1,0 +1,146 @@
+import {
+  expectedOhms,
+  likelihoodOf,
+  nextStep,
+  type Nameplate,
+  type PathVerdict,
+  type ProposedStep,
+  type SupplyPath,
+} from '@which-way/core/path';
+import type { LinkKind, TestResult, TestWay } from '@which-way/core/log';
+import type { LinkId } from '@which-way/core/switch';
+import { expectedWords, LIKELY_WORDS, linkName, stretchWords } from '@which-way/words/path';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSafety } from '../safe/use-safety.js';
+import { readAmount } from '../shared/controls/amount.js';
+import { Notice } from '../shared/controls/notice.js';
+import { Looks } from './looks.js';
+import { ResultButtons } from './result-buttons.js';
+
+/** What a test is written down with. */
+export type OnTest = (links: LinkId[], result: TestResult, flexed: boolean, way?: TestWay) => void;
+
+interface ProposalProps {
+  path: SupplyPath;
+  verdict: PathVerdict;
+  onTest: OnTest;
+}
+
+/** The test or look that splits the remaining suspects best for the least work; nothing before it is made safe. */
+export function Proposal({ path, verdict, onTest }: ProposalProps) {
+  const safe = useSafety();
+  const step = nextStep(path, verdict);
+  if (!step) return null;
+  if (!safe.open)
+    return (
+      <Notice look="brick" title="First make it safe">
+        Ohms, and fingers inside, only on what is proved dead.{' '}
+        <Link to="../../safe" relative="path" className="underline">
+          To the safety list
+        </Link>
+      </Notice>
+    );
+  return step.kind === 'look' ? (
+    <Look step={step} path={path} />
+  ) : (
+    <Test key={step.links.join()} step={step} path={path} onTest={onTest} />
+  );
+}
+
+const minutes = (worth: number): string => `About ${Math.max(1, Math.round(worth))} min`;
+
+function Look({ step, path }: { step: Extract<ProposedStep, { kind: 'look' }>; path: SupplyPath }) {
+  const link = path.links.find(({ id }) => id === step.link);
+  if (!link) return null;
+  return (
+    <section aria-label="Look next" className="grid gap-3">
+      <p className="text-quiet">Look next: it tells more a minute than any measurement</p>
+      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
+        Look at: {linkName(link)}
+      </p>
+      <p>{minutes(step.minutes)}. What looks good is not cleared by it, only less suspect.</p>
+      <Looks key={link.id} link={link} path={path} signs={step.signs} />
+    </section>
+  );
+}
+
+/** How a stretch of these kinds is tested. */
+function howToTest(kinds: readonly LinkKind[]): string {
+  if (kinds.includes('electronics'))
+    return 'By itself: what goes in, what comes out; ohms through it say little';
+  const on = kinds.includes('switch') ? ', the switch on' : '';
+  return `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`;
+}
+
+function Test({
+  step,
+  path,
+  onTest,
+}: {
+  step: Extract<ProposedStep, { kind: 'test' }>;
+  path: SupplyPath;
+  onTest: OnTest;
+}) {
+  const links = path.links.filter(({ id }) => step.links.includes(id));
+  const kinds = links.map(({ kind }) => kind);
+  const loads = links.filter(({ conductor }) => conductor === 'load').map(({ kind }) => kind);
+  return (
+    <section aria-label="Test next" className="grid gap-3">
+      <p className="text-quiet">
+        {step.whole
+          ? 'Test next: the whole machine at its plug is the first split'
+          : 'Test next: it splits the suspects best for the least work'}
+      </p>
+      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
+        {step.whole ? 'Pin to pin at the plug' : stretchWords(path.links, step.links)}
+      </p>
+      {kinds.includes('battery') ? (
+        <p>
+          Volts with a load on belong to the{' '}
+          <Link to="../../safe" relative="path" className="underline">
+            live records
+          </Link>
+          : who may do it writes them down there, and says here whether it passed.
+        </p>
+      ) : (
+        <p>
+          {step.whole ? 'Handle off: open. Handle on: what the load reads' : howToTest(kinds)}.{' '}
+          {minutes(step.minutes)}; {LIKELY_WORDS[likelihoodOf(step.passes)]}, by what is usual.
+        </p>
+      )}
+      {loads.length > 0 && <LoadReads kinds={loads} />}
+      <ResultButtons flex={step.flex} onResult={(result, flexed) => onTest(step.links, result, flexed)} />
+    </section>
+  );
+}
+
+/** What the load in the stretch should read, by its nameplate where that is typed in. */
+function LoadReads({ kinds }: { kinds: readonly LinkKind[] }) {
+  const [volts, setVolts] = useState('');
+  const [watts, setWatts] = useState('');
+  const [atVolts, atWatts] = [readAmount(volts, 10_000), readAmount(watts, 1e5)];
+  const nameplate: Nameplate | null = atVolts && atWatts ? { volts: atVolts, watts: atWatts } : null;
+  const expected = expectedOhms(kinds, nameplate);
+  if (!expected) return <p className="text-quiet">What it should read cannot be said: electronics in it.</p>;
+  const field = (label: string, value: string, set: (typed: string) => void, read: unknown) => (
+    <label className="flex items-center gap-2">
+      {label}
+      <input
+        value={value}
+        inputMode="decimal"
+        maxLength={7}
+        aria-invalid={read === undefined}
+        onChange={({ target }) => set(target.value)}
+        className="min-h-12 w-24 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+      />
+    </label>
+  );
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      <p className="font-semibold">The load: {expectedWords(expected)}</p>
+      {field('Nameplate volts', volts, setVolts, atVolts)}
+      {field('watts', watts, setWatts, atWatts)}
+    </div>
+  );
+}
