@@ -42,7 +42,7 @@ export const STATE_WORDS: Record<LinkState, string> = {
   leaks: 'short or leak',
   unsteady: 'comes and goes',
   'at-rest': 'passed at rest, not flexed',
-  suspect: 'suspect: in a stretch that failed',
+  suspect: 'suspect',
   'not-tested': 'not tested',
 };
 

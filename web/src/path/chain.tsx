@@ -25,8 +25,7 @@ interface ChainProps {
 export function Chain({ path, verdict, picked, onPick }: ChainProps) {
   const series = path.links.filter(inSeries);
   const there = series.filter(({ conductor }) => conductor !== 'return');
-  // Drawn under the feed, the way back runs towards the supply.
-  const back = series.filter(({ conductor }) => conductor === 'return').toReversed();
+  const back = series.filter(({ conductor }) => conductor === 'return');
   const beside = path.links.filter((link) => !inSeries(link));
   const item = (link: PathLink) => (
     <Item
@@ -37,17 +36,19 @@ export function Chain({ path, verdict, picked, onPick }: ChainProps) {
       onPick={onPick}
     />
   );
-  const row = 'flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4';
   return (
-    <div className="grid gap-2 sm:border-r-4 sm:border-line">
-      <ol className={row} aria-label="Supply path">
-        {there.map(item)}
-      </ol>
-      {back.length > 0 && (
-        <ol className={row} aria-label="The way back">
-          {back.map(item)}
+    <div>
+      <div className={`grid gap-2 ${back.length > 0 ? 'sm:border-r-4 sm:border-line' : ''}`}>
+        <ol className="flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4" aria-label="Supply path">
+          {there.map(item)}
         </ol>
-      )}
+        {back.length > 0 && (
+          // Drawn under the feed, the way back runs towards the supply.
+          <ol className="flex flex-col sm:flex-row-reverse sm:flex-wrap sm:gap-y-4" aria-label="The way back">
+            {back.map(item)}
+          </ol>
+        )}
+      </div>
       {beside.length > 0 && (
         <div className="mt-2 flex flex-wrap items-center gap-x-3">
           <span className="text-small text-quiet">Beside the path, tested alone:</span>

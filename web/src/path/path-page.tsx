@@ -1,7 +1,6 @@
 import {
   inSeries,
   layPath,
-  nextStep,
   chained,
   type LooseLink,
   PATH_PRESETS,
@@ -278,7 +277,9 @@ function Outcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) 
       .join(', ');
   const cleared = path.links.filter(({ id }) => verdict.states.get(id) === 'pass').map(({ id }) => id);
   const stuck =
-    verdict.outcome === 'looking' && verdict.stretches.length > 0 && nextStep(path, verdict)?.kind !== 'test';
+    verdict.outcome === 'looking' &&
+    verdict.stretches.length > 0 &&
+    verdict.suspects.every((id) => testedAlone(path, id));
   const found = foundWords(path.links, verdict);
   return (
     <Notice
@@ -303,6 +304,10 @@ function Outcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) 
     </Notice>
   );
 }
+
+/** Whether a link was measured by itself. */
+const testedAlone = ({ tests }: SupplyPath, id: LinkId): boolean =>
+  tests.some(({ way, links }) => way === 'through' && links.length === 1 && links[0] === id);
 
 function Line({ term, names }: { term: string; names: string }) {
   return (
