@@ -74,7 +74,12 @@ const WORDS: Record<PieceCode, Words> = {
     ]
       .filter(Boolean)
       .join(', '),
-  voltage: ({ volts }) => `rated for ${volts} V`,
+  voltage: ({ volts, list, low }) =>
+    list !== undefined
+      ? `rated for ${list} V`
+      : low !== undefined
+        ? `rated from ${low} to ${volts} V`
+        : `rated for ${volts} V`,
   supply: ({ supply }) =>
     ({
       ac: 'alternating current only, as far as it says',
@@ -85,11 +90,13 @@ const WORDS: Record<PieceCode, Words> = {
   temperature: ({ least, most, handleMost }) =>
     `around it ${least === undefined ? 'up' : `from ${least}`} to ${most} °C${handleMost === undefined ? '' : `; at the handle up to ${handleMost} °C`}`,
   disconnection: ({ kind }) =>
-    kind === 'micro'
-      ? 'micro-disconnection: a small contact gap, not full disconnection'
-      : kind === 'mini'
-        ? 'mini-gap: a contact gap smaller than that of full disconnection'
-        : 'electronic disconnection: no contact gap at all',
+    kind === 'full'
+      ? 'full disconnection: the contact gap isolates'
+      : kind === 'micro'
+        ? 'micro-disconnection: a small contact gap, not full disconnection'
+        : kind === 'mini'
+          ? 'mini-gap: a contact gap smaller than that of full disconnection'
+          : 'electronic disconnection: no contact gap at all',
   protection: ({ solids, water }) =>
     `against solids: ${solids === 'X' ? 'not stated' : SOLIDS[Number(solids)]}; against water: ${water === 'X' ? 'not stated' : WATER[Number(water)]}`,
   horsepower: ({ horsepower }) => `motors up to ${horsepower} horsepower`,
@@ -104,6 +111,24 @@ const WORDS: Record<PieceCode, Words> = {
     `${many(cores)} × ${area} mm²${gauge === undefined ? '' : ` (gauge ${gauge})`}`,
   tungsten: ({ amperes }) => `filament lamps (cold inrush) up to ${amperes} A`,
   watts: ({ watts }) => `${many(watts)} W`,
+  standard: ({ what }) => `a standard: ${what}`,
+  conformity: () => 'the maker’s own sign of conformity; no rating',
+  origin: ({ what }) => `where it was made: ${what}`,
+  'protection-class': ({ kind }) =>
+    kind === 'II' || kind === '2'
+      ? 'double insulation, no earth needed (class II)'
+      : kind === 'III' || kind === '3'
+        ? 'for extra-low voltage only (class III)'
+        : 'earth needed (class I)',
+  impact: ({ degree }) => `against knocks: degree ${degree} of 10`,
+  'enclosure-type': ({ type }) => `enclosure type ${type}, of the numbered enclosure types`,
+  'contact-gap': ({ than, millimetres }) => `contact gap ${than}${millimetres} mm`,
+  'marked-number': ({ what }) => `a number, with what it is before it: ${what}`,
+  'maybe-part-number': () => 'no rating; perhaps a part number',
+  'maybe-date': () => 'no rating; perhaps a date, or year and week',
+  'maybe-batch': () => 'no rating; perhaps a batch',
+  'maybe-file-number': () => 'no rating; perhaps the number of an approval',
+  word: () => 'no rating; a name or a word',
   separator: () => '',
   'not-read': () => 'cannot be read: look again at this character',
 };

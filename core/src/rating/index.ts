@@ -1,4 +1,5 @@
 export type { Designation } from './designation.js';
-export { decodeMarking, type Piece, type PieceCode } from './marking.js';
+export { decodeMarking } from './marking.js';
+export type { Piece, PieceCode } from './piece.js';
 export { decodeTranscription } from './transcription.js';
 export { loopOhms } from './wire-gauge.js';

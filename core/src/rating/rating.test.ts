@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { americanGauge, loopOhms } from './wire-gauge.js';
 import { decodeCategory } from './category.js';
 import { decodeDesignation } from './designation.js';
-import { decodeMarking, type DecodedMarking } from './marking.js';
+import { decodeMarking } from './marking.js';
+import type { DecodedMarking } from './piece.js';
 import { decodeTranscription } from './transcription.js';
 
 const currents = ({ currents: list }: DecodedMarking) =>

@@ -1,5 +1,6 @@
 import type { Marking } from '../log/index.js';
-import { decodeMarking, type DecodedMarking, type Piece } from './marking.js';
+import { decodeMarking } from './marking.js';
+import type { DecodedMarking, Piece } from './piece.js';
 
 /** Stands for a character that could not be read; it fits no rule, so nothing is read across it. */
 const UNREADABLE = '\uFFFD';
