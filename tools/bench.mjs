@@ -13,7 +13,6 @@ process.stdout.write = write;
 
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
 const { matchPattern } = await import('@which-way/core/match');
-const { nextTest } = await import('@which-way/core/path');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
 const {
   answerTo,
@@ -258,39 +257,9 @@ function benchRecheck() {
   }
 }
 
-/** The longest supply path that a job may have, tested to the end. */
-function benchPath() {
-  const random = seededRandom(11);
-  const newId = newIdFrom(random);
-  const kinds = ['plug', 'fuse', 'cord', 'terminals', 'switch', 'motor', 'lamp', 'coil'];
-  const links = range(40).map((index) => ({ id: newId(), kind: kinds[index % kinds.length], name: null }));
-  const times = [];
-  let asked = 0;
-  for (const fault of links) {
-    const tests = [];
-    for (;;) {
-      const began = now();
-      const proposed = nextTest({ links, tests });
-      times.push(now() - began);
-      if (!proposed) break;
-      asked += 1;
-      const result = proposed.links.includes(fault.id) ? 'fail' : 'pass';
-      tests.push({ id: newId(), links: proposed.links, result, flexed: true, ohms: null });
-    }
-  }
-  note('path', 'tests to find one fault among 40 links, mean', round(asked / links.length, 2), 'tests');
-  note('path', 'the same by halving, at best', round(Math.log2(links.length), 2), 'tests');
-  note(
-    'path',
-    'ms per proposed test, 40 links, median',
-    round(times.sort((one, other) => one - other)[times.length >> 1]),
-    'ms',
-  );
-}
-
 benchPlanners({ note, atMost, round }, casesPath);
 benchRecheck();
-benchPath();
+benchPath({ note, round });
 benchContinuity();
 benchMatch();
 benchLoad({ note, atMost });

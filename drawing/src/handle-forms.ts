@@ -1,7 +1,7 @@
 import type { Actuator, ActuatorForm, Side } from '@which-way/core/switch';
 import { HEIGHT, WIDTH, type SeenHandle } from './seen-handle.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
-import { keyBank, plunger, rocker, slide, toggle, trigger } from './straight-handles.js';
+import { keyBank, plunger, rocker, slide, toggle, trigger, unsaid } from './straight-handles.js';
 import { keyhole, knob, lever, potentiometer } from './turning-handles.js';
 
 /** How each form of handle is drawn, from the front; `mirrored` puts left for right. */
@@ -19,6 +19,7 @@ const DRAWINGS: Record<ActuatorForm, (drawn: SeenHandle) => Drawn> = {
   'push-pull': plunger,
   pull: plunger,
   'key-bank': keyBank,
+  unsaid,
 };
 
 /** What is said beside a drawn handle. */

@@ -36,6 +36,28 @@ export function slide(drawn: SeenHandle): Drawn {
   );
 }
 
+/** Nobody has said what the hand moves: where it stands of how many places, and no handle. */
+export function unsaid(drawn: SeenHandle): Drawn {
+  const { length: count } = drawn.actuator.positions;
+  return (
+    <>
+      <path d="M24 72H236" stroke={METAL} strokeWidth={6} strokeDasharray="10 8" />
+      {drawn.actuator.positions.map(({ id }, index) => (
+        <circle
+          key={id}
+          cx={across(drawn, along(count, index))}
+          cy={72}
+          r={index === drawn.index ? 14 : 8}
+          fill={index === drawn.index ? INK : 'var(--paper)'}
+          stroke={INK}
+          strokeWidth={3}
+        />
+      ))}
+      <Names drawn={drawn} y={128} xOf={(index) => along(count, index)} />
+    </>
+  );
+}
+
 export function toggle(drawn: SeenHandle): Drawn {
   const count = drawn.actuator.positions.length;
   const x = across(drawn, along(count, drawn.index, 76, 184));

@@ -273,6 +273,9 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   const prompt = await bench.prompt.textContent();
   expect(before.one).toBeLessThan(before.two);
   await expect(page.getByRole('img', { name: /^Handle at .*terminal side$/ })).toBeVisible();
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await page.getByRole('button', { name: 'Knob', exact: true }).click();
+  await page.keyboard.press('Escape');
   await expect(page.getByText('It turns anticlockwise as seen here')).toBeVisible();
   await page.getByRole('button', { name: /^Seen from the terminal side/ }).click();
   await expect(page.getByRole('button', { name: /^Seen from the front/ })).toBeVisible();

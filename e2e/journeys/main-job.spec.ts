@@ -123,7 +123,7 @@ test('a real switch is at its first probe after three inputs, and a lug and name
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('Black to 3');
   await bench.answer('Space');
-  await expect(bench.prompt).toHaveText('Turn one click on');
+  await expect(bench.prompt).toHaveText('Move it one click on');
   await page.getByRole('button', { name: 'Position 1 settled' }).click();
   await page.getByLabel('Name of the position').fill('LOW');
   await page.keyboard.press('Enter');

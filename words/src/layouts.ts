@@ -10,6 +10,7 @@ export const LAYOUT_WORDS: Record<PlainLayout, string> = {
 
 export const FORM_WORDS: Record<ActuatorForm, string> = {
   rotary: 'Knob',
+  unsaid: 'Not said yet',
   'pot-switch': 'Potentiometer with switch',
   key: 'Key',
   lever: 'Lever',

@@ -13,6 +13,7 @@ export const PART_WORDS: Record<PartForm, string> = {
   motor: 'motor',
   resistor: 'resistor',
   suppressor: 'suppressor',
+  capacitor: 'capacitor',
   diode: 'diode',
   jumper: 'jumper',
   circuit: 'rest of the circuit',

@@ -1,6 +1,6 @@
 import { extendTape, readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
 import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
-import { positionsClosed, type SettingId, type Structure } from '../switch/index.js';
+import { inPattern, positionsClosed, type SettingId, type Structure } from '../switch/index.js';
 import { extendSettled } from './extend-settled.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle } from './settle.js';
@@ -56,7 +56,7 @@ export function createMapper(): Mapper {
     );
     const bySetting = groupEvidence(tape);
     const assumed = blocksApart(log);
-    const contacts = structure.terminals.flatMap(({ role }, place) => (role !== 'frame' ? [place] : []));
+    const contacts = structure.terminals.flatMap((terminal, place) => (inPattern(terminal) ? [place] : []));
     const before = last;
     const keeps =
       before !== null &&

@@ -8,17 +8,20 @@ export {
   type HandSeconds,
   type Order,
 } from './kinds/approach.js';
+export { CASES, type Case, type NotedCase } from './kinds/cases.js';
 export type { ChosenReplacement } from './kinds/chosen.js';
 export type { ExpectedTable } from './kinds/expected.js';
 export type { Explanation } from './kinds/explanations.js';
 export {
   runsOf,
   SURENESS,
+  SYMPTOMS,
   surenessOf,
   type Marking,
   type NoteField,
   type Sister,
   type Sureness,
+  type Symptom,
 } from './kinds/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/mechanics.js';
 export { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
@@ -101,6 +104,9 @@ export {
   photosOf,
   sistersOf,
   stripStepsOf,
+  symptomsOf,
+  casesOf,
+  looksOf,
   wiresOf,
   wiresOffOf,
   bareEndsOf,

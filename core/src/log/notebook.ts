@@ -1,6 +1,7 @@
-import type { EventId } from '../switch/index.js';
+import type { EventId, TerminalId, TerminalLook } from '../switch/index.js';
+import type { NotedCase } from './kinds/cases.js';
 import type { DeedKind, DeedOf } from './deed.js';
-import type { Marking, NoteField, Sister } from './kinds/intake.js';
+import type { Marking, NoteField, Sister, Symptom } from './kinds/intake.js';
 import type { MechanicsFact, MechanicsField } from './kinds/mechanics.js';
 import type { Photo } from './kinds/photo.js';
 import type { BareEnds, LiveRecord } from './kinds/safety.js';
@@ -36,6 +37,10 @@ export function markingsOf(log: Log): Marking[] {
   ).filter(({ runs, box }) => runs.length > 0 || box !== null);
 }
 
+/** What kind of complaint it is, as it was said last. */
+export const symptomsOf = (log: Log): readonly Symptom[] =>
+  deedsOf(log, 'symptoms-said').at(-1)?.symptoms ?? [];
+
 export const sistersOf = (log: Log): Sister[] =>
   inUse(deedsOf(log, 'sister-noted').map(({ sister }) => sister));
 
@@ -62,6 +67,17 @@ export function liveRecordsOf(log: Log): { record: LiveRecord; at: string; event
 
 /** What was done about bare conductors that stay behind; null: nobody has said. */
 export const bareEndsOf = (log: Log): BareEnds | null => deedsOf(log, 'ends-capped').at(-1)?.ends ?? null;
+
+/** What terminals look like, as it was said last. */
+export const looksOf = (log: Log): Map<TerminalId, readonly TerminalLook[]> =>
+  new Map(deedsOf(log, 'terminal-looked').map(({ terminal, looks }) => [terminal, looks]));
+
+/** Cases of the trade that were said of this switch, each once. */
+export const casesOf = (log: Log): NotedCase[] =>
+  newestOf(
+    deedsOf(log, 'case-noted').map(({ noted }) => noted),
+    ({ what, position }) => `${what} ${position}`,
+  ).filter(({ on }) => on);
 
 /** Whether the wires are said to be off the switch; null: nobody has said. */
 export const wiresOffOf = (log: Log): boolean | null => deedsOf(log, 'wires-off').at(-1)?.off ?? null;

@@ -2,9 +2,10 @@ export { cordLoop } from './cord.js';
 export { expectedOhms, type ExpectedOhms, type Nameplate } from './expected-ohms.js';
 export { likelihoodOf, type Likelihood } from './likelihood.js';
 export { inSeries } from './link-cost.js';
-export { signsOf } from './look.js';
+export { showsOf, signsOf } from './look.js';
 export { nextStep, type ProposedStep } from './next-step.js';
 export { chained, layPath, PATH_PRESETS, type LaidPath, type LooseLink, type PathPreset } from './preset.js';
+export { firstTestsOf, guessedSymptoms, mustShow, type FirstTest, type MustShow } from './symptom.js';
 export {
   pathVerdict,
   supplyPathOf,

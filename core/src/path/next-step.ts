@@ -2,6 +2,7 @@ import type { LinkId } from '../switch/index.js';
 import type { PathLink, Sign } from '../log/index.js';
 import { costOf, inSeries, needsFlexing, testedAlone } from './link-cost.js';
 import { LOOK_MINUTES, isLookedAt, showsOf, signsOf } from './look.js';
+import { steeredBy } from './symptom.js';
 import { pathVerdict, type PathVerdict, type SupplyPath } from './verdict.js';
 
 interface Worth {
@@ -79,10 +80,10 @@ function searchOf(path: SupplyPath, verdict: PathVerdict): Search {
   return { path, series, weights, spare: verdict.stretches.length > 0 ? 0 : NOTHING_WRONG };
 }
 
-function suspicion(link: PathLink, { looks }: SupplyPath, { states }: PathVerdict): number {
+function suspicion(link: PathLink, { looks, symptoms }: SupplyPath, { states }: PathVerdict): number {
   const atRest = states.get(link.id) === 'at-rest' ? AT_REST_SHARE : 1;
   const unseen = isLookedAt(link, looks) ? 1 - showsOf(link.kind) : 1;
-  return costOf(link.kind).chance * atRest * unseen;
+  return costOf(link.kind).chance * atRest * unseen * steeredBy(symptoms, link.kind);
 }
 
 const sum = (weights: readonly number[]): number => weights.reduce((total, weight) => total + weight, 0);

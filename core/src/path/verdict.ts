@@ -1,11 +1,13 @@
 import {
   liveEvents,
   newestOf,
+  symptomsOf,
   type Log,
   type PathLink,
   type PathLook,
   type PathNode,
   type PathTest,
+  type Symptom,
   type TestWay,
 } from '../log/index.js';
 import { type LinkId } from '../switch/index.js';
@@ -18,6 +20,8 @@ export interface SupplyPath {
   links: PathLink[];
   tests: PathTest[];
   looks: PathLook[];
+  /** What kind of complaint it is: it steers what is tested first. */
+  symptoms: readonly Symptom[];
 }
 
 /**
@@ -61,7 +65,7 @@ export function supplyPathOf(log: Log): SupplyPath {
     liveEvents(log, 'path-looked').map(({ what }) => what.look),
     ({ link, sign }) => `${link} ${sign}`,
   ).filter(({ link, found }) => found !== null && there.has(link));
-  return { nodes, links, tests, looks };
+  return { nodes, links, tests, looks, symptoms: symptomsOf(log) };
 }
 
 /** What the tests say about each link, and whether the switch is to blame. */

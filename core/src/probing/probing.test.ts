@@ -238,4 +238,3 @@ describe('a meter set by hand', () => {
     expect(line?.evidence).toMatchObject({ says: 'parts', by: 'tone', because: 'above-range' });
   });
 });
-

@@ -53,6 +53,8 @@ export const ACTUATOR_FORMS = [
   'key',
   'key-bank',
   'pot-switch',
+  /** Nobody has said yet what the hand moves: it is drawn as none of the others. */
+  'unsaid',
 ] as const;
 export type ActuatorForm = (typeof ACTUATOR_FORMS)[number];
 

@@ -2,7 +2,7 @@ import type { Actuator, Position } from './actuator.js';
 import type { SettingId, TerminalId } from './id.js';
 import type { Layout, PlacedTerminal } from './layout.js';
 import type { Setting } from './setting.js';
-import type { Terminal } from './terminal.js';
+import { inPattern, type Terminal } from './terminal.js';
 
 /** What the switch is made of, as far as is known: the fold of the live structure changes. */
 export interface Structure {
@@ -38,9 +38,9 @@ export function settingIn({ merged }: Structure, id: SettingId): SettingId {
   return counts;
 }
 
-/** The terminals that count for the pattern: all but the frame. */
+/** The terminals that count for the pattern: not the frame, an earth, electronics or a potentiometer. */
 export function contactTerminals(structure: Structure): Terminal[] {
-  return structure.terminals.filter(({ role }) => role !== 'frame');
+  return structure.terminals.filter(inPattern);
 }
 
 /** Settings that count for completeness, in list order. */

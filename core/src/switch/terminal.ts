@@ -2,11 +2,23 @@ import { id, LABEL_LETTERS, object, oneOf, orNull, says, text, type TypeOf } fro
 import type { TerminalId } from './id.js';
 
 /**
- * `dummy`: a lug that is said to have no contact behind it; it is probed like the others, and two wires may rely on it
- * as a splice. `frame`: bush, shaft, bracket, can; counts for insulation, not for the completeness of the pattern.
+ * `dummy`: a tie lug, said to have no contact behind it; it is probed like the others, and two wires may rely on it as a
+ * splice. `lamp`: the tab of a pilot lamp, which may join nothing that a meter sees. `frame`: bush, shaft, bracket, can;
+ * counts for insulation, not for the completeness of the pattern. `earth`: an earth tab, never a contact and never a spare tie.
+ * `electronics`: leads to a trigger's electronics or a dimmer, not tested by ohms. `track`: end or wiper of a potentiometer
+ * on the same shaft.
  */
-export const TERMINAL_ROLES = ['contact', 'dummy', 'frame'] as const;
+export const TERMINAL_ROLES = ['contact', 'dummy', 'lamp', 'frame', 'earth', 'electronics', 'track'] as const;
 export type TerminalRole = (typeof TERMINAL_ROLES)[number];
+
+const IN_PATTERN: ReadonlySet<TerminalRole> = new Set(['contact', 'dummy', 'lamp']);
+
+/** Whether a terminal of this role counts for the pattern, and is probed for it. */
+export const inPattern = ({ role }: { role: TerminalRole }): boolean => IN_PATTERN.has(role);
+
+/** What a terminal looks like where that is a hint at the common (common practice). */
+export const TERMINAL_LOOKS = ['dark-screw', 'wide-tab', 'set-apart', 'coloured-insert', 'own-side'] as const;
+export type TerminalLook = (typeof TERMINAL_LOOKS)[number];
 
 /** What a terminal is called, and what is stamped on it. */
 export const labelSchema = says(

@@ -27,7 +27,7 @@ export const test = (
 /** A path with what was tested of it and seen. */
 export const at = (links: PathLink[], tests: PathTest[] = [], looks: PathLook[] = []): SupplyPath => ({
   ...{ nodes: [], links },
-  ...{ tests, looks },
+  ...{ tests, looks, symptoms: [] },
 });
 /** A look at all that can be seen of a link. */
 export const looked = (link: PathLink, found: PathLook['found'] = 'good'): PathLook[] =>

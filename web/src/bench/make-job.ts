@@ -1,6 +1,6 @@
 import { createWriter } from '@which-way/core/log';
 import { simulateKnown } from '@which-way/core/simulated';
-import { describeSwitch, type JobId, type KnownSwitch } from '@which-way/core/switch';
+import { describeSwitch, type ActuatorForm, type JobId, type KnownSwitch } from '@which-way/core/switch';
 import { api } from '../api/client.js';
 import { newId } from '../job/new-id.js';
 
@@ -12,6 +12,8 @@ interface Start {
   title: string;
   known: KnownSwitch | undefined;
   outOfMachine: boolean;
+  /** What the hand moves, where it was said; of a simulated switch it is its own. */
+  form: ActuatorForm | null;
 }
 
 /** Puts a new job on the bench with its switch described; the address of its first page. */
@@ -22,6 +24,7 @@ export async function makeJob({
   title,
   known,
   outOfMachine,
+  form: said,
 }: Start): Promise<string> {
   const id = newId<JobId>();
   const simulation = known ? simulateKnown(known, seed, true) : null;
@@ -29,8 +32,9 @@ export async function makeJob({
     title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
   await api.makeJob({ id, title: name, outOfMachine, simulation });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
+  const form = known?.form ?? said ?? 'unsaid';
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
-  const change = describeSwitch({ terminals, positions, form: 'rotary', layout }, newId);
+  const change = describeSwitch({ terminals, positions, form, layout }, newId);
   const event = writer.write([], { kind: 'restructured', change, basedOn: null });
   await api.postEvents(id, { after: 0, events: [event] });
   return `/jobs/${id}/${outOfMachine ? 'map' : 'safe'}`;

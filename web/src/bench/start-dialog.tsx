@@ -1,3 +1,4 @@
+import type { ActuatorForm } from '@which-way/core/switch';
 import { TITLE_LETTERS } from '@which-way/core/schema';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
@@ -6,6 +7,7 @@ import { DialogPanel } from '../shared/controls/dialog-panel.js';
 import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { FormPictures } from '../shared/drawings/form-pictures.js';
 import { readStart } from './start-form.js';
 
 /** Asks the least that is needed to begin: how many terminals, how many positions if known, and out of the machine or not. */
@@ -33,6 +35,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
   const [terminals, setTerminals] = useState('');
   const [positions, setPositions] = useState('?');
   const [title, setTitle] = useState('');
+  const [form, setForm] = useState<ActuatorForm | null>(null);
   const [entry, setEntry] = useState('');
   const [seed, setSeed] = useState('1');
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
@@ -47,7 +50,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
       setBusy(true);
       // What a job is made of is loaded while the person looks for the keys.
       const { makeJob } = await makingJobs();
-      navigate(await makeJob({ ...read, title: title.trim(), known, outOfMachine }));
+      navigate(await makeJob({ ...read, title: title.trim(), known, outOfMachine, form }));
     } catch (error) {
       setTrouble(toldOf(error));
       setBusy(false);
@@ -88,6 +91,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
         />
         <span className="text-small text-quiet">? is an answer: they are found on the way.</span>
       </label>
+      {!simulated && <FormPictures chosen={form} onChoose={setForm} />}
       <label>
         What is it? <span className="text-quiet">Can wait.</span>
         <input

@@ -6,6 +6,8 @@ import { PhotoAdder } from '../photos/photo-adder.js';
 import { PhotoStrip } from '../photos/photo-strip.js';
 import { KeptField } from '../shared/controls/kept-field.js';
 import { SubNav } from '../shared/frame/sub-nav.js';
+import { DiagramAdder } from '../diagram/diagram-adder.js';
+import { Symptoms } from './symptoms.js';
 import { Sisters } from './sisters.js';
 
 const PAGES = [
@@ -45,6 +47,12 @@ const FIELDS: { field: NoteField; label: string; hint: string; lines: number }[]
   },
 ];
 
+const IDENTITY: { field: NoteField; label: string }[] = [
+  { field: 'machine-maker', label: 'Maker of the machine' },
+  { field: 'machine-model', label: 'Model' },
+  { field: 'machine-serial', label: 'Serial number' },
+];
+
 /** The owner's story, the first photos, and the other switches that may be the bad one. */
 export function StoryPage() {
   const log = useJobState((state) => state.map.log);
@@ -65,8 +73,22 @@ export function StoryPage() {
             />
           ))}
         </div>
+        <div className="mt-5 grid gap-4 sm:grid-cols-3">
+          {IDENTITY.map(({ field, label }) => (
+            <KeptField
+              key={field}
+              label={label}
+              hint=""
+              lines={1}
+              maxLength={NOTE_LETTERS}
+              text={notes.get(field) ?? ''}
+              onKeep={(text) => session.emit({ kind: 'noted', field, text })}
+            />
+          ))}
+        </div>
       </section>
       <div className="grid content-start gap-8">
+        <Symptoms />
         <section aria-label="First photos">
           <h2 className="text-title font-bold">Photos</h2>
           <p className="mt-1 mb-3 text-quiet">
@@ -78,6 +100,13 @@ export function StoryPage() {
             picked={null}
             onPick={(photo) => window.open(`/api/photos/${photo.id}`, '_blank', 'noopener')}
           />
+        </section>
+        <section aria-label="Diagram">
+          <h2 className="text-title font-bold">The maker’s diagram</h2>
+          <p className="mt-1 mb-3 text-quiet">
+            It stays beside the Map and Verify. Of a PDF one page is kept, as a picture.
+          </p>
+          <DiagramAdder />
         </section>
         <Sisters />
       </div>

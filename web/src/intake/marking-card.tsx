@@ -10,6 +10,7 @@ import {
 } from '@which-way/core/log';
 import { MARKING_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
+import { MarkingIs } from './part-identity.js';
 import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { designationWords, pieceWords } from '@which-way/words/rating';
@@ -82,6 +83,8 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
           <p className="text-small text-quiet">
             Tap a character: certain, a guess (dashed), unreadable (hatched).
           </p>
+          {/* What could not be read is no identity. */}
+          {sureness.every((sure) => sure !== 'unreadable') && <MarkingIs text={kept} />}
           <Decoded marking={marking} />
         </>
       )}

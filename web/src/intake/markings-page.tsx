@@ -8,6 +8,7 @@ import { PhotoAdder } from '../photos/photo-adder.js';
 import { PhotoStrip } from '../photos/photo-strip.js';
 import { usePhotos } from '../photos/use-photos.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { PartIdentity } from './part-identity.js';
 import { MarkingCard } from './marking-card.js';
 
 /** Markings: found on a photo under the loupe, transcribed beside it, and decoded. */
@@ -63,6 +64,7 @@ export function MarkingsPage() {
         )}
       </section>
       <section aria-label="Markings" className="min-w-0">
+        <PartIdentity />
         <p className="text-quiet">
           Type what is stamped, as it stands: 16(4)A 250V~ T85 5E4, A600, AC-15, 3x18AWG. What it does not
           state stays unknown.

@@ -1,8 +1,10 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ReadingId } from '@which-way/core/switch';
 import { Tabs } from 'radix-ui';
+import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { Lesson } from '../practice/lesson.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
+import { CaseNotes } from '../tag/case-chips.js';
 import { useStable } from '../shared/drawings/use-stable.js';
 import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { CoverageTable } from './board/coverage.js';
@@ -32,6 +34,7 @@ interface SidePaneProps {
 /** What wants a decision, and below it what is known, a part at a time. */
 export function SidePane({ probing, outlook, later, awake, inspected, onInspect }: SidePaneProps) {
   const { map, act } = probing;
+  const diagrams = useDiagrams();
   const readAgain = useStable((id: ReadingId) => {
     onInspect(null);
     act({ do: 'correct', reading: id });
@@ -51,6 +54,7 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
           />
         )}
         <SafetyWarning />
+        <CaseNotes />
         <Lesson probing={probing} />
         <Contradictions probing={probing} onReadAgain={readAgain} />
         <Doubtful probing={probing} />
@@ -62,7 +66,7 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
       </div>
       <Tabs.Root defaultValue="table" className="flex min-h-0 grow flex-col px-4 pt-1">
         <Tabs.List aria-label="What is known" className="flex shrink-0 gap-4 border-b-2 border-line">
-          {TABS.map(([value, words]) => (
+          {(diagrams.length > 0 ? [...TABS, DIAGRAM] : TABS).map(([value, words]) => (
             <Tabs.Trigger
               key={value}
               value={value}
@@ -79,6 +83,11 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
           <CoverageTable probing={probing} onPick={onInspect} />
           <DeclaredParts map={map} />
         </Tabs.Content>
+        {diagrams.length > 0 && (
+          <Tabs.Content value="diagram" className={CONTENT}>
+            <PinnedDiagram />
+          </Tabs.Content>
+        )}
         <Tabs.Content value="readings" className={CONTENT}>
           <ReadingsSoFar map={later} onReadAgain={readAgain} />
         </Tabs.Content>
@@ -101,3 +110,4 @@ const TABS = [
   ['pairs', 'Coverage'],
   ['readings', 'Readings'],
 ] as const;
+const DIAGRAM = ['diagram', 'Diagram'] as const;

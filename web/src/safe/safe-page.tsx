@@ -14,6 +14,7 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { UndoButtons } from '../shared/frame/sub-nav.js';
 import { SUPPLY_WORDS, troubleList } from '@which-way/words/safety';
 import { LiveRecords } from './live-records.js';
+import { CaseNotes } from '../tag/case-chips.js';
 import { BareEnds } from './bare-ends.js';
 import { SafetyList } from './safety-list.js';
 import { useSafety } from './use-safety.js';
@@ -86,6 +87,7 @@ export function SafePage() {
       </div>
       <aside className="grid min-w-0 content-start gap-5" aria-label="Where it stands">
         <Standing supply={supply} />
+        <CaseNotes />
         <Notice look="plain" title="Local rules come first">
           Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of
           others are for those who may work on them. Never work alone on what can kill.

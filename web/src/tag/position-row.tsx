@@ -1,3 +1,4 @@
+import { KeyChips } from './case-chips.js';
 import { Pick } from '../shared/controls/pick.js';
 import { Hint } from '../shared/controls/hint.js';
 import { readAngle, readKeys, type Actuator, type Pose, type Position } from '@which-way/core/switch';
@@ -66,6 +67,7 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
         }
       />
       <PoseField {...{ actuator, position, index }} onPose={(given) => pose({ pose: given })} />
+      {actuator.form === 'key' && <KeyChips position={position} />}
     </li>
   );
 }

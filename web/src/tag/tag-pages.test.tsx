@@ -47,7 +47,7 @@ describe('terminals and handle', () => {
     expect(written('restructured')).toHaveLength(1);
   });
 
-  it('keep two that count: a terminal may be a dummy lug, or the frame while enough are left', async () => {
+  it('keep two that count: a terminal may be a tie lug, or the frame while enough are left', async () => {
     const { written } = await renderJob(<TerminalsPage />, [
       {
         kind: 'restructured',
@@ -58,7 +58,7 @@ describe('terminals and handle', () => {
     fireEvent.click(terminal('1'));
     choose('FRAME');
     expect(screen.getByRole('alert').textContent).toBe('A switch needs two terminals at least.');
-    choose('Dummy lug');
+    choose('Tie lug');
     await until(() =>
       expect(written('restructured')[0]?.change).toMatchObject({ change: 'terminal-role', role: 'dummy' }),
     );
@@ -158,7 +158,7 @@ describe('wires and jumpers', () => {
       wire('1', { terminal: one?.id ?? null }),
       wire('2', { terminal: one?.id ?? null }),
     ]);
-    expect(row('holds tags 1 and 2: a dummy lug used as a splice')).toBeVisible();
+    expect(row('holds tags 1 and 2: a tie lug used as a splice')).toBeVisible();
   });
 
   it('are bridged between two tapped terminals; a jumper is off by then, a lamp is still on', async () => {

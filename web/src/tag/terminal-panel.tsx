@@ -1,17 +1,18 @@
+import { LOOK_WORDS, ROLE_ABOUT, ROLE_WORDS } from '@which-way/words/terminal-roles';
 import {
+  inPattern,
   readLabels,
+  TERMINAL_LOOKS,
   TERMINAL_ROLES,
   type LabelList,
   type Terminal,
-  type TerminalRole,
 } from '@which-way/core/switch';
+import { looksOf } from '@which-way/core/log';
 import { LABEL_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/controls/choice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-
-const ROLE_WORDS: Record<TerminalRole, string> = { contact: 'Terminal', dummy: 'Dummy lug', frame: 'FRAME' };
 
 const INPUT = 'mt-1 min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 font-mono';
 
@@ -22,8 +23,8 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
   const [label, setLabel] = useState(terminal.label);
   const [marking, setMarking] = useState(terminal.marking ?? '');
   const [message, setMessage] = useState('');
-  const counting = terminals.filter(({ role }) => role !== 'frame').length;
-  const last = counting <= 2 && terminal.role !== 'frame';
+  const counting = terminals.filter(inPattern).length;
+  const last = counting <= 2 && inPattern(terminal);
   const rename = () => {
     const wanted = label.trim();
     const taken = terminals.some(
@@ -84,17 +85,13 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
         value={terminal.role}
         options={TERMINAL_ROLES.map((value) => ({ value, text: ROLE_WORDS[value] }))}
         onChoose={(role) => {
-          if (role === 'frame' && last) return setMessage('A switch needs two terminals at least.');
+          if (!inPattern({ role }) && last) return setMessage('A switch needs two terminals at least.');
           setMessage('');
           return session.restructure({ change: 'terminal-role', terminal: terminal.id, role });
         }}
       />
-      {terminal.role === 'dummy' && (
-        <p className="text-small text-quiet">
-          Said to have no contact behind it. It is probed all the same; two wires on it may rely on it as a
-          splice.
-        </p>
-      )}
+      {ROLE_ABOUT[terminal.role] && <p className="text-small text-quiet">{ROLE_ABOUT[terminal.role]}</p>}
+      {inPattern(terminal) && <Looks terminal={terminal} />}
       <PlainButton
         className="justify-self-start"
         onClick={() => {
@@ -111,6 +108,42 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
         </p>
       )}
     </section>
+  );
+}
+
+/** What it looks like: a hint at the common, which counts for nothing. */
+function Looks({ terminal }: { terminal: Terminal }) {
+  const log = useJobState(({ map }) => map.log);
+  const session = useSession();
+  const looks = looksOf(log).get(terminal.id) ?? [];
+  return (
+    <div className="grid gap-1">
+      <p className="font-semibold">What it looks like</p>
+      <div className="flex flex-wrap gap-1">
+        {TERMINAL_LOOKS.map((look) => (
+          <PlainButton
+            key={look}
+            className="!px-3"
+            aria-pressed={looks.includes(look)}
+            look={looks.includes(look) ? 'strong' : 'plain'}
+            onClick={() =>
+              session.emit({
+                kind: 'terminal-looked',
+                terminal: terminal.id,
+                looks: looks.includes(look) ? looks.filter((one) => one !== look) : [...looks, look],
+              })
+            }
+          >
+            {LOOK_WORDS[look]}
+          </PlainButton>
+        ))}
+      </div>
+      {looks.length > 0 && (
+        <p className="text-small text-quiet">
+          Perhaps the common: it is probed a little sooner, and counted for nothing.
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -15,6 +15,7 @@ import { freeSpots, unplacedOf } from '@which-way/drawing/free-spots';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
+import { CaseChips } from './case-chips.js';
 import { HandleSection } from './handle-section.js';
 import { LayoutChoice } from './layout-choice.js';
 import { NewSwitchForm } from './new-switch-form.js';
@@ -97,6 +98,9 @@ export function TerminalsPage() {
         <div className="mt-8">
           <HandleSection />
         </div>
+        <div className="mt-8">
+          <CaseChips />
+        </div>
       </section>
       <div className="grid min-w-0 content-start gap-6">
         {terminal ? (
@@ -122,7 +126,7 @@ function AllTerminals({ structure }: { structure: Structure }) {
         <PlainButton onClick={() => session.restructure(addedTerminal(structure, newId))}>
           One more lug
         </PlainButton>
-        {contacts.length === structure.terminals.length && (
+        {structure.terminals.every(({ role }) => role !== 'frame') && (
           <PlainButton onClick={() => session.restructure({ change: 'terminal-added', terminal: frame })}>
             Add the FRAME
           </PlainButton>
@@ -130,7 +134,7 @@ function AllTerminals({ structure }: { structure: Structure }) {
       </div>
       <p className="text-small text-quiet">
         FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to
-        rename it, or to say that it is a dummy lug.
+        rename it, or to say that it is a tie lug, a lamp tab, an earth, electronics.
       </p>
       <RelabelForm terminals={contacts} />
     </section>

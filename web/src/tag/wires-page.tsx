@@ -170,7 +170,7 @@ function Splices({ wires }: { wires: readonly Wire[] }) {
         <li key={label}>
           <strong className="font-mono">{label}</strong> holds tags {tags.join(' and ')}
           {role === 'dummy'
-            ? ': a dummy lug used as a splice. They must stay joined on the new switch.'
+            ? ': a tie lug used as a splice. They must stay joined on the new switch.'
             : '.'}
         </li>
       ))}

@@ -10,6 +10,8 @@ import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { Differences } from './differences.js';
+import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
+import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
 import { ExpectedGrid } from './expected-grid.js';
 
@@ -17,6 +19,7 @@ import { ExpectedGrid } from './expected-grid.js';
 export function VerifyPage() {
   const map = useJobState((state) => state.map);
   const session = useSession();
+  const diagrams = useDiagrams();
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const expected = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
   const set = (table: ExpectedTable | null) => session.emit({ kind: 'expected', table });
@@ -57,7 +60,14 @@ export function VerifyPage() {
         className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
       >
         {comparison && <Differences map={map} comparison={comparison} />}
+        <ToBeShown map={map} />
         <Leaks map={map} />
+        {diagrams.length > 0 && (
+          <details className="border-t border-line pt-3">
+            <summary className="min-h-12 cursor-pointer py-2 font-bold">The maker’s diagram</summary>
+            <PinnedDiagram />
+          </details>
+        )}
         {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
       </section>
     </main>

@@ -1,3 +1,4 @@
+import { settingMoveWords, workWord } from '../handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   mostLeftIn,
@@ -176,9 +177,8 @@ function nextPositionWords({ structure }: SwitchMap, id: ActuatorId): string {
   const form = structure.actuators.find((actuator) => actuator.id === id)?.form;
   if (form === 'push' || form === 'push-push' || form === 'key-bank') return 'Press once more';
   if (form === 'pull' || form === 'push-pull') return 'Pull or push once more';
-  return form === 'toggle' || form === 'rocker' || form === 'slide' || form === 'lever' || form === 'trigger'
-    ? 'Move it one click on'
-    : 'Turn one click on';
+  if (form === 'trigger') return 'Squeeze one click further';
+  return `${workWord(form) === 'Turn' ? 'Turn' : 'Move it'} one click on`;
 }
 
 /** Why the meter is checked again. */
@@ -222,7 +222,7 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
     ? `Past ${place}, then back to it from the other side`
     : handleLeftAt(map) === ask.setting
       ? null
-      : `Turn the handle to ${place}`;
+      : settingMoveWords(map.structure, ask.setting, place);
   const black = terminalList(map.structure, ask.kind === 'sweep' ? ask.black : [ask.black]);
   const over = ask.kind === 'sweep' ? `black over ${black}` : `black to ${black}`;
   const last = map.tape.findLast(({ standing }) => standing === 'counts')?.reading;
@@ -275,15 +275,16 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
     const place = settingName(structure, only);
     const there = handleLeftAt(map) === only;
     return {
-      turn: there ? null : `Turn the handle to ${place}`,
+      turn: there ? null : settingMoveWords(structure, only, place),
       big: moves === '' ? 'Does it sound?' : hands,
       small: `${held} Handle ${there ? 'stays at' : 'at'} ${place}.`,
       red: null,
     };
   }
+  const work = workWord(structure.actuators[0]?.form);
   return {
     turn: null,
-    big: moves === '' ? 'Turn: which sounded?' : `${hands}. Turn: which sounded?`,
+    big: moves === '' ? `${work}: which sounded?` : `${hands}. ${work}: which sounded?`,
     small: `Handle through ${places}. ${held}`,
     red: null,
   };

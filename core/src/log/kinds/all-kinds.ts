@@ -1,9 +1,10 @@
 import { answered, superseded } from './answers.js';
 import { approached, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './approach.js';
+import { caseNoted, terminalLooked } from './cases.js';
 import { chosen } from './chosen.js';
 import { expected } from './expected.js';
 import { assumed, explained } from './explanations.js';
-import { noted, sisterNoted, transcribed } from './intake.js';
+import { noted, sisterNoted, symptomsSaid, transcribed } from './intake.js';
 import { leftOut } from './left-out.js';
 import { measured } from './mechanics.js';
 import { meterChecked, meterFailed, meterRanged } from './meter.js';
@@ -70,4 +71,7 @@ export const KINDS = {
   'ends-capped': endsCapped,
   'meter-ranged': meterRanged,
   'path-looked': pathLooked,
+  'symptoms-said': symptomsSaid,
+  'terminal-looked': terminalLooked,
+  'case-noted': caseNoted,
 } as const;

@@ -17,8 +17,39 @@ import { defineKind } from './define-kind.js';
 import { photoBoxSchema } from './photo.js';
 
 /** What is written down before anything is touched. */
-export const NOTE_FIELDS = ['machine', 'complaint', 'tried', 'prior-work', 'money-limit'] as const;
+export const NOTE_FIELDS = [
+  'machine',
+  'complaint',
+  'tried',
+  'prior-work',
+  'money-limit',
+  'machine-maker',
+  'machine-model',
+  'machine-serial',
+  'part-maker',
+  'part-number',
+  'date-code',
+] as const;
 export type NoteField = (typeof NOTE_FIELDS)[number];
+
+/** What the owner complains of, in the kinds that steer the work. */
+export const SYMPTOMS = [
+  'dead',
+  'sometimes',
+  'never-off',
+  'weak',
+  'wrong-way',
+  'jams',
+  'brake-lost',
+] as const;
+export type Symptom = (typeof SYMPTOMS)[number];
+
+export const symptomsSaid = defineKind('symptoms-said', {
+  says: 'what kind of complaint it is; the newest counts',
+  fields: { symptoms: list(oneOf(SYMPTOMS), { uniqueItems: true, maxItems: SYMPTOMS.length }) },
+  undo: ['intake'],
+  reading: 'extends',
+});
 
 /** How sure the reader of a marking is of a character. */
 export const SURENESS = ['certain', 'guess', 'unreadable'] as const;

@@ -15,7 +15,7 @@ import type { PhotoId } from '../../switch/index.js';
 import { defineKind } from './define-kind.js';
 
 /** What a photo was taken for. */
-export const PHOTO_PURPOSES = ['marking', 'before', 'strip', 'layout', 'other'] as const;
+export const PHOTO_PURPOSES = ['marking', 'before', 'strip', 'layout', 'other', 'diagram'] as const;
 export type PhotoPurpose = (typeof PHOTO_PURPOSES)[number];
 
 export const photoSchema = object({

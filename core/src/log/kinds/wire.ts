@@ -78,6 +78,7 @@ export const PART_FORMS = [
   'motor',
   'resistor',
   'suppressor',
+  'capacitor',
   'diode',
   'jumper',
   'circuit',

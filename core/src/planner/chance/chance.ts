@@ -24,7 +24,8 @@ export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS
     seen ??= lookAt(field);
     const { experience, likeness } = seen;
     const [low, high] = [Math.min(a, b), Math.max(a, b)];
-    return priorChance(featuresOf(field, experience, likeness, setting, low, high), weights);
+    const chance = priorChance(featuresOf(field, experience, likeness, setting, low, high), weights);
+    return hinted(field, low, high, chance);
   };
   const likelier = (setting: number): Map<number, number> | null => {
     const before = bundled.get(setting);
@@ -44,6 +45,15 @@ export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS
     cells[cell] = value;
     return value;
   };
+}
+
+/** How much likelier a terminal that looks like a common joins another: a small weight (common practice, from memory). */
+const COMMON_ODDS = 1.5;
+
+/** The chance where just one of the two looks like a common, as odds: never to certainty. */
+function hinted({ commons }: Field, a: number, b: number, chance: number): number {
+  if (!commons || commons.has(a) === commons.has(b)) return chance;
+  return (COMMON_ODDS * chance) / (1 + (COMMON_ODDS - 1) * chance);
 }
 
 /** The chance of each pair in a low bundle, by cell of the smaller and the larger place. */

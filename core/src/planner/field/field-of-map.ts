@@ -1,6 +1,6 @@
 import { PairMarks } from '../../partition/index.js';
 import { ASSUMED_APART, type Settled, type SwitchMap } from '../../continuity/index.js';
-import { liveEvents, readingsAsked, wiresOffOf } from '../../log/index.js';
+import { liveEvents, looksOf, readingsAsked, wiresOffOf } from '../../log/index.js';
 import { type SettingId, type Structure, type TerminalId } from '../../switch/index.js';
 import { liveClauses, type Field, type FieldSetting } from './field.js';
 import { type Hands, EMPTY_HANDS } from '../hands/hands.js';
@@ -33,11 +33,20 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
     size,
     places: map.contacts,
     settings,
+    commons: commonsOf(map),
     // Counted when it is first asked for: only a ladder does.
     get bundles() {
       return (bundles ??= bundlesOf(map));
     },
   };
+}
+
+/** Places of terminals that look like a common. */
+function commonsOf({ log, structure }: SwitchMap): ReadonlySet<number> {
+  const looks = looksOf(log);
+  return new Set(
+    structure.terminals.flatMap(({ id }, place) => ((looks.get(id)?.length ?? 0) > 0 ? [place] : [])),
+  );
 }
 
 /** Whether a setting is for pairs only: its readings contradict, or a bundle in it came out between closed and open. */

@@ -33,6 +33,8 @@ export interface Field {
   settings: FieldSetting[];
   /** Bundle readings so far, and how many of them were low. */
   bundles: { all: number; low: number };
+  /** Terminals that look like a common: probed a little sooner, never counted. */
+  commons?: ReadonlySet<number>;
 }
 
 /** Whether nobody knows if two terminals join in a setting, and it may be asked. */

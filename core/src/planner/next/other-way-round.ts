@@ -1,10 +1,10 @@
 import { factAt, type SwitchMap } from '../../continuity/index.js';
 import { partsOf, type Ask } from '../../log/index.js';
-import { type SettingId, type TerminalId } from '../../switch/index.js';
+import { inPattern, type SettingId, type TerminalId } from '../../switch/index.js';
 import { settingsInOrder } from '../field/field-of-map.js';
 
 /** Parts that conduct one way, or need one polarity to show: an open across them is read both ways round. */
-const POLAR: ReadonlySet<string> = new Set(['lamp', 'diode', 'suppressor', 'circuit']);
+const POLAR: ReadonlySet<string> = new Set(['lamp', 'diode', 'suppressor', 'capacitor', 'circuit']);
 
 /**
  * The next pair that was read open one way round only, across a declared part that may conduct the other way. null when
@@ -15,6 +15,18 @@ export function polarityAsk(map: SwitchMap, order: readonly SettingId[] = settin
   for (const setting of order)
     for (const { terminals } of parts) {
       const ask = otherWayRound(map, setting, terminals);
+      if (ask) return ask;
+    }
+  return lampAsk(map, order);
+}
+
+/** A pilot lamp may conduct one way only: its tab is read both ways round in the first setting, against each terminal. */
+function lampAsk(map: SwitchMap, [setting]: readonly SettingId[]): Ask | null {
+  if (setting === undefined) return null;
+  const { terminals } = map.structure;
+  for (const lamp of terminals.filter(({ role }) => role === 'lamp'))
+    for (const other of terminals.filter((one) => inPattern(one) && one !== lamp)) {
+      const ask = otherWayRound(map, setting, [lamp.id, other.id]);
       if (ask) return ask;
     }
   return null;

@@ -1,4 +1,5 @@
 import type { SwitchMap } from '../../continuity/index.js';
+import { inPattern } from '../../switch/index.js';
 import type { Ask } from '../../log/index.js';
 
 /**
@@ -7,7 +8,7 @@ import type { Ask } from '../../log/index.js';
  */
 export function frameAsk({ structure, tape }: SwitchMap): Ask | null {
   const frame = structure.terminals.find(({ role }) => role === 'frame');
-  const contacts = structure.terminals.filter(({ role }) => role !== 'frame').map(({ id }) => id);
+  const contacts = structure.terminals.filter(inPattern).map(({ id }) => id);
   if (!frame || contacts.length === 0) return null;
   const settings = structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id);
   const done = new Set(

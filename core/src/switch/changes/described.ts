@@ -2,7 +2,7 @@ import { list, MOST_HANDLES, MOST_SETTINGS, MOST_TERMINALS } from '../../schema/
 import { actuatorSchema } from '../actuator.js';
 import { layoutSchema } from '../layout.js';
 import { settingSchema } from '../setting.js';
-import { terminalSchema } from '../terminal.js';
+import { inPattern, terminalSchema } from '../terminal.js';
 import { labelProblems, problem } from './checks.js';
 import { defineChange } from './define-change.js';
 
@@ -25,9 +25,7 @@ export const described = defineChange('described', {
   check: (structure, { terminals, settings }) => [
     ...(structure.terminals.length > 0 ? [problem('already-described', 'change')] : []),
     ...labelProblems(terminals.map(({ label }) => label)),
-    ...(terminals.filter(({ role }) => role !== 'frame').length < 2
-      ? [problem('too-few-terminals', 'change.terminals')]
-      : []),
+    ...(terminals.filter(inPattern).length < 2 ? [problem('too-few-terminals', 'change.terminals')] : []),
     ...(settings.length === 0 ? [problem('no-setting', 'change.settings')] : []),
   ],
 });

@@ -8,6 +8,7 @@ import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { turnWords } from '@which-way/words/handles';
+import { WhatItIs } from '../panels/what-it-is.js';
 import { ActuatorDrawing } from '../../shared/drawings/actuator-drawing.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { StrandSample } from '../../shared/drawings/strand-sample.js';
@@ -146,6 +147,7 @@ function HandleDrawings({ probing: { map, at } }: { probing: Probing }) {
     <div key={actuator.id} className="mx-auto max-w-44 [&_svg]:max-h-28">
       <ActuatorDrawing actuator={actuator} at={setting?.at[actuator.id] ?? null} side={side} />
       <p className="text-center text-small text-quiet">{turnWords(actuator, side)}</p>
+      {actuator.form === 'unsaid' && <WhatItIs actuator={actuator} />}
     </div>
   ));
 }

@@ -9,6 +9,7 @@ import { useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { LAYOUT_WORDS } from '@which-way/words/layouts';
 import { ApproachPanel } from './approach-panel.js';
+import { CaseChips } from '../../tag/case-chips.js';
 import { WafersApart } from './wafers-apart.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -56,7 +57,7 @@ export function MapTools({
             aria-label="The switch"
             align="end"
             sideOffset={6}
-            className="w-80 rounded-part border-2 border-ink bg-sheet p-4"
+            className="max-h-(--radix-popover-content-available-height) w-80 overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
           >
             <RadioLines
               label="How the terminals lie"
@@ -70,6 +71,7 @@ export function MapTools({
             <PlainButton className="my-2 w-full" onClick={() => act({ do: 'add-lug' })}>
               One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>
+            <CaseChips />
             <WafersApart probing={probing} />
             <Renaming probing={probing} />
           </Popover.Content>

@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import { FilePlus } from 'lucide-react';
+import { usePhotos } from '../photos/use-photos.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import type { OpenPdf } from './pdf-page.js';
+
+/** Takes the maker's diagram in: a picture, or one page of a PDF, which is drawn here and not kept. */
+export function DiagramAdder() {
+  const { add } = usePhotos();
+  const [open, setOpen] = useState<{ pdf: OpenPdf; name: string } | null>(null);
+  const [page, setPage] = useState('1');
+  const [message, setMessage] = useState('');
+  const [busy, setBusy] = useState(false);
+  const take = async (pdf: OpenPdf, number: number) => {
+    setBusy(true);
+    try {
+      await add([await pdf.page(number)], 'diagram');
+      setOpen(null);
+      pdf.close();
+    } catch {
+      setMessage(`Page ${number} cannot be drawn. Take another page, or a screenshot of it.`);
+    }
+    setBusy(false);
+  };
+  const choose = async (file: File | undefined) => {
+    setMessage('');
+    if (!file) return;
+    if (file.type !== 'application/pdf' && !/\.pdf$/i.test(file.name)) return void add([file], 'diagram');
+    setBusy(true);
+    try {
+      const { openPdf } = await import('./pdf-page.js');
+      const pdf = await openPdf(file);
+      setPage('1');
+      if (pdf.pages === 1) await take(pdf, 1);
+      else setOpen({ pdf, name: file.name });
+    } catch {
+      setMessage(
+        `${file.name} cannot be read as a PDF. Take one without a password, or a photo of the page.`,
+      );
+    }
+    setBusy(false);
+  };
+  const wanted = Number(page);
+  const inRange = open !== null && Number.isInteger(wanted) && wanted >= 1 && wanted <= open.pdf.pages;
+  return (
+    <div className="grid gap-2">
+      <label className="flex min-h-12 cursor-pointer items-center gap-2 justify-self-start rounded-part border-2 border-line bg-sheet px-4 font-semibold focus-within:outline-3 focus-within:outline-brass hover:border-ink">
+        <FilePlus size={20} aria-hidden="true" /> Photo or PDF of the diagram
+        <input
+          type="file"
+          accept="image/*,application/pdf"
+          className="sr-only"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            void choose(file);
+          }}
+        />
+      </label>
+      {busy && <p role="status">Drawing the page…</p>}
+      {open && (
+        <form
+          className="flex flex-wrap items-center gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (inRange) void take(open.pdf, wanted);
+          }}
+        >
+          <label className="flex items-center gap-2">
+            Page, of {open.pdf.pages}
+            <input
+              value={page}
+              inputMode="numeric"
+              maxLength={5}
+              aria-invalid={!inRange}
+              onChange={({ target }) => setPage(target.value)}
+              className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+            />
+          </label>
+          <PlainButton type="submit" disabled={!inRange || busy}>
+            Take this page
+          </PlainButton>
+          {!inRange && <p className="text-small text-brick">A page from 1 to {open.pdf.pages}.</p>}
+        </form>
+      )}
+      {message && (
+        <p role="alert" className="text-brick">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { firstTestsOf, guessedSymptoms, mustShow } from '@which-way/core/path';
+import { notesOf, SYMPTOMS, symptomsOf, type Symptom } from '@which-way/core/log';
+import { FIRST_TEST_WORDS, MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/symptom';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useJobState, useSession } from '../job/job-context.js';
+
+/** What kind of complaint it is: it says what is tried first, and what has to be shown at the end. */
+export function Symptoms() {
+  const log = useJobState(({ map }) => map.log);
+  const session = useSession();
+  const said = useMemo(() => symptomsOf(log), [log]);
+  const offered = useMemo(() => {
+    const notes = notesOf(log);
+    return guessedSymptoms(`${notes.get('complaint') ?? ''} ${notes.get('tried') ?? ''}`);
+  }, [log]);
+  const turn = (symptom: Symptom) =>
+    session.emit({
+      kind: 'symptoms-said',
+      symptoms: said.includes(symptom) ? said.filter((one) => one !== symptom) : [...said, symptom],
+    });
+  return (
+    <section aria-label="Kind of complaint" className="grid gap-2">
+      <h2 className="text-title font-bold">What kind of complaint</h2>
+      <div className="flex flex-wrap gap-1.5">
+        {SYMPTOMS.map((symptom) => {
+          const on = said.includes(symptom);
+          const hint = !on && offered.includes(symptom);
+          return (
+            <button
+              key={symptom}
+              type="button"
+              aria-pressed={on}
+              onClick={() => turn(symptom)}
+              className={`min-h-12 rounded-part border-2 px-3 font-semibold ${on ? 'border-ink bg-ink text-sheet' : hint ? 'border-brass border-dashed bg-sheet' : 'border-line bg-sheet hover:border-ink'}`}
+            >
+              {SYMPTOM_WORDS[symptom]}
+              {hint && <span className="block text-small font-normal">as it was told?</span>}
+            </button>
+          );
+        })}
+      </div>
+      {said.length > 0 && (
+        <div className="grid gap-1">
+          <p className="font-semibold">Try first</p>
+          <ul className="list-disc pl-5">
+            {firstTestsOf(said).map((test) => (
+              <li key={test}>{FIRST_TEST_WORDS[test]}</li>
+            ))}
+          </ul>
+          <p>
+            <strong>To be shown at the end:</strong>{' '}
+            {mustShow(said)
+              .map((show) => MUST_SHOW_WORDS[show])
+              .join('; ')}
+            .{' '}
+            <Link to="../verify#to-be-shown" relative="path" className="underline">
+              Verify
+            </Link>
+          </p>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Case } from '@which-way/core/log';
+
+/** What it is called, and what it changes. */
+export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
+  'key-out': {
+    name: 'Key comes out here',
+    about: 'A lock that lets go of its key in another position is no match.',
+  },
+  'key-trapped': {
+    name: 'Key is trapped here',
+    about: 'Who holds the key has it switched elsewhere: a safety function.',
+  },
+  'cut-out-self': {
+    name: 'Cut-out, resets by itself',
+    about: 'Open may be doing its job: let it cool, then read again, cold and warm.',
+  },
+  'cut-out-button': {
+    name: 'Cut-out with a button',
+    about: 'Open may be doing its job: press the button, then read again.',
+  },
+  'cut-out-once': {
+    name: 'Cut-out, never resets',
+    about: 'Open means that it has done its job: find why before it is replaced by the same kind.',
+  },
+  'reversible-plug': {
+    name: 'Plug goes in either way',
+    about:
+      'Either pin may be live: a switch that breaks one pole leaves the machine live at OFF, half of the time.',
+  },
+  'electronic-trigger': {
+    name: 'Trigger with electronics',
+    about:
+      'Only its bare contacts are judged; the rest is electronics, not tested by ohms. A body diode reads one way.',
+  },
+  'half-wave': {
+    name: 'Diode for half speed',
+    about:
+      'It gives about half the power; a reading in ohms cannot say so. Low one way and open the other is right.',
+  },
+  'sprung-start': {
+    name: 'START springs back',
+    about: 'START must open by itself on release while RUN stays: a stuck START burns the winding.',
+  },
+  'run-and-brake': {
+    name: 'Brake contact',
+    about: 'The brake contact opens before RUN makes: an overlap is a short of the supply.',
+  },
+};
