@@ -7,7 +7,7 @@ import type { JobWithEvents } from '@which-way/contract';
 async function choose({ page }: Bench, way: number): Promise<void> {
   await page.keyboard.press('/');
   const panel = page.getByRole('dialog', { name: 'How to map' });
-  const ways = panel.getByRole('group', { name: /^How to map/ });
+  const ways = panel.getByRole('radiogroup', { name: /^How to map/ });
   await expect(ways.getByRole('radio', { checked: true })).toBeFocused();
   await page.keyboard.press(String(way));
   await expect(panel).toHaveCount(0);

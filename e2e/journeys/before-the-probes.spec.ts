@@ -262,6 +262,9 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
     /^2–3 lamp, 40 Ω.*still on$/,
   ]);
   await expect(page.getByRole('img', { name: 'Declared: lamp 40 Ω' })).toBeVisible();
+  await page.getByRole('button', { name: 'What is it?' }).click();
+  await page.getByRole('button', { name: 'Knob', exact: true }).click();
+  await page.keyboard.press('Escape');
   await bench.answer('Enter');
   await bench.type('3');
   await bench.answer('Enter');
@@ -273,9 +276,6 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   const prompt = await bench.prompt.textContent();
   expect(before.one).toBeLessThan(before.two);
   await expect(page.getByRole('img', { name: /^Handle at .*terminal side$/ })).toBeVisible();
-  await page.getByRole('button', { name: 'What is it?' }).click();
-  await page.getByRole('button', { name: 'Knob', exact: true }).click();
-  await page.keyboard.press('Escape');
   await expect(page.getByText('It turns anticlockwise as seen here')).toBeVisible();
   await page.getByRole('button', { name: /^Seen from the terminal side/ }).click();
   await expect(page.getByRole('button', { name: /^Seen from the front/ })).toBeVisible();

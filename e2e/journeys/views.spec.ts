@@ -7,7 +7,7 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Table radio, band switch', 'intake/markings', 'Tap a character'],
   ['Pottery kiln, three-heat selector', 'intake/worth', 'It would come out even with'],
   ['Bilge pump panel, manual-off-auto', 'safe', 'Local rules come first'],
-  ['Bilge pump panel, manual-off-auto', 'tag/path', 'Test next'],
+  ['Bilge pump panel, manual-off-auto', 'tag/path', 'First make it safe'],
   ['Table radio, band switch', 'tag', 'How they lie'],
   ['Table radio, band switch', 'tag/wires', 'Tag labels, PDF'],
   ['Table radio, band switch', 'tag/strip', 'Nut of the band switch'],
