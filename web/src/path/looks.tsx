@@ -41,7 +41,7 @@ export function Looks({ link, path, signs = signsOf(link.kind) }: LooksProps) {
           const look = seen(sign);
           return (
             <li key={sign} className="flex flex-wrap items-center gap-x-3 gap-y-1">
-              <span className="min-w-52 grow">{SIGN_WORDS[sign].look}</span>
+              <span className="grow sm:min-w-52">{SIGN_WORDS[sign].look}</span>
               <Choice
                 label={SIGN_WORDS[sign].look}
                 value={look?.found ?? null}

@@ -239,7 +239,7 @@ function Insulated({ link, path, onTest }: Pick<LinkPanelProps, 'link' | 'path' 
     const last = path.tests.findLast((one) => one.way === way && one.links.includes(link.id));
     return (
       <div key={way} className="flex flex-wrap items-center gap-2">
-        <span className="min-w-52">{WAY_HOW[way]}</span>
+        <span className="sm:min-w-52">{WAY_HOW[way]}</span>
         <PlainButton
           aria-pressed={last?.result === 'pass'}
           onClick={() => onTest([link.id], 'pass', false, way)}

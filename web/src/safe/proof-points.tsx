@@ -56,7 +56,7 @@ export function ProofPoints({ desk: { proof, list, change } }: { desk: ProofDesk
         ))}
         <li>
           <form
-            className="flex gap-1"
+            className="flex flex-wrap gap-1"
             onSubmit={(event) => {
               event.preventDefault();
               add('conductor', name);

@@ -16,7 +16,7 @@ export function ProvedWith() {
         onChoose={(chosen) => givenOnce.setState({ tester: chosen })}
       />
       {tester === 'pen' && <p className="basis-full text-brick">{PEN_WORDS}</p>}
-      <label>
+      <label className="max-w-full min-w-0">
         On which known source?
         <input
           value={source}

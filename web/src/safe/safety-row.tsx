@@ -32,7 +32,7 @@ export function SafetyRow({ line, proof, asked, number, supply, answer, next }: 
   };
   return (
     <li
-      className={`grid grid-cols-[2.5rem_1fr] gap-x-4 border-b border-line ${answer ? 'py-2' : 'py-4'} ${next ? 'bg-sheet' : ''}`}
+      className={`grid grid-cols-[2.5rem_minmax(0,1fr)] gap-x-4 border-b border-line ${answer ? 'py-2' : 'py-4'} ${next ? 'bg-sheet' : ''}`}
     >
       <span
         className={`flex size-9 items-center justify-center rounded-full border-4 border-brass font-mono font-bold ${answer ? 'bg-brass text-sheet' : ''}`}

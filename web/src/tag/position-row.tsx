@@ -32,7 +32,7 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
   const others = actuator.positions.filter(({ id }) => id !== position.id);
   return (
     <li
-      className={`grid grid-cols-[2.75rem_1fr_1fr_6rem] items-center gap-2 rounded-part border-2 p-1 ${here ? 'border-brass' : 'border-transparent'}`}
+      className={`grid grid-cols-[2.75rem_minmax(0,1fr)] max-sm:[&>*:nth-child(n+3)]:col-start-2 sm:grid-cols-[2.75rem_minmax(0,1fr)_minmax(0,1fr)_6rem] items-center gap-2 rounded-part border-2 p-1 ${here ? 'border-brass' : 'border-transparent'}`}
     >
       <PlainButton className="!px-0 font-mono" aria-label={`Show position ${index + 1}`} onClick={onLook}>
         {index + 1}

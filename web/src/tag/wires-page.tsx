@@ -169,9 +169,7 @@ function Splices({ wires }: { wires: readonly Wire[] }) {
       {shared.map(({ label, role, tags }) => (
         <li key={label}>
           <strong className="font-mono">{label}</strong> holds tags {tags.join(' and ')}
-          {role === 'dummy'
-            ? ': a tie lug used as a splice. They must stay joined on the new switch.'
-            : '.'}
+          {role === 'dummy' ? ': a tie lug used as a splice. They must stay joined on the new switch.' : '.'}
         </li>
       ))}
     </ul>

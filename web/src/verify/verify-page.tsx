@@ -11,6 +11,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { Differences } from './differences.js';
 import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
+import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
 import { ExpectedGrid } from './expected-grid.js';
@@ -61,6 +62,7 @@ export function VerifyPage() {
       >
         {comparison && <Differences map={map} comparison={comparison} />}
         <ToBeShown map={map} />
+        <SeenOfSwitch map={map} />
         <Leaks map={map} />
         {diagrams.length > 0 && (
           <details className="border-t border-line pt-3">

@@ -56,7 +56,7 @@ export function FormPictures({ chosen, onChoose }: FormPicturesProps) {
             <span aria-hidden="true" className="block [&_svg]:h-12">
               <ActuatorDrawing actuator={example(form)} at={'a' as PositionId} side="front" />
             </span>
-            <span className="block truncate text-small">{FORM_WORDS[form]}</span>
+            <span className="line-clamp-2 text-small leading-tight">{FORM_WORDS[form]}</span>
           </button>
         ))}
       </div>

@@ -5,7 +5,7 @@ import { ThemeSwitch } from './theme-switch.js';
 /** The enamel bar on top: whose tool this is, what is open, and the way back to the bench. */
 export function TopBar({ title, children }: { title: ReactNode; children?: ReactNode }) {
   return (
-    <header className="no-print flex min-h-16 shrink-0 items-center gap-x-3 bg-enamel px-4 sm:gap-x-5 sm:px-5 text-on-enamel">
+    <header className="no-print flex min-h-16 shrink-0 flex-wrap items-center gap-x-3 bg-enamel px-4 sm:gap-x-5 sm:px-5 text-on-enamel">
       <Link
         to="/"
         className="flex items-center gap-3 py-2 text-large font-bold"
