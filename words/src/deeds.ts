@@ -42,6 +42,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'left-out': 'something left out',
   'safety-answered-together': 'answers of the safety list',
   'terminal-looked': 'what a terminal looks like',
+  'odd-answered': 'whether something odd is meant',
   'case-noted': 'a case of the trade',
   'symptoms-said': 'what kind of complaint it is',
   'path-looked': 'what was seen of the supply path',

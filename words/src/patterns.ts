@@ -2,14 +2,6 @@ import type { TablePole, TruthTable } from '@which-way/core/table';
 import type { Structure } from '@which-way/core/switch';
 import { settingName, terminalName } from './terminals.js';
 
-const count = (many: number, one: string) => `${many} ${one}${many === 1 ? '' : 's'}`;
-
-/** The table in a line: how many poles, how many positions. Says when it is not the whole truth yet. */
-export function patternTitle({ poles, settings, complete }: TruthTable): string {
-  const title = `${count(poles.length, 'pole')}, ${count(settings.length, 'position')}`;
-  return complete ? title : `${title}, so far`;
-}
-
 /** The table in words, pole by pole; only what is closed is told, and only as far as it is known. */
 export function patternWords(structure: Structure, { poles, settings }: TruthTable): string[] {
   return poles.map((pole) => {

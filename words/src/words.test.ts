@@ -1,9 +1,10 @@
 import { createMapper } from '@which-way/core/continuity';
-import { truthTable } from '@which-way/core/table';
+import { identify, truthTable } from '@which-way/core/table';
 import { createWriter, type JobEvent, type Value } from '@which-way/core/log';
 import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { patternTitle, patternWords } from './patterns.js';
+import { identityTitle } from './identity.js';
+import { patternWords } from './patterns.js';
 import { ohms, quantity } from './quantity.js';
 import { settingName, terminalList } from './terminals.js';
 import { time } from './time.js';
@@ -83,7 +84,8 @@ describe('a table in words', () => {
     read(1, one, three, { kind: 'ohms', ohms: 0.3 });
     const map = createMapper()(events);
     const table = truthTable(map);
-    expect(patternTitle(table)).toBe('1 pole, 2 positions, so far');
+    // In each position two pairs are not read: 1 with the other throw, and the throws with each other.
+    expect(identityTitle(map.structure, identify(map))).toBe('Not yet known: 4 pairs');
     expect(patternWords(map.structure, table)).toEqual([
       'From position to position, terminal 1 goes to 2, 3.',
     ]);

@@ -25,6 +25,7 @@ export {
 } from './kinds/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/mechanics.js';
 export { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
+export { ODD_ANSWERS, type OddAbout, type OddAnswer, type OddCode } from './kinds/odd.js';
 export type { Photo, PhotoBox, PhotoPurpose } from './kinds/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/prompt.js';
 export type { Lead, Reading, Value } from './kinds/reading.js';
@@ -106,6 +107,8 @@ export {
   stripStepsOf,
   symptomsOf,
   casesOf,
+  oddAnswersOf,
+  oddKey,
   looksOf,
   wiresOf,
   wiresOffOf,

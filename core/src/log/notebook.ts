@@ -3,6 +3,7 @@ import type { NotedCase } from './kinds/cases.js';
 import type { DeedKind, DeedOf } from './deed.js';
 import type { Marking, NoteField, Sister, Symptom } from './kinds/intake.js';
 import type { MechanicsFact, MechanicsField } from './kinds/mechanics.js';
+import type { OddAbout, OddAnswer } from './kinds/odd.js';
 import type { Photo } from './kinds/photo.js';
 import type { BareEnds, LiveRecord } from './kinds/safety.js';
 import type { StripStep } from './kinds/strip.js';
@@ -71,6 +72,20 @@ export const bareEndsOf = (log: Log): BareEnds | null => deedsOf(log, 'ends-capp
 /** What terminals look like, as it was said last. */
 export const looksOf = (log: Log): Map<TerminalId, readonly TerminalLook[]> =>
   new Map(deedsOf(log, 'terminal-looked').map(({ terminal, looks }) => [terminal, looks]));
+
+/** What a question about something odd is known by, whichever way its terminals are named. */
+export const oddKey = ({ code, terminals, settings }: OddAbout): string =>
+  [code, terminals.toSorted().join(), settings.toSorted().join()].join(' ');
+
+/** What was answered to the questions about odd things, by what they were about. */
+export function oddAnswersOf(log: Log): Map<string, OddAnswer> {
+  const answers = new Map<string, OddAnswer>();
+  for (const { about, answer } of deedsOf(log, 'odd-answered').flatMap((deed) => deed.answers)) {
+    if (answer === null) answers.delete(oddKey(about));
+    else answers.set(oddKey(about), answer);
+  }
+  return answers;
+}
 
 /** Cases of the trade that were said of this switch, each once. */
 export const casesOf = (log: Log): NotedCase[] =>

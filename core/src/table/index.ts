@@ -1,4 +1,7 @@
 export { netsIn, polesWithContacts, type Contact } from './contacts.js';
+export { identify, type SamePoles, type SwitchIdentity } from './identity.js';
+export type { PoleKind, WholeKind } from './kind.js';
+export { oddQuestions, type OddQuestion } from './questions.js';
 export { knownPattern } from './known-pattern.js';
 export {
   settledCount,

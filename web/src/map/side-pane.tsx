@@ -1,6 +1,9 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ReadingId } from '@which-way/core/switch';
+import { oddQuestions } from '@which-way/core/table';
 import { Tabs } from 'radix-ui';
+import { Link } from 'react-router';
+import { Identity } from '../table/identity.js';
 import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { Lesson } from '../practice/lesson.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
@@ -53,6 +56,7 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
             }}
           />
         )}
+        {later.complete && <WhatItIsNow map={later} />}
         <SafetyWarning />
         <CaseNotes />
         <Lesson probing={probing} />
@@ -99,6 +103,23 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
         </p>
       )}
     </div>
+  );
+}
+
+/** Once every fact is there: what it is, and whether anything about it is odd. */
+function WhatItIsNow({ map }: { map: SwitchMap }) {
+  const open = oddQuestions(map).filter(({ answer }) => answer === null).length;
+  return (
+    <section aria-label="What it is">
+      <Identity map={map} heading={false} />
+      {open > 0 && (
+        <Link to="../table" relative="path" className="underline">
+          {open === 1
+            ? 'One thing about it is odd: is that meant?'
+            : `${open} things about it are odd: are they meant?`}
+        </Link>
+      )}
+    </section>
   );
 }
 

@@ -7,6 +7,10 @@ import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
 import { linksOf } from '../map/board/map-drawing.js';
 import { photoOfLayout } from '../photos/photo-url.js';
+import { ACTS_OF } from '@which-way/core/log';
+import { UndoButtons } from '../shared/frame/sub-nav.js';
+import { Identity } from './identity.js';
+import { OddPanel } from './odd-panel.js';
 import { CellKey } from '../shared/facts/fact-cell.js';
 import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -17,7 +21,7 @@ import { SwitchDrawing } from '../shared/drawings/switch-drawing.js';
 import { TableGrid } from '../shared/facts/table-grid.js';
 import { SIDE_WORDS, useViewSide } from '../shared/drawings/view-side.js';
 import { settingName, terminalList } from '@which-way/words/terminals';
-import { patternTitle, patternWords } from '@which-way/words/patterns';
+import { patternWords } from '@which-way/words/patterns';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {
@@ -44,14 +48,16 @@ export function TablePage() {
     <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-4 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
       <section aria-label="Table" className="min-w-0">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
-          <h1 className="grow text-title leading-tight font-bold">{patternTitle(table)}</h1>
+          <Identity map={map} />
+          <UndoButtons acts={ACTS_OF.table} />
           <Exports job={job?.id ?? null} />
         </div>
         <Standing table={table} count={count} />
+        <OddPanel />
         <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
-        {table.joinsNothing.length > 0 && (
+        {!table.complete && table.joinsNothing.length > 0 && (
           <p className="mt-2">
-            {table.complete ? 'Join nothing in any position: ' : 'Join nothing as far as is known: '}
+            Join nothing as far as is known:{' '}
             <strong className="font-mono">{terminalList(map.structure, table.joinsNothing)}</strong>.
           </p>
         )}

@@ -8,6 +8,7 @@ import { noted, sisterNoted, symptomsSaid, transcribed } from './intake.js';
 import { leftOut } from './left-out.js';
 import { measured } from './mechanics.js';
 import { meterChecked, meterFailed, meterRanged } from './meter.js';
+import { oddAnswered } from './odd.js';
 import { photoTaken } from './photo.js';
 import { promptShown, skipped } from './prompt.js';
 import { restructured } from './restructured.js';
@@ -74,4 +75,5 @@ export const KINDS = {
   'symptoms-said': symptomsSaid,
   'terminal-looked': terminalLooked,
   'case-noted': caseNoted,
+  'odd-answered': oddAnswered,
 } as const;

@@ -1,0 +1,37 @@
+import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../schema/index.js';
+import type { SettingId, TerminalId } from '../../switch/index.js';
+import { defineKind } from './define-kind.js';
+
+/** What may be odd about a pattern by itself. */
+export const ODD_CODES = [
+  'both-closed',
+  'always-closed',
+  'alike',
+  'joins-nothing',
+  'cell-short',
+  'cell-beyond',
+] as const;
+export type OddCode = (typeof ODD_CODES)[number];
+
+export const oddAboutSchema = object({
+  code: oneOf(ODD_CODES),
+  terminals: list(id<TerminalId>(), { maxItems: 3 }),
+  settings: list(id<SettingId>(), { maxItems: 2 }),
+});
+/** What the question was about. */
+export type OddAbout = TypeOf<typeof oddAboutSchema>;
+
+export const ODD_ANSWERS = ['meant', 'fault'] as const;
+export type OddAnswer = (typeof ODD_ANSWERS)[number];
+
+export const oddAnswered = defineKind('odd-answered', {
+  says: 'whether what is odd about the pattern is meant, or is the fault; the newest of each counts',
+  fields: {
+    answers: list(
+      object({ about: oddAboutSchema, answer: says('Null takes it back.', orNull(oneOf(ODD_ANSWERS))) }),
+      { minItems: 1, maxItems: 200 },
+    ),
+  },
+  undo: ['table'],
+  reading: 'extends',
+});

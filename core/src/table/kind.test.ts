@@ -1,0 +1,255 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { ordinarySwitches, partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
+import { anyPattern, bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
+import { runs } from '../testing/runs.js';
+import { polesWithContacts } from './contacts.js';
+import { identify } from './identity.js';
+import { isomorphism } from './isomorphism.js';
+import { poleKind, wholeKind, type PoleKind } from './kind.js';
+import { movingContacts } from './moving-contacts.js';
+import { oddities } from './odd.js';
+
+/** A pattern as one writes it: settings apart by `|`, nets by spaces, terminals by letters: `ab cd | - | ad bc`. */
+function pattern(text: string): Pattern {
+  const settings = text.split('|').map((part) => part.trim());
+  const letters = [...new Set(text.replace(/[^a-z]/g, ''))].sort();
+  return settings.map((nets) =>
+    partitionFromGroups(
+      letters.length,
+      nets === '-' ? [] : nets.split(' ').map((net) => [...net].map((letter) => letters.indexOf(letter))),
+    ),
+  );
+}
+const all = (size: number) => Array.from({ length: size }, (_, place) => place);
+const kindOf = (text: string): PoleKind => {
+  const given = pattern(text);
+  return poleKind(given, all(given[0]?.length ?? 0));
+};
+const wholeOf = (text: string) => {
+  const given = pattern(text);
+  return wholeKind(given, all(given[0]?.length ?? 0));
+};
+const shuffledBy = (size: number, keys: readonly number[]) =>
+  all(size).sort((a, b) => (keys[a] ?? 0) - (keys[b] ?? 0) || a - b);
+
+describe('kinds of poles, by published tables and common practice', () => {
+  it.each<[string, string, PoleKind]>([
+    ['one contact', '- | ab', { kind: 'contact', closed: [1] }],
+    ['two-way lighting: a changeover', 'ab | ac', { kind: 'changeover', centreOff: false }],
+    ['a changeover with centre off', 'ab | - | ac', { kind: 'changeover', centreOff: true }],
+    ['intermediate lighting: straight and crossed', 'ab cd | ad bc', { kind: 'crossing', off: false }],
+    ['reversing with an off', 'ab cd | - | ad bc', { kind: 'crossing', off: true }],
+    ['a selector', 'ab | ac | ad | ae', { kind: 'selector', ways: 4, offs: 0 }],
+    ['a selector with off', '- | ab | ac | ad', { kind: 'selector', ways: 3, offs: 1 }],
+    ['bridging: between two ways both', 'ab | abc | ac | acd | ad', { kind: 'bridging', ways: 3 }],
+    ['progressive: one more each time', '- | ab | abc | abcd', { kind: 'progressive', ways: 3 }],
+    ['one missing', 'acd | abd | abc', { kind: 'one-missing', ways: 3 }],
+    // Binary: bits of 0 to 3; Gray: 0, 1, 3, 2 (reflected binary code).
+    ['binary', '- | ab | ac | abc', { kind: 'coded', code: 'binary', bits: 2 }],
+    ['Gray', '- | ab | abc | ac', { kind: 'coded', code: 'gray', bits: 2 }],
+    ['complement of binary', 'abc | ac | ab | -', { kind: 'coded', code: 'complement', bits: 2 }],
+    ['no named kind', 'ab | ac bd | cd', { kind: 'cam' }],
+  ])('%s', (_, text, kind) => expect(kindOf(text)).toEqual(kind));
+
+  it.each([
+    // Lines a b c to windings d e f and their ends g h i: off, star, delta (terminal marking of IEC 60034-8, from memory).
+    ['star and delta', '- | ad be cf ghi | adi beg cfh', 'star-delta'],
+    // Two elements c to d and d to e between a and b: in series, one, both side by side (common practice).
+    ['three heats', '- | ac be | ac bd | ace bd', 'three-heat'],
+    ['three heats, the poles changed over', '- | ac be | ac bd | ad bce', 'three-heat'],
+    ['reversing, three lines', 'ad be cf | - | ae bd cf', 'reversing'],
+    ['nothing more than its poles', 'ab | ac', null],
+  ])('%s', (_, text, whole) => expect(wholeOf(text)).toBe(whole));
+
+  it('survive renaming, and reversal where both ends are alike', () => {
+    const kinds = [2, 3, 4, 5].flatMap((settings) =>
+      [2, 3, 4, 5].flatMap((terminals) =>
+        ordinarySwitches(terminals, settings).filter(({ poles }) => poles === 1),
+      ),
+    );
+    expect(kinds.length).toBeGreaterThan(10);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.array(fc.nat(), { minLength: 8, maxLength: 8 }),
+        (kind, keys) => {
+          const size = kind.pattern[0]?.length ?? 0;
+          const moved = relabel(kind.pattern, shuffledBy(size, keys));
+          expect(poleKind(moved, all(size))).toEqual(poleKind(kind.pattern, all(size)));
+          const named = poleKind(kind.pattern, all(size)).kind;
+          expect(named === 'cam').toBe(false);
+          if (kind.kind === 'selector' || kind.kind === 'changeover')
+            expect(poleKind(moved.toReversed(), all(size)).kind).toBe(named);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('two patterns that are the same up to names', () => {
+  it('are found to be, by places that make one the other', () => {
+    fc.assert(
+      fc.property(anyPattern(7, 3), fc.array(fc.nat(), { minLength: 7, maxLength: 7 }), (given, keys) => {
+        const size = given[0]?.length ?? 0;
+        const order = shuffledBy(size, keys);
+        const to = isomorphism(given, relabel(given, order));
+        expect(to).not.toBeNull();
+        expect(relabel(given, to ?? [])).toEqual(relabel(given, order));
+      }),
+      { numRuns: runs(150) },
+    );
+    expect(isomorphism(pattern('ab | ac'), pattern('ab | ab | c'))).toBeNull();
+    expect(isomorphism(pattern('ab | cd'), pattern('ab | abcd'))).toBeNull();
+  });
+});
+
+describe('moving contacts', () => {
+  it('of a pole that shares a throw are all named, and it stays one pole', () => {
+    // g goes to f or h, b to c or f: they share f.
+    const given = pattern('fg bc | bc | gh bf');
+    const [pole] = polesWithContacts(given);
+    const letter = (place: number) => 'bcfgh'.charAt(place);
+    const moving = movingContacts(given, pole as NonNullable<typeof pole>);
+    expect(
+      moving.map(
+        ({ common, on }) =>
+          `${letter(common)}: ${on.map((ends) => ends.map(letter).join('') || '-').join(' ')}`,
+      ),
+    ).toEqual(['b: c c f', 'g: f - h']);
+  });
+
+  it('cover every contact, each once', () => {
+    fc.assert(
+      fc.property(switchLikePattern(7, 3), (given) => {
+        for (const pole of polesWithContacts(given)) {
+          const moving = movingContacts(given, pole);
+          const told = moving.flatMap(({ common, throws }) =>
+            throws.map((end) => [common, end].sort((a, b) => a - b).join()),
+          );
+          expect(told.toSorted()).toEqual(pole.contacts.map(String).toSorted());
+        }
+      }),
+      { numRuns: runs(150) },
+    );
+  });
+});
+
+describe('what is odd about a pattern', () => {
+  const odd = (
+    text: string,
+    { rests, free = [] as number[] }: { rests?: boolean[]; free?: number[] } = {},
+  ) => {
+    const given = pattern(text);
+    const size = given[0]?.length ?? 0;
+    return oddities(given, {
+      contacts: all(size),
+      rests: rests ?? given.map(() => true),
+      mayBeFree: new Set(free),
+    });
+  };
+
+  it.each([
+    'ab | ac',
+    'ab | - | ac',
+    'ab | abc | ac',
+    '- | ab | abc | abcd',
+    'acd | abd | abc',
+    'ab cd | ad bc',
+    '- | ad be cf ghi | adi beg cfh',
+    '- | ac be | ac bd | ace bd',
+    'ab de | ac df',
+  ])('nothing about %s', (text) => expect(odd(text)).toEqual([]));
+
+  it('asks for a bridged changeover where it rests, not where it is held', () => {
+    expect(odd('ab | abc')).toContainEqual({ code: 'both-closed', terminals: [0, 1, 2], setting: 1 });
+    expect(odd('ab | abc', { rests: [true, false] }).map(({ code }) => code)).not.toContain('both-closed');
+  });
+
+  it('finds what is always closed, what joins nothing and settings that are alike', () => {
+    expect(odd('ab cd | ab ce').map(({ code }) => code)).toContain('always-closed');
+    expect(odd('ab | ac | ab | ad | c').map(({ code }) => code)).toContain('alike');
+    const free = pattern('ab | ac');
+    const wide = free.map((partition) => [...partition, 3]);
+    const context = { contacts: [0, 1, 2, 3], rests: [true, true] };
+    expect(oddities(wide, { ...context, mayBeFree: new Set() })).toEqual([
+      { code: 'joins-nothing', terminals: [3] },
+    ]);
+    expect(oddities(wide, { ...context, mayBeFree: new Set([3]) })).toEqual([]);
+  });
+
+  it('finds one cell that was taken from an ordinary switch of two poles or more, or added to it', () => {
+    const kinds = [3, 4, 5].flatMap((settings) =>
+      [6, 8, 9, 10, 12].flatMap((terminals) =>
+        ordinarySwitches(terminals, settings).filter(
+          ({ kind, poles, ways }) => kind === 'selector' && poles >= 2 && ways >= 3,
+        ),
+      ),
+    );
+    expect(kinds.length).toBeGreaterThan(3);
+    fc.assert(
+      fc.property(fc.constantFrom(...kinds), fc.nat(), fc.nat(), fc.boolean(), (kind, pole, way, short) => {
+        const width = kind.ways + 1;
+        const common = (pole % kind.poles) * width;
+        const at = way % kind.ways;
+        const end = common + 1 + (short ? at : (at + 1) % kind.ways);
+        const setting = at;
+        const changed = kind.pattern.map((partition, place) => {
+          if (place !== setting) return partition;
+          const groups = Array.from({ length: kind.poles }, (_, one) => {
+            const own = one * width === common;
+            const net = [one * width, one * width + 1 + setting];
+            return own ? (short ? [common] : [...net, end]) : net;
+          });
+          return partitionFromGroups(partition.length, groups);
+        });
+        const found = oddities(changed, {
+          contacts: all(changed[0]?.length ?? 0),
+          rests: changed.map(() => true),
+          mayBeFree: new Set(),
+        });
+        expect(found).toContainEqual(
+          expect.objectContaining({
+            code: short ? 'cell-short' : 'cell-beyond',
+            terminals: [common, end],
+            setting,
+          }),
+        );
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('what a switch is', () => {
+  it('is named with its poles, and its free terminals', () => {
+    const on = bench(8, 3);
+    const hidden = pattern('ab ef | ac eg | ad eh').map((partition) => [...partition]);
+    expect(identify(mapHidden(hidden, on).map)).toMatchObject({
+      unknown: [],
+      groups: [
+        {
+          kind: { kind: 'selector', ways: 3, offs: 0 },
+          poles: [{ common: on.terminals[0] }, { common: on.terminals[4] }],
+        },
+      ],
+    });
+  });
+
+  it('has no name while a cell is unknown or in dispute', () => {
+    const on = bench(3, 2);
+    on.read(0, 0, 1, CLOSED);
+    on.read(0, 0, 2, OPEN);
+    on.read(1, 0, 2, CLOSED);
+    const so = identify(deriveMap(on.events));
+    expect(so).toMatchObject({ groups: [], whole: null, unknown: [{ setting: on.settings[1], pairs: 2 }] });
+    on.read(1, 0, 1, OPEN);
+    expect(identify(deriveMap(on.events)).groups).toMatchObject([{ kind: { kind: 'changeover' } }]);
+    on.read(1, 1, 2, CLOSED);
+    const disputed = identify(deriveMap(on.events));
+    expect(disputed.disputed).toBeGreaterThan(0);
+    expect(disputed.groups).toEqual([]);
+  });
+});
