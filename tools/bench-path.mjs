@@ -65,74 +65,36 @@ function bySteps(links, fault, shown, times) {
   }
 }
 
-/** The longest usual path, with every single fault once, weighed by how often it is the one. */
-export function benchPath({ note, round }) {
+/** Forty links of usual kinds in a row, the most that a path may have there and back. */
+function fortyLinks() {
   const newId = newIdFrom(seededRandom(11));
-  const { links } = chained(
-    Array.from({ length: 40 }, (_, index) => ({
-      id: newId(),
-      kind: KINDS[index % KINDS.length],
-      name: null,
-      conductor: 'feed',
-    })),
-    [],
-    newId,
-  );
+  const loose = Array.from({ length: 40 }, (_, index) => ({
+    id: newId(),
+    kind: KINDS[index % KINDS.length],
+    name: null,
+    conductor: 'feed',
+  }));
+  return chained(loose, [], newId).links;
+}
+
+/** Every single fault once, weighed by how often it is the one; a look shows it as often as it does. */
+export function benchPath({ note, round }) {
+  const links = fortyLinks();
   const times = [];
   const total = links.reduce((sum, { kind }) => sum + CHANCE[kind], 0);
   const mean = (of) => links.reduce((sum, { kind }, fault) => sum + (CHANCE[kind] / total) * of(fault), 0);
-  // Every fault twice, with a look that shows it and one that does not, weighed by how often it does.
   const steps = links.map(({ kind }, fault) => {
     const [seen, unseen] = [true, false].map((shown) => bySteps(links, fault, shown, times));
-    const shows = showsOf(kind);
-    const mixed = (of) => shows * seen[of] + (1 - shows) * unseen[of];
+    const mixed = (of) => showsOf(kind) * seen[of] + (1 - showsOf(kind)) * unseen[of];
     return { minutes: mixed('minutes'), tests: mixed('tests'), looks: mixed('looks') };
   });
   const halving = links.map((_, fault) => byHalving(links, fault));
-  note(
-    'path',
-    'tests to find one fault among 40 links, mean',
-    round(
-      mean((at) => steps[at].tests),
-      2,
-    ),
-    'tests',
-  );
-  note(
-    'path',
-    'looks beside them',
-    round(
-      mean((at) => steps[at].looks),
-      2,
-    ),
-    'looks',
-  );
-  note(
-    'path',
-    'tests by halving',
-    round(
-      mean((at) => halving[at].tests),
-      2,
-    ),
-    'tests',
-  );
-  const seconds = (of) => round(60 * mean(of), 0);
-  note(
-    'path',
-    'seconds, tests and looks',
-    seconds((at) => steps[at].minutes),
-    's',
-  );
-  note(
-    'path',
-    'seconds by halving',
-    seconds((at) => halving[at].minutes),
-    's',
-  );
-  note(
-    'path',
-    'ms per proposed step, 40 links, median',
-    round(times.sort((one, other) => one - other)[times.length >> 1]),
-    'ms',
-  );
+  const tell = (words, of, unit, factor = 1) => note('path', words, round(factor * mean(of), 2), unit);
+  tell('tests to find one fault among 40 links, mean', (at) => steps[at].tests, 'tests');
+  tell('looks beside them', (at) => steps[at].looks, 'looks');
+  tell('tests by halving', (at) => halving[at].tests, 'tests');
+  tell('seconds, tests and looks', (at) => steps[at].minutes, 's', 60);
+  tell('seconds by halving', (at) => halving[at].minutes, 's', 60);
+  const median = times.sort((one, other) => one - other)[times.length >> 1];
+  note('path', 'ms per proposed step, 40 links, median', round(median), 'ms');
 }

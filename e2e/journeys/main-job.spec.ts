@@ -30,7 +30,7 @@ test('from Map a switch now to a chosen replacement, on a simulated switch with 
   await expect(bench.save).toHaveText('Saved');
 
   await bench.go('Truth table');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 poles, 3 positions');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2-pole 3-way selector, commons');
   await expect(page.getByText('84 of 84 pairs settled')).toBeVisible();
   const stored = await served.get<JobWithEvents>(`/api/jobs/${bench.jobId()}`);
   for (const [place, position] of ['Position 1', 'Position 2', 'Position 3'].entries()) {

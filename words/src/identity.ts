@@ -104,8 +104,14 @@ function formWords({ groups, settings }: SwitchIdentity): string {
   return `Contact ${forms.join('; ')}.${tell}`;
 }
 
-/** What is odd, as a question. */
-export function oddWords(structure: Structure, { about, odd }: OddQuestion): string {
+/**
+ * What is odd, as a question; several that are one question are told together: terminals that join nothing.
+ */
+export function oddWords(
+  structure: Structure,
+  [first, ...more]: readonly [OddQuestion, ...OddQuestion[]],
+): string {
+  const { about, odd } = first;
   const [a, b, c] = about.terminals.map((id) => terminalName(structure, id));
   const [one, other] = about.settings.map((id) => settingName(structure, id));
   switch (odd.code) {
@@ -116,7 +122,12 @@ export function oddWords(structure: Structure, { about, odd }: OddQuestion): str
     case 'alike':
       return `${one} and ${other} do just the same.`;
     case 'joins-nothing':
-      return `${a} joins nothing in any position. A lamp, perhaps, or a tie lug?`;
+      return more.length > 0
+        ? `${terminalList(
+            structure,
+            [first, ...more].flatMap((one) => one.about.terminals),
+          )} join nothing in any position. Lamps, perhaps, or tie lugs?`
+        : `${a} joins nothing in any position. A lamp, perhaps, or a tie lug?`;
     case 'cell-short':
       return `One contact short of a ${odd.poles}-pole ${poleWords(odd.of)}: ${a} to ${b} at ${one} is open.`;
     case 'cell-beyond':

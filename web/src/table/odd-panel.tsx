@@ -9,13 +9,14 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 
 const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the fault' };
 
-/** What is odd about the pattern by itself, asked once and calmly; all normal in one tap. */
+/** What is odd about the pattern by itself, asked once and calmly; all normal in one tap, what was answered folded away. */
 export function OddPanel() {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const questions = oddQuestions(map);
+  const questions = groupedOf(oddQuestions(map));
   if (questions.length === 0) return null;
-  const open = questions.filter(({ answer }) => answer === null);
+  const open = questions.filter(([{ answer }]) => answer === null);
+  const answered = questions.filter(([{ answer }]) => answer !== null);
   const say = (about: readonly OddQuestion[], answer: OddAnswer | null) =>
     session.emit({
       kind: 'odd-answered',
@@ -24,40 +25,66 @@ export function OddPanel() {
   return (
     <section
       aria-label="Is that meant?"
-      className="no-print my-3 grid gap-2 rounded-part border-2 border-line bg-sheet px-4 py-3"
+      className="no-print rounded-part border-2 border-line bg-sheet px-3 py-2"
     >
-      <div className="flex flex-wrap items-center gap-3">
-        <h2 className="grow text-large font-bold">Is that meant?</h2>
-        {open.length > 1 && (
-          <PlainButton onClick={() => say(open, 'meant')}>All {open.length} are meant</PlainButton>
-        )}
-      </div>
-      <ul className="grid gap-2">
-        {questions.map((question) => (
+      {open.length > 0 && (
+        <div className="flex flex-wrap items-center gap-3">
+          <h2 className="grow text-large font-bold">Is that meant?</h2>
+          {open.length > 1 && (
+            <PlainButton onClick={() => say(open.flat(), 'meant')}>All {open.length} are meant</PlainButton>
+          )}
+        </div>
+      )}
+      <ul>
+        {open.map((group) => (
           <li
-            key={JSON.stringify(question.about)}
-            className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2"
+            key={JSON.stringify(group[0].about)}
+            className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
           >
-            <span className="min-w-0 grow basis-60">{oddWords(map.structure, question)}</span>
-            {question.answer === null ? (
-              <span className="flex flex-wrap gap-1.5">
-                <PlainButton onClick={() => say([question], 'meant')}>It is meant</PlainButton>
-                <ReadAgain question={question} />
-                <PlainButton onClick={() => say([question], 'fault')}>It is the fault</PlainButton>
-              </span>
-            ) : (
-              <span className="flex items-center gap-2">
-                <strong>{ANSWERED[question.answer]}</strong>
-                <PlainButton look="quiet" className="!px-2" onClick={() => say([question], null)}>
-                  Answer again
-                </PlainButton>
-              </span>
-            )}
+            <span className="min-w-0 grow basis-60">{oddWords(map.structure, group)}</span>
+            <span className="flex flex-wrap gap-1.5">
+              <PlainButton onClick={() => say(group, 'meant')}>It is meant</PlainButton>
+              {group[0].odd.code !== 'joins-nothing' && <ReadAgain question={group[0]} />}
+              <PlainButton onClick={() => say(group, 'fault')}>It is the fault</PlainButton>
+            </span>
           </li>
         ))}
       </ul>
+      {answered.length > 0 && (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2">
+            {answered.length === 1
+              ? 'One odd thing was answered'
+              : `${answered.length} odd things were answered`}
+          </summary>
+          <ul>
+            {answered.map((group) => (
+              <li key={JSON.stringify(group[0].about)} className="flex flex-wrap items-center gap-2">
+                <span className="grow">{oddWords(map.structure, group)}</span>
+                <strong>{ANSWERED[group[0].answer ?? 'meant']}</strong>
+                <PlainButton look="quiet" className="!px-2" onClick={() => say(group, null)}>
+                  Answer again
+                </PlainButton>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   );
+}
+
+/** Questions that are one: terminals that join nothing, answered alike. */
+function groupedOf(questions: readonly OddQuestion[]): [OddQuestion, ...OddQuestion[]][] {
+  const groups: [OddQuestion, ...OddQuestion[]][] = [];
+  for (const question of questions) {
+    const same =
+      question.odd.code === 'joins-nothing' &&
+      groups.find(([first]) => first.odd.code === 'joins-nothing' && first.answer === question.answer);
+    if (same) same.push(question);
+    else groups.push([question]);
+  }
+  return groups;
 }
 
 /** Puts the pair that would tell on the Map's prompt. */

@@ -53,7 +53,6 @@ export function TablePage() {
           <Exports job={job?.id ?? null} />
         </div>
         <Standing table={table} count={count} />
-        <OddPanel />
         <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
         {!table.complete && table.joinsNothing.length > 0 && (
           <p className="mt-2">
@@ -77,6 +76,7 @@ export function TablePage() {
             />
           ))}
         </ul>
+        <OddPanel />
         <ul className="grid gap-1" aria-label="In words">
           {patternWords(map.structure, table).map((sentence) => (
             <li key={sentence}>{sentence}</li>
