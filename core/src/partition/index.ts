@@ -1,5 +1,13 @@
 export { ordinarySwitches } from './ordinary.js';
 export { cellOf, pairCell, PairMarks } from './pair-marks.js';
-export { blocks, discrete, partitionFromGroups, partitionOf, type Partition } from './partition.js';
+export {
+  blocks,
+  discrete,
+  join,
+  partitionFromGroups,
+  partitionOf,
+  rank,
+  type Partition,
+} from './partition.js';
 export { patternOfKnown } from './pattern-of-known.js';
 export { poles, relabel, type Pattern } from './pattern.js';

@@ -1,0 +1,124 @@
+import { partitionOf, relabel, type Partition, type Pattern } from '../partition/index.js';
+import type { Contact } from '../table/index.js';
+
+/** One thing that makes a switch do other than it should; places of terminals and settings. */
+export type Cause =
+  | { cause: 'never-closes'; contact: Contact }
+  | { cause: 'never-opens'; contact: Contact }
+  /** Closed in a setting where it should be open, or open where it should be closed. */
+  | { cause: 'closes-also'; contact: Contact; setting: number }
+  | { cause: 'opens-also'; contact: Contact; setting: number }
+  | { cause: 'bridged'; terminals: Contact }
+  /** Every setting does what another one should, so many places on: put together detents off. */
+  | { cause: 'shifted'; by: number }
+  | { cause: 'reversed' }
+  | { cause: 'swapped'; terminals: Contact }
+  /** The terminals in their order run the other way round, or begin so many places on. */
+  | { cause: 'mirrored'; among: readonly number[] }
+  | { cause: 'turned'; among: readonly number[]; by: number };
+
+const joins = (partition: Partition): Contact[] =>
+  partition.flatMap((root, place): Contact[] => (root === place ? [] : [[root, place]]));
+
+/** The nets of a setting, made by its contacts: those of the table that are closed in it, but for what a cause changes. */
+function remade(
+  pattern: Pattern,
+  contacts: readonly Contact[],
+  closed: (contact: Contact, setting: number, now: boolean) => boolean,
+): Pattern {
+  return pattern.map((partition, setting) =>
+    partitionOf(
+      partition.length,
+      contacts.filter((contact) => closed(contact, setting, partition[contact[0]] === partition[contact[1]])),
+    ),
+  );
+}
+
+const same = ([a, b]: Contact, [c, d]: Contact): boolean => (a === c && b === d) || (a === d && b === c);
+
+/** The table that a switch shows when this is wrong with it. `contacts`: what makes the table as it should be. */
+export function withCause(pattern: Pattern, contacts: readonly Contact[], cause: Cause): Pattern {
+  switch (cause.cause) {
+    case 'never-closes':
+      return remade(pattern, contacts, (contact, _, now) => now && !same(contact, cause.contact));
+    case 'never-opens':
+      return pattern.map((partition) => partitionOf(partition.length, [...joins(partition), cause.contact]));
+    case 'closes-also':
+      return pattern.map((partition, at) =>
+        at === cause.setting
+          ? partitionOf(partition.length, [...joins(partition), cause.contact])
+          : partition,
+      );
+    case 'opens-also':
+      return remade(
+        pattern,
+        contacts,
+        (contact, at, now) => now && !(at === cause.setting && same(contact, cause.contact)),
+      );
+    case 'bridged':
+      return pattern.map((partition) =>
+        partitionOf(partition.length, [...joins(partition), cause.terminals]),
+      );
+    case 'shifted': {
+      const { length } = pattern;
+      return pattern.map((_, at) => pattern[(((at + cause.by) % length) + length) % length] as Partition);
+    }
+    case 'reversed':
+      return pattern.toReversed();
+    case 'swapped':
+      return relabel(pattern, swap(pattern, cause.terminals));
+    case 'mirrored':
+      return relabel(
+        pattern,
+        moved(pattern, cause.among, (at, all) => all - 1 - at),
+      );
+    case 'turned':
+      return relabel(
+        pattern,
+        moved(pattern, cause.among, (at, all) => (at + cause.by) % all),
+      );
+  }
+}
+
+/** The contacts of a switch in which this is wrong: those it should have, moved, one more or one less. */
+export function contactsWith(
+  pattern: Pattern,
+  contacts: readonly Contact[],
+  cause: Cause,
+): readonly Contact[] {
+  const renamed = (order: readonly number[]) =>
+    contacts.map(([a, b]): Contact => [order[a] as number, order[b] as number]);
+  switch (cause.cause) {
+    case 'never-closes':
+      return contacts.filter((contact) => !same(contact, cause.contact));
+    case 'bridged':
+      return [...contacts, cause.terminals];
+    case 'swapped':
+      return renamed(swap(pattern, cause.terminals));
+    case 'mirrored':
+      return renamed(moved(pattern, cause.among, (at, all) => all - 1 - at));
+    case 'turned':
+      return renamed(moved(pattern, cause.among, (at, all) => (at + cause.by) % all));
+    case 'never-opens':
+    case 'closes-also':
+    case 'opens-also':
+    case 'shifted':
+    case 'reversed':
+      return contacts;
+  }
+}
+
+function swap([first]: Pattern, [a, b]: Contact): number[] {
+  return (first ?? []).map((_, place) => (place === a ? b : place === b ? a : place));
+}
+
+function moved(
+  [first]: Pattern,
+  among: readonly number[],
+  to: (at: number, all: number) => number,
+): number[] {
+  return (first ?? []).map((_, place) => {
+    const at = among.indexOf(place);
+    return at < 0 ? place : (among[to(at, among.length)] as number);
+  });
+}

@@ -1,0 +1,268 @@
+import { join, rank, partitionOf, type Partition, type Pattern } from '../partition/index.js';
+import type { Contact } from '../table/index.js';
+import { contactsWith, withCause, type Cause } from './cause.js';
+import { contactCauses, contactsOf, singleCauses, wholeCauses, type TerminalRows } from './causes.js';
+
+/** What is known of each pair in each setting: joined, apart, or not known; [setting][a * size + b]. */
+export type KnownCells = readonly (readonly (boolean | null)[])[];
+
+/** Causes that give one and the same table on what is known: no reading made so far tells them apart. */
+export interface DiagnosisClass {
+  /** Each one or two causes together. */
+  explanations: Cause[][];
+  table: Pattern;
+  /** Cells of the measured table that it leaves unexplained: [setting, a, b]. */
+  leaves: [number, number, number][];
+  /** Bits it takes to say: the fewer, the likelier. */
+  bits: number;
+}
+
+/** A reading that would tell the likeliest apart. */
+export interface TellingReading {
+  setting: number;
+  a: number;
+  b: number;
+  /** Bits that it is expected to bring. */
+  bits: number;
+}
+
+export interface Diagnosis {
+  /** Likeliest first. Empty where nothing differs. */
+  classes: DiagnosisClass[];
+  telling: TellingReading | null;
+}
+
+/** How many of the likeliest single causes are tried with a second one. */
+const BEAM = 24;
+/** What a second cause costs beside the first, in bits: two faults at once are rarer. */
+const SECOND = 5;
+/** Classes told. */
+const TOLD = 5;
+/** Classes this many bits behind the first are out of the question for the next reading. */
+const NEAR = 8;
+/** And this many bits behind, out of the search. */
+const OUT = 4 * NEAR;
+
+/** What kinds of cause cost before anything is known of the switch, in bits (common practice: wear before assembly, rough on purpose). */
+const PRIOR: Record<Cause['cause'], number> = {
+  'never-closes': 1,
+  'never-opens': 2,
+  'closes-also': 4,
+  'opens-also': 3,
+  bridged: 3.5,
+  shifted: 2,
+  reversed: 3,
+  swapped: 3,
+  mirrored: 3,
+  turned: 3.5,
+};
+
+/**
+ * What may be wrong with a switch that should follow one table and shows another: single causes and pairs of them, by
+ * description length: bits of the cause, and for all it leaves unexplained edits of partitions times (log2 of the cells + 6).
+ * Causes with the same table on the known cells are one class. It says 'likeliest', never 'the cause': a cause outside this
+ * list may look like one of it.
+ */
+export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRows): Diagnosis {
+  const size = expected[0]?.length ?? 0;
+  const measured = measuredOf(known, size);
+  /** How many edits a table leaves; stops counting beyond the most that still matters. */
+  const edits = (table: Pattern, most = Infinity) => {
+    let sum = 0;
+    for (let at = 0; at < table.length && sum <= most; at += 1)
+      sum += editsAt(table[at] as Partition, measured, at);
+    return sum;
+  };
+  if (size === 0 || edits(expected) === 0) return { classes: [], telling: null };
+  const cells = Math.max(2, (expected.length * size * (size - 1)) / 2);
+  const edit = Math.log2(cells) + 6;
+  const contacts = contactsOf(expected);
+  const found: { causes: Cause[]; table: Pattern; bits: number }[] = [];
+  let least = Infinity;
+  const consider = (
+    before: Pattern,
+    list: readonly Cause[],
+    first: readonly Cause[],
+    made: readonly Contact[],
+  ) => {
+    const choice = Math.log2(Math.max(1, list.length)) / 2;
+    for (const cause of list) {
+      const table = withCause(before, made, cause);
+      const extra = first.reduce((sum, one) => sum + PRIOR[one.cause] + choice + SECOND, 0);
+      const cost = PRIOR[cause.cause] + choice + extra;
+      const bits = cost + edit * edits(table, (least + OUT - cost) / edit);
+      if (bits > least + OUT) continue;
+      if (bits < least) least = bits;
+      found.push({ causes: [...first, cause], table, bits });
+    }
+  };
+  consider(expected, singleCauses(expected, contacts, rows), [], contacts);
+  // What moves everything may leave more than a single contact and still be half of it.
+  const ranked = singlesOf(expected, rows, contacts, edits, edit);
+  const firsts = ranked.filter((one, at) => at < BEAM || isDetents(one.causes[0]));
+  for (const { causes, table, bits } of firsts) {
+    if (bits < edit) continue; // It leaves nothing: a second cause explains nothing more.
+    const leaves = leavesOf(table, known, size);
+    const made = contactsWith(expected, contacts, causes[0] as Cause);
+    const seconds = contactCauses(table, made).filter((cause) => concerns(cause, leaves));
+    consider(table, seconds, causes, made);
+    // What moves everything is tried the other way too: first a contact, then the whole.
+    if (!isWhole(causes[0])) consider(table, wholeCauses(table, rows), causes, made);
+  }
+  const classes = classesOf(found, known, size).slice(0, TOLD);
+  return { classes, telling: tellingOf(found, known, size) };
+}
+
+interface Found {
+  causes: Cause[];
+  table: Pattern;
+  bits: number;
+}
+
+const WHOLE: ReadonlySet<Cause['cause']> = new Set(['shifted', 'reversed', 'mirrored', 'turned']);
+const isWhole = (cause: Cause | undefined): boolean => cause !== undefined && WHOLE.has(cause.cause);
+
+const isDetents = (cause: Cause | undefined): boolean =>
+  cause?.cause === 'shifted' || cause?.cause === 'reversed';
+
+/** Whether a second cause can explain any of what the first one leaves: it touches what is left. */
+function concerns(cause: Cause, leaves: readonly [number, number, number][]): boolean {
+  const [a, b] = 'contact' in cause ? cause.contact : 'terminals' in cause ? cause.terminals : [-1, -1];
+  const at = 'setting' in cause ? cause.setting : null;
+  if (cause.cause === 'swapped')
+    return [a, b].every((end) => leaves.some(([, one, other]) => one === end || other === end));
+  return leaves.some(
+    ([setting, one, other]) =>
+      (at === null || at === setting) && ((one === a && other === b) || (one === b && other === a)),
+  );
+}
+
+/** Single causes by how little they leave, whatever it is: each may be half of two. */
+function singlesOf(
+  expected: Pattern,
+  rows: TerminalRows,
+  contacts: readonly Contact[],
+  edits: (table: Pattern) => number,
+  edit: number,
+): Found[] {
+  return singleCauses(expected, contacts, rows)
+    .map((cause): Found => {
+      const table = withCause(expected, contacts, cause);
+      return { causes: [cause], table, bits: PRIOR[cause.cause] + edit * edits(table) };
+    })
+    .toSorted((one, other) => one.bits - other.bits);
+}
+
+interface Measured {
+  joined: Pattern;
+  apart: KnownCells;
+  size: number;
+}
+
+function measuredOf(known: KnownCells, size: number): Measured {
+  const joined = known.map((cells) => {
+    const pairs: [number, number][] = [];
+    for (let a = 0; a < size; a += 1)
+      for (let b = a + 1; b < size; b += 1) if (cells[a * size + b] === true) pairs.push([a, b]);
+    return partitionOf(size, pairs);
+  });
+  return { joined, apart: known, size };
+}
+
+/** Joins to add and splits to make so that a setting agrees with all that is known of it. */
+function editsAt(partition: Partition, { joined, apart, size }: Measured, at: number): number {
+  const known = joined[at] as Partition;
+  const cells = apart[at] ?? [];
+  const toAdd = rank(join(partition, known)) - rank(partition);
+  let toSplit = 0;
+  for (let root = 0; root < size; root += 1) {
+    if (partition[root] !== root) continue;
+    const members: number[] = [];
+    for (let place = root; place < size; place += 1) if (partition[place] === root) members.push(place);
+    if (members.length < 2) continue;
+    const pairs: [number, number][] = [];
+    let conflict = false;
+    members.forEach((a, index) => {
+      for (const b of members.slice(index + 1)) {
+        if (cells[a * size + b] === false) conflict = true;
+        else pairs.push([a, b]);
+      }
+    });
+    if (!conflict) continue;
+    const loose = partitionOf(size, pairs);
+    const parts = new Set(members.map((place) => loose[place])).size;
+    toSplit += Math.max(1, parts - 1);
+  }
+  return toAdd + toSplit;
+}
+
+/** Explanations with one table on the known cells are one class; the plainest of each first. */
+function classesOf(
+  found: readonly { causes: Cause[]; table: Pattern; bits: number }[],
+  known: KnownCells,
+  size: number,
+): DiagnosisClass[] {
+  const classes = new Map<string, DiagnosisClass>();
+  const least = Math.min(...found.map(({ bits }) => bits));
+  const near = found
+    .filter(({ bits }) => bits <= least + OUT)
+    .toSorted((one, other) => one.bits - other.bits);
+  for (const { causes, table, bits } of near) {
+    const key = shown(table, known, size);
+    const before = classes.get(key);
+    if (before) {
+      // A pair that says what a single cause says already is no news.
+      if (causes.length <= (before.explanations[0]?.length ?? 1)) before.explanations.push(causes);
+    } else classes.set(key, { explanations: [causes], table, leaves: leavesOf(table, known, size), bits });
+  }
+  return [...classes.values()];
+}
+
+/** A table as far as it is known what the switch does. */
+const shown = (table: Pattern, known: KnownCells, size: number): string =>
+  table
+    .map((partition, at) => {
+      let text = '';
+      for (let a = 0; a < size; a += 1)
+        for (let b = a + 1; b < size; b += 1)
+          if ((known[at] ?? [])[a * size + b] !== null) text += partition[a] === partition[b] ? '1' : '0';
+      return text;
+    })
+    .join();
+
+function leavesOf(table: Pattern, known: KnownCells, size: number): [number, number, number][] {
+  const leaves: [number, number, number][] = [];
+  table.forEach((partition, at) => {
+    for (let a = 0; a < size; a += 1)
+      for (let b = a + 1; b < size; b += 1) {
+        const is = (known[at] ?? [])[a * size + b];
+        if (is !== null && is !== undefined && is !== (partition[a] === partition[b]))
+          leaves.push([at, a, b]);
+      }
+  });
+  return leaves;
+}
+
+/** The unknown cell whose reading is expected to bring most about which of the likeliest it is; null where none tells. */
+function tellingOf(found: readonly Found[], known: KnownCells, size: number): TellingReading | null {
+  const least = Math.min(...found.map(({ bits }) => bits));
+  const near = found.filter(({ bits }) => bits <= least + NEAR);
+  const weights = near.map(({ bits }) => 2 ** (least - bits));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  let best: TellingReading | null = null;
+  known.forEach((cells, setting) => {
+    for (let a = 0; a < size; a += 1)
+      for (let b = a + 1; b < size; b += 1) {
+        if (cells[a * size + b] !== null) continue;
+        const joined = near.reduce((sum, { table }, at) => {
+          const partition = table[setting] as Partition;
+          return partition[a] === partition[b] ? sum + (weights[at] ?? 0) : sum;
+        }, 0);
+        const share = joined / total;
+        if (share <= 1e-9 || share >= 1 - 1e-9) continue;
+        const bits = -share * Math.log2(share) - (1 - share) * Math.log2(1 - share);
+        if (bits > (best?.bits ?? 1e-6)) best = { setting, a, b, bits };
+      }
+  });
+  return best;
+}
