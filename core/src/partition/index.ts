@@ -1,4 +1,4 @@
-export { ordinarySwitches } from './ordinary.js';
+export { ordinarySwitches, type OrdinarySwitch } from './ordinary.js';
 export { cellOf, pairCell, PairMarks } from './pair-marks.js';
 export {
   blocks,

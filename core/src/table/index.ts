@@ -1,5 +1,6 @@
 export { netsIn, polesWithContacts, type Contact } from './contacts.js';
-export { identify, type SamePoles, type SwitchIdentity } from './identity.js';
+export { isomorphism } from './isomorphism.js';
+export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from './identity.js';
 export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
 export { knownPattern } from './known-pattern.js';

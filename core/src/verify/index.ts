@@ -1,2 +1,7 @@
 export { compareWithExpected, type ComparedCell, type Comparison } from './compare.js';
 export { lineUp } from './line-up.js';
+export type { Cause } from './cause.js';
+export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnose.js';
+export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis-of.js';
+export { expectedKind, kindsFor } from './expected-kind.js';
+export { readExpected, type TextTrouble } from './expected-text.js';

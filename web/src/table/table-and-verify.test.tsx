@@ -2,7 +2,7 @@ import type { Deed } from '@which-way/core/log';
 import type { TerminalId } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../testing/a-switch.js';
-import { press, screen, until } from '../testing/acts.js';
+import { fill, press, row, screen, until } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
 import { VerifyPage } from '../verify/verify-page.js';
 import { TablePage } from './table-page.js';
@@ -88,5 +88,71 @@ describe('the comparison', () => {
     press('1–3 at UP: should be closed');
     await until(() => expect(written('expected')).toHaveLength(1));
     expect(screen.getByTestId('outcome').textContent).toContain('0 missing and 1 extra');
+  });
+});
+
+describe('what it is, and what is wrong with it', () => {
+  const BRIDGED = [
+    ...BEGUN,
+    read(0, 0, 1, true),
+    read(0, 0, 2, false),
+    read(1, 0, 2, true),
+    read(1, 0, 1, true),
+  ];
+
+  it('stands first in the trade’s words', async () => {
+    await renderJob(<TablePage />, CHANGEOVER);
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1-pole changeover, common 1');
+    expect(screen.getByText(/^Contact form C or D\. Whether it breaks before it makes/)).toBeVisible();
+    expect(screen.queryByRole('region', { name: 'Is that meant?' })).toBeNull();
+  });
+
+  it('names nothing while a fact is missing', async () => {
+    await renderJob(<TablePage />, CHANGEOVER.slice(0, 4));
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Not yet known: 3 pairs at DOWN');
+  });
+
+  it('asks of a bridged changeover first whether that is meant, and takes the answer back', async () => {
+    const { written } = await renderJob(<TablePage />, BRIDGED);
+    const odd = () => screen.getByRole('region', { name: 'Is that meant?' });
+    expect(odd().textContent).toContain('1 is joined to 2 and to 3 at once at DOWN.');
+    press('It is the fault', row('1 is joined to 2 and to 3'));
+    await until(() =>
+      expect(written('odd-answered')[0]?.answers).toEqual([
+        {
+          about: {
+            code: 'both-closed',
+            terminals: [ids[0], ids[1], ids[2]],
+            settings: [change.settings[1]?.id],
+          },
+          answer: 'fault',
+        },
+      ]),
+    );
+    await until(() => expect(screen.getByText('is the fault')).toBeInTheDocument());
+  });
+
+  it('puts the pair to be read again on the Map’s prompt', async () => {
+    const { written } = await renderJob(<TablePage />, BRIDGED);
+    press('Read it again', row('1 is joined to 2 and to 3'));
+    await until(() =>
+      expect(written('prompt-shown')[0]?.prompt.ask).toMatchObject({
+        kind: 'pair',
+        red: ids[0],
+        black: ids[1],
+      }),
+    );
+  });
+
+  it('finds at Verify what explains the differences, from a table that was typed in', async () => {
+    const { written } = await renderJob(<VerifyPage />, BRIDGED);
+    fill('As the diagram says, a position a line', 'UP: 1-2\nDOWN 1-3');
+    press('Take it');
+    expect(screen.getByText(/^Line 2: “DOWN 1-3” has no position before a colon/)).toBeVisible();
+    fill('As the diagram says, a position a line', 'UP: 1-2\nDOWN: 1-3');
+    press('Take it');
+    await until(() => expect(written('expected')).toHaveLength(1));
+    await until(() => expect(screen.getByText(/never opens: welded, or bridged$/)).toBeVisible());
+    expect(screen.getByText('It explains every difference.')).toBeVisible();
   });
 });

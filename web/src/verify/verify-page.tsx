@@ -14,6 +14,9 @@ import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
+import { ExpectedSources } from './expected-sources.js';
+import { Likeliest } from './likeliest.js';
+import { useDiagnosis } from './use-diagnosis.js';
 import { ExpectedGrid } from './expected-grid.js';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
@@ -23,6 +26,7 @@ export function VerifyPage() {
   const diagrams = useDiagrams();
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const expected = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
+  const diagnosed = useDiagnosis(map, expected);
   const set = (table: ExpectedTable | null) => session.emit({ kind: 'expected', table });
   if (map.structure.terminals.length === 0) {
     return (
@@ -60,6 +64,7 @@ export function VerifyPage() {
         aria-label="What differs"
         className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
       >
+        {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
         {comparison && <Differences map={map} comparison={comparison} />}
         <ToBeShown map={map} />
         <SeenOfSwitch map={map} />
@@ -155,6 +160,7 @@ function Source({
           <PlainButton onClick={() => session.redo(EXPECTED)}>Redo</PlainButton>
         )}
       </div>
+      {!expected && <ExpectedSources onSet={onSet} />}
       {trouble && (
         <Notice look="amber" title="That one cannot be laid beside this switch.">
           {trouble}

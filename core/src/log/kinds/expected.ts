@@ -15,8 +15,13 @@ import { defineKind } from './define-kind.js';
 
 export const expectedTableSchema = object({
   source: says(
-    'Where it came from: clicked in by hand, or a known switch of the library.',
-    tagged('kind', { drawn: {}, library: { entry: id<EntryId>(), name: text(TITLE_LETTERS) } }),
+    'Where it came from: clicked in by hand, typed, an ordinary kind, or a known switch of the library.',
+    tagged('kind', {
+      drawn: {},
+      library: { entry: id<EntryId>(), name: text(TITLE_LETTERS) },
+      text: {},
+      ordinary: { name: text(TITLE_LETTERS) },
+    }),
   ),
   settings: says(
     'Settings that it speaks of; a setting that is not listed is not compared.',

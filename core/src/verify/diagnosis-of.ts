@@ -1,0 +1,76 @@
+import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
+import type { ExpectedTable } from '../log/index.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import {
+  contactTerminals,
+  spotIn,
+  type SettingId,
+  type Structure,
+  type TerminalId,
+} from '../switch/index.js';
+import type { TerminalRows } from './causes.js';
+import type { KnownCells } from './diagnose.js';
+
+/** A diagnosis asked: plain data, so that it can be worked out beside the screen. */
+export interface DiagnosisQuestion {
+  expected: Pattern;
+  known: KnownCells;
+  rows: TerminalRows;
+  /** What the places stand for. */
+  settings: SettingId[];
+  terminals: TerminalId[];
+}
+
+/** What is asked of a map and the table it should follow: the settings that the table speaks of, in handle order. */
+export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): DiagnosisQuestion {
+  const { structure } = map;
+  const terminals = map.contacts.map((place) => structure.terminals[place]?.id as TerminalId);
+  const place = new Map(terminals.map((id, at) => [id, at]));
+  const said = structure.settings.flatMap(({ id }) => {
+    const entry = table.settings.find(({ setting }) => setting === id);
+    const settled = map.settings.get(id)?.settled;
+    return entry && settled ? [{ id, joined: entry.joined, settled }] : [];
+  });
+  const size = terminals.length;
+  return {
+    settings: said.map(({ id }) => id),
+    terminals,
+    rows: rowsOf(structure, terminals),
+    expected: said.map(({ joined }) =>
+      partitionFromGroups(
+        size,
+        joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
+      ),
+    ),
+    known: said.map(({ settled }) => {
+      const cells = new Array<boolean | null>(size * size).fill(null);
+      map.contacts.forEach((a, one) => {
+        map.contacts.forEach((b, other) => {
+          if (one === other) return;
+          const fact = factAt(settled, Math.min(a, b), Math.max(a, b));
+          if (isSettled(fact)) cells[one * size + other] = fact.joined ?? null;
+        });
+      });
+      return cells;
+    }),
+  };
+}
+
+/** Terminals in the rows in which they lie: a part may have been put in mirrored or turned along one. */
+function rowsOf(structure: Structure, terminals: readonly TerminalId[]): number[][] {
+  const all = terminals.map((_, at) => at);
+  const { layout } = structure;
+  if (layout.kind === 'two-rows') {
+    const half = Math.ceil(all.length / 2);
+    return [all.slice(0, half), all.slice(half)];
+  }
+  if (layout.kind !== 'wafers') return [all];
+  const decks = new Map<number, { at: number; clock: number }[]>();
+  contactTerminals(structure).forEach(({ id }) => {
+    const at = terminals.indexOf(id);
+    const spot = spotIn(layout, structure.placed, id);
+    if (at < 0 || spot?.on !== 'wafers') return;
+    decks.set(spot.deck, [...(decks.get(spot.deck) ?? []), { at, clock: spot.clock }]);
+  });
+  return [...decks.values()].map((deck) => deck.toSorted((a, b) => a.clock - b.clock).map(({ at }) => at));
+}

@@ -1,0 +1,35 @@
+import type { SwitchMap } from '../continuity/index.js';
+import type { ExpectedTable } from '../log/index.js';
+import { blocks, ordinarySwitches, relabel, type OrdinarySwitch, type Pattern } from '../partition/index.js';
+import { isomorphism, requiredPattern } from '../table/index.js';
+import type { TerminalId } from '../switch/index.js';
+
+/** Ordinary kinds that a switch with so many contact terminals and required settings may be meant to be. */
+export function kindsFor(map: SwitchMap): OrdinarySwitch[] {
+  const settings = map.structure.settings.filter(({ need }) => need === 'required').length;
+  return ordinarySwitches(map.contacts.length, settings);
+}
+
+/**
+ * The table of an ordinary kind on the terminals of this switch: named as the map has it where they agree up to names, else in
+ * the order of the terminals, pole by pole, common first.
+ */
+export function expectedKind(map: SwitchMap, kind: OrdinarySwitch, name: string): ExpectedTable {
+  const ids = map.contacts.map((place) => map.structure.terminals[place]?.id as TerminalId);
+  const mine = requiredPattern(map).map((partition) => {
+    const at = new Map(map.contacts.map((place, index) => [place, index]));
+    return map.contacts.map((place) => at.get(partition[place] as number) as number);
+  }) as Pattern;
+  const to = isomorphism(kind.pattern, mine);
+  const pattern = to ? relabel(kind.pattern, to) : kind.pattern;
+  const required = map.structure.settings.filter(({ need }) => need === 'required');
+  return {
+    source: { kind: 'ordinary', name },
+    settings: required.map(({ id }, at) => ({
+      setting: id,
+      joined: blocks(pattern[at] ?? [])
+        .filter((net) => net.length > 1)
+        .map((net) => net.map((place) => ids[place] as TerminalId)),
+    })),
+  };
+}

@@ -1,0 +1,67 @@
+import type { ExpectedTable } from '../log/index.js';
+import { terminalNamed, type Structure, type TerminalId } from '../switch/index.js';
+
+/** Why a text is no expected table, and where. */
+export interface TextTrouble {
+  code: 'no-colon' | 'no-such-position' | 'position-twice' | 'no-such-terminal' | 'not-a-join';
+  /** The line, from 1. */
+  line: number;
+  /** The part that is wrong. */
+  at: string;
+}
+
+export type ReadExpected = { ok: true; table: ExpectedTable } | { ok: false; trouble: TextTrouble };
+
+/**
+ * Reads an expected table as one writes it, a position a line or apart by semicolons: `LEFT: 1-8 3-4 6-7`. Positions by
+ * name or by their number; terminals that join with hyphens; `-` or nothing for none. Positions that are not there are not
+ * compared.
+ * @param nameOf what a setting is called, as it stands on the screen
+ */
+export function readExpected(
+  text: string,
+  structure: Structure,
+  nameOf: (index: number) => string,
+): ReadExpected {
+  const lines = text.split(/[\n;]/).map((line) => line.trim());
+  const settings: ExpectedTable['settings'] = [];
+  for (const [index, line] of lines.entries()) {
+    if (line === '') continue;
+    const trouble = (code: TextTrouble['code'], at: string): ReadExpected => ({
+      ok: false,
+      trouble: { code, line: index + 1, at },
+    });
+    const colon = line.lastIndexOf(':');
+    if (colon < 0) return trouble('no-colon', line);
+    const name = line.slice(0, colon).trim();
+    const place = structure.settings.findIndex(
+      (_, at) => nameOf(at).toLowerCase() === name.toLowerCase() || String(at + 1) === name,
+    );
+    const setting = structure.settings[place];
+    if (!setting) return trouble('no-such-position', name);
+    if (settings.some((one) => one.setting === setting.id)) return trouble('position-twice', name);
+    const joined: TerminalId[][] = [];
+    for (const join of line
+      .slice(colon + 1)
+      .split(/[\s,]+/)
+      .filter((part) => part !== '' && part !== '-')) {
+      const net = netNamed(join, structure);
+      if (typeof net === 'string') return trouble('no-such-terminal', net);
+      if (net.length < 2) return trouble('not-a-join', join);
+      joined.push(net);
+    }
+    settings.push({ setting: setting.id, joined });
+  }
+  return { ok: true, table: { source: { kind: 'text' }, settings } };
+}
+
+/** Terminals of one net, by their labels; the label that is none. */
+function netNamed(text: string, structure: Structure): TerminalId[] | string {
+  const ids: TerminalId[] = [];
+  for (const label of text.split(/[-–]/)) {
+    const terminal = terminalNamed(structure, label);
+    if (!terminal) return label;
+    ids.push(terminal.id);
+  }
+  return [...new Set(ids)];
+}

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import { deriveMap } from '../continuity/index.js';
+import { liveEvents } from '../log/index.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { bench, mapHidden } from '../testing/generated.js';
+import { compareWithExpected } from './compare.js';
+import { diagnose } from './diagnose.js';
+import { diagnosisQuestion } from './diagnosis-of.js';
+import { expectedKind, kindsFor } from './expected-kind.js';
+import { readExpected } from './expected-text.js';
+
+const KEYS: Pattern = [[], [[0, 1]], [[0, 2]], [[0, 3]]].map((groups) => partitionFromGroups(4, groups));
+const NAMES = ['OFF', 'LOW', 'MID', 'HIGH'];
+
+/** A switch of four positions and four terminals, mapped in full. */
+function mapped(hidden: Pattern) {
+  const on = bench(4, 4);
+  const { map } = mapHidden(hidden, on);
+  return { on, map, read: (text: string) => readExpected(text, map.structure, (at) => NAMES[at] ?? '') };
+}
+
+describe('an expected table as text', () => {
+  it('is read by position and compared; what is not said is not compared', () => {
+    const { map, read } = mapped(KEYS);
+    const all = read('OFF: -\nlow: 1-2\nMID: 1-3; HIGH: 1-4');
+    if (!all.ok) throw new Error(all.trouble.code);
+    expect(compareWithExpected(map, all.table).outcome).toBe('agrees');
+    const some = read('2: 1-2');
+    if (!some.ok) throw new Error(some.trouble.code);
+    expect(compareWithExpected(map, some.table)).toMatchObject({
+      outcome: 'not-all-tested',
+      count: { missing: 0, extra: 0 },
+    });
+    const wrong = read('LOW: 1-2-3');
+    expect(wrong.ok && compareWithExpected(map, wrong.table).outcome).toBe('differs');
+    const nothing = read('');
+    expect(nothing.ok && compareWithExpected(map, nothing.table).count).toMatchObject({
+      missing: 0,
+      extra: 0,
+    });
+  });
+
+  it.each([
+    ['OFF 1-2', 'no-colon', 1, 'OFF 1-2'],
+    ['OFF: -\nLEFT: 1-2', 'no-such-position', 2, 'LEFT'],
+    ['LOW: 1-2\nlow: 1-3', 'position-twice', 2, 'low'],
+    ['LOW: 1-9', 'no-such-terminal', 1, '9'],
+    ['LOW: 12', 'no-such-terminal', 1, '12'],
+    ['LOW: 1', 'not-a-join', 1, '1'],
+    ['LOW: 1-1', 'not-a-join', 1, '1-1'],
+  ])('with a mistake says what, where: %s', (text, code, line, at) => {
+    expect(mapped(KEYS).read(text)).toEqual({ ok: false, trouble: { code, line, at } });
+  });
+});
+
+describe('an ordinary kind as the table to follow', () => {
+  it('is laid on the terminals as the map has them, whichever they are', () => {
+    const moved: Pattern = [[[3, 1]], [[3, 0]], [[3, 2]]].map((groups) => partitionFromGroups(4, groups));
+    const on = bench(4, 3);
+    const { map } = mapHidden(moved, on);
+    const selector = kindsFor(map).find(({ kind }) => kind === 'selector');
+    if (!selector) throw new Error('no selector fits');
+    expect(compareWithExpected(map, expectedKind(map, selector, 'x')).outcome).toBe('agrees');
+  });
+});
+
+describe('the diagnosis of a map', () => {
+  it('of a switch put together one detent off says so, and asks nothing where nothing is expected', () => {
+    const { on, map, read } = mapped([KEYS[3], KEYS[0], KEYS[1], KEYS[2]] as Pattern);
+    const table = read('OFF: -\nLOW: 1-2\nMID: 1-3\nHIGH: 1-4');
+    if (!table.ok) throw new Error(table.trouble.code);
+    const question = diagnosisQuestion(map, table.table);
+    expect(question.settings).toEqual(on.settings);
+    const { classes } = diagnose(question.expected, question.known, question.rows);
+    expect(classes[0]).toMatchObject({ leaves: [] });
+    expect(classes[0]?.explanations.flat()).toContainEqual({ cause: 'shifted', by: -1 });
+    expect(liveEvents(deriveMap(on.events).log, 'expected')).toEqual([]);
+  });
+});

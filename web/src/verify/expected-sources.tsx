@@ -1,0 +1,75 @@
+import { expectedKind, kindsFor, readExpected } from '@which-way/core/verify';
+import type { ExpectedTable } from '@which-way/core/log';
+import { textTroubleWords } from '@which-way/words/diagnosis';
+import { ordinaryWords } from '@which-way/words/approach';
+import { nameOfSetting } from '@which-way/words/terminals';
+import { useState } from 'react';
+import { useJobState } from '../job/job-context.js';
+import { Pick } from '../shared/controls/pick.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+/** More ways to say what it should do: an ordinary kind by one tap, or the diagram typed in, a position a line. */
+export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => void }) {
+  const map = useJobState((state) => state.map);
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const kinds = kindsFor(map);
+  const { structure } = map;
+  const nameOf = (at: number) => {
+    const setting = structure.settings[at];
+    return setting ? nameOfSetting(structure, setting, at) : '';
+  };
+  const take = () => {
+    const read = readExpected(text, structure, nameOf);
+    if (!read.ok) return setTrouble(textTroubleWords(structure, read.trouble));
+    setTrouble('');
+    return onSet(read.table);
+  };
+  return (
+    <>
+      {kinds.length > 0 && (
+        <Pick
+          quiet
+          label="An ordinary kind"
+          placeholder="It should be a …"
+          value=""
+          options={kinds.map((kind, at) => ({
+            value: String(at),
+            text: ordinaryWords(kind.kind, kind.poles, kind.ways),
+          }))}
+          onPick={(at) => {
+            const kind = kinds[Number(at)];
+            if (kind) onSet(expectedKind(map, kind, ordinaryWords(kind.kind, kind.poles, kind.ways)));
+          }}
+        />
+      )}
+      <form
+        className="grid gap-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          take();
+        }}
+      >
+        <label className="grid gap-1">
+          As the diagram says, a position a line
+          <textarea
+            value={text}
+            rows={3}
+            maxLength={4000}
+            placeholder={`${nameOf(0) || 'LEFT'}: 1-8 3-4`}
+            onChange={({ target }) => setText(target.value)}
+            className="rounded-part border-2 border-line bg-sheet px-3 py-2 font-mono placeholder:text-quiet"
+          />
+        </label>
+        <PlainButton type="submit" className="justify-self-start" disabled={text.trim() === ''}>
+          Take it
+        </PlainButton>
+        {trouble && (
+          <p role="alert" className="text-brick">
+            {trouble}
+          </p>
+        )}
+      </form>
+    </>
+  );
+}
