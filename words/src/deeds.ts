@@ -42,6 +42,8 @@ const WORDS: Record<Deed['kind'], string> = {
   'left-out': 'something left out',
   'safety-answered-together': 'answers of the safety list',
   'terminal-looked': 'what a terminal looks like',
+  'limit-set': 'by what contacts are judged',
+  'drop-measured': 'the drop of a contact',
   'odd-answered': 'whether something odd is meant',
   'case-noted': 'a case of the trade',
   'symptoms-said': 'what kind of complaint it is',

@@ -11,6 +11,7 @@ export {
 export { CASES, type Case, type NotedCase } from './kinds/cases.js';
 export type { ChosenReplacement } from './kinds/chosen.js';
 export type { ExpectedTable } from './kinds/expected.js';
+export { CONTACT_LOADS, type ContactDrop, type ContactLimit, type ContactLoad } from './kinds/fitness.js';
 export type { Explanation } from './kinds/explanations.js';
 export {
   runsOf,

@@ -5,3 +5,11 @@ export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnose.js';
 export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis-of.js';
 export { expectedKind, kindsFor } from './expected-kind.js';
 export { readExpected, type TextTrouble } from './expected-text.js';
+export {
+  contactLimitOf,
+  dropsOf,
+  judgedContacts,
+  type ContactVerdict,
+  type JudgedContact,
+} from './fitness.js';
+export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';

@@ -38,11 +38,6 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
           ))}
         </ul>
       )}
-      <ul className="text-quiet">
-        <li>Contacts (fit for the load): not tested.</li>
-        <li>Insulation: not tested.</li>
-        <li>Mechanics: not tested.</li>
-      </ul>
     </>
   );
 }

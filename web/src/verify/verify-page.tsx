@@ -14,6 +14,8 @@ import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
+import { ContactsPanel } from './contacts-panel.js';
+import { VerdictLines } from './verdict-lines.js';
 import { ExpectedSources } from './expected-sources.js';
 import { Likeliest } from './likeliest.js';
 import { useDiagnosis } from './use-diagnosis.js';
@@ -64,8 +66,10 @@ export function VerifyPage() {
         aria-label="What differs"
         className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
       >
+        <VerdictLines map={map} />
         {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
         {comparison && <Differences map={map} comparison={comparison} />}
+        <ContactsPanel map={map} />
         <ToBeShown map={map} />
         <SeenOfSwitch map={map} />
         <Leaks map={map} />

@@ -3,6 +3,7 @@ import { approached, clipsTouched, pairsNamed, recheckBegun, returnBegun } from 
 import { caseNoted, terminalLooked } from './cases.js';
 import { chosen } from './chosen.js';
 import { expected } from './expected.js';
+import { dropMeasured, limitSet } from './fitness.js';
 import { assumed, explained } from './explanations.js';
 import { noted, sisterNoted, symptomsSaid, transcribed } from './intake.js';
 import { leftOut } from './left-out.js';
@@ -76,4 +77,6 @@ export const KINDS = {
   'terminal-looked': terminalLooked,
   'case-noted': caseNoted,
   'odd-answered': oddAnswered,
+  'limit-set': limitSet,
+  'drop-measured': dropMeasured,
 } as const;

@@ -1,0 +1,117 @@
+import type { SwitchMap } from '../continuity/index.js';
+import { liveEvents } from '../log/index.js';
+import { isLeak } from '../sense/index.js';
+import { supplyPathOf } from '../path/index.js';
+import { oddQuestions } from '../table/index.js';
+import { compareWithExpected } from './compare.js';
+import { judgedContacts } from './fitness.js';
+
+/** What one line of the verdict comes to. */
+export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
+
+/** Why a line is what it is, as a code. */
+export type LineReason =
+  | 'agrees'
+  | 'differs'
+  | 'nothing-expected'
+  | 'not-complete'
+  | 'disputed'
+  | 'odd-open'
+  | 'odd-fault'
+  | 'in-circuit'
+  | 'all-good'
+  | 'contacts-high'
+  | 'contacts-look'
+  | 'meter-cannot-tell'
+  | 'by-tone'
+  | 'no-contacts'
+  | 'leak-found'
+  | 'frame-joined'
+  | 'no-insulation-test'
+  | 'seen-at-fault'
+  | 'not-looked-at';
+
+export interface VerdictLine {
+  outcome: LineOutcome;
+  reasons: LineReason[];
+}
+
+/** The four lines, and the whole: a pass only with all four; 'as far as tested' says just that. */
+export interface Verdict {
+  pattern: VerdictLine;
+  contacts: VerdictLine;
+  insulation: VerdictLine;
+  mechanics: VerdictLine;
+  whole: 'pass' | 'fail' | 'as-far-as-tested' | 'not-yet';
+}
+
+/** What is said of a switch, line by line; never a pass with anything unsettled, disputed, in circuit, or by tone for contacts. */
+export function verdictOf(map: SwitchMap): Verdict {
+  const lines = {
+    pattern: patternLine(map),
+    contacts: contactsLine(map),
+    insulation: insulationLine(map),
+    mechanics: mechanicsLine(map),
+  };
+  const outcomes = Object.values(lines).map(({ outcome }) => outcome);
+  const whole = outcomes.includes('fail')
+    ? 'fail'
+    : outcomes.every((one) => one === 'pass')
+      ? 'pass'
+      : lines.pattern.outcome === 'pass' && lines.contacts.outcome === 'pass'
+        ? 'as-far-as-tested'
+        : 'not-yet';
+  return { ...lines, whole };
+}
+
+const line = (outcome: LineOutcome, ...reasons: LineReason[]): VerdictLine => ({ outcome, reasons });
+
+function patternLine(map: SwitchMap): VerdictLine {
+  const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
+  const compared = table ? compareWithExpected(map, table) : null;
+  const odd = oddQuestions(map);
+  if (compared?.outcome === 'differs') return line('fail', 'differs');
+  if (odd.some(({ answer }) => answer === 'fault')) return line('fail', 'odd-fault');
+  const why: LineReason[] = [];
+  if ([...map.settings.values()].some(({ settled }) => settled.contradictions.length > 0))
+    why.push('disputed');
+  if (!map.complete) why.push('not-complete');
+  if ([...map.settings.values()].some(({ settled }) => settled.inCircuit.length > 0)) why.push('in-circuit');
+  if (odd.some(({ answer }) => answer === null)) why.push('odd-open');
+  if (!compared) why.push('nothing-expected');
+  else if (compared.outcome !== 'agrees') why.push('not-complete');
+  return why.length === 0 ? line('pass', 'agrees') : line('not-yet', ...new Set(why));
+}
+
+function contactsLine(map: SwitchMap): VerdictLine {
+  const verdicts = new Set(judgedContacts(map).map(({ verdict }) => verdict));
+  if (verdicts.size === 0) return line('not-yet', 'no-contacts');
+  if (verdicts.has('bad') || verdicts.has('high')) return line('fail', 'contacts-high');
+  if (!map.complete) return line('not-yet', 'not-complete');
+  if (verdicts.has('by-tone')) return line('not-yet', 'by-tone');
+  if (verdicts.has('unsteady') || verdicts.has('look')) return line('cannot-tell', 'contacts-look');
+  return verdicts.has('cannot-tell') ? line('cannot-tell', 'meter-cannot-tell') : line('pass', 'all-good');
+}
+
+/** A join to the frame is a hazard; a recorded insulation test alone would pass it. */
+function insulationLine({ tape, structure }: SwitchMap): VerdictLine {
+  const frames = new Set(structure.terminals.filter(({ role }) => role === 'frame').map(({ id }) => id));
+  const counting = tape.filter(({ standing }) => standing === 'counts');
+  const toFrame = counting.some(
+    ({ reading, evidence }) =>
+      evidence.says === 'joins' && [...reading.red, ...reading.black].some((id) => frames.has(id)),
+  );
+  if (toFrame) return line('fail', 'frame-joined');
+  if (counting.some(({ evidence }) => isLeak(evidence)))
+    return line('not-yet', 'leak-found', 'no-insulation-test');
+  return line('not-yet', 'no-insulation-test');
+}
+
+function mechanicsLine({ log }: SwitchMap): VerdictLine {
+  const path = supplyPathOf(log);
+  const switches = new Set(path.links.filter(({ kind }) => kind === 'switch').map(({ id }) => id));
+  const looks = path.looks.filter(({ link }) => switches.has(link));
+  return looks.some(({ found }) => found === 'at-fault')
+    ? line('fail', 'seen-at-fault')
+    : line('not-yet', 'not-looked-at');
+}

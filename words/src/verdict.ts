@@ -1,0 +1,81 @@
+import type { ContactVerdict, JudgedContact, LineOutcome, LineReason, Verdict } from '@which-way/core/verify';
+import type { ContactLimit } from '@which-way/core/log';
+import { ohms } from './quantity.js';
+
+export const OUTCOME_WORDS: Record<LineOutcome, string> = {
+  pass: 'pass',
+  fail: 'fail',
+  'not-yet': 'not yet',
+  'cannot-tell': 'cannot tell',
+};
+
+export const LINE_NAMES: Record<Exclude<keyof Verdict, 'whole'>, string> = {
+  pattern: 'Pattern',
+  contacts: 'Contacts',
+  insulation: 'Insulation',
+  mechanics: 'Mechanics',
+};
+
+export const REASON_WORDS: Record<LineReason, string> = {
+  agrees: 'agrees in every pair and position',
+  differs: 'differs from what it should do',
+  'nothing-expected': 'nothing is said of what it should do',
+  'not-complete': 'not all pairs are tested',
+  disputed: 'readings disagree',
+  'odd-open': 'something odd is not answered',
+  'odd-fault': 'something odd was called the fault',
+  'in-circuit': 'read in circuit: no proof',
+  'all-good': 'every closed contact within the limit',
+  'contacts-high': 'high resistance',
+  'contacts-look': 'look again at some',
+  'meter-cannot-tell': 'this meter cannot tell at that limit',
+  'by-tone': 'only by tone: no ohms',
+  'no-contacts': 'no contact is known',
+  'leak-found': 'a leak was noted',
+  'frame-joined': 'a terminal joins the frame: a hazard',
+  'no-insulation-test': 'no test with an insulation tester',
+  'seen-at-fault': 'seen at fault',
+  'not-looked-at': 'not looked at',
+};
+
+export const WHOLE_WORDS: Record<Verdict['whole'], string> = {
+  pass: 'Passed',
+  fail: 'Failed',
+  'as-far-as-tested': 'Passed as far as tested',
+  'not-yet': 'No verdict yet',
+};
+
+export const CONTACT_WORDS: Record<ContactVerdict, string> = {
+  good: 'good',
+  look: 'look',
+  high: 'high resistance',
+  bad: 'bad, by its drop',
+  'cannot-tell': 'this meter cannot tell',
+  unsteady: 'unsteady',
+  'by-tone': 'by tone: no ohms',
+};
+
+/** What judges the contacts, in a few words. */
+export function limitWords(limit: ContactLimit): string {
+  switch (limit.school) {
+    case 'fixed':
+      return `at most ${ohms(limit.ohms)}, whatever it carries`;
+    case 'hard-zero':
+      return 'nothing that the meter can tell from nothing';
+    case 'load':
+      return `${limit.amps} A ${limit.current}, ${limit.kind}: up to 50 mV good, above 200 mV bad (common practice)`;
+  }
+}
+
+/** Ohms with what the meter may be out by; the drop and heat at the load. */
+export function judgedWords({ ohms: value, uncertainty, byDrop, drop, heat }: JudgedContact): string {
+  if (value === null) return '';
+  const sure = `${ohms(value)} ± ${ohms(uncertainty)}${byDrop ? ', by its drop' : ''}`;
+  if (drop === null || heat === null) return sure;
+  const millivolts = Math.round(drop * 1000);
+  return `${sure}; about ${millivolts} mV${heat.warns ? `, ${heat.watts.toFixed(1)} W: it gets warm` : ''}`;
+}
+
+/** What would tell, where the meter cannot. */
+export const WOULD_TELL =
+  'What would tell: ten strokes, clean, then 1 to 5 A from a limited supply of at most 6 V, and millivolts across the lugs.';
