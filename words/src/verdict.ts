@@ -1,5 +1,5 @@
 import type { ContactVerdict, JudgedContact, LineOutcome, LineReason, Verdict } from '@which-way/core/verify';
-import type { ContactLimit } from '@which-way/core/log';
+import type { ContactLimit, MechanicalSign } from '@which-way/core/log';
 import { ohms } from './quantity.js';
 
 export const OUTCOME_WORDS: Record<LineOutcome, string> = {
@@ -35,7 +35,18 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'frame-joined': 'a terminal joins the frame: a hazard',
   'no-insulation-test': 'no test with an insulation tester',
   'seen-at-fault': 'seen at fault',
-  'not-looked-at': 'not looked at',
+  'not-looked-at': 'not all of it looked at',
+  'insulation-low': 'below the limit on the insulation tester',
+  'insulation-good': 'tested with an insulation tester, within the limit',
+  'mechanics-good': 'all of it in order',
+};
+
+export const MECHANICAL_WORDS: Record<MechanicalSign, string> = {
+  detents: 'Detents are firm',
+  returns: 'It rests and springs back where it should',
+  'moves-freely': 'It moves freely',
+  'not-charred': 'Nothing is charred',
+  'rivets-tight': 'Rivets and lugs are tight',
 };
 
 export const WHOLE_WORDS: Record<Verdict['whole'], string> = {

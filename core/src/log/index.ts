@@ -69,6 +69,12 @@ export {
   type TestResult,
   type TestWay,
 } from './kinds/supply-path.js';
+export {
+  MECHANICAL_SIGNS,
+  type InsulationTest,
+  type MechanicalSign,
+  type SignedVerdict,
+} from './kinds/verdict.js';
 export { parseValue } from './kinds/value.js';
 export {
   colorsOf,
@@ -110,6 +116,8 @@ export {
   casesOf,
   oddAnswersOf,
   oddKey,
+  insulationTestOf,
+  mechanicalSignsOf,
   looksOf,
   wiresOf,
   wiresOffOf,

@@ -7,6 +7,7 @@ import type { OddAbout, OddAnswer } from './kinds/odd.js';
 import type { Photo } from './kinds/photo.js';
 import type { BareEnds, LiveRecord } from './kinds/safety.js';
 import type { StripStep } from './kinds/strip.js';
+import type { InsulationTest, MechanicalSign } from './kinds/verdict.js';
 import type { Part, Wire } from './kinds/wire.js';
 import type { WorthInputs } from './kinds/worth.js';
 import { liveEvents, type Log } from './log.js';
@@ -72,6 +73,22 @@ export const bareEndsOf = (log: Log): BareEnds | null => deedsOf(log, 'ends-capp
 /** What terminals look like, as it was said last. */
 export const looksOf = (log: Log): Map<TerminalId, readonly TerminalLook[]> =>
   new Map(deedsOf(log, 'terminal-looked').map(({ terminal, looks }) => [terminal, looks]));
+
+/** The last test with an insulation tester; null without one. */
+export function insulationTestOf(log: Log): InsulationTest | null {
+  const last = deedsOf(log, 'insulation-tested').at(-1)?.test ?? null;
+  return last === null || last.megohms === null ? null : last;
+}
+
+/** What was said of the mechanics, sign by sign. */
+export function mechanicalSignsOf(log: Log): Map<MechanicalSign, 'good' | 'at-fault'> {
+  const signs = new Map<MechanicalSign, 'good' | 'at-fault'>();
+  for (const { sign, found } of deedsOf(log, 'mechanics-noted')) {
+    if (found === null) signs.delete(sign);
+    else signs.set(sign, found);
+  }
+  return signs;
+}
 
 /** What a question about something odd is known by, whichever way its terminals are named. */
 export const oddKey = ({ code, terminals, settings }: OddAbout): string =>

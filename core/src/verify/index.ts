@@ -13,3 +13,4 @@ export {
   type JudgedContact,
 } from './fitness.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';
+export { signable, signatureOf, type SignatureStanding } from './signature.js';

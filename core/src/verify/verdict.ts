@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents } from '../log/index.js';
+import { insulationTestOf, liveEvents, MECHANICAL_SIGNS, mechanicalSignsOf } from '../log/index.js';
 import { isLeak } from '../sense/index.js';
 import { supplyPathOf } from '../path/index.js';
 import { oddQuestions } from '../table/index.js';
@@ -29,7 +29,10 @@ export type LineReason =
   | 'frame-joined'
   | 'no-insulation-test'
   | 'seen-at-fault'
-  | 'not-looked-at';
+  | 'not-looked-at'
+  | 'insulation-low'
+  | 'insulation-good'
+  | 'mechanics-good';
 
 export interface VerdictLine {
   outcome: LineOutcome;
@@ -94,7 +97,7 @@ function contactsLine(map: SwitchMap): VerdictLine {
 }
 
 /** A join to the frame is a hazard; a recorded insulation test alone would pass it. */
-function insulationLine({ tape, structure }: SwitchMap): VerdictLine {
+function insulationLine({ tape, structure, log }: SwitchMap): VerdictLine {
   const frames = new Set(structure.terminals.filter(({ role }) => role === 'frame').map(({ id }) => id));
   const counting = tape.filter(({ standing }) => standing === 'counts');
   const toFrame = counting.some(
@@ -102,16 +105,23 @@ function insulationLine({ tape, structure }: SwitchMap): VerdictLine {
       evidence.says === 'joins' && [...reading.red, ...reading.black].some((id) => frames.has(id)),
   );
   if (toFrame) return line('fail', 'frame-joined');
+  const test = insulationTestOf(log);
+  if (test && (test.megohms ?? 0) < test.limitMegohms) return line('fail', 'insulation-low');
+  if (test) return line('pass', 'insulation-good');
   if (counting.some(({ evidence }) => isLeak(evidence)))
     return line('not-yet', 'leak-found', 'no-insulation-test');
   return line('not-yet', 'no-insulation-test');
 }
 
 function mechanicsLine({ log }: SwitchMap): VerdictLine {
+  const signs = mechanicalSignsOf(log);
+  if ([...signs.values()].includes('at-fault')) return line('fail', 'seen-at-fault');
   const path = supplyPathOf(log);
   const switches = new Set(path.links.filter(({ kind }) => kind === 'switch').map(({ id }) => id));
   const looks = path.looks.filter(({ link }) => switches.has(link));
   return looks.some(({ found }) => found === 'at-fault')
     ? line('fail', 'seen-at-fault')
-    : line('not-yet', 'not-looked-at');
+    : MECHANICAL_SIGNS.every((sign) => signs.get(sign) === 'good')
+      ? line('pass', 'mechanics-good')
+      : line('not-yet', 'not-looked-at');
 }

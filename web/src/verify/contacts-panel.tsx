@@ -112,7 +112,7 @@ function DropForm({ name, one, onDone }: { name: string; one: JudgedContact; onD
 /** By which school contacts are judged, and its limit. */
 function LimitForm({ limit }: { limit: ContactLimit }) {
   const session = useSession();
-  const [amps, setAmps] = useState(limit.school === 'load' ? String(limit.amps) : '');
+  const [amps, setAmps] = useState(limit.school === 'load' ? String(limit.amps) : '1');
   const [most, setMost] = useState(limit.school === 'fixed' ? String(limit.ohms) : '1');
   const [kind, setKind] = useState<ContactLoad>(limit.school === 'load' ? limit.kind : 'resistive');
   const set = (chosen: ContactLimit) => session.emit({ kind: 'limit-set', limit: chosen });

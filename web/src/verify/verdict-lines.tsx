@@ -3,7 +3,7 @@ import { verdictOf, type LineOutcome } from '@which-way/core/verify';
 import { LINE_NAMES, OUTCOME_WORDS, REASON_WORDS, WHOLE_WORDS } from '@which-way/words/verdict';
 
 const LOOKS: Record<LineOutcome, string> = {
-  pass: 'bg-teal text-on-teal border-teal',
+  pass: 'bg-sheet border-ink',
   fail: 'bg-ink text-sheet border-ink',
   'not-yet': 'not-known border-line',
   'cannot-tell': 'bg-sheet border-ink border-dashed',
@@ -29,6 +29,7 @@ export function VerdictLines({ map }: { map: SwitchMap }) {
                 <span
                   className={`inline-block min-w-24 rounded-part border px-2 text-center text-small font-semibold ${LOOKS[outcome]}`}
                 >
+                  {outcome === 'pass' && '✓ '}
                   {OUTCOME_WORDS[outcome]}
                 </span>
               </dd>

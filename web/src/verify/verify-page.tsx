@@ -15,6 +15,8 @@ import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
 import { ContactsPanel } from './contacts-panel.js';
+import { InsulationPanel, MechanicsPanel } from './insulation-and-mechanics.js';
+import { SignVerdict } from './sign-verdict.js';
 import { VerdictLines } from './verdict-lines.js';
 import { ExpectedSources } from './expected-sources.js';
 import { Likeliest } from './likeliest.js';
@@ -70,9 +72,12 @@ export function VerifyPage() {
         {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
         {comparison && <Differences map={map} comparison={comparison} />}
         <ContactsPanel map={map} />
+        <InsulationPanel map={map} />
+        <MechanicsPanel map={map} />
         <ToBeShown map={map} />
         <SeenOfSwitch map={map} />
         <Leaks map={map} />
+        <SignVerdict map={map} />
         {diagrams.length > 0 && (
           <details className="border-t border-line pt-3">
             <summary className="min-h-12 cursor-pointer py-2 font-bold">The maker’s diagram</summary>

@@ -26,6 +26,7 @@ import {
 import { signed } from './signed.js';
 import { stripped } from './strip.js';
 import { pathLaid, pathLooked, pathTested } from './supply-path.js';
+import { insulationTested, mechanicsNoted, verdictSigned } from './verdict.js';
 import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './wire.js';
 import { worthNoted } from './worth.js';
@@ -78,5 +79,8 @@ export const KINDS = {
   'case-noted': caseNoted,
   'odd-answered': oddAnswered,
   'limit-set': limitSet,
+  'insulation-tested': insulationTested,
+  'mechanics-noted': mechanicsNoted,
+  'verdict-signed': verdictSigned,
   'drop-measured': dropMeasured,
 } as const;

@@ -1,0 +1,71 @@
+import {
+  above,
+  amount,
+  object,
+  oneOf,
+  orNull,
+  PERSON_LETTERS,
+  REMARK_LETTERS,
+  SAFETY_NOTE_LETTERS,
+  says,
+  text,
+  written,
+  type TypeOf,
+} from '../../schema/index.js';
+import { defineKind } from './define-kind.js';
+
+export const insulationTestSchema = object({
+  between: says('What was tied together, against what.', text(SAFETY_NOTE_LETTERS, 1)),
+  testVolts: says('DC volts of the insulation tester.', above(0, 10_000)),
+  megohms: says('As shown; null takes the record back.', orNull(amount(0, 1e6))),
+  limitMegohms: above(0, 1e6),
+});
+/** A test with an insulation tester; a multimeter on ohms is none. */
+export type InsulationTest = TypeOf<typeof insulationTestSchema>;
+
+export const insulationTested = defineKind('insulation-tested', {
+  says: 'a test with an insulation tester, and its limit; the newest counts',
+  fields: { test: insulationTestSchema },
+  undo: ['verify'],
+  reading: 'extends',
+});
+
+/** What is looked at for the mechanics of a switch. */
+export const MECHANICAL_SIGNS = [
+  'detents',
+  'returns',
+  'moves-freely',
+  'not-charred',
+  'rivets-tight',
+] as const;
+export type MechanicalSign = (typeof MECHANICAL_SIGNS)[number];
+
+export const mechanicsNoted = defineKind('mechanics-noted', {
+  says: 'one thing about the mechanics that is in order or not; null takes it back',
+  fields: { sign: oneOf(MECHANICAL_SIGNS), found: orNull(oneOf(['good', 'at-fault'] as const)) },
+  undo: ['verify'],
+  reading: 'extends',
+});
+
+const outcome = oneOf(['pass', 'fail', 'not-yet', 'cannot-tell'] as const);
+
+export const signedVerdictSchema = object({
+  by: text(PERSON_LETTERS, 1),
+  note: says('Defects that were accepted, with the reason.', text(REMARK_LETTERS)),
+  pattern: outcome,
+  contacts: outcome,
+  insulation: outcome,
+  mechanics: outcome,
+  whole: oneOf(['pass', 'fail', 'as-far-as-tested', 'not-yet'] as const),
+  evidence: says('A hash of the ids of the live events that it rests on.', written(32, '^[0-9a-f]{16}$')),
+  engine: says('The version of what worked it out.', text(40, 1)),
+});
+/** The verdict as it was shown when somebody signed it. */
+export type SignedVerdict = TypeOf<typeof signedVerdictSchema>;
+
+export const verdictSigned = defineKind('verdict-signed', {
+  says: 'the verdict as it was shown, with who answers for it and a hash of what it rests on',
+  fields: { verdict: signedVerdictSchema },
+  undo: ['verify'],
+  reading: 'extends',
+});
