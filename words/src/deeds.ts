@@ -45,6 +45,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'insulation-tested': 'a test of the insulation',
   'mechanics-noted': 'what was seen of the mechanics',
   'verdict-signed': 'the signature of the verdict',
+  'worked-on': 'that it was worked on',
   'limit-set': 'by what contacts are judged',
   'drop-measured': 'the drop of a contact',
   'odd-answered': 'whether something odd is meant',

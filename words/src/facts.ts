@@ -33,6 +33,7 @@ export const STANDING_WORDS: Record<Standing, string> = {
   superseded: 'replaced',
   aside: 'kept aside: its prompt was gone',
   parked: 'parked: terminal or position not in use',
+  earlier: 'before it was worked on',
 };
 
 /** What a reading between closed and open may be, after 'it is'. */

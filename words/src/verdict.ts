@@ -1,5 +1,5 @@
 import type { ContactVerdict, JudgedContact, LineOutcome, LineReason, Verdict } from '@which-way/core/verify';
-import type { ContactLimit, MechanicalSign } from '@which-way/core/log';
+import type { ContactLimit, MechanicalSign, WorkDone } from '@which-way/core/log';
 import { ohms } from './quantity.js';
 
 export const OUTCOME_WORDS: Record<LineOutcome, string> = {
@@ -90,3 +90,10 @@ export function judgedWords({ ohms: value, uncertainty, byDrop, drop, heat }: Ju
 /** What would tell, where the meter cannot. */
 export const WOULD_TELL =
   'What would tell: ten strokes, clean, then 1 to 5 A from a limited supply of at most 6 V, and millivolts across the lugs.';
+
+export const WORK_WORDS: Record<WorkDone, string> = {
+  cleaned: 'cleaned',
+  rebuilt: 'rebuilt',
+  'contact-bent': 'a contact bent',
+  other: 'worked on',
+};

@@ -87,8 +87,10 @@ export {
   type Termination,
   type Wire,
 } from './kinds/wire.js';
+export { WORKS_DONE, type WorkDone } from './kinds/worked-on.js';
 export type { WorthInputs } from './kinds/worth.js';
 export {
+  compareEvents,
   createLogReader,
   lastChange,
   lastCheckedMeter,

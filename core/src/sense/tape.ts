@@ -1,4 +1,5 @@
 import {
+  compareEvents,
   liveEvents,
   looksBack,
   ORDINARY_METER,
@@ -15,9 +16,9 @@ import { zeroOf } from './quantity.js';
 /**
  * Whether a reading counts, and if not, why:
  * `withdrawn` (undone), `superseded` (a person put another in its place), `aside` (its prompt was no longer
- * shown), `parked` (it names a terminal or setting that is not in use).
+ * shown), `parked` (it names a terminal or setting that is not in use), `earlier` (the switch was worked on since).
  */
-export type Standing = 'counts' | 'withdrawn' | 'superseded' | 'aside' | 'parked';
+export type Standing = 'counts' | 'withdrawn' | 'superseded' | 'aside' | 'parked' | 'earlier';
 
 /** One reading on the tape of all readings ever taken, in order. */
 export interface TapeLine {
@@ -35,6 +36,7 @@ interface ActMemory {
   superseded: string;
   undone: boolean;
   aside: boolean;
+  earlier: boolean;
   lines: TapeLine[];
 }
 type CheckDeed = Extract<Deed, { kind: 'meter-checked' }>;
@@ -50,6 +52,8 @@ interface Circumstance {
   superseded: ReadonlySet<ReadingId>;
   supersededKey: string;
   check: CheckDeed | null;
+  /** The last time it was worked on; what was read before it counts no more. */
+  worked: JobEvent | null;
 }
 
 /** Every reading of the log with its standing and what it proves, in order. */
@@ -91,6 +95,7 @@ function circumstanceOf(log: Log, structure: Structure): Circumstance {
     superseded,
     supersededKey: [...superseded].sort().join(),
     check: liveEvents(log, 'meter-checked').at(-1)?.what ?? null,
+    worked: liveEvents(log, 'worked-on').at(-1) ?? null,
   };
 }
 
@@ -98,6 +103,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
   const { structure, supersededKey, superseded, check, terminals, settings } = now;
   const undone = log.withdrawn.has(event.id);
   const aside = log.aside.has(event.id);
+  const earlier = now.worked !== null && compareEvents(event, now.worked) < 0;
   const known = memory.get(event);
   const sameCheck = known?.check === check;
   if (
@@ -106,7 +112,8 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
     known.structure === structure &&
     known.superseded === supersededKey &&
     known.undone === undone &&
-    known.aside === aside
+    known.aside === aside &&
+    known.earlier === earlier
   ) {
     return known.lines;
   }
@@ -115,6 +122,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
   const standingOf = (reading: Reading): Standing => {
     if (undone) return 'withdrawn';
     if (aside) return 'aside';
+    if (earlier) return 'earlier';
     if (superseded.has(reading.id)) return 'superseded';
     return inUse(reading) ? 'counts' : 'parked';
   };
@@ -127,7 +135,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
     standing: standingOf(reading),
     evidence: evidence[index] as Evidence,
   }));
-  memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, lines });
+  memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, earlier, lines });
   return lines;
 }
 

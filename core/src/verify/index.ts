@@ -14,3 +14,4 @@ export {
 } from './fitness.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';
 export { signable, signatureOf, type SignatureStanding } from './signature.js';
+export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';

@@ -14,6 +14,7 @@ import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
+import { BeforeAfter } from './before-after.js';
 import { ContactsPanel } from './contacts-panel.js';
 import { InsulationPanel, MechanicsPanel } from './insulation-and-mechanics.js';
 import { SignVerdict } from './sign-verdict.js';
@@ -71,6 +72,7 @@ export function VerifyPage() {
         <VerdictLines map={map} />
         {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
         {comparison && <Differences map={map} comparison={comparison} />}
+        <BeforeAfter map={map} />
         <ContactsPanel map={map} />
         <InsulationPanel map={map} />
         <MechanicsPanel map={map} />

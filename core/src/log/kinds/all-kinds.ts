@@ -29,6 +29,7 @@ import { pathLaid, pathLooked, pathTested } from './supply-path.js';
 import { insulationTested, mechanicsNoted, verdictSigned } from './verdict.js';
 import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './wire.js';
+import { workedOn } from './worked-on.js';
 import { worthNoted } from './worth.js';
 
 /** Every kind of event there is or was: one that is no longer written stays here, and stays readable. */
@@ -78,6 +79,7 @@ export const KINDS = {
   'terminal-looked': terminalLooked,
   'case-noted': caseNoted,
   'odd-answered': oddAnswered,
+  'worked-on': workedOn,
   'limit-set': limitSet,
   'insulation-tested': insulationTested,
   'mechanics-noted': mechanicsNoted,

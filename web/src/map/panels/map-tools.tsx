@@ -10,6 +10,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { LAYOUT_WORDS } from '@which-way/words/layouts';
 import { ApproachPanel } from './approach-panel.js';
 import { CaseChips } from '../../tag/case-chips.js';
+import { WorkedOn } from './worked-on.js';
 import { WafersApart } from './wafers-apart.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -72,6 +73,7 @@ export function MapTools({
               One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>
             <CaseChips />
+            <WorkedOn />
             <WafersApart probing={probing} />
             <Renaming probing={probing} />
           </Popover.Content>

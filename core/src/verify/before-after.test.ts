@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { createMapper, deriveMap } from '../continuity/index.js';
+import { bench, OPEN } from '../testing/generated.js';
+import { beforeAndAfter, lastStretch } from './before-after.js';
+
+const ohms = (shown: number) => ({ kind: 'ohms', ohms: shown }) as const;
+
+describe('a switch that was worked on', () => {
+  it('counts only what is read after it: a re-reading is no contradiction, and undo joins the stretches again', () => {
+    const on = bench(3, 2);
+    on.read(0, 0, 1, OPEN);
+    on.read(1, 0, 2, ohms(3.4));
+    const cleaned = on.add({ kind: 'worked-on', what: 'cleaned', note: '' });
+    const mapper = createMapper();
+    expect(mapper(on.events).tape.map(({ standing }) => standing)).toEqual(['earlier', 'earlier']);
+    on.read(0, 0, 1, ohms(0.4));
+    on.read(1, 0, 2, ohms(0.3));
+    const map = mapper(on.events);
+    expect(map).toEqual(expect.objectContaining({ contacts: [0, 1, 2] }));
+    expect([...map.settings.values()].flatMap(({ settled }) => settled.contradictions)).toEqual([]);
+    expect(map.tape.map(({ standing }) => standing)).toEqual(['earlier', 'earlier', 'counts', 'counts']);
+    expect(map.tape).toEqual(deriveMap(on.events).tape);
+    on.add({ kind: 'withdrawn', target: cleaned.id, basedOn: null });
+    const joined = mapper(on.events);
+    expect([...joined.settings.values()].flatMap(({ settled }) => settled.contradictions)).not.toEqual([]);
+  });
+
+  it('is shown before and after, what changed first', () => {
+    const on = bench(3, 2);
+    on.read(0, 0, 1, OPEN);
+    on.read(1, 0, 2, ohms(1.5));
+    expect(lastStretch(deriveMap(on.events))).toBeNull();
+    on.add({ kind: 'worked-on', what: 'cleaned', note: '' });
+    on.read(0, 0, 1, ohms(0.4));
+    on.read(1, 0, 2, ohms(0.3));
+    const map = deriveMap(on.events);
+    const stretch = lastStretch(map);
+    expect(stretch?.what).toBe('cleaned');
+    const rows = beforeAndAfter(stretch?.before ?? map, map);
+    expect(rows[0]).toMatchObject({ was: false, is: true, setting: on.settings[0] });
+    expect(rows[1]).toMatchObject({ was: true, is: true, setting: on.settings[1] });
+    expect(rows[1]?.before?.ohms).toBeGreaterThan(rows[1]?.after?.ohms ?? Infinity);
+  });
+});
