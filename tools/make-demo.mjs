@@ -21,6 +21,7 @@ function mappedJob({
   day,
   acts = Infinity,
   ohmsAt = {},
+  cleaned = false,
   outOfMachine = true,
   before,
   after,
@@ -51,6 +52,10 @@ function mappedJob({
   if (acts > 0) {
     add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
     probe({ hidden, events, add, acts, ohmsAt, random: seededRandom(day) });
+    if (cleaned) {
+      add({ kind: 'worked-on', what: 'cleaned', note: 'contact cleaner, ten strokes' });
+      probe({ hidden, events, add, acts, ohmsAt: {}, random: seededRandom(day + 100) });
+    }
   }
   after?.(createMapper()(events), add);
   return {
@@ -99,6 +104,8 @@ const jobs = [
     day: 17,
     before: radioBefore,
     ohmsAt: { '1 6 8': 2.1 },
+    cleaned: true,
+    after: expect(known.wafer),
   }),
   mappedJob({
     title: 'Stage guitar, five-way selector',
