@@ -140,6 +140,29 @@ export function kilnBefore({ terminals, actuators }, add) {
       dangerous: false,
     },
   });
+  add({ kind: 'symptoms-said', symptoms: ['weak'] });
+  const { nodes, links } = layPath('heater', newId);
+  add({ kind: 'path-laid', nodes, links });
+  const test = (stretch, result) =>
+    add({
+      kind: 'path-tested',
+      test: {
+        id: newId(),
+        links: stretch.map(({ id }) => id),
+        way: 'through',
+        result,
+        flexed: true,
+        ohms: null,
+      },
+    });
+  test(
+    links.filter(({ conductor }) => conductor !== 'beside'),
+    'fail',
+  );
+  test(
+    links.filter(({ kind, conductor }) => kind === 'cord' && conductor === 'feed'),
+    'pass',
+  );
 }
 
 /** The bilge pump in its boat: on the list, and still with a charge on it. */

@@ -119,6 +119,7 @@ a pulled plug, not measured / plug-in: L, N / - / - / conductor-unproved conduct
 a battery lead off / battery: +, minus / - / +-minus 0.1 DC / proved
 a battery on AC sees nothing / battery: +, minus / - / +-minus 0 AC / wrong-dial conductor-unproved conductor-unproved
 a second battery / battery: +, minus / - / +-minus -12.4 DC / volts-there conductor-unproved conductor-unproved
+a second battery, on a meter that loads nothing: direct volts are no ghosts / battery: +, minus / - / +-minus 12.4 DC high / volts-there conductor-unproved conductor-unproved
 a plug-top supply, either dial / extra-low: +, minus / - / +-minus 0 DC / proved
 `);
 
