@@ -122,8 +122,9 @@ class Judged {
     const found = this.after.filter((reading) => isLive(reading) && !this.isReadAgain(reading));
     return [
       ...(highest >= HIGH_VOLTS ? [{ code: 'high-volts' as const, volts: highest }] : []),
-      ...found.map(({ between, volts, position, lowImpedance }): ProofTrouble =>
-        lowImpedance
+      ...found.map(({ between, volts, position, lowImpedance, current }): ProofTrouble =>
+        // Ghost volts come over from wires alongside: they alternate.
+        lowImpedance || current === 'DC'
           ? { code: 'volts-there', between, volts, position }
           : { code: 'ghost-perhaps', between, volts },
       ),
