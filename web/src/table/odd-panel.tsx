@@ -25,14 +25,12 @@ export function OddPanel() {
   return (
     <section
       aria-label="Is that meant?"
-      className="no-print rounded-part border-2 border-line bg-sheet px-3 py-2"
+      className="no-print rounded-part border-2 border-line bg-sheet px-3 py-1"
     >
-      {open.length > 0 && (
+      {open.length > 1 && (
         <div className="flex flex-wrap items-center gap-3">
           <h2 className="grow text-large font-bold">Is that meant?</h2>
-          {open.length > 1 && (
-            <PlainButton onClick={() => say(open.flat(), 'meant')}>All {open.length} are meant</PlainButton>
-          )}
+          <PlainButton onClick={() => say(open.flat(), 'meant')}>All {open.length} are meant</PlainButton>
         </div>
       )}
       <ul>
@@ -41,7 +39,10 @@ export function OddPanel() {
             key={JSON.stringify(group[0].about)}
             className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
           >
-            <span className="min-w-0 grow basis-60">{oddWords(map.structure, group)}</span>
+            <span className="min-w-0 grow basis-60">
+              {open.length === 1 && <strong>Is that meant? </strong>}
+              {oddWords(map.structure, group)}
+            </span>
             <span className="flex flex-wrap gap-1.5">
               <PlainButton onClick={() => say(group, 'meant')}>It is meant</PlainButton>
               {group[0].odd.code !== 'joins-nothing' && <ReadAgain question={group[0]} />}

@@ -45,7 +45,7 @@ export function TablePage() {
     );
   }
   return (
-    <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-4 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
+    <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-3 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
       <section aria-label="Table" className="min-w-0">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
@@ -61,11 +61,11 @@ export function TablePage() {
           </p>
         )}
       </section>
-      <section aria-label="Pictures" className="flex min-w-0 flex-col gap-3">
+      <section aria-label="Pictures" className="flex min-w-0 flex-col gap-2">
         <div className="no-print -my-1 -ml-3">
           <SideSwitch />
         </div>
-        <ul className={`grid gap-x-5 gap-y-3 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
+        <ul className={`grid gap-x-5 gap-y-2 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
           {table.settings.map((setting, index) => (
             <SettingPicture
               key={setting}
