@@ -140,6 +140,11 @@ export function kilnBefore({ terminals, actuators }, add) {
       dangerous: false,
     },
   });
+  kilnPath(add);
+}
+
+/** It is weak: the whole is too much at its plug, and one conductor of the cord is cleared. */
+function kilnPath(add) {
   add({ kind: 'symptoms-said', symptoms: ['weak'] });
   const { nodes, links } = layPath('heater', newId);
   add({ kind: 'path-laid', nodes, links });
