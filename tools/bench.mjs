@@ -12,6 +12,7 @@ build();
 process.stdout.write = write;
 
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
+const { benchPath } = await import('./bench-path.mjs');
 const { matchPattern } = await import('@which-way/core/match');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
 const {
