@@ -20,65 +20,63 @@ export type Cause =
 const joins = (partition: Partition): Contact[] =>
   partition.flatMap((root, place): Contact[] => (root === place ? [] : [[root, place]]));
 
-/** The nets of a setting, made by its contacts: those of the table that are closed in it, but for what a cause changes. */
-function remade(
-  pattern: Pattern,
-  contacts: readonly Contact[],
-  closed: (contact: Contact, setting: number, now: boolean) => boolean,
-): Pattern {
-  return pattern.map((partition, setting) =>
-    partitionOf(
-      partition.length,
-      contacts.filter((contact) => closed(contact, setting, partition[contact[0]] === partition[contact[1]])),
-    ),
-  );
-}
-
 const same = ([a, b]: Contact, [c, d]: Contact): boolean => (a === c && b === d) || (a === d && b === c);
 
 /** The table that a switch shows when this is wrong with it. `contacts`: what makes the table as it should be. */
-export function withCause(pattern: Pattern, contacts: readonly Contact[], cause: Cause): Pattern {
+export const withCause = (pattern: Pattern, contacts: readonly Contact[], cause: Cause): Pattern =>
+  pattern.map((_, at) => settingWithCause(pattern, contacts, cause, at));
+
+/** One setting of that table; the very partition of the pattern where nothing changes in it. */
+export function settingWithCause(
+  pattern: Pattern,
+  contacts: readonly Contact[],
+  cause: Cause,
+  at: number,
+): Partition {
+  const partition = pattern[at] as Partition;
+  const also = (contact: Contact) =>
+    partition[contact[0]] === partition[contact[1]]
+      ? partition
+      : partitionOf(partition.length, [...joins(partition), contact]);
+  const without = (contact: Contact) =>
+    partition[contact[0]] === partition[contact[1]]
+      ? partitionOf(
+          partition.length,
+          contacts.filter((one) => partition[one[0]] === partition[one[1]] && !same(one, contact)),
+        )
+      : partition;
+  const renamed = (order: readonly number[]) => relabel([partition], order)[0] as Partition;
   switch (cause.cause) {
     case 'never-closes':
-      return remade(pattern, contacts, (contact, _, now) => now && !same(contact, cause.contact));
+      return without(cause.contact);
     case 'never-opens':
-      return pattern.map((partition) => partitionOf(partition.length, [...joins(partition), cause.contact]));
+      return also(cause.contact);
     case 'closes-also':
-      return pattern.map((partition, at) =>
-        at === cause.setting
-          ? partitionOf(partition.length, [...joins(partition), cause.contact])
-          : partition,
-      );
+      return at === cause.setting ? also(cause.contact) : partition;
     case 'opens-also':
-      return remade(
-        pattern,
-        contacts,
-        (contact, at, now) => now && !(at === cause.setting && same(contact, cause.contact)),
-      );
+      return at === cause.setting ? without(cause.contact) : partition;
     case 'bridged':
-      return pattern.map((partition) =>
-        partitionOf(partition.length, [...joins(partition), cause.terminals]),
-      );
+      return also(cause.terminals);
     case 'shifted': {
       const { length } = pattern;
-      return pattern.map((_, at) => pattern[(((at + cause.by) % length) + length) % length] as Partition);
+      return pattern[(((at + cause.by) % length) + length) % length] as Partition;
     }
     case 'reversed':
-      return pattern.toReversed();
+      return pattern[pattern.length - 1 - at] as Partition;
     case 'swapped':
-      return relabel(pattern, swap(pattern, cause.terminals));
+      return cause.terminals.every((end) => isAlone(partition, end))
+        ? partition
+        : renamed(swap(pattern, cause.terminals));
     case 'mirrored':
-      return relabel(
-        pattern,
-        moved(pattern, cause.among, (at, all) => all - 1 - at),
-      );
+      return renamed(moved(pattern, cause.among, (place, all) => all - 1 - place));
     case 'turned':
-      return relabel(
-        pattern,
-        moved(pattern, cause.among, (at, all) => (at + cause.by) % all),
-      );
+      return renamed(moved(pattern, cause.among, (place, all) => (place + cause.by) % all));
   }
 }
+
+/** Whether a terminal joins nothing in a setting. */
+const isAlone = (partition: Partition, place: number): boolean =>
+  partition[place] === place && partition.every((root, other) => other === place || root !== place);
 
 /** The contacts of a switch in which this is wrong: those it should have, moved, one more or one less. */
 export function contactsWith(

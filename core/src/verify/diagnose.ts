@@ -1,6 +1,6 @@
 import { join, rank, partitionOf, type Partition, type Pattern } from '../partition/index.js';
 import type { Contact } from '../table/index.js';
-import { contactsWith, withCause, type Cause } from './cause.js';
+import { contactsWith, settingWithCause, withCause, type Cause } from './cause.js';
 import { contactCauses, contactsOf, singleCauses, wholeCauses, type TerminalRows } from './causes.js';
 
 /** What is known of each pair in each setting: joined, apart, or not known; [setting][a * size + b]. */
@@ -66,14 +66,9 @@ const PRIOR: Record<Cause['cause'], number> = {
 export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRows): Diagnosis {
   const size = expected[0]?.length ?? 0;
   const measured = measuredOf(known, size);
-  /** How many edits a table leaves; stops counting beyond the most that still matters. */
-  const edits = (table: Pattern, most = Infinity) => {
-    let sum = 0;
-    for (let at = 0; at < table.length && sum <= most; at += 1)
-      sum += editsAt(table[at] as Partition, measured, at);
-    return sum;
-  };
-  if (size === 0 || edits(expected) === 0) return { classes: [], telling: null };
+  const edits = editCounter(measured, expected.length);
+  const unexplained = edits((at) => expected[at] as Partition);
+  if (size === 0 || unexplained === 0) return { classes: [], telling: null };
   const cells = Math.max(2, (expected.length * size * (size - 1)) / 2);
   const edit = Math.log2(cells) + 6;
   const contacts = contactsOf(expected);
@@ -87,18 +82,33 @@ export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRow
   ) => {
     const choice = Math.log2(Math.max(1, list.length)) / 2;
     for (const cause of list) {
-      const table = withCause(before, made, cause);
       const extra = first.reduce((sum, one) => sum + PRIOR[one.cause] + choice + SECOND, 0);
       const cost = PRIOR[cause.cause] + choice + extra;
-      const bits = cost + edit * edits(table, (least + OUT - cost) / edit);
+      const settingAt = (at: number) => settingWithCause(before, made, cause, at);
+      const bits = cost + edit * edits(settingAt, (least + OUT - cost) / edit);
       if (bits > least + OUT) continue;
       if (bits < least) least = bits;
+      const table = expected.map((_, at) => settingAt(at));
       found.push({ causes: [...first, cause], table, bits });
     }
   };
   consider(expected, singleCauses(expected, contacts, rows), [], contacts);
   // What moves everything may leave more than a single contact and still be half of it.
-  const ranked = singlesOf(expected, rows, contacts, edits, edit);
+  const ranked = singleCauses(expected, contacts, rows)
+    .flatMap((cause): Found[] => {
+      const settingAt = (at: number) => settingWithCause(expected, contacts, cause, at);
+      const left = edits(settingAt, unexplained);
+      // Half of two causes explains something, or moves everything.
+      if (left > unexplained && !isDetents(cause)) return [];
+      return [
+        {
+          causes: [cause],
+          table: withCause(expected, contacts, cause),
+          bits: PRIOR[cause.cause] + edit * left,
+        },
+      ];
+    })
+    .toSorted((one, other) => one.bits - other.bits);
   const firsts = ranked.filter((one, at) => at < BEAM || isDetents(one.causes[0]));
   for (const { causes, table, bits } of firsts) {
     if (bits < edit) continue; // It leaves nothing: a second cause explains nothing more.
@@ -137,22 +147,6 @@ function concerns(cause: Cause, leaves: readonly [number, number, number][]): bo
   );
 }
 
-/** Single causes by how little they leave, whatever it is: each may be half of two. */
-function singlesOf(
-  expected: Pattern,
-  rows: TerminalRows,
-  contacts: readonly Contact[],
-  edits: (table: Pattern) => number,
-  edit: number,
-): Found[] {
-  return singleCauses(expected, contacts, rows)
-    .map((cause): Found => {
-      const table = withCause(expected, contacts, cause);
-      return { causes: [cause], table, bits: PRIOR[cause.cause] + edit * edits(table) };
-    })
-    .toSorted((one, other) => one.bits - other.bits);
-}
-
 interface Measured {
   joined: Pattern;
   apart: KnownCells;
@@ -167,6 +161,27 @@ function measuredOf(known: KnownCells, size: number): Measured {
     return partitionOf(size, pairs);
   });
   return { joined, apart: known, size };
+}
+
+/** A table, setting by setting, made as far as it is looked at. */
+type SettingAt = (at: number) => Partition;
+
+/**
+ * Counts the edits that a table leaves; stops beyond the most that still matters. What one partition leaves in a setting is
+ * worked out once.
+ */
+function editCounter(measured: Measured, settings: number): (settingAt: SettingAt, most?: number) => number {
+  const counted = new WeakMap<Partition, number[]>();
+  const editsOf = (partition: Partition, at: number): number => {
+    let before = counted.get(partition);
+    if (!before) counted.set(partition, (before = []));
+    return (before[at] ??= editsAt(partition, measured, at));
+  };
+  return (settingAt, most = Infinity) => {
+    let sum = 0;
+    for (let at = 0; at < settings && sum <= most; at += 1) sum += editsOf(settingAt(at), at);
+    return sum;
+  };
 }
 
 /** Joins to add and splits to make so that a setting agrees with all that is known of it. */
