@@ -6,7 +6,7 @@ const HEADINGS = {
   'Make safe': 'Make safe',
   'Tag wires': 'Terminals and handle',
   Map: 'Map',
-  'Truth table': /Truth table|contact|joins|Nothing|position/i,
+  'Truth table': /Truth table|pole|known|joins nothing|keys|switch/i,
   Verify: /Verify|What it should do/,
   Match: /Match|What can take its place/,
 };
