@@ -235,4 +235,25 @@ describe('the safety list on the screen', () => {
     press('Picture tube');
     await until(() => expect(screen.getByText(/^Stop: not with this tool/)).toBeVisible());
   });
+
+  it('lets a plug have three conductors: the tester is proved again only once each pair was read', async () => {
+    givenOnce.setState({ tester: 'two-pole', source: 'the bench socket', who: 'Ada' });
+    const plug = linesForJob(standardLists(), 'plug-in', newId);
+    const { written } = await renderJob(
+      <SafePage />,
+      [{ kind: 'safety-begun', list: { supply: 'plug-in', lines: plug, codeNote: '' } }],
+      { outOfMachine: false },
+    );
+    fill('One more conductor', 'L2');
+    press('Add');
+    for (const pair of ['L to N', 'L to L2']) {
+      await until(() => fill(`Volts from ${pair}`, '0'));
+      send(`Volts from ${pair}`);
+    }
+    await until(() => expect(written('safety-answered')).toHaveLength(3));
+    expect(written('safety-answered-together')).toEqual([]);
+    await until(() => fill('Volts from N to L2', '0'));
+    send('Volts from N to L2');
+    await until(() => expect(written('safety-answered-together')[0]?.answers).toHaveLength(3));
+  });
 });

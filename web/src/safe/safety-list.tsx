@@ -1,11 +1,10 @@
 import {
   endsInSight,
-  highestLeft,
-  SAFE_VOLTS,
+  proofTroubles,
+  usualReadings,
   wantedAnswer,
   type SafetyStanding,
 } from '@which-way/core/safety';
-import { PERSON_LETTERS } from '@which-way/core/schema';
 import type {
   SafetyAnswer,
   SafetyLine,
@@ -13,13 +12,12 @@ import type {
   SafetyList as List,
   VoltReading,
 } from '@which-way/core/log';
-import { Check } from 'lucide-react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { givenOnce, useGivenOnce } from './given-once.js';
 import { ProofPoints } from './proof-points.js';
 import { ProofReadings } from './proof-readings.js';
 import { ProvedWith, useProvedAnswer } from './proved-with.js';
+import { SafetySignature } from './safety-signature.js';
 import { SafetyRow } from './safety-row.js';
 import { useProof, withReading, type ProofDesk } from './use-proof.js';
 
@@ -40,7 +38,8 @@ export function SafetyList({ list, standing }: SafetyListProps) {
   const next = list.lines.find(({ id }) => !answers.has(id))?.id ?? null;
   const inSight = endsInSight(list.supply);
   const proofs = list.lines.filter(({ kind }) => PROOFS.has(kind));
-  const together = inSight && desk !== null && proofs.every(({ id }) => !answers.has(id));
+  // Until the tester is proved the readings may grow, one conductor after another; the last one closes all three lines.
+  const together = inSight && proofs.every(({ id, kind }) => kind === 'prove-dead' || !answers.has(id));
   const rows = (lines: readonly SafetyLine[]) =>
     lines.map((line) => (
       <SafetyRow
@@ -74,7 +73,7 @@ export function SafetyList({ list, standing }: SafetyListProps) {
         )}
         {rows(after)}
       </ol>
-      <Signature lines={after} standing={standing} desk={desk} />
+      <SafetySignature lines={after} standing={standing} desk={desk} />
     </>
   );
 }
@@ -82,6 +81,16 @@ export function SafetyList({ list, standing }: SafetyListProps) {
 /** A proof with nothing read after isolation is no answer yet. */
 const begunOnly = (answer: SafetyAnswer | null): SafetyAnswer | null =>
   answer?.kind === 'proof' && answer.after.length === 0 ? null : answer;
+
+/** Whether all that is usually read is there once this is kept, and says that it is dead. */
+function isLast({ proof, list }: ProofDesk, reading: VoltReading): boolean {
+  const after = withReading(proof.after, reading);
+  const whole = usualReadings(proof, list.supply).every(
+    ({ when, between }) =>
+      when === 'before' || after.some((one) => between.every((name) => one.between.includes(name))),
+  );
+  return whole && proofTroubles({ ...proof, after }, list.supply).length === 0;
+}
 
 function ProofDeskPanel({ desk }: { desk: ProofDesk }) {
   return (
@@ -135,7 +144,7 @@ function ProvedTogether({
       before,
       after: withReading(after, reading),
     };
-    if (!proved) return desk.read('after', reading);
+    if (!proved || !isLast(desk, reading)) return desk.read('after', reading);
     session.emit({
       kind: 'safety-answered-together',
       answers: lines.map(({ id, kind }) => ({ line: id, answer: kind === 'prove-dead' ? proof : proved })),
@@ -162,7 +171,7 @@ function ProvedTogether({
             ) : (
               <p className="text-quiet">
                 {proved
-                  ? 'Keeping the volts says all three: it showed the voltage before, this was read, it showed the voltage after.'
+                  ? 'Keeping the last of the volts says all three: it showed the voltage before, this was read, it showed the voltage after.'
                   : 'Say first with what, and on which known source.'}
               </p>
             )
@@ -170,86 +179,5 @@ function ProvedTogether({
         />
       ))}
     </>
-  );
-}
-
-/** What still stands open at the end and has a sensible answer: it is said on the button, and never confirms itself. */
-function offered(lines: readonly SafetyLine[], answers: Answers, desk: ProofDesk | null) {
-  const left = desk ? highestLeft(desk.proof) : null;
-  return lines
-    .filter(({ id }) => !answers.has(id))
-    .map(({ id, kind }): { line: SafetyLine['id']; answer: SafetyAnswer | null } => {
-      if (wantedAnswer(kind) === 'done') return { line: id, answer: { kind: 'done', note: '' } };
-      const small = kind === 'discharge' && left !== null && left < SAFE_VOLTS;
-      return { line: id, answer: small ? { kind: 'discharged', before: left, after: left } : null };
-    });
-}
-
-interface SignatureProps extends Omit<SafetyListProps, 'list'> {
-  /** The lines after the proof. */
-  lines: readonly SafetyLine[];
-  desk: ProofDesk | null;
-}
-
-/** Who answers for the list; what is left open and has a sensible answer is said with the same tap. */
-function Signature({ lines, standing, desk }: SignatureProps) {
-  const session = useSession();
-  const { who } = useGivenOnce();
-  const { signed, answers, troubles } = standing;
-  if (signed) {
-    return (
-      <p className="flex items-center gap-3 text-large">
-        <Check className="text-teal" aria-hidden="true" />
-        <span>
-          <strong>{signed.by}</strong> answers for it, {new Date(signed.at).toLocaleString()}.
-        </span>
-      </p>
-    );
-  }
-  const open = offered(lines, answers, desk);
-  const given = open.flatMap(({ line, answer }) => (answer ? [{ line, answer }] : []));
-  const others = troubles.filter(
-    (trouble) =>
-      trouble.code !== 'unsigned' &&
-      !(trouble.code === 'unanswered' && given.some(({ line }) => line === trouble.line.id)),
-  );
-  const ready = others.length === 0 && given.length === open.length;
-  const left = desk ? highestLeft(desk.proof) : null;
-  const sayings = given.map(({ answer }) =>
-    answer.kind === 'discharged' ? `nothing stored (${left ?? 0} V left)` : 'the lines above are so',
-  );
-  return (
-    <form
-      className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (who.trim() === '' || !ready) return;
-        givenOnce.setState({ who: who.trim() });
-        if (given.length > 0) session.emit({ kind: 'safety-answered-together', answers: given });
-        session.emit({ kind: 'safety-signed', by: who.trim() });
-      }}
-    >
-      <label className="grow sm:max-w-xs">
-        <span className="font-semibold">Who did it?</span>
-        <input
-          value={who}
-          maxLength={PERSON_LETTERS}
-          autoComplete="name"
-          onChange={(event) => givenOnce.setState({ who: event.target.value })}
-          className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"
-        />
-      </label>
-      <PlainButton type="submit" look="strong" className="min-h-12" disabled={!ready || who.trim() === ''}>
-        {ready && given.length > 0 ? 'All of it is so, and I answer for this list' : 'I answer for this list'}
-      </PlainButton>
-      {ready && given.length > 0 && (
-        <p className="basis-full text-small text-quiet">It says also: {[...new Set(sayings)].join('; ')}.</p>
-      )}
-      {!ready && (
-        <p className="basis-full text-small text-quiet">
-          When every line is answered and nothing on the right is against it.
-        </p>
-      )}
-    </form>
   );
 }
