@@ -27,9 +27,10 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'in-circuit': 'read in circuit: no proof',
   'all-good': 'every closed contact within the limit',
   'contacts-high': 'high resistance',
+  'high-by-handheld': 'high on this meter: millivolts at amperes would tell',
   'contacts-look': 'look again at some',
   'meter-cannot-tell': 'this meter cannot tell at that limit',
-  'by-tone': 'only by tone: no ohms',
+  'no-ohms': 'some not read in ohms: by tone, or they follow',
   'no-contacts': 'no contact is known',
   'leak-found': 'a leak was noted',
   'frame-joined': 'a terminal joins the frame: a hazard',
@@ -63,7 +64,7 @@ export const CONTACT_WORDS: Record<ContactVerdict, string> = {
   bad: 'bad, by its drop',
   'cannot-tell': 'this meter cannot tell',
   unsteady: 'unsteady',
-  'by-tone': 'by tone: no ohms',
+  'no-ohms': 'not read in ohms',
 };
 
 /** What judges the contacts, in a few words. */

@@ -112,6 +112,7 @@ export {
   notesOf,
   partsOf,
   photosOf,
+  sinceWork,
   sistersOf,
   stripStepsOf,
   symptomsOf,

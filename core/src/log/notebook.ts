@@ -10,13 +10,21 @@ import type { StripStep } from './kinds/strip.js';
 import type { InsulationTest, MechanicalSign } from './kinds/verdict.js';
 import type { Part, Wire } from './kinds/wire.js';
 import type { WorthInputs } from './kinds/worth.js';
-import { liveEvents, type Log } from './log.js';
+import { compareEvents, liveEvents, type Log } from './log.js';
 
 /** The last of each key, in the order in which the keys first appeared. */
 export function newestOf<Item>(items: readonly Item[], keyOf: (item: Item) => string): Item[] {
   const newest = new Map<string, Item>();
   for (const item of items) newest.set(keyOf(item), item);
   return [...newest.values()];
+}
+
+/** Acts of a kind that are of the switch as it is now: those before it was last worked on are of another one. */
+export function sinceWork<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[] {
+  const worked = liveEvents(log, 'worked-on').at(-1);
+  const events = liveEvents(log, kind);
+  const now = worked ? events.filter((event) => compareEvents(event, worked) > 0) : events;
+  return now.map(({ what }) => what);
 }
 
 function deedsOf<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[] {
@@ -74,16 +82,16 @@ export const bareEndsOf = (log: Log): BareEnds | null => deedsOf(log, 'ends-capp
 export const looksOf = (log: Log): Map<TerminalId, readonly TerminalLook[]> =>
   new Map(deedsOf(log, 'terminal-looked').map(({ terminal, looks }) => [terminal, looks]));
 
-/** The last test with an insulation tester; null without one. */
+/** The last test with an insulation tester since the switch was worked on; null without one. */
 export function insulationTestOf(log: Log): InsulationTest | null {
-  const last = deedsOf(log, 'insulation-tested').at(-1)?.test ?? null;
+  const last = sinceWork(log, 'insulation-tested').at(-1)?.test ?? null;
   return last === null || last.megohms === null ? null : last;
 }
 
-/** What was said of the mechanics, sign by sign. */
+/** What was said of the mechanics since the switch was worked on, sign by sign. */
 export function mechanicalSignsOf(log: Log): Map<MechanicalSign, 'good' | 'at-fault'> {
   const signs = new Map<MechanicalSign, 'good' | 'at-fault'>();
-  for (const { sign, found } of deedsOf(log, 'mechanics-noted')) {
+  for (const { sign, found } of sinceWork(log, 'mechanics-noted')) {
     if (found === null) signs.delete(sign);
     else signs.set(sign, found);
   }
@@ -94,10 +102,10 @@ export function mechanicalSignsOf(log: Log): Map<MechanicalSign, 'good' | 'at-fa
 export const oddKey = ({ code, terminals, settings }: OddAbout): string =>
   [code, terminals.toSorted().join(), settings.toSorted().join()].join(' ');
 
-/** What was answered to the questions about odd things, by what they were about. */
+/** What was answered since it was worked on to the questions about odd things, by what they were about. */
 export function oddAnswersOf(log: Log): Map<string, OddAnswer> {
   const answers = new Map<string, OddAnswer>();
-  for (const { about, answer } of deedsOf(log, 'odd-answered').flatMap((deed) => deed.answers)) {
+  for (const { about, answer } of sinceWork(log, 'odd-answered').flatMap((deed) => deed.answers)) {
     if (answer === null) answers.delete(oddKey(about));
     else answers.set(oddKey(about), answer);
   }

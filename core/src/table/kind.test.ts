@@ -165,6 +165,9 @@ describe('what is odd about a pattern', () => {
 
   it('asks for a bridged changeover where it rests, not where it is held', () => {
     expect(odd('ab | abc')).toContainEqual({ code: 'both-closed', terminals: [0, 1, 2], setting: 1 });
+    // Three at once are asked for too, and two positions alike where only one of the poles is a single contact.
+    expect(odd('ab | abcd | ac | ad').map(({ code }) => code)).toContain('both-closed');
+    expect(odd('ab de | ac | ab de').map(({ code }) => code)).toContain('alike');
     expect(odd('ab | abc', { rests: [true, false] }).map(({ code }) => code)).not.toContain('both-closed');
   });
 

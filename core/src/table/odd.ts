@@ -63,7 +63,7 @@ export function oddities(pattern: Pattern, { contacts, rests, mayBeFree }: OddCo
 
 /** Settings in which just the same terminals join; two OFF positions beside each other are no news. */
 function alike(pattern: Pattern, named: boolean, kinds: readonly PoleKind[]): [number, number][] {
-  if (named || kinds.some(({ kind }) => kind === 'contact' || kind === 'coded')) return [];
+  if (named || kinds.every(({ kind }) => kind === 'contact' || kind === 'coded')) return [];
   const pairs: [number, number][] = [];
   pattern.forEach((partition, at) => {
     for (let other = at + 1; other < pattern.length; other += 1) {
@@ -80,7 +80,7 @@ function bothClosed({ common, throws }: Star, rests: readonly boolean[]): Odd[] 
   for (let setting = 0; setting < settings; setting += 1) {
     const closed = throws.filter((one) => one.closed[setting]).map(({ terminal }) => terminal);
     const [first, second] = closed;
-    if (rests[setting] && closed.length === 2 && first !== undefined && second !== undefined)
+    if (rests[setting] && first !== undefined && second !== undefined)
       odd.push({ code: 'both-closed', terminals: [common, first, second], setting });
   }
   return odd;

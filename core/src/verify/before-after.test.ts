@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { createMapper, deriveMap } from '../continuity/index.js';
+import { MECHANICAL_SIGNS } from '../log/index.js';
 import { bench, OPEN } from '../testing/generated.js';
 import { beforeAndAfter, lastStretch } from './before-after.js';
+import { verdictOf } from './verdict.js';
 
 const ohms = (shown: number) => ({ kind: 'ohms', ohms: shown }) as const;
 
@@ -40,5 +42,23 @@ describe('a switch that was worked on', () => {
     expect(rows[0]).toMatchObject({ was: false, is: true, setting: on.settings[0] });
     expect(rows[1]).toMatchObject({ was: true, is: true, setting: on.settings[1] });
     expect(rows[1]?.before?.ohms).toBeGreaterThan(rows[1]?.after?.ohms ?? Infinity);
+  });
+
+  it('keeps no record of its mechanics, insulation or drops from before: they are of another switch', () => {
+    const on = bench(2, 2);
+    on.read(0, 0, 1, OPEN);
+    on.read(1, 0, 1, ohms(0.4));
+    const test = { between: 'contacts to the frame', testVolts: 500, megohms: 200, limitMegohms: 1 };
+    on.add({ kind: 'insulation-tested', test });
+    for (const sign of MECHANICAL_SIGNS) on.add({ kind: 'mechanics-noted', sign, found: 'good' });
+    const lines = () => {
+      const { insulation, mechanics, contacts } = verdictOf(deriveMap(on.events));
+      return [insulation, mechanics, contacts].map(({ outcome }) => outcome);
+    };
+    expect(lines()).toEqual(['pass', 'pass', 'pass']);
+    const rebuilt = on.add({ kind: 'worked-on', what: 'rebuilt', note: '' });
+    expect(lines()).toEqual(['not-yet', 'not-yet', 'not-yet']);
+    on.add({ kind: 'withdrawn', target: rebuilt.id, basedOn: null });
+    expect(lines()).toEqual(['pass', 'pass', 'pass']);
   });
 });

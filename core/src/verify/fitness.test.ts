@@ -85,7 +85,7 @@ describe('the verdict', () => {
   it('is never a pass for contacts by tone, and fails at high resistance without touching the pattern', () => {
     const tone = bench(2, 1);
     tone.read(0, 0, 1, SOUNDED);
-    expect(verdictOf(deriveMap(tone.events)).contacts).toEqual({ outcome: 'not-yet', reasons: ['by-tone'] });
+    expect(verdictOf(deriveMap(tone.events)).contacts).toEqual({ outcome: 'not-yet', reasons: ['no-ohms'] });
     const { on, should, verdict } = oneContact(1.9);
     should();
     on.add({ kind: 'limit-set', limit: { school: 'fixed', ohms: 0.5 } });
@@ -107,6 +107,21 @@ describe('the verdict', () => {
     expect(verdict().contacts.outcome).toBe('fail');
     on.add({ kind: 'drop-measured', drop: { ...drop, millivolts: null } });
     expect(verdict().contacts.outcome).toBe('cannot-tell');
+  });
+
+  it('is not condemned at its load by a handheld, however high', () => {
+    const { on, verdict } = oneContact(1.9);
+    on.add({ kind: 'limit-set', limit: load(8) });
+    expect(judgedContacts(deriveMap(on.events))[0]?.verdict).toBe('high');
+    expect(verdict().contacts).toEqual({ outcome: 'cannot-tell', reasons: ['high-by-handheld'] });
+  });
+
+  it('does not take an insulation test for proof that a leak that was read is gone', () => {
+    const { on, verdict } = oneContact();
+    on.read(0, 1, 0, { kind: 'ohms', ohms: 5e6 });
+    const test = { between: 'contacts to the frame', testVolts: 500, megohms: 200, limitMegohms: 1 };
+    on.add({ kind: 'insulation-tested', test });
+    expect(verdict().insulation.outcome).toBe('cannot-tell');
   });
 
   it('finds a join to the frame a failure of insulation', () => {

@@ -3,6 +3,7 @@ import {
   lastCheckedMeter,
   liveEvents,
   newestOf,
+  sinceWork,
   type ContactDrop,
   type ContactLimit,
   type MeterProfile,
@@ -20,16 +21,19 @@ const HEAT_WATTS = { small: 0.5, power: 1 } as const;
 /** From this current on a contact is a power contact (from memory, rough). */
 const POWER_AMPS = 5;
 
+/** How far a drop at a known current may be out: two handhelds, a per cent each (from memory, rough). */
+const DROP_SHARE = 0.02;
+
 /** The school taken while nobody has chosen one: about an ohm is fine (common practice). */
 export const PLAIN_LIMIT: ContactLimit = { school: 'fixed', ohms: 1 };
 
-export type ContactVerdict = 'good' | 'look' | 'high' | 'bad' | 'cannot-tell' | 'unsteady' | 'by-tone';
+export type ContactVerdict = 'good' | 'look' | 'high' | 'bad' | 'cannot-tell' | 'unsteady' | 'no-ohms';
 
 /** One contact in one setting in which it is closed, judged. */
 export interface JudgedContact {
   terminals: [TerminalId, TerminalId];
   setting: SettingId;
-  /** Ohms, leads taken off, with plus or minus; null where only a tone says that it is closed. */
+  /** Ohms, leads taken off, with plus or minus; null where it was not read in ohms: by tone, or it follows. */
   ohms: number | null;
   uncertainty: number;
   /** Measured as a drop at a known current: condemns or passes for a load. */
@@ -86,10 +90,10 @@ export function judge(
 export const contactLimitOf = ({ log }: SwitchMap): ContactLimit =>
   liveEvents(log, 'limit-set').at(-1)?.what.limit ?? PLAIN_LIMIT;
 
-/** Drops as they were measured, the newest of each contact and setting. */
+/** Drops as they were measured since the switch was worked on, the newest of each contact and setting. */
 export function dropsOf({ log }: SwitchMap): ContactDrop[] {
   return newestOf(
-    liveEvents(log, 'drop-measured').map(({ what }) => what.drop),
+    sinceWork(log, 'drop-measured').map(({ drop }) => drop),
     ({ terminals, setting }) => `${terminals.toSorted().join()} ${setting}`,
   ).filter(({ millivolts }) => millivolts !== null);
 }
@@ -100,7 +104,7 @@ const WORST: readonly ContactVerdict[] = [
   'unsteady',
   'look',
   'cannot-tell',
-  'by-tone',
+  'no-ohms',
   'good',
 ];
 
@@ -125,10 +129,10 @@ export function judgedContacts(map: SwitchMap): JudgedContact[] {
         const base = { terminals, setting };
         if (drop?.millivolts !== null && drop !== undefined) {
           const ohms = drop.millivolts / 1000 / drop.amps;
-          return [{ ...base, ...worth(ohms, 0.02 * ohms, limit, true) }];
+          return [{ ...base, ...worth(ohms, DROP_SHARE * ohms, limit, true) }];
         }
         if (unsteady.has(key)) return [{ ...base, ...nothing, verdict: 'unsteady' }];
-        if (!reading) return [{ ...base, ...nothing, verdict: 'by-tone' }];
+        if (!reading) return [{ ...base, ...nothing, verdict: 'no-ohms' }];
         const { ohms } = reading.quantity;
         return [
           {

@@ -1,10 +1,17 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { insulationTestOf, liveEvents, MECHANICAL_SIGNS, mechanicalSignsOf } from '../log/index.js';
+import {
+  insulationTestOf,
+  liveEvents,
+  MECHANICAL_SIGNS,
+  mechanicalSignsOf,
+  newestOf,
+  sinceWork,
+} from '../log/index.js';
 import { isLeak } from '../sense/index.js';
 import { supplyPathOf } from '../path/index.js';
 import { oddQuestions } from '../table/index.js';
 import { compareWithExpected } from './compare.js';
-import { judgedContacts } from './fitness.js';
+import { contactLimitOf, judgedContacts } from './fitness.js';
 
 /** What one line of the verdict comes to. */
 export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
@@ -21,9 +28,10 @@ export type LineReason =
   | 'in-circuit'
   | 'all-good'
   | 'contacts-high'
+  | 'high-by-handheld'
   | 'contacts-look'
   | 'meter-cannot-tell'
-  | 'by-tone'
+  | 'no-ohms'
   | 'no-contacts'
   | 'leak-found'
   | 'frame-joined'
@@ -89,9 +97,12 @@ function patternLine(map: SwitchMap): VerdictLine {
 function contactsLine(map: SwitchMap): VerdictLine {
   const verdicts = new Set(judgedContacts(map).map(({ verdict }) => verdict));
   if (verdicts.size === 0) return line('not-yet', 'no-contacts');
-  if (verdicts.has('bad') || verdicts.has('high')) return line('fail', 'contacts-high');
+  // A handheld alone condemns no contact at its load: that takes millivolts at amperes.
+  const condemns = contactLimitOf(map).school !== 'load';
+  if (verdicts.has('bad') || (condemns && verdicts.has('high'))) return line('fail', 'contacts-high');
   if (!map.complete) return line('not-yet', 'not-complete');
-  if (verdicts.has('by-tone')) return line('not-yet', 'by-tone');
+  if (verdicts.has('high')) return line('cannot-tell', 'high-by-handheld');
+  if (verdicts.has('no-ohms')) return line('not-yet', 'no-ohms');
   if (verdicts.has('unsteady') || verdicts.has('look')) return line('cannot-tell', 'contacts-look');
   return verdicts.has('cannot-tell') ? line('cannot-tell', 'meter-cannot-tell') : line('pass', 'all-good');
 }
@@ -107,18 +118,23 @@ function insulationLine({ tape, structure, log }: SwitchMap): VerdictLine {
   if (toFrame) return line('fail', 'frame-joined');
   const test = insulationTestOf(log);
   if (test && (test.megohms ?? 0) < test.limitMegohms) return line('fail', 'insulation-low');
-  if (test) return line('pass', 'insulation-good');
-  if (counting.some(({ evidence }) => isLeak(evidence)))
-    return line('not-yet', 'leak-found', 'no-insulation-test');
-  return line('not-yet', 'no-insulation-test');
+  const leaks = counting.some(({ evidence }) => isLeak(evidence));
+  // A test between other points does not clear a leak that was read.
+  if (test)
+    return leaks ? line('cannot-tell', 'leak-found', 'insulation-good') : line('pass', 'insulation-good');
+  return leaks ? line('not-yet', 'leak-found', 'no-insulation-test') : line('not-yet', 'no-insulation-test');
 }
 
 function mechanicsLine({ log }: SwitchMap): VerdictLine {
   const signs = mechanicalSignsOf(log);
   if ([...signs.values()].includes('at-fault')) return line('fail', 'seen-at-fault');
-  const path = supplyPathOf(log);
-  const switches = new Set(path.links.filter(({ kind }) => kind === 'switch').map(({ id }) => id));
-  const looks = path.looks.filter(({ link }) => switches.has(link));
+  const switches = new Set(
+    supplyPathOf(log).links.flatMap(({ id, kind }) => (kind === 'switch' ? [id] : [])),
+  );
+  const looks = newestOf(
+    sinceWork(log, 'path-looked').map(({ look }) => look),
+    ({ link, sign }) => `${link} ${sign}`,
+  ).filter(({ link }) => switches.has(link));
   return looks.some(({ found }) => found === 'at-fault')
     ? line('fail', 'seen-at-fault')
     : MECHANICAL_SIGNS.every((sign) => signs.get(sign) === 'good')

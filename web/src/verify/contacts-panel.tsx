@@ -22,7 +22,7 @@ const MARKS: Record<ContactVerdict, string> = {
   bad: 'bg-ink text-sheet',
   unsteady: 'bg-amber-wash text-amber-ink',
   'cannot-tell': 'border border-dashed border-ink',
-  'by-tone': 'not-known',
+  'no-ohms': 'not-known',
 };
 
 /** Contacts against their limit, the worst first: fitness, which never changes what joins. */

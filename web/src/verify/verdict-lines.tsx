@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { verdictOf, type LineOutcome } from '@which-way/core/verify';
-import { LINE_NAMES, OUTCOME_WORDS, REASON_WORDS, WHOLE_WORDS } from '@which-way/words/verdict';
+import { contactLimitOf, verdictOf, type LineOutcome } from '@which-way/core/verify';
+import { limitWords, LINE_NAMES, OUTCOME_WORDS, REASON_WORDS, WHOLE_WORDS } from '@which-way/words/verdict';
 
 const LOOKS: Record<LineOutcome, string> = {
   pass: 'bg-sheet border-ink',
@@ -33,7 +33,10 @@ export function VerdictLines({ map }: { map: SwitchMap }) {
                   {OUTCOME_WORDS[outcome]}
                 </span>
               </dd>
-              <dd>{reasons.map((reason) => REASON_WORDS[reason]).join('; ')}</dd>
+              <dd>
+                {reasons.map((reason) => REASON_WORDS[reason]).join('; ')}
+                {name === 'contacts' && ` (limit: ${limitWords(contactLimitOf(map))})`}
+              </dd>
             </div>
           );
         })}
