@@ -7,6 +7,7 @@ import { PhotoStrip } from '../photos/photo-strip.js';
 import { KeptField } from '../shared/controls/kept-field.js';
 import { SubNav } from '../shared/frame/sub-nav.js';
 import { DiagramAdder } from '../diagram/diagram-adder.js';
+import { KeptNotes, type NamedNote } from './kept-notes.js';
 import { Symptoms } from './symptoms.js';
 import { Sisters } from './sisters.js';
 
@@ -47,7 +48,7 @@ const FIELDS: { field: NoteField; label: string; hint: string; lines: number }[]
   },
 ];
 
-const IDENTITY: { field: NoteField; label: string }[] = [
+const IDENTITY: readonly NamedNote[] = [
   { field: 'machine-maker', label: 'Maker of the machine' },
   { field: 'machine-model', label: 'Model' },
   { field: 'machine-serial', label: 'Serial number' },
@@ -74,17 +75,7 @@ export function StoryPage() {
           ))}
         </div>
         <div className="mt-5 grid gap-4 sm:grid-cols-3">
-          {IDENTITY.map(({ field, label }) => (
-            <KeptField
-              key={field}
-              label={label}
-              hint=""
-              lines={1}
-              maxLength={NOTE_LETTERS}
-              text={notes.get(field) ?? ''}
-              onKeep={(text) => session.emit({ kind: 'noted', field, text })}
-            />
-          ))}
+          <KeptNotes fields={IDENTITY} />
         </div>
       </section>
       <div className="grid content-start gap-8">

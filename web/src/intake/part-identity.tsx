@@ -1,43 +1,26 @@
-import { notesOf, type NoteField } from '@which-way/core/log';
-import { NOTE_LETTERS } from '@which-way/core/schema';
-import { useMemo } from 'react';
-import { useJobState, useSession } from '../job/job-context.js';
-import { KeptField } from '../shared/controls/kept-field.js';
+import type { NoteField } from '@which-way/core/log';
+import { useSession } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
+import { KeptNotes, type NamedNote } from './kept-notes.js';
 
 /** What a marking may say of who made what. */
-const FIELDS: readonly { field: NoteField; label: string }[] = [
+const FIELDS: readonly NamedNote[] = [
   { field: 'part-maker', label: 'Maker of the part' },
   { field: 'part-number', label: 'Its number' },
   { field: 'date-code', label: 'Date code' },
 ];
-const OF_THE_MACHINE: readonly { field: NoteField; label: string }[] = [
+const OF_THE_MACHINE: readonly NamedNote[] = [
   { field: 'machine-maker', label: 'Maker of the machine' },
   { field: 'machine-model', label: 'Model of the machine' },
   { field: 'machine-serial', label: 'Serial number of the machine' },
 ];
 
 /** Who made the part, which number it has, when. */
-export function PartIdentity() {
-  const log = useJobState(({ map }) => map.log);
-  const session = useSession();
-  const notes = useMemo(() => notesOf(log), [log]);
-  return (
-    <section aria-label="The part" className="mb-4 grid gap-3 sm:grid-cols-3">
-      {FIELDS.map(({ field, label }) => (
-        <KeptField
-          key={field}
-          label={label}
-          hint=""
-          lines={1}
-          maxLength={NOTE_LETTERS}
-          text={notes.get(field) ?? ''}
-          onKeep={(text) => session.emit({ kind: 'noted', field, text })}
-        />
-      ))}
-    </section>
-  );
-}
+export const PartIdentity = () => (
+  <section aria-label="The part" className="mb-4 grid gap-3 sm:grid-cols-3">
+    <KeptNotes fields={FIELDS} />
+  </section>
+);
 
 /** Says which of these a marking is: its text becomes that field. */
 export function MarkingIs({ text }: { text: string }) {

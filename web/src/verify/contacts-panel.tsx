@@ -102,6 +102,11 @@ function DropForm({ name, one, onDone }: { name: string; one: JudgedContact; onD
     >
       {field('millivolts', 'mV')}
       {field('amps', 'A')}
+      {(millivolts === undefined || amps === undefined) && (
+        <p role="alert" className="text-brick">
+          Numbers such as 12 mV at 1,5 A.
+        </p>
+      )}
       <PlainButton type="submit" disabled={typeof millivolts !== 'number' || !amps}>
         Keep
       </PlainButton>
@@ -147,6 +152,11 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
           />
           ohm
         </label>
+      )}
+      {(ampsRead === undefined || mostRead === undefined) && (
+        <p role="alert" className="basis-full text-brick">
+          That is no number. Type one such as 0,5 or 10.
+        </p>
       )}
       {limit.school === 'load' && (
         <>

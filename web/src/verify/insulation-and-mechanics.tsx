@@ -71,6 +71,11 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
         {field('volts', 'Test volts DC', 'w-24 font-mono')}
         {field('megohms', 'Megohms', 'w-24 font-mono')}
         {field('limit', 'At least', 'w-24 font-mono')}
+        {(volts === undefined || megohms === undefined || limit === undefined) && (
+          <p role="alert" className="basis-full text-brick">
+            Numbers such as 500 volts and 0,8 megohm.
+          </p>
+        )}
         <PlainButton type="submit" disabled={!ready}>
           Keep
         </PlainButton>

@@ -60,6 +60,7 @@ export function MapTools({
             sideOffset={6}
             className="max-h-(--radix-popover-content-available-height) w-80 overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
           >
+            <WorkedOn />
             <RadioLines
               label="How the terminals lie"
               value={PLAIN_LAYOUTS.find((layout) => layout === map.structure.layout.kind) ?? null}
@@ -73,7 +74,6 @@ export function MapTools({
               One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>
             <CaseChips />
-            <WorkedOn />
             <WafersApart probing={probing} />
             <Renaming probing={probing} />
           </Popover.Content>

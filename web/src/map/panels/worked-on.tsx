@@ -7,7 +7,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 export function WorkedOn() {
   const session = useSession();
   return (
-    <section aria-label="Worked on" className="mt-2 grid gap-1 border-t border-line pt-2">
+    <section aria-label="Worked on" className="mb-2 grid gap-1 border-b border-line pb-2">
       <h2 className="font-bold">It was just …</h2>
       <div className="flex flex-wrap gap-1">
         {WORKS_DONE.map((what) => (

@@ -19,7 +19,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
         </svg>
         <span className="whitespace-nowrap max-sm:sr-only">Which Way</span>
       </Link>
-      <div className="min-w-0 grow truncate text-on-enamel-quiet">{title}</div>
+      <div className="min-w-16 grow basis-0 truncate text-on-enamel-quiet">{title}</div>
       <div className="ml-auto flex shrink-0 items-center gap-3">
         {children}
         <ThemeSwitch />
