@@ -1,5 +1,5 @@
 import { RadioGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 
 /** One of the lines. */
 export interface RadioOption<Value extends string> {
@@ -21,6 +21,29 @@ interface RadioLinesProps<Value extends string> {
   /** Side by side, the label before them. */
   inRow?: boolean;
   className?: string;
+}
+
+const STEPS: Partial<Record<string, number>> = {
+  ArrowDown: 1,
+  ArrowRight: 1,
+  ArrowUp: -1,
+  ArrowLeft: -1,
+};
+
+/**
+ * An arrow moves and chooses at once, as in a group of native radios. The primitive moves a moment later
+ * and chooses only while the key is still down, so that a quick tap, or a second one, was lost.
+ */
+function chooseByArrow(event: KeyboardEvent<HTMLButtonElement>) {
+  const step = STEPS[event.key];
+  if (step === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
+  event.preventDefault();
+  const group = event.currentTarget.closest('[role="radiogroup"]');
+  const marks = [...(group?.querySelectorAll<HTMLElement>('[role="radio"]:not(:disabled)') ?? [])];
+  const here = marks.indexOf(event.currentTarget);
+  const next = marks[(here + step + marks.length) % marks.length];
+  next?.focus();
+  next?.click();
 }
 
 /** One of a few, a line for each, with room for more than its name. */
@@ -47,6 +70,7 @@ export function RadioLines<Value extends string>(props: RadioLinesProps<Value>) 
           <RadioGroup.Item
             value={option.value}
             aria-keyshortcuts={option.shortcut}
+            onKeyDown={chooseByArrow}
             className="grid size-6 shrink-0 place-items-center rounded-full border-2 border-ink bg-sheet data-[state=checked]:border-teal"
           >
             <RadioGroup.Indicator className="size-3 rounded-full bg-teal" />
