@@ -8,6 +8,7 @@ export const CONTACT_FAULT_WORDS: Record<ContactFault['kind'], string> = {
   broken: 'broken, closed nowhere',
   unsteady: 'unsteady',
   'one-sided': 'makes only when the handle comes from one side',
+  sometimes: 'did not make every time; only working it again and again shows that',
 };
 
 export const SIMULATED_PART_WORDS: Record<SimulatedPart['form'], string> = {

@@ -1,5 +1,13 @@
-import type { ContactVerdict, JudgedContact, LineOutcome, LineReason, Verdict } from '@which-way/core/verify';
-import type { ContactLimit, MechanicalSign, WorkDone } from '@which-way/core/log';
+import type {
+  CyclingAct,
+  ContactVerdict,
+  JudgedContact,
+  LineOutcome,
+  LineReason,
+  Repeated,
+  Verdict,
+} from '@which-way/core/verify';
+import type { ContactLimit, MechanicalSign, RepeatedUnder, WorkDone } from '@which-way/core/log';
 import { ohms } from './quantity.js';
 
 export const OUTCOME_WORDS: Record<LineOutcome, string> = {
@@ -18,6 +26,7 @@ export const LINE_NAMES: Record<Exclude<keyof Verdict, 'whole'>, string> = {
 
 export const REASON_WORDS: Record<LineReason, string> = {
   agrees: 'agrees in every pair and position',
+  'agrees-where-said': 'agrees where something is said; of other pairs nothing is said',
   differs: 'differs from what it should do',
   'nothing-expected': 'nothing is said of what it should do',
   'not-complete': 'not all pairs are tested',
@@ -25,6 +34,8 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'odd-open': 'something odd is not answered',
   'odd-fault': 'something odd was called the fault',
   'in-circuit': 'read in circuit: no proof',
+  missed: 'missed, worked again and again',
+  'not-repeated': 'it fails sometimes: not every contact was worked 20 times',
   'all-good': 'every closed contact within the limit',
   'contacts-high': 'high resistance',
   'high-by-handheld': 'high on this meter: millivolts at amperes would tell',
@@ -98,3 +109,37 @@ export const WORK_WORDS: Record<WorkDone, string> = {
   'contact-bent': 'a contact bent',
   other: 'worked on',
 };
+
+/** What the keys of a run of cycles do. */
+export const CYCLING_WORDS: Record<CyclingAct | 'end', string> = {
+  miss: 'It missed',
+  stick: 'It stuck',
+  'drop-out': 'It dropped out',
+  undo: 'Take back',
+  end: 'End',
+};
+
+export const UNDER_WORDS: Record<RepeatedUnder, string> = {
+  bench: 'on the bench',
+  wiggled: 'wiggled',
+  warm: 'warm',
+  load: 'at its load',
+};
+
+/** A share in per cent, with a digit where it is small. */
+const percent = (share: number): string => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+
+/** What a run of cycles says, and no more: n of n is evidence, never a proof. */
+export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): string {
+  const { cycles, misses, sticks, dropOuts, under } = run;
+  const what = [
+    misses.length > 0 ? `${misses.length} missed` : '',
+    sticks.length > 0 ? `${sticks.length} stuck` : '',
+    dropOuts > 0 ? `${dropOuts} dropped out` : '',
+  ].filter(Boolean);
+  const seen = what.length > 0 ? `${what.join(', ')} of ${cycles}` : `none of ${cycles} missed`;
+  const rate = `the rate is below ${percent(below)} (95 %)`;
+  const spreads = spread ? `; ${ohms(spread.least)} to ${ohms(spread.most)}` : '';
+  const beyond = under === 'load' ? '' : ', says nothing of load, heat or vibration';
+  return `${seen}, ${UNDER_WORDS[under]}: ${rate}${spreads}${failed === 0 ? beyond : ''}.`;
+}

@@ -7,12 +7,24 @@ export {
   type Approach,
   type HandSeconds,
   type Order,
-} from './kinds/approach.js';
-export { CASES, type Case, type NotedCase } from './kinds/cases.js';
-export type { ChosenReplacement } from './kinds/chosen.js';
-export type { ExpectedTable } from './kinds/expected.js';
-export { CONTACT_LOADS, type ContactDrop, type ContactLimit, type ContactLoad } from './kinds/fitness.js';
-export type { Explanation } from './kinds/explanations.js';
+} from './kinds/map/approach.js';
+export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
+export type { ChosenReplacement } from './kinds/judge/chosen.js';
+export type { ExpectedTable } from './kinds/judge/expected.js';
+export type { ContactDrop, ContactLimit } from './kinds/judge/fitness.js';
+export { BESIDE_AS, type Beside, type BesideAs } from './kinds/judge/beside.js';
+export type { Passing } from './kinds/judge/between.js';
+export { MOST_CYCLES, REPEATED_UNDER, type RepeatedUnder, type RepeatRun } from './kinds/judge/repeat.js';
+export type { InPlaceTrial } from './kinds/before/in-place.js';
+export {
+  LOAD_KINDS,
+  POTENTIALS,
+  type Load,
+  type LoadKind,
+  type Potential,
+  type Supply,
+} from './kinds/tag/supply-and-load.js';
+export type { Explanation } from './kinds/map/explanations.js';
 export {
   runsOf,
   SURENESS,
@@ -23,13 +35,13 @@ export {
   type Sister,
   type Sureness,
   type Symptom,
-} from './kinds/intake.js';
-export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/mechanics.js';
-export { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
-export { ODD_ANSWERS, type OddAbout, type OddAnswer, type OddCode } from './kinds/odd.js';
-export type { Photo, PhotoBox, PhotoPurpose } from './kinds/photo.js';
-export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/prompt.js';
-export type { Lead, Reading, Value } from './kinds/reading.js';
+} from './kinds/before/intake.js';
+export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/tag/mechanics.js';
+export { ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
+export { ODD_ANSWERS, type OddAbout, type OddAnswer, type OddCode } from './kinds/judge/odd.js';
+export type { Photo, PhotoBox, PhotoPurpose } from './kinds/before/photo.js';
+export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/map/prompt.js';
+export type { Lead, Reading, Value } from './kinds/map/reading.js';
 export {
   CURRENTS,
   POINT_KINDS,
@@ -38,7 +50,7 @@ export {
   type DeadProof,
   type PointKind,
   type VoltReading,
-} from './kinds/dead-proof.js';
+} from './kinds/before/dead-proof.js';
 export {
   BARE_ENDS,
   SAFETY_LINES,
@@ -53,8 +65,8 @@ export {
   type SafetyList,
   type SupplyKind,
   type Tester,
-} from './kinds/safety.js';
-export { FASTENERS, type Fastener, type FastenerKind, type StripStep } from './kinds/strip.js';
+} from './kinds/before/safety.js';
+export { FASTENERS, type Fastener, type FastenerKind, type StripStep } from './kinds/tag/strip.js';
 export {
   LINK_KINDS,
   SIGNS,
@@ -68,14 +80,14 @@ export {
   type Sign,
   type TestResult,
   type TestWay,
-} from './kinds/supply-path.js';
+} from './kinds/before/supply-path.js';
 export {
   MECHANICAL_SIGNS,
   type InsulationTest,
   type MechanicalSign,
   type SignedVerdict,
-} from './kinds/verdict.js';
-export { parseValue } from './kinds/value.js';
+} from './kinds/judge/verdict.js';
+export { parseValue } from './kinds/map/value.js';
 export {
   colorsOf,
   newWire,
@@ -86,9 +98,9 @@ export {
   type PartForm,
   type Termination,
   type Wire,
-} from './kinds/wire.js';
-export { WORKS_DONE, type WorkDone } from './kinds/worked-on.js';
-export type { WorthInputs } from './kinds/worth.js';
+} from './kinds/tag/wire.js';
+export { WORKS_DONE, type WorkDone } from './kinds/map/worked-on.js';
+export type { WorthInputs } from './kinds/before/worth.js';
 export {
   compareEvents,
   createLogReader,
@@ -105,7 +117,13 @@ export {
   type Log,
 } from './log.js';
 export {
+  besideOf,
+  inPlaceOf,
   liveRecordsOf,
+  loadsOf,
+  passingsOf,
+  repeatRunsOf,
+  suppliesOf,
   markingsOf,
   mechanicsOf,
   newestOf,

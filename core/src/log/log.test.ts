@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
 import { newIdFrom, seededRandom, type EventId, type PromptId } from '../switch/index.js';
-import { colorsOf, newWire, WIRE_COLORS, type Wire } from './kinds/wire.js';
+import { colorsOf, newWire, WIRE_COLORS, type Wire } from './kinds/tag/wire.js';
 import { createWriter } from './writer.js';
 import { liveEvents, openPrompt, readLog } from './log.js';
 import { notesOf, wiresOf } from './notebook.js';
-import { parseValue } from './kinds/value.js';
-import { readingsAsked, type Prompt } from './kinds/prompt.js';
+import { parseValue } from './kinds/map/value.js';
+import { readingsAsked, type Prompt } from './kinds/map/prompt.js';
 
 describe('typed values', () => {
   // Letter-for-the-point forms as IEC 60062 writes them (2K2, 4M7, 4R7); prefixes m, k, M, G as in the SI brochure.

@@ -7,8 +7,8 @@ import {
 } from '../switch/index.js';
 import { isUndoable, type Deed, type DeedKind, type DeedOf } from './deed.js';
 import type { JobEvent } from './event.js';
-import { ORDINARY_METER, type MeterProfile } from './kinds/meter.js';
-import type { Prompt } from './kinds/prompt.js';
+import { ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
+import type { Prompt } from './kinds/map/prompt.js';
 
 /** A log in its one order, with what undo and redo left of it. All derived from the set of events alone. */
 export interface Log {

@@ -1,15 +1,20 @@
 import type { EventId, TerminalId, TerminalLook } from '../switch/index.js';
-import type { NotedCase } from './kinds/cases.js';
+import type { NotedCase } from './kinds/before/cases.js';
 import type { DeedKind, DeedOf } from './deed.js';
-import type { Marking, NoteField, Sister, Symptom } from './kinds/intake.js';
-import type { MechanicsFact, MechanicsField } from './kinds/mechanics.js';
-import type { OddAbout, OddAnswer } from './kinds/odd.js';
-import type { Photo } from './kinds/photo.js';
-import type { BareEnds, LiveRecord } from './kinds/safety.js';
-import type { StripStep } from './kinds/strip.js';
-import type { InsulationTest, MechanicalSign } from './kinds/verdict.js';
-import type { Part, Wire } from './kinds/wire.js';
-import type { WorthInputs } from './kinds/worth.js';
+import type { Marking, NoteField, Sister, Symptom } from './kinds/before/intake.js';
+import type { MechanicsFact, MechanicsField } from './kinds/tag/mechanics.js';
+import type { OddAbout, OddAnswer } from './kinds/judge/odd.js';
+import type { Photo } from './kinds/before/photo.js';
+import type { InPlaceTrial } from './kinds/before/in-place.js';
+import type { Beside } from './kinds/judge/beside.js';
+import type { Passing } from './kinds/judge/between.js';
+import type { RepeatRun } from './kinds/judge/repeat.js';
+import type { Load, Supply } from './kinds/tag/supply-and-load.js';
+import type { BareEnds, LiveRecord } from './kinds/before/safety.js';
+import type { StripStep } from './kinds/tag/strip.js';
+import type { InsulationTest, MechanicalSign } from './kinds/judge/verdict.js';
+import type { Part, Wire } from './kinds/tag/wire.js';
+import type { WorthInputs } from './kinds/before/worth.js';
 import { compareEvents, liveEvents, type Log } from './log.js';
 
 /** The last of each key, in the order in which the keys first appeared. */
@@ -121,3 +126,32 @@ export const casesOf = (log: Log): NotedCase[] =>
 
 /** Whether the wires are said to be off the switch; null: nobody has said. */
 export const wiresOffOf = (log: Log): boolean | null => deedsOf(log, 'wires-off').at(-1)?.off ?? null;
+
+/** Supplies of the machine, in the order in which they were named. */
+export const suppliesOf = (log: Log): Supply[] =>
+  inUse(deedsOf(log, 'supply-named').map(({ supply }) => supply));
+
+/** Loads of the machine, in the order in which they were named. */
+export const loadsOf = (log: Log): Load[] => inUse(deedsOf(log, 'load-named').map(({ load }) => load));
+
+/** Pairs that were watched in the machine, the wires on. */
+export const inPlaceOf = (log: Log): InPlaceTrial[] =>
+  deedsOf(log, 'tried-in-place').map(({ trial }) => trial);
+
+/** Runs of cycles since the switch was worked on, in their order. */
+export const repeatRunsOf = (log: Log): RepeatRun[] =>
+  sinceWork(log, 'contact-repeated').map(({ run }) => run);
+
+/** What was seen between positions since the switch was worked on: the newest of each two throws, step and way. */
+export const passingsOf = (log: Log): Passing[] =>
+  newestOf(
+    sinceWork(log, 'passing-probed').map(({ passing }) => passing),
+    ({ throws, settings, way }) => `${throws.toSorted().join()} ${settings.join()} ${way}`,
+  ).filter(({ passes }) => passes > 0);
+
+/** Other jobs whose switches are measured beside this one, the newest word on each. */
+export const besideOf = (log: Log): Beside[] =>
+  newestOf(
+    deedsOf(log, 'put-beside').map(({ beside }) => beside),
+    ({ job }) => job,
+  );

@@ -11,9 +11,19 @@ export type ContactFault =
   /** Flickers. */
   | { kind: 'unsteady' }
   /** Makes only when the handle comes from one side: up, from a lower position; down, from a higher one. */
-  | { kind: 'one-sided'; makes: 'up' | 'down' };
+  | { kind: 'one-sided'; makes: 'up' | 'down' }
+  /** Does not make in such a share of the strokes. */
+  | { kind: 'sometimes'; misses: number };
 
-export const CONTACT_FAULTS = ['dirty', 'burnt', 'welded', 'broken', 'unsteady', 'one-sided'] as const;
+export const CONTACT_FAULTS = [
+  'dirty',
+  'burnt',
+  'welded',
+  'broken',
+  'unsteady',
+  'one-sided',
+  'sometimes',
+] as const;
 
 /** What conducts in a simulated switch without being a contact, in every position. */
 export interface SimulatedPart {

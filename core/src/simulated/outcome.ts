@@ -152,7 +152,7 @@ function faultsOf(map: SwitchMap, hidden: SimulatedSwitch): HiddenFault[] {
       const settled = settledAt(at);
       return settled !== undefined && factAt(settled, a, b).joined === (fault.kind === 'welded');
     });
-    const shown = fault.kind === 'one-sided' ? null : alters ? mapped : odd;
+    const shown = fault.kind === 'one-sided' || fault.kind === 'sometimes' ? null : alters ? mapped : odd;
     return [{ what: { kind: 'contact', a, b, fault: fault.kind }, shown }];
   });
   const parts = (hidden.parts ?? []).map(({ a, b, form }): HiddenFault => ({

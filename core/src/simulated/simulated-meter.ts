@@ -92,7 +92,7 @@ function seenBetween(
   const contacts = contactsNow(hidden, bench);
   const { network, diodes } = partsNow(hidden, bench, before);
   const flickering = hidden.contacts.filter(
-    (contact) => contact.fault?.kind === 'unsteady' && isClosed(contact, bench),
+    (contact) => contact.fault?.kind === 'unsteady' && isClosed(contact, bench, hidden.seed),
   );
   const clips: Resistance[] = [];
   const clip = (lead: Lead, node: number) => {
@@ -121,17 +121,18 @@ function isDead({ meter }: SimulatedSwitch, bench: SimulatedBench, terminal: Ter
   return dead !== null && bench.place(terminal) === dead && !(bench.clippedAnew?.(terminal) ?? false);
 }
 
-function isClosed({ closedIn, fault }: SimulatedContact, bench: SimulatedBench): boolean {
+function isClosed({ a, b, closedIn, fault }: SimulatedContact, bench: SimulatedBench, seed: number): boolean {
   if (fault?.kind === 'welded') return true;
   if (fault?.kind === 'broken' || !closedIn.includes(bench.position())) return false;
+  if (fault?.kind === 'sometimes') return noiseFor(seed, bench.strokes?.() ?? 0, [a, b]) >= fault.misses;
   if (fault?.kind !== 'one-sided') return true;
   const from = bench.cameFrom?.() ?? null;
   return from === null || (fault.makes === 'up' ? from < bench.position() : from > bench.position());
 }
 
-function contactsNow({ contacts }: SimulatedSwitch, bench: SimulatedBench): Resistance[] {
+function contactsNow({ contacts, seed }: SimulatedSwitch, bench: SimulatedBench): Resistance[] {
   return contacts
-    .filter((contact) => isClosed(contact, bench))
+    .filter((contact) => isClosed(contact, bench, seed))
     .map(({ a, b, ohms, fault }) => ({ a, b, ohms: ohms + extraOhms(fault, bench) }));
 }
 

@@ -3,6 +3,7 @@ import {
   amount,
   count,
   flag,
+  fraction,
   list,
   MOST_POSITIONS_OF_A_HANDLE,
   MOST_TERMINALS,
@@ -34,6 +35,7 @@ const contact = object({
       broken: {},
       unsteady: {},
       'one-sided': { makes: oneOf(['up', 'down']) },
+      sometimes: { misses: fraction },
     }),
   ),
 });

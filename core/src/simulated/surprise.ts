@@ -75,6 +75,8 @@ function contactFault(kind: ContactFault['kind'], random: () => number): Contact
       return { kind, ohms: 3 + Math.round(random() * 40) };
     case 'one-sided':
       return { kind, makes: random() < 0.5 ? 'up' : 'down' };
+    case 'sometimes':
+      return { kind, misses: 0.1 + Math.round(random() * 3) / 10 };
     default:
       return { kind };
   }

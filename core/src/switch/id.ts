@@ -22,6 +22,8 @@ export type LinkId = Branded<'link'>;
 export type NodeId = Branded<'node'>;
 export type TestId = Branded<'test'>;
 export type StepId = Branded<'step'>;
+export type SupplyId = Branded<'supply'>;
+export type LoadId = Branded<'load'>;
 
 /** Gives fresh ids. Passed in, because the core has no source of randomness of its own. */
 export type NewId = <Id extends string>() => Id;

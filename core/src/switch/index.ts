@@ -38,6 +38,8 @@ export {
   type SettingId,
   type SisterId,
   type StepId,
+  type SupplyId,
+  type LoadId,
   type TerminalId,
   type TestId,
   type WireId,

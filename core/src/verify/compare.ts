@@ -16,29 +16,37 @@ export interface ComparedCell {
 export interface Comparison {
   cells: ComparedCell[];
   count: Record<ComparedCell['verdict'], number>;
+  /** Pairs, over the settings that it speaks of, of which it says nothing: not compared. */
+  unsaid: number;
   /** Settings of the map that the expected table does not speak of. */
   notCompared: SettingId[];
   /**
-   * `agrees` only when every required setting is complete and compared, and every cell agrees. A difference counts
+   * `agrees` only when every required setting is complete and compared, and every cell of which something is said agrees. A difference counts
    * at once; as long as something is unknown, disputed or not compared there is no pass.
    */
   outcome: 'agrees' | 'differs' | 'not-all-tested';
 }
 
-/** Compares a map with an expected table, cell by cell over all pairs of contact terminals. */
+/** Compares a map with an expected table, cell by cell over the pairs of contact terminals of which it says something. */
 export function compareWithExpected(map: SwitchMap, expected: ExpectedTable): Comparison {
   const ids = map.structure.terminals.map(({ id }) => id);
   const place = new Map(ids.map((id, index) => [id, index]));
   const cells: ComparedCell[] = [];
-  for (const { setting, joined } of expected.settings) {
+  let unsaid = 0;
+  for (const { setting, joined, unsaid: without } of expected.settings) {
     const settled = map.settings.get(setting)?.settled;
     if (!settled) continue;
     const partition = partitionFromGroups(
       ids.length,
       joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
     );
+    const silent = pairsNamed(without);
     map.contacts.forEach((a, at) => {
       for (const b of map.contacts.slice(at + 1)) {
+        if (silent([ids[a] as TerminalId, ids[b] as TerminalId])) {
+          unsaid += 1;
+          continue;
+        }
         const fact = factAt(settled, a, b);
         const wanted = partition[a] === partition[b];
         cells.push({
@@ -59,7 +67,15 @@ export function compareWithExpected(map: SwitchMap, expected: ExpectedTable): Co
     .map(({ id }) => id);
   const allTested = map.complete && count['not-tested'] === 0 && notCompared.length === 0 && cells.length > 0;
   const outcome = count.missing + count.extra > 0 ? 'differs' : allTested ? 'agrees' : 'not-all-tested';
-  return { cells, count, notCompared, outcome };
+  return { cells, count, unsaid, notCompared, outcome };
+}
+
+/** Whether a pair is one of these, whichever terminal comes first. */
+export function pairsNamed(
+  pairs: readonly (readonly [TerminalId, TerminalId])[],
+): (pair: readonly [TerminalId, TerminalId]) => boolean {
+  const named = new Set(pairs.map((pair) => pair.toSorted().join()));
+  return (pair) => named.size > 0 && named.has(pair.toSorted().join());
 }
 
 function judge(expected: boolean, fact: Fact): ComparedCell['verdict'] {

@@ -8,6 +8,7 @@ import {
   type Structure,
   type TerminalId,
 } from '../switch/index.js';
+import { pairsNamed } from './compare.js';
 import type { TerminalRows } from './causes.js';
 import type { KnownCells } from './diagnose.js';
 
@@ -29,7 +30,7 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
   const said = structure.settings.flatMap(({ id }) => {
     const entry = table.settings.find(({ setting }) => setting === id);
     const settled = map.settings.get(id)?.settled;
-    return entry && settled ? [{ id, joined: entry.joined, settled }] : [];
+    return entry && settled ? [{ id, ...entry, settled }] : [];
   });
   const size = terminals.length;
   return {
@@ -42,11 +43,12 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
         joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
       ),
     ),
-    known: said.map(({ settled }) => {
+    known: said.map(({ settled, unsaid }) => {
+      const silent = pairsNamed(unsaid);
       const cells = new Array<boolean | null>(size * size).fill(null);
       map.contacts.forEach((a, one) => {
         map.contacts.forEach((b, other) => {
-          if (one === other) return;
+          if (one === other || silent([terminals[one] as TerminalId, terminals[other] as TerminalId])) return;
           const fact = factAt(settled, Math.min(a, b), Math.max(a, b));
           if (isSettled(fact)) cells[one * size + other] = fact.joined ?? null;
         });

@@ -30,6 +30,7 @@ export function expectedKind(map: SwitchMap, kind: OrdinarySwitch, name: string)
       joined: blocks(pattern[at] ?? [])
         .filter((net) => net.length > 1)
         .map((net) => net.map((place) => ids[place] as TerminalId)),
+      unsaid: [],
     })),
   };
 }

@@ -41,19 +41,24 @@ export function readExpected(
     if (!setting) return trouble('no-such-position', name);
     if (settings.some((one) => one.setting === setting.id)) return trouble('position-twice', name);
     const joined: TerminalId[][] = [];
+    const unsaid: [TerminalId, TerminalId][] = [];
     for (const join of line
       .slice(colon + 1)
       .split(/[\s,]+/)
       .filter((part) => part !== '' && part !== '-')) {
-      const net = netNamed(join, structure);
+      const net = netNamed(join.replace(/^\?/, ''), structure);
       if (typeof net === 'string') return trouble('no-such-terminal', net);
       if (net.length < 2) return trouble('not-a-join', join);
-      joined.push(net);
+      if (join.startsWith('?')) unsaid.push(...pairsOf(net));
+      else joined.push(net);
     }
-    settings.push({ setting: setting.id, joined });
+    settings.push({ setting: setting.id, joined, unsaid });
   }
   return { ok: true, table: { source: { kind: 'text' }, settings } };
 }
+
+const pairsOf = (net: readonly TerminalId[]): [TerminalId, TerminalId][] =>
+  net.flatMap((one, at) => net.slice(at + 1).map((other): [TerminalId, TerminalId] => [one, other]));
 
 /** Terminals of one net, by their labels; the label that is none. */
 function netNamed(text: string, structure: Structure): TerminalId[] | string {

@@ -77,3 +77,20 @@ describe('the diagnosis of a map', () => {
     expect(liveEvents(deriveMap(on.events).log, 'expected')).toEqual([]);
   });
 });
+
+describe('what does not matter', () => {
+  it('is written with a question mark, is not compared, and keeps the pattern from a pass', () => {
+    const { map, read } = mapped(KEYS);
+    const all = read('OFF: -\nLOW: 1-2\nMID: 1-3 ?2-4\nHIGH: ?1-4');
+    if (!all.ok) throw new Error(all.trouble.code);
+    expect(compareWithExpected(map, all.table)).toMatchObject({ outcome: 'agrees', unsaid: 2 });
+    const wrong = read('OFF: ?1-2-3\nLOW: ?1-2 1-3');
+    if (!wrong.ok) throw new Error(wrong.trouble.code);
+    const { cells, unsaid } = compareWithExpected(map, wrong.table);
+    expect(unsaid).toBe(4);
+    expect(cells.filter(({ verdict }) => verdict === 'missing')).toMatchObject([
+      { setting: map.structure.settings[1]?.id },
+    ]);
+    expect(read('LOW: ?1')).toMatchObject({ ok: false, trouble: { code: 'not-a-join', at: '?1' } });
+  });
+});

@@ -9,7 +9,7 @@ import { verdictOf } from './verdict.js';
 /** The meter of the worked numbers: 0.1 ohm, 0.5 % and 3 digits, its zero at 0.3. */
 const METER: MeterProfile = { ...ORDINARY_METER, resolutionOhms: 0.1, percent: 0.5, counts: 3 };
 const load = (amps: number): ContactLimit => ({
-  ...{ school: 'load', amps, volts: null },
+  ...{ school: 'load', amps, volts: null, of: null },
   ...{ kind: 'resistive', current: 'AC' },
 });
 const judged = (shown: number, limit: ContactLimit, cancels = true) => {
@@ -57,8 +57,8 @@ function oneContact(shown = 0.4) {
       table: {
         source: { kind: 'drawn' },
         settings: [
-          { setting: off, joined: [] },
-          { setting: closed, joined: [[a, b]] },
+          { setting: off, joined: [], unsaid: [] },
+          { setting: closed, joined: [[a, b]], unsaid: [] },
         ],
       },
     });

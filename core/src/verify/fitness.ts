@@ -86,6 +86,12 @@ export function judge(
   }
 }
 
+/** The most ohms that are good by a school, for a line in a chart; null where the school has no such figure. */
+export function limitOhms(limit: ContactLimit): number | null {
+  if (limit.school === 'fixed') return limit.ohms;
+  return limit.school === 'load' && limit.kind !== 'signal' ? GOOD_VOLTS / limit.amps : null;
+}
+
 /** The school and limit that were chosen last. */
 export const contactLimitOf = ({ log }: SwitchMap): ContactLimit =>
   liveEvents(log, 'limit-set').at(-1)?.what.limit ?? PLAIN_LIMIT;

@@ -1,4 +1,4 @@
-export { compareWithExpected, type ComparedCell, type Comparison } from './compare.js';
+export { compareWithExpected, pairsNamed, type ComparedCell, type Comparison } from './compare.js';
 export { lineUp } from './line-up.js';
 export type { Cause } from './cause.js';
 export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnose.js';
@@ -9,9 +9,19 @@ export {
   contactLimitOf,
   dropsOf,
   judgedContacts,
+  limitOhms,
   type ContactVerdict,
   type JudgedContact,
 } from './fitness.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';
 export { signable, signatureOf, type SignatureStanding } from './signature.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';
+export {
+  FEWEST_CYCLES,
+  repeatedOf,
+  repeatsOf,
+  repeatStanding,
+  type Repeated,
+  type RepeatDue,
+} from './repeatability.js';
+export { CYCLING_KEYS, cycleAt, cyclingStep, endedRun, type Cycling, type CyclingAct } from './cycling.js';

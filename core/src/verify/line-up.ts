@@ -46,6 +46,7 @@ export function lineUp(structure: Structure, known: KnownSwitch): LinedUp {
         joined: (known.positions[index]?.joined ?? []).map((group) =>
           group.flatMap((label) => counterpart(label) ?? []),
         ),
+        unsaid: [],
       })),
     },
   };

@@ -21,8 +21,8 @@ describe('a signed verdict', () => {
     on.read(0, 0, 1, OPEN);
     on.read(1, 0, 1, { kind: 'ohms', ohms: 0.4 });
     const settings = [
-      { setting: off, joined: [] },
-      { setting: closed, joined: [[a, b]] },
+      { setting: off, joined: [], unsaid: [] },
+      { setting: closed, joined: [[a, b]], unsaid: [] },
     ];
     on.add({ kind: 'expected', table: { source: { kind: 'drawn' }, settings } });
     const test = { between: 'contacts to the frame', testVolts: 500, megohms: 200, limitMegohms: 1 };

@@ -12,6 +12,7 @@ import { supplyPathOf } from '../path/index.js';
 import { oddQuestions } from '../table/index.js';
 import { compareWithExpected } from './compare.js';
 import { contactLimitOf, judgedContacts } from './fitness.js';
+import { repeatStanding } from './repeatability.js';
 
 /** What one line of the verdict comes to. */
 export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
@@ -19,6 +20,7 @@ export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
 /** Why a line is what it is, as a code. */
 export type LineReason =
   | 'agrees'
+  | 'agrees-where-said'
   | 'differs'
   | 'nothing-expected'
   | 'not-complete'
@@ -27,6 +29,8 @@ export type LineReason =
   | 'odd-fault'
   | 'in-circuit'
   | 'all-good'
+  | 'missed'
+  | 'not-repeated'
   | 'contacts-high'
   | 'high-by-handheld'
   | 'contacts-look'
@@ -69,7 +73,8 @@ export function verdictOf(map: SwitchMap): Verdict {
     ? 'fail'
     : outcomes.every((one) => one === 'pass')
       ? 'pass'
-      : lines.pattern.outcome === 'pass' && lines.contacts.outcome === 'pass'
+      : (lines.pattern.outcome === 'pass' || lines.pattern.reasons.includes('agrees-where-said')) &&
+          lines.contacts.outcome === 'pass'
         ? 'as-far-as-tested'
         : 'not-yet';
   return { ...lines, whole };
@@ -91,7 +96,8 @@ function patternLine(map: SwitchMap): VerdictLine {
   if (odd.some(({ answer }) => answer === null)) why.push('odd-open');
   if (!compared) why.push('nothing-expected');
   else if (compared.outcome !== 'agrees') why.push('not-complete');
-  return why.length === 0 ? line('pass', 'agrees') : line('not-yet', ...new Set(why));
+  if (why.length > 0) return line('not-yet', ...new Set(why));
+  return compared?.unsaid ? line('cannot-tell', 'agrees-where-said') : line('pass', 'agrees');
 }
 
 function contactsLine(map: SwitchMap): VerdictLine {
@@ -100,7 +106,10 @@ function contactsLine(map: SwitchMap): VerdictLine {
   // A handheld alone condemns no contact at its load: that takes millivolts at amperes.
   const condemns = contactLimitOf(map).school !== 'load';
   if (verdicts.has('bad') || (condemns && verdicts.has('high'))) return line('fail', 'contacts-high');
+  const repeats = repeatStanding(map);
+  if (repeats.failed) return line('fail', 'missed');
   if (!map.complete) return line('not-yet', 'not-complete');
+  if (repeats.wanted && repeats.left.length > 0) return line('not-yet', 'not-repeated');
   if (verdicts.has('high')) return line('cannot-tell', 'high-by-handheld');
   if (verdicts.has('no-ohms')) return line('not-yet', 'no-ohms');
   if (verdicts.has('unsteady') || verdicts.has('look')) return line('cannot-tell', 'contacts-look');

@@ -13,6 +13,7 @@ const tableOf = (on: Bench, groups: number[][][]): ExpectedTable => ({
   settings: groups.map((joined, index) => ({
     setting: on.settings[index] as never,
     joined: joined.map((group) => group.map((place) => on.terminals[place] as never)),
+    unsaid: [],
   })),
 });
 const CHANGEOVER = [[[0, 1]], [[0, 2]]];

@@ -117,8 +117,8 @@ export function PracticePage() {
           <Surprises count={faults} onChoose={setFaults} />
           <ForCertain kind={kind} onChoose={setKind} />
           <p className="my-2 text-quiet">
-            Contacts dirty, burnt, welded, broken, unsteady or making from one side only; lamps, motors,
-            diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.
+            Contacts dirty, burnt, welded, broken, unsteady, making from one side only or not every time;
+            lamps, motors, diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.
           </p>
           {trouble && (
             <Notice look="amber" title={trouble.message}>

@@ -59,7 +59,11 @@ describe('the comparison', () => {
     kind: 'expected',
     table: {
       source: { kind: 'drawn' },
-      settings: [up, down].map((joined, index) => ({ setting: change.settings[index]?.id as never, joined })),
+      settings: [up, down].map((joined, index) => ({
+        setting: change.settings[index]?.id as never,
+        joined,
+        unsaid: [],
+      })),
     },
   });
 

@@ -5,15 +5,17 @@ import {
   type ContactVerdict,
   type JudgedContact,
 } from '@which-way/core/verify';
-import { CONTACT_LOADS, type ContactLimit, type ContactLoad } from '@which-way/core/log';
+import { LOAD_KINDS, type ContactLimit, type LoadKind } from '@which-way/core/log';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords, WOULD_TELL } from '@which-way/words/verdict';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/controls/amount.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+
+const ContactsChart = lazy(() => import('./charts/contacts-chart.js'));
 
 const MARKS: Record<ContactVerdict, string> = {
   good: '',
@@ -29,13 +31,22 @@ const MARKS: Record<ContactVerdict, string> = {
 export function ContactsPanel({ map }: { map: SwitchMap }) {
   const judged = judgedContacts(map);
   const limit = contactLimitOf(map);
+  const [open, setOpen] = useState(false);
   if (judged.length === 0) return null;
   return (
-    <details className="border-t border-line pt-2">
+    <details
+      className="border-t border-line pt-2"
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
       <summary className="min-h-12 cursor-pointer py-2 font-bold">
         Contacts, worst first: {limitWords(limit)}
       </summary>
       <LimitForm limit={limit} />
+      {open && (
+        <Suspense>
+          <ContactsChart map={map} />
+        </Suspense>
+      )}
       <ul className="grid gap-1" aria-label="Contacts">
         {judged.map((one) => (
           <ContactRow key={`${one.terminals.join()} ${one.setting}`} map={map} one={one} limit={limit} />
@@ -119,13 +130,13 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
   const session = useSession();
   const [amps, setAmps] = useState(limit.school === 'load' ? String(limit.amps) : '1');
   const [most, setMost] = useState(limit.school === 'fixed' ? String(limit.ohms) : '1');
-  const [kind, setKind] = useState<ContactLoad>(limit.school === 'load' ? limit.kind : 'resistive');
+  const [kind, setKind] = useState<LoadKind>(limit.school === 'load' ? limit.kind : 'resistive');
   const set = (chosen: ContactLimit) => session.emit({ kind: 'limit-set', limit: chosen });
   const [ampsRead, mostRead] = [readAmount(amps, 10_000), readAmount(most)];
   const choose = (school: ContactLimit['school']) => {
     if (school === 'hard-zero') set({ school });
     else if (school === 'fixed') set({ school, ohms: mostRead || 1 });
-    else set({ school, amps: ampsRead || 1, volts: null, kind, current: 'AC' });
+    else set({ school, amps: ampsRead || 1, volts: null, kind, current: 'AC', of: null });
   };
   const input = 'min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono';
   return (
@@ -175,9 +186,9 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
             quiet
             label="Kind of load"
             value={kind}
-            options={CONTACT_LOADS.map((one) => ({ value: one, text: one }))}
+            options={LOAD_KINDS.map((one) => ({ value: one, text: one }))}
             onPick={(one) => {
-              const chosen = CONTACT_LOADS.find((load) => load === one) ?? 'resistive';
+              const chosen = LOAD_KINDS.find((load) => load === one) ?? 'resistive';
               setKind(chosen);
               set({ ...limit, kind: chosen });
             }}

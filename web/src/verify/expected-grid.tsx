@@ -1,6 +1,6 @@
+import { Choice } from '../shared/controls/choice.js';
 import { Pick } from '../shared/controls/pick.js';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { partitionFromGroups } from '@which-way/core/partition';
 import { knownPattern, polesWithContacts, type Contact } from '@which-way/core/table';
 import type { ExpectedTable } from '@which-way/core/log';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
@@ -11,7 +11,14 @@ import type { Inspected } from '../shared/facts/inspector.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { strandOf } from '@which-way/drawing/strand';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { contactsOf, toggleContact } from './expected-edit.js';
+import {
+  allElseOpen,
+  contactsOf,
+  saidOf,
+  turnContact,
+  type SaidOfContact,
+  type TapSays,
+} from './expected-edit.js';
 
 interface ExpectedGridProps {
   map: SwitchMap;
@@ -25,9 +32,10 @@ interface ExpectedGridProps {
 const MOST_ACROSS = 8;
 const MANY_ROWS = 5;
 
-/** The expected table: a tap on a cell says that the contact should be closed there, or open. */
+/** The expected table: a tap on a cell says that the contact should be closed there, open, or that it does not matter. */
 export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: ExpectedGridProps) {
   const { structure } = map;
+  const [says, setSays] = useState<TapSays>('closed-or-open');
   const [added, setAdded] = useState<Contact[]>([]);
   const ids = structure.terminals.map(({ id }) => id);
   const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
@@ -40,9 +48,21 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
   const shown = expected.settings.slice(part.from, part.to);
   const low = rows.length > MANY_ROWS;
   const edit = (setting: SettingId, contact: Contact) =>
-    onSet(toggleContact(expected, setting, contact, ids));
+    onSet(turnContact(expected, setting, contact, ids, says));
   return (
     <>
+      <div className="no-print mb-2">
+        <Choice<TapSays>
+          label="A tap says"
+          shown
+          value={says}
+          options={[
+            { value: 'closed-or-open', text: 'closed or open' },
+            { value: 'does-not-matter', text: 'does not matter' },
+          ]}
+          onChoose={setSays}
+        />
+      </div>
       <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
       <div>
         <table className="w-full table-fixed border-collapse">
@@ -75,15 +95,15 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
                   >
                     {label}
                   </th>
-                  {shown.map(({ setting, joined }) => (
+                  {shown.map((entry) => (
                     <ExpectedCell
-                      key={setting}
+                      key={entry.setting}
                       low={low}
-                      name={`${label} at ${settingName(structure, setting)}`}
-                      closed={isJoined(joined, contact, ids)}
-                      verdict={verdictOf(comparison, setting, a, b)}
-                      onToggle={() => edit(setting, contact)}
-                      onPick={() => onPick({ setting, a, b })}
+                      name={`${label} at ${settingName(structure, entry.setting)}`}
+                      said={saidOf(entry, contact, ids)}
+                      verdict={verdictOf(comparison, entry.setting, a, b)}
+                      onTurn={() => edit(entry.setting, contact)}
+                      onPick={() => onPick({ setting: entry.setting, a, b })}
                     />
                   ))}
                 </tr>
@@ -92,6 +112,13 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
           </tbody>
         </table>
       </div>
+      {comparison.unsaid > 0 && (
+        <p className="no-print mt-3 flex flex-wrap items-center gap-3">
+          Of {comparison.unsaid === 1 ? 'one pair' : `${comparison.unsaid} pairs`} nothing is said: not
+          compared.
+          <PlainButton onClick={() => onSet(allElseOpen(expected))}>All else should be open</PlainButton>
+        </p>
+      )}
       <AddContact map={map} onAdd={(contact) => setAdded([...added, contact])} />
     </>
   );
@@ -101,14 +128,6 @@ function distinct(contacts: readonly Contact[]): Contact[] {
   return [...new Map(contacts.map((contact) => [String(contact), contact])).values()].sort(
     (one, other) => one[0] - other[0] || one[1] - other[1],
   );
-}
-
-function isJoined(joined: readonly TerminalId[][], [a, b]: Contact, ids: readonly TerminalId[]): boolean {
-  const partition = partitionFromGroups(
-    ids.length,
-    joined.map((group) => group.map((id) => ids.indexOf(id)).filter((place) => place >= 0)),
-  );
-  return partition[a] === partition[b];
 }
 
 type Verdict = Comparison['cells'][number]['verdict'] | null;
@@ -127,33 +146,38 @@ const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
   'not-tested': { look: 'not-known', word: 'not tested' },
 };
 
+const SAID: Record<SaidOfContact, string> = {
+  closed: 'should be closed',
+  open: 'should be open',
+  'not-said': 'nothing is said',
+};
+
 interface ExpectedCellProps {
   name: string;
   low: boolean;
-  closed: boolean;
+  said: SaidOfContact;
   verdict: Verdict;
-  onToggle: () => void;
+  onTurn: () => void;
   onPick: () => void;
 }
 
-function ExpectedCell({ name, low, closed, verdict, onToggle, onPick }: ExpectedCellProps) {
+function ExpectedCell({ name, low, said, verdict, onTurn, onPick }: ExpectedCellProps) {
   const { look, word } = verdict ? VERDICT[verdict] : { look: '', word: '' };
   return (
     <td className={`border border-line p-0 ${look}`}>
       <div className="flex flex-col items-stretch">
         <button
           type="button"
-          aria-pressed={closed}
-          aria-label={`${name}: should be ${closed ? 'closed' : 'open'}`}
-          onClick={onToggle}
+          aria-label={`${name}: ${SAID[said]}`}
+          onClick={onTurn}
           className={`flex items-center justify-center font-mono font-bold hover:outline-2 hover:outline-ink ${low ? 'h-8' : 'h-12 text-large'}`}
         >
-          {closed ? (
+          {said === 'closed' ? (
             <span className="inline-flex size-7 items-center justify-center rounded-part border-3 border-ink bg-sheet text-ink">
               ×
             </span>
           ) : (
-            <span>–</span>
+            <span className={said === 'open' ? '' : 'text-quiet'}>{said === 'open' ? '–' : '?'}</span>
           )}
         </button>
         <button

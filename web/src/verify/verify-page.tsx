@@ -1,6 +1,6 @@
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
 import { liveEvents, type DeedKind, type ExpectedTable } from '@which-way/core/log';
-import { type KnownSwitch } from '@which-way/core/switch';
+import { contactTerminals, type KnownSwitch } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, toldOf } from '../api/client.js';
@@ -17,11 +17,13 @@ import { Leaks } from './leaks.js';
 import { BeforeAfter } from './before-after.js';
 import { ContactsPanel } from './contacts-panel.js';
 import { InsulationPanel, MechanicsPanel } from './insulation-and-mechanics.js';
+import { RepeatPanel } from './repeat-panel.js';
 import { SignVerdict } from './sign-verdict.js';
 import { VerdictLines } from './verdict-lines.js';
 import { ExpectedSources } from './expected-sources.js';
 import { Likeliest } from './likeliest.js';
 import { useDiagnosis } from './use-diagnosis.js';
+import { nothingSaid } from './expected-edit.js';
 import { ExpectedGrid } from './expected-grid.js';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
@@ -74,6 +76,7 @@ export function VerifyPage() {
         {comparison && <Differences map={map} comparison={comparison} />}
         <BeforeAfter map={map} />
         <ContactsPanel map={map} />
+        <RepeatPanel map={map} />
         <InsulationPanel map={map} />
         <MechanicsPanel map={map} />
         <ToBeShown map={map} />
@@ -132,11 +135,11 @@ function Source({
     );
     onSet(lined.table);
   };
-  const settings = map.structure.settings.filter(({ need }) => need === 'required');
-  const drawn = (): ExpectedTable => ({
-    source: { kind: 'drawn' },
-    settings: settings.map(({ id }) => ({ setting: id, joined: [] })),
-  });
+  const drawn = (): ExpectedTable =>
+    nothingSaid(
+      map.structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id),
+      contactTerminals(map.structure).map(({ id }) => id),
+    );
   return (
     <div className="no-print my-3 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">

@@ -1,17 +1,17 @@
-import { answered, superseded } from './answers.js';
-import { approached, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './approach.js';
-import { caseNoted, terminalLooked } from './cases.js';
-import { chosen } from './chosen.js';
-import { expected } from './expected.js';
-import { dropMeasured, limitSet } from './fitness.js';
-import { assumed, explained } from './explanations.js';
-import { noted, sisterNoted, symptomsSaid, transcribed } from './intake.js';
+import { answered, superseded } from './map/answers.js';
+import { approached, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './map/approach.js';
+import { caseNoted, terminalLooked } from './before/cases.js';
+import { chosen } from './judge/chosen.js';
+import { expected } from './judge/expected.js';
+import { dropMeasured, limitSet } from './judge/fitness.js';
+import { assumed, explained } from './map/explanations.js';
+import { noted, sisterNoted, symptomsSaid, transcribed } from './before/intake.js';
 import { leftOut } from './left-out.js';
-import { measured } from './mechanics.js';
-import { meterChecked, meterFailed, meterRanged } from './meter.js';
-import { oddAnswered } from './odd.js';
-import { photoTaken } from './photo.js';
-import { promptShown, skipped } from './prompt.js';
+import { measured } from './tag/mechanics.js';
+import { meterChecked, meterFailed, meterRanged } from './map/meter.js';
+import { oddAnswered } from './judge/odd.js';
+import { photoTaken } from './before/photo.js';
+import { promptShown, skipped } from './map/prompt.js';
 import { restructured } from './restructured.js';
 import {
   endsCapped,
@@ -22,15 +22,20 @@ import {
   safetyBegun,
   safetySigned,
   wiresOff,
-} from './safety.js';
+} from './before/safety.js';
 import { signed } from './signed.js';
-import { stripped } from './strip.js';
-import { pathLaid, pathLooked, pathTested } from './supply-path.js';
-import { insulationTested, mechanicsNoted, verdictSigned } from './verdict.js';
+import { stripped } from './tag/strip.js';
+import { pathLaid, pathLooked, pathTested } from './before/supply-path.js';
+import { insulationTested, mechanicsNoted, verdictSigned } from './judge/verdict.js';
 import { restored, withdrawn } from './undo.js';
-import { partDeclared, wireTagged } from './wire.js';
-import { workedOn } from './worked-on.js';
-import { worthNoted } from './worth.js';
+import { partDeclared, wireTagged } from './tag/wire.js';
+import { contactRepeated } from './judge/repeat.js';
+import { passingProbed } from './judge/between.js';
+import { putBeside } from './judge/beside.js';
+import { triedInPlace } from './before/in-place.js';
+import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
+import { workedOn } from './map/worked-on.js';
+import { worthNoted } from './before/worth.js';
 
 /** Every kind of event there is or was: one that is no longer written stays here, and stays readable. */
 export const KINDS = {
@@ -85,4 +90,10 @@ export const KINDS = {
   'mechanics-noted': mechanicsNoted,
   'verdict-signed': verdictSigned,
   'drop-measured': dropMeasured,
+  'contact-repeated': contactRepeated,
+  'passing-probed': passingProbed,
+  'tried-in-place': triedInPlace,
+  'supply-named': supplyNamed,
+  'load-named': loadNamed,
+  'put-beside': putBeside,
 } as const;

@@ -11,9 +11,9 @@ import {
   SISTER_LETTERS,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import type { JobId, MarkingId, SisterId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { JobId, MarkingId, SisterId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 import { photoBoxSchema } from './photo.js';
 
 /** What is written down before anything is touched. */

@@ -8,9 +8,9 @@ import {
   text,
   TITLE_LETTERS,
   type TypeOf,
-} from '../../schema/index.js';
-import type { EntryId, SettingId, TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { EntryId, SettingId, TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 export const replacementSchema = object({
   entry: id<EntryId>(),

@@ -16,10 +16,10 @@ import {
   tagged,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import type { LineId, RecordId } from '../../switch/index.js';
+} from '../../../schema/index.js';
+import type { LineId, RecordId } from '../../../switch/index.js';
 import { CURRENTS, deadProofFields, signedVolts } from './dead-proof.js';
-import { defineKind } from './define-kind.js';
+import { defineKind } from '../define-kind.js';
 
 /** Where the energy comes from. */
 export const SUPPLIES = ['plug-in', 'fixed', 'battery', 'extra-low'] as const;

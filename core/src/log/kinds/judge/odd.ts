@@ -1,6 +1,6 @@
-import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../schema/index.js';
-import type { SettingId, TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
+import type { SettingId, TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** What may be odd about a pattern by itself. */
 export const ODD_CODES = [

@@ -1,6 +1,6 @@
-import { id, list, oneOf, PERSON_LETTERS, REMARK_LETTERS, tagged, text } from '../../schema/index.js';
-import type { ReadingId, TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+import { id, list, oneOf, PERSON_LETTERS, REMARK_LETTERS, tagged, text } from '../../../schema/index.js';
+import type { ReadingId, TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** What a reading between closed and open may be: a bad contact joins, the others conduct without one. */
 export const EXPLANATIONS = ['contact', 'part', 'leak', 'potentiometer'] as const;

@@ -14,7 +14,7 @@ import {
   text,
   two,
   type TypeOf,
-} from '../../schema/index.js';
+} from '../../../schema/index.js';
 
 /**
  * What a tester's tip lies on: a conductor of the box; the earth of the box; an earth or a neutral brought there on a

@@ -1,6 +1,6 @@
-import { flag, id, list, MOST_SETTINGS, oneOf, orNull, says } from '../../schema/index.js';
-import type { PromptId, ReadingId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+import { flag, id, list, MOST_SETTINGS, oneOf, orNull, says } from '../../../schema/index.js';
+import type { PromptId, ReadingId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 import { readingSchema } from './reading.js';
 
 const sourceSchema = oneOf(['typed', 'meter', 'simulated']);

@@ -11,9 +11,9 @@ import {
   says,
   two,
   type TypeOf,
-} from '../../schema/index.js';
-import type { TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 /**
  * The order in which it is probed; each is a school of its own, and they may be changed midway. `expected` proves what the

@@ -13,10 +13,10 @@ import {
   WIRE_TAG_LETTERS,
   written,
   type TypeOf,
-} from '../../schema/index.js';
-import type { NewId, PartId, TerminalId, WireId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
-import { ohmsSchema } from './reading.js';
+} from '../../../schema/index.js';
+import type { NewId, PartId, TerminalId, WireId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
+import { ohmsSchema } from '../map/reading.js';
 
 /** How a wire ends at the switch. */
 export const TERMINATIONS = [

@@ -1,5 +1,5 @@
-import { oneOf, REMARK_LETTERS, text } from '../../schema/index.js';
-import { defineKind } from './define-kind.js';
+import { oneOf, REMARK_LETTERS, text } from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** What was done to a switch that makes earlier readings those of another one. */
 export const WORKS_DONE = ['cleaned', 'rebuilt', 'contact-bent', 'other'] as const;

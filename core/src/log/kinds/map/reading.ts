@@ -10,8 +10,8 @@ import {
   says,
   tagged,
   type TypeOf,
-} from '../../schema/index.js';
-import type { ReadingId, SettingId, TerminalId } from '../../switch/index.js';
+} from '../../../schema/index.js';
+import type { ReadingId, SettingId, TerminalId } from '../../../switch/index.js';
 
 export const ohmsSchema = amount(0, 1e12);
 

@@ -9,13 +9,11 @@ import {
   tagged,
   two,
   type TypeOf,
-} from '../../schema/index.js';
-import type { SettingId, TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
-
-/** What a contact has to carry. */
-export const CONTACT_LOADS = ['resistive', 'motor', 'lamp', 'electronics', 'signal'] as const;
-export type ContactLoad = (typeof CONTACT_LOADS)[number];
+} from '../../../schema/index.js';
+import type { LoadId, SettingId, TerminalId } from '../../../switch/index.js';
+import { CURRENTS } from '../before/dead-proof.js';
+import { defineKind } from '../define-kind.js';
+import { LOAD_KINDS } from '../tag/supply-and-load.js';
 
 export const contactLimitSchema = tagged('school', {
   /** So many ohms at most, whatever it carries. */
@@ -26,8 +24,10 @@ export const contactLimitSchema = tagged('school', {
   load: {
     amps: above(0, 10_000),
     volts: orNull(above(0, 1e6)),
-    kind: oneOf(CONTACT_LOADS),
-    current: oneOf(['AC', 'DC'] as const),
+    kind: oneOf(LOAD_KINDS),
+    current: oneOf(CURRENTS),
+    /** A load of the job whose figures these were; null: typed in here. */
+    of: orNull(id<LoadId>()),
   },
 });
 /** The school by which contacts are judged, with its limit. */
@@ -42,11 +42,18 @@ export const contactDropSchema = object({
 /** A drop measured at a known current: millivolts per ampere are milliohms. */
 export type ContactDrop = TypeOf<typeof contactDropSchema>;
 
+/** Before loads were nouns of the job, a limit carried its figures only. */
+function withoutLoad(what: Record<string, unknown>): Record<string, unknown> {
+  const limit = what['limit'] as Record<string, unknown> | null;
+  return limit?.['school'] === 'load' ? { ...what, limit: { of: null, ...limit } } : what;
+}
+
 export const limitSet = defineKind('limit-set', {
   says: 'by which school and limit contacts are judged; the newest counts',
   fields: { limit: contactLimitSchema },
   undo: ['verify'],
   reading: 'extends',
+  upgrades: { 1: withoutLoad },
 });
 
 export const dropMeasured = defineKind('drop-measured', {

@@ -8,9 +8,9 @@ import {
   says,
   tagged,
   type TypeOf,
-} from '../../schema/index.js';
-import type { PromptId, SettingId, TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { PromptId, SettingId, TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 import { fromOtherSideSchema, leadSchema, type Lead } from './reading.js';
 
 const terminal = id<TerminalId>();

@@ -7,8 +7,8 @@ import {
   says,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
 import { ohmsSchema, valueSchema } from './reading.js';
 
 const rangeSchema = above(0, 1e9);

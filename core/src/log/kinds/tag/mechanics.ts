@@ -1,5 +1,5 @@
-import { MECHANICS_LETTERS, object, oneOf, text, type TypeOf } from '../../schema/index.js';
-import { defineKind } from './define-kind.js';
+import { MECHANICS_LETTERS, object, oneOf, text, type TypeOf } from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** What has to fit besides the wiring. Lengths are in millimetres. */
 export const MECHANICS = [

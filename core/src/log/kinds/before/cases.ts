@@ -1,6 +1,6 @@
-import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../schema/index.js';
-import { TERMINAL_LOOKS, type PositionId, type TerminalId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
+import { TERMINAL_LOOKS, type PositionId, type TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** Cases of the trade that change what is asked, or what an odd reading means. */
 export const CASES = [

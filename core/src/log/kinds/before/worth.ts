@@ -1,5 +1,5 @@
-import { amount, flag, object, orNull, says, type TypeOf } from '../../schema/index.js';
-import { defineKind } from './define-kind.js';
+import { amount, flag, object, orNull, says, type TypeOf } from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
 
 const money = orNull(amount(0, 1e6));
 

@@ -15,9 +15,9 @@ import {
   STEP_LETTERS,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import type { PhotoId, StepId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { PhotoId, StepId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 export const FASTENERS = [
   'screw',

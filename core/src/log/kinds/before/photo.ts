@@ -10,9 +10,9 @@ import {
   says,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import type { PhotoId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { PhotoId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 
 /** What a photo was taken for. */
 export const PHOTO_PURPOSES = ['marking', 'before', 'strip', 'layout', 'other', 'diagram'] as const;

@@ -10,8 +10,8 @@ import {
   says,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
 
 export const insulationTestSchema = object({
   between: says('What was tied together, against what.', text(SAFETY_NOTE_LETTERS, 1)),

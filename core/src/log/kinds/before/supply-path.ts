@@ -11,11 +11,11 @@ import {
   says,
   text,
   type TypeOf,
-} from '../../schema/index.js';
-import type { LinkId, NodeId, PhotoId, TestId } from '../../switch/index.js';
-import { defineKind } from './define-kind.js';
+} from '../../../schema/index.js';
+import type { LinkId, NodeId, PhotoId, TestId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
 import { laidAsNet, testedThrough } from './supply-path-before.js';
-import { ohmsSchema } from './reading.js';
+import { ohmsSchema } from '../map/reading.js';
 
 /** What a supply path is made of. */
 export const LINK_KINDS = [

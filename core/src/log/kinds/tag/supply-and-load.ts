@@ -1,0 +1,61 @@
+import {
+  above,
+  flag,
+  id,
+  LINK_NAME_LETTERS,
+  object,
+  oneOf,
+  orNull,
+  says,
+  text,
+  type TypeOf,
+} from '../../../schema/index.js';
+import type { LoadId, SupplyId } from '../../../switch/index.js';
+import { CURRENTS } from '../before/dead-proof.js';
+import { defineKind } from '../define-kind.js';
+
+/** The potentials that a wire may bring. */
+export const POTENTIALS = ['L', 'N', 'L1', 'L2', 'L3', '+', '0', 'earth'] as const;
+export type Potential = (typeof POTENTIALS)[number];
+
+export const supplySchema = object({
+  id: id<SupplyId>(),
+  name: text(LINK_NAME_LETTERS),
+  kind: oneOf(POTENTIALS),
+  volts: says('Against its return; null where nobody has said.', orNull(above(0, 1e6))),
+  current: oneOf(CURRENTS),
+  removed: flag,
+});
+/** A named potential that a wire brings. */
+export type Supply = TypeOf<typeof supplySchema>;
+
+/** What a contact has to carry. */
+export const LOAD_KINDS = ['resistive', 'motor', 'lamp', 'electronics', 'signal'] as const;
+export type LoadKind = (typeof LOAD_KINDS)[number];
+
+export const loadSchema = object({
+  id: id<LoadId>(),
+  name: text(LINK_NAME_LETTERS, 1),
+  kind: oneOf(LOAD_KINDS),
+  amps: orNull(above(0, 10_000)),
+  watts: orNull(above(0, 1e6)),
+  volts: orNull(above(0, 1e6)),
+  current: oneOf(CURRENTS),
+  removed: flag,
+});
+/** What a wire feeds. */
+export type Load = TypeOf<typeof loadSchema>;
+
+export const supplyNamed = defineKind('supply-named', {
+  says: 'a supply of the machine; the newest of each counts',
+  fields: { supply: supplySchema },
+  undo: ['tag', 'verify'],
+  reading: 'extends',
+});
+
+export const loadNamed = defineKind('load-named', {
+  says: 'a load of the machine; the newest of each counts',
+  fields: { load: loadSchema },
+  undo: ['tag', 'verify'],
+  reading: 'extends',
+});

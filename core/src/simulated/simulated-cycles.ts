@@ -1,0 +1,50 @@
+import type { SwitchMap } from '../continuity/index.js';
+import type { SettingId, TerminalId } from '../switch/index.js';
+import { simulatedMeter } from './simulated-meter.js';
+import type { SimulatedSwitch } from './simulated-switch.js';
+import { benchOf } from './story.js';
+
+/** Beyond so many ohms a contact that should be closed did not make. */
+const MISSED_OHMS = 1000;
+
+/** What the meter showed while the handle was worked to and fro. */
+export interface Cycles {
+  /** Cycles, from 1, in which it did not make, and in which it did not open again. */
+  misses: number[];
+  sticks: number[];
+  /** Closed, cycle by cycle. */
+  ohms: number[];
+}
+
+/**
+ * The simulated meter held on a pair while the handle goes away from a setting and back, so many times; the strokes go on from
+ * those that the log tells of. Leads taken off.
+ * @param away where the pair is open; null: only whether it makes is seen
+ * @param before cycles of earlier runs
+ */
+export function simulatedCycles(
+  hidden: SimulatedSwitch,
+  map: SwitchMap,
+  [a, b]: readonly [TerminalId, TerminalId],
+  on: SettingId,
+  away: SettingId | null,
+  cycles: number,
+  before = 0,
+): Cycles {
+  const found: Cycles = { misses: [], sticks: [], ohms: [] };
+  const read = (setting: SettingId, stroke: number): number | null => {
+    const bench = benchOf(map, setting, () => 'ohms');
+    const strokes = (bench.strokes?.() ?? 0) + stroke;
+    const value = simulatedMeter(hidden, { ...bench, strokes: () => strokes }).probe([a], [b]);
+    return value.kind === 'ohms' ? value.ohms : null;
+  };
+  for (let cycle = 1; cycle <= cycles; cycle += 1) {
+    const stroke = 2 * (before + cycle);
+    const closed = read(on, stroke);
+    if (closed === null || closed > MISSED_OHMS) found.misses.push(cycle);
+    else found.ohms.push(Math.max(0, Number((closed - hidden.meter.leadOhms).toFixed(3))));
+    const open = away === null ? null : read(away, stroke + 1);
+    if (open !== null && open < MISSED_OHMS) found.sticks.push(cycle);
+  }
+  return found;
+}

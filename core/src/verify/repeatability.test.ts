@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { deriveMap, type SwitchMap } from '../continuity/index.js';
+import type { Deed, RepeatRun } from '../log/index.js';
+import { partitionFromGroups } from '../partition/index.js';
+import type { SettingId, TerminalId } from '../switch/index.js';
+import { bench, mapHidden } from '../testing/generated.js';
+import { repeatedOf, repeatStanding, upperBound } from './repeatability.js';
+import { verdictOf } from './verdict.js';
+
+describe('the upper bound of a rate', () => {
+  // With none of n the bound is 1 - 0.05^(1/n) in closed form; tables of exact binomial limits give the others.
+  it.each([
+    [0, 20, 0.1391],
+    [0, 59, 0.0495],
+    [2, 20, 0.2826],
+    [1, 10, 0.3942],
+    [5, 5, 1],
+  ])('%i of %i: below %f (exact binomial, 95 %%, one-sided)', (misses, trials, bound) => {
+    expect(upperBound(misses, trials)).toBeCloseTo(bound, 4);
+  });
+
+  it('is the closed form wherever nothing was missed', () => {
+    for (const trials of [1, 3, 20, 59, 300, 10_000])
+      expect(upperBound(0, trials)).toBeCloseTo(1 - 0.05 ** (1 / trials), 10);
+  });
+
+  it('refuses what cannot be', () => {
+    expect(() => upperBound(0, 0)).toThrow(RangeError);
+    expect(() => upperBound(3, 2)).toThrow(RangeError);
+  });
+});
+
+/** An on-off, mapped, and what was done with it afterwards. */
+function onOff(deedsOf: (run: (misses: number[], cycles?: number) => Deed) => Deed[]): SwitchMap {
+  const on = bench(2, 2);
+  mapHidden(
+    [[], [[0, 1]]].map((groups) => partitionFromGroups(2, groups)),
+    on,
+  );
+  const run = (misses: number[], cycles = 20): Deed => ({
+    kind: 'contact-repeated',
+    run: {
+      ...RUN,
+      terminals: on.terminals as [TerminalId, TerminalId],
+      setting: on.settings[1] as SettingId,
+      misses,
+      cycles,
+    },
+  });
+  for (const deed of deedsOf(run)) on.add(deed);
+  return deriveMap(on.events);
+}
+
+const RUN: RepeatRun = {
+  terminals: ['a', 'b'] as never,
+  setting: 'on' as never,
+  cycles: 20,
+  misses: [],
+  sticks: [],
+  dropOuts: 0,
+  ohms: [],
+  under: 'bench',
+};
+
+describe('a contact worked again and again', () => {
+  const sometimes: Deed = { kind: 'symptoms-said', symptoms: ['sometimes'] };
+
+  it('counts a miss once, with what it says of the rate', () => {
+    expect(repeatedOf({ ...RUN, misses: [4, 11], sticks: [11] }).failed).toBe(2);
+    expect(repeatedOf({ ...RUN, ohms: [0.1, 0.1, 0.3, 0.5] }).ohms).toEqual({
+      least: 0.1,
+      most: 0.5,
+      drift: expect.closeTo(0.3, 10) as number,
+    });
+  });
+
+  it('is asked for by name when the complaint says sometimes, and until then nothing passes', () => {
+    const asked = onOff(() => [sometimes]);
+    expect(repeatStanding(asked)).toMatchObject({ wanted: true, failed: false, left: [{ cycles: 0 }] });
+    expect(verdictOf(asked).contacts).toEqual({ outcome: 'not-yet', reasons: ['not-repeated'] });
+    expect(verdictOf(onOff((run) => [sometimes, run([], 19)])).contacts.outcome).toBe('not-yet');
+    expect(verdictOf(onOff((run) => [sometimes, run([])])).contacts.outcome).toBe('pass');
+  });
+
+  it('fails with a miss, whether it was asked for or not, until the switch was worked on', () => {
+    expect(verdictOf(onOff((run) => [run([4, 11])])).contacts).toEqual({
+      outcome: 'fail',
+      reasons: ['missed'],
+    });
+    const cleaned = onOff((run) => [run([4, 11]), { kind: 'worked-on', what: 'cleaned', note: '' }]);
+    expect(repeatStanding(cleaned).failed).toBe(false);
+  });
+});
