@@ -1,5 +1,20 @@
-import { createWriter, lastChange, type Deed, type JobEvent } from '@which-way/core/log';
-import { newIdFrom, seededRandom } from '@which-way/core/switch';
+import {
+  createWriter,
+  lastChange,
+  ORDINARY_METER,
+  type Deed,
+  type JobEvent,
+  type Reading,
+} from '@which-way/core/log';
+import {
+  describeSwitch,
+  newIdFrom,
+  seededRandom,
+  type ActuatorForm,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+} from '@which-way/core/switch';
 import type { Served } from './served.js';
 
 /** Puts a job with these events on the server, as a stated half-way state, and says where it is. */
@@ -30,4 +45,60 @@ export async function seedJob(
   const { refused = [] } = await post(`/api/jobs/${String(id)}/events`, { after: 0, events });
   if (refused.length > 0) throw new Error(JSON.stringify(refused));
   return `/jobs/${String(id)}/map`;
+}
+
+/** A switch as it is seeded: what joins in each position, by label. */
+interface SeededSwitch {
+  labels: string;
+  /** By the name of the position: `LEFT: 1-8 3-4`. */
+  positions: readonly [name: string, joined: string][];
+  form?: ActuatorForm;
+  /** The label of the bush, shaft or can. */
+  frame?: string;
+  /** Pairs that nobody has read: `1-3 at LEFT`. */
+  unread?: readonly string[];
+}
+
+/** The events of a switch that was mapped pair by pair, each pair in each position but for those left unread. */
+export function mappedSwitch(newId: ReturnType<typeof newIdFrom>, of: SeededSwitch): Deed[] {
+  const labels = of.labels.split(' ');
+  const change = describeSwitch(
+    {
+      ...{ terminals: labels.length, positions: of.positions.length, form: of.form ?? 'rotary' },
+      ...{ layout: 'one-row', labels, positionNames: of.positions.map(([name]) => name) },
+    },
+    newId,
+  );
+  const idOf = (label: string) => change.terminals[labels.indexOf(label)]?.id as TerminalId;
+  const readings = of.positions.flatMap(([name, joined], at) => {
+    const nets = joined.split(' ').map((net) => net.split('-'));
+    return labels.flatMap((red, one) =>
+      labels.slice(one + 1).flatMap((black): Reading[] => {
+        if (of.unread?.includes(`${red}-${black} at ${name}`)) return [];
+        const closed = nets.some((net) => net.includes(red) && net.includes(black));
+        const value = closed ? ({ kind: 'ohms', ohms: 0.3 } as const) : ({ kind: 'over' } as const);
+        const setting = change.settings[at]?.id as SettingId;
+        return [{ id: newId<ReadingId>(), setting, red: [idOf(red)], black: [idOf(black)], value }];
+      }),
+    );
+  });
+  const frame = of.frame === undefined ? null : idOf(of.frame);
+  return [
+    { kind: 'restructured', change, basedOn: null },
+    ...(frame
+      ? [
+          {
+            kind: 'restructured' as const,
+            change: { change: 'terminal-role' as const, terminal: frame, role: 'frame' as const },
+            basedOn: null,
+          },
+        ]
+      : []),
+    { kind: 'ends-capped', ends: 'none' },
+    { kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER },
+    ...readings.map((reading): Deed => ({
+      ...{ kind: 'answered', act: 'pair', prompt: null, source: 'typed', inCircuit: false },
+      readings: [reading],
+    })),
+  ];
 }

@@ -232,3 +232,23 @@ export function fanBefore({ actuators }, add) {
     })),
   );
 }
+
+/** A changeover between two lamps, both of which light whatever the lever says. */
+export function launchBefore(change, add) {
+  note(add, {
+    machine: 'Harbour launch, lamps at bow and stern, 12 V',
+    complaint: 'Both lamps burn, whichever way the lever stands.',
+    tried: 'Lever to and fro: no difference.',
+  });
+  add({ kind: 'symptoms-said', symptoms: ['never-off'] });
+}
+
+/** A talk switch that does not always talk. */
+export function megaphoneBefore(change, add) {
+  note(add, {
+    machine: 'Megaphone of the rowing coach, 12 V',
+    complaint: 'It cuts out now and then: slide it again and it talks.',
+    tried: 'Worked it a dozen times at the counter, it was dead once.',
+  });
+  add({ kind: 'symptoms-said', symptoms: ['sometimes'] });
+}

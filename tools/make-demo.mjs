@@ -1,14 +1,21 @@
 // Writes the demo files in demo/ from the invented scenario below. Run after `npm run build`; the result is committed.
 import { writeFileSync } from 'node:fs';
 import { createMapper } from '@which-way/core/continuity';
-import { patternOfKnown } from '@which-way/core/partition';
+import { partitionFromGroups, patternOfKnown } from '@which-way/core/partition';
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
 import { simulateKnown, truthfulValues } from '@which-way/core/simulated';
 import { createWriter, lastChange, ORDINARY_METER } from '@which-way/core/log';
 import { describeSwitch, seededRandom } from '@which-way/core/switch';
-import { lineUp } from '@which-way/core/verify';
+import { lineUp, readExpected } from '@which-way/core/verify';
 import { known, newId, parts } from './demo-library.mjs';
-import { fanBefore, kilnBefore, pumpBefore, radioBefore } from './demo-notebooks.mjs';
+import {
+  fanBefore,
+  kilnBefore,
+  launchBefore,
+  megaphoneBefore,
+  pumpBefore,
+  radioBefore,
+} from './demo-notebooks.mjs';
 
 /** A job that was mapped truthfully, up to a number of acts. */
 function mappedJob({
@@ -170,6 +177,47 @@ practice.events.push(
   }),
 );
 jobs.push(practice);
+
+const nets = (size, ...groups) => groups.map((joined) => partitionFromGroups(size, joined));
+const plainSwitch = (terminals, names) => ({
+  terminals: terminals.split(' '),
+  positions: names.map((name) => ({ name, rests: 'maintained', joined: [] })),
+});
+const asTyped = (text) => (map, add) => {
+  const read = readExpected(text, map.structure, (at) => map.structure.actuators[0].positions[at].name);
+  if (!read.ok) throw new Error(JSON.stringify(read.trouble));
+  add({ kind: 'expected', table: read.table });
+};
+jobs.push(
+  mappedJob({
+    title: 'Harbour launch, bow or stern lamp',
+    place: 'the boat club',
+    like: plainSwitch('1 2 3', ['BOW', 'STERN']),
+    hidden: nets(3, [[0, 1, 2]], [[0, 1, 2]]),
+    layout: 'one-row',
+    form: 'toggle',
+    day: 23,
+    before: launchBefore,
+    after: asTyped('BOW: 2-1; STERN: 2-3'),
+  }),
+  mappedJob({
+    title: 'Coach’s megaphone, talk switch',
+    place: 'the rowing club',
+    like: plainSwitch('1 2', ['OFF', 'TALK']),
+    hidden: nets(2, [], [[0, 1]]),
+    layout: 'one-row',
+    form: 'slide',
+    day: 24,
+    before: megaphoneBefore,
+    after: (map, add) => {
+      asTyped('OFF: -; TALK: 1-2')(map, add);
+      const [, talk] = map.structure.settings;
+      const [one, two] = map.structure.terminals;
+      const run = { terminals: [one.id, two.id], setting: talk.id, cycles: 20, misses: [7, 16], sticks: [] };
+      add({ kind: 'contact-repeated', run: { ...run, dropOuts: 0, ohms: [], under: 'bench' } });
+    },
+  }),
+);
 
 const write = (name, file) =>
   writeFileSync(

@@ -48,6 +48,7 @@ export function ordinaryWords(kind: keyof typeof KINDS, poles: number, ways: num
 
 /** What a recognised switch is called. */
 export function recognisedWords({ of, name }: Recognised): string {
+  if (of.kind === 'expected') return 'what it should be';
   return of.kind === 'library' ? name : ordinaryWords(of.switch, of.poles, of.ways);
 }
 

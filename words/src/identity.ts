@@ -50,9 +50,27 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
   if (whole !== null) return capital(WHOLE_WORDS[whole]);
   if (form === 'key-bank' && groups.length === 1 && groups[0]?.kind.kind === 'selector')
     return `Interlocked bank of ${groups[0].kind.ways} keys${commonWords(structure, groups[0])}`;
+  return groupsWords(structure, groups);
+}
+
+function groupsWords(structure: Structure, groups: readonly SamePoles[]): string {
   return groups
-    .map((group) => `${group.poles.length}-pole ${poleWords(group.kind)}${commonWords(structure, group)}`)
+    .map(
+      (group) =>
+        sharedWords(structure, group) ??
+        `${group.poles.length}-pole ${poleWords(group.kind)}${commonWords(structure, group)}`,
+    )
     .join('; ');
+}
+
+/** One pole of no named kind whose moving contacts share throws: that is what it is. */
+function sharedWords(structure: Structure, { kind, poles: [pole, ...more] }: SamePoles): string | null {
+  if (kind.kind !== 'cam' || !pole || more.length > 0 || pole.moving.length < 2) return null;
+  const throws = pole.moving.flatMap((moving) => moving.throws);
+  const shared = [...new Set(throws.filter((one, at) => throws.indexOf(one) !== at))];
+  if (shared.length === 0) return null;
+  const commons = pole.moving.map(({ common }) => common);
+  return `1 pole with ${pole.moving.length} moving contacts, ${terminalList(structure, commons)}, that share ${terminalList(structure, shared)}`;
 }
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

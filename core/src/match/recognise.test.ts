@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { deriveMap } from '../continuity/index.js';
-import { ordinarySwitches, relabel } from '../partition/index.js';
+import { deriveMap, type SwitchMap } from '../continuity/index.js';
+import { blocks, ordinarySwitches, partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
 import { agrees, fieldOf } from '../planner/index.js';
-import { PLAIN_APPROACH } from '../log/index.js';
-import { seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
+import { PLAIN_APPROACH, type ExpectedTable } from '../log/index.js';
+import { seededRandom, shuffled, type KnownSwitch, type TerminalId } from '../switch/index.js';
+import { knownPattern } from '../table/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
 import { recognise } from './recognise.js';
 
@@ -86,5 +87,39 @@ describe('what a switch looks like', () => {
     ] as const)
       on.read(1, a, b, OPEN);
     expect(recognise(deriveMap(on.events), [entry]).map(({ name }) => name)).not.toContain('Odd one');
+  });
+});
+
+describe('a table that it should follow', () => {
+  const mapped = (hidden: Pattern, expected: Pattern | null) => {
+    const on = bench(8, 4, 3);
+    if (expected) {
+      const table: ExpectedTable = {
+        source: { kind: 'text' },
+        settings: on.settings.map((setting, at) => ({
+          setting,
+          joined: blocks(expected[at] as Pattern[number]).map((net) =>
+            net.map((place) => on.terminals[place] as TerminalId),
+          ),
+          unsaid: [],
+        })),
+      };
+      on.add({ kind: 'expected', table });
+      on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
+    }
+    let last: SwitchMap | null = null;
+    const outlook = { get hypotheses() { return last ? recognise(last, []) : []; } }; // prettier-ignore
+    return mapHidden(hidden, on, { outlook, onPrompt: (map) => (last = map) });
+  };
+  const SELECTOR = [1, 2, 3, 4].map((way) => partitionFromGroups(8, [[0, way], [5, 6]])); // prettier-ignore
+
+  it('is proved with fewer readings than mapping anew, and a switch that differs is mapped all the same', () => {
+    const [proved, anew] = [mapped(SELECTOR, SELECTOR), mapped(SELECTOR, null)];
+    expect(proved.map.complete && anew.map.complete).toBe(true);
+    expect(proved.readings).toBeLessThan(anew.readings);
+    const other = SELECTOR.toReversed();
+    const differs = mapped(other, SELECTOR);
+    expect(differs.map.complete).toBe(true);
+    expect(knownPattern(differs.map)).toEqual(other);
   });
 });

@@ -2,10 +2,13 @@ import { factAt, type SwitchMap } from '../continuity/index.js';
 import { ordinarySwitches, patternOfKnown, type Partition, type Pattern } from '../partition/index.js';
 import type { Hypothesis } from '../planner/index.js';
 import type { EntryId, KnownSwitch } from '../switch/index.js';
+import { expectedPattern } from '../verify/index.js';
 
 /** What a switch looks like so far: its pattern laid over the terminals, and whose pattern that is. */
 export interface Recognised extends Hypothesis {
   of:
+    /** What it should be, as it was said for this job. */
+    | { kind: 'expected' }
     | { kind: 'library'; entry: EntryId }
     | {
         kind: 'ordinary';
@@ -23,7 +26,8 @@ const MOST_NODES = 3000;
 /**
  * What the switch may be, of the library and the ordinary kinds: each with one way in which its terminals fit all that is
  * known so far, the likeliest kinds first. A supposition to plan with, never a result. Only where the list of positions is
- * closed and the candidate has as many, and as many terminals as join something or may.
+ * closed and the candidate has as many, and as many terminals as join something or may. Where a table that it should follow
+ * agrees with all that is known, that is proved first, alone.
  */
 export function recognise(map: SwitchMap, library: readonly KnownSwitch[], most = 3): Recognised[] {
   const { structure, contacts } = map;
@@ -31,6 +35,9 @@ export function recognise(map: SwitchMap, library: readonly KnownSwitch[], most 
   const closed = structure.actuators.every((actuator) => actuator.closed !== null);
   if (!closed || settings.length < 2) return [];
   const known = knownSoFar(map);
+  const expected = expectedPattern(map);
+  if (expected && showsSo(known, expected.pattern, contacts))
+    return [{ name: '', of: { kind: 'expected' }, pattern: expected.pattern }];
   const joins = known.pairs.filter(({ joined }) => joined.size > 0).length;
   if (joins < ENOUGH_JOINS) return [];
   const found: Recognised[] = [];
@@ -93,6 +100,15 @@ function knownSoFar(map: SwitchMap): KnownSoFar {
     });
   });
   return { pairs };
+}
+
+/** Whether a pattern over the terminals themselves agrees with every known fact. */
+function showsSo({ pairs }: KnownSoFar, pattern: Pattern, contacts: readonly number[]): boolean {
+  return pairs.every(({ a, b, joined, apart }) => {
+    const together = (setting: number) =>
+      pattern[setting]?.[contacts[a] as number] === pattern[setting]?.[contacts[b] as number];
+    return [...joined].every(together) && ![...apart].some(together);
+  });
 }
 
 /**

@@ -3,8 +3,10 @@ export { isomorphism } from './isomorphism.js';
 export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from './identity.js';
 export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
+export { asKnownSwitch } from './as-known.js';
 export { knownPattern } from './known-pattern.js';
 export {
+  ohmsByCell,
   settledCount,
   truthTable,
   type Cell,

@@ -90,7 +90,8 @@ function cellOf(
   };
 }
 
-function ohmsByCell(map: SwitchMap): Map<string, NonNullable<Cell['reading']>> {
+/** The newest ohms reading across each pair alone, in each setting, by `setting place place`, the smaller place first. */
+export function ohmsByCell(map: SwitchMap): Map<string, NonNullable<Cell['reading']>> {
   const place = new Map(map.structure.terminals.map(({ id }, index) => [id, index]));
   const cells = new Map<string, NonNullable<Cell['reading']>>();
   for (const { reading, standing, evidence } of map.tape) {

@@ -34,10 +34,9 @@ export function readExpected(
     const colon = line.lastIndexOf(':');
     if (colon < 0) return trouble('no-colon', line);
     const name = line.slice(0, colon).trim();
-    const place = structure.settings.findIndex(
-      (_, at) => nameOf(at).toLowerCase() === name.toLowerCase() || String(at + 1) === name,
-    );
-    const setting = structure.settings[place];
+    const named = structure.settings.find((_, at) => nameOf(at).toLowerCase() === name.toLowerCase());
+    // A position that is called 1 may be the second: its name comes before its number.
+    const setting = named ?? structure.settings.find((_, at) => String(at + 1) === name);
     if (!setting) return trouble('no-such-position', name);
     if (settings.some((one) => one.setting === setting.id)) return trouble('position-twice', name);
     const joined: TerminalId[][] = [];

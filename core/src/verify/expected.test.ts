@@ -40,6 +40,12 @@ describe('an expected table as text', () => {
     });
   });
 
+  it('takes a name before a number: a position that is called 1 may be the second', () => {
+    const { map } = mapped(KEYS);
+    const read = readExpected('1: 1-2', map.structure, (at) => ['OFF', '1', '2', '3'][at] ?? '');
+    expect(read.ok && read.table.settings[0]?.setting).toBe(map.structure.settings[1]?.id);
+  });
+
   it.each([
     ['OFF 1-2', 'no-colon', 1, 'OFF 1-2'],
     ['OFF: -\nLEFT: 1-2', 'no-such-position', 2, 'LEFT'],

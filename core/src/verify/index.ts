@@ -25,3 +25,12 @@ export {
   type RepeatDue,
 } from './repeatability.js';
 export { CYCLING_KEYS, cycleAt, cyclingStep, endedRun, type Cycling, type CyclingAct } from './cycling.js';
+export {
+  compareBeside,
+  expectedFromJob,
+  layBeside,
+  type BesideCell,
+  type BesideComparison,
+  type LaidBeside,
+} from './beside.js';
+export { expectedOf, expectedPattern } from './expected-pattern.js';

@@ -1,4 +1,5 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { JobId } from '@which-way/core/switch';
 import { api } from './client.js';
 
 /** Names of what is asked of the server and kept for a while; a longer name begins with the one that covers it. */
@@ -18,6 +19,8 @@ export const questions = {
   works: () => queryOptions({ queryKey: KEYS.works, queryFn: api.works }),
   health: () => queryOptions({ queryKey: KEYS.health, queryFn: api.health }),
   shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
+  jobEvents: (id: JobId) =>
+    queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
   library: (search: string, size: number) =>
     queryOptions({
       queryKey: ['library', search, size],

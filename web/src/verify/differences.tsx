@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ComparedCell, Comparison } from '@which-way/core/verify';
-import { settingName, terminalName } from '@which-way/words/terminals';
+import { differenceWords } from '@which-way/words/difference';
+import { settingName } from '@which-way/words/terminals';
 import { Notice } from '../shared/controls/notice.js';
 
 /** More differences than this are folded: what explains them stands above. */
@@ -60,17 +61,4 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
       )}
     </>
   );
-}
-
-/** One difference as a sentence. */
-export function differenceWords(
-  { structure }: SwitchMap,
-  { setting, terminals, verdict, fact }: ComparedCell,
-): string {
-  const [a, b] = terminals.map((id) => terminalName(structure, id));
-  const where = `At ${settingName(structure, setting)}`;
-  const how = fact.byTone ? (fact.joined ? ', by tone' : ', by a silent beeper') : '';
-  return verdict === 'missing'
-    ? `${where}, ${a} and ${b} should join and are apart (${fact.state}${how}).`
-    : `${where}, ${a} and ${b} should be apart and join (${fact.state}${how}).`;
 }

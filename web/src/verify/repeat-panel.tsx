@@ -33,7 +33,7 @@ export function RepeatPanel({ map }: { map: SwitchMap }) {
   return (
     <details
       className="border-t border-line pt-2"
-      open={wanted || undefined}
+      open={standing.wanted || runs.length > 0 || undefined}
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
     >
       <summary className="min-h-12 cursor-pointer py-2 font-bold">

@@ -15,6 +15,7 @@ import { SeenOfSwitch } from './seen-of-switch.js';
 import { ToBeShown } from './to-be-shown.js';
 import { Leaks } from './leaks.js';
 import { BeforeAfter } from './before-after.js';
+import { BesidePanel } from './beside/beside-panel.js';
 import { ContactsPanel } from './contacts-panel.js';
 import { InsulationPanel, MechanicsPanel } from './insulation-and-mechanics.js';
 import { RepeatPanel } from './repeat-panel.js';
@@ -75,6 +76,7 @@ export function VerifyPage() {
         {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
         {comparison && <Differences map={map} comparison={comparison} />}
         <BeforeAfter map={map} />
+        <BesidePanel map={map} />
         <ContactsPanel map={map} />
         <RepeatPanel map={map} />
         <InsulationPanel map={map} />

@@ -1,0 +1,132 @@
+import { Bench } from '../at-the-bench.js';
+import { mappedSwitch, seedJob } from '../seeded-job.js';
+import { expect, test } from '../served.js';
+
+test('what it is and what is wrong: shared throws, a bridge, one detent off, a leak to the frame', async ({
+  page,
+  served,
+}) => {
+  const bench = new Bench(page);
+  const open = async (title: string, ...[of]: [Parameters<typeof mappedSwitch>[1]]) => {
+    await page.goto(await seedJob(served, title, (newId) => mappedSwitch(newId, of)));
+    await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
+  };
+  const expected = async (text: string) => {
+    await bench.go('Verify');
+    await page.getByLabel('As the diagram says, a position a line').fill(text);
+    await page.getByRole('button', { name: 'Take it' }).click();
+  };
+  const likeliest = page.getByRole('region', { name: 'Likeliest' });
+
+  // Two moving contacts of one pole share a throw: 7 goes to 6 or 8, 5 goes to 6 or 4.
+  await open('Eight lugs', {
+    labels: '1 2 3 4 5 6 7 8',
+    positions: [
+      ['LEFT', '7-6 5-4 1-2'],
+      ['CENTRE', ''],
+      ['RIGHT', '7-8 5-6 1-3'],
+    ],
+  });
+  await bench.go('Truth table');
+  const words = page.getByRole('region', { name: 'Table' });
+  await expect(words).toContainText('1 pole with 2 moving contacts, 5, 7, that share 6');
+  await expect(words).toContainText('7: 6 at LEFT, nothing at CENTRE, 8 at RIGHT');
+  await expect(words).toContainText('5: 4 at LEFT, nothing at CENTRE, 6 at RIGHT');
+
+  // A changeover whose throws are bridged: asked calmly first, condemned beside what it should do.
+  await open('Bridged changeover', {
+    labels: '1 2 3',
+    positions: [
+      ['BOW', '1-2-3'],
+      ['STERN', '1-2-3'],
+    ],
+    unread: ['2-3 at BOW'],
+  });
+  await bench.go('Truth table');
+  await expect(page.getByRole('region', { name: 'Is that meant?' })).toContainText('Is that meant?');
+  await expected('BOW: 2-1\nSTERN: 2-3');
+  await expect(likeliest).toContainText('1 and 3 are bridged');
+  await expect(page.getByLabel('Differences')).toContainText(
+    'At BOW, 2 and 3 should be apart and join (follows from the readings 2–1 and 1–3).',
+  );
+
+  // Put together one detent off: with the tie that no reading tells, and the reading that would tell the rest.
+  await open('Fan, one detent off', {
+    labels: 'C 1 2 3',
+    positions: [
+      ['OFF', 'C-3'],
+      ['1', ''],
+      ['2', 'C-1'],
+      ['3', 'C-2'],
+    ],
+    unread: ['C-2 at 3', 'C-3 at OFF', '1-3 at OFF', '2-3 at OFF'],
+  });
+  await expected('OFF: -\n1: C-1\n2: C-2\n3: C-3');
+  await expect(likeliest).toContainText('one detent off');
+  const telling = likeliest.getByRole('button', { name: /it tells most/ });
+  const asked = /Read (\S+)–(\S+) at (\S+):/.exec((await telling.textContent()) ?? '') ?? [];
+  await telling.click();
+  await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
+  await expect(bench.prompt).toHaveText(`Red to ${asked[1]}, black to ${asked[2]}`);
+
+  // A terminal that joins the frame is a hazard, whatever the pattern says.
+  await open('Leak', { labels: '1 2 F', frame: 'F', positions: [['OFF', '2-F'], ['ON', '1-2-F']] }); // prettier-ignore
+  await expected('OFF: -\nON: 1-2');
+  await expect(page.getByTestId('verdict')).toHaveText('Failed');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('joins the frame: a hazard');
+});
+
+test('it fails sometimes: twenty strokes with two misses, then the new part measured beside it', async ({
+  page,
+}) => {
+  await page.clock.install();
+  const bench = new Bench(page);
+  const typed = async (text: string) => {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  };
+  const map = async () => {
+    await expect(bench.prompt).toHaveText('Hold the leads together');
+    await typed('0,2');
+    for (let position = 0; position < 2; position += 1) {
+      await expect(bench.prompt).toContainText(/black to 2/i);
+      const small = (await page.getByTestId('prompt-small').textContent()) ?? '';
+      await typed(small.includes('Position 2') ? '0,4' : 'OL');
+      await expect(page.getByTestId('prompt-small')).not.toHaveText(small);
+    }
+    await expect(bench.prompt).toHaveText('The map is complete');
+  };
+  await bench.startReal(2, '2');
+  await page.getByRole('button', { name: 'Ohms', exact: true }).click();
+  await map();
+  await bench.go('Intake');
+  await page
+    .getByRole('region', { name: 'Kind of complaint' })
+    .getByRole('button', { name: /sometimes/i })
+    .click();
+  await bench.go('Verify');
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toContainText('not every contact was worked 20 times');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (const cycle of ['4', '12']) {
+    while ((await page.getByTestId('cycle').textContent()) !== cycle) await page.clock.fastForward(2000);
+    await page.keyboard.press('Space');
+  }
+  await expect(page.getByText('2 missed, 0 stuck, 0 dropped out')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Cycles that it really were').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Runs' })).toContainText(
+    '2 missed of 20, on the bench: the rate is below 28 % (95 %).',
+  );
+  await expect(verdict).toContainText('missed, worked again and again');
+
+  await page.getByText('Beside another switch').click();
+  await page.getByRole('button', { name: 'Measure another beside this one' }).click();
+  await page.getByRole('link', { name: /^Job \d+: The new part beside job/ }).click();
+  await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
+  await map();
+  await bench.go('Verify');
+  await expect(page.getByTestId('beside-count')).toHaveText('No difference, 2 alike.');
+  await expect(page.getByTestId('verdict')).toHaveText('Passed as far as tested');
+});

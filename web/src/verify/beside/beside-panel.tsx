@@ -1,0 +1,168 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { createMapper } from '@which-way/core/continuity';
+import { BESIDE_AS, besideOf, type Beside, type BesideAs } from '@which-way/core/log';
+import { TITLE_LETTERS } from '@which-way/core/schema';
+import { compareBeside, layBeside, type BesideCell } from '@which-way/core/verify';
+import { useQuery } from '@tanstack/react-query';
+import { BESIDE_WORDS, besideCountWords, sideWords } from '@which-way/words/beside';
+import { settingName, terminalName } from '@which-way/words/terminals';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { toldOf } from '../../api/client.js';
+import { questions } from '../../api/questions.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { Choice } from '../../shared/controls/choice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { beginBeside } from './begin-beside.js';
+
+/** Cells shown at once: differences stand first. */
+const MOST_SHOWN = 40;
+
+/** Other switches measured beside this one, cell by cell; and another one in one step. */
+export function BesidePanel({ map }: { map: SwitchMap }) {
+  const beside = besideOf(map.log);
+  return (
+    <details className="border-t border-line pt-2" open={beside.length > 0 || undefined}>
+      <summary className="min-h-12 cursor-pointer py-2 font-bold">Beside another switch</summary>
+      {beside.map((one) => (
+        <Compared key={one.job} map={map} beside={one} />
+      ))}
+      <MeasureAnother map={map} />
+    </details>
+  );
+}
+
+/** Both tables side by side, differences first. */
+function Compared({ map, beside }: { map: SwitchMap; beside: Beside }) {
+  const { data, error } = useQuery(questions.jobEvents(beside.job));
+  const there = useMemo(() => (data ? createMapper()(data.events) : null), [data]);
+  const laid = useMemo(() => (there ? layBeside(map.structure, there.structure) : null), [map, there]);
+  const compared = useMemo(
+    () => (there && laid?.kind === 'laid' ? compareBeside(map, there, laid) : null),
+    [map, there, laid],
+  );
+  const [all, setAll] = useState(false);
+  return (
+    <section aria-label={`Beside ${beside.title}`} className="mb-3">
+      <h3 className="flex flex-wrap items-center gap-x-3 font-bold">
+        {BESIDE_WORDS[beside.as]}:
+        <Link to={`/jobs/${beside.job}`} className="flex min-h-11 items-center underline">
+          {data ? `Job ${data.job.number}: ${data.job.title}` : beside.title}
+        </Link>
+      </h3>
+      {error && <p className="text-brick">{toldOf(error).message} Nothing can be compared.</p>}
+      {laid?.kind === 'cannot' && (
+        <p>
+          It has {laid.needs} {laid.because}, this one {laid.has}: cell by cell they cannot be laid beside
+          each other.
+        </p>
+      )}
+      {compared && laid?.kind === 'laid' && (
+        <>
+          <p className="font-semibold" data-testid="beside-count">
+            {besideCountWords(compared)}
+          </p>
+          {laid.by === 'order' && (
+            <p className="text-quiet">The labels differ: terminals lie by their order. Check that 1 is 1.</p>
+          )}
+          <Cells map={map} cells={all ? compared.cells : compared.cells.slice(0, MOST_SHOWN)} />
+          {compared.cells.length > MOST_SHOWN && !all && (
+            <PlainButton look="quiet" onClick={() => setAll(true)}>
+              All {compared.cells.length}
+            </PlainButton>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function Cells({ map: { structure }, cells }: { map: SwitchMap; cells: readonly BesideCell[] }) {
+  if (cells.length === 0) return null;
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr>
+          <th>Pair</th>
+          <th>This one</th>
+          <th>The other</th>
+        </tr>
+      </thead>
+      <tbody>
+        {cells.map(({ setting, terminals, here, there, differs }) => (
+          <tr
+            key={`${setting} ${terminals.join()}`}
+            className={`border-t border-line ${differs === 'joins' || differs === 'ohms' ? 'font-bold' : ''}`}
+          >
+            <td>
+              {terminals.map((id) => terminalName(structure, id)).join('–')} at{' '}
+              {settingName(structure, setting)}
+            </td>
+            <td>{sideWords(here)}</td>
+            <td>{sideWords(there)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const BEGUN_AS: readonly BesideAs[] = ['new-part', 'good-one', 'same-earlier'];
+
+/** Another switch is always another job: described alike, its prompts set to prove this one's map. */
+function MeasureAnother({ map }: { map: SwitchMap }) {
+  const job = useJobState((state) => state.job);
+  const session = useSession();
+  const [as, setAs] = useState<BesideAs>('new-part');
+  const [title, setTitle] = useState('');
+  const [busy, setBusy] = useState(false);
+  if (!job || map.structure.actuators.length !== 1) return null;
+  const begin = async () => {
+    setBusy(true);
+    try {
+      const named = title.trim() || `${BESIDE_WORDS[as]} beside job ${job.number}`;
+      const id = await beginBeside(job, map, named, as);
+      session.emit({ kind: 'put-beside', beside: { job: id, title: named, as } });
+      toast.success(`“${named}” is on the bench as a job of its own.`);
+      setTitle('');
+    } catch (error) {
+      const { message, hint } = toldOf(error);
+      toast.error(`No job was made. ${message}`, { description: hint });
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void begin();
+      }}
+    >
+      <Choice
+        label="What the other one is"
+        shown
+        value={as}
+        options={BESIDE_AS.filter((one) => BEGUN_AS.includes(one)).map((one) => ({
+          value: one,
+          text: BESIDE_WORDS[one],
+        }))}
+        onChoose={setAs}
+      />
+      <label className="grid min-w-48 grow gap-1">
+        Its name, if it has one
+        <input
+          value={title}
+          maxLength={TITLE_LETTERS}
+          onChange={({ target }) => setTitle(target.value)}
+          className="min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-3"
+        />
+      </label>
+      <PlainButton type="submit" disabled={busy}>
+        Measure another beside this one
+      </PlainButton>
+    </form>
+  );
+}
