@@ -1,4 +1,4 @@
-import type { Cause, DiagnosisQuestion, TextTrouble } from '@which-way/core/verify';
+import type { Cause, DiagnosisQuestion, RowsTrouble, TextTrouble } from '@which-way/core/verify';
 import type { Structure } from '@which-way/core/switch';
 import { settingName, terminalList, terminalName } from './terminals.js';
 
@@ -76,5 +76,26 @@ export function textTroubleWords(structure: Structure, { code, line, at }: TextT
       return `${where}there is no terminal “${at}”. Take a label, such as ${label}.`;
     case 'not-a-join':
       return `${where}“${at}” joins nothing. Two labels with a hyphen between them, such as ${label}-…`;
+  }
+}
+
+/** Why rows of a file are no expected table, where, and what would be right. */
+export function rowsTroubleWords(
+  structure: Structure,
+  { code, row, at }: RowsTrouble,
+  firstPosition: string,
+): string {
+  const label = structure.terminals[0]?.label ?? '1';
+  switch (code) {
+    case 'no-head':
+      return `row 1 should name the columns: from, to, ${firstPosition}, and so on; it says “${at}”.`;
+    case 'no-such-position':
+      return `row 1 names no position of this switch, such as ${firstPosition}; it says “${at}”.`;
+    case 'no-such-terminal':
+      return `row ${row}: there is no terminal “${at}”. Take a label, such as ${label}.`;
+    case 'not-a-cell':
+      return `row ${row}: “${at}” is neither closed nor open. Write x or closed, - or open, or leave it empty.`;
+    case 'contradicts':
+      return `column ${at}: a pair that should be open follows from pairs that should be closed.`;
   }
 }

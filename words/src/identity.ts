@@ -50,6 +50,13 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
   if (whole !== null) return capital(WHOLE_WORDS[whole]);
   if (form === 'key-bank' && groups.length === 1 && groups[0]?.kind.kind === 'selector')
     return `Interlocked bank of ${groups[0].kind.ways} keys${commonWords(structure, groups[0])}`;
+  if (identity.parts.length > 1)
+    return `${identity.parts.length} switches on one body: ${identity.parts
+      .map((part) => {
+        const handle = structure.actuators.find(({ id }) => id === part.actuator);
+        return `${handle?.name ?? ''}, ${groupsWords(structure, part.groups)}`;
+      })
+      .join('; ')}`;
   return groupsWords(structure, groups);
 }
 

@@ -1,6 +1,8 @@
 import { isSettled, factAt, type SwitchMap } from '../continuity/index.js';
-import type { ActuatorForm, SettingId, TerminalId } from '../switch/index.js';
-import { freeTerminals, polesWithContacts } from './contacts.js';
+import type { Pattern } from '../partition/index.js';
+import type { ActuatorForm, ActuatorId, SettingId, TerminalId } from '../switch/index.js';
+import { freeTerminals, polesWithContacts, type Pole } from './contacts.js';
+import { independentHandles } from './handles.js';
 import { knownPattern } from './known-pattern.js';
 import { poleKind, sameKind, wholeKind, type PoleKind, type WholeKind } from './kind.js';
 import { movingContacts, type MovingContact } from './moving-contacts.js';
@@ -33,6 +35,8 @@ export interface SwitchIdentity {
   free: TerminalId[];
   settings: number;
   form: ActuatorForm | null;
+  /** Handles that are switches of their own on the same body, each with its kinds; empty where there is one, or they are not. */
+  parts: { actuator: ActuatorId; groups: SamePoles[] }[];
 }
 
 /** What the switch is: named only where every fact that the name rests on is known. */
@@ -56,6 +60,35 @@ export function identify(map: SwitchMap): SwitchIdentity {
   const pattern = known ? requiredPattern(map) : [];
   const contacts = new Set(map.contacts);
   const poles = known ? polesWithContacts(pattern) : [];
+  const groups = groupsOf(pattern, poles, name);
+  return {
+    unknown,
+    disputed,
+    closed: structure.actuators.every(({ closed }) => closed !== null),
+    whole: known
+      ? wholeKind(
+          pattern,
+          poles.flatMap(({ terminals }) => terminals),
+        )
+      : null,
+    groups,
+    parts: known ? partsOf(map, pattern, name) : [],
+    free: known
+      ? freeTerminals(pattern)
+          .filter((place) => contacts.has(place))
+          .map(name)
+      : [],
+    settings: requiredOf(map).length,
+    form: structure.actuators.length === 1 ? (structure.actuators[0]?.form ?? null) : null,
+  };
+}
+
+/** Poles of one and the same kind together, the kind of most poles first. */
+function groupsOf(
+  pattern: Pattern,
+  poles: readonly Pole[],
+  name: (place: number) => TerminalId,
+): SamePoles[] {
   const groups: SamePoles[] = [];
   for (const pole of poles) {
     const kind = poleKind(pattern, pole.terminals);
@@ -69,25 +102,23 @@ export function identify(map: SwitchMap): SwitchIdentity {
     if (same) same.poles.push(entry);
     else groups.push({ kind, poles: [entry] });
   }
-  return {
-    unknown,
-    disputed,
-    closed: structure.actuators.every(({ closed }) => closed !== null),
-    whole: known
-      ? wholeKind(
-          pattern,
-          poles.flatMap(({ terminals }) => terminals),
-        )
-      : null,
-    groups: groups.toSorted((one, other) => other.poles.length - one.poles.length),
-    free: known
-      ? freeTerminals(pattern)
-          .filter((place) => contacts.has(place))
-          .map(name)
-      : [],
-    settings: requiredOf(map).length,
-    form: structure.actuators.length === 1 ? (structure.actuators[0]?.form ?? null) : null,
-  };
+  return groups.toSorted((one, other) => other.poles.length - one.poles.length);
+}
+
+/** What each independent handle is by itself: its poles in its own positions. */
+function partsOf(
+  map: SwitchMap,
+  pattern: Pattern,
+  name: (place: number) => TerminalId,
+): SwitchIdentity['parts'] {
+  const required = map.structure.settings.filter(({ need }) => need === 'required').map(({ id }) => id);
+  return (independentHandles(map) ?? []).map(({ actuator, terminals, settings }) => {
+    const own = new Set(terminals);
+    const alone: Pattern = settings.map((id) =>
+      (pattern[required.indexOf(id)] ?? []).map((root, place) => (own.has(place) ? root : place)),
+    );
+    return { actuator, groups: groupsOf(alone, polesWithContacts(alone), name) };
+  });
 }
 
 const named = (

@@ -4,10 +4,15 @@ export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from '
 export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
 export { asKnownSwitch } from './as-known.js';
+export { betweenThrows, type BetweenThrows } from './between.js';
+export { independentHandles, type HandlePart } from './handles.js';
+export { pairTable, type PairTable } from './pair-table.js';
+export { compareSettings, equalSettings, type SettingsCompared } from './settings-compared.js';
 export { knownPattern } from './known-pattern.js';
 export {
   ohmsByCell,
   settledCount,
+  spreadOf,
   truthTable,
   type Cell,
   type Row,

@@ -3,6 +3,7 @@ import { factAt, isSettled, type Fact, type Settled, type SwitchMap } from '../c
 import type { Quantity } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { freeTerminals, polesWithContacts, type Contact } from './contacts.js';
+import { movingContacts } from './moving-contacts.js';
 
 /** One cell: whether a contact is closed in a setting, how that is known, and the ohms last read across it. */
 export interface Cell {
@@ -15,6 +16,8 @@ export interface Cell {
 
 export interface Row {
   contact: Contact;
+  /** The moving contact that it is a throw of; null where the row is only a pair. */
+  moving: TerminalId | null;
   terminals: [TerminalId, TerminalId];
   cells: Cell[];
 }
@@ -52,20 +55,20 @@ function workOut(map: SwitchMap): TruthTable {
   const pattern = knownPattern(map);
   const name = (place: number) => ids[place] as TerminalId;
   const readings = ohmsByCell(map);
-  const row = (contact: Contact): Row => ({
-    contact,
-    terminals: [name(contact[0]), name(contact[1])],
-    cells: [...map.settings.values()].map(({ settled }) => cellOf(settled, contact, readings)),
-  });
+  const row = (contact: Contact): Row => rowOf(map, contact, readings);
   const found = polesWithContacts(pattern);
   const rowed = new Set(found.flatMap(({ contacts }) => contacts.map(String)));
   const contactPlaces = new Set(map.contacts);
   return {
     settings: [...map.settings.keys()],
-    poles: found.map(({ terminals, common, contacts }) => ({
-      terminals: terminals.map(name),
-      common: common === null ? null : name(common),
-      rows: contacts.map(row),
+    poles: found.map((pole) => ({
+      terminals: pole.terminals.map(name),
+      common: pole.common === null ? null : name(pole.common),
+      rows: movingContacts(pattern, pole).flatMap(({ common, throws }) =>
+        throws
+          .map((end): Contact => (end < common ? [end, common] : [common, end]))
+          .map((contact) => ({ ...row(contact), moving: name(common) })),
+      ),
     })),
     uncertain: uncertainPairs(map)
       .filter((contact) => !rowed.has(String(contact)))
@@ -75,6 +78,26 @@ function workOut(map: SwitchMap): TruthTable {
       .map(name),
     complete: map.complete,
   };
+}
+
+/** A pair with what is known of it in every setting. */
+export function rowOf(map: SwitchMap, contact: Contact, readings: ReturnType<typeof ohmsByCell>): Row {
+  const [a, b] = contact.map((place) => map.structure.terminals[place]?.id as TerminalId);
+  return {
+    contact,
+    moving: null,
+    terminals: [a as TerminalId, b as TerminalId],
+    cells: [...map.settings.values()].map(({ settled }) => cellOf(settled, contact, readings)),
+  };
+}
+
+/** The least and the most ohms that a row was read with where it is closed; null where it was not read in ohms. */
+export function spreadOf({ cells }: Row): { least: Quantity; most: Quantity } | null {
+  const read = cells
+    .flatMap(({ fact, reading }) => (fact.joined && reading ? [reading.quantity] : []))
+    .toSorted((one, other) => one.ohms - other.ohms);
+  const [least, most] = [read[0], read.at(-1)];
+  return least && most ? { least, most } : null;
 }
 
 function cellOf(

@@ -34,3 +34,4 @@ export {
   type LaidBeside,
 } from './beside.js';
 export { expectedOf, expectedPattern } from './expected-pattern.js';
+export { readExpectedRows, type RowsTrouble } from './expected-rows.js';

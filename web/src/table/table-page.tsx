@@ -1,32 +1,25 @@
 import { isRechecked } from '@which-way/core/planner';
 import { settledCount, truthTable, type TruthTable } from '@which-way/core/table';
-import type { Layout, SettingId } from '@which-way/core/switch';
-import { Download, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
-import { linksOf } from '../map/board/map-drawing.js';
-import { photoOfLayout } from '../photos/photo-url.js';
 import { ACTS_OF } from '@which-way/core/log';
 import { UndoButtons } from '../shared/frame/sub-nav.js';
 import { Identity } from './identity.js';
+import { BetweenPanel } from './between-panel.js';
 import { OddPanel } from './odd-panel.js';
+import { Pictures } from './pictures.js';
+import { TableOrPairs } from './table-or-pairs.js';
+import { TakeAway } from './take-away.js';
 import { CellKey } from '../shared/facts/fact-cell.js';
 import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { Notice } from '../shared/controls/notice.js';
-import { SideSwitch } from '../shared/drawings/side-switch.js';
-import { StrandSample } from '../shared/drawings/strand-sample.js';
-import { strandOf } from '@which-way/drawing/strand';
-import { SwitchDrawing } from '../shared/drawings/switch-drawing.js';
-import { TableGrid } from '../shared/facts/table-grid.js';
-import { SIDE_WORDS, useViewSide } from '../shared/drawings/view-side.js';
-import { settingName, terminalList } from '@which-way/words/terminals';
+import { terminalList } from '@which-way/words/terminals';
 import { patternWords } from '@which-way/words/patterns';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {
   const map = useJobState((state) => state.map);
-  const job = useJobState((state) => state.job);
   const [inspected, setInspected] = useState<Inspected | null>(null);
   const table = truthTable(map);
   const count = settledCount(map);
@@ -50,10 +43,10 @@ export function TablePage() {
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
           <UndoButtons acts={ACTS_OF.table} />
-          <Exports job={job?.id ?? null} />
+          <TakeAway />
         </div>
         <Standing table={table} count={count} />
-        <TableGrid table={table} structure={map.structure} onPick={setInspected} large />
+        <TableOrPairs map={map} table={table} onPick={setInspected} />
         {!table.complete && table.joinsNothing.length > 0 && (
           <p className="mt-2">
             Join nothing as far as is known:{' '}
@@ -62,26 +55,14 @@ export function TablePage() {
         )}
       </section>
       <section aria-label="Pictures" className="flex min-w-0 flex-col gap-2">
-        <div className="no-print -my-1 -ml-3">
-          <SideSwitch />
-        </div>
-        <ul className={`grid gap-x-5 gap-y-2 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
-          {table.settings.map((setting, index) => (
-            <SettingPicture
-              key={setting}
-              setting={setting}
-              index={index}
-              table={table}
-              onPick={setInspected}
-            />
-          ))}
-        </ul>
+        <Pictures map={map} table={table} onPick={setInspected} />
         <OddPanel />
         <ul className="grid gap-1" aria-label="In words">
           {patternWords(map.structure, table).map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </ul>
+        <BetweenPanel map={map} />
         <CellKey />
       </section>
       {inspected && (
@@ -90,22 +71,6 @@ export function TablePage() {
         </div>
       )}
     </main>
-  );
-}
-
-/** The job as a file, and the page on paper. */
-function Exports({ job }: { job: string | null }) {
-  const look =
-    'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
-  return (
-    <div className="flex gap-2">
-      <a href={`/api/jobs/${job}/export`} download className={look}>
-        <Download size={18} aria-hidden="true" /> Save as a file
-      </a>
-      <button type="button" onClick={() => window.print()} className={look}>
-        <Printer size={18} aria-hidden="true" /> Print
-      </button>
-    </div>
   );
 }
 
@@ -123,44 +88,5 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
           ? ' Re-checked: any single wrong reading would have shown.'
           : ' Not re-checked: a single slip would not have shown.')}
     </p>
-  );
-}
-
-/** How many pictures stand side by side; several decks need more of the width. */
-function picturesAcross(layout: Layout, settings: number): string {
-  const tall = settings > 6 ? '[&_svg]:max-h-32' : settings > 2 ? '[&_svg]:max-h-48' : '[&_svg]:max-h-80';
-  if (layout.kind === 'wafers' && layout.decks > 1)
-    return `${settings > 4 ? '[&_svg]:max-h-28' : tall} sm:grid-cols-2`;
-  return `${tall} ${settings > 1 ? 'grid-cols-2' : ''} ${settings > 2 ? 'md:grid-cols-3' : ''} ${settings > 9 ? 'xl:grid-cols-4' : ''}`;
-}
-
-interface SettingPictureProps {
-  setting: SettingId;
-  index: number;
-  table: TruthTable;
-  onPick: (about: Inspected) => void;
-}
-
-function SettingPicture({ setting, index, table, onPick }: SettingPictureProps) {
-  const map = useJobState((state) => state.map);
-  const links = linksOf(map, setting, onPick).filter(({ faint }) => !faint);
-  const name = settingName(map.structure, setting);
-  const { side } = useViewSide();
-  const free = new Set(table.complete ? table.joinsNothing : []);
-  return (
-    <li>
-      <h2 className="flex items-center justify-center gap-3 truncate font-bold">
-        <StrandSample strand={strandOf(index)} />
-        {name}
-      </h2>
-      <SwitchDrawing
-        {...map.structure}
-        side={side}
-        photo={photoOfLayout(map)}
-        links={links}
-        roleOf={(id) => (free.has(id) ? 'free' : 'plain')}
-        caption={`${name}. ${SIDE_WORDS[side]}`}
-      />
-    </li>
   );
 }

@@ -4,15 +4,12 @@ import { blocks } from '@which-way/core/partition';
 import { settledCount, truthTable } from '@which-way/core/table';
 import { colorsOf, type Wire } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
-import pdfMake from 'pdfmake/build/pdfmake';
-import fonts from 'pdfmake/build/vfs_fonts';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { switchPicture } from '@which-way/drawing/switch-picture';
 import { svgText } from '@which-way/drawing/svg-text';
 import { GROUND_WORDS } from '@which-way/words/drawings';
 import { settingName, terminalList, terminalName } from '@which-way/words/terminals';
-
-pdfMake.addVirtualFileSystem(fonts);
+import { savePdf } from '../shared/files/pdf-file.js';
 
 /** Points per millimetre. */
 const MM = 72 / 25.4;
@@ -131,12 +128,8 @@ function swatch(color: string): string {
 const plan = ({ structure }: SwitchMap): string =>
   svgText(switchPicture({ ...structure, links: [] }, 'terminal', { ...GROUND_WORDS, caption: 'The switch' }));
 
-async function save(document: TDocumentDefinitions, name: string): Promise<void> {
-  await pdfMake.createPdf(document).download(name);
-}
-
 export const saveTags = (job: Job, map: SwitchMap, wires: readonly Wire[]): Promise<void> =>
-  save(tagLabels(job, map, wires), `job-${job.number}-wire-tags.pdf`);
+  savePdf(tagLabels(job, map, wires), `job-${job.number}-wire-tags.pdf`);
 
 export const saveSticker = (job: Job, map: SwitchMap, wires: readonly Wire[]): Promise<void> =>
-  save(stickerMap(job, map, wires), `job-${job.number}-map.pdf`);
+  savePdf(stickerMap(job, map, wires), `job-${job.number}-map.pdf`);

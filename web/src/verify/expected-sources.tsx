@@ -4,6 +4,8 @@ import { textTroubleWords } from '@which-way/words/diagnosis';
 import { ordinaryWords } from '@which-way/words/approach';
 import { nameOfSetting } from '@which-way/words/terminals';
 import { useState } from 'react';
+import { FromAFile } from './from-a-file.js';
+import { FromAnotherJob } from './from-another-job.js';
 import { useJobState } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
@@ -43,6 +45,10 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
           }}
         />
       )}
+      <div className="flex flex-wrap items-start gap-3">
+        <FromAnotherJob onSet={onSet} />
+        <FromAFile nameOf={nameOf} onSet={onSet} />
+      </div>
       <form
         className="grid gap-1"
         onSubmit={(event) => {

@@ -1,5 +1,6 @@
 import type { Job } from '@which-way/contract';
 import type { JobEvent } from '@which-way/core/log';
+import { saveText } from '../../shared/files/save-text.js';
 import { newId } from '../new-id.js';
 
 /** Saves a job as this page knows it as a file of the program's own, under a new id: it can be taken in as a job of its own. */
@@ -10,12 +11,7 @@ export function saveAsFile(
   const job = { id: newId(), title, place, outOfMachine, simulation, created };
   const fresh = freshIds(events);
   const file = { format: 'which-way', version: 1, jobs: [{ ...job, events: fresh }], library: [] };
-  const url = URL.createObjectURL(new Blob([JSON.stringify(file)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = 'which-way-job.json';
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  saveText('which-way-job.json', JSON.stringify(file), 'application/json');
 }
 
 /** The same events under new ids of their own, so that they clash with none of a job that is deleted or there. */

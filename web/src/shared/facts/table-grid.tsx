@@ -1,4 +1,4 @@
-import type { Row, TruthTable } from '@which-way/core/table';
+import { spreadOf, type Row, type TablePole, type TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
 import { Fragment, memo } from 'react';
 import { PartLine, usePart } from './part-of-positions.js';
@@ -17,6 +17,8 @@ interface TableGridProps {
   at?: SettingId | null;
   /** Positions side by side; of more a part is shown, and which. */
   most?: number;
+  /** Rows are only pairs: no poles above them. */
+  plain?: boolean;
 }
 
 /** With more contacts than this the rows are lower. */
@@ -30,6 +32,7 @@ export const TableGrid = memo(function TableGrid({
   large = false,
   at = null,
   most = 12,
+  plain = false,
 }: TableGridProps) {
   const { from, to, show } = usePart(table.settings, at, most);
   const shown = table.settings.slice(from, to);
@@ -71,8 +74,8 @@ export const TableGrid = memo(function TableGrid({
         </thead>
         <tbody>
           {table.poles.map((pole, index) => (
-            <Fragment key={pole.terminals[0]}>
-              {(large || table.poles.length > 1) && (
+            <Fragment key={pole.terminals[0] ?? 'pairs'}>
+              {!plain && (large || table.poles.length > 1) && (
                 <tr>
                   <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left">
                     Pole {letter(index)}
@@ -85,8 +88,21 @@ export const TableGrid = memo(function TableGrid({
                   </th>
                 </tr>
               )}
-              {pole.rows.map((one) => (
-                <TableRow key={one.terminals.join()} row={one} {...row} />
+              {pole.rows.map((one, place) => (
+                <Fragment key={one.terminals.join()}>
+                  {large && !plain && beginsMoving(pole, place) && (
+                    <tr>
+                      <th
+                        scope="rowgroup"
+                        colSpan={columns}
+                        className="pb-0.5 text-left text-small font-normal"
+                      >
+                        Moving contact {one.moving && terminalName(structure, one.moving)}
+                      </th>
+                    </tr>
+                  )}
+                  <TableRow row={one} {...row} />
+                </Fragment>
               ))}
             </Fragment>
           ))}
@@ -106,6 +122,12 @@ export const TableGrid = memo(function TableGrid({
   );
 });
 
+/** Whether the rows of another moving contact begin here, in a pole that has several. */
+function beginsMoving({ rows }: TablePole, place: number): boolean {
+  const several = new Set(rows.map(({ moving }) => moving)).size > 1;
+  return several && rows[place]?.moving !== rows[place - 1]?.moving;
+}
+
 /** Poles are lettered. */
 export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
@@ -122,8 +144,7 @@ interface TableRowProps {
 function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProps) {
   const [a, b] = row.terminals;
   const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
-  const read = row.cells.flatMap(({ fact, reading }) => (fact.joined && reading ? [reading.quantity] : []));
-  const worst = read.toSorted((one, other) => other.ohms - one.ohms)[0];
+  const spread = spreadOf(row);
   return (
     <tr>
       <th
@@ -145,7 +166,10 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
       ))}
       {large && (
         <td className="pl-2 text-right font-mono text-small sm:whitespace-nowrap">
-          {worst ? quantity(worst) : ''}
+          {spread && quantity(spread.most)}
+          {spread && spread.most.ohms > spread.least.ohms && (
+            <span className="block text-quiet">from {quantity(spread.least)}</span>
+          )}
         </td>
       )}
     </tr>

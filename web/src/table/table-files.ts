@@ -1,0 +1,79 @@
+import type { Job } from '@which-way/contract';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { tableFile } from '@which-way/core/formats';
+import type { Side } from '@which-way/core/switch';
+import { truthTable } from '@which-way/core/table';
+import { verdictOf } from '@which-way/core/verify';
+import { pictureSheet } from '@which-way/drawing/picture-sheet';
+import { schematicPicture } from '@which-way/drawing/schematic';
+import { schematicOf } from '@which-way/drawing/schematic-of';
+import type { Picture } from '@which-way/drawing/shape';
+import { svgText } from '@which-way/drawing/svg-text';
+import { switchPicture } from '@which-way/drawing/switch-picture';
+import { calledIn } from '@which-way/words/called';
+import { customerWords } from '@which-way/words/customer';
+import { GROUND_WORDS } from '@which-way/words/drawings';
+import { tableRows } from '@which-way/words/table-rows';
+import Papa from 'papaparse';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { linksOf } from '../map/board/map-drawing.js';
+
+/** Pictures of all settings on one sheet. */
+export function settingsSheet(map: SwitchMap, side: Side, caption: string): Picture {
+  const called = calledIn(map.structure);
+  const pictures = [...map.settings.keys()].map((setting) => ({
+    title: called.setting(setting),
+    picture: switchPicture(
+      {
+        ...map.structure,
+        links: linksOf(map, setting, () => undefined).filter(({ faint }) => !faint),
+      },
+      side,
+      { ...GROUND_WORDS, caption: called.setting(setting) },
+    ),
+  }));
+  return pictureSheet(pictures, Math.min(3, pictures.length), caption);
+}
+
+/** The contacts as they stand in the first setting. */
+export const schematicOfFirst = (map: SwitchMap): Picture => {
+  const [first] = map.settings.keys();
+  return schematicPicture(schematicOf(map, first ?? null, calledIn(map.structure)), 'The contacts');
+};
+
+/** The table as CSV; what a spreadsheet would take for a formula is kept as text. */
+export const tableCsv = (map: SwitchMap): string =>
+  Papa.unparse(tableRows(map), { newline: '\r\n', escapeFormulae: true });
+
+/** The table as the project's JSON. */
+export const tableJson = (map: SwitchMap, title: string): string =>
+  `${JSON.stringify(tableFile(map, title, calledIn(map.structure)), null, 1)}\n`;
+
+/** One page: what it is, the table, the pictures, the contacts, in how far it was tested. */
+export function tableDocument(
+  job: Pick<Job, 'number' | 'title'>,
+  map: SwitchMap,
+  side: Side,
+): TDocumentDefinitions {
+  const [head = [], ...rows] = tableRows(map).map((row) => row.filter((_, at) => at < 3 || at % 2 === 1));
+  const body = [head.map((text) => ({ text, bold: true })), ...rows] as Content[][];
+  const table = truthTable(map);
+  return {
+    pageSize: 'A4',
+    pageMargins: [34, 36, 34, 36],
+    info: { title: `Truth table of job ${job.number}` },
+    defaultStyle: { fontSize: 9 },
+    content: [
+      { text: `Job ${job.number}, ${job.title}`, fontSize: 14, bold: true },
+      ...(table.complete
+        ? []
+        : [{ text: 'NOT COMPLETE', bold: true, margin: [0, 4, 0, 0] as [number, number, number, number] }]),
+      { text: customerWords(map, verdictOf(map)), margin: [0, 6, 0, 10] },
+      { table: { headerRows: 1, body }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 12] },
+      { svg: svgText(settingsSheet(map, side, 'All positions')), fit: [527, 360], margin: [0, 0, 0, 12] },
+      ...(table.poles.length > 0
+        ? [{ svg: svgText(schematicOfFirst(map)), fit: [400, 280] as [number, number] }]
+        : []),
+    ],
+  };
+}

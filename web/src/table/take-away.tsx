@@ -1,0 +1,123 @@
+import { svgText } from '@which-way/drawing/svg-text';
+import { customerWords } from '@which-way/words/customer';
+import { verdictOf } from '@which-way/core/verify';
+import { Download, Printer } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useJobState } from '../job/job-context.js';
+import { DialogPanel } from '../shared/controls/dialog-panel.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { useViewSide } from '../shared/drawings/view-side.js';
+import { saveText } from '../shared/files/save-text.js';
+
+const LOOK =
+  'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center px-3 outline-none data-highlighted:bg-ink data-highlighted:text-sheet';
+
+/** What can be taken away of the table: the job, pictures, the table as a file, a paragraph for the owner, paper. */
+export function TakeAway() {
+  const map = useJobState((state) => state.map);
+  const job = useJobState((state) => state.job);
+  const { side } = useViewSide();
+  const [words, setWords] = useState<string | null>(null);
+  if (!job) return null;
+  const name = `job-${job.number}`;
+  const files = () => import('./table-files.js');
+  const save = (make: () => Promise<void>) =>
+    void make().catch(() => toast.error('The file could not be made. Reload the page and try again.'));
+  const choices: [words: string, act: () => void][] = [
+    [
+      'Pictures, SVG',
+      () =>
+        save(async () =>
+          saveText(
+            `${name}-positions.svg`,
+            svgText((await files()).settingsSheet(map, side, job.title)),
+            'image/svg+xml',
+          ),
+        ),
+    ],
+    [
+      'Schematic, SVG',
+      () =>
+        save(async () =>
+          saveText(`${name}-schematic.svg`, svgText((await files()).schematicOfFirst(map)), 'image/svg+xml'),
+        ),
+    ],
+    [
+      'All on paper, PDF',
+      () =>
+        save(async () =>
+          (await import('../shared/files/pdf-file.js')).savePdf(
+            (await files()).tableDocument(job, map, side),
+            `${name}-table.pdf`,
+          ),
+        ),
+    ],
+    [
+      'Table, CSV',
+      () => save(async () => saveText(`${name}-table.csv`, (await files()).tableCsv(map), 'text/csv')),
+    ],
+    [
+      'Table, JSON',
+      () =>
+        save(async () =>
+          saveText(`${name}-table.json`, (await files()).tableJson(map, job.title), 'application/json'),
+        ),
+    ],
+    ['In words for the owner', () => setWords(customerWords(map, verdictOf(map)))],
+  ];
+  return (
+    <div className="flex gap-2">
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className={LOOK}>
+          <Download size={18} aria-hidden="true" /> Take away
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={4}
+            collisionPadding={8}
+            className="z-40 rounded-part border-2 border-ink bg-sheet"
+          >
+            <DropdownMenu.Item asChild>
+              <a href={`/api/jobs/${job.id}/export`} download className={ITEM}>
+                The whole job as a file
+              </a>
+            </DropdownMenu.Item>
+            {choices.map(([text, act]) => (
+              <DropdownMenu.Item key={text} onSelect={act} className={ITEM}>
+                {text}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <button type="button" onClick={() => window.print()} className={LOOK}>
+        <Printer size={18} aria-hidden="true" /> Print
+      </button>
+      <OwnerWords words={words} onClose={() => setWords(null)} />
+    </div>
+  );
+}
+
+/** The paragraph for the owner, to be copied. */
+function OwnerWords({ words, onClose }: { words: string | null; onClose: () => void }) {
+  const copy = async () => {
+    try {
+      // Only at a secure address: over plain http the text is marked, to be copied by hand.
+      await navigator.clipboard.writeText(words ?? '');
+      toast.success('Copied.');
+    } catch {
+      toast.error('This browser copies only at a secure address: mark the words and copy them.');
+    }
+  };
+  return (
+    <DialogPanel open={words !== null} onOpenChange={(open) => !open && onClose()} title="For the owner">
+      <p className="my-3 select-text">{words}</p>
+      <PlainButton onClick={() => void copy()}>Copy it</PlainButton>
+    </DialogPanel>
+  );
+}
