@@ -17,6 +17,7 @@ export type { Passing } from './kinds/judge/between.js';
 export { MOST_CYCLES, REPEATED_UNDER, type RepeatedUnder, type RepeatRun } from './kinds/judge/repeat.js';
 export type { InPlaceTrial } from './kinds/before/in-place.js';
 export {
+  ampsOf,
   LOAD_KINDS,
   POTENTIALS,
   type Load,

@@ -1,5 +1,6 @@
 export { cordLoop } from './cord.js';
 export { expectedOhms, type ExpectedOhms, type Nameplate } from './expected-ohms.js';
+export { inPlaceStanding, ROUNDS_WANTED, type InPlaceStanding } from './in-place.js';
 export { likelihoodOf, type Likelihood } from './likelihood.js';
 export { inSeries } from './link-cost.js';
 export { showsOf, signsOf } from './look.js';

@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { ORDINARY_METER, type ContactLimit, type MeterProfile } from '../log/index.js';
+import {
+  ORDINARY_METER,
+  upgradeEvent,
+  type ContactLimit,
+  type Load,
+  type MeterProfile,
+} from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { bench, OPEN, SOUNDED } from '../testing/generated.js';
-import { differenceUncertainty, judge, judgedContacts } from './fitness.js';
+import { contactLimitOf, differenceUncertainty, judge, judgedContacts } from './fitness.js';
 import { verdictOf } from './verdict.js';
 
 /** The meter of the worked numbers: 0.1 ohm, 0.5 % and 3 digits, its zero at 0.3. */
@@ -64,6 +70,40 @@ function oneContact(shown = 0.4) {
     });
   return { on, a, b, closed, should, verdict: () => verdictOf(deriveMap(on.events)) };
 }
+
+describe('a limit from a load of the job', () => {
+  it('has that load’s figures of today, in amperes or from its watts, and stays as it was when the load is gone', () => {
+    const on = bench(2, 2);
+    const kettle: Load = {
+      ...{ id: on.newId(), name: 'Kettle', kind: 'resistive', amps: null, watts: 2300, volts: 230 },
+      ...{ current: 'AC', removed: false },
+    };
+    on.add({ kind: 'load-named', load: kettle });
+    on.add({
+      kind: 'limit-set',
+      limit: { school: 'load', amps: 1, volts: null, kind: 'motor', current: 'DC', of: kettle.id },
+    });
+    const limit = () => contactLimitOf(deriveMap(on.events));
+    expect(limit()).toMatchObject({ amps: 10, volts: 230, kind: 'resistive', current: 'AC' });
+    on.add({ kind: 'load-named', load: { ...kettle, amps: 12 } });
+    expect(limit()).toMatchObject({ amps: 12 });
+    on.add({ kind: 'load-named', load: { ...kettle, removed: true } });
+    expect(limit()).toMatchObject({ amps: 1, kind: 'motor', current: 'DC' });
+  });
+
+  it('is read from a log of before there were loads, and an expected table from before there was ‘not said’', () => {
+    const old = (what: object) => upgradeEvent({ schema: 1, what });
+    const limit = { school: 'load', amps: 2, volts: null, kind: 'lamp', current: 'AC' };
+    expect(old({ kind: 'limit-set', limit })).toMatchObject({ schema: 2, what: { limit: { of: null } } });
+    const fixed = { school: 'fixed', ohms: 2 };
+    expect(old({ kind: 'limit-set', limit: fixed })).toMatchObject({ schema: 2, what: { limit: fixed } });
+    const table = { source: { kind: 'drawn' }, settings: [{ setting: 's', joined: [] }] };
+    expect(old({ kind: 'expected', table })).toMatchObject({
+      what: { table: { settings: [{ unsaid: [] }] } },
+    });
+    expect(old({ kind: 'expected', table: null })).toMatchObject({ schema: 2, what: { table: null } });
+  });
+});
 
 describe('the verdict', () => {
   it('passes as far as tested with pattern and contacts, and is never a pass without an insulation test', () => {

@@ -1,11 +1,14 @@
 import type { SwitchMap } from '../continuity/index.js';
 import {
+  ampsOf,
   lastCheckedMeter,
   liveEvents,
+  loadsOf,
   newestOf,
   sinceWork,
   type ContactDrop,
   type ContactLimit,
+  type Load,
   type MeterProfile,
 } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
@@ -93,8 +96,18 @@ export function limitOhms(limit: ContactLimit): number | null {
 }
 
 /** The school and limit that were chosen last. */
-export const contactLimitOf = ({ log }: SwitchMap): ContactLimit =>
-  liveEvents(log, 'limit-set').at(-1)?.what.limit ?? PLAIN_LIMIT;
+export function contactLimitOf({ log }: SwitchMap): ContactLimit {
+  const limit = liveEvents(log, 'limit-set').at(-1)?.what.limit ?? PLAIN_LIMIT;
+  return limit.school === 'load' ? asTheLoadIs(limit, loadsOf(log)) : limit;
+}
+
+/** A limit from a load of the job has that load's figures of today; as it was kept where the load is gone or says no amperes. */
+function asTheLoadIs(limit: ContactLimit & { school: 'load' }, loads: readonly Load[]): ContactLimit {
+  const load = loads.find(({ id }) => id === limit.of);
+  const amps = load ? ampsOf(load) : null;
+  if (!load || amps === null) return limit;
+  return { ...limit, amps, volts: load.volts, kind: load.kind, current: load.current };
+}
 
 /** Drops as they were measured since the switch was worked on, the newest of each contact and setting. */
 export function dropsOf({ log }: SwitchMap): ContactDrop[] {

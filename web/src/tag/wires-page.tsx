@@ -10,6 +10,7 @@ import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { terminalName } from '@which-way/words/terminals';
 import { colorWords } from '@which-way/words/wires';
 import { PartsSection } from './parts-section.js';
+import { SuppliesAndLoads } from './supplies-and-loads.js';
 import { TagDrawing } from './tag-drawing.js';
 import { WireForm } from './wire-form.js';
 import { WireCasing } from './wire-casing.js';
@@ -92,6 +93,7 @@ export function WiresPage() {
           <Splices wires={wires} />
         </section>
         <PartsSection parts={parts} ends={ends} onEnds={setEnds} />
+        <SuppliesAndLoads />
         <Prints wires={wires} />
       </div>
     </main>

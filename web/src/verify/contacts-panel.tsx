@@ -5,11 +5,12 @@ import {
   type ContactVerdict,
   type JudgedContact,
 } from '@which-way/core/verify';
-import { LOAD_KINDS, type ContactLimit, type LoadKind } from '@which-way/core/log';
+import { ampsOf, LOAD_KINDS, loadsOf, type ContactLimit, type LoadKind } from '@which-way/core/log';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords, WOULD_TELL } from '@which-way/words/verdict';
 import { lazy, Suspense, useState } from 'react';
-import { useSession } from '../job/job-context.js';
+import { useJobState, useSession } from '../job/job-context.js';
+import { loadWords } from '@which-way/words/supplies-and-loads';
 import { readAmount } from '../shared/controls/amount.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Pick } from '../shared/controls/pick.js';
@@ -131,6 +132,8 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
   const [amps, setAmps] = useState(limit.school === 'load' ? String(limit.amps) : '1');
   const [most, setMost] = useState(limit.school === 'fixed' ? String(limit.ohms) : '1');
   const [kind, setKind] = useState<LoadKind>(limit.school === 'load' ? limit.kind : 'resistive');
+  const log = useJobState((state) => state.map.log);
+  const loads = loadsOf(log).filter((load) => ampsOf(load) !== null);
   const set = (chosen: ContactLimit) => session.emit({ kind: 'limit-set', limit: chosen });
   const [ampsRead, mostRead] = [readAmount(amps, 10_000), readAmount(most)];
   const choose = (school: ContactLimit['school']) => {
@@ -169,7 +172,17 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
           That is no number. Type one such as 0,5 or 10.
         </p>
       )}
-      {limit.school === 'load' && (
+      {limit.school === 'load' && loads.length > 0 && (
+        <Pick
+          quiet
+          label="A load of this job"
+          placeholder="a load of this job"
+          value={limit.of ?? ''}
+          options={loads.map((load) => ({ value: load.id, text: loadWords(load, ampsOf(load)) }))}
+          onPick={(id) => set({ ...limit, of: loads.find((load) => load.id === id)?.id ?? null })}
+        />
+      )}
+      {limit.school === 'load' && limit.of === null && (
         <>
           <label className="flex items-center gap-2">
             <input

@@ -46,6 +46,13 @@ export const loadSchema = object({
 /** What a wire feeds. */
 export type Load = TypeOf<typeof loadSchema>;
 
+/**
+ * What a load takes, in amperes: as typed, else from its watts and volts (P = U I: exact for what only heats, low for a motor,
+ * whose nameplate amperes count). null where neither is said.
+ */
+export const ampsOf = ({ amps, watts, volts }: Load): number | null =>
+  amps ?? (watts !== null && volts !== null ? watts / volts : null);
+
 export const supplyNamed = defineKind('supply-named', {
   says: 'a supply of the machine; the newest of each counts',
   fields: { supply: supplySchema },

@@ -1,0 +1,129 @@
+import { inPlaceOf, loadsOf, partsOf, type InPlaceTrial } from '@which-way/core/log';
+import { inPlaceStanding, ROUNDS_WANTED } from '@which-way/core/path';
+import { POINT_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
+import { IN_PLACE_WORDS } from '@which-way/words/in-place';
+import { PART_WORDS } from '@which-way/words/wires';
+import { terminalName } from '@which-way/words/terminals';
+import { useState } from 'react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { positionNames } from '../safe/handle-positions.js';
+import { useSafety } from '../safe/use-safety.js';
+import { Choice } from '../shared/controls/choice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+const FOUND = [
+  { value: 'open', text: 'open' },
+  { value: 'joined', text: 'joined' },
+] as const;
+type Found = (typeof FOUND)[number]['value'];
+
+/** For those who test before they take out: a pair that parts and joins with the handle, leads unmoved, three times over. */
+export function InPlacePanel() {
+  const log = useJobState((state) => state.map.log);
+  const safe = useSafety();
+  const trials = inPlaceOf(log);
+  const [begun, setBegun] = useState<InPlaceTrial | null>(null);
+  return (
+    <details className="border-t-2 border-line pt-2" open={trials.length > 0 || undefined}>
+      <summary className="min-h-11 cursor-pointer py-2 font-bold">In place, the wires on</summary>
+      <ul className="grid gap-1">
+        {trials.map((trial, at) => (
+          <li key={at} className="border-b border-line py-1">
+            <strong>
+              {trial.between}, {trial.openAt} to {trial.closedAt}, {trial.rounds.length} times:
+            </strong>{' '}
+            {IN_PLACE_WORDS[inPlaceStanding(trial)]}
+            {trial.sharedBy && ` What could share the path: ${trial.sharedBy}.`}
+          </li>
+        ))}
+      </ul>
+      {!safe.open ? (
+        <p>Nothing is read in ohms before it is made safe.</p>
+      ) : begun ? (
+        <Rounds begun={begun} onDone={() => setBegun(null)} />
+      ) : (
+        <Begin onBegin={setBegun} />
+      )}
+    </details>
+  );
+}
+
+/** Between what, and where the handle should part and join it. */
+function Begin({ onBegin }: { onBegin: (trial: InPlaceTrial) => void }) {
+  const map = useJobState((state) => state.map);
+  const names = positionNames(map.structure);
+  const shared = [
+    ...loadsOf(map.log).map(({ name }) => name),
+    ...partsOf(map.log)
+      .filter(({ on }) => on)
+      .map(
+        ({ form, terminals }) =>
+          `${PART_WORDS[form]} on ${terminals.map((id) => terminalName(map.structure, id)).join('–')}`,
+      ),
+  ];
+  const [typed, setTyped] = useState({
+    ...{ between: '', openAt: names[0] ?? 'OFF', closedAt: names[1] ?? 'ON' },
+    sharedBy: shared.join(', ').slice(0, REMARK_LETTERS),
+  });
+  const field = (key: keyof typeof typed, label: string, most: number) => (
+    <label className="grid gap-1">
+      {label}
+      <input
+        value={typed[key]}
+        maxLength={most}
+        onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
+        className="min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2"
+      />
+    </label>
+  );
+  const ready = [typed.between, typed.openAt, typed.closedAt].every((text) => text.trim() !== '');
+  return (
+    <form
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (ready) onBegin({ ...typed, rounds: [] });
+      }}
+    >
+      {field('between', 'Between which two points', POINT_LETTERS)}
+      <div className="grid grid-cols-2 gap-2">
+        {field('openAt', 'It parts at', POINT_LETTERS)}
+        {field('closedAt', 'It joins at', POINT_LETTERS)}
+      </div>
+      {field('sharedBy', 'What else could share the path', REMARK_LETTERS)}
+      <PlainButton type="submit" disabled={!ready}>
+        Begin: leads on, and leave them
+      </PlainButton>
+    </form>
+  );
+}
+
+/** Round by round; kept after the third, so that nothing is kept that says nothing. */
+function Rounds({ begun, onDone }: { begun: InPlaceTrial; onDone: () => void }) {
+  const session = useSession();
+  const [trial, setTrial] = useState(begun);
+  const [open, setOpen] = useState<Found | null>(null);
+  const round = trial.rounds.length + 1;
+  const say = (found: Found) => {
+    if (open === null) return setOpen(found);
+    const rounds = [...trial.rounds, { atOpen: open, atClosed: found }];
+    setOpen(null);
+    if (rounds.length < ROUNDS_WANTED) return setTrial({ ...trial, rounds });
+    session.emit({ kind: 'tried-in-place', trial: { ...trial, rounds } });
+    onDone();
+  };
+  return (
+    <div className="grid gap-2">
+      <p className="text-large font-bold">
+        {round} of {ROUNDS_WANTED}: handle at {open === null ? trial.openAt : trial.closedAt}, {trial.between}{' '}
+        is
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <Choice<Found> label="What the meter says" value={null} options={FOUND} onChoose={say} />
+        <PlainButton look="quiet" onClick={onDone}>
+          Leave it
+        </PlainButton>
+      </div>
+    </div>
+  );
+}
