@@ -12,6 +12,7 @@ build();
 process.stdout.write = write;
 
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
+const { benchDiagnosis } = await import('./bench-diagnosis.mjs');
 const { benchPath } = await import('./bench-path.mjs');
 const { matchPattern } = await import('@which-way/core/match');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
@@ -59,6 +60,8 @@ const note = (area, name, given, unit, target = null, kept = null) => {
 };
 const atMost = (area, name, value, unit, target) =>
   note(area, name, value, unit, `<= ${target}`, value <= target);
+const atLeast = (area, name, value, unit, target) =>
+  note(area, name, value, unit, `>= ${target}`, value >= target);
 const now = () => Number(process.hrtime.bigint()) / 1e6;
 const mean = (values) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const round = (value, digits = 3) => Number(value.toFixed(digits));
@@ -261,6 +264,7 @@ function benchRecheck() {
 benchPlanners({ note, atMost, round }, casesPath);
 benchRecheck();
 benchPath({ note, round });
+benchDiagnosis({ note, atMost, atLeast, round });
 benchContinuity();
 benchMatch();
 benchLoad({ note, atMost });

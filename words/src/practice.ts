@@ -1,4 +1,4 @@
-import type { ContactFault, MeterFaults, SimulatedPart } from '@which-way/core/simulated';
+import type { ContactFault, MeterFaults, Misassembly, SimulatedPart } from '@which-way/core/simulated';
 
 /** Faults of simulated contacts, as they are told afterwards. */
 export const CONTACT_FAULT_WORDS: Record<ContactFault['kind'], string> = {
@@ -27,4 +27,12 @@ export const METER_FAULT_WORDS: Record<keyof MeterFaults, string> = {
   autoOffAfter: 'The meter went to sleep',
   lowBattery: 'The meter’s battery was low',
   slowOverRange: 'The meter was slow to show over range',
+};
+
+/** How a switch was put together wrong; what it should do is then known. */
+export const MISASSEMBLY_WORDS: Record<Misassembly, string> = {
+  shifted: 'Put together one detent off',
+  reversed: 'The positions run the other way round',
+  swapped: 'Two wires are swapped',
+  bridged: 'Two lugs are bridged',
 };

@@ -10,4 +10,5 @@ export {
   type Partition,
 } from './partition.js';
 export { patternOfKnown } from './pattern-of-known.js';
+export { bestRelabelling, type Relabelling } from './relabelling.js';
 export { poles, relabel, type Pattern } from './pattern.js';

@@ -1,3 +1,5 @@
+import type { Partition } from '../partition/index.js';
+
 /** What is wrong with a simulated contact. Ohms are added to its own. */
 export type ContactFault =
   /** Falls by half with every stroke that the handle makes over it. */
@@ -77,3 +79,13 @@ export const NO_METER_FAULTS: MeterFaults = {
   lowBattery: false,
   slowOverRange: false,
 };
+
+/** Ways in which a switch may have been put together wrong, of those that a diagnosis knows. */
+export const MISASSEMBLIES = ['shifted', 'reversed', 'swapped', 'bridged'] as const;
+export type Misassembly = (typeof MISASSEMBLIES)[number];
+
+/** How a simulated switch was put together wrong, and what it should do: its nets by position. */
+export interface PutTogetherWrong {
+  how: Misassembly;
+  should: Partition[];
+}

@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { partitionFromGroups } from '../partition/index.js';
+import { blocks, ordinarySwitches, partitionFromGroups } from '../partition/index.js';
 import { ORDINARY_HANDS } from '../planner/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
-import { NO_METER_FAULTS } from './faults.js';
-import { outcomeOf, truthOf } from './outcome.js';
+import { seededRandom, type TerminalId } from '../switch/index.js';
+import { MISASSEMBLIES, NO_METER_FAULTS } from './faults.js';
+import { diagnosedRight, misassembled } from './misassembly.js';
+import { outcomeOf } from './outcome.js';
 import { simulatePattern } from './simulate-pattern.js';
 import { type SimulatedSwitch } from './simulated-switch.js';
+import { truthOf } from './truth.js';
 
 const PATTERN = [partitionFromGroups(4, [[0, 1]]), partitionFromGroups(4, [[0, 2]])];
 const plain = () => simulatePattern(PATTERN, 'two throws', 5, false);
@@ -66,4 +69,36 @@ describe('how mapping a simulated switch went', () => {
       { what: { kind: 'meter', fault: 'autoOffAfter' }, shown: null },
     ]);
   });
+});
+
+describe('a switch put together wrong', () => {
+  it.each(MISASSEMBLIES)(
+    '%s: what it does differs from what it should, and the diagnosis of its map names it',
+    (how) => {
+      const [kind] = ordinarySwitches(8, 3);
+      if (!kind) throw new Error('no such kind');
+      const hidden = misassembled(simulatePattern(kind.pattern, 'x', 4, false), how, seededRandom(3));
+      expect(hidden.wrong?.should).toEqual(kind.pattern);
+      const truth = truthOf(hidden);
+      expect(truth).not.toEqual(kind.pattern);
+      const on = bench(8, 3);
+      on.add({
+        kind: 'expected',
+        table: {
+          source: { kind: 'text' },
+          settings: on.settings.map((setting, at) => ({
+            setting,
+            joined: blocks(kind.pattern[at] ?? []).map((net) =>
+              net.map((place) => on.terminals[place] as TerminalId),
+            ),
+            unsaid: [],
+          })),
+        },
+      });
+      const { map } = mapHidden(truth, on);
+      expect(hidden.wrong && diagnosedRight(map, hidden.wrong)).toBe(true);
+      const [fault] = outcomeOf(map, hidden, ORDINARY_HANDS).faults;
+      expect(fault).toEqual({ what: { kind: 'assembly', how }, shown: true });
+    },
+  );
 });

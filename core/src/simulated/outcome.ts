@@ -1,5 +1,5 @@
 import { factAt, type SwitchMap } from '../continuity/index.js';
-import { partitionOf, type Pattern } from '../partition/index.js';
+import type { Pattern } from '../partition/index.js';
 import {
   blankField,
   byTime,
@@ -15,31 +15,19 @@ import {
 } from '../planner/index.js';
 import type { JobEvent } from '../log/index.js';
 import type { TerminalId } from '../switch/index.js';
-import type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
+import type { ContactFault, MeterFaults, Misassembly, SimulatedPart } from './faults.js';
+import { diagnosedRight } from './misassembly.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
-
-/** The nets that the contacts of a simulated switch make in each position, faults and all; parts are no contacts. */
-export function truthOf({ terminals, positions, contacts }: SimulatedSwitch): Pattern {
-  return positions.map((_, position) =>
-    partitionOf(
-      terminals,
-      contacts
-        .filter(
-          ({ closedIn, fault }) =>
-            fault?.kind === 'welded' || (fault?.kind !== 'broken' && closedIn.includes(position)),
-        )
-        .map(({ a, b }) => [a, b] as const),
-    ),
-  );
-}
+import { truthOf } from './truth.js';
 
 /** What was wrong with a simulated switch or its meter, and whether the map shows it. */
 export interface HiddenFault {
   what:
     | { kind: 'contact'; a: number; b: number; fault: ContactFault['kind'] }
     | { kind: 'part'; a: number; b: number; form: SimulatedPart['form'] }
-    | { kind: 'meter'; fault: keyof MeterFaults };
-  /** null: a map cannot show it. */
+    | { kind: 'meter'; fault: keyof MeterFaults }
+    | { kind: 'assembly'; how: Misassembly };
+  /** Whether the map has it, or for how it was put together the diagnosis; null: neither can show it. */
   shown: boolean | null;
 }
 
@@ -165,7 +153,11 @@ function faultsOf(map: SwitchMap, hidden: SimulatedSwitch): HiddenFault[] {
         (name) => faults[name] !== null && faults[name] !== 0 && faults[name] !== false,
       )
     : [];
+  const { wrong } = hidden;
   return [
+    ...(wrong
+      ? [{ what: { kind: 'assembly' as const, how: wrong.how }, shown: diagnosedRight(map, wrong) }]
+      : []),
     ...contacts,
     ...parts,
     ...names.map((fault): HiddenFault => ({ what: { kind: 'meter', fault }, shown: null })),

@@ -16,7 +16,7 @@ import {
   text,
   TITLE_LETTERS,
 } from '../schema/index.js';
-import { SIMULATED_PARTS } from './faults.js';
+import { MISASSEMBLIES, SIMULATED_PARTS } from './faults.js';
 
 const ohms = amount(0, 1e9);
 const place = count(0, MOST_TERMINALS - 1);
@@ -68,4 +68,10 @@ export const simulatedSwitchSchema = object({
   parts: optional(list(object({ a: place, b: place, form: oneOf(SIMULATED_PARTS), ohms }), { maxItems: 64 })),
   frame: optional(orNull(place)),
   meter,
+  wrong: optional(
+    object({
+      how: oneOf(MISASSEMBLIES),
+      should: list(list(place, { maxItems: MOST_TERMINALS }), { maxItems: MOST_POSITIONS_OF_A_HANDLE }),
+    }),
+  ),
 });

@@ -1,7 +1,7 @@
 import { patternOfKnown } from '../partition/index.js';
 import { seededRandom, shuffled, type KnownSwitch } from '../switch/index.js';
 import { polesWithContacts } from '../table/index.js';
-import type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
+import type { ContactFault, MeterFaults, PutTogetherWrong, SimulatedPart } from './faults.js';
 
 /** A switch that exists only in the computer, with the truth that a map of it should find. By place. */
 export interface SimulatedSwitch {
@@ -16,6 +16,8 @@ export interface SimulatedSwitch {
   /** The place that is the bush, shaft or can; it is no contact of the pattern. */
   frame?: number | null;
   meter: SimulatedMeterSettings;
+  /** How it was put together wrong, and what it should do. */
+  wrong?: PutTogetherWrong;
 }
 
 /** Joins two terminals in some positions, with its own resistance in ohms. */

@@ -4,9 +4,12 @@ import {
   NO_METER_FAULTS,
   SIMULATED_PARTS,
   type ContactFault,
+  MISASSEMBLIES,
   type MeterFaults,
+  type Misassembly,
   type SimulatedPart,
 } from './faults.js';
+import { misassembled } from './misassembly.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
 
 /** A simulated switch with faults that the seed decides: so many on contacts, parts and the meter together. */
@@ -29,7 +32,7 @@ function oneMore(hidden: SimulatedSwitch, random: () => number): SimulatedSwitch
 }
 
 /** Everything that may be wrong with a simulated switch or its meter. */
-export type SurpriseKind = ContactFault['kind'] | SimulatedPart['form'] | keyof MeterFaults;
+export type SurpriseKind = ContactFault['kind'] | SimulatedPart['form'] | keyof MeterFaults | Misassembly;
 
 export const METER_FAULTS: readonly (keyof MeterFaults)[] = [
   'fingersOhms',
@@ -54,6 +57,8 @@ export function withFault(
       contacts: hidden.contacts.map((one, at) => (at === index ? { ...one, fault } : one)),
     };
   }
+  const how = MISASSEMBLIES.find((one) => one === kind);
+  if (how) return misassembled(hidden, how, random);
   const form = SIMULATED_PARTS.find((one) => one === kind);
   if (form) return { ...hidden, parts: [...(hidden.parts ?? []), partOf(form, hidden.terminals, random)] };
   const faults = {

@@ -17,8 +17,24 @@ export type Cause =
   | { cause: 'mirrored'; among: readonly number[] }
   | { cause: 'turned'; among: readonly number[]; by: number };
 
-const joins = (partition: Partition): Contact[] =>
-  partition.flatMap((root, place): Contact[] => (root === place ? [] : [[root, place]]));
+/** The partition with two nets made one; the very same where they are. */
+function merged(partition: Partition, [a, b]: Contact): Partition {
+  const [one, other] = [partition[a] as number, partition[b] as number];
+  if (one === other) return partition;
+  const [small, large] = [Math.min(one, other), Math.max(one, other)];
+  return partition.map((root) => (root === large ? small : root));
+}
+
+/** The partition with two terminals in each other's place. */
+function swapped(partition: Partition, [a, b]: Contact): Partition {
+  const turned = partition.map((_, place) => partition[place === a ? b : place === b ? a : place] as number);
+  // A net is named by its smallest member: those of the two may have changed.
+  const first = new Array<number>(partition.length).fill(-1);
+  return turned.map((net, place) => {
+    if (first[net] === -1) first[net] = place;
+    return first[net] as number;
+  });
+}
 
 const same = ([a, b]: Contact, [c, d]: Contact): boolean => (a === c && b === d) || (a === d && b === c);
 
@@ -34,10 +50,7 @@ export function settingWithCause(
   at: number,
 ): Partition {
   const partition = pattern[at] as Partition;
-  const also = (contact: Contact) =>
-    partition[contact[0]] === partition[contact[1]]
-      ? partition
-      : partitionOf(partition.length, [...joins(partition), contact]);
+  const also = (contact: Contact) => merged(partition, contact);
   const without = (contact: Contact) =>
     partition[contact[0]] === partition[contact[1]]
       ? partitionOf(
@@ -66,7 +79,7 @@ export function settingWithCause(
     case 'swapped':
       return cause.terminals.every((end) => isAlone(partition, end))
         ? partition
-        : renamed(swap(pattern, cause.terminals));
+        : swapped(partition, cause.terminals);
     case 'mirrored':
       return renamed(moved(pattern, cause.among, (place, all) => all - 1 - place));
     case 'turned':

@@ -1,4 +1,4 @@
-import type { Pattern } from '../partition/index.js';
+import { relabel, type Pattern } from '../partition/index.js';
 import { polesWithContacts, type Contact } from '../table/index.js';
 import type { Cause } from './cause.js';
 
@@ -11,6 +11,22 @@ const MOST_SHIFT = 3;
 /** The contacts that make a table, over all its poles. */
 export const contactsOf = (pattern: Pattern): Contact[] =>
   polesWithContacts(pattern).flatMap(({ contacts }) => contacts);
+
+/**
+ * Sets of contacts that make the same table: they are not unique, and a fault is one of the contacts that are really there. The
+ * fewest first; then the fewest with the terminals looked at from the other end, where that gives others.
+ */
+export function contactSets(pattern: Pattern): Contact[][] {
+  const first = contactsOf(pattern);
+  const size = pattern[0]?.length ?? 0;
+  const turned = Array.from({ length: size }, (_, place) => size - 1 - place);
+  const other = contactsOf(relabel(pattern, turned)).map(([a, b]): Contact => [
+    Math.min(size - 1 - a, size - 1 - b),
+    Math.max(size - 1 - a, size - 1 - b),
+  ]);
+  const known = new Set(first.map(String));
+  return other.every((contact) => known.has(String(contact))) ? [first] : [first, other];
+}
 
 /** Every single cause that may be the one, as it applies to this table. */
 export function singleCauses(pattern: Pattern, contacts: readonly Contact[], rows: TerminalRows): Cause[] {
@@ -38,31 +54,35 @@ export function wholeCauses(pattern: Pattern, rows: TerminalRows): Cause[] {
   ];
 }
 
-/** Causes that concern one contact, two throws, or two terminals. */
-export function contactCauses(pattern: Pattern, contacts: readonly Contact[]): Cause[] {
+/** Which causes are worth listing: those that touch certain pairs and terminals. */
+export interface About {
+  pair: (a: number, b: number) => boolean;
+  at: (setting: number, a: number, b: number) => boolean;
+  end: (place: number) => boolean;
+}
+
+const ALL: About = { pair: () => true, at: () => true, end: () => true };
+
+/** Causes that concern one contact, two throws, or two terminals; only those that touch what it is about. */
+export function contactCauses(pattern: Pattern, contacts: readonly Contact[], about: About = ALL): Cause[] {
   const size = pattern[0]?.length ?? 0;
-  const closedAt = ([a, b]: Contact) => pattern.map((partition) => partition[a] === partition[b]);
-  const each = contacts.flatMap((contact): Cause[] => {
-    const closed = closedAt(contact);
-    return [
-      { cause: 'never-closes', contact },
-      { cause: 'never-opens', contact },
-      ...closed.map((now, setting): Cause => ({
-        cause: now ? 'opens-also' : 'closes-also',
-        contact,
-        setting,
-      })),
-    ];
-  });
-  const pairs = Array.from({ length: size }, (_, a) =>
-    Array.from({ length: size - a - 1 }, (__, at): Contact => [a, a + 1 + at]),
-  ).flat();
-  const known = new Set(contacts.map(String));
-  return [
-    ...each,
-    ...pairs
-      .filter((pair) => !known.has(String(pair)))
-      .map((terminals): Cause => ({ cause: 'bridged', terminals })),
-    ...pairs.map((terminals): Cause => ({ cause: 'swapped', terminals })),
-  ];
+  const causes: Cause[] = [];
+  const known = new Uint8Array(size * size);
+  for (const contact of contacts) {
+    const [a, b] = contact;
+    known[a * size + b] = 1;
+    if (!about.pair(a, b)) continue;
+    causes.push({ cause: 'never-closes', contact }, { cause: 'never-opens', contact });
+    pattern.forEach((partition, setting) => {
+      if (!about.at(setting, a, b)) return;
+      causes.push({ cause: partition[a] === partition[b] ? 'opens-also' : 'closes-also', contact, setting });
+    });
+  }
+  const swaps: Cause[] = [];
+  for (let a = 0; a < size; a += 1)
+    for (let b = a + 1; b < size; b += 1) {
+      if (known[a * size + b] === 0 && about.pair(a, b)) causes.push({ cause: 'bridged', terminals: [a, b] });
+      if (about.end(a) && about.end(b)) swaps.push({ cause: 'swapped', terminals: [a, b] });
+    }
+  return [...causes, ...swaps];
 }

@@ -1,28 +1,14 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { ordinarySwitches, partitionFromGroups, type Pattern } from '../partition/index.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
 import { runs } from '../testing/runs.js';
 import { withCause, type Cause } from './cause.js';
-import { contactCauses, contactsOf, singleCauses } from './causes.js';
+import { contactsOf } from './causes.js';
 import { diagnose, type Diagnosis, type KnownCells } from './diagnose.js';
 
 const nets = (size: number, ...settings: number[][][]): Pattern =>
   settings.map((groups) => partitionFromGroups(size, groups));
-
-/** Switches of ordinary kinds and some of no ordinary kind, each with its terminals in one row. */
-const CORPUS: { name: string; pattern: Pattern }[] = [
-  ...[2, 3, 4, 5, 6, 7, 8].flatMap((settings) =>
-    [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 14, 16].flatMap((terminals) =>
-      ordinarySwitches(terminals, settings)
-        .filter(({ pattern }) => pattern.length > 1)
-        .map(({ kind, poles, ways, pattern }) => ({ name: `${poles} x ${kind} ${ways} ways`, pattern })),
-    ),
-  ),
-  { name: 'three-heat', pattern: nets(5, [], [[0, 2], [1, 4]], [[0, 2], [1, 3]], [[0, 2, 4], [1, 3]]) },
-  { name: 'star-delta', pattern: nets(9, [], [[0, 3], [1, 4], [2, 5], [6, 7, 8]], [[0, 3, 8], [1, 4, 6], [2, 5, 7]]) },
-  { name: 'intermediate', pattern: nets(4, [[0, 2], [1, 3]], [[0, 3], [1, 2]]) },
-  { name: 'keys', pattern: nets(5, [], [[0, 1]], [[0, 2]], [[0, 3]], [[0, 4]]) },
-]; // prettier-ignore
 
 const rowOf = ([first]: Pattern) => [(first ?? []).map((_, place) => place)];
 
@@ -59,28 +45,28 @@ function isTrue(found: Diagnosis['classes'][number] | undefined, truth: Pattern,
   );
 }
 
-/** One injected cause a switch that changes its table. */
-function injected(seed: number): { pattern: Pattern; truth: Pattern; cause: Cause }[] {
-  const random = seededRandom(seed);
-  return CORPUS.flatMap(({ pattern }) => {
-    const contacts = contactsOf(pattern);
-    const causes = singleCauses(pattern, contacts, rowOf(pattern));
-    for (let tries = 0; tries < 20; tries += 1) {
-      const cause = causes[Math.floor(random() * causes.length)] as Cause;
-      const truth = withCause(pattern, contacts, cause);
-      if (JSON.stringify(truth) !== JSON.stringify(pattern)) return [{ pattern, truth, cause }];
-    }
-    return [];
-  });
+/** The corpus that nothing was tuned on; the figures of both are printed by `npm run bench`. */
+const { cases: drawn } = JSON.parse(
+  readFileSync(new URL('../../../tools/planning/diagnosis-b.json', import.meta.url), 'utf8'),
+) as { cases: DrawnCase[] };
+
+interface DrawnCase {
+  family: string;
+  pattern: Pattern;
+  one: { cause: Cause; truth: Pattern };
+  two: { truth: Pattern } | null;
+  other: { truth: Pattern } | null;
 }
 
-const SEEDS = Array.from({ length: runs(1) }, (_, at) => at + 1);
-const cases = SEEDS.flatMap(injected);
+/** Large switches take a while: they are for the deep tests and the bench. */
+const cases = drawn
+  .filter(({ pattern }) => runs(1) > 1 || (pattern[0]?.length ?? 0) * pattern.length <= 80)
+  .map(({ pattern, one, two, other }) => ({ pattern, ...one, two, other }));
 
 describe('one thing wrong with a switch', () => {
   it('is in the first class in every case, over switches of a dozen families and more', () => {
-    expect(new Set(CORPUS.map(({ name }) => name.replace(/^\d+ x |\d+ ways$/g, ''))).size).toBeGreaterThan(9);
-    expect(CORPUS.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(drawn.map(({ family }) => family)).size).toBeGreaterThanOrEqual(12);
+    expect(drawn.length).toBeGreaterThanOrEqual(60);
     const sizes: number[] = [];
     for (const { pattern, truth, cause } of cases) {
       const known = cellsOf(truth, () => 1);
@@ -118,11 +104,11 @@ describe('one thing wrong with a switch', () => {
       `diagnosis: a tenth unknown ${first} of ${cases.length}, one reading wrong ${amongThree} of ${cases.length}`,
     );
     expect(first / cases.length).toBeGreaterThanOrEqual(0.99);
-    expect(amongThree / cases.length).toBeGreaterThanOrEqual(0.9);
+    expect(amongThree / cases.length).toBeGreaterThanOrEqual(0.98);
   });
 
   it('says nothing where nothing differs, and nothing of what nobody knows', () => {
-    const { pattern } = CORPUS[0] as (typeof CORPUS)[number];
+    const { pattern } = cases[0] as (typeof cases)[number];
     expect(
       diagnose(
         pattern,
@@ -163,20 +149,23 @@ describe('one thing wrong with a switch', () => {
   });
 });
 
-describe('two things wrong', () => {
+describe('two things wrong, or a fault of other contacts', () => {
+  const isFirst = (pattern: Pattern, truth: Pattern) => {
+    const known = cellsOf(truth, () => 1);
+    const { classes } = diagnose(pattern, known, rowOf(pattern));
+    return classes.length === 0 || isTrue(classes[0], truth, known);
+  };
+  const share = (hits: boolean[]) => hits.filter(Boolean).length / hits.length;
+
   it('are in the first class nearly always, or a single cause shows the same', () => {
-    const random = seededRandom(11);
-    const some = cases.filter(({ pattern }) => (pattern[0]?.length ?? 0) <= 8).slice(0, 40);
-    let first = 0;
-    for (const { pattern, truth } of some) {
-      const seconds = contactCauses(truth, contactsOf(truth)).filter(({ cause }) => cause !== 'swapped');
-      const cause = seconds[Math.floor(random() * seconds.length)] as Cause;
-      const both = withCause(truth, contactsOf(truth), cause);
-      const known = cellsOf(both, () => 1);
-      const { classes } = diagnose(pattern, known, rowOf(pattern));
-      if (classes.length === 0 || isTrue(classes[0], both, known)) first += 1;
-    }
-    console.log(`diagnosis: two causes ${first} of ${some.length}`);
-    expect(first / some.length).toBeGreaterThanOrEqual(0.9);
+    const two = cases.flatMap(({ pattern, two: both }) => (both ? [isFirst(pattern, both.truth)] : []));
+    expect(two.length).toBeGreaterThan(20);
+    expect(share(two)).toBeGreaterThanOrEqual(0.97);
+  });
+
+  it('a fault of a contact that another set of contacts has is found as well', () => {
+    const others = cases.flatMap(({ pattern, other }) => (other ? [isFirst(pattern, other.truth)] : []));
+    expect(others.length).toBeGreaterThan(20);
+    expect(share(others)).toBeGreaterThanOrEqual(0.95);
   });
 });

@@ -1,10 +1,18 @@
-import { join, rank, partitionOf, type Partition, type Pattern } from '../partition/index.js';
+import type { Partition, Pattern } from '../partition/index.js';
 import type { Contact } from '../table/index.js';
-import { contactsWith, settingWithCause, withCause, type Cause } from './cause.js';
-import { contactCauses, contactsOf, singleCauses, wholeCauses, type TerminalRows } from './causes.js';
+import { editCounter, type KnownCells, type SettingAt } from './edits.js';
+import { contactsWith, settingWithCause, type Cause } from './cause.js';
+import {
+  contactCauses,
+  contactSets,
+  contactsOf,
+  singleCauses,
+  wholeCauses,
+  type About,
+  type TerminalRows,
+} from './causes.js';
 
-/** What is known of each pair in each setting: joined, apart, or not known; [setting][a * size + b]. */
-export type KnownCells = readonly (readonly (boolean | null)[])[];
+export type { KnownCells };
 
 /** Causes that give one and the same table on what is known: no reading made so far tells them apart. */
 export interface DiagnosisClass {
@@ -65,8 +73,7 @@ const PRIOR: Record<Cause['cause'], number> = {
  */
 export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRows): Diagnosis {
   const size = expected[0]?.length ?? 0;
-  const measured = measuredOf(known, size);
-  const edits = editCounter(measured, expected.length);
+  const edits = editCounter(known, size);
   const unexplained = edits((at) => expected[at] as Partition);
   if (size === 0 || unexplained === 0) return { classes: [], telling: null };
   const cells = Math.max(2, (expected.length * size * (size - 1)) / 2);
@@ -88,36 +95,38 @@ export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRow
       const bits = cost + edit * edits(settingAt, (least + OUT - cost) / edit);
       if (bits > least + OUT) continue;
       if (bits < least) least = bits;
-      const table = expected.map((_, at) => settingAt(at));
-      found.push({ causes: [...first, cause], table, bits });
+      found.push({ causes: [...first, cause], table: expected.map((_, at) => settingAt(at)), bits });
     }
   };
-  consider(expected, singleCauses(expected, contacts, rows), [], contacts);
+  const singles = singleCauses(expected, contacts, rows);
+  const choice = Math.log2(Math.max(1, singles.length)) / 2;
   // What moves everything may leave more than a single contact and still be half of it.
-  const ranked = singleCauses(expected, contacts, rows)
-    .flatMap((cause): Found[] => {
+  const ranked = singles
+    .flatMap((cause) => {
       const settingAt = (at: number) => settingWithCause(expected, contacts, cause, at);
-      const left = edits(settingAt, unexplained);
+      const left = edits(settingAt, isDetents(cause) ? Infinity : unexplained);
       // Half of two causes explains something, or moves everything.
       if (left > unexplained && !isDetents(cause)) return [];
-      return [
-        {
-          causes: [cause],
-          table: withCause(expected, contacts, cause),
-          bits: PRIOR[cause.cause] + edit * left,
-        },
-      ];
+      return [{ cause, settingAt, bits: PRIOR[cause.cause] + edit * left }];
     })
     .toSorted((one, other) => one.bits - other.bits);
-  const firsts = ranked.filter((one, at) => at < BEAM || isDetents(one.causes[0]));
-  for (const { causes, table, bits } of firsts) {
+  least = (ranked[0]?.bits ?? Infinity) + choice;
+  const tableOf = (settingAt: SettingAt): Pattern => expected.map((_, at) => settingAt(at));
+  for (const { cause, settingAt, bits } of ranked)
+    if (bits + choice <= least + OUT)
+      found.push({ causes: [cause], table: tableOf(settingAt), bits: bits + choice });
+  for (const others of contactSets(expected).slice(1))
+    consider(expected, contactCauses(expected, others).filter(isOfContact), [], others);
+  const firsts = ranked.filter(({ cause }, at) => at < BEAM || isDetents(cause));
+  for (const { cause, settingAt, bits } of firsts) {
     if (bits < edit) continue; // It leaves nothing: a second cause explains nothing more.
+    const table = tableOf(settingAt);
     const leaves = leavesOf(table, known, size);
-    const made = contactsWith(expected, contacts, causes[0] as Cause);
-    const seconds = contactCauses(table, made).filter((cause) => concerns(cause, leaves));
-    consider(table, seconds, causes, made);
+    const made = contactsWith(expected, contacts, cause);
+    const seconds = contactCauses(table, made, aboutLeft(leaves, size));
+    consider(table, seconds, [cause], made);
     // What moves everything is tried the other way too: first a contact, then the whole.
-    if (!isWhole(causes[0])) consider(table, wholeCauses(table, rows), causes, made);
+    if (!isWhole(cause)) consider(table, wholeCauses(table, rows), [cause], made);
   }
   const classes = classesOf(found, known, size).slice(0, TOLD);
   return { classes, telling: tellingOf(found, known, size) };
@@ -132,83 +141,28 @@ interface Found {
 const WHOLE: ReadonlySet<Cause['cause']> = new Set(['shifted', 'reversed', 'mirrored', 'turned']);
 const isWhole = (cause: Cause | undefined): boolean => cause !== undefined && WHOLE.has(cause.cause);
 
+/** A cause that depends on which contacts make the table. */
+const isOfContact = ({ cause }: Cause): boolean =>
+  cause === 'never-closes' || cause === 'opens-also' || cause === 'closes-also' || cause === 'never-opens';
+
 const isDetents = (cause: Cause | undefined): boolean =>
   cause?.cause === 'shifted' || cause?.cause === 'reversed';
 
-/** Whether a second cause can explain any of what the first one leaves: it touches what is left. */
-function concerns(cause: Cause, leaves: readonly [number, number, number][]): boolean {
-  const [a, b] = 'contact' in cause ? cause.contact : 'terminals' in cause ? cause.terminals : [-1, -1];
-  const at = 'setting' in cause ? cause.setting : null;
-  if (cause.cause === 'swapped')
-    return [a, b].every((end) => leaves.some(([, one, other]) => one === end || other === end));
-  return leaves.some(
-    ([setting, one, other]) =>
-      (at === null || at === setting) && ((one === a && other === b) || (one === b && other === a)),
-  );
-}
-
-interface Measured {
-  joined: Pattern;
-  apart: KnownCells;
-  size: number;
-}
-
-function measuredOf(known: KnownCells, size: number): Measured {
-  const joined = known.map((cells) => {
-    const pairs: [number, number][] = [];
-    for (let a = 0; a < size; a += 1)
-      for (let b = a + 1; b < size; b += 1) if (cells[a * size + b] === true) pairs.push([a, b]);
-    return partitionOf(size, pairs);
-  });
-  return { joined, apart: known, size };
-}
-
-/** A table, setting by setting, made as far as it is looked at. */
-type SettingAt = (at: number) => Partition;
-
-/**
- * Counts the edits that a table leaves; stops beyond the most that still matters. What one partition leaves in a setting is
- * worked out once.
- */
-function editCounter(measured: Measured, settings: number): (settingAt: SettingAt, most?: number) => number {
-  const counted = new WeakMap<Partition, number[]>();
-  const editsOf = (partition: Partition, at: number): number => {
-    let before = counted.get(partition);
-    if (!before) counted.set(partition, (before = []));
-    return (before[at] ??= editsAt(partition, measured, at));
-  };
-  return (settingAt, most = Infinity) => {
-    let sum = 0;
-    for (let at = 0; at < settings && sum <= most; at += 1) sum += editsOf(settingAt(at), at);
-    return sum;
-  };
-}
-
-/** Joins to add and splits to make so that a setting agrees with all that is known of it. */
-function editsAt(partition: Partition, { joined, apart, size }: Measured, at: number): number {
-  const known = joined[at] as Partition;
-  const cells = apart[at] ?? [];
-  const toAdd = rank(join(partition, known)) - rank(partition);
-  let toSplit = 0;
-  for (let root = 0; root < size; root += 1) {
-    if (partition[root] !== root) continue;
-    const members: number[] = [];
-    for (let place = root; place < size; place += 1) if (partition[place] === root) members.push(place);
-    if (members.length < 2) continue;
-    const pairs: [number, number][] = [];
-    let conflict = false;
-    members.forEach((a, index) => {
-      for (const b of members.slice(index + 1)) {
-        if (cells[a * size + b] === false) conflict = true;
-        else pairs.push([a, b]);
-      }
-    });
-    if (!conflict) continue;
-    const loose = partitionOf(size, pairs);
-    const parts = new Set(members.map((place) => loose[place])).size;
-    toSplit += Math.max(1, parts - 1);
+/** A second cause can explain something of what the first one leaves only if it touches what is left. */
+function aboutLeft(leaves: readonly [number, number, number][], size: number): About {
+  const pairs = new Uint8Array(size * size);
+  const ends = new Uint8Array(size);
+  const cells = new Set<number>();
+  for (const [setting, a, b] of leaves) {
+    pairs[a * size + b] = pairs[b * size + a] = 1;
+    ends[a] = ends[b] = 1;
+    cells.add(setting * size * size + Math.min(a, b) * size + Math.max(a, b));
   }
-  return toAdd + toSplit;
+  return {
+    pair: (a, b) => pairs[a * size + b] === 1,
+    at: (setting, a, b) => cells.has(setting * size * size + Math.min(a, b) * size + Math.max(a, b)),
+    end: (place) => ends[place] === 1,
+  };
 }
 
 /** Explanations with one table on the known cells are one class; the plainest of each first. */

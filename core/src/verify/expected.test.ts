@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { liveEvents } from '../log/index.js';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { bestRelabelling, partitionFromGroups, type Pattern } from '../partition/index.js';
 import { bench, mapHidden } from '../testing/generated.js';
 import { compareWithExpected } from './compare.js';
 import { diagnose } from './diagnose.js';
 import { diagnosisQuestion } from './diagnosis-of.js';
 import { expectedKind, kindsFor } from './expected-kind.js';
+import { laidOtherwise } from './laid-otherwise.js';
 import { readExpected } from './expected-text.js';
 
 const KEYS: Pattern = [[], [[0, 1]], [[0, 2]], [[0, 3]]].map((groups) => partitionFromGroups(4, groups));
@@ -98,5 +99,18 @@ describe('what does not matter', () => {
       { setting: map.structure.settings[1]?.id },
     ]);
     expect(read('LOW: ?1')).toMatchObject({ ok: false, trouble: { code: 'not-a-join', at: '?1' } });
+  });
+});
+
+describe('a table laid otherwise over the terminals', () => {
+  it('agrees where only the numbers differ', () => {
+    const { map, read } = mapped(KEYS);
+    const numbered = read('OFF: -\nLOW: 4-3\nMID: 4-2\nHIGH: 4-1');
+    if (!numbered.ok) throw new Error(numbered.trouble.code);
+    expect(compareWithExpected(map, numbered.table).outcome).toBe('differs');
+    const { expected, known, terminals } = diagnosisQuestion(map, numbered.table);
+    const { to, differs } = bestRelabelling(expected, known);
+    expect(differs).toBe(0);
+    expect(compareWithExpected(map, laidOtherwise(numbered.table, terminals, to)).outcome).toBe('agrees');
   });
 });

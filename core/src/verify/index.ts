@@ -1,6 +1,7 @@
 export { compareWithExpected, pairsNamed, type ComparedCell, type Comparison } from './compare.js';
 export { lineUp } from './line-up.js';
-export type { Cause } from './cause.js';
+export { contactsWith, withCause, type Cause } from './cause.js';
+export { contactCauses, contactSets, contactsOf, singleCauses } from './causes.js';
 export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnose.js';
 export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis-of.js';
 export { expectedKind, kindsFor } from './expected-kind.js';
@@ -35,3 +36,4 @@ export {
 } from './beside.js';
 export { expectedOf, expectedPattern } from './expected-pattern.js';
 export { readExpectedRows, type RowsTrouble } from './expected-rows.js';
+export { laidOtherwise } from './laid-otherwise.js';

@@ -3,7 +3,7 @@ import { liveEvents, type DeedKind, type JobEvent, type SignedVerdict } from '..
 import { verdictOf, type Verdict } from './verdict.js';
 
 /** The version of what works a verdict out: counted up when a rule changes. */
-export const ENGINE_VERSION = '1';
+export const ENGINE_VERSION = '2';
 
 /** Kinds that change nothing about a verdict. */
 const BESIDE: ReadonlySet<DeedKind> = new Set([
@@ -12,6 +12,9 @@ const BESIDE: ReadonlySet<DeedKind> = new Set([
   'skipped',
   'noted',
   'photo-taken',
+  'put-beside',
+  'supply-named',
+  'tried-in-place',
 ]);
 
 /** FNV-1a, 64 bits (offset basis and prime as published by Fowler, Noll and Vo), as 16 hexadecimal figures. */

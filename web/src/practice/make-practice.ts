@@ -1,7 +1,7 @@
-import { createWriter } from '@which-way/core/log';
-import { ordinarySwitches } from '@which-way/core/partition';
+import { createWriter, type ExpectedTable, type JobEvent } from '@which-way/core/log';
+import { blocks, ordinarySwitches, type Pattern } from '@which-way/core/partition';
 import { simulateKnown, simulatePattern, type SimulatedSwitch } from '@which-way/core/simulated';
-import { describeSwitch, type JobId } from '@which-way/core/switch';
+import { describeSwitch, type JobId, type TerminalId } from '@which-way/core/switch';
 import { ordinaryWords } from '@which-way/words/approach';
 import { api } from '../api/client.js';
 import { newId } from '../job/new-id.js';
@@ -52,10 +52,27 @@ export async function makePractice(hidden: SimulatedSwitch, title: string): Prom
   const id = newId<JobId>();
   await api.makeJob({ id, title, outOfMachine: true, simulation: hidden });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
-  const { terminals } = hidden;
+  const { terminals, wrong } = hidden;
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
-  const change = describeSwitch({ terminals, positions: null, form: 'rotary', layout }, newId);
-  const event = writer.write([], { kind: 'restructured', change, basedOn: null });
-  await api.postEvents(id, { after: 0, events: [event] });
+  const change = describeSwitch(
+    // What it should do is said by position: then their number is known.
+    { terminals, positions: wrong ? hidden.positions.length : null, form: 'rotary', layout },
+    newId,
+  );
+  const events = [writer.write([], { kind: 'restructured', change, basedOn: null })] as JobEvent[];
+  if (wrong) events.push(writer.write(events, { kind: 'expected', table: tableOf(wrong.should, change) }));
+  await api.postEvents(id, { after: 0, events });
   return `/jobs/${id}/map`;
 }
+
+/** What a switch should do, on the terminals and settings of its description. */
+const tableOf = (should: Pattern, change: ReturnType<typeof describeSwitch>): ExpectedTable => ({
+  source: { kind: 'text' },
+  settings: change.settings.map(({ id }, at) => ({
+    setting: id,
+    joined: blocks(should[at] ?? [])
+      .filter((net) => net.length > 1)
+      .map((net) => net.map((place) => change.terminals[place]?.id as TerminalId)),
+    unsaid: [],
+  })),
+});

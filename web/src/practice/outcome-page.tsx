@@ -4,7 +4,12 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
 import { Notice } from '../shared/controls/notice.js';
-import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '@which-way/words/practice';
+import {
+  CONTACT_FAULT_WORDS,
+  METER_FAULT_WORDS,
+  MISASSEMBLY_WORDS,
+  SIMULATED_PART_WORDS,
+} from '@which-way/words/practice';
 import { time } from '@which-way/words/time';
 
 /** How mapping a simulated switch went: against the truth, what was hidden in it, and what it took beside the plans. */
@@ -68,9 +73,7 @@ function OutcomeOf({ hidden }: { hidden: SimulatedSwitch }) {
           {faults.map((fault, index) => (
             <li key={index} className="flex flex-wrap gap-x-4 border-b border-line py-1.5">
               <span className="grow">{faultWords(fault, name)}</span>
-              <strong>
-                {fault.shown === null ? 'A map cannot show it' : fault.shown ? 'You have it' : 'Missed'}
-              </strong>
+              <strong>{standingWords(fault)}</strong>
             </li>
           ))}
         </ul>
@@ -84,6 +87,17 @@ function OutcomeOf({ hidden }: { hidden: SimulatedSwitch }) {
       </p>
     </main>
   );
+}
+
+/** Whether it was found: by the map, or for how it was put together by the diagnosis at Verify. */
+function standingWords({ what, shown }: HiddenFault): string {
+  if (what.kind === 'assembly')
+    return shown === null
+      ? 'Nothing to compare with: Verify says what it should do'
+      : shown
+        ? 'The diagnosis has it'
+        : 'The diagnosis does not have it yet';
+  return shown === null ? 'A map cannot show it' : shown ? 'You have it' : 'Missed';
 }
 
 const PLAN_WORDS: Record<Outcome['plans'][number]['name'], string> = {
@@ -126,5 +140,7 @@ function faultWords({ what }: HiddenFault, name: (place: number) => string): str
       return `${SIMULATED_PART_WORDS[what.form]} across ${name(what.a)} and ${name(what.b)}`;
     case 'meter':
       return METER_FAULT_WORDS[what.fault];
+    case 'assembly':
+      return MISASSEMBLY_WORDS[what.how];
   }
 }

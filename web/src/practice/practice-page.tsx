@@ -19,7 +19,12 @@ import { LibrarySelect } from '../shared/controls/library-select.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
 import { ordinaryWords } from '@which-way/words/approach';
-import { CONTACT_FAULT_WORDS, METER_FAULT_WORDS, SIMULATED_PART_WORDS } from '@which-way/words/practice';
+import {
+  CONTACT_FAULT_WORDS,
+  METER_FAULT_WORDS,
+  MISASSEMBLY_WORDS,
+  SIMULATED_PART_WORDS,
+} from '@which-way/words/practice';
 import { DrawingUp } from './drawing-up.js';
 import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
 import { makePractice, ORDINARY, switchFor } from './make-practice.js';
@@ -165,6 +170,7 @@ function ForCertain({
           { value: '', text: 'Nothing' },
           ...Object.entries({
             'A contact': CONTACT_FAULT_WORDS,
+            'How it was put together': MISASSEMBLY_WORDS,
             'A part across two lugs': SIMULATED_PART_WORDS,
             'The meter': METER_FAULT_WORDS,
           }).map(([heading, words]) => ({

@@ -22,6 +22,7 @@ import { RepeatPanel } from './repeat-panel.js';
 import { SignVerdict } from './sign-verdict.js';
 import { VerdictLines } from './verdict-lines.js';
 import { ExpectedSources } from './expected-sources.js';
+import { LayOtherwise } from './lay-otherwise.js';
 import { Likeliest } from './likeliest.js';
 import { useDiagnosis } from './use-diagnosis.js';
 import { nothingSaid } from './expected-edit.js';
@@ -74,6 +75,9 @@ export function VerifyPage() {
       >
         <VerdictLines map={map} />
         {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
+        {expected && comparison?.outcome === 'differs' && diagnosed && (
+          <LayOtherwise table={expected} question={diagnosed.question} comparison={comparison} onSet={set} />
+        )}
         {comparison && <Differences map={map} comparison={comparison} />}
         <BeforeAfter map={map} />
         <BesidePanel map={map} />
