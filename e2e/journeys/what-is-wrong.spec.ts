@@ -99,6 +99,10 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
   await bench.startReal(2, '2');
   await page.getByRole('button', { name: 'Ohms', exact: true }).click();
   await map();
+  // From the bench to its verdict in ten inputs: n, 2, 2, Enter; ohms; three values; Verify; what it should be.
+  await bench.go('Verify');
+  await page.getByRole('button', { name: '1-pole on-off' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText('Passed as far as tested');
   await bench.go('Intake');
   await page
     .getByRole('region', { name: 'Kind of complaint' })

@@ -41,6 +41,7 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'high-by-handheld': 'high on this meter: millivolts at amperes would tell',
   'contacts-look': 'look again at some',
   'meter-cannot-tell': 'this meter cannot tell at that limit',
+  'not-at-signal-level': 'not tested at signal level',
   'no-ohms': 'some not read in ohms: by tone, or they follow',
   'no-contacts': 'no contact is known',
   'leak-found': 'a leak was noted',

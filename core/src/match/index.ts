@@ -1,4 +1,10 @@
 export { matchPattern, type MatchResult, type Requirement } from './match.js';
 export { rankOf } from './rank.js';
 export { recognise, type Recognised } from './recognise.js';
-export { requirementOf, type NoRequirement } from './requirement.js';
+export {
+  proposedSource,
+  requirementBy,
+  requirementOf,
+  type NoRequirement,
+  type RequirementSource,
+} from './requirement.js';

@@ -1,13 +1,22 @@
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
-import { poles } from '../partition/index.js';
+import { partitionFromGroups, poles } from '../partition/index.js';
 import { knownPattern } from '../table/index.js';
-import { requiredSettings, type SettingId } from '../switch/index.js';
+import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
+import { compareWithExpected, expectedOf, pairsNamed } from '../verify/index.js';
 import { MOST_POSITIONS } from './relation.js';
 import type { Requirement } from './match.js';
 
 /** Why a map gives no requirement to match against. */
 export type NoRequirement =
-  'nothing-mapped' | 'nothing-joins' | 'more-than-one-actuator' | 'too-many-positions' | 'disputed';
+  | 'nothing-mapped'
+  | 'nothing-joins'
+  | 'more-than-one-actuator'
+  | 'too-many-positions'
+  | 'disputed'
+  | 'nothing-expected';
+
+/** Where a requirement comes from: stated on every candidate. */
+export type RequirementSource = 'should-be' | 'as-mapped';
 
 /** A requirement with the settings that its positions stand for; or why there is none. */
 export type MapRequirement =
@@ -52,3 +61,62 @@ export function requirementOf(map: SwitchMap): MapRequirement {
   const requirement = { pattern, terminals, known: map.complete ? null : known };
   return { kind: 'requirement', requirement, settings, unsettledPairs };
 }
+
+/**
+ * What the switch should do, as it was said for this job, as a requirement: a switch that is dead, welded or put together wrong
+ * is replaced by what it should do. Pairs of which nothing is said bind nothing.
+ */
+export function requirementAsItShouldBe(map: SwitchMap): MapRequirement {
+  const none = (because: NoRequirement): MapRequirement => ({ kind: 'none', because });
+  if (map.structure.actuators.length > 1) return none('more-than-one-actuator');
+  const table = expectedOf(map);
+  if (!table) return none('nothing-expected');
+  const settings = requiredSettings(map.structure).map(({ id }) => id);
+  if (settings.length > MOST_POSITIONS) return none('too-many-positions');
+  const place = new Map(map.structure.terminals.map(({ id }, at) => [id, at]));
+  const said = settings.map((id) => table.settings.find(({ setting }) => setting === id) ?? null);
+  const pattern = said.map((entry) =>
+    partitionFromGroups(
+      map.structure.terminals.length,
+      (entry?.joined ?? []).map((net) => net.flatMap((id) => place.get(id) ?? [])),
+    ),
+  );
+  const contacts = new Set(map.contacts);
+  const terminals = poles(pattern)
+    .filter((pole) => pole.filter((one) => contacts.has(one)).length > 1)
+    .flat()
+    .filter((one) => contacts.has(one))
+    .sort((one, other) => one - other);
+  if (terminals.length === 0) return none('nothing-joins');
+  const known = new Uint32Array(terminals.length ** 2);
+  let unsettledPairs = 0;
+  said.forEach((entry, bit) => {
+    const silent = pairsNamed(entry?.unsaid ?? []);
+    terminals.forEach((one, a) =>
+      terminals.forEach((other, b) => {
+        const ids = [one, other].map((at) => map.structure.terminals[at]?.id as TerminalId);
+        const isSaid = entry !== null && !silent(ids as [TerminalId, TerminalId]);
+        if (isSaid)
+          known[a * terminals.length + b] = (known[a * terminals.length + b] as number) | (1 << bit);
+        else if (a < b) unsettledPairs += 1;
+      }),
+    );
+  });
+  const requirement = { pattern, terminals, known: unsettledPairs === 0 ? null : known };
+  return { kind: 'requirement', requirement, settings, unsettledPairs };
+}
+
+/**
+ * Which source is proposed: what it should be whenever that was said and the map differs from it, or while nothing on the map
+ * gives a requirement; else what was mapped, which is proposed for a healthy switch alone.
+ */
+export function proposedSource(map: SwitchMap): RequirementSource {
+  const table = expectedOf(map);
+  if (!table) return 'as-mapped';
+  const differs = compareWithExpected(map, table).outcome === 'differs';
+  return differs || requirementOf(map).kind === 'none' || !map.complete ? 'should-be' : 'as-mapped';
+}
+
+/** The requirement by a source. */
+export const requirementBy = (map: SwitchMap, source: RequirementSource): MapRequirement =>
+  source === 'should-be' ? requirementAsItShouldBe(map) : requirementOf(map);

@@ -37,3 +37,4 @@ export {
 export { expectedOf, expectedPattern } from './expected-pattern.js';
 export { readExpectedRows, type RowsTrouble } from './expected-rows.js';
 export { laidOtherwise } from './laid-otherwise.js';
+export { shownOf, type Shown } from './must-show.js';

@@ -4,6 +4,7 @@ import type { Deed, RepeatRun } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { bench, mapHidden } from '../testing/generated.js';
+import { shownOf } from './must-show.js';
 import { repeatedOf, repeatStanding, upperBound } from './repeatability.js';
 import { verdictOf } from './verdict.js';
 
@@ -80,6 +81,45 @@ describe('a contact worked again and again', () => {
     expect(verdictOf(asked).contacts).toEqual({ outcome: 'not-yet', reasons: ['not-repeated'] });
     expect(verdictOf(onOff((run) => [sometimes, run([], 19)])).contacts.outcome).toBe('not-yet');
     expect(verdictOf(onOff((run) => [sometimes, run([])])).contacts.outcome).toBe('pass');
+  });
+
+  it('is shown of a complaint only when every contact was worked and none missed', () => {
+    expect(
+      shownOf(
+        onOff(() => [sometimes]),
+        'repeats',
+      ),
+    ).toBe('not-yet');
+    expect(
+      shownOf(
+        onOff((run) => [sometimes, run([])]),
+        'repeats',
+      ),
+    ).toBe('shown');
+    expect(
+      shownOf(
+        onOff((run) => [sometimes, run([3])]),
+        'repeats',
+      ),
+    ).toBe('fails');
+    expect(
+      shownOf(
+        onOff((run) => [run([])]),
+        'low-resistance',
+      ),
+    ).toBe('shown');
+    expect(
+      shownOf(
+        onOff(() => []),
+        'every-contact-closes',
+      ),
+    ).toBe('not-yet');
+    expect(
+      shownOf(
+        onOff(() => []),
+        'direction',
+      ),
+    ).toBe('not-yet');
   });
 
   it('fails with a miss, whether it was asked for or not, until the switch was worked on', () => {

@@ -35,6 +35,7 @@ export type LineReason =
   | 'high-by-handheld'
   | 'contacts-look'
   | 'meter-cannot-tell'
+  | 'not-at-signal-level'
   | 'no-ohms'
   | 'no-contacts'
   | 'leak-found'
@@ -113,6 +114,8 @@ function contactsLine(map: SwitchMap): VerdictLine {
   if (verdicts.has('high')) return line('cannot-tell', 'high-by-handheld');
   if (verdicts.has('no-ohms')) return line('not-yet', 'no-ohms');
   if (verdicts.has('unsteady') || verdicts.has('look')) return line('cannot-tell', 'contacts-look');
+  const limit = contactLimitOf(map);
+  if (limit.school === 'load' && limit.kind === 'signal') return line('cannot-tell', 'not-at-signal-level');
   return verdicts.has('cannot-tell') ? line('cannot-tell', 'meter-cannot-tell') : line('pass', 'all-good');
 }
 

@@ -1,9 +1,16 @@
-import { requirementOf } from '@which-way/core/match';
+import {
+  proposedSource,
+  requirementBy,
+  type NoRequirement,
+  type RequirementSource,
+} from '@which-way/core/match';
 import { liveEvents } from '@which-way/core/log';
-import { useEffect, useMemo, useState } from 'react';
+import { expectedOf } from '@which-way/core/verify';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { useJobState } from '../job/job-context.js';
+import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { CandidateView } from './candidate-view.js';
@@ -13,7 +20,10 @@ import { MatchSearch, type Candidate, type SearchState } from './match-search.js
 /** What can take its place: by the wiring alone, and says so. */
 export function MatchPage() {
   const map = useJobState((state) => state.map);
-  const found = useMemo(() => requirementOf(map), [map]);
+  const proposed = useMemo(() => proposedSource(map), [map]);
+  const [wanted, setWanted] = useState<RequirementSource | null>(null);
+  const source = wanted ?? proposed;
+  const found = useMemo(() => requirementBy(map, source), [map, source]);
   const [search] = useState(() => new MatchSearch());
   const matches = useStore(search.store);
   useEffect(() => {
@@ -22,18 +32,12 @@ export function MatchPage() {
   useEffect(() => () => search.stop(), [search]);
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
-  if (found.kind === 'none') {
+  if (found.kind === 'none')
     return (
-      <main className="mx-auto w-full max-w-3xl p-8">
-        <h1 className="sr-only">Match</h1>
-        <Notice look="plain" title={NO_REQUIREMENT_WORDS[found.because]}>
-          <Link to="../map" relative="path" className="underline">
-            Go to the Map
-          </Link>
-        </Notice>
-      </main>
+      <NothingToMatch because={found.because}>
+        {expectedOf(map) && <SourceChoice source={source} proposed={proposed} onChoose={setWanted} />}
+      </NothingToMatch>
     );
-  }
   const shown =
     matches.candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
     matches.candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
@@ -45,6 +49,7 @@ export function MatchPage() {
     >
       <section aria-label="Candidates" className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2">
         <h1 className="text-title font-bold">What can take its place</h1>
+        <SourceChoice source={source} proposed={proposed} onChoose={setWanted} />
         <p className="mt-2">
           Needs {requirement.terminals.length} terminals and {settings.length}{' '}
           {settings.length === 1 ? 'position' : 'positions in this order'}.{' '}
@@ -52,10 +57,19 @@ export function MatchPage() {
         </p>
         {requirement.known && (
           <div className="mt-3">
-            <Notice look="amber" title="The map is not complete">
-              {unsettledPairs} pairs are not settled
-              {map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
-              candidate can be ruled out, but none is a match yet.
+            <Notice
+              look="amber"
+              title={
+                source === 'should-be'
+                  ? 'Not everything is said of what it should do'
+                  : 'The map is not complete'
+              }
+            >
+              {unsettledPairs} pairs {source === 'should-be' ? 'bind nothing' : 'are not settled'}
+              {source === 'as-mapped' && map.structure.actuators[0]?.closed === null
+                ? ', and there may be more positions'
+                : ''}
+              . A candidate can be ruled out, but none is a match yet.
             </Notice>
           </div>
         )}
@@ -94,6 +108,55 @@ export function MatchPage() {
         </p>
       )}
     </main>
+  );
+}
+
+/** Why there is nothing to match, and the ways on. */
+function NothingToMatch({ because, children }: { because: NoRequirement; children: ReactNode }) {
+  return (
+    <main className="mx-auto w-full max-w-3xl p-8">
+      <h1 className="sr-only">Match</h1>
+      <Notice look="plain" title={NO_REQUIREMENT_WORDS[because]}>
+        <Link to="../map" relative="path" className="underline">
+          Go to the Map
+        </Link>{' '}
+        or say at{' '}
+        <Link to="../verify" relative="path" className="underline">
+          Verify
+        </Link>{' '}
+        what it should do: a dead switch is matched by that.
+      </Notice>
+      {children}
+    </main>
+  );
+}
+
+/** Where the requirement comes from; the other source is one tap away. */
+function SourceChoice({
+  source,
+  proposed,
+  onChoose,
+}: {
+  source: RequirementSource;
+  proposed: RequirementSource;
+  onChoose: (source: RequirementSource) => void;
+}) {
+  return (
+    <div className="mt-2">
+      <Choice<RequirementSource>
+        label="What a replacement has to do"
+        shown
+        value={source}
+        options={[
+          { value: 'should-be', text: 'as it should be' },
+          { value: 'as-mapped', text: 'as mapped' },
+        ]}
+        onChoose={onChoose}
+      />
+      {proposed === 'should-be' && source === 'as-mapped' && (
+        <p className="mt-1 text-amber-ink">The map differs from what it should do, or is not complete.</p>
+      )}
+    </div>
   );
 }
 

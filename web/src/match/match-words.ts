@@ -38,6 +38,7 @@ export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
   'nothing-joins': 'No contact is known yet: nothing joins in any position.',
   'more-than-one-actuator': 'This switch has more than one handle: not compared in this version.',
   'too-many-positions': 'This switch has more than 32 positions: not compared in this version.',
+  'nothing-expected': 'Nobody has said what it should do: Verify is the place for that.',
   disputed: 'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
 };
 

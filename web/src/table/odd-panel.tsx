@@ -1,10 +1,8 @@
 import { oddQuestions, type OddQuestion } from '@which-way/core/table';
 import type { OddAnswer } from '@which-way/core/log';
 import { oddWords } from '@which-way/words/identity';
-import type { PromptId } from '@which-way/core/switch';
-import { useNavigate } from 'react-router';
-import { newId } from '../job/new-id.js';
 import { useJobState, useSession } from '../job/job-context.js';
+import { useAskOnMap } from '../map/use-ask-on-map.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
 const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the fault' };
@@ -93,18 +91,7 @@ function ReadAgain({ question: { about } }: { question: OddQuestion }) {
   const map = useJobState((state) => state.map);
   const [red, black] = about.terminals;
   const setting = about.settings[0] ?? map.structure.settings[0]?.id;
-  const session = useSession();
-  const navigate = useNavigate();
+  const askOnMap = useAskOnMap();
   if (!red || !black || !setting) return null;
-  return (
-    <PlainButton
-      onClick={() => {
-        const ask = { kind: 'pair' as const, setting, red, black };
-        session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
-        navigate('../map', { relative: 'path' });
-      }}
-    >
-      Read it again
-    </PlainButton>
-  );
+  return <PlainButton onClick={() => askOnMap(setting, red, black)}>Read it again</PlainButton>;
 }

@@ -10,6 +10,9 @@ import { useJobState } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
+/** So few kinds stand in sight, each one tap away. */
+const FEW_KINDS = 3;
+
 /** More ways to say what it should do: an ordinary kind by one tap, or the diagram typed in, a position a line. */
 export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => void }) {
   const map = useJobState((state) => state.map);
@@ -29,7 +32,20 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
   };
   return (
     <>
-      {kinds.length > 0 && (
+      {kinds.length > 0 && kinds.length <= FEW_KINDS && (
+        <div className="flex flex-wrap items-center gap-2">
+          It should be a
+          {kinds.map((kind) => {
+            const name = ordinaryWords(kind.kind, kind.poles, kind.ways);
+            return (
+              <PlainButton key={name} onClick={() => onSet(expectedKind(map, kind, name))}>
+                {name}
+              </PlainButton>
+            );
+          })}
+        </div>
+      )}
+      {kinds.length > FEW_KINDS && (
         <Pick
           quiet
           label="An ordinary kind"

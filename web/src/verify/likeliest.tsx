@@ -1,11 +1,9 @@
 import type { SwitchMap } from '@which-way/core/continuity';
+import { mechanicalSignsOf } from '@which-way/core/log';
 import type { DiagnosisClass, DiagnosisQuestion } from '@which-way/core/verify';
-import type { PromptId } from '@which-way/core/switch';
 import { causeWords, tieWords, WORK_IT_WORDS } from '@which-way/words/diagnosis';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { useNavigate } from 'react-router';
-import { useSession } from '../job/job-context.js';
-import { newId } from '../job/new-id.js';
+import { useAskOnMap } from '../map/use-ask-on-map.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import type { Diagnosed } from './use-diagnosis.js';
 
@@ -35,6 +33,9 @@ export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagn
       <Telling map={map} diagnosed={diagnosed} />
       {first.explanations.flat().some(({ cause }) => cause === 'never-closes' || cause === 'opens-also') && (
         <p>{WORK_IT_WORDS}</p>
+      )}
+      {mechanicalSignsOf(map.log).get('returns') === 'at-fault' && (
+        <p>Seen: it does not spring back where it should. A spring is lost or weak.</p>
       )}
       {more.length > 0 && (
         <details>
@@ -100,22 +101,14 @@ function Telling({
   map: SwitchMap;
   diagnosed: Diagnosed;
 }) {
-  const session = useSession();
-  const navigate = useNavigate();
+  const askOnMap = useAskOnMap();
   const telling = diagnosis?.telling;
   if (!telling) return null;
   const [red, black] = [question.terminals[telling.a], question.terminals[telling.b]];
   const setting = question.settings[telling.setting];
   if (!red || !black || !setting) return null;
   return (
-    <PlainButton
-      className="justify-self-start"
-      onClick={() => {
-        const ask = { kind: 'pair' as const, setting, red, black };
-        session.emit({ kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
-        navigate('../map', { relative: 'path' });
-      }}
-    >
+    <PlainButton className="justify-self-start" onClick={() => askOnMap(setting, red, black)}>
       Read {terminalName(structure, red)}–{terminalName(structure, black)} at{' '}
       {settingName(structure, setting)}: it tells most
     </PlainButton>

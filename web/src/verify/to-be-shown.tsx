@@ -1,9 +1,18 @@
 import { mustShow } from '@which-way/core/path';
 import { symptomsOf } from '@which-way/core/log';
+import { shownOf, type Shown } from '@which-way/core/verify';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/symptom';
 
-/** What the complaint asks to be shown before it is called mended; nothing here judges it yet. */
+const LOOKS: Record<Shown, string> = {
+  shown: 'border-ink bg-sheet',
+  fails: 'border-ink bg-ink text-sheet',
+  'not-yet': 'not-known border-line',
+};
+
+const SHOWN_WORDS: Record<Shown, string> = { shown: '✓ shown', fails: 'fails', 'not-yet': 'not yet' };
+
+/** What the complaint asks to be shown before it is called mended, and how far it is. */
 export function ToBeShown({ map }: { map: SwitchMap }) {
   const symptoms = symptomsOf(map.log);
   if (symptoms.length === 0) return null;
@@ -16,8 +25,10 @@ export function ToBeShown({ map }: { map: SwitchMap }) {
       <ul className="mt-1 grid gap-1">
         {mustShow(symptoms).map((show) => (
           <li key={show} className="flex gap-3">
-            <span className="shrink-0 rounded-part border border-line not-known px-2 text-small">
-              not yet
+            <span
+              className={`min-w-16 shrink-0 self-start rounded-part border px-2 text-center text-small ${LOOKS[shownOf(map, show)]}`}
+            >
+              {SHOWN_WORDS[shownOf(map, show)]}
             </span>
             {MUST_SHOW_WORDS[show]}
           </li>
