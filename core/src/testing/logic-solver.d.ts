@@ -13,6 +13,11 @@ declare module 'logic-solver' {
     or(...operands: (Operand | Operand[])[]): Formula;
     not(operand: Operand): Formula;
     implies(left: Operand, right: Operand): Formula;
+    atMostOne(...operands: (Operand | Operand[])[]): Formula;
+    sum(...operands: (Operand | Operand[])[]): Formula;
+    constantBits(value: number): Formula;
+    lessThanOrEqual(left: Formula, right: Formula): Formula;
+    TRUE: string;
   };
   export default Logic;
 }

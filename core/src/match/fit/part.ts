@@ -1,0 +1,94 @@
+import { blocks, discrete, join, rank, type Partition, type Pattern } from '../../partition/index.js';
+
+/** A part made ready to be searched: its nets by position, and what of it is alike. */
+export interface CompiledPart {
+  terminals: number;
+  positions: number;
+  pattern: Pattern;
+  ranks: number[];
+  /** rank(a v b) - rank(b), by a * positions + b. */
+  adds: Int32Array;
+  /** By terminal: the pole that it is in. */
+  pole: number[];
+  /**
+   * By terminal: a name that two terminals share only where one may stand for the other: the same place in poles of one and the
+   * same making, or always in one net. A pole of which nothing is taken yet is as good as any other of its making.
+   */
+  place: string[];
+  /** By terminal: the first that is always in one net with it. */
+  twin: number[];
+}
+
+/** Makes a part ready. Poles are told alike by their signature: equal ones are alike, alike ones may go unseen, which costs time only. */
+export function compilePart(pattern: Pattern): CompiledPart {
+  const terminals = pattern[0]?.length ?? 0;
+  const positions = pattern.length;
+  const whole = pattern.reduce(join, discrete(terminals));
+  const adds = new Int32Array(positions * positions);
+  for (let a = 0; a < positions; a += 1)
+    for (let b = 0; b < positions; b += 1)
+      adds[a * positions + b] =
+        rank(join(pattern[a] as Partition, pattern[b] as Partition)) - rank(pattern[b] as Partition);
+  const twin = twinsOf(pattern, terminals);
+  const place = new Array<string>(terminals).fill('');
+  for (const members of blocks(whole)) {
+    const order = inOrder(pattern, members, twin);
+    const making = order
+      .map((one) => pattern.map((nets) => order.findIndex((other) => nets[other] === nets[one])).join())
+      .join(';');
+    order.forEach((one, index) => {
+      place[one] = `${making}#${firstTwin(order, twin, index)}`;
+    });
+  }
+  return {
+    ...{ terminals, positions, pattern, adds, place, twin },
+    ranks: pattern.map(rank),
+    pole: [...whole],
+  };
+}
+
+const firstTwin = (order: readonly number[], twin: readonly number[], index: number): number =>
+  order.findIndex((other) => twin[other] === twin[order[index] as number]);
+
+/** Terminals that lie in one net in every position: one may stand for the other. */
+function twinsOf(pattern: Pattern, terminals: number): number[] {
+  const first = new Map<string, number>();
+  return Array.from({ length: terminals }, (_, terminal) => {
+    // One that joins nothing anywhere is like every other such one.
+    const alone = pattern.every(
+      (nets) =>
+        nets[terminal] === terminal && nets.every((root, other) => other === terminal || root !== terminal),
+    );
+    const key = alone ? 'alone' : pattern.map((nets) => nets[terminal]).join();
+    const before = first.get(key);
+    if (before === undefined) first.set(key, terminal);
+    return before ?? terminal;
+  });
+}
+
+/** The terminals of a pole in an order that their own nets give: refined until nothing is told apart any further. */
+function inOrder(pattern: Pattern, members: readonly number[], twin: readonly number[]): number[] {
+  let color = new Map(members.map((one) => [one, 0]));
+  for (let round = 0; round < members.length; round += 1) {
+    const key = (one: number) =>
+      `${color.get(one)}|${pattern
+        .map((nets) =>
+          members
+            .filter((other) => nets[other] === nets[one])
+            .map((other) => color.get(other) ?? 0)
+            .sort((a, b) => a - b)
+            .join('.'),
+        )
+        .join('|')}`;
+    const keys = new Map(members.map((one) => [one, key(one)]));
+    const names = [...new Set(keys.values())].sort();
+    const next = new Map(members.map((one) => [one, names.indexOf(keys.get(one) ?? '')]));
+    const settled = names.length === new Set(color.values()).size;
+    color = next;
+    if (settled) break;
+  }
+  return members.toSorted(
+    (one, other) =>
+      (color.get(one) ?? 0) - (color.get(other) ?? 0) || (twin[one] ?? 0) - (twin[other] ?? 0) || one - other,
+  );
+}

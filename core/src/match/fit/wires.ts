@@ -1,0 +1,105 @@
+import { join, partitionOf, rank, type Partition } from '../../partition/index.js';
+
+/** What has to hold between two wires in one position; nothing is said of a pair that is in neither. */
+export interface WiresInPosition {
+  /** Groups of wires that must join. */
+  joined: readonly (readonly number[])[];
+  /** Pairs that do not matter. */
+  free: readonly (readonly [number, number])[];
+}
+
+/** What a replacement has to do, by wires: `wires` of them, numbered from 0, in every position in handle order. */
+export interface WireDemand {
+  wires: number;
+  positions: readonly WiresInPosition[];
+  /** Pairs that must never meet, in no position that the handle can come to: two supplies. */
+  never: readonly (readonly [number, number])[];
+}
+
+/** More wires than this do not fit the two words of a set: such a search answers 'undecided'. */
+export const MOST_WIRES = 62;
+
+/** A set of wires, as two words. */
+export interface WireSet {
+  low: Int32Array;
+  high: Int32Array;
+}
+
+/** A demand made ready to be searched: sets by position and wire. */
+export interface CompiledDemand {
+  wires: number;
+  positions: number;
+  /** Wires that must join a wire, itself included, and that must part from it: by position * wires + wire. */
+  must: WireSet;
+  part: WireSet;
+  /** Closure of what must join, and of what may, by position. */
+  low: Partition[];
+  high: Partition[];
+  /** Ranks of `low`. */
+  ranks: number[];
+  /** rank(low_a v high_b) - rank(high_b), by a * positions + b: what a adds to whatever b may be. */
+  adds: Int32Array;
+  never: readonly (readonly [number, number])[];
+  /** A pair must join and must part: nothing can do that. */
+  impossible: boolean;
+}
+
+const set = ({ low, high }: WireSet, at: number, wire: number): void => {
+  if (wire < 31) low[at] = (low[at] as number) | (1 << wire);
+  else high[at] = (high[at] as number) | (1 << (wire - 31));
+};
+
+/**
+ * Compiles a demand.
+ * @throws RangeError for more wires than fit the sets
+ */
+export function compileDemand({ wires, positions, never }: WireDemand): CompiledDemand {
+  if (wires > MOST_WIRES) throw new RangeError(`at most ${MOST_WIRES} wires`);
+  const cells = positions.length * wires;
+  const must = { low: new Int32Array(cells), high: new Int32Array(cells) };
+  const part = { low: new Int32Array(cells), high: new Int32Array(cells) };
+  const [low, high]: [Partition[], Partition[]] = [[], []];
+  let impossible = false;
+  positions.forEach(({ joined, free }, position) => {
+    const lo = partitionOf(
+      wires,
+      joined.flatMap((group) => group.slice(1).map((wire): [number, number] => [group[0] as number, wire])),
+    );
+    const loose = new Set(free.flatMap(([a, b]) => [a * wires + b, b * wires + a]));
+    const nets = new Set<number>();
+    // What is said apart of two wires is said of all that must join them.
+    for (let a = 0; a < wires; a += 1)
+      for (let b = 0; b < wires; b += 1) {
+        const said = joined.some((group) => group.includes(a) && group.includes(b));
+        if (a === b || said || loose.has(a * wires + b)) continue;
+        if (lo[a] === lo[b]) continue;
+        nets.add((lo[a] as number) * wires + (lo[b] as number));
+      }
+    const may: [number, number][] = [];
+    for (let a = 0; a < wires; a += 1)
+      for (let b = 0; b < wires; b += 1) {
+        const at = position * wires + a;
+        if (lo[a] === lo[b]) set(must, at, b);
+        else if (nets.has((lo[a] as number) * wires + (lo[b] as number))) set(part, at, b);
+        else may.push([a, b]);
+      }
+    low.push(lo);
+    high.push(join(lo, partitionOf(wires, may)));
+  });
+  for (const [a, b] of never) {
+    positions.forEach((_, position) => {
+      if (low[position]?.[a] === low[position]?.[b]) impossible = true;
+      set(part, position * wires + a, b);
+      set(part, position * wires + b, a);
+    });
+  }
+  const size = positions.length;
+  const adds = new Int32Array(size * size);
+  for (let a = 0; a < size; a += 1)
+    for (let b = 0; b < size; b += 1)
+      adds[a * size + b] = rank(join(low[a] as Partition, high[b] as Partition)) - rank(high[b] as Partition);
+  return {
+    ...{ wires, positions: size, must, part, low, high, adds, never, impossible },
+    ranks: low.map(rank),
+  };
+}
