@@ -1,4 +1,4 @@
-export { matchPattern, type MatchResult, type Requirement } from './match.js';
+export { demandOf, matcherFor, matchPattern, type MatchResult, type Requirement } from './match.js';
 export { rankOf } from './rank.js';
 export { recognise, type Recognised } from './recognise.js';
 export {

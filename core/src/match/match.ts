@@ -1,116 +1,134 @@
-import type { Pattern } from '../partition/index.js';
-import { findEmbedding } from './embedding.js';
-import { MOST_POSITIONS, relationOf, type Relation } from './relation.js';
-import { symmetryOf } from './symmetry.js';
+import { blocks, type Pattern } from '../partition/index.js';
+import { fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
+import { compilePart, type CompiledPart } from './fit/part.js';
+import { isFit } from './fit/verify-fit.js';
+import { compileDemand, MOST_WIRES, type WireDemand } from './fit/wires.js';
+
+/** More positions than this do not fit the bits in which it is said what is known. */
+export const MOST_POSITIONS = 32;
 
 /** What a replacement has to do: the nets in every position over the terminals that are used. */
 export interface Requirement {
   pattern: Pattern;
-  /** Places of the terminals that a replacement has to serve. */
+  /** Places of the terminals that a replacement has to serve: the wires. */
   terminals: number[];
   /** Per pair of those (row by row) the positions, one bit each, in which the fact is known; null when all are. */
   known: Uint32Array | null;
 }
 
-/** What a candidate can be. 'no' is proved; 'undecided' says that the search stopped at its cap. */
+/** What a candidate can be. 'no' is proved, within the rules of the search; 'undecided' says that it stopped at its cap. */
 export type MatchResult =
   | {
       kind: 'same-wiring' | 'fits-so-far';
-      /** For each needed terminal the candidate's. */
+      /** For each needed terminal the candidate's; several where a junction is added. */
       terminals: { from: number; to: number }[];
       /** For each needed position the candidate's. */
       positions: { from: number; to: number }[];
       order: 'same' | 'reversed';
+      /** Junctions that have to be added. */
+      jumpers: number;
+      /** Positions of the candidate that lie between those that are used: no stop takes them away. */
+      between: number[];
+      /** All that are not used, those between among them. */
       sparePositions: number[];
       spareTerminals: number[];
       steps: number;
     }
   | { kind: 'no'; because: 'too-few-terminals' | 'too-few-positions' | 'wiring'; needed: number; has: number }
-  | { kind: 'undecided'; because: 'search-cap' | 'too-many-positions'; steps: number };
+  | { kind: 'undecided'; because: 'search-cap' | 'too-large'; steps: number };
 
-/** How many assignments one candidate may cost before the answer is 'undecided'. */
-export const STEP_CAP = 200_000;
-
-/**
- * Whether a candidate has the required wiring under some naming of its terminals and with the positions kept in
- * order or reversed, as a contiguous run (spare positions before and after). Exact within the cap.
- */
-export function matchPattern(required: Requirement, candidate: Pattern, cap: number = STEP_CAP): MatchResult {
-  const needed = required.terminals.length;
-  const has = candidate[0]?.length ?? 0;
-  const [wanted, given] = [required.pattern.length, candidate.length];
-  if (needed > has) return { kind: 'no', because: 'too-few-terminals', needed, has };
-  if (wanted > given) return { kind: 'no', because: 'too-few-positions', needed: wanted, has: given };
-  if (wanted > MOST_POSITIONS) return { kind: 'undecided', because: 'too-many-positions', steps: 0 };
-  const order = Array.from({ length: wanted }, (_, index) => index);
-  const need = relationOf(required.pattern, order, required.terminals);
-  let steps = 0;
-  let undecided = false;
-  for (const run of positionRuns(wanted, given)) {
-    const relation = relationOf(candidate, run, allOf(has));
-    const found = findEmbedding(need, relation, required.known, {
-      steps: cap - steps,
-      symmetry: symmetryOf(relation),
-    });
-    steps += found.steps;
-    if (found.kind === 'found') return success(required, found.map, run, { has, given, steps });
-    if (found.kind === 'undecided') undecided = true;
-    if (steps >= cap) return { kind: 'undecided', because: 'search-cap', steps };
-  }
-  if (undecided) return { kind: 'undecided', because: 'search-cap', steps };
-  return { kind: 'no', because: 'wiring', needed: wanted, has: given };
-}
-
-function success(
-  required: Requirement,
-  map: readonly number[],
-  run: readonly number[],
-  { has, given, steps }: { has: number; given: number; steps: number },
-): MatchResult {
-  const reversed = run.length > 1 && (run[0] as number) > (run[1] as number);
+/** A requirement by wires: what is not known binds nothing. */
+export function demandOf({ pattern, terminals, known }: Requirement): WireDemand {
+  const place = new Map(terminals.map((terminal, wire) => [terminal, wire]));
+  const wires = terminals.length;
   return {
-    kind: required.known ? 'fits-so-far' : 'same-wiring',
-    terminals: required.terminals.map((from, index) => ({ from, to: map[index] as number })),
-    positions: run.map((to, from) => ({ from, to })),
-    order: reversed ? 'reversed' : 'same',
-    sparePositions: allOf(given).filter((position) => !run.includes(position)),
-    spareTerminals: allOf(has).filter((terminal) => !map.includes(terminal)),
-    steps,
+    wires,
+    never: [],
+    positions: pattern.map((partition, position) => {
+      const free: [number, number][] = [];
+      if (known)
+        for (let a = 0; a < wires; a += 1)
+          for (let b = a + 1; b < wires; b += 1)
+            if ((((known[a * wires + b] ?? 0) >>> position) & 1) === 0) free.push([a, b]);
+      const loose = new Set(free.map(String));
+      const nets = blocks(partition)
+        .map((net) => net.flatMap((terminal) => place.get(terminal) ?? []))
+        .filter((net) => net.length > 1);
+      // What is known to join is said pair by pair: an unknown pair between two known ones is bound by them.
+      const joined = nets.flatMap((net) =>
+        net.flatMap((a, at) =>
+          net
+            .slice(at + 1)
+            .map((b): [number, number] => [Math.min(a, b), Math.max(a, b)])
+            .filter((pair) => !loose.has(String(pair))),
+        ),
+      );
+      return { joined, free };
+    }),
   };
 }
 
-/** Contiguous runs of candidate positions: in the same order first, then reversed. */
-export function* positionRuns(wanted: number, given: number): Generator<number[]> {
-  for (let offset = 0; offset + wanted <= given; offset += 1) {
-    yield allOf(wanted).map((index) => offset + index);
-  }
-  if (wanted === 1) return;
-  for (let offset = 0; offset + wanted <= given; offset += 1) {
-    yield allOf(wanted).map((index) => offset + wanted - 1 - index);
-  }
+/** Compares candidates with one requirement. Those of the same making are compared once. */
+export function matcherFor(
+  required: Requirement,
+  rules: FitRules = PLAIN_RULES,
+): (candidate: Pattern, compiled?: CompiledPart) => MatchResult {
+  const needed = required.terminals.length;
+  const wanted = required.pattern.length;
+  if (needed > MOST_WIRES || wanted > MOST_POSITIONS)
+    return () => ({ kind: 'undecided', because: 'too-large', steps: 0 });
+  const demand = demandOf(required);
+  const compiled = compileDemand(demand);
+  const seen = new Map<string, { result: FitResult; order: number[] }>();
+  return (candidate, known) => {
+    const [has, given] = [candidate[0]?.length ?? 0, candidate.length];
+    if (needed > has) return { kind: 'no', because: 'too-few-terminals', needed, has };
+    if (wanted > given) return { kind: 'no', because: 'too-few-positions', needed: wanted, has: given };
+    const part = known ?? compilePart(candidate);
+    const before = seen.get(part.making);
+    const result = before ? carriedOver(before, part) : fitPart(compiled, part, rules);
+    if (!before) seen.set(part.making, { result, order: part.order });
+    if (result.kind === 'no') return { kind: 'no', because: 'wiring', needed: wanted, has: given };
+    // No answer is given that was not looked at anew.
+    if (result.kind !== 'fits' || !isFit(demand, candidate, result))
+      return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
+    return told(required, result, candidate);
+  };
 }
 
-function allOf(size: number): number[] {
-  return Array.from({ length: size }, (_, index) => index);
-}
-
-/** Whether a map really carries the required relation to the candidate's: the check that search results must pass. */
-export function reproduces(
+/** Whether one candidate has the required wiring, within the rules. */
+export const matchPattern = (
   required: Requirement,
   candidate: Pattern,
-  result: Extract<MatchResult, { kind: 'same-wiring' | 'fits-so-far' }>,
-): boolean {
-  const size = required.terminals.length;
-  return result.positions.every(({ from, to }) =>
-    result.terminals.every((one, a) =>
-      result.terminals.every((other, b) => {
-        const known = !required.known || ((required.known[a * size + b] ?? 0) >>> from) & 1;
-        const need = required.pattern[from]?.[one.from] === required.pattern[from]?.[other.from];
-        const have = candidate[to]?.[one.to] === candidate[to]?.[other.to];
-        return !known || need === have;
-      }),
-    ),
-  );
+  rules: FitRules = PLAIN_RULES,
+): MatchResult => matcherFor(required, rules)(candidate);
+
+/** The answer for one part on another of the same making. */
+function carriedOver(
+  { result, order }: { result: FitResult; order: number[] },
+  part: CompiledPart,
+): FitResult {
+  if (result.kind !== 'fits') return result;
+  const wireOf = new Array<number>(part.terminals).fill(-1);
+  order.forEach((terminal, at) => {
+    wireOf[part.order[at] as number] = result.wireOf[terminal] as number;
+  });
+  return { ...result, wireOf };
 }
 
-export type { Relation };
+function told(required: Requirement, fit: Fit, candidate: Pattern): MatchResult {
+  const { wireOf, positions, reversed, jumpers, between, nodes } = fit;
+  return {
+    kind: required.known ? 'fits-so-far' : 'same-wiring',
+    terminals: wireOf
+      .flatMap((wire, to) => (wire < 0 ? [] : [{ from: required.terminals[wire] as number, to }]))
+      .toSorted((one, other) => one.from - other.from || one.to - other.to),
+    positions: positions.map((to, from) => ({ from, to })),
+    order: reversed ? 'reversed' : 'same',
+    jumpers,
+    between,
+    sparePositions: candidate.map((_, at) => at).filter((at) => !positions.includes(at)),
+    spareTerminals: wireOf.flatMap((wire, to) => (wire < 0 ? [to] : [])),
+    steps: nodes,
+  };
+}

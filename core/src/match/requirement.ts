@@ -3,8 +3,7 @@ import { partitionFromGroups, poles } from '../partition/index.js';
 import { knownPattern } from '../table/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
 import { compareWithExpected, expectedOf, pairsNamed } from '../verify/index.js';
-import { MOST_POSITIONS } from './relation.js';
-import type { Requirement } from './match.js';
+import { MOST_POSITIONS, type Requirement } from './match.js';
 
 /** Why a map gives no requirement to match against. */
 export type NoRequirement =

@@ -1,4 +1,4 @@
-import { matchPattern, rankOf, type MatchResult, type Requirement } from '@which-way/core/match';
+import { matcherFor, rankOf, type MatchResult, type Requirement } from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
 import type { ReadingRoom } from './reading-room.js';
@@ -33,21 +33,19 @@ export async function matchLibrary(
 ): Promise<MatchAnswer> {
   const required: Requirement = { pattern, terminals, known: known && Uint32Array.from(known) };
   const stop = new Int32Array(flag);
-  const seen = new Map<string, MatchResult>();
+  const match = matcherFor(required);
   const counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
   const all = room.countEntries();
   let candidates: MatchAnswer['candidates'] = [];
   let [looked, after] = [0, 0];
   for (const entry of room.tooSmall(terminals.length, pattern.length, TOLD))
-    candidates.push({ known: entry, result: matchPattern(required, patternOfKnown(entry)) });
+    candidates.push({ known: entry, result: match(patternOfKnown(entry)) });
   while (Atomics.load(stop, 0) === 0) {
     const stretch = room.largeEnough(terminals.length, pattern.length, after, STRETCH);
     for (const { row, entry } of stretch) {
       after = row;
       if (Atomics.load(stop, 0) !== 0) break;
-      const wiring = JSON.stringify([entry.terminals.length, patternOfKnown(entry)]);
-      const result = seen.get(wiring) ?? matchPattern(required, patternOfKnown(entry));
-      seen.set(wiring, result);
+      const result = match(patternOfKnown(entry));
       counts[result.kind] += 1;
       looked += 1;
       candidates.push({ known: entry, result });

@@ -9,6 +9,8 @@ export function resultWords(result: MatchResult): string {
     case 'same-wiring':
     case 'fits-so-far': {
       const extras = [
+        result.jumpers > 0 ? `with ${many(result.jumpers, 'added junction')}` : '',
+        result.between.length > 0 ? many(result.between.length, 'position') + ' between' : '',
         result.order === 'reversed' ? 'positions in reverse order' : '',
         result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
         result.spareTerminals.length > 0 ? many(result.spareTerminals.length, 'terminal') + ' left over' : '',
@@ -19,7 +21,7 @@ export function resultWords(result: MatchResult): string {
     case 'undecided':
       return result.because === 'search-cap'
         ? `undecided: the search stopped after ${result.steps} steps`
-        : 'undecided: too many positions for this search';
+        : 'undecided: too many wires or positions for this search';
     case 'no':
       switch (result.because) {
         case 'too-few-terminals':

@@ -17,6 +17,12 @@ export interface CompiledPart {
   place: string[];
   /** By terminal: the first that is always in one net with it. */
   twin: number[];
+  /**
+   * What it is made of, without names: two parts with the same making are the same wiring, the terminals of one standing for those
+   * of the other in their `order`. Two with other makings may still be: that costs time only.
+   */
+  making: string;
+  order: number[];
 }
 
 /** Makes a part ready. Poles are told alike by their signature: equal ones are alike, alike ones may go unseen, which costs time only. */
@@ -31,16 +37,21 @@ export function compilePart(pattern: Pattern): CompiledPart {
         rank(join(pattern[a] as Partition, pattern[b] as Partition)) - rank(pattern[b] as Partition);
   const twin = twinsOf(pattern, terminals);
   const place = new Array<string>(terminals).fill('');
+  const poles: { making: string; order: number[] }[] = [];
   for (const members of blocks(whole)) {
     const order = inOrder(pattern, members, twin);
     const making = order
       .map((one) => pattern.map((nets) => order.findIndex((other) => nets[other] === nets[one])).join())
       .join(';');
+    poles.push({ making, order });
     order.forEach((one, index) => {
       place[one] = `${making}#${firstTwin(order, twin, index)}`;
     });
   }
+  poles.sort((one, other) => (one.making < other.making ? -1 : one.making > other.making ? 1 : 0));
   return {
+    making: `${positions} ${poles.map((pole) => pole.making).join(' ')}`,
+    order: poles.flatMap((pole) => pole.order),
     ...{ terminals, positions, pattern, adds, place, twin },
     ranks: pattern.map(rank),
     pole: [...whole],
