@@ -34,6 +34,10 @@ class Assignment {
   readonly #wireOf: Int8Array;
   readonly #count: Int32Array;
   readonly #taken: Map<number, number> = new Map();
+  /** How many wires of a net have a terminal: [row * wires + first wire of the net]. */
+  readonly #begun: Int32Array;
+  /** Without junctions a terminal must lie in nets that are large enough: [wire * terminals + terminal] is 1 where it does not. */
+  readonly #small: Uint8Array | null;
   /** Sets of joined wires and of what they must part from, by depth: [row * wires + wire] for low and high. */
   readonly #joinLow: Int32Array[] = [];
   readonly #joinHigh: Int32Array[] = [];
@@ -54,7 +58,25 @@ class Assignment {
     this.#demanded = limits.positions.length;
     this.#wireOf = new Int8Array(part.terminals).fill(-1);
     this.#count = new Int32Array(demand.wires);
+    this.#begun = new Int32Array(this.#demanded * demand.wires);
+    this.#small = limits.jumpers === 0 ? this.#tooSmall() : null;
     this.#push();
+  }
+
+  /** Terminals that lie in smaller nets than a wire needs: without junctions it joins only what lies in its terminal's net. */
+  #tooSmall(): Uint8Array {
+    const { terminals, pattern } = this.part;
+    const small = new Uint8Array(this.#wires * terminals);
+    for (let row = 0; row < this.#demanded; row += 1) {
+      const nets = this.demand.low[row] as number[];
+      const given = pattern[this.#rows[row] as number] as number[];
+      const [wants, has] = [sizesOf(nets), sizesOf(given)];
+      for (let wire = 0; wire < this.#wires; wire += 1)
+        for (let terminal = 0; terminal < terminals; terminal += 1)
+          if ((has[given[terminal] as number] as number) < (wants[nets[wire] as number] as number))
+            small[wire * terminals + terminal] = 1;
+    }
+    return small;
   }
 
   run(): Assigned {
@@ -135,7 +157,13 @@ class Assignment {
 
   #take(terminal: number, wire: number, by: 1 | -1): void {
     this.#wireOf[terminal] = by === 1 ? wire : -1;
-    this.#count[wire] = (this.#count[wire] as number) + by;
+    const before = this.#count[wire] as number;
+    this.#count[wire] = before + by;
+    if (before === (by === 1 ? 0 : 1))
+      for (let row = 0; row < this.#demanded; row += 1) {
+        const net = row * this.#wires + ((this.demand.low[row] as number[])[wire] as number);
+        this.#begun[net] = (this.#begun[net] as number) + by;
+      }
     const pole = this.part.pole[terminal] as number;
     this.#taken.set(pole, (this.#taken.get(pole) ?? 0) + by);
   }
@@ -154,8 +182,11 @@ class Assignment {
       if ((this.#count[wire] as number) > 0) continue;
       const options: [number, number][] = [];
       for (let terminal = 0; terminal < this.part.terminals; terminal += 1)
-        if (this.#wireOf[terminal] === -1 && this.#fits(depth, terminal, wire, left))
+        if (this.#wireOf[terminal] === -1 && this.#fits(depth, terminal, wire, left)) {
           options.push([terminal, wire]);
+          // It is not the one with the fewest.
+          if (best && options.length >= best.length) break;
+        }
       if (options.length === 0) return null;
       if (!best || options.length < best.length) best = options;
     }
@@ -197,7 +228,7 @@ class Assignment {
     const wireIn = this.#wireIn[depth] as Int8Array;
     const extra = (this.#count[wire] as number) > 0;
     const junctions = left - Number(extra);
-    if (junctions < 0) return false;
+    if (junctions < 0 || this.#small?.[wire * terminals + terminal] === 1) return false;
     for (let row = 0; row < this.#rows.length; row += 1) {
       const root = (pattern[this.#rows[row] as number] as number[])[terminal] as number;
       const there = wireIn[row * terminals + root] as number;
@@ -223,7 +254,19 @@ class Assignment {
     const at = row * this.#wires + wire;
     const [netLow, netHigh] = [must.low[at] as number, must.high[at] as number];
     if (this.#isAlone(netLow, netHigh)) return true;
+    const begun = this.#begun[
+      row * this.#wires + ((this.demand.low[row] as number[])[wire] as number)
+    ] as number;
+    const fresh = (this.#count[wire] as number) === 0;
+    if (fresh && begun <= junctions) return true;
     const [joinLow, joinHigh] = [this.#joinLow[depth] as Int32Array, this.#joinHigh[depth] as Int32Array];
+    const piece = there < 0 ? -1 : row * this.#wires + there;
+    // What lies in the terminal's net already, as far as it is of this net and not joined to the wire yet.
+    const othersLow = piece < 0 ? 0 : (joinLow[piece] as number) & netLow & ~(joinLow[at] as number);
+    const othersHigh = piece < 0 ? 0 : (joinHigh[piece] as number) & netHigh & ~(joinHigh[at] as number);
+    const joinsOther = othersLow !== 0 || othersHigh !== 0;
+    // Without junctions what was begun is one piece.
+    if (fresh && junctions === 0) return joinsOther;
     let [low, high, pieces] = [netLow, netHigh, 0];
     for (let other = 0; other < this.#wires; other += 1) {
       if (!this.#has(low, high, other) || (this.#count[other] as number) === 0) continue;
@@ -232,12 +275,7 @@ class Assignment {
       low &= ~(joinLow[cell] as number);
       high &= ~(joinHigh[cell] as number);
     }
-    const piece = there < 0 ? -1 : row * this.#wires + there;
-    // What lies in the terminal's net already, as far as it is of this net and not joined to the wire yet.
-    const othersLow = piece < 0 ? 0 : (joinLow[piece] as number) & netLow & ~(joinLow[at] as number);
-    const othersHigh = piece < 0 ? 0 : (joinHigh[piece] as number) & netHigh & ~(joinHigh[at] as number);
-    const joinsOther = othersLow !== 0 || othersHigh !== 0;
-    const here = (this.#count[wire] as number) > 0 ? 0 : 1;
+    const here = fresh ? 1 : 0;
     return pieces + here - Number(joinsOther) - 1 <= junctions;
   }
 
@@ -276,4 +314,11 @@ class Assignment {
       }
     }
   }
+}
+
+/** How many lie in each net, by its first member. */
+function sizesOf(nets: readonly number[]): Int32Array {
+  const sizes = new Int32Array(nets.length);
+  for (const net of nets) sizes[net] = (sizes[net] as number) + 1;
+  return sizes;
 }

@@ -53,6 +53,9 @@ export function fitPart(
   for (let jumpers = 0; jumpers <= spare; jumpers += 1)
     for (const map of positionMaps(demand, part, rules)) {
       const guards = demand.never.length > 0 ? map.between : [];
+      const piece = pieceFails(demand, part, map, guards, jumpers, cap - nodes);
+      nodes += piece.nodes;
+      if (piece.fails) continue;
       const found = assignWires(demand, part, {
         positions: map.positions,
         guards,
@@ -68,4 +71,22 @@ export function fitPart(
       if (nodes >= cap) return { kind: 'undecided', nodes };
     }
   return { kind: undecided ? 'undecided' : 'no', nodes };
+}
+
+/** Whether some piece of the demand alone cannot be had there: then the whole cannot. Each piece gets the whole allowance. */
+function pieceFails(
+  { pieces }: CompiledDemand,
+  part: CompiledPart,
+  { positions }: PositionMap,
+  guards: readonly number[],
+  jumpers: number,
+  cap: number,
+): { fails: boolean; nodes: number } {
+  let nodes = 0;
+  for (const piece of pieces) {
+    const found = assignWires(piece, part, { positions, guards, jumpers, nodes: Math.max(1, cap - nodes) });
+    nodes += found.nodes;
+    if (found.kind === 'none') return { fails: true, nodes };
+  }
+  return { fails: false, nodes };
 }

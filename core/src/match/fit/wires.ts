@@ -1,4 +1,4 @@
-import { join, partitionOf, rank, type Partition } from '../../partition/index.js';
+import { blocks, join, partitionOf, rank, type Partition } from '../../partition/index.js';
 
 /** What has to hold between two wires in one position; nothing is said of a pair that is in neither. */
 export interface WiresInPosition {
@@ -42,6 +42,11 @@ export interface CompiledDemand {
   never: readonly (readonly [number, number])[];
   /** A pair must join and must part: nothing can do that. */
   impossible: boolean;
+  /**
+   * Parts of the demand that have no join with one another in any position, the largest first; empty where there is one only, or
+   * where pairs do not matter. What none of its terminals can do for one of them, a part cannot do for all.
+   */
+  pieces: CompiledDemand[];
 }
 
 const set = ({ low, high }: WireSet, at: number, wire: number): void => {
@@ -53,7 +58,8 @@ const set = ({ low, high }: WireSet, at: number, wire: number): void => {
  * Compiles a demand.
  * @throws RangeError for more wires than fit the sets
  */
-export function compileDemand({ wires, positions, never }: WireDemand): CompiledDemand {
+export function compileDemand(demand: WireDemand): CompiledDemand {
+  const { wires, positions, never } = demand;
   if (wires > MOST_WIRES) throw new RangeError(`at most ${MOST_WIRES} wires`);
   const cells = positions.length * wires;
   const must = { low: new Int32Array(cells), high: new Int32Array(cells) };
@@ -101,5 +107,35 @@ export function compileDemand({ wires, positions, never }: WireDemand): Compiled
   return {
     ...{ wires, positions: size, must, part, low, high, adds, never, impossible },
     ranks: low.map(rank),
+    pieces: piecesOf(demand),
   };
+}
+
+function piecesOf({ wires, positions, never }: WireDemand): CompiledDemand[] {
+  if (positions.some(({ free }) => free.length > 0)) return [];
+  const pairs = positions.flatMap(({ joined }) =>
+    joined.flatMap((group) => group.slice(1).map((wire): [number, number] => [group[0] as number, wire])),
+  );
+  const groups = blocks(partitionOf(wires, pairs));
+  if (groups.length < 2) return [];
+  const seen = new Set<string>();
+  return groups
+    .filter((group) => group.length > 1)
+    .toSorted((one, other) => other.length - one.length)
+    .flatMap((group) => {
+      const place = new Map(group.map((wire, at) => [wire, at]));
+      const inside = (list: readonly number[]) => list.flatMap((wire) => place.get(wire) ?? []);
+      const piece: WireDemand = {
+        wires: group.length,
+        positions: positions.map(({ joined }) => ({
+          joined: joined.map(inside).filter((net) => net.length > 1),
+          free: [],
+        })),
+        never: never.map(inside).filter((pair): pair is [number, number] => pair.length === 2),
+      };
+      const key = JSON.stringify(piece);
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [compileDemand(piece)];
+    });
 }
