@@ -1,4 +1,5 @@
 import type { JobFile } from '@which-way/core/formats';
+import type { Difference, MatchResult, NearMiss, Subject } from '@which-way/core/match';
 import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { SafetyLists } from '@which-way/core/safety';
@@ -226,3 +227,40 @@ export interface LibraryHead {
 }
 
 export type { JobFile, JobEvent, KnownSwitch };
+
+/** A requirement as it travels: what the page knows, readings that are not sent yet included. */
+export interface MatchQuestion {
+  /** The nets in every position, over all terminals. */
+  pattern: number[][];
+  /** Places of the terminals that a replacement has to serve. */
+  terminals: number[];
+  /** Per pair of those the positions, one bit each, in which the fact is known; null when all are. */
+  known: number[] | null;
+  /** Pairs of places that must never meet. */
+  never: [number, number][];
+  /** Junctions that may be added, at most; whether positions may lie unused between. */
+  rules: { jumpers: number; gaps: boolean };
+  subject: Subject;
+}
+
+/** An entry of the library with what came out for it. */
+export interface MatchedEntry {
+  known: KnownSwitch;
+  result: MatchResult;
+  /** Safety first; empty where it does not do. */
+  differences: Difference[];
+  /** What it falls short of by one thing; null: more than that, or not looked at. */
+  near: NearMiss | null;
+}
+
+/** What a search through the library has found. */
+export interface MatchAnswer {
+  /** Best first; of those that may do and those that do not a certain number at most. */
+  candidates: MatchedEntry[];
+  /** Compared pair by pair. */
+  looked: number;
+  /** All of the library; those too small are ruled out by their size without being looked at. */
+  all: number;
+  /** By kind of result. */
+  counts: Record<MatchResult['kind'], number>;
+}

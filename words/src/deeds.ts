@@ -53,6 +53,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'tried-in-place': 'a pair watched in the machine',
   'supply-named': 'a supply',
   'load-named': 'a load',
+  'requirement-refined': 'what a replacement has to do',
   'put-beside': 'another switch beside this one',
   'odd-answered': 'whether something odd is meant',
   'case-noted': 'a case of the trade',

@@ -1,7 +1,7 @@
-import { deedSchema } from '../log/index.js';
+import { deedSchema, loadSchema } from '../log/index.js';
 import type { Schema } from '../schema/index.js';
 import { simulatedSwitchSchema } from '../simulated/index.js';
-import { knownSwitchSchema } from '../switch/index.js';
+import { knownSwitchSchema, partFactsSchema } from '../switch/index.js';
 import {
   eventSchema,
   idSchema,
@@ -22,6 +22,8 @@ export const CHECKED: Readonly<Record<string, Schema>> = {
   File: projectFileSchema,
   JobHead: jobHeadSchema,
   KnownSwitch: knownSwitchSchema,
+  Load: loadSchema,
+  PartFacts: partFactsSchema,
   Shop: shopSchema,
   SimulatedSwitch: simulatedSwitchSchema,
 };

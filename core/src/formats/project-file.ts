@@ -1,8 +1,8 @@
 import { listProblems, type SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
-import { ageOf, upgradeEvent, type JobEvent, type SupplyKind } from '../log/index.js';
+import { ageOf, upgradeEvent, type JobEvent, type SupplyKind, type Load } from '../log/index.js';
 import { MOST_LEVELS } from '../schema/index.js';
-import type { JobId, KnownSwitch, Problem } from '../switch/index.js';
+import type { JobId, KnownSwitch, PartFacts, Problem } from '../switch/index.js';
 import * as made from './checkers.js';
 import { FILE_VERSION } from './schema.js';
 
@@ -66,6 +66,8 @@ const checkers = made as unknown as {
   checkPlace: Checker<string>;
   checkJobHead: Checker<Omit<JobFile, 'events'>>;
   checkKnownSwitch: Checker<KnownSwitch>;
+  checkLoad: Checker<Load>;
+  checkPartFacts: Checker<PartFacts>;
   checkShop: Checker<ShopFile>;
   checkSimulatedSwitch: Checker<SimulatedSwitch>;
 };
@@ -123,7 +125,7 @@ export function upgradeFile(
 }
 
 const problemsIn =
-  (name: 'checkId' | 'checkTitle' | 'checkPlace') =>
+  (name: 'checkId' | 'checkTitle' | 'checkPlace' | 'checkLoad' | 'checkPartFacts') =>
   (value: unknown): Problem[] =>
     checkers[name](value) ? [] : problemsOf(checkers[name]);
 /** What is wrong with what is claimed to be an id, wherever one comes in. */
@@ -131,6 +133,9 @@ export const idProblems = problemsIn('checkId');
 /** What is wrong with a job's title, or the place where it stands. */
 export const titleProblems = problemsIn('checkTitle');
 export const placeProblems = problemsIn('checkPlace');
+/** What is wrong with a load, or with what is stated of a part, that came from elsewhere. */
+export const loadProblems = problemsIn('checkLoad');
+export const partFactsProblems = problemsIn('checkPartFacts');
 
 /** What is wrong with the body of an event. Empty when it is well formed. */
 export function deedProblems(what: unknown): Problem[] {

@@ -9,7 +9,8 @@ export {
   type Order,
 } from './kinds/map/approach.js';
 export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
-export type { ChosenReplacement } from './kinds/judge/chosen.js';
+export type { Refinement } from './kinds/judge/requirement.js';
+export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';
 export type { ExpectedTable } from './kinds/judge/expected.js';
 export type { ContactDrop, ContactLimit } from './kinds/judge/fitness.js';
 export { BESIDE_AS, type Beside, type BesideAs } from './kinds/judge/beside.js';
@@ -19,6 +20,7 @@ export type { InPlaceTrial } from './kinds/before/in-place.js';
 export {
   ampsOf,
   LOAD_KINDS,
+  loadSchema,
   POTENTIALS,
   type Load,
   type LoadKind,
@@ -123,6 +125,7 @@ export {
   liveRecordsOf,
   loadsOf,
   passingsOf,
+  refinementOf,
   repeatRunsOf,
   suppliesOf,
   markingsOf,

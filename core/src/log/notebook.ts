@@ -8,6 +8,7 @@ import type { Photo } from './kinds/before/photo.js';
 import type { InPlaceTrial } from './kinds/before/in-place.js';
 import type { Beside } from './kinds/judge/beside.js';
 import type { Passing } from './kinds/judge/between.js';
+import type { Refinement } from './kinds/judge/requirement.js';
 import type { RepeatRun } from './kinds/judge/repeat.js';
 import type { Load, Supply } from './kinds/tag/supply-and-load.js';
 import type { BareEnds, LiveRecord } from './kinds/before/safety.js';
@@ -155,3 +156,9 @@ export const besideOf = (log: Log): Beside[] =>
     deedsOf(log, 'put-beside').map(({ beside }) => beside),
     ({ job }) => job,
   );
+
+/** How a replacement is looked for: as it is proposed, without junctions and gaps, while nobody has said otherwise. */
+export const refinementOf = (log: Log): Refinement =>
+  deedsOf(log, 'requirement-refined').at(-1)?.refinement ?? {
+    ...{ source: null, never: [], jumpers: 0, gaps: false },
+  };

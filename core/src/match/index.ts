@@ -1,9 +1,10 @@
 export { demandOf, matcherFor, matchPattern, type MatchResult, type Requirement } from './match.js';
-export { rankOf } from './rank.js';
+export { compareRanks, rankOf } from './rank.js';
 export { recognise, type Recognised } from './recognise.js';
 export {
   proposedSource,
   requirementBy,
+  type MapRequirement,
   requirementOf,
   type NoRequirement,
   type RequirementSource,
@@ -12,3 +13,12 @@ export { fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from '.
 export { compilePart, type CompiledPart } from './fit/part.js';
 export { isFit } from './fit/verify-fit.js';
 export { compileDemand, MOST_WIRES, type CompiledDemand, type WireDemand } from './fit/wires.js';
+export {
+  differencesOf,
+  WANTS_REASON,
+  type Difference,
+  type DifferenceCode,
+  type Gravity,
+} from './differ/differences.js';
+export { subjectOf, type Subject } from './differ/subject.js';
+export { nearMissesFor, type NearMiss } from './near-miss.js';

@@ -14,6 +14,8 @@ export interface Requirement {
   terminals: number[];
   /** Per pair of those (row by row) the positions, one bit each, in which the fact is known; null when all are. */
   known: Uint32Array | null;
+  /** Pairs of places that must never meet, in no position that the handle passes: two supplies. */
+  never?: readonly (readonly [number, number])[];
 }
 
 /** What a candidate can be. 'no' is proved, within the rules of the search; 'undecided' says that it stopped at its cap. */
@@ -38,12 +40,15 @@ export type MatchResult =
   | { kind: 'undecided'; because: 'search-cap' | 'too-large'; steps: number };
 
 /** A requirement by wires: what is not known binds nothing. */
-export function demandOf({ pattern, terminals, known }: Requirement): WireDemand {
+export function demandOf({ pattern, terminals, known, never = [] }: Requirement): WireDemand {
   const place = new Map(terminals.map((terminal, wire) => [terminal, wire]));
   const wires = terminals.length;
   return {
     wires,
-    never: [],
+    never: never.flatMap(([one, other]): [number, number][] => {
+      const [a, b] = [place.get(one), place.get(other)];
+      return a === undefined || b === undefined ? [] : [[a, b]];
+    }),
     positions: pattern.map((partition, position) => {
       const free: [number, number][] = [];
       if (known)

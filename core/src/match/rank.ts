@@ -1,25 +1,49 @@
 import type { KnownSwitch } from '../switch/index.js';
+import type { Difference } from './differ/differences.js';
 import type { MatchResult } from './match.js';
 
+/** What a candidate is ranked by. */
+interface Ranked {
+  known: Pick<KnownSwitch, 'kind' | 'facts'>;
+  result: MatchResult;
+  differences: readonly Difference[];
+}
+
 /**
- * Order in the list: the same wiring first (what can be bought before mere patterns, fewer junctions first, then fewer gaps, the
- * same order before reversed, fewer spares), then open questions, then no.
+ * The order in the list, compared figure by figure, so that no mere count outweighs what stands before it: whether it may do at
+ * all, safety differences, added junctions, positions between, what can be bought before mere patterns, reversed order, spares,
+ * questions, price.
  */
-export function rankOf({ known, result }: { known: Pick<KnownSwitch, 'kind'>; result: MatchResult }): number {
+export function rankOf({ known, result, differences }: Ranked): number[] {
+  const many = (gravity: Difference['gravity']) =>
+    differences.filter((one) => one.gravity === gravity).length;
   switch (result.kind) {
     case 'same-wiring':
     case 'fits-so-far':
-      return (
-        (known.kind === 'part' ? 0 : 5000) +
-        result.jumpers * 1000 +
-        result.between.length * 100 +
-        (result.order === 'reversed' ? 50 : 0) +
-        result.sparePositions.length * 20 +
-        result.spareTerminals.length
-      );
+      return [
+        0,
+        many('safety'),
+        result.jumpers,
+        result.between.length,
+        known.kind === 'part' ? 0 : 1,
+        result.order === 'reversed' ? 1 : 0,
+        result.sparePositions.length,
+        result.spareTerminals.length,
+        many('question'),
+        known.facts?.price ?? Infinity,
+      ];
     case 'undecided':
-      return 10_000;
+      return [1];
     case 'no':
-      return result.because === 'wiring' ? 20_000 : 30_000;
+      return [result.because === 'wiring' ? 2 : 3];
   }
+}
+
+/** Compares two ranks: negative where the first is better. */
+export function compareRanks(one: readonly number[], other: readonly number[]): number {
+  for (let at = 0; at < Math.max(one.length, other.length); at += 1) {
+    const [a, b] = [one[at] ?? 0, other[at] ?? 0];
+    if (a !== b) return a < b ? -1 : 1;
+  }
+  return 0;
 }

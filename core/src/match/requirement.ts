@@ -1,4 +1,5 @@
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
+import type { REQUIREMENT_SOURCES } from '../log/index.js';
 import { partitionFromGroups, poles } from '../partition/index.js';
 import { knownPattern } from '../table/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
@@ -15,7 +16,7 @@ export type NoRequirement =
   | 'nothing-expected';
 
 /** Where a requirement comes from: stated on every candidate. */
-export type RequirementSource = 'should-be' | 'as-mapped';
+export type RequirementSource = (typeof REQUIREMENT_SOURCES)[number];
 
 /** A requirement with the settings that its positions stand for; or why there is none. */
 export type MapRequirement =

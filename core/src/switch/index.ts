@@ -72,3 +72,4 @@ export {
   type Structure,
 } from './structure.js';
 export { TERMINAL_ROLES, type Terminal, type TerminalRole } from './terminal.js';
+export { partFactsSchema, RATED_FOR, type PartFacts } from './part-facts.js';

@@ -7,6 +7,7 @@ import {
   MOST_TERMINALS,
   object,
   oneOf,
+  optional,
   orNull,
   PERSON_LETTERS,
   POSITION_NAME_LETTERS,
@@ -19,6 +20,7 @@ import {
 } from '../schema/index.js';
 import { ACTUATOR_FORMS, restsSchema } from './actuator.js';
 import type { EntryId } from './id.js';
+import { partFactsSchema } from './part-facts.js';
 
 const label = text(LABEL_LETTERS, 1);
 
@@ -51,6 +53,7 @@ export const knownSwitchSchema = object({
     list(knownPositionSchema, { minItems: 1, maxItems: MOST_POSITIONS_OF_A_HANDLE }),
   ),
   note: orNull(text(REMARK_LETTERS)),
+  facts: says('What is stated besides its wiring; what is absent is unknown.', optional(partFactsSchema)),
 });
 /** A switch whose wiring is known: an entry of the library. Labels name its terminals. */
 export type KnownSwitch = TypeOf<typeof knownSwitchSchema>;

@@ -116,7 +116,10 @@ describe('the route', () => {
     expect(at()).toEqual(['match', 'choose-replacement']);
     on.add({
       kind: 'chosen',
-      replacement: { entry: on.newId(), name: 'Toggle', terminals: [], positions: [] },
+      replacement: {
+        ...{ entry: on.newId(), name: 'Toggle', terminals: [], positions: [] },
+        ...{ source: null, accepted: [], part: null },
+      },
     });
     expect(at()).toEqual(['refit', 'refit']);
     on.read(0, 0, 1, OPEN);

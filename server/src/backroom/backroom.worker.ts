@@ -1,3 +1,4 @@
+import type { MatchAnswer, MatchQuestion } from '@which-way/contract';
 import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { existsSync } from 'node:fs';
@@ -8,7 +9,7 @@ import { exportAll } from '../transfer/export-all.js';
 import { checkFile, type CheckedFile } from '../transfer/check-file.js';
 import { StagedFile } from '../transfer/staged-file.js';
 import { notLookedThrough } from '../transfer/not-looked-through.js';
-import { matchLibrary, type MatchAnswer, type WireRequirement } from './match-library.js';
+import { matchLibrary } from './match-library.js';
 import { reporter, type Heard } from './reporter.js';
 import { ReadingRoom, type LibraryQuestion } from './reading-room.js';
 
@@ -42,7 +43,7 @@ const desk = {
   library: (question: LibraryQuestion) => room().library(question),
   alike: (terminals: number, positions: number, most: number) => room().alike(terminals, positions, most),
   countJobs: () => room().countJobs(),
-  match: (requirement: WireRequirement, flag: SharedArrayBuffer): Promise<MatchAnswer> =>
+  match: (requirement: MatchQuestion, flag: SharedArrayBuffer): Promise<MatchAnswer> =>
     matchLibrary(room(), requirement, flag),
 
   exportAll: (to: string, photos: string, heard: Heard, flag: SharedArrayBuffer) =>

@@ -1,65 +1,73 @@
-import { matcherFor, rankOf, type MatchResult, type Requirement } from '@which-way/core/match';
+import type { MatchAnswer, MatchedEntry, MatchQuestion } from '@which-way/contract';
+import {
+  compareRanks,
+  differencesOf,
+  matcherFor,
+  nearMissesFor,
+  PLAIN_RULES,
+  rankOf,
+  type Requirement,
+} from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
 import type { ReadingRoom } from './reading-room.js';
-
-/** A requirement as it travels. */
-export interface WireRequirement {
-  pattern: number[][];
-  terminals: number[];
-  known: number[] | null;
-}
 
 /** Entries looked at between two looks at whether the search is still wanted. */
 const STRETCH = 200;
 /** Of those that are ruled out, and of those that match, so many are told one by one; the rest is counted. */
 const TOLD = 60;
+/** Candidates that are ruled out by their wiring, of which is said what they fall short of. */
+const NEAR = 40;
+/** Steps of the search for one part, where junctions or gaps are allowed. */
+const NODES = 20_000;
 
-export interface MatchAnswer {
-  /** Best first, at most TOLD that may do and TOLD that do not. */
-  candidates: { known: KnownSwitch; result: MatchResult }[];
-  looked: number;
-  /** All of the library; those too small are ruled out by their size without being looked at. */
-  all: number;
-  /** By kind of result. */
-  counts: Record<MatchResult['kind'], number>;
-}
-
-/** Looks through the library for what has the required wiring. The same wiring is compared once, however many have it. */
+/** Looks through the library for what does what is required. The same wiring is compared once, however many have it. */
 export async function matchLibrary(
   room: ReadingRoom,
-  { pattern, terminals, known }: WireRequirement,
+  { pattern, terminals, known, never, rules, subject }: MatchQuestion,
   flag: SharedArrayBuffer,
 ): Promise<MatchAnswer> {
-  const required: Requirement = { pattern, terminals, known: known && Uint32Array.from(known) };
+  const required: Requirement = { pattern, terminals, known: known && Uint32Array.from(known), never };
+  const plain = rules.jumpers === 0 && !rules.gaps;
+  const allowed = { ...PLAIN_RULES, ...rules, ...(!plain && { nodes: NODES }) };
   const stop = new Int32Array(flag);
-  const match = matcherFor(required);
+  const match = matcherFor(required, allowed);
   const counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
   const all = room.countEntries();
-  let candidates: MatchAnswer['candidates'] = [];
+  const look = (entry: KnownSwitch): MatchedEntry => {
+    const result = match(patternOfKnown(entry));
+    const differences = 'terminals' in result ? differencesOf(subject, required, never, entry, result) : [];
+    return { known: entry, result, differences, near: null };
+  };
+  let candidates = room.tooSmall(terminals.length, pattern.length, TOLD).map(look);
   let [looked, after] = [0, 0];
-  for (const entry of room.tooSmall(terminals.length, pattern.length, TOLD))
-    candidates.push({ known: entry, result: match(patternOfKnown(entry)) });
   while (Atomics.load(stop, 0) === 0) {
     const stretch = room.largeEnough(terminals.length, pattern.length, after, STRETCH);
     for (const { row, entry } of stretch) {
       after = row;
       if (Atomics.load(stop, 0) !== 0) break;
-      const result = match(patternOfKnown(entry));
-      counts[result.kind] += 1;
+      const found = look(entry);
+      counts[found.result.kind] += 1;
       looked += 1;
-      candidates.push({ known: entry, result });
+      candidates.push(found);
     }
     candidates = bestOf(candidates);
     if (stretch.length < STRETCH) break;
     await new Promise((resolve) => setImmediate(resolve));
   }
   counts.no += all - looked;
-  return { candidates: bestOf(candidates), looked, all, counts };
+  const near = nearMissesFor(required, { ...allowed, nodes: NODES });
+  let asked = 0;
+  const told = bestOf(candidates).map((one): MatchedEntry => {
+    if (one.result.kind !== 'no' || asked >= NEAR || Atomics.load(stop, 0) !== 0) return one;
+    asked += 1;
+    return { ...one, near: near(patternOfKnown(one.known)) };
+  });
+  return { candidates: told, looked, all, counts };
 }
 
-function bestOf(candidates: MatchAnswer['candidates']): MatchAnswer['candidates'] {
-  const sorted = candidates.toSorted((one, other) => rankOf(one) - rankOf(other));
+function bestOf(candidates: MatchedEntry[]): MatchedEntry[] {
+  const sorted = candidates.toSorted((one, other) => compareRanks(rankOf(one), rankOf(other)));
   const may = sorted.filter(({ result }) => result.kind !== 'no').slice(0, TOLD);
   const no = sorted.filter(({ result }) => result.kind === 'no').slice(0, TOLD);
   return [...may, ...no];

@@ -1,12 +1,11 @@
 import { Body, Controller, Get, Header, HttpCode, Module, Param, Post, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import type { LibraryPage } from '@which-way/contract';
+import type { LibraryPage, MatchAnswer, MatchQuestion } from '@which-way/contract';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { Request } from 'express';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { Backroom } from '../backroom/backroom.js';
-import type { MatchAnswer, WireRequirement } from '../backroom/match-library.js';
 import { notFound, Refusal } from '../errors/refusal.js';
 import { requirementTrouble } from './requirement.js';
 
@@ -86,7 +85,7 @@ export class LibraryController {
     if (trouble) throw new Refusal(400, trouble);
     const flag = new SharedArrayBuffer(4);
     request.res?.once('close', () => Atomics.store(new Int32Array(flag), 0, 1));
-    return this.backroom.long((desk) => desk.match(body as WireRequirement, flag));
+    return this.backroom.long((desk) => desk.match(body as MatchQuestion, flag));
   }
 
   @Get(':id')

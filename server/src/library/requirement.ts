@@ -1,5 +1,6 @@
 import { told } from '../errors/refusal.js';
 import type { ApiError } from '@which-way/contract';
+import { loadProblems, partFactsProblems } from '@which-way/core/formats';
 import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
 const isPlaces = (value: unknown, most: number): value is number[] =>
@@ -11,8 +12,9 @@ const isPlaces = (value: unknown, most: number): value is number[] =>
 export function requirementTrouble(body: unknown): ApiError | null {
   const wrong = (path: string, hint: string): ApiError =>
     told('invalid-requirement', { where: path || 'The requirement', hint }, path);
-  if (typeof body !== 'object' || body === null) return wrong('', 'Send { pattern, terminals, known }.');
-  const { pattern, terminals, known, ...others } = body as Record<string, unknown>;
+  if (typeof body !== 'object' || body === null)
+    return wrong('', 'Send { pattern, terminals, known, never, rules, subject }.');
+  const { pattern, terminals, known, never, rules, subject, ...others } = body as Record<string, unknown>;
   const [other] = Object.keys(others);
   if (other !== undefined) return wrong(other, 'Remove it, or check its spelling.');
   const rows =
@@ -28,7 +30,45 @@ export function requirementTrouble(body: unknown): ApiError | null {
     (Array.isArray(known) &&
       known.length === cells &&
       known.every((bits) => Number.isInteger(bits) && bits >= 0 && bits < 2 ** 32));
-  return knownFits
+  if (!knownFits) return wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
+  const places = terminals;
+  const pairsFit =
+    Array.isArray(never) &&
+    never.length <= 400 &&
+    never.every(
+      (pair) => isPlaces(pair, 2) && pair.length === 2 && pair.every((one) => places.includes(one)),
+    );
+  if (!pairsFit) return wrong('never', 'Pairs of places that are needed, such as [[0, 3]]; [] for none.');
+  if (!isRules(rules)) return wrong('rules', '{ jumpers: 0 to 4, gaps: true or false }.');
+  return isSubject(subject, rows.length)
     ? null
-    : wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
+    : wrong('subject', '{ positions, loads, mostWires, facts, brake } of the switch that is replaced.');
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+function isRules(value: unknown): boolean {
+  if (!isObject(value) || Object.keys(value).length !== 2) return false;
+  const { jumpers, gaps } = value;
+  return (
+    Number.isInteger(jumpers) && Number(jumpers) >= 0 && Number(jumpers) <= 4 && typeof gaps === 'boolean'
+  );
+}
+
+/** What is said of the switch that is replaced, in the shapes that the comparison rests on. */
+function isSubject(value: unknown, positions: number): boolean {
+  if (!isObject(value)) return false;
+  const { positions: rests, loads, mostWires, facts, brake } = value;
+  return (
+    Array.isArray(rests) &&
+    rests.length === positions &&
+    rests.every((one) => isObject(one) && (one['rests'] === 'maintained' || one['rests'] === 'momentary')) &&
+    Array.isArray(loads) &&
+    loads.length <= 100 &&
+    loads.every((one) => loadProblems(one).length === 0) &&
+    Number.isInteger(mostWires) &&
+    typeof brake === 'boolean' &&
+    partFactsProblems(facts).length === 0
+  );
 }

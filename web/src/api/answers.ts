@@ -1,8 +1,10 @@
+import type { KnownSwitch } from '@which-way/core/switch';
 import type {
   Health,
   Job,
   JobSummary,
   JobWithEvents,
+  MatchAnswer,
   LibraryPage,
   PostedEvents,
   Shop,
@@ -10,17 +12,6 @@ import type {
   StreamMessages,
   Work,
 } from '@which-way/contract';
-import type { MatchResult } from '@which-way/core/match';
-import type { KnownSwitch } from '@which-way/core/switch';
-
-/** What a search through the library has found. */
-export interface MatchAnswer {
-  candidates: { known: KnownSwitch; result: MatchResult }[];
-  looked: number;
-  all: number;
-  counts: Record<MatchResult['kind'], number>;
-}
-
 /** What a field of an answer may hold, as far as the pages lean on it. */
 type Held = 'text' | 'number' | 'yes-no' | 'list' | 'fields';
 type Fields<Answer> = Partial<Record<keyof Answer & string, Held>>;

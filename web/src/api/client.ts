@@ -1,6 +1,5 @@
-import type { ApiError, JobChange, NewJob, PostEvents, ShopChange } from '@which-way/contract';
+import type { ApiError, JobChange, MatchQuestion, NewJob, PostEvents, ShopChange } from '@which-way/contract';
 import { shapes, type Shape } from './answers.js';
-import type { Requirement } from '@which-way/core/match';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 
 /** The server answered, and refused. */
@@ -123,9 +122,9 @@ export const api = {
   entry: (id: string) => request(shapes.known, `/api/library/${id}`),
   alike: (terminals: number, positions: number) =>
     request(shapes.knownList, `/api/library/alike?terminals=${terminals}&positions=${positions}`),
-  match: ({ pattern, terminals, known }: Requirement, signal: AbortSignal) =>
+  match: (question: MatchQuestion, signal: AbortSignal) =>
     request(shapes.match, '/api/library/match', {
-      ...sending('POST', { pattern, terminals, known: known && [...known] }),
+      ...sending('POST', question),
       signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]),
     }),
   shop: () => request(shapes.shop, '/api/shop'),

@@ -1,5 +1,8 @@
 import type { SwitchMap } from '@which-way/core/continuity';
+import type { MatchedEntry } from '@which-way/contract';
 import type { ChosenReplacement } from '@which-way/core/log';
+import type { RequirementSource } from '@which-way/core/match';
+import { nearWords } from '@which-way/words/match';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/controls/notice.js';
@@ -8,17 +11,20 @@ import { StrandSample } from '../shared/drawings/strand-sample.js';
 import { strandOf } from '@which-way/drawing/strand';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { positionName, resultWords, spareWords } from './match-words.js';
-import type { Candidate } from './match-search.js';
+import { Differences, useAccepted } from './part-differences.js';
 
 interface CandidateViewProps {
-  candidate: Candidate;
+  candidate: MatchedEntry;
+  source: RequirementSource;
   map: SwitchMap;
   settings: SettingId[];
   chosen: ChosenReplacement | null;
 }
 
 /** One candidate: old terminal to new terminal, position to position, and what was not compared. */
-export function CandidateView({ candidate: { known, result }, map, settings, chosen }: CandidateViewProps) {
+export function CandidateView({ candidate, map, settings, chosen, source }: CandidateViewProps) {
+  const { known, result, differences, near } = candidate;
+  const accepted = useAccepted(differences, chosen?.entry === known.id ? chosen : null);
   const session = useSession();
   const heading = (
     <>
@@ -32,6 +38,9 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
       <section aria-label="Candidate" className="px-6 py-4 lg:overflow-y-auto">
         {heading}
         <p className="mt-3 text-large">{resultWords(result)}.</p>
+        {near && (
+          <p className="text-large font-semibold">Near: {nearWords(near, map.structure, settings)}.</p>
+        )}
       </section>
     );
   }
@@ -44,6 +53,7 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
       from: settings[from] as SettingId,
       to: positionName(known, to),
     })),
+    ...{ source, accepted: accepted.list, part: known },
   };
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;
@@ -59,14 +69,23 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
           <PlainButton
             look="strong"
             className="min-h-14 text-large"
-            disabled={result.kind !== 'same-wiring'}
+            disabled={result.kind !== 'same-wiring' || accepted.open > 0}
             onClick={() => session.emit({ kind: 'chosen', replacement })}
           >
             Choose this one
           </PlainButton>
         )}
       </div>
-      <p className="mt-2 text-large">{resultWords(result)}.</p>
+      <p className="mt-2 text-large">
+        {resultWords(result)}, {source === 'should-be' ? 'as it should be' : 'as mapped'}.
+      </p>
+      {accepted.open > 0 && (
+        <p className="text-brick">
+          {accepted.open === 1 ? 'One safety difference is' : `${accepted.open} safety differences are`} to be
+          answered before it can be chosen.
+        </p>
+      )}
+      <Differences {...{ differences, accepted, known, settings }} structure={map.structure} />
       {stale && (
         <p className="text-amber-ink">It was chosen with another terminal map; look again and choose anew.</p>
       )}
@@ -78,15 +97,17 @@ export function CandidateView({ candidate: { known, result }, map, settings, cho
             <Notice look="amber" title="Positions to spare">
               <p>
                 The handle can go where the old one could not:{' '}
-                {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}. Fit a stop, or
-                know what happens there.
+                {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}.{' '}
+                {result.between.length > 0
+                  ? 'Some lie between: no stop takes them away.'
+                  : 'Fit a stop, or know what happens there.'}
               </p>
             </Notice>
           )}
           <Notice look="plain" title="Same wiring is not yet ‘fits’">
-            Ratings, returns (spring or latch), fit: not compared. What happens while the handle is between
-            positions: not compared. Look at each before fitting; mains work follows local rules and is for
-            those who may do it.
+            How it fits is not compared. Only loads that were named at Wires and jumpers are compared with its
+            ratings. Look at each before fitting; mains work follows local rules and is for those who may do
+            it.
           </Notice>
         </div>
       </div>
@@ -110,7 +131,7 @@ function TransferLines({ map, replacement }: { map: SwitchMap; replacement: Chos
       </thead>
       <tbody>
         {replacement.terminals.map(({ from, to }) => (
-          <tr key={from}>
+          <tr key={`${from} ${to}`}>
             <td>
               <span className="inline-flex h-12 min-w-12 items-center justify-center rounded-full border-3 border-ink bg-sheet px-2 font-mono text-large font-bold">
                 {terminalName(map.structure, from)}

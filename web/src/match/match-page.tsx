@@ -4,38 +4,54 @@ import {
   type NoRequirement,
   type RequirementSource,
 } from '@which-way/core/match';
-import { liveEvents } from '@which-way/core/log';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
+import type { MatchedEntry } from '@which-way/contract';
+import { requiredSettings } from '@which-way/core/switch';
+import { nearWords } from '@which-way/words/match';
 import { expectedOf } from '@which-way/core/verify';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { useJobState } from '../job/job-context.js';
+import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { CandidateView } from './candidate-view.js';
 import { NO_REQUIREMENT_WORDS, resultWords } from './match-words.js';
-import { MatchSearch, type Candidate, type SearchState } from './match-search.js';
+import { MatchSearch, type SearchState } from './match-search.js';
+import { questionOf } from './match-question.js';
+import { Refinements } from './refinements.js';
 
 /** What can take its place: by the wiring alone, and says so. */
 export function MatchPage() {
   const map = useJobState((state) => state.map);
   const proposed = useMemo(() => proposedSource(map), [map]);
-  const [wanted, setWanted] = useState<RequirementSource | null>(null);
-  const source = wanted ?? proposed;
+  const session = useSession();
+  const refinement = useMemo(() => refinementOf(map.log), [map.log]);
+  const source = refinement.source ?? proposed;
+  const refine = (change: Partial<Refinement>) =>
+    session.emit({ kind: 'requirement-refined', refinement: { ...refinement, ...change } });
   const found = useMemo(() => requirementBy(map, source), [map, source]);
+  const question = useMemo(() => questionOf(map, found, refinement), [map, found, refinement]);
   const [search] = useState(() => new MatchSearch());
   const matches = useStore(search.store);
   useEffect(() => {
-    if (found.kind === 'requirement') search.start(found.requirement);
-  }, [search, found]);
+    if (question) search.start(question);
+  }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   if (found.kind === 'none')
     return (
       <NothingToMatch because={found.because}>
-        {expectedOf(map) && <SourceChoice source={source} proposed={proposed} onChoose={setWanted} />}
+        {expectedOf(map) && (
+          <SourceChoice
+            source={source}
+            proposed={proposed}
+            onChoose={(chosenSource) => refine({ source: chosenSource })}
+          />
+        )}
       </NothingToMatch>
     );
   const shown =
@@ -49,35 +65,23 @@ export function MatchPage() {
     >
       <section aria-label="Candidates" className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2">
         <h1 className="text-title font-bold">What can take its place</h1>
-        <SourceChoice source={source} proposed={proposed} onChoose={setWanted} />
+        <SourceChoice
+          source={source}
+          proposed={proposed}
+          onChoose={(chosenSource) => refine({ source: chosenSource })}
+        />
         <p className="mt-2">
           Needs {requirement.terminals.length} terminals and {settings.length}{' '}
-          {settings.length === 1 ? 'position' : 'positions in this order'}.{' '}
-          <strong>Compared by wiring alone. Ratings, returns, fit: not compared.</strong>
+          {settings.length === 1 ? 'position' : 'positions in this order'}. Wiring, returns, ratings and what
+          is stated are compared; how it fits is not.
         </p>
-        {requirement.known && (
-          <div className="mt-3">
-            <Notice
-              look="amber"
-              title={
-                source === 'should-be'
-                  ? 'Not everything is said of what it should do'
-                  : 'The map is not complete'
-              }
-            >
-              {unsettledPairs} pairs {source === 'should-be' ? 'bind nothing' : 'are not settled'}
-              {source === 'as-mapped' && map.structure.actuators[0]?.closed === null
-                ? ', and there may be more positions'
-                : ''}
-              . A candidate can be ruled out, but none is a match yet.
-            </Notice>
-          </div>
-        )}
+        <Refinements map={map} refinement={refinement} onRefine={refine} />
+        {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
         {matches.trouble && (
           <div className="mt-3">
             <Notice look="amber" title={matches.trouble.message}>
               {matches.trouble.hint}{' '}
-              <PlainButton look="quiet" onClick={() => search.start(found.requirement)}>
+              <PlainButton look="quiet" onClick={() => question && search.start(question)}>
                 Look again
               </PlainButton>
             </Notice>
@@ -99,15 +103,40 @@ export function MatchPage() {
         />
       </section>
       {shown ? (
-        <CandidateView candidate={shown} map={map} settings={settings} chosen={chosen} />
+        <CandidateView key={shown.known.id} {...{ candidate: shown, map, settings, chosen, source }} />
       ) : (
         <p className="p-8 text-quiet">
           {matches.running
             ? 'Searching.'
-            : 'None of the library has this wiring. The list says why for each.'}
+            : `None of the library has this wiring${refinement.jumpers === 0 ? ' without an added junction' : ''}. The list says why for each, and what comes near.`}
         </p>
       )}
     </main>
+  );
+}
+
+/** Something binds nothing: what is not known, or not said. */
+function NotAll({
+  map,
+  source,
+  unsettledPairs,
+}: {
+  map: SwitchMap;
+  source: RequirementSource;
+  unsettledPairs: number;
+}) {
+  const mapped = source === 'as-mapped';
+  return (
+    <div className="mt-3">
+      <Notice
+        look="amber"
+        title={mapped ? 'The map is not complete' : 'Not everything is said of what it should do'}
+      >
+        {unsettledPairs} pairs {mapped ? 'are not settled' : 'bind nothing'}
+        {mapped && map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
+        candidate can be ruled out, but none is a match yet.
+      </Notice>
+    </div>
   );
 }
 
@@ -181,7 +210,7 @@ function Progress({ matches, onStop }: { matches: SearchState; onStop: () => voi
 }
 
 interface CandidateListProps {
-  candidates: Candidate[];
+  candidates: MatchedEntry[];
   shown: string | null;
   chosen: string | null;
   onPick: (id: string) => void;
@@ -190,7 +219,7 @@ interface CandidateListProps {
 function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps) {
   const may = candidates.filter(({ result }) => result.kind !== 'no');
   const not = candidates.slice(may.length);
-  const line = (candidate: Candidate) => (
+  const line = (candidate: MatchedEntry) => (
     <CandidateLine
       key={candidate.known.id}
       {...candidate}
@@ -216,13 +245,17 @@ function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps
   );
 }
 
-interface CandidateLineProps extends Candidate {
+interface CandidateLineProps extends MatchedEntry {
   here: boolean;
   chosen: boolean;
   onPick: (id: string) => void;
 }
 
-function CandidateLine({ known, result, here, chosen, onPick }: CandidateLineProps) {
+function CandidateLine({ known, result, differences, near, here, chosen, onPick }: CandidateLineProps) {
+  const map = useJobState((state) => state.map);
+  const settings = requiredSettings(map.structure).map(({ id }) => id);
+  const grave = differences.filter(({ gravity }) => gravity === 'safety').length;
+  const asked = differences.filter(({ gravity }) => gravity === 'question').length;
   const no = result.kind === 'no';
   return (
     <li>
@@ -244,6 +277,19 @@ function CandidateLine({ known, result, here, chosen, onPick }: CandidateLinePro
             .join(' · ')}
         </span>
         <span className="block">{resultWords(result)}</span>
+        {near && (
+          <span className="block font-semibold">near: {nearWords(near, map.structure, settings)}</span>
+        )}
+        {grave > 0 && (
+          <span className="mr-2 inline-block rounded-part bg-brick px-2 text-small font-semibold text-sheet">
+            {grave === 1 ? '1 safety difference' : `${grave} safety differences`}
+          </span>
+        )}
+        {asked > 0 && (
+          <span className="text-small text-quiet">
+            {asked === 1 ? '1 question' : `${asked} questions`} for the seller
+          </span>
+        )}
       </button>
     </li>
   );

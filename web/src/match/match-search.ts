@@ -1,17 +1,11 @@
-import type { MatchResult, Requirement } from '@which-way/core/match';
-import type { KnownSwitch } from '@which-way/core/switch';
+import type { MatchedEntry, MatchQuestion } from '@which-way/contract';
+import type { MatchResult } from '@which-way/core/match';
 import { createStore } from 'zustand/vanilla';
 import { api, NoServerError, toldOf } from '../api/client.js';
 
-/** A library entry with what came out for it. */
-export interface Candidate {
-  known: KnownSwitch;
-  result: MatchResult;
-}
-
 export interface SearchState {
   /** Best first. */
-  candidates: Candidate[];
+  candidates: MatchedEntry[];
   looked: number;
   all: number;
   counts: Record<MatchResult['kind'], number> | null;
@@ -35,15 +29,15 @@ export class MatchSearch {
   #leave: AbortController | null = null;
 
   /** Begins anew, unless the very same was asked before. */
-  start(requirement: Requirement): void {
-    const asked = JSON.stringify([requirement, requirement.known && [...requirement.known]]);
+  start(question: MatchQuestion): void {
+    const asked = JSON.stringify(question);
     if (asked === this.#asked) return;
     this.stop();
     this.#asked = asked;
     const leave = new AbortController();
     this.#leave = leave;
     this.store.setState({ ...NOTHING, running: true }, true);
-    void this.#run(requirement, leave);
+    void this.#run(question, leave);
   }
 
   stop(): void {
@@ -53,9 +47,9 @@ export class MatchSearch {
     this.store.setState({ running: false });
   }
 
-  async #run(requirement: Requirement, leave: AbortController): Promise<void> {
+  async #run(question: MatchQuestion, leave: AbortController): Promise<void> {
     try {
-      const found = await api.match(requirement, leave.signal);
+      const found = await api.match(question, leave.signal);
       if (this.#leave === leave) this.store.setState({ ...found, running: false });
     } catch (error) {
       if (this.#leave !== leave) return;

@@ -31,6 +31,7 @@ import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './tag/wire.js';
 import { contactRepeated } from './judge/repeat.js';
 import { passingProbed } from './judge/between.js';
+import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
 import { triedInPlace } from './before/in-place.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
@@ -96,4 +97,5 @@ export const KINDS = {
   'supply-named': supplyNamed,
   'load-named': loadNamed,
   'put-beside': putBeside,
+  'requirement-refined': requirementRefined,
 } as const;

@@ -1,0 +1,225 @@
+import { join, partitionOf, patternOfKnown, type Partition, type Pattern } from '../../partition/index.js';
+import type { KnownSwitch, PartFacts } from '../../switch/index.js';
+import type { MatchResult, Requirement } from '../match.js';
+import { rated, ratingsOf, signalAnswer } from './ratings.js';
+import type { Subject } from './subject.js';
+
+/**
+ * How grave: `safety`: one of the differences that are never hidden, each accepted before a part is chosen; `difference`: another
+ * that the hand will notice; `question`: one side is unknown, to be asked of the seller: never a pass, and no hazard either.
+ */
+export type Gravity = 'safety' | 'difference' | 'question';
+
+/** What differs between the old one and a part, or is not known of it, as a code with what it is about. */
+export interface Difference {
+  code: DifferenceCode;
+  gravity: Gravity;
+  /** What it is about: the place of a position, the name of a load; the same difference has the same. */
+  about: string;
+}
+
+export type DifferenceCode =
+  | 'spring-lost'
+  | 'spring-gained'
+  | 'reversed'
+  | 'off-moved'
+  | 'jumpers-live'
+  | 'supplies-meet-in-spare'
+  | 'supplies-meet-in-passing'
+  | 'in-passing-unknown'
+  | 'ac-rating-on-dc'
+  | 'rating-lower'
+  | 'volts-lower'
+  | 'rating-unknown'
+  | 'minimum-not-reached'
+  | 'minimum-unknown'
+  | 'disconnection-lower'
+  | 'disconnection-unknown'
+  | 'protection-lower'
+  | 'protection-unknown'
+  | 'direct-opening-lost'
+  | 'no-volt-release-lost'
+  | 'earth-lost'
+  | 'earth-unknown'
+  | 'insulated-shaft-lost'
+  | 'key-lost'
+  | 'key-unknown'
+  | 'two-wires-in-one'
+  | 'wires-unknown'
+  | 'brake-to-be-shown';
+
+type FitOf = Extract<MatchResult, { terminals: unknown }>;
+
+/** Differences that touch stop, brake, earth or disconnection: accepted only with a typed reason. */
+export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
+  'spring-lost',
+  'brake-to-be-shown',
+  'disconnection-lower',
+  'earth-lost',
+  'off-moved',
+  'no-volt-release-lost',
+  'direct-opening-lost',
+]);
+
+const ORDER: readonly Gravity[] = ['safety', 'difference', 'question'];
+
+/** Everything that differs or is not known, safety first. It says nothing of what both sides agree on. */
+export function differencesOf(
+  subject: Subject,
+  required: Requirement,
+  never: readonly (readonly [number, number])[],
+  known: KnownSwitch,
+  fit: FitOf,
+): Difference[] {
+  const found = [
+    ...ofReturns(subject, known, fit),
+    ...ofOrder(required, known, fit),
+    ...ofSupplies(never, known, fit),
+    ...ofLoads(subject, known.facts ?? {}),
+    ...ofFacts(subject, known.facts ?? {}, fit),
+    ...(fit.jumpers > 0 ? [of('jumpers-live', 'safety', String(fit.jumpers))] : []),
+    ...(subject.brake ? [of('brake-to-be-shown', 'safety')] : []),
+  ];
+  return found.toSorted((one, other) => ORDER.indexOf(one.gravity) - ORDER.indexOf(other.gravity));
+}
+
+const of = (code: DifferenceCode, gravity: Gravity, about = ''): Difference => ({ code, gravity, about });
+
+/** What springs back, and to where: both sides have it. */
+function ofReturns({ positions }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
+  return fit.positions.flatMap(({ from, to }) => {
+    const [old, fresh] = [positions[from], known.positions[to]];
+    if (!old || !fresh || old.rests === fresh.rests) return [];
+    return [
+      old.rests === 'momentary'
+        ? of('spring-lost', 'safety', String(from))
+        : of('spring-gained', 'safety', String(from)),
+    ];
+  });
+}
+
+/** Whether nothing that is needed joins in a position: OFF, whatever it is called. */
+const isOff = (nets: Partition, terminals: readonly number[]): boolean =>
+  terminals.every((a) => terminals.every((b) => a === b || nets[a] !== nets[b]));
+
+/** The order of the positions, and where OFF lies among those that the handle can come to. */
+function ofOrder({ pattern, terminals }: Requirement, known: KnownSwitch, fit: FitOf): Difference[] {
+  const off = pattern.findIndex((nets) => isOff(nets, terminals));
+  const found: Difference[] = fit.order === 'reversed' ? [of('reversed', 'safety')] : [];
+  const now = fit.positions.find(({ from }) => from === off)?.to;
+  if (off < 0 || now === undefined) return found;
+  const place = (at: number, all: number) => (at === 0 || at === all - 1 ? 'end' : 'between');
+  const moved = place(off, pattern.length) !== place(now, known.positions.length);
+  return moved ? [...found, of('off-moved', 'safety', String(off))] : found;
+}
+
+/** Two supplies that would meet: in a position to spare, or while the handle passes from one position to the next. */
+function ofSupplies(
+  never: readonly (readonly [number, number])[],
+  known: KnownSwitch,
+  fit: FitOf,
+): Difference[] {
+  if (never.length === 0) return [];
+  const pattern = patternOfKnown(known);
+  const wires = [...new Set(fit.terminals.map(({ from }) => from))];
+  const meets = (nets: Partition) => {
+    const joined = partitionOf(
+      wires.length,
+      fit.terminals.flatMap((one) =>
+        fit.terminals
+          .filter((other) => nets[other.to] === nets[one.to])
+          .map((other): [number, number] => [wires.indexOf(one.from), wires.indexOf(other.from)]),
+      ),
+    );
+    return never.some(([a, b]) => joined[wires.indexOf(a)] === joined[wires.indexOf(b)]);
+  };
+  const spare = fit.sparePositions.filter((place) => meets(pattern[place] as Partition));
+  const used = fit.positions.map(({ to }) => to).toSorted((one, other) => one - other);
+  const passing = used.slice(1).filter((to, at) => passes(pattern, used[at] as number, to, meets));
+  const makes = known.facts?.makesBeforeBreaks;
+  return [
+    ...spare.map((place) => of('supplies-meet-in-spare', 'safety', String(place))),
+    ...(passing.length > 0 && makes !== false
+      ? [makes ? of('supplies-meet-in-passing', 'safety') : of('in-passing-unknown', 'question')]
+      : []),
+  ];
+}
+
+/** What is joined for a moment where the next contact makes before the last one breaks. */
+const passes = (pattern: Pattern, from: number, to: number, meets: (nets: Partition) => boolean): boolean =>
+  meets(join(pattern[from] as Partition, pattern[to] as Partition));
+
+/** Each load against the figure that speaks of it. */
+function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {
+  const ratings = ratingsOf(facts);
+  return loads.flatMap((load): Difference[] => {
+    if (load.kind === 'signal') {
+      const answer = signalAnswer(load, facts);
+      if (answer === 'too-little') return [of('minimum-not-reached', 'safety', load.name)];
+      return answer === 'not-stated' ? [of('minimum-unknown', 'question', load.name)] : [];
+    }
+    switch (rated(load, ratings)) {
+      case 'enough':
+        return [];
+      case 'amps-lower':
+        return [of('rating-lower', 'safety', load.name)];
+      case 'volts-lower':
+        return [of('volts-lower', 'safety', load.name)];
+      case 'ac-only':
+        return [of('ac-rating-on-dc', 'safety', load.name), of('rating-unknown', 'question', load.name)];
+      case 'not-stated':
+        return [of('rating-unknown', 'question', load.name)];
+    }
+  });
+}
+
+const DISCONNECTIONS = ['electronic', 'micro', 'mini', 'full'] as const;
+
+/** What is known of the old one beside what is stated of the new: only what the old one has can be lost. */
+function ofFacts({ facts: old, mostWires }: Subject, facts: PartFacts, fit: FitOf): Difference[] {
+  const found: Difference[] = [];
+  const lost = (
+    had: boolean | undefined,
+    has: boolean | undefined,
+    code: DifferenceCode,
+    unknown: DifferenceCode,
+  ) => {
+    if (had && has === false) found.push(of(code, 'safety'));
+    if (had && has === undefined) found.push(of(unknown, 'question', code));
+  };
+  if (old.disconnection) {
+    const rank = (one: (typeof DISCONNECTIONS)[number]) => DISCONNECTIONS.indexOf(one);
+    if (facts.disconnection === undefined) found.push(of('disconnection-unknown', 'question'));
+    else if (rank(facts.disconnection) < rank(old.disconnection))
+      found.push(of('disconnection-lower', 'safety'));
+  }
+  if (old.protection) {
+    if (facts.protection === undefined) found.push(of('protection-unknown', 'question'));
+    else if (isLower(facts.protection, old.protection)) found.push(of('protection-lower', 'safety'));
+  }
+  lost(old.directOpening, facts.directOpening, 'direct-opening-lost', 'protection-unknown');
+  lost(old.noVoltRelease, facts.noVoltRelease, 'no-volt-release-lost', 'protection-unknown');
+  lost(old.earthTerminal, facts.earthTerminal, 'earth-lost', 'earth-unknown');
+  lost(old.insulatedShaft, facts.insulatedShaft, 'insulated-shaft-lost', 'earth-unknown');
+  if (old.keyOut) {
+    const wanted = old.keyOut.map((from) => fit.positions.find((pair) => pair.from === from)?.to);
+    if (facts.keyOut === undefined) found.push(of('key-unknown', 'question'));
+    else if (wanted.some((to) => to === undefined || !facts.keyOut?.includes(to)))
+      found.push(of('key-lost', 'safety'));
+  }
+  if (mostWires > 1) {
+    if (facts.wiresPerTerminal === undefined) found.push(of('wires-unknown', 'question'));
+    else if (facts.wiresPerTerminal < mostWires) found.push(of('two-wires-in-one', 'safety'));
+  }
+  return found;
+}
+
+/** Whether one IP code protects less than another in either figure (IEC 60529); a figure that is left out protects nothing. */
+function isLower(code: string, than: string): boolean {
+  const figures = (text: string) =>
+    [...text.toUpperCase().replace(/^IP/, '').slice(0, 2)].map((figure) =>
+      /\d/.test(figure) ? Number(figure) : 0,
+    );
+  const [one, other] = [figures(code), figures(than)];
+  return other.some((figure, at) => (one[at] ?? 0) < figure);
+}

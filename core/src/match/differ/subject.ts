@@ -1,0 +1,67 @@
+import type { SwitchMap } from '../../continuity/index.js';
+import { casesOf, loadsOf, markingsOf, wiresOf, type Load } from '../../log/index.js';
+import { decodeTranscription } from '../../rating/index.js';
+import { requiredSettings, type PartFacts } from '../../switch/index.js';
+
+/** A position of the switch that is to be replaced. */
+export interface SubjectPosition {
+  rests: 'maintained' | 'momentary';
+  /** By place among the required positions: where it springs back to; null: it stays, or nobody has said. */
+  returnsTo: number | null;
+}
+
+/** The switch that is to be replaced, as far as it matters beside its wiring; plain data, so that it can travel. */
+export interface Subject {
+  positions: SubjectPosition[];
+  /** What its contacts carry. */
+  loads: Load[];
+  /** The most wires on one of its terminals. */
+  mostWires: number;
+  /** What is known of it, from its markings and from what was said. */
+  facts: PartFacts;
+  /** A brake contact opens before run makes: a replacement must be shown to do the same. */
+  brake: boolean;
+}
+
+/** What is known of the switch of a job. */
+export function subjectOf(map: SwitchMap): Subject {
+  const { structure, log } = map;
+  const [actuator] = structure.actuators;
+  const required = requiredSettings(structure);
+  const places = required.map(({ at }) => (actuator ? at[actuator.id] : undefined));
+  const positions = places.map((id): SubjectPosition => {
+    const position = actuator?.positions.find((one) => one.id === id);
+    const back = position?.returnsTo ? places.indexOf(position.returnsTo) : -1;
+    return { rests: position?.rests ?? 'maintained', returnsTo: back >= 0 ? back : null };
+  });
+  const perTerminal = new Map<string, number>();
+  for (const { terminal } of wiresOf(log))
+    if (terminal) perTerminal.set(terminal, (perTerminal.get(terminal) ?? 0) + 1);
+  const cases = new Set(casesOf(log).map(({ what }) => what));
+  const keyed = casesOf(log).flatMap(({ what, position }) =>
+    what === 'key-out' && position ? [places.indexOf(position)] : [],
+  );
+  return {
+    positions,
+    loads: loadsOf(log),
+    mostWires: Math.max(0, ...perTerminal.values()),
+    brake: cases.has('run-and-brake'),
+    facts: {
+      ...markedFacts(map),
+      ...(structure.terminals.some(({ role }) => role === 'earth') && { earthTerminal: true }),
+      ...(keyed.length > 0 && { keyOut: keyed.filter((place) => place >= 0) }),
+    },
+  };
+}
+
+/** What the markings say, where every character of it is certain. */
+function markedFacts({ log }: SwitchMap): PartFacts {
+  const facts: PartFacts = {};
+  for (const { runs } of markingsOf(log)) {
+    if (runs.some(({ sure }) => sure !== 'certain')) continue;
+    const decoded = decodeTranscription({ runs });
+    if (decoded.disconnection) facts.disconnection = decoded.disconnection;
+    if (decoded.protection) facts.protection = decoded.protection;
+  }
+  return facts;
+}

@@ -1,0 +1,96 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { Refinement } from '@which-way/core/log';
+import { contactTerminals, type TerminalId } from '@which-way/core/switch';
+import { terminalName } from '@which-way/words/terminals';
+import { useState } from 'react';
+import { CheckLine } from '../shared/controls/check-line.js';
+import { Choice } from '../shared/controls/choice.js';
+import { Pick } from '../shared/controls/pick.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+interface RefinementsProps {
+  map: SwitchMap;
+  refinement: Refinement;
+  onRefine: (change: Partial<Refinement>) => void;
+}
+
+const JUNCTIONS = ['0', '1', '2'] as const;
+
+/** How far a part may be adapted, and which wires must never meet. */
+export function Refinements({ map: { structure }, refinement, onRefine }: RefinementsProps) {
+  const { never, jumpers, gaps } = refinement;
+  const name = (id: TerminalId) => terminalName(structure, id);
+  return (
+    <details className="mt-2" open={jumpers > 0 || gaps || never.length > 0 || undefined}>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">How far it may be adapted</summary>
+      <Choice<(typeof JUNCTIONS)[number]>
+        label="Junctions that may be added"
+        shown
+        value={JUNCTIONS.find((one) => Number(one) === jumpers) ?? null}
+        options={JUNCTIONS.map((one) => ({ value: one, text: one === '0' ? 'none' : `up to ${one}` }))}
+        onChoose={(one) => onRefine({ jumpers: Number(one) })}
+      />
+      <CheckLine checked={gaps} onChange={(on) => onRefine({ gaps: on })}>
+        positions may lie unused between
+      </CheckLine>
+      <ul>
+        {never.map((pair, at) => (
+          <li key={pair.join()} className="flex items-center gap-2 border-b border-line">
+            <span className="grow">
+              {name(pair[0])} and {name(pair[1])} must never meet
+            </span>
+            <PlainButton
+              look="quiet"
+              className="!px-2"
+              onClick={() => onRefine({ never: never.filter((_, index) => index !== at) })}
+            >
+              Remove
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+      <NeverMeet structure={structure} onAdd={(pair) => onRefine({ never: [...never, pair] })} />
+    </details>
+  );
+}
+
+function NeverMeet({
+  structure,
+  onAdd,
+}: {
+  structure: SwitchMap['structure'];
+  onAdd: (pair: [TerminalId, TerminalId]) => void;
+}) {
+  const terminals = contactTerminals(structure);
+  const [one, setOne] = useState('');
+  const [other, setOther] = useState('');
+  const find = (id: string) => terminals.find((terminal) => terminal.id === id)?.id;
+  const [a, b] = [find(one), find(other)];
+  const options = terminals.map(({ id, label }) => ({ value: id, text: label }));
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-2">
+      Two supplies on
+      <Pick quiet label="One supply" value={one} placeholder="–" options={options} onPick={setOne} />
+      and
+      <Pick
+        quiet
+        label="The other supply"
+        value={other}
+        placeholder="–"
+        options={options}
+        onPick={setOther}
+      />
+      <PlainButton
+        disabled={!a || !b || a === b}
+        onClick={() => {
+          if (!a || !b) return;
+          onAdd([a, b]);
+          setOne('');
+          setOther('');
+        }}
+      >
+        must never meet
+      </PlainButton>
+    </div>
+  );
+}
