@@ -174,6 +174,10 @@ const REFUSALS = {
     'Something went wrong in the server.',
     'Nothing was half-saved. Try again; the log of the server has the details.',
   ],
+  'another-id': () => [
+    'The entry has another id than the address.',
+    'Send it to the address that ends with its own id.',
+  ],
   stale: () => ['The shop’s settings were changed meanwhile.', 'Reload them and make the change again.'],
   'bench-not-empty': () => [
     'There are jobs on this bench: a backup is only put back onto an empty one.',

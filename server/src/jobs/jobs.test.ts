@@ -250,3 +250,53 @@ describe('a job that cannot be read', () => {
     }
   });
 });
+
+describe('an entry of the library', () => {
+  it('is kept, found by words and in a match, and takes the place of the one with its id', async () => {
+    const id = '0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1a11';
+    const entry = {
+      ...{ id, kind: 'switch', name: 'Harbour crane, slewing lever', maker: null, family: '', form: 'lever' },
+      terminals: ['1', '2'],
+      positions: [
+        { name: 'OFF', rests: 'maintained', joined: [] },
+        { name: 'ON', rests: 'momentary', joined: [['1', '2']] },
+      ],
+      note: null,
+      facts: { marking: '16(4)A 250V~' },
+    };
+    const put = (body: object, at = id) => served.call('PUT', `/api/library/${at}`, body);
+    expect((await put(entry)).status).toBe(200);
+    expect((await put({ ...entry, note: 'Mapped twice.' })).status).toBe(200);
+    const page = (await served.call('GET', '/api/library?search=slewing')).body as { count: number };
+    expect(page.count).toBe(1);
+    expect((await served.call('GET', `/api/library/${id}`)).body).toMatchObject({ note: 'Mapped twice.' });
+    const wrong = await put({ ...entry, facts: { operations: 'many' } });
+    expect([wrong.status, (wrong.body as { path: string }).path]).toEqual([422, 'facts.operations']);
+    expect((await put(entry, '0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1a12')).status).toBe(422);
+
+    const question = {
+      pattern: [
+        [0, 1],
+        [0, 0],
+      ],
+      ...{ terminals: [0, 1], known: null, never: [], rules: { jumpers: 0, gaps: false } },
+      subject: {
+        positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
+        ...{ loads: [], mostWires: 1, facts: {}, brake: false },
+      },
+    };
+    const { candidates } = (await served.call('POST', '/api/library/match', question)).body as {
+      candidates: { known: { id: string }; differences: { code: string }[] }[];
+    };
+    const mine = candidates.find(({ known }) => known.id === id);
+    expect(mine?.differences.map(({ code }) => code)).toContain('spring-gained');
+    for (const [path, body] of [
+      ['never', { ...question, never: [[0, 7]] }],
+      ['rules', { ...question, rules: { jumpers: 9, gaps: false } }],
+      ['subject', { ...question, subject: { positions: [] } }],
+    ] as const) {
+      const refused = await served.call('POST', '/api/library/match', body);
+      expect([refused.status, (refused.body as { path: string }).path]).toEqual([400, path]);
+    }
+  });
+});

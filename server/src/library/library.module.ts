@@ -1,12 +1,28 @@
-import { Body, Controller, Get, Header, HttpCode, Module, Param, Post, Query, Req } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Module,
+  Param,
+  Post,
+  Put,
+  Query,
+  Req,
+} from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { LibraryPage, MatchAnswer, MatchQuestion } from '@which-way/contract';
+import { knownSwitchProblems } from '@which-way/core/formats';
+import type { KnownSwitch } from '@which-way/core/switch';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { Request } from 'express';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { Backroom } from '../backroom/backroom.js';
-import { notFound, Refusal } from '../errors/refusal.js';
+import { Writer } from '../database/writer.js';
+import { notFound, Refusal, refuse, refused } from '../errors/refusal.js';
+import { insertEntry } from './insert-entry.js';
 import { requirementTrouble } from './requirement.js';
 
 export class LibraryQuery {
@@ -60,7 +76,10 @@ const ALIKE = 60;
 @ApiTags('library')
 @Controller('api/library')
 export class LibraryController {
-  constructor(private readonly backroom: Backroom) {}
+  constructor(
+    private readonly backroom: Backroom,
+    private readonly writer: Writer,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'A page of known switches and parts, by words and size.' })
@@ -95,6 +114,21 @@ export class LibraryController {
     const entry = await this.backroom.read((desk) => desk.entry(id));
     if (entry === null) throw notFound('library entry', id);
     return entry;
+  }
+
+  @Put(':id')
+  @ApiBody({ schema: { type: 'object', additionalProperties: true } })
+  @ApiOperation({ summary: 'Keeps an entry: a new one, or in the place of the one with its id.' })
+  async keep(@Param('id', OurIdPipe) id: string, @Body() body: unknown): Promise<{ id: string }> {
+    const problems = knownSwitchProblems(body);
+    if (problems.length > 0) throw refuse(422, problems);
+    const entry = body as KnownSwitch;
+    if (entry.id !== id) throw refused(422, 'another-id', {}, 'id');
+    await this.writer.write(async (manager) => {
+      await manager.query('DELETE FROM library_entry WHERE id = ? AND import IS NULL', [id]);
+      await insertEntry(manager, entry, null);
+    });
+    return { id };
   }
 }
 

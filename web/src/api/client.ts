@@ -1,6 +1,6 @@
 import type { ApiError, JobChange, MatchQuestion, NewJob, PostEvents, ShopChange } from '@which-way/contract';
 import { shapes, type Shape } from './answers.js';
-import type { JobId, PhotoId } from '@which-way/core/switch';
+import type { JobId, KnownSwitch, PhotoId } from '@which-way/core/switch';
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -120,6 +120,8 @@ export const api = {
       )}`,
     ),
   entry: (id: string) => request(shapes.known, `/api/library/${id}`),
+  keepEntry: (entry: KnownSwitch) =>
+    request(shapes.anything, `/api/library/${entry.id}`, sending('PUT', entry)),
   alike: (terminals: number, positions: number) =>
     request(shapes.knownList, `/api/library/alike?terminals=${terminals}&positions=${positions}`),
   match: (question: MatchQuestion, signal: AbortSignal) =>

@@ -5,6 +5,11 @@ import { Download, Printer } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import type { Job } from '@which-way/contract';
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { EntryId } from '@which-way/core/switch';
+import { asKnownSwitch, settledCount } from '@which-way/core/table';
+import { api, toldOf } from '../api/client.js';
 import { useJobState } from '../job/job-context.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
@@ -67,6 +72,7 @@ export function TakeAway() {
           saveText(`${name}-table.json`, (await files()).tableJson(map, job.title), 'application/json'),
         ),
     ],
+    ['Into the library', () => void intoLibrary(map, job)],
     ['In words for the owner', () => setWords(customerWords(map, verdictOf(map)))],
   ];
   return (
@@ -102,6 +108,25 @@ export function TakeAway() {
     </div>
   );
 }
+
+/** The switch as an entry of the library, with how far it was mapped; again, it takes the place of the one before. */
+async function intoLibrary(map: SwitchMap, job: Job): Promise<void> {
+  try {
+    const { settled, all } = settledCount(map);
+    const known = asKnownSwitch(map, job.id as string as EntryId, job.title);
+    const coverage = `Mapped as job ${job.number}: ${map.complete ? 'complete' : 'NOT COMPLETE'}, ${settled} of ${all} pairs settled.`;
+    await api.keepEntry({ ...known, note: coverage });
+    toast.success(`“${job.title}” is in the library. ${coverage}`);
+  } catch (error) {
+    const { message, hint } = error instanceof RangeError ? ONE_HANDLE : toldOf(error);
+    toast.error(`It is not in the library. ${message}`, { description: hint });
+  }
+}
+
+const ONE_HANDLE = {
+  message: 'It has more than one handle.',
+  hint: 'An entry of the library has one list of positions.',
+};
 
 /** The paragraph for the owner, to be copied. */
 function OwnerWords({ words, onClose }: { words: string | null; onClose: () => void }) {
