@@ -12,6 +12,7 @@ build();
 process.stdout.write = write;
 
 const { createMapper, deriveMap } = await import('@which-way/core/continuity');
+const { benchMatch } = await import('./bench-match.mjs');
 const { benchDiagnosis } = await import('./bench-diagnosis.mjs');
 const { benchPath } = await import('./bench-path.mjs');
 const { matchPattern } = await import('@which-way/core/match');
@@ -177,7 +178,7 @@ function benchContinuity() {
   note('continuity', 'heap grown by log and map', round((heapInUse() - before) / 1e6, 1), 'MB');
 }
 
-function benchMatch() {
+function benchMatching() {
   const cases = readCases(casesPath).cases.map(({ pattern }) => pattern);
   const catalogue = cases.map((pattern, index) =>
     relabel(pattern, shuffled(range(pattern[0].length), seededRandom(index + 7))),
@@ -266,7 +267,8 @@ benchRecheck();
 benchPath({ note, round });
 benchDiagnosis({ note, atMost, atLeast, round });
 benchContinuity();
-benchMatch();
+benchMatching();
+benchMatch({ note, atMost, round });
 benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });
 await benchBrowser({ note, atMost, round });

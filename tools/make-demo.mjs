@@ -5,8 +5,9 @@ import { partitionFromGroups, patternOfKnown } from '@which-way/core/partition';
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
 import { simulateKnown, truthfulValues } from '@which-way/core/simulated';
 import { createWriter, lastChange, ORDINARY_METER } from '@which-way/core/log';
-import { describeSwitch, seededRandom } from '@which-way/core/switch';
+import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { lineUp, readExpected } from '@which-way/core/verify';
+import { inventedParts } from './demo-parts.mjs';
 import { known, newId, parts } from './demo-library.mjs';
 import {
   fanBefore,
@@ -224,5 +225,6 @@ const write = (name, file) =>
     new URL(`../demo/${name}`, import.meta.url),
     `${JSON.stringify({ format: 'which-way', version: 2, shop: null, ...file }, null, 1)}\n`,
   );
-write('library.json', { jobs: [], library: [...Object.values(known), ...parts] });
+const invented = inventedParts(150, 7, newIdFrom(seededRandom(711)));
+write('library.json', { jobs: [], library: [...Object.values(known), ...parts, ...invented] });
 write('jobs.json', { jobs, library: [] });

@@ -1,4 +1,11 @@
-export { demandOf, matcherFor, matchPattern, type MatchResult, type Requirement } from './match.js';
+export {
+  demandOf,
+  isTrueMatch,
+  matcherFor,
+  matchPattern,
+  type MatchResult,
+  type Requirement,
+} from './match.js';
 export { compareRanks, rankOf } from './rank.js';
 export { recognise, type Recognised } from './recognise.js';
 export {

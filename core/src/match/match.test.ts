@@ -6,8 +6,7 @@ import { seededRandom, shuffled } from '../switch/index.js';
 import { anyPattern, bench, CLOSED, mapHidden, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { PLAIN_RULES } from './fit/fit.js';
-import { isFit } from './fit/verify-fit.js';
-import { demandOf, matchPattern, type MatchResult, type Requirement } from './match.js';
+import { isTrueMatch, matchPattern, type Requirement } from './match.js';
 import { requirementOf } from './requirement.js';
 
 const all = (size: number) => Array.from({ length: size }, (_, index) => index);
@@ -23,23 +22,6 @@ const positionRuns = (wanted: number, given: number): number[][] =>
     const run = all(wanted).map((at) => offset + at);
     return [run, run.toReversed()];
   });
-
-/** Whether the map of an answer really carries the required wiring to the candidate's. */
-function reproduces(
-  required: Requirement,
-  candidate: Pattern,
-  result: Extract<MatchResult, { terminals: unknown }>,
-) {
-  const wireOf = all(candidate[0]?.length ?? 0).map((to) => {
-    const pair = result.terminals.find((one) => one.to === to);
-    return pair ? required.terminals.indexOf(pair.from) : -1;
-  });
-  const positions = result.positions.map(({ to }) => to);
-  return isFit(demandOf(required), candidate, {
-    ...{ kind: 'fits', wireOf, positions, reversed: false, between: result.between },
-    ...{ jumpers: result.jumpers, nodes: 0 },
-  });
-}
 
 /** The definition, tried in full: every injective map, every run of positions. */
 function bruteForce(required: Pattern, candidate: Pattern): boolean {
@@ -70,7 +52,7 @@ describe('matching', () => {
         expect(result.kind).not.toBe('undecided');
         expect(result.kind === 'same-wiring').toBe(bruteForce(required, candidate));
         if (result.kind === 'same-wiring')
-          expect(reproduces(needing(required), candidate, result)).toBe(true);
+          expect(isTrueMatch(needing(required), candidate, result)).toBe(true);
         if (result.kind === 'same-wiring' || result.kind === 'no') verdicts[result.kind] += 1;
       }),
       { numRuns: runs(400), seed: 7 },
@@ -88,7 +70,8 @@ describe('matching', () => {
         const candidate = relabel([all(size + 2), ...turned], order);
         const result = matchPattern(needing(pattern), candidate);
         expect(result.kind).toBe('same-wiring');
-        if (result.kind === 'same-wiring') expect(reproduces(needing(pattern), candidate, result)).toBe(true);
+        if (result.kind === 'same-wiring')
+          expect(isTrueMatch(needing(pattern), candidate, result)).toBe(true);
       }),
       { numRuns: runs(150) },
     );

@@ -73,6 +73,21 @@ export function demandOf({ pattern, terminals, known, never = [] }: Requirement)
   };
 }
 
+/**
+ * Whether an answer holds, looked at anew from the requirement and the candidate's nets alone. For every answer that is shown, in
+ * production too.
+ */
+export function isTrueMatch(required: Requirement, candidate: Pattern, result: MatchResult): boolean {
+  if (!('terminals' in result)) return true;
+  const wireOf = new Array<number>(candidate[0]?.length ?? 0).fill(-1);
+  for (const { from, to } of result.terminals) wireOf[to] = required.terminals.indexOf(from);
+  const positions = result.positions.map(({ to }) => to);
+  const { between, jumpers } = result;
+  return isFit(demandOf(required), candidate, {
+    ...{ kind: 'fits', wireOf, positions, between, jumpers, reversed: false, nodes: 0 },
+  });
+}
+
 /** Compares candidates with one requirement. Those of the same making are compared once. */
 export function matcherFor(
   required: Requirement,
@@ -85,18 +100,21 @@ export function matcherFor(
   const demand = demandOf(required);
   const compiled = compileDemand(demand);
   const seen = new Map<string, { result: FitResult; order: number[] }>();
+  /** An answer that does not hold when it is looked at anew is none. */
+  const verified = (result: FitResult, candidate: Pattern): FitResult =>
+    result.kind === 'fits' && !isFit(demand, candidate, result)
+      ? { kind: 'undecided', nodes: result.nodes }
+      : result;
   return (candidate, known) => {
     const [has, given] = [candidate[0]?.length ?? 0, candidate.length];
     if (needed > has) return { kind: 'no', because: 'too-few-terminals', needed, has };
     if (wanted > given) return { kind: 'no', because: 'too-few-positions', needed: wanted, has: given };
     const part = known ?? compilePart(candidate);
     const before = seen.get(part.making);
-    const result = before ? carriedOver(before, part) : fitPart(compiled, part, rules);
+    const result = before ? carriedOver(before, part) : verified(fitPart(compiled, part, rules), candidate);
     if (!before) seen.set(part.making, { result, order: part.order });
     if (result.kind === 'no') return { kind: 'no', because: 'wiring', needed: wanted, has: given };
-    // No answer is given that was not looked at anew.
-    if (result.kind !== 'fits' || !isFit(demand, candidate, result))
-      return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
+    if (result.kind !== 'fits') return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
     return told(required, result, candidate);
   };
 }

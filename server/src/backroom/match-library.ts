@@ -2,6 +2,7 @@ import type { MatchAnswer, MatchedEntry, MatchQuestion } from '@which-way/contra
 import {
   compareRanks,
   differencesOf,
+  isTrueMatch,
   matcherFor,
   nearMissesFor,
   PLAIN_RULES,
@@ -59,6 +60,9 @@ export async function matchLibrary(
   const near = nearMissesFor(required, { ...allowed, nodes: NODES });
   let asked = 0;
   const told = bestOf(candidates).map((one): MatchedEntry => {
+    // No answer is shown that was not looked at anew.
+    if (!isTrueMatch(required, patternOfKnown(one.known), one.result))
+      return { ...one, result: { kind: 'undecided', because: 'search-cap', steps: 0 }, differences: [] };
     if (one.result.kind !== 'no' || asked >= NEAR || Atomics.load(stop, 0) !== 0) return one;
     asked += 1;
     return { ...one, near: near(patternOfKnown(one.known)) };
