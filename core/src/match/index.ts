@@ -3,6 +3,7 @@ export {
   isTrueMatch,
   matcherFor,
   matchPattern,
+  type ReadyPart,
   type MatchResult,
   type Requirement,
 } from './match.js';

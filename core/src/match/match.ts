@@ -88,30 +88,36 @@ export function isTrueMatch(required: Requirement, candidate: Pattern, result: M
   });
 }
 
+/** What is kept of a part that was made ready: enough for all of a making but the first. */
+export type ReadyPart = { making: string; order: ArrayLike<number> } | CompiledPart;
+
 /** Compares candidates with one requirement. Those of the same making are compared once. */
 export function matcherFor(
   required: Requirement,
   rules: FitRules = PLAIN_RULES,
-): (candidate: Pattern, compiled?: CompiledPart) => MatchResult {
+): (candidate: Pattern, ready?: ReadyPart) => MatchResult {
   const needed = required.terminals.length;
   const wanted = required.pattern.length;
   if (needed > MOST_WIRES || wanted > MOST_POSITIONS)
     return () => ({ kind: 'undecided', because: 'too-large', steps: 0 });
   const demand = demandOf(required);
   const compiled = compileDemand(demand);
-  const seen = new Map<string, { result: FitResult; order: number[] }>();
+  const seen = new Map<string, { result: FitResult; order: ArrayLike<number> }>();
   /** An answer that does not hold when it is looked at anew is none. */
   const verified = (result: FitResult, candidate: Pattern): FitResult =>
     result.kind === 'fits' && !isFit(demand, candidate, result)
       ? { kind: 'undecided', nodes: result.nodes }
       : result;
-  return (candidate, known) => {
+  return (candidate, ready) => {
     const [has, given] = [candidate[0]?.length ?? 0, candidate.length];
     if (needed > has) return { kind: 'no', because: 'too-few-terminals', needed, has };
     if (wanted > given) return { kind: 'no', because: 'too-few-positions', needed: wanted, has: given };
-    const part = known ?? compilePart(candidate);
+    const part = ready ?? compilePart(candidate);
     const before = seen.get(part.making);
-    const result = before ? carriedOver(before, part) : verified(fitPart(compiled, part, rules), candidate);
+    const whole = () => ('pattern' in part ? part : compilePart(candidate));
+    const result = before
+      ? carriedOver(before, part)
+      : verified(fitPart(compiled, whole(), rules), candidate);
     if (!before) seen.set(part.making, { result, order: part.order });
     if (result.kind === 'no') return { kind: 'no', because: 'wiring', needed: wanted, has: given };
     if (result.kind !== 'fits') return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
@@ -128,14 +134,13 @@ export const matchPattern = (
 
 /** The answer for one part on another of the same making. */
 function carriedOver(
-  { result, order }: { result: FitResult; order: number[] },
-  part: CompiledPart,
+  { result, order }: { result: FitResult; order: ArrayLike<number> },
+  part: ReadyPart,
 ): FitResult {
   if (result.kind !== 'fits') return result;
-  const wireOf = new Array<number>(part.terminals).fill(-1);
-  order.forEach((terminal, at) => {
-    wireOf[part.order[at] as number] = result.wireOf[terminal] as number;
-  });
+  const wireOf = new Array<number>(part.order.length).fill(-1);
+  for (let at = 0; at < order.length; at += 1)
+    wireOf[part.order[at] as number] = result.wireOf[order[at] as number] as number;
   return { ...result, wireOf };
 }
 

@@ -11,12 +11,14 @@ import { StagedFile } from '../transfer/staged-file.js';
 import { notLookedThrough } from '../transfer/not-looked-through.js';
 import { matchLibrary } from './match-library.js';
 import { reporter, type Heard } from './reporter.js';
+import { ReadyLibrary } from './ready-library.js';
 import { ReadingRoom, type LibraryQuestion } from './reading-room.js';
 
 const { database } = workerData as { database: string };
 
 let open: ReadingRoom | null = null;
 /** Opened when it is first asked for: at the start the database is not there yet. */
+let library = new ReadyLibrary();
 const room = () => (open ??= new ReadingRoom(database));
 /** Files that were looked through and wait to be taken in, by their path: several may wait at a time. */
 const staged = new Map<string, StagedFile>();
@@ -32,6 +34,7 @@ const desk = {
   letGo(): void {
     open?.close();
     open = null;
+    library = new ReadyLibrary();
   },
   bench: (search: string, archived: boolean) => room().bench(search, archived),
   summaries: (ids: string[]) => room().summaries(ids),
@@ -44,7 +47,7 @@ const desk = {
   alike: (terminals: number, positions: number, most: number) => room().alike(terminals, positions, most),
   countJobs: () => room().countJobs(),
   match: (requirement: MatchQuestion, flag: SharedArrayBuffer): Promise<MatchAnswer> =>
-    matchLibrary(room(), requirement, flag),
+    matchLibrary(room(), library, requirement, flag),
 
   exportAll: (to: string, photos: string, heard: Heard, flag: SharedArrayBuffer) =>
     exportAll(room(), { to, photos }, reporter(heard, flag)),

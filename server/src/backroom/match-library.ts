@@ -7,11 +7,13 @@ import {
   nearMissesFor,
   PLAIN_RULES,
   rankOf,
+  type ReadyPart,
   type Requirement,
 } from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
 import type { ReadingRoom } from './reading-room.js';
+import type { ReadyLibrary } from './ready-library.js';
 
 /** Entries looked at between two looks at whether the search is still wanted. */
 const STRETCH = 200;
@@ -25,6 +27,7 @@ const NODES = 20_000;
 /** Looks through the library for what does what is required. The same wiring is compared once, however many have it. */
 export async function matchLibrary(
   room: ReadingRoom,
+  library: ReadyLibrary,
   { pattern, terminals, known, never, rules, subject }: MatchQuestion,
   flag: SharedArrayBuffer,
 ): Promise<MatchAnswer> {
@@ -35,19 +38,19 @@ export async function matchLibrary(
   const match = matcherFor(required, allowed);
   const counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
   const all = room.countEntries();
-  const look = (entry: KnownSwitch): MatchedEntry => {
-    const result = match(patternOfKnown(entry));
+  const look = (entry: KnownSwitch, pattern = patternOfKnown(entry), part?: ReadyPart): MatchedEntry => {
+    const result = match(pattern, part);
     const differences = 'terminals' in result ? differencesOf(subject, required, never, entry, result) : [];
     return { known: entry, result, differences, near: null };
   };
-  let candidates = room.tooSmall(terminals.length, pattern.length, TOLD).map(look);
+  let candidates = room.tooSmall(terminals.length, pattern.length, TOLD).map((entry) => look(entry));
   let [looked, after] = [0, 0];
   while (Atomics.load(stop, 0) === 0) {
-    const stretch = room.largeEnough(terminals.length, pattern.length, after, STRETCH);
-    for (const { row, entry } of stretch) {
+    const stretch = library.stretch(room, terminals.length, pattern.length, after, STRETCH);
+    for (const { row, entry, pattern: nets, part } of stretch) {
       after = row;
       if (Atomics.load(stop, 0) !== 0) break;
-      const found = look(entry);
+      const found = look(entry, nets, part);
       counts[found.result.kind] += 1;
       looked += 1;
       candidates.push(found);

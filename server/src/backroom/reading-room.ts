@@ -233,20 +233,24 @@ export class ReadingRoom {
     return `[${rows.map(({ body }) => body).join(',')}]`;
   }
 
-  /** Entries that are large enough, a stretch at a time, from a row on: what a match looks through. */
-  largeEnough(
-    terminals: number,
-    positions: number,
-    after: number,
-    most: number,
-  ): { row: number; entry: KnownSwitch }[] {
-    return this.#all<{ row: number; body: string }>(
-      `SELECT row, body FROM library_entry
+  /** Rows of entries that are large enough, a stretch at a time, from a row on: what a match looks through. */
+  rowsLargeEnough(terminals: number, positions: number, after: number, most: number): number[] {
+    return this.#all<{ row: number }>(
+      `SELECT row FROM library_entry
        WHERE row > ? AND terminals >= ? AND positions >= ? AND ${VISIBLE} ORDER BY row LIMIT ?`,
       after,
       terminals,
       positions,
       most,
+    ).map(({ row }) => row);
+  }
+
+  /** Entries by their rows. */
+  entriesAt(rows: readonly number[]): { row: number; entry: KnownSwitch }[] {
+    if (rows.length === 0) return [];
+    return this.#all<{ row: number; body: string }>(
+      'SELECT row, body FROM library_entry WHERE row IN (SELECT value FROM json_each(?))',
+      JSON.stringify(rows),
     ).map(({ row, body }) => ({ row, entry: JSON.parse(body) as KnownSwitch }));
   }
 
