@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from '../served.js';
 import { Bench } from '../at-the-bench.js';
 
@@ -49,7 +50,8 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
   await expect(bench.prompt).not.toHaveText('The map is complete');
 });
 
-test('a skipped prompt stays unknown until it is asked again', async ({ page }) => {
+/** A skipped prompt stays unknown until it is asked again. */
+async function skippedAndAskedAgain(page: Page): Promise<void> {
   const bench = new Bench(page);
   await bench.startReal(3, '1');
   await bench.answer('Enter');
@@ -62,9 +64,10 @@ test('a skipped prompt stays unknown until it is asked again', async ({ page }) 
   await bench.type('3');
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('The map is complete');
-});
+}
 
-test('a contradiction is shown with all its suspects, and a re-read of one settles it', async ({ page }) => {
+/** A contradiction is shown with all its suspects, and a re-read of one settles it. */
+async function contradictionSettled(page: Page): Promise<void> {
   const bench = new Bench(page);
   await bench.startReal(3, '1');
   await bench.answer('Enter');
@@ -94,9 +97,10 @@ test('a contradiction is shown with all its suspects, and a re-read of one settl
   await expect(
     page.getByRole('button', { name: '1–2 at Position 1: Closed, by tone: measured' }),
   ).toBeVisible();
-});
+}
 
-test('a switch that is still in the machine keeps the Map shut and says why', async ({ page }) => {
+/** A switch that is still in the machine keeps the Map shut and says why. */
+async function shutInTheMachine(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Map a switch now' }).click();
   await page.getByLabel('How many terminals?').fill('3');
@@ -107,11 +111,10 @@ test('a switch that is still in the machine keeps the Map shut and says why', as
   await expect(page.getByTestId('prompt')).toHaveCount(0);
   await page.getByRole('button', { name: 'It is out of the machine now' }).click();
   await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');
-});
+}
 
-test('the re-check asks what would have hidden a slip, and a slip in it is shown with its suspects', async ({
-  page,
-}) => {
+/** The re-check asks what would have hidden a slip, and a slip in it is shown with its suspects. */
+async function recheckShowsASlip(page: Page): Promise<void> {
   const bench = new Bench(page);
   await bench.startReal(3, '1');
   await bench.answer('Enter');
@@ -137,7 +140,7 @@ test('the re-check asks what would have hidden a slip, and a slip in it is shown
   await expect(bench.prompt).toHaveText('Complete and re-checked');
   await bench.go('Truth table');
   await expect(page.getByText('Re-checked: any single wrong reading would have shown.')).toBeVisible();
-});
+}
 
 test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper, and 5k is refused', async ({
   page,
@@ -164,4 +167,14 @@ test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper
   await page.keyboard.press('Space');
   await page.getByRole('tab', { name: 'Readings' }).click();
   await expect(page.getByText('above the range, open, as silent')).toBeVisible();
+});
+
+test('skipped prompts, a contradiction, a shut Map, a slip in the re-check: each is shown and settled', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await skippedAndAskedAgain(page);
+  await contradictionSettled(page);
+  await shutInTheMachine(page);
+  await recheckShowsASlip(page);
 });

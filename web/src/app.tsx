@@ -97,6 +97,7 @@ const router = createBrowserRouter([
         children: STEPS,
       },
       { path: '/practice', ...page(() => import('./practice/practice-page.js'), 'PracticePage') },
+      { path: '/library', ...page(() => import('./library/library-page.js'), 'LibraryPage') },
       { path: '/shop', ...page(() => import('./shop/shop-page.js'), 'ShopPage') },
       { path: '*', element: <Lost /> },
     ],

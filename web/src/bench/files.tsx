@@ -1,6 +1,6 @@
 import { questions } from '../api/questions.js';
 import { useQuery } from '@tanstack/react-query';
-import { ClipboardList, Download, LogOut, Upload } from 'lucide-react';
+import { ClipboardList, Download, LibraryBig, LogOut, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { Link } from 'react-router';
 import { api } from '../api/client.js';
@@ -35,6 +35,9 @@ export function Files() {
       <button type="button" onClick={() => input.current?.click()} className={BUTTON}>
         <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
       </button>
+      <Link to="/library" className={BUTTON}>
+        <LibraryBig size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Library</span>
+      </Link>
       <Link to="/shop" className={BUTTON}>
         <ClipboardList size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Shop lists</span>
       </Link>

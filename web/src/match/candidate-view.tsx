@@ -3,7 +3,8 @@ import type { MatchedEntry } from '@which-way/contract';
 import type { ChosenReplacement } from '@which-way/core/log';
 import type { RequirementSource } from '@which-way/core/match';
 import { nearWords } from '@which-way/words/match';
-import type { SettingId, TerminalId } from '@which-way/core/switch';
+import { factLines } from '@which-way/words/part-facts';
+import type { PartFacts, SettingId, TerminalId } from '@which-way/core/switch';
 import { useSession } from '../job/job-context.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
@@ -31,6 +32,7 @@ export function CandidateView({ candidate, map, settings, chosen, source }: Cand
       <h2 className="text-title font-bold">{known.name}</h2>
       <p className="text-quiet">{[known.maker, known.family].filter(Boolean).join(' · ')}</p>
       {known.note && <p>{known.note}</p>}
+      <Stated facts={known.facts ?? {}} />
     </>
   );
   if (result.kind === 'no' || result.kind === 'undecided') {
@@ -113,6 +115,13 @@ export function CandidateView({ candidate, map, settings, chosen, source }: Cand
       </div>
     </section>
   );
+}
+
+/** What is stated of it besides its wiring; all else is not. */
+function Stated({ facts }: { facts: PartFacts }) {
+  const lines = factLines(facts);
+  if (lines.length === 0) return <p className="text-quiet">Nothing is stated besides its wiring.</p>;
+  return <p className="text-quiet">{lines.map(([label, value]) => `${label}: ${value}`).join(' · ')}</p>;
 }
 
 function TransferLines({ map, replacement }: { map: SwitchMap; replacement: ChosenReplacement }) {

@@ -1,0 +1,178 @@
+import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from '@which-way/core/formats';
+import { csvTroubleWords } from '@which-way/words/catalogue';
+import { useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api } from '../api/client.js';
+import { useBegin } from '../bench/use-begin.js';
+import { Notice } from '../shared/controls/notice.js';
+import { Pick } from '../shared/controls/pick.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import {
+  asFile,
+  lookAt,
+  mappingFor,
+  MOST_CATALOGUE_BYTES,
+  readCatalogue,
+  rememberMapping,
+  type Catalogue,
+} from './catalogue.js';
+
+/** Rows with a mistake that are shown at once; the next follow as these are mended. */
+const MOST_WRONG = 20;
+const CELL = 'min-h-11 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono text-small';
+
+/** Takes a catalogue in: columns said once, rows with mistakes mended in place or set aside, the good ones all or none. */
+export function CsvImport() {
+  const input = useRef<HTMLInputElement>(null);
+  const [catalogue, setCatalogue] = useState<Catalogue | null>(null);
+  const [trouble, setTrouble] = useState('');
+  const read = async (file: File) => {
+    if (file.size > MOST_CATALOGUE_BYTES)
+      return setTrouble(`${file.name} is too large: at most 40 MB. Split it.`);
+    const found = await readCatalogue(file);
+    if (found.rows.length === 0)
+      return setTrouble(`${file.name} has no rows below its head. Is it a CSV file?`);
+    setTrouble('');
+    setCatalogue(found);
+  };
+  return (
+    <section aria-label="Take in a catalogue" className="grid gap-3 border-t-2 border-line py-4">
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="A catalogue as a CSV file"
+        className="hidden"
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      {catalogue ? (
+        <Looked key={catalogue.name} catalogue={catalogue} onChange={setCatalogue} />
+      ) : (
+        <PlainButton className="justify-self-start" onClick={() => input.current?.click()}>
+          Take in a catalogue, CSV
+        </PlainButton>
+      )}
+      {trouble && (
+        <p role="alert" className="text-brick">
+          {trouble}
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface LookedProps {
+  catalogue: Catalogue;
+  onChange: (catalogue: Catalogue | null) => void;
+}
+
+function Looked({ catalogue, onChange }: LookedProps) {
+  const navigate = useNavigate();
+  const begin = useBegin();
+  const [mapping, setMapping] = useState<CsvMapping>(() => mappingFor(catalogue.head));
+  const looked = useMemo(
+    () => catalogue.rows.map((row) => ({ row, found: lookAt(row, mapping) })),
+    [catalogue, mapping],
+  );
+  const good = looked.flatMap(({ found }) => (found.ok ? [found.entry] : []));
+  const wrong = looked.filter(({ found }) => !found.ok);
+  const mend = (id: string, column: number, text: string) =>
+    onChange({
+      ...catalogue,
+      rows: catalogue.rows.map((row) =>
+        row.id === id
+          ? { ...row, cells: catalogue.head.map((_, at) => (at === column ? text : (row.cells[at] ?? ''))) }
+          : row,
+      ),
+    });
+  const take = async () => {
+    rememberMapping(catalogue.head, mapping);
+    await begin(`${catalogue.name} was not sent.`, () => api.lookThrough(asFile(good, catalogue.name)));
+    navigate('/');
+    // What is being taken in stands on top of the bench.
+    window.scrollTo(0, 0);
+  };
+  return (
+    <>
+      <h2 className="text-large font-bold">{catalogue.name}</h2>
+      <Columns head={catalogue.head} mapping={mapping} onChange={setMapping} />
+      <p className="font-semibold" role="status">
+        {good.length} rows are good, {wrong.length} have a mistake.
+      </p>
+      {wrong.length > 0 && (
+        <Notice look="amber" title="Mend them here, or they are set aside">
+          <ul className="grid gap-2">
+            {wrong.slice(0, MOST_WRONG).map(({ row, found }) => (
+              <li key={row.id} className="border-b border-line pb-2">
+                {!found.ok &&
+                  found.troubles.map((one) => {
+                    const column = mapping[one.column];
+                    return (
+                      <label key={one.column} className="grid gap-1">
+                        Row {catalogue.rows.indexOf(row) + 2}: {csvTroubleWords(one)}
+                        {column !== undefined && (
+                          <input
+                            defaultValue={row.cells[column] ?? ''}
+                            onBlur={({ target }) => mend(row.id, column, target.value)}
+                            className={CELL}
+                          />
+                        )}
+                      </label>
+                    );
+                  })}
+              </li>
+            ))}
+          </ul>
+          {wrong.length > MOST_WRONG && <p>And {wrong.length - MOST_WRONG} more.</p>}
+        </Notice>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <PlainButton look="strong" disabled={good.length === 0} onClick={() => void take()}>
+          Take in {good.length} rows
+        </PlainButton>
+        <PlainButton onClick={() => onChange(null)}>Leave it</PlainButton>
+      </div>
+    </>
+  );
+}
+
+interface ColumnsProps {
+  head: readonly string[];
+  mapping: CsvMapping;
+  onChange: (mapping: CsvMapping) => void;
+}
+
+/** Which column of the file holds what; it is remembered for the next file with the same head. */
+function Columns({ head, mapping, onChange }: ColumnsProps) {
+  const options = [
+    { value: '', text: 'not in the file' },
+    ...head.map((name, at) => ({ value: String(at), text: name || `column ${at + 1}` })),
+  ];
+  const set = (column: CsvColumn, chosen: string) => {
+    const rest = Object.fromEntries(Object.entries(mapping).filter(([name]) => name !== column));
+    onChange(chosen === '' ? rest : { ...rest, [column]: Number(chosen) });
+  };
+  const missing = (['name', 'terminals', 'positions'] as const).filter((one) => mapping[one] === undefined);
+  return (
+    <details open={missing.length > 0 || undefined}>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+        Columns{missing.length > 0 && `: still to be said: ${missing.join(', ')}`}
+      </summary>
+      <div className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
+        {CSV_COLUMNS.map((column) => (
+          <Pick
+            key={column}
+            label={column}
+            value={mapping[column] === undefined ? '' : String(mapping[column])}
+            options={options}
+            onPick={(chosen) => set(column, chosen)}
+          />
+        ))}
+      </div>
+    </details>
+  );
+}

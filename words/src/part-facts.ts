@@ -1,0 +1,39 @@
+import type { PartFacts } from '@which-way/core/switch';
+
+/** What is stated of a part, in the order of importance; what is not stated is not in the list. */
+export function factLines(facts: PartFacts): [label: string, value: string][] {
+  const yes = (value: boolean | undefined) => (value === undefined ? undefined : value ? 'yes' : 'no');
+  const unit = (value: number | undefined, name: string) =>
+    value === undefined ? undefined : `${value} ${name}`;
+  const lines: [string, string | undefined][] = [
+    ['Number', facts.number],
+    ['Marking', facts.marking],
+    [
+      'Rated',
+      facts.ratings
+        ?.map(({ load, amps, volts, supply }) =>
+          [load, `${amps} A`, unit(volts, 'V'), supply?.toUpperCase()].filter(Boolean).join(' '),
+        )
+        .join('; '),
+    ],
+    ['Least load', facts.minimum && `${facts.minimum.milliamps} mA at ${facts.minimum.volts} V`],
+    ['Disconnection', facts.disconnection],
+    ['Protection', facts.protection],
+    ['Makes before it breaks', yes(facts.makesBeforeBreaks)],
+    ['Direct opening', yes(facts.directOpening)],
+    ['No-volt release', yes(facts.noVoltRelease)],
+    ['Earth terminal', yes(facts.earthTerminal)],
+    ['Insulated shaft', yes(facts.insulatedShaft)],
+    ['Wires in a terminal', unit(facts.wiresPerTerminal, '')],
+    ['Terminations', facts.terminations],
+    ['Mounting', facts.mounting],
+    ['Bushing', unit(facts.bushing, 'mm')],
+    ['Shaft', unit(facts.shaftDiameter, 'mm')],
+    ['Depth', unit(facts.depth, 'mm')],
+    ['Operations', unit(facts.operations, '')],
+    ['Price', unit(facts.price, '')],
+    ['In stock', yes(facts.inStock)],
+    ['From', [facts.source, facts.sourceDate].filter(Boolean).join(', ') || undefined],
+  ];
+  return lines.filter((line): line is [string, string] => line[1] !== undefined && line[1] !== '');
+}
