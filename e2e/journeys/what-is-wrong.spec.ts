@@ -69,6 +69,20 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
   await expect(bench.prompt).toHaveText(`Red to ${asked[1]}, black to ${asked[2]}`);
 
+  // Without OFF a shift and a rotor that stands turned show the same: a tie, and what tells.
+  await open('Selector, rebuilt', {
+    labels: 'C 1 2 3',
+    positions: [
+      ['A', 'C-3'],
+      ['B', 'C-1'],
+      ['D', 'C-2'],
+    ],
+  });
+  await expected('A: C-1\nB: C-2\nD: C-3');
+  await expect(likeliest).toContainText('one detent off');
+  await expect(likeliest).toContainText('or: 1 to 3 stand turned');
+  await expect(likeliest).toContainText('look at the flat or key of the shaft');
+
   // A terminal that joins the frame is a hazard, whatever the pattern says.
   await open('Leak', { labels: '1 2 F', frame: 'F', positions: [['OFF', '2-F'], ['ON', '1-2-F']] }); // prettier-ignore
   await expected('OFF: -\nON: 1-2');

@@ -1,4 +1,5 @@
 import type { Cause, DiagnosisQuestion, RowsTrouble, TextTrouble } from '@which-way/core/verify';
+import type { ExpectedTable } from '@which-way/core/log';
 import type { Structure } from '@which-way/core/switch';
 import { settingName, terminalList, terminalName } from './terminals.js';
 
@@ -97,5 +98,20 @@ export function rowsTroubleWords(
       return `row ${row}: “${at}” is neither closed nor open. Write x or closed, - or open, or leave it empty.`;
     case 'contradicts':
       return `column ${at}: a pair that should be open follows from pairs that should be closed.`;
+  }
+}
+
+/** Where an expected table comes from. */
+export function sourceWords(source: ExpectedTable['source']): string {
+  switch (source.kind) {
+    case 'drawn':
+      return 'As clicked in by hand';
+    case 'text':
+      return 'As typed in';
+    case 'library':
+    case 'ordinary':
+      return source.name;
+    case 'job':
+      return `As found in: ${source.title}`;
   }
 }

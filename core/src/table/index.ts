@@ -4,6 +4,7 @@ export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from '
 export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
 export { asKnownSwitch } from './as-known.js';
+export { movingContacts } from './moving-contacts.js';
 export { betweenThrows, type BetweenThrows } from './between.js';
 export { independentHandles, type HandlePart } from './handles.js';
 export { pairTable, type PairTable } from './pair-table.js';

@@ -9,6 +9,7 @@ import {
   type TerminalId,
 } from '../switch/index.js';
 import { pairsNamed } from './compare.js';
+import { movingContacts, polesWithContacts } from '../table/index.js';
 import type { TerminalRows } from './causes.js';
 import type { KnownCells } from './diagnose.js';
 
@@ -33,16 +34,17 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
     return entry && settled ? [{ id, ...entry, settled }] : [];
   });
   const size = terminals.length;
+  const expected = said.map(({ joined }) =>
+    partitionFromGroups(
+      size,
+      joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
+    ),
+  );
   return {
     settings: said.map(({ id }) => id),
     terminals,
-    rows: rowsOf(structure, terminals),
-    expected: said.map(({ joined }) =>
-      partitionFromGroups(
-        size,
-        joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
-      ),
-    ),
+    rows: [...rowsOf(structure, terminals), ...throwsOf(expected)],
+    expected,
     known: said.map(({ settled, unsaid }) => {
       const silent = pairsNamed(unsaid);
       const cells = new Array<boolean | null>(size * size).fill(null);
@@ -56,6 +58,15 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
       return cells;
     }),
   };
+}
+
+/** The throws of a switch of one moving contact, in their order: a rotor put in turned goes to the wrong ones, one after another. */
+function throwsOf(expected: Pattern): number[][] {
+  const [pole, ...more] = polesWithContacts(expected);
+  if (!pole || more.length > 0) return [];
+  const [moving, ...others] = movingContacts(expected, pole);
+  if (!moving || others.length > 0 || moving.throws.length < 3) return [];
+  return [moving.throws.toSorted((one, other) => one - other)];
 }
 
 /** Terminals in the rows in which they lie: a part may have been put in mirrored or turned along one. */

@@ -25,6 +25,7 @@ import { ExpectedSources } from './expected-sources.js';
 import { LayOtherwise } from './lay-otherwise.js';
 import { Likeliest } from './likeliest.js';
 import { useDiagnosis } from './use-diagnosis.js';
+import { sourceWords } from '@which-way/words/diagnosis';
 import { nothingSaid } from './expected-edit.js';
 import { ExpectedGrid } from './expected-grid.js';
 
@@ -149,19 +150,17 @@ function Source({
   return (
     <div className="no-print my-3 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
-        <LibrarySelect
-          quiet
-          label="Known switch"
-          leaveOut={expected?.source.kind === 'library' ? [expected.source.entry] : []}
-          value={expected?.source.kind === 'library' ? expected.source.entry : ''}
-          onChange={(id) => void choose(id)}
-          placeholder="Take it from the library"
-          before={
-            expected?.source.kind === 'library'
-              ? [{ value: expected.source.entry, text: expected.source.name }]
-              : []
-          }
-        />
+        {expected ? (
+          <p className="grow font-semibold">{sourceWords(expected.source)}</p>
+        ) : (
+          <LibrarySelect
+            quiet
+            label="Known switch"
+            value=""
+            onChange={(id) => void choose(id)}
+            placeholder="Take it from the library"
+          />
+        )}
         {!expected && <PlainButton onClick={() => onSet(drawn())}>Click it in by hand</PlainButton>}
         {expected && (
           <PlainButton
