@@ -142,6 +142,8 @@ export {
   oddAnswersOf,
   oddKey,
   insulationTestOf,
+  mechanicalNotesOf,
+  type MechanicalNote,
   mechanicalSignsOf,
   looksOf,
   wiresOf,

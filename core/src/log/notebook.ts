@@ -94,12 +94,24 @@ export function insulationTestOf(log: Log): InsulationTest | null {
   return last === null || last.megohms === null ? null : last;
 }
 
-/** What was said of the mechanics since the switch was worked on, sign by sign. */
+/** One thing about the mechanics: of the whole, or at a terminal, perhaps with a photo. */
+export type MechanicalNote = Omit<DeedOf<'mechanics-noted'>, 'kind'>;
+
+/** What was said of the mechanics since the switch was worked on: the newest of each sign and place. */
+export const mechanicalNotesOf = (log: Log): MechanicalNote[] =>
+  newestOf(
+    sinceWork(log, 'mechanics-noted').map(({ sign, found, terminal, photo }) => ({
+      ...{ sign, found, terminal, photo },
+    })),
+    ({ sign, terminal }) => `${sign} ${terminal}`,
+  ).filter(({ found }) => found !== null);
+
+/** The same sign by sign: at fault where it is anywhere, good only where it is said of the whole. */
 export function mechanicalSignsOf(log: Log): Map<MechanicalSign, 'good' | 'at-fault'> {
   const signs = new Map<MechanicalSign, 'good' | 'at-fault'>();
-  for (const { sign, found } of sinceWork(log, 'mechanics-noted')) {
-    if (found === null) signs.delete(sign);
-    else signs.set(sign, found);
+  for (const { sign, found, terminal } of mechanicalNotesOf(log)) {
+    if (found === 'at-fault') signs.set(sign, 'at-fault');
+    else if (terminal === null && !signs.has(sign)) signs.set(sign, 'good');
   }
   return signs;
 }

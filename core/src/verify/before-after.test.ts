@@ -50,7 +50,8 @@ describe('a switch that was worked on', () => {
     on.read(1, 0, 1, ohms(0.4));
     const test = { between: 'contacts to the frame', testVolts: 500, megohms: 200, limitMegohms: 1 };
     on.add({ kind: 'insulation-tested', test });
-    for (const sign of MECHANICAL_SIGNS) on.add({ kind: 'mechanics-noted', sign, found: 'good' });
+    for (const sign of MECHANICAL_SIGNS)
+      on.add({ kind: 'mechanics-noted', sign, found: 'good', terminal: null, photo: null });
     const lines = () => {
       const { insulation, mechanics, contacts } = verdictOf(deriveMap(on.events));
       return [insulation, mechanics, contacts].map(({ outcome }) => outcome);

@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap, type SwitchMap } from '../continuity/index.js';
-import type { Deed, RepeatRun } from '../log/index.js';
+import {
+  MECHANICAL_SIGNS,
+  upgradeEvent,
+  type Deed,
+  type MechanicalSign,
+  type RepeatRun,
+} from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { bench, mapHidden } from '../testing/generated.js';
@@ -129,5 +135,33 @@ describe('a contact worked again and again', () => {
     });
     const cleaned = onOff((run) => [run([4, 11]), { kind: 'worked-on', what: 'cleaned', note: '' }]);
     expect(repeatStanding(cleaned).failed).toBe(false);
+  });
+});
+
+describe('the mechanics', () => {
+  const note = (
+    found: 'good' | 'at-fault' | null,
+    at: boolean,
+    sign: MechanicalSign = 'not-charred',
+  ): Deed => ({
+    ...{ kind: 'mechanics-noted', sign, found, photo: null },
+    terminal: at ? ('0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1d01' as TerminalId) : null,
+  });
+  const line = (...deeds: Deed[]) => verdictOf(onOff(() => deeds)).mechanics.outcome;
+  const good = MECHANICAL_SIGNS.map((sign) => note('good', false, sign));
+
+  it('pass when all is in order as a whole, and fail with one terminal at fault until that is taken back', () => {
+    expect(line(...good)).toBe('pass');
+    expect(line(...good, note('at-fault', true))).toBe('fail');
+    expect(line(...good, note('at-fault', true), note(null, true))).toBe('pass');
+    // In order at one terminal says nothing of the others.
+    expect(line(...good.slice(0, 3), ...good.slice(4), note('good', true, MECHANICAL_SIGNS[3]))).toBe(
+      'not-yet',
+    );
+    expect(
+      upgradeEvent({ schema: 1, what: { kind: 'mechanics-noted', sign: 'detents', found: 'good' } }),
+    ).toMatchObject({
+      what: { terminal: null, photo: null },
+    });
   });
 });

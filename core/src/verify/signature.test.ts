@@ -28,7 +28,8 @@ describe('a signed verdict', () => {
     const test = { between: 'contacts to the frame', testVolts: 500, megohms: 200, limitMegohms: 1 };
     on.add({ kind: 'insulation-tested', test });
     expect(verdictOf(map()).whole).toBe('as-far-as-tested');
-    for (const sign of MECHANICAL_SIGNS) on.add({ kind: 'mechanics-noted', sign, found: 'good' });
+    for (const sign of MECHANICAL_SIGNS)
+      on.add({ kind: 'mechanics-noted', sign, found: 'good', terminal: null, photo: null });
     expect(verdictOf(map()).whole).toBe('pass');
     expect(signatureOf(map())).toBeNull();
     on.add({ kind: 'verdict-signed', verdict: signable(map(), 'Ada', '') });

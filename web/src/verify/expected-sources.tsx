@@ -1,9 +1,17 @@
-import { expectedKind, kindsFor, readExpected } from '@which-way/core/verify';
+import {
+  expectedFromJob,
+  expectedKind,
+  kindsFor,
+  lastStretch,
+  layBeside,
+  readExpected,
+} from '@which-way/core/verify';
+import { WORK_WORDS } from '@which-way/words/verdict';
 import type { ExpectedTable } from '@which-way/core/log';
 import { textTroubleWords } from '@which-way/words/diagnosis';
 import { ordinaryWords } from '@which-way/words/approach';
 import { nameOfSetting } from '@which-way/words/terminals';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { FromAFile } from './from-a-file.js';
 import { FromAnotherJob } from './from-another-job.js';
 import { useJobState } from '../job/job-context.js';
@@ -12,6 +20,20 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 
 /** So few kinds stand in sight, each one tap away. */
 const FEW_KINDS = 3;
+
+/** The same switch before it was worked on, as what it should do now. */
+function FromBefore({ onSet }: { onSet: (table: ExpectedTable) => void }) {
+  const map = useJobState((state) => state.map);
+  const job = useJobState((state) => state.job);
+  const stretch = useMemo(() => lastStretch(map), [map]);
+  const laid = stretch && layBeside(map.structure, stretch.before.structure);
+  if (!job || !stretch || laid?.kind !== 'laid') return null;
+  return (
+    <PlainButton onClick={() => onSet(expectedFromJob(stretch.before, laid, job.id, job.title))}>
+      As it was before it was {WORK_WORDS[stretch.what]}
+    </PlainButton>
+  );
+}
 
 /** More ways to say what it should do: an ordinary kind by one tap, or the diagram typed in, a position a line. */
 export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => void }) {
@@ -64,6 +86,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
       <div className="flex flex-wrap items-start gap-3">
         <FromAnotherJob onSet={onSet} />
         <FromAFile nameOf={nameOf} onSet={onSet} />
+        <FromBefore onSet={onSet} />
       </div>
       <form
         className="grid gap-1"

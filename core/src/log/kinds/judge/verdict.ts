@@ -1,6 +1,7 @@
 import {
   above,
   amount,
+  id,
   object,
   oneOf,
   orNull,
@@ -11,6 +12,7 @@ import {
   text,
   type TypeOf,
 } from '../../../schema/index.js';
+import type { PhotoId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 export const insulationTestSchema = object({
@@ -41,9 +43,15 @@ export type MechanicalSign = (typeof MECHANICAL_SIGNS)[number];
 
 export const mechanicsNoted = defineKind('mechanics-noted', {
   says: 'one thing about the mechanics that is in order or not; null takes it back',
-  fields: { sign: oneOf(MECHANICAL_SIGNS), found: orNull(oneOf(['good', 'at-fault'] as const)) },
+  fields: {
+    sign: oneOf(MECHANICAL_SIGNS),
+    found: orNull(oneOf(['good', 'at-fault'] as const)),
+    terminal: says('Where it was seen; null: of the whole.', orNull(id<TerminalId>())),
+    photo: orNull(id<PhotoId>()),
+  },
   undo: ['verify'],
   reading: 'extends',
+  upgrades: { 1: (what) => ({ terminal: null, photo: null, ...what }) },
 });
 
 const outcome = oneOf(['pass', 'fail', 'not-yet', 'cannot-tell'] as const);

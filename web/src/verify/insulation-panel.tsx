@@ -1,11 +1,9 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { insulationTestOf, MECHANICAL_SIGNS, mechanicalSignsOf } from '@which-way/core/log';
+import { insulationTestOf } from '@which-way/core/log';
 import { SAFETY_NOTE_LETTERS } from '@which-way/core/schema';
-import { MECHANICAL_WORDS } from '@which-way/words/verdict';
 import { useState, type FormEvent } from 'react';
 import { useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/controls/amount.js';
-import { Choice } from '../shared/controls/choice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
 /** The record of a test with an insulation tester; a multimeter cannot stand in for it. */
@@ -80,43 +78,6 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
           Keep
         </PlainButton>
       </form>
-    </details>
-  );
-}
-
-/** What the hands and eyes say of the mechanics; all in order in one tap. */
-export function MechanicsPanel({ map }: { map: SwitchMap }) {
-  const session = useSession();
-  const signs = mechanicalSignsOf(map.log);
-  const open = MECHANICAL_SIGNS.filter((sign) => !signs.has(sign));
-  return (
-    <details className="border-t border-line pt-2">
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">Mechanics</summary>
-      {open.length > 1 && (
-        <PlainButton
-          onClick={() =>
-            open.forEach((sign) => session.emit({ kind: 'mechanics-noted', sign, found: 'good' }))
-          }
-        >
-          All {open.length} in order
-        </PlainButton>
-      )}
-      <ul className="mt-2 grid gap-1">
-        {MECHANICAL_SIGNS.map((sign) => (
-          <li key={sign} className="flex flex-wrap items-center gap-3">
-            <span className="grow">{MECHANICAL_WORDS[sign]}</span>
-            <Choice
-              label={MECHANICAL_WORDS[sign]}
-              value={signs.get(sign) ?? null}
-              options={[
-                { value: 'good', text: 'Yes' },
-                { value: 'at-fault', text: 'No' },
-              ]}
-              onChoose={(found) => session.emit({ kind: 'mechanics-noted', sign, found })}
-            />
-          </li>
-        ))}
-      </ul>
     </details>
   );
 }
