@@ -8,7 +8,12 @@ export { movingContacts } from './moving-contacts.js';
 export { betweenThrows, type BetweenThrows } from './between.js';
 export { independentHandles, type HandlePart } from './handles.js';
 export { pairTable, type PairTable } from './pair-table.js';
-export { compareSettings, equalSettings, type SettingsCompared } from './settings-compared.js';
+export {
+  compareSettings,
+  equalSettings,
+  equalSideBySide,
+  type SettingsCompared,
+} from './settings-compared.js';
 export { knownPattern } from './known-pattern.js';
 export {
   ohmsByCell,

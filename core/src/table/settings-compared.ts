@@ -20,6 +20,12 @@ export function equalSettings(map: SwitchMap): SettingId[][] {
   return [...groups.values()].filter((group) => group.length > 1);
 }
 
+/** The settings in handle order, but for those that are electrically equal: they follow the first of them. */
+export function equalSideBySide(settings: readonly SettingId[], equal: readonly SettingId[][]): SettingId[] {
+  const group = (id: SettingId) => equal.find((one) => one.includes(id)) ?? [id];
+  return [...new Set(settings.flatMap(group))];
+}
+
 /** What changes in the contacts from one setting to another. */
 export interface SettingsCompared {
   opens: [TerminalId, TerminalId][];

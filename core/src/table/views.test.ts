@@ -7,7 +7,7 @@ import { betweenThrows } from './between.js';
 import { independentHandles } from './handles.js';
 import { identify } from './identity.js';
 import { pairTable } from './pair-table.js';
-import { compareSettings, equalSettings } from './settings-compared.js';
+import { compareSettings, equalSettings, equalSideBySide } from './settings-compared.js';
 import { spreadOf, truthTable } from './truth-table.js';
 
 const nets = (size: number, ...settings: number[][][]): Pattern =>
@@ -32,6 +32,7 @@ describe('views of one table', () => {
 
   it('says which settings are electrically equal, only on what is known', () => {
     expect(equalSettings(map)).toEqual([[first, third]]);
+    expect(equalSideBySide(on.settings, equalSettings(map))).toEqual([first, third, second]);
     expect(equalSettings(deriveMap(bench(3, 2).events))).toEqual([]);
   });
 

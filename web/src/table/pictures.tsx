@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Layout } from '@which-way/core/switch';
-import type { TruthTable } from '@which-way/core/table';
+import { equalSettings, equalSideBySide, type TruthTable } from '@which-way/core/table';
 import { Tabs } from 'radix-ui';
 import type { Inspected } from '../shared/facts/inspector.js';
 import { SideSwitch } from '../shared/drawings/side-switch.js';
@@ -24,6 +24,8 @@ const TABS = [
 
 /** The same readings as pictures: all settings at once, one large, what changes between two, and the contacts as a circuit. */
 export function Pictures({ map, table, onPick }: PicturesProps) {
+  // Settings that do the same stand side by side.
+  const ordered = equalSideBySide(table.settings, equalSettings(map));
   return (
     <Tabs.Root defaultValue="all">
       <div className="no-print mb-2 flex flex-wrap items-center justify-between border-b-2 border-line">
@@ -42,8 +44,14 @@ export function Pictures({ map, table, onPick }: PicturesProps) {
       </div>
       <Tabs.Content value="all">
         <ul className={`grid gap-x-5 gap-y-2 ${picturesAcross(map.structure.layout, table.settings.length)}`}>
-          {table.settings.map((setting, index) => (
-            <SettingPicture key={setting} setting={setting} index={index} table={table} onPick={onPick} />
+          {ordered.map((setting) => (
+            <SettingPicture
+              key={setting}
+              setting={setting}
+              index={table.settings.indexOf(setting)}
+              table={table}
+              onPick={onPick}
+            />
           ))}
         </ul>
       </Tabs.Content>
