@@ -7,6 +7,7 @@ import { safetyStanding } from '../safety/index.js';
 import {
   createWriter,
   DEED_KINDS,
+  kindOf,
   markingsOf,
   mechanicsOf,
   notesOf,
@@ -37,6 +38,34 @@ function objectsIn(value: unknown, name = ''): Plain[] {
   if (!isObject(value)) return [];
   const own = name === 'at' ? [] : [value];
   return [...own, ...Object.entries(value).flatMap(([key, inner]) => objectsIn(inner, key))];
+}
+
+type Node = Record<string, unknown>;
+
+/** Whether a value is of one branch of a union: its sort, and what the branch fixes. */
+function isOf(value: unknown, branch: Node): boolean {
+  if (branch['type'] === 'null') return value === null;
+  if (branch['type'] !== 'object') return value !== null && !isObject(value);
+  if (!isObject(value)) return false;
+  const properties = (branch['properties'] ?? {}) as Record<string, Node>;
+  return Object.entries(properties).every(
+    ([name, node]) => !('const' in node) || value[name] === node['const'],
+  );
+}
+
+/** Every field inside a value that its schema asks for, at any depth; one that may be absent is not among them. */
+function neededIn(value: unknown, node: Node): [owner: Plain, field: string][] {
+  const branches = (node['anyOf'] ?? node['oneOf']) as Node[] | undefined;
+  if (branches) return branches.filter((one) => isOf(value, one)).flatMap((one) => neededIn(value, one));
+  if (Array.isArray(value)) return value.flatMap((one) => neededIn(one, node['items'] as Node));
+  if (!isObject(value) || !node['properties']) return [];
+  const properties = node['properties'] as Record<string, Node>;
+  return Object.entries(value).flatMap(([name, inner]) => {
+    const own = ((node['required'] ?? []) as string[]).includes(name)
+      ? [[value, name] as [Plain, string]]
+      : [];
+    return [...own, ...neededIn(inner, properties[name] ?? {})];
+  });
 }
 
 const written = (deeds: readonly Deed[]): JobEvent[] => {
@@ -86,11 +115,10 @@ describe('the body of every kind of event', () => {
           if (target) target['cat'] = 1;
           expect(deedProblems(more).length).toBeGreaterThan(0);
           const less = plain(deed);
-          const places = objectsIn(less).filter((one) => Object.keys(one).length > 0);
-          const shorter = places[place % places.length];
-          const needed = Object.keys(shorter ?? {}).filter((name) => name !== 'fromOtherSide');
-          const field = needed[place % needed.length];
-          if (shorter && field) Reflect.deleteProperty(shorter, field);
+          const needed = neededIn(less, kindOf(kind).schema as Node);
+          expect(needed).not.toEqual([]);
+          const [owner, field] = needed[place % needed.length] ?? [];
+          if (owner && field) Reflect.deleteProperty(owner, field);
           expect(deedProblems(less).length).toBeGreaterThan(0);
         }),
         { numRuns: 25 },
