@@ -3,13 +3,6 @@ export { eventSchema, FILE_VERSION, jobHeadSchema, projectFileSchema, shopSchema
 export * from './project-file.js';
 export { fieldTables } from './field-tables.js';
 export { rowsOfTableFile, tableFile, type TableFile } from './table-file.js';
-export {
-  CSV_COLUMNS,
-  entryOfRow,
-  guessedMapping,
-  rowOfEntry,
-  type CsvColumn,
-  type CsvMapping,
-  type CsvRow,
-  type CsvTrouble,
-} from './library-csv.js';
+export { type CsvTrouble } from './csv-cells.js';
+export { CSV_COLUMNS, guessedMapping, type CsvColumn, type CsvMapping } from './csv-columns.js';
+export { entryOfRow, rowOfEntry, type CsvRow } from './library-csv.js';

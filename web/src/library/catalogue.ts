@@ -14,19 +14,44 @@ import { newId } from '../job/new-id.js';
 export const MOST_CATALOGUE_BYTES = 40 * 1024 * 1024;
 const MAPPING_KEY = 'which-way-csv-columns';
 
-/** A CSV file as it is looked through: its head, its rows, each with the id that its entry will have. */
+/** A row of a file: where it stands there, counted from 1, and the id that its entry will have. */
+export interface CatalogueRow {
+  at: number;
+  cells: string[];
+  id: EntryId;
+}
+
+/** A CSV file as it is looked through. */
 export interface Catalogue {
   name: string;
   head: string[];
-  rows: { cells: string[]; id: EntryId }[];
+  rows: CatalogueRow[];
 }
 
-/** Reads a CSV in the background; a mark at its beginning and blank lines are passed over. */
-export async function readCatalogue(file: File): Promise<Catalogue> {
-  const text = (await file.text()).replace(/^\uFEFF/, '');
-  const [head = [], ...rows] = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data;
-  return { name: file.name, head, rows: rows.map((cells) => ({ cells, id: newId<EntryId>() })) };
+/** What keeps a file from being read as a catalogue at all. */
+export type CatalogueTrouble = 'unreadable' | 'not-utf-8' | 'open-quote' | 'no-rows';
+
+/**
+ * Reads the bytes of a CSV; a mark at its beginning and blank lines are passed over. A quote that is never closed would take the rest of
+ * the file into one cell, so the file is refused, and so is one whose letters would be lost.
+ */
+export function readCatalogue(name: string, bytes: ArrayBuffer): Catalogue | CatalogueTrouble {
+  let text: string;
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return 'not-utf-8';
+  }
+  const { data, errors } = Papa.parse<string[]>(text);
+  if (errors.some(({ type }) => type === 'Quotes')) return 'open-quote';
+  const [head, ...rows] = data
+    .map((cells, index) => ({ at: index + 1, cells: cells.map(asTyped), id: newId<EntryId>() }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  return head && rows.length > 0 ? { name, head: head.cells, rows } : 'no-rows';
 }
+
+/** A cell without the mark that keeps a spreadsheet from taking it for a formula. */
+const asTyped = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
 
 /** Which column holds what: as it was said for a file with this head before, else as the names suggest. */
 export function mappingFor(head: readonly string[]): CsvMapping {
@@ -47,9 +72,12 @@ export function rememberMapping(head: readonly string[], mapping: CsvMapping): v
   }
 }
 
-/** A row as an entry, or what is wrong in it. */
-export const lookAt = ({ cells, id }: Catalogue['rows'][number], mapping: CsvMapping): CsvRow =>
-  entryOfRow(cells, mapping, id);
+/** A row as an entry, or what is wrong in it; cells behind the last column are no one's, so the row is not taken as it stands. */
+export function lookAt({ cells, id }: CatalogueRow, head: readonly string[], mapping: CsvMapping): CsvRow {
+  const behind = cells.slice(head.length).filter((cell) => cell.trim() !== '');
+  if (behind.length === 0) return entryOfRow(cells, mapping, id);
+  return { ok: false, troubles: [{ column: 'name', code: 'more-cells', text: behind.join(', ') }] };
+}
 
 /** Entries as a file of the program's own: it goes in by the door of all files, looked through and all or none. */
 export const asFile = (entries: readonly KnownSwitch[], name: string): File =>

@@ -15,7 +15,15 @@ import {
   readCatalogue,
   rememberMapping,
   type Catalogue,
+  type CatalogueTrouble,
 } from './catalogue.js';
+
+const CATALOGUE_WORDS: Record<CatalogueTrouble, string> = {
+  unreadable: 'cannot be read. Is it still there?',
+  'not-utf-8': 'is not in UTF-8, so letters would be lost. Save it as “CSV UTF-8”.',
+  'open-quote': 'has a quote that is not closed, and rows would be lost in it. Close it in the file.',
+  'no-rows': 'has no rows below its head. Is it a CSV file?',
+};
 
 /** Rows with a mistake that are shown at once; the next follow as these are mended. */
 const MOST_WRONG = 20;
@@ -29,9 +37,9 @@ export function CsvImport() {
   const read = async (file: File) => {
     if (file.size > MOST_CATALOGUE_BYTES)
       return setTrouble(`${file.name} is too large: at most 40 MB. Split it.`);
-    const found = await readCatalogue(file);
-    if (found.rows.length === 0)
-      return setTrouble(`${file.name} has no rows below its head. Is it a CSV file?`);
+    const bytes = await file.arrayBuffer().catch(() => null);
+    const found = bytes ? readCatalogue(file.name, bytes) : 'unreadable';
+    if (typeof found === 'string') return setTrouble(`${file.name} ${CATALOGUE_WORDS[found]}`);
     setTrouble('');
     setCatalogue(found);
   };
@@ -75,7 +83,7 @@ function Looked({ catalogue, onChange }: LookedProps) {
   const begin = useBegin();
   const [mapping, setMapping] = useState<CsvMapping>(() => mappingFor(catalogue.head));
   const looked = useMemo(
-    () => catalogue.rows.map((row) => ({ row, found: lookAt(row, mapping) })),
+    () => catalogue.rows.map((row) => ({ row, found: lookAt(row, catalogue.head, mapping) })),
     [catalogue, mapping],
   );
   const good = looked.flatMap(({ found }) => (found.ok ? [found.entry] : []));
@@ -110,10 +118,10 @@ function Looked({ catalogue, onChange }: LookedProps) {
               <li key={row.id} className="border-b border-line pb-2">
                 {!found.ok &&
                   found.troubles.map((one) => {
-                    const column = mapping[one.column];
+                    const column = one.code === 'more-cells' ? undefined : mapping[one.column];
                     return (
                       <label key={one.column} className="grid gap-1">
-                        Row {catalogue.rows.indexOf(row) + 2}: {csvTroubleWords(one)}
+                        Row {row.at}: {csvTroubleWords(one)}
                         {column !== undefined && (
                           <input
                             defaultValue={row.cells[column] ?? ''}

@@ -9,26 +9,10 @@ import {
 } from '@which-way/core/verify';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords } from '@which-way/words/verdict';
-import {
-  BarController,
-  BarElement,
-  CategoryScale,
-  Chart as Charts,
-  Legend,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-} from 'chart.js';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { Chart } from 'react-chartjs-2';
 import { chartColors, limitLine } from './chart-theme.js';
-
-Charts.register(
-  ...[BarController, BarElement, CategoryScale, LinearScale],
-  ...[LineController, LineElement, PointElement, Tooltip, Legend],
-);
+import './registered.js';
 
 interface Bar {
   name: string;

@@ -1,20 +1,9 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { RepeatRun } from '@which-way/core/log';
 import { contactLimitOf, limitOhms } from '@which-way/core/verify';
-import {
-  CategoryScale,
-  Chart as Charts,
-  Legend,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-} from 'chart.js';
 import { Chart } from 'react-chartjs-2';
 import { chartColors, limitLine } from './chart-theme.js';
-
-Charts.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip, Legend);
+import './registered.js';
 
 /** A run, cycle by cycle: ohms against the limit where they were read, and where it missed or stuck. */
 export default function RunChart({ run, map }: { run: RepeatRun; map: SwitchMap }) {

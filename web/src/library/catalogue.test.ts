@@ -1,0 +1,54 @@
+import type { KnownSwitch } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { newId } from '../job/new-id.js';
+import { catalogueCsv, lookAt, mappingFor, readCatalogue, type Catalogue } from './catalogue.js';
+
+const bytes = (text: string) => new TextEncoder().encode(text).buffer;
+const read = (text: string): Catalogue => {
+  const found = readCatalogue('parts.csv', bytes(text));
+  if (typeof found === 'string') throw new Error(found);
+  return found;
+};
+
+describe('a catalogue that is taken in', () => {
+  it.each([
+    ['a quote that takes the rest of the file into one cell', 'name,note\nA,"x\nB,y\nC,z\n', 'open-quote'],
+    ['no row', 'name,terminals\n\n', 'no-rows'],
+    ['nothing', '', 'no-rows'],
+  ])('is refused with %s', (_, text, trouble) => {
+    expect(readCatalogue('parts.csv', bytes(text))).toBe(trouble);
+  });
+
+  it('is refused where letters would be lost', () => {
+    const latin = Uint8Array.from([...'name\nGr'].map((one) => one.charCodeAt(0)).concat(0xfc, 0x6e)).buffer;
+    expect(readCatalogue('parts.csv', latin)).toBe('not-utf-8');
+  });
+
+  it('knows each row by its place in the file, blank lines counted', () => {
+    expect(read('\uFEFFname,terminals\n\nA,1 2\n,\nB,1 2\n').rows.map(({ at }) => at)).toEqual([3, 5]);
+  });
+
+  it('takes no row with a cell behind the last column: a comma without quotes moves all that follows', () => {
+    const { head, rows } = read(
+      'name,terminals,positions\nA,1 2,A: 1-2\nB,with a cover,1 2,A: 1-2\nC,1 2,A: 1-2,\n',
+    );
+    const found = rows.map((row) => lookAt(row, head, mappingFor(head)));
+    expect(found.map(({ ok }) => ok)).toEqual([true, false, true]);
+    expect(found[1]).toMatchObject({ troubles: [{ code: 'more-cells', text: 'A: 1-2' }] });
+  });
+
+  it('comes back from a file that keeps formulas from a spreadsheet', () => {
+    const entry: KnownSwitch = {
+      ...{ id: newId(), kind: 'part', name: '=Lever, nine', maker: '@home', family: '', form: 'unsaid' },
+      ...{ terminals: ['+', '-', 'L 1'], note: '-40 to +60' },
+      positions: [
+        { name: '+;-', rests: 'maintained', joined: [['+', '-']] },
+        { name: 'ON*', rests: 'momentary', joined: [['L 1', '-']] },
+      ],
+    };
+    const { head, rows } = read(catalogueCsv([entry]));
+    expect(rows.map((row) => lookAt({ ...row, id: entry.id }, head, mappingFor(head)))).toEqual([
+      { ok: true, entry },
+    ]);
+  });
+});
