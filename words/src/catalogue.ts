@@ -9,7 +9,7 @@ export function csvTroubleWords({ column, code, text, problem }: CsvTrouble): st
     case 'not-a-number':
       return `${column}: “${text}” is no number. Write one such as 12,5 or leave it empty.`;
     case 'doubtful-number':
-      return `${column}: “${text}” may stand for thousands or for a part of one. Write 10000 or 10.5.`;
+      return `${column}: “${text}” may stand for thousands or for a part of one. Write 10000, or 10 if that is meant.`;
     case 'not-a-choice':
       return `${column}: “${text}” is none of what may stand there. Leave it empty where it is not known.`;
     case 'not-yes-or-no':
@@ -24,8 +24,8 @@ export function csvTroubleWords({ column, code, text, problem }: CsvTrouble): st
       return `${column}: “${text}” has a quote that is not closed.`;
     case 'stands-alone':
       return column.startsWith('minimum')
-        ? `${column}: “${text}” alone is no least load: it is volts and milliamps. Add the other, or empty it.`
-        : `${column}: “${text}” stands without amps. Add them, or empty it.`;
+        ? `${column}: “${text}” alone is no least load: it is volts and milliamps. Empty it, or write the other in the file.`
+        : `${column}: “${text}” stands without amps, so it says nothing. Empty it, or write the amps in the file.`;
     case 'more-cells':
       return `“${text}” stands behind the last column. A text with a comma in it needs quotes in the file.`;
     case 'not-allowed': {

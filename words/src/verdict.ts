@@ -127,8 +127,12 @@ export const UNDER_WORDS: Record<RepeatedUnder, string> = {
   load: 'at its load',
 };
 
-/** A share in per cent, with a digit where it is small. */
-const percent = (share: number): string => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+/** An upper bound in per cent, with a digit where it is small. It is rounded up: 28.3 is not below 28. */
+function bound(share: number): string {
+  const digits = share < 0.1 ? 1 : 0;
+  const scale = 10 ** digits;
+  return `${(Math.ceil(share * 100 * scale - 1e-6) / scale).toFixed(digits)} %`;
+}
 
 /** What a run of cycles says, and no more: n of n is evidence, never a proof. */
 export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): string {
@@ -139,7 +143,7 @@ export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): s
     dropOuts > 0 ? `${dropOuts} dropped out` : '',
   ].filter(Boolean);
   const seen = what.length > 0 ? `${what.join(', ')} of ${cycles}` : `none of ${cycles} missed`;
-  const rate = `the rate is below ${percent(below)} (95 %)`;
+  const rate = below < 1 ? `the rate is below ${bound(below)} (95 %)` : 'it may fail every time';
   const spreads = spread ? `; ${ohms(spread.least)} to ${ohms(spread.most)}` : '';
   const beyond = under === 'load' ? '' : ', says nothing of load, heat or vibration';
   return `${seen}, ${UNDER_WORDS[under]}: ${rate}${spreads}${failed === 0 ? beyond : ''}.`;

@@ -1,6 +1,7 @@
 import { createMapper } from '@which-way/core/continuity';
 import { identify, truthTable } from '@which-way/core/table';
 import { createWriter, type JobEvent, type Value } from '@which-way/core/log';
+import { repeatedOf } from '@which-way/core/verify';
 import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { identityTitle } from './identity.js';
@@ -8,6 +9,7 @@ import { patternWords } from './patterns.js';
 import { ohms, quantity } from './quantity.js';
 import { settingName, terminalList } from './terminals.js';
 import { time } from './time.js';
+import { repeatedWords } from './verdict.js';
 
 const newId = newIdFrom(seededRandom(4));
 const described = (labels: string[], positions: number): Structure => ({
@@ -34,6 +36,26 @@ describe('ohms in words', () => {
 
   it('say when the meter cannot tell', () => {
     expect(quantity({ ohms: 0.04, uncertainty: 0.6, belowResolution: true })).toBe('under 0.1 Ω');
+  });
+});
+
+describe('a contact that was worked again and again', () => {
+  const said = (cycles: number, missed: number) =>
+    repeatedWords(
+      repeatedOf({
+        ...{ terminals: [newId(), newId()], setting: newId(), cycles, sticks: [], dropOuts: 0, ohms: [] },
+        ...{ misses: Array.from({ length: missed }, (_, at) => at + 1), under: 'load' },
+      }),
+    );
+
+  it.each([
+    [20, 0, 'below 14 %'],
+    [20, 2, 'below 29 %'],
+    [100, 0, 'below 3.0 %'],
+    [1, 0, 'below 95 %'],
+    [20, 20, 'it may fail every time'],
+  ])('%d cycles, %d missed: the bound is rounded up, never down', (cycles, missed, words) => {
+    expect(said(cycles, missed)).toContain(words);
   });
 });
 

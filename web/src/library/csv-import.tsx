@@ -109,7 +109,8 @@ function Looked({ catalogue, onChange }: LookedProps) {
       <h2 className="text-large font-bold">{catalogue.name}</h2>
       <Columns head={catalogue.head} mapping={mapping} onChange={setMapping} />
       <p className="font-semibold" role="status">
-        {good.length} rows are good, {wrong.length} have a mistake.
+        {good.length === 1 ? '1 row is good' : `${good.length} rows are good`}, {wrong.length}{' '}
+        {wrong.length === 1 ? 'has' : 'have'} a mistake.
       </p>
       {wrong.length > 0 && (
         <Notice look="amber" title="Mend them here, or they are set aside">
@@ -140,7 +141,7 @@ function Looked({ catalogue, onChange }: LookedProps) {
       )}
       <div className="flex flex-wrap gap-2">
         <PlainButton look="strong" disabled={good.length === 0} onClick={() => void take()}>
-          Take in {good.length} rows
+          Take in {good.length === 1 ? '1 row' : `${good.length} rows`}
         </PlainButton>
         <PlainButton onClick={() => onChange(null)}>Leave it</PlainButton>
       </div>
