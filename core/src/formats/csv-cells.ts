@@ -1,3 +1,4 @@
+import { isDoubtfulNumber } from '../schema/index.js';
 import type { Problem } from '../switch/index.js';
 import type { CsvColumn, CsvMapping } from './csv-columns.js';
 
@@ -48,7 +49,7 @@ export class CellReader {
   number(column: CsvColumn): number | undefined {
     const typed = this.cell(column);
     if (typed === '') return undefined;
-    if (/^-?[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(typed)) return this.wrong(column, 'doubtful-number');
+    if (isDoubtfulNumber(typed)) return this.wrong(column, 'doubtful-number');
     const plain = typed.replace(',', '.');
     return /^-?\d+(\.\d+)?(e[-+]?\d+)?$/i.test(plain) ? Number(plain) : this.wrong(column, 'not-a-number');
   }

@@ -25,6 +25,7 @@ export {
   type Schema,
   type TypeOf,
 } from './builders.js';
+export { isDoubtfulNumber } from './doubtful-number.js';
 export {
   BATCH_BYTES,
   BATCH_EVENTS,

@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { catalogueCsv, lookAt, mappingFor, readCatalogue, type Catalogue } from './catalogue.js';
 
-const bytes = (text: string) => new TextEncoder().encode(text).buffer;
-const read = (text: string): Catalogue => {
-  const found = readCatalogue('parts.csv', bytes(text));
+const fileOf = (content: BlobPart) => new File([content], 'parts.csv');
+const read = async (text: string): Promise<Catalogue> => {
+  const found = await readCatalogue(fileOf(text));
   if (typeof found === 'string') throw new Error(found);
   return found;
 };
@@ -15,21 +15,23 @@ describe('a catalogue that is taken in', () => {
     ['a quote that takes the rest of the file into one cell', 'name,note\nA,"x\nB,y\nC,z\n', 'open-quote'],
     ['no row', 'name,terminals\n\n', 'no-rows'],
     ['nothing', '', 'no-rows'],
-  ])('is refused with %s', (_, text, trouble) => {
-    expect(readCatalogue('parts.csv', bytes(text))).toBe(trouble);
+  ])('is refused with %s', async (_, text, trouble) => {
+    expect(await readCatalogue(fileOf(text))).toBe(trouble);
   });
 
-  it('is refused where letters would be lost', () => {
-    const latin = Uint8Array.from([...'name\nGr'].map((one) => one.charCodeAt(0)).concat(0xfc, 0x6e)).buffer;
-    expect(readCatalogue('parts.csv', latin)).toBe('not-utf-8');
+  it('is refused where letters would be lost', async () => {
+    const latin = Uint8Array.from([...'name\nGr'].map((one) => one.charCodeAt(0)).concat(0xfc, 0x6e));
+    expect(await readCatalogue(fileOf(latin))).toBe('not-utf-8');
   });
 
-  it('knows each row by its place in the file, blank lines counted', () => {
-    expect(read('\uFEFFname,terminals\n\nA,1 2\n,\nB,1 2\n').rows.map(({ at }) => at)).toEqual([3, 5]);
+  it('knows each row by its place in the file, blank lines counted', async () => {
+    expect((await read('\uFEFFname,terminals\n\nA,1 2\n,\nB,1 2\n')).rows.map(({ at }) => at)).toEqual([
+      3, 5,
+    ]);
   });
 
-  it('takes no row with a cell behind the last column: a comma without quotes moves all that follows', () => {
-    const { head, rows } = read(
+  it('takes no row with a cell behind the last column: a comma without quotes moves all that follows', async () => {
+    const { head, rows } = await read(
       'name,terminals,positions\nA,1 2,A: 1-2\nB,with a cover,1 2,A: 1-2\nC,1 2,A: 1-2,\n',
     );
     const found = rows.map((row) => lookAt(row, head, mappingFor(head)));
@@ -37,7 +39,7 @@ describe('a catalogue that is taken in', () => {
     expect(found[1]).toMatchObject({ troubles: [{ code: 'more-cells', text: 'A: 1-2' }] });
   });
 
-  it('comes back from a file that keeps formulas from a spreadsheet', () => {
+  it('comes back from a file that keeps formulas from a spreadsheet', async () => {
     const entry: KnownSwitch = {
       ...{ id: newId(), kind: 'part', name: '=Lever, nine', maker: '@home', family: '', form: 'unsaid' },
       ...{ terminals: ['+', '-', 'L 1'], note: '-40 to +60' },
@@ -46,7 +48,7 @@ describe('a catalogue that is taken in', () => {
         { name: 'ON*', rests: 'momentary', joined: [['L 1', '-']] },
       ],
     };
-    const { head, rows } = read(catalogueCsv([entry]));
+    const { head, rows } = await read(catalogueCsv([entry]));
     expect(rows.map((row) => lookAt({ ...row, id: entry.id }, head, mappingFor(head)))).toEqual([
       { ok: true, entry },
     ]);

@@ -9,6 +9,7 @@ import {
 import type { EntryId, KnownSwitch } from '@which-way/core/switch';
 import Papa from 'papaparse';
 import { newId } from '../job/new-id.js';
+import { readText, rowsOfCsv, type CsvFileTrouble } from '../shared/files/read-csv.js';
 
 /** More is no catalogue that a page can hold. */
 export const MOST_CATALOGUE_BYTES = 40 * 1024 * 1024;
@@ -28,30 +29,17 @@ export interface Catalogue {
   rows: CatalogueRow[];
 }
 
-/** What keeps a file from being read as a catalogue at all. */
-export type CatalogueTrouble = 'unreadable' | 'not-utf-8' | 'open-quote' | 'no-rows';
-
-/**
- * Reads the bytes of a CSV; a mark at its beginning and blank lines are passed over. A quote that is never closed would take the rest of
- * the file into one cell, so the file is refused, and so is one whose letters would be lost.
- */
-export function readCatalogue(name: string, bytes: ArrayBuffer): Catalogue | CatalogueTrouble {
-  let text: string;
-  try {
-    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return 'not-utf-8';
-  }
-  const { data, errors } = Papa.parse<string[]>(text);
-  if (errors.some(({ type }) => type === 'Quotes')) return 'open-quote';
-  const [head, ...rows] = data
-    .map((cells, index) => ({ at: index + 1, cells: cells.map(asTyped), id: newId<EntryId>() }))
+/** Reads a CSV as a catalogue; blank lines are passed over, and counted. */
+export async function readCatalogue(file: File): Promise<Catalogue | CsvFileTrouble | 'no-rows'> {
+  const read = await readText(file);
+  if (typeof read === 'string') return read;
+  const all = await rowsOfCsv(read.text);
+  if (all === 'open-quote') return all;
+  const [head, ...rows] = all
+    .map((cells, index) => ({ at: index + 1, cells, id: newId<EntryId>() }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
-  return head && rows.length > 0 ? { name, head: head.cells, rows } : 'no-rows';
+  return head && rows.length > 0 ? { name: file.name, head: head.cells, rows } : 'no-rows';
 }
-
-/** A cell without the mark that keeps a spreadsheet from taking it for a formula. */
-const asTyped = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
 
 /** Which column holds what: as it was said for a file with this head before, else as the names suggest. */
 export function mappingFor(head: readonly string[]): CsvMapping {

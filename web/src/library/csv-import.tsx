@@ -7,6 +7,7 @@ import { useBegin } from '../bench/use-begin.js';
 import { Notice } from '../shared/controls/notice.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { CSV_FILE_WORDS } from '../shared/files/read-csv.js';
 import {
   asFile,
   lookAt,
@@ -15,15 +16,7 @@ import {
   readCatalogue,
   rememberMapping,
   type Catalogue,
-  type CatalogueTrouble,
 } from './catalogue.js';
-
-const CATALOGUE_WORDS: Record<CatalogueTrouble, string> = {
-  unreadable: 'cannot be read. Is it still there?',
-  'not-utf-8': 'is not in UTF-8, so letters would be lost. Save it as “CSV UTF-8”.',
-  'open-quote': 'has a quote that is not closed, and rows would be lost in it. Close it in the file.',
-  'no-rows': 'has no rows below its head. Is it a CSV file?',
-};
 
 /** Rows with a mistake that are shown at once; the next follow as these are mended. */
 const MOST_WRONG = 20;
@@ -37,9 +30,9 @@ export function CsvImport() {
   const read = async (file: File) => {
     if (file.size > MOST_CATALOGUE_BYTES)
       return setTrouble(`${file.name} is too large: at most 40 MB. Split it.`);
-    const bytes = await file.arrayBuffer().catch(() => null);
-    const found = bytes ? readCatalogue(file.name, bytes) : 'unreadable';
-    if (typeof found === 'string') return setTrouble(`${file.name} ${CATALOGUE_WORDS[found]}`);
+    const found = await readCatalogue(file);
+    if (found === 'no-rows') return setTrouble(`${file.name} has no rows below its head. Is it a CSV file?`);
+    if (typeof found === 'string') return setTrouble(`${file.name} ${CSV_FILE_WORDS[found]}`);
     setTrouble('');
     setCatalogue(found);
   };

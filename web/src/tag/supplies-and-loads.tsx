@@ -88,7 +88,7 @@ function Figure({ label, value, onChange }: FigureProps) {
 
 const Wrong = () => (
   <p role="alert" className="basis-full text-brick">
-    Numbers above 0, such as 230 or 0,5.
+    Numbers above 0, such as 1500 or 0,5. 1,500 may be either.
   </p>
 );
 

@@ -5,6 +5,7 @@ import { rowsTroubleWords } from '@which-way/words/diagnosis';
 import { useRef, useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { CSV_FILE_WORDS, readText, rowsOfCsv } from '../shared/files/read-csv.js';
 
 /** More is no truth table. */
 const MOST_BYTES = 1024 * 1024;
@@ -55,10 +56,13 @@ export function FromAFile({ nameOf, onSet }: FromAFileProps) {
 
 /** The rows of a file, or why there are none. */
 async function rowsOf(file: File): Promise<string[][] | string> {
-  const text = await file.text();
+  const read = await readText(file);
+  if (typeof read === 'string') return `${file.name} ${CSV_FILE_WORDS[read]}`;
+  const { text } = read;
   if (!/^\s*[{[]/.test(text)) {
-    const { default: Papa } = await import('papaparse');
-    return Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }).data;
+    const rows = await rowsOfCsv(text);
+    if (rows === 'open-quote') return `${file.name} ${CSV_FILE_WORDS[rows]}`;
+    return rows.filter((cells) => cells.some((cell) => cell.trim() !== ''));
   }
   try {
     return (
