@@ -83,8 +83,9 @@ export function isTrueMatch(required: Requirement, candidate: Pattern, result: M
   for (const { from, to } of result.terminals) wireOf[to] = required.terminals.indexOf(from);
   const positions = result.positions.map(({ to }) => to);
   const { between, jumpers } = result;
+  const reversed = result.order === 'reversed';
   return isFit(demandOf(required), candidate, {
-    ...{ kind: 'fits', wireOf, positions, between, jumpers, reversed: false, nodes: 0 },
+    ...{ kind: 'fits', wireOf, positions, between, jumpers, reversed, nodes: 0 },
   });
 }
 
@@ -105,7 +106,7 @@ export function matcherFor(
   const seen = new Map<string, { result: FitResult; order: ArrayLike<number> }>();
   /** An answer that does not hold when it is looked at anew is none. */
   const verified = (result: FitResult, candidate: Pattern): FitResult =>
-    result.kind === 'fits' && !isFit(demand, candidate, result)
+    result.kind === 'fits' && !isFit(demand, candidate, result, rules.wraps)
       ? { kind: 'undecided', nodes: result.nodes }
       : result;
   return (candidate, ready) => {

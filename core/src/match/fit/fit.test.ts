@@ -47,7 +47,7 @@ function bruteForce(demand: WireDemand, part: Pattern, most: number, gaps: boole
           wireOf,
           positions,
           between,
-          reversed: false,
+          reversed: (positions[0] ?? 0) > (positions[1] ?? positions.length),
           jumpers: 0,
           nodes: 0,
         }),
@@ -217,6 +217,25 @@ describe('textbook switches', () => {
     expect(fitPart(compileDemand(fixed), compilePart(begun), { ...RULES, wraps: true })).toMatchObject({
       positions: [1, 2, 0],
     });
+  });
+
+  it('an answer that was tampered with is not taken: its order, its direction, what lies between', () => {
+    const demand = demandOf(2, [], [[0, 1]]); // prettier-ignore
+    const part = nets(2, [], [], [[0, 1]]);
+    const result = search(demand, part, true);
+    if (result.kind !== 'fits') throw new Error('it fits');
+    const gapped = { ...result, positions: [0, 2], between: [1] };
+    expect(isFit(demand, part, gapped)).toBe(true);
+    expect(isFit(demand, part, { ...gapped, between: [] })).toBe(false);
+    expect(isFit(demand, part, { ...gapped, reversed: true })).toBe(false);
+    // Past its last position back to its first: only a knob that turns so.
+    const round = { ...result, positions: [0, 2], between: [], reversed: true };
+    expect([isFit(demand, part, round), isFit(demand, part, round, true)]).toEqual([false, true]);
+    const three = demandOf(2, [], [[0, 1]], []); // prettier-ignore
+    const mixed = nets(2, [], [], [[0, 1]]);
+    expect(isFit(three, mixed, { ...result, positions: [0, 2, 1], between: [], reversed: false })).toBe(
+      false,
+    );
   });
 
   it('says undecided, and never no, when it is cut off; and refuses more wires than fit its sets', () => {
