@@ -133,12 +133,23 @@ export interface ImportPreview {
   jobsJoined: number;
   events: number;
   entries: number;
+  /** The first ones of the entries whose maker and number are here already: put together with those. */
+  merged: MergedInto[];
+  mergedCount: number;
   photos: number;
   /** `same`: as this bench has them; `other`: they would replace the shop's own. */
   shop: 'none' | 'first' | 'same' | 'other';
   /** The first ones of those that are set aside. */
   setAside: SetAside[];
   setAsideCount: number;
+}
+
+/** An entry that is put together with one of the same maker and number. */
+export interface MergedInto {
+  name: string;
+  into: string;
+  /** Facts in which the two differ: those of the newer one count. */
+  changed: string[];
 }
 
 /** Long work on the server: it goes on when the page that began it is closed. */
@@ -236,10 +247,15 @@ export interface MatchQuestion {
   terminals: number[];
   /** Per pair of those the positions, one bit each, in which the fact is known; null when all are. */
   known: number[] | null;
+  /** Per pair the positions in which its joining does not matter; null: all of it matters. */
+  free: number[] | null;
   /** Pairs of places that must never meet. */
   never: [number, number][];
-  /** Junctions that may be added, at most; whether positions may lie unused between. */
-  rules: { jumpers: number; gaps: boolean };
+  /**
+   * Junctions that may be added, at most; whether positions may lie unused between, whether there may be more of them than are
+   * used, and whether it has to spring back where the old one does.
+   */
+  rules: { jumpers: number; gaps: boolean; spares: boolean; returns: boolean };
   subject: Subject;
 }
 
@@ -263,4 +279,8 @@ export interface MatchAnswer {
   all: number;
   /** By kind of result. */
   counts: Record<MatchResult['kind'], number>;
+  /** Those that are not ruled out, by name, up to a number: so that it can be said which come and go. Only of the whole answer. */
+  named: { id: EntryId; name: string }[];
+  /** Whether the whole library was looked at; else it is what was found so far. */
+  done: boolean;
 }

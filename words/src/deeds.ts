@@ -43,6 +43,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'safety-answered-together': 'answers of the safety list',
   'terminal-looked': 'what a terminal looks like',
   'insulation-tested': 'a test of the insulation',
+  'offer-noted': 'what somebody offers',
   'mechanics-noted': 'what was seen of the mechanics',
   'verdict-signed': 'the signature of the verdict',
   'worked-on': 'that it was worked on',

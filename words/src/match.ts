@@ -1,6 +1,16 @@
-import type { Difference, DifferenceCode, Gravity, NearMiss } from '@which-way/core/match';
+import type {
+  Adapting,
+  BehaviourTrouble,
+  Difference,
+  DifferenceCode,
+  Gravity,
+  MechanicsAnswer,
+  NearMiss,
+  OfferFindings,
+} from '@which-way/core/match';
 import type { KnownSwitch, SettingId, Structure, TerminalId } from '@which-way/core/switch';
 import { settingName, terminalName } from './terminals.js';
+import { MECHANICS_WORDS } from './wires.js';
 
 export const GRAVITY_WORDS: Record<Gravity, string> = {
   safety: 'Safety',
@@ -24,6 +34,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'ac-rating-on-dc': (load) =>
     `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
   'rating-lower': (load) => `${load}: it is rated for less than it takes.`,
+  'start-lower': (load) => `${load}: in its first moment it takes more than this may close onto.`,
   'volts-lower': (load) => `${load}: it is rated for a lower voltage.`,
   'rating-unknown': (load) => `${load}: what is it rated for with such a load, at that voltage, AC or DC?`,
   'minimum-not-reached': (load) => `${load}: it is less than its contacts need to stay clean.`,
@@ -34,6 +45,13 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'protection-lower': () => 'It keeps out less dust or water than the old one.',
   'protection-unknown': () => 'How well does it keep out dust and water?',
   'direct-opening-lost': () => 'The old one is forced open by the hand; this one is not.',
+  'direct-opening-unknown': () => 'Is it forced open by the hand, as the old one is?',
+  'no-volt-release-unknown': () => 'Does it fall off when the supply fails, as the old one does?',
+  'off-lost': () => 'OFF was said not to matter: it is not looked for that anything can be switched off.',
+  'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
+  'rest-contact-changed': (at) =>
+    `At ${at}, where the handle rests, a contact does otherwise than in the old one: a stop or a brake may hang on it.`,
+  'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
   'no-volt-release-lost': () => 'The old one falls off when the supply fails; this one does not.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',
   'earth-unknown': () => 'Has it an earth terminal, and an insulated shaft, as the old one has?',
@@ -45,6 +63,15 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'brake-to-be-shown': () =>
     'The old one brakes: it has to be shown that this brake contact opens before run makes.',
 };
+
+const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
+  'spring-lost',
+  'spring-gained',
+  'off-moved',
+  'break-lost',
+  'rest-contact-changed',
+  'contact-differs',
+]);
 
 /** What a difference says, positions and loads by their names. */
 export function differenceText(
@@ -58,8 +85,7 @@ export function differenceText(
     const place = Number(about);
     return WORDS[code](known.positions[place]?.name ?? `position ${place + 1}`);
   }
-  const place = code === 'spring-lost' || code === 'spring-gained' || code === 'off-moved';
-  return WORDS[code](place && setting ? settingName(structure, setting) : about);
+  return WORDS[code](OF_A_POSITION.has(code) && setting ? settingName(structure, setting) : about);
 }
 
 /** What a candidate falls short of by one thing. */
@@ -81,3 +107,52 @@ export function nearWords(near: NearMiss, structure: Structure, settings: readon
 /** The questions of a candidate, to be sent to a seller. */
 export const questionsText = (name: string, questions: readonly string[]): string =>
   [`About ${name}:`, ...questions.map((question, at) => `${at + 1}. ${question}`)].join('\n');
+
+export const FIT_WORDS: Record<MechanicsAnswer['kind'], string> = {
+  fits: 'fits',
+  'can-be-adapted': 'can be adapted',
+  'does-not': 'does not fit',
+  unknown: 'not known',
+};
+
+export const ADAPTING_WORDS: Record<Adapting, string> = {
+  'slot-the-holes': 'slot the holes',
+  'reduce-the-hole': 'reduce the hole with washers or a plate',
+  'open-the-hole': 'open the hole',
+  'another-knob': 'another knob, or its hole opened',
+  'sleeve-the-shaft': 'a sleeve on the shaft',
+  'cut-the-shaft': 'cut the shaft',
+  'new-wire-ends': 'new wire ends',
+};
+
+/** What is asked of a seller about something that must fit. */
+export const fitQuestion = ({ field, old }: MechanicsAnswer): string =>
+  `${MECHANICS_WORDS[field].label}: the old one is ${old}. What is it here?`;
+
+/** What speaks against an offer, a line each. */
+export function offerConflicts(
+  { conflicts, doNotFit, known }: OfferFindings,
+  structure: Structure,
+  settings: readonly SettingId[],
+): string[] {
+  return [
+    ...conflicts.map((one) => differenceText(one, structure, settings, known)),
+    ...doNotFit.map(
+      ({ field, old, fresh }) => `${MECHANICS_WORDS[field].label}: ${fresh}, and ${old} must fit.`,
+    ),
+  ];
+}
+
+/** Why a behaviour that was written down cannot be read, and what would be right. */
+export function behaviourTroubleWords({ code, line, at }: BehaviourTrouble): string {
+  switch (code) {
+    case 'no-colon':
+      return `Line ${line}: “${at}” has no colon. Write the position, a colon, and what joins there: LOW: 1-2.`;
+    case 'not-a-join':
+      return `Line ${line}: “${at}” is no join. Write terminals with hyphens between: 1-2, or 1-2-5.`;
+    case 'nothing-joins':
+      return 'Nothing joins in any position. Write at least one join, such as ON: 1-2.';
+    case 'too-many':
+      return 'Too many terminals or positions: at most 62 and 32.';
+  }
+}

@@ -11,8 +11,10 @@ export function factLines(facts: PartFacts): [label: string, value: string][] {
     [
       'Rated',
       facts.ratings
-        ?.map(({ load, amps, volts, supply }) =>
-          [load, `${amps} A`, unit(volts, 'V'), supply?.toUpperCase()].filter(Boolean).join(' '),
+        ?.map(({ load, amps, volts, supply, timeConstant }) =>
+          [load, `${amps} A`, unit(volts, 'V'), supply?.toUpperCase(), unit(timeConstant, 'ms')]
+            .filter(Boolean)
+            .join(' '),
         )
         .join('; '),
     ],
@@ -37,3 +39,7 @@ export function factLines(facts: PartFacts): [label: string, value: string][] {
   ];
   return lines.filter((line): line is [string, string] => line[1] !== undefined && line[1] !== '');
 }
+
+/** What a fact is called in a sentence: 'bolt spacing' for boltSpacing. */
+export const factName = (fact: string): string =>
+  fact.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);

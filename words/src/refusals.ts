@@ -52,6 +52,10 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'This number of its device is stored already, with another event.',
     'Each device counts its events of a job from 1, without using a number twice.',
   ],
+  'same-number-other-wiring': () => [
+    'An entry of the same maker and number is wired otherwise.',
+    'Two parts cannot share a number: correct its number, or its wiring.',
+  ],
   'too-deep': ({ most }) => [
     `Lists and objects stand more than ${most} deep inside one another.`,
     'Nothing of Which Way does: the file or the request is damaged.',

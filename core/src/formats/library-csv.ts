@@ -9,7 +9,7 @@ import { CellReader, type CsvTrouble } from './csv-cells.js';
 import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from './csv-columns.js';
 import { ratingsText, readRatings } from './csv-ratings.js';
 import { positionsText, quotesClose, readPositions, readTerminals, terminalsText } from './csv-wiring.js';
-import { knownSwitchProblems } from './project-file.js';
+import { knownSwitchProblems, partFactsProblems } from './project-file.js';
 
 export type CsvRow = { ok: true; entry: KnownSwitch } | { ok: false; troubles: CsvTrouble[] };
 
@@ -50,6 +50,41 @@ export function entryOfRow(row: readonly string[], mapping: CsvMapping, id: Entr
       problem,
     })),
   };
+}
+
+/** Columns that state a fact by themselves, besides the wiring. */
+export const FACT_COLUMNS = CSV_COLUMNS.filter(
+  (column) =>
+    ![
+      'name',
+      'kind',
+      'maker',
+      'family',
+      'form',
+      'terminals',
+      'positions',
+      'note',
+      'volts',
+      'supply',
+      'key-out',
+    ].includes(column) &&
+    !column.endsWith('-amps') &&
+    !column.startsWith('minimum-'),
+);
+
+/** One fact as it is typed, read as its column of a catalogue is. */
+export function readFact(
+  column: CsvColumn,
+  text: string,
+): { ok: true; facts: PartFacts } | { ok: false; trouble: CsvTrouble } {
+  const read = new CellReader([text], { [column]: 0 });
+  const facts = factsOf(read);
+  const [trouble] = read.troubles;
+  if (trouble) return { ok: false, trouble };
+  const [problem] = partFactsProblems(facts);
+  return problem
+    ? { ok: false, trouble: { column, code: 'not-allowed', text, problem } }
+    : { ok: true, facts };
 }
 
 /** What is stated in a row besides the wiring. */
@@ -161,7 +196,10 @@ export function rowOfEntry(entry: KnownSwitch): string[] {
 function ratingCells(ratings: NonNullable<PartFacts['ratings']>): Partial<Record<CsvColumn, unknown>> {
   const [first] = ratings;
   const order = ratings.map(({ load }) => OWN_COLUMN.indexOf(load as (typeof OWN_COLUMN)[number]));
-  const alike = ratings.every(({ volts, supply }) => volts === first?.volts && supply === first?.supply);
+  const alike = ratings.every(
+    ({ volts, supply, timeConstant }) =>
+      volts === first?.volts && supply === first?.supply && timeConstant === undefined,
+  );
   const rising = order.every((place, at) => place >= 0 && (at === 0 || place > (order[at - 1] ?? -1)));
   if (!alike || !rising) return { ratings: ratingsText(ratings) };
   return {

@@ -9,7 +9,8 @@ export {
   type Order,
 } from './kinds/map/approach.js';
 export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
-export type { Refinement } from './kinds/judge/requirement.js';
+export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
+export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';
 export type { ExpectedTable } from './kinds/judge/expected.js';
 export type { ContactDrop, ContactLimit } from './kinds/judge/fitness.js';
@@ -125,6 +126,7 @@ export {
   liveRecordsOf,
   loadsOf,
   passingsOf,
+  offersOf,
   refinementOf,
   repeatRunsOf,
   suppliesOf,

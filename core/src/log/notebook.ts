@@ -8,7 +8,8 @@ import type { Photo } from './kinds/before/photo.js';
 import type { InPlaceTrial } from './kinds/before/in-place.js';
 import type { Beside } from './kinds/judge/beside.js';
 import type { Passing } from './kinds/judge/between.js';
-import type { Refinement } from './kinds/judge/requirement.js';
+import type { Offer } from './kinds/judge/offer.js';
+import { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 import type { RepeatRun } from './kinds/judge/repeat.js';
 import type { Load, Supply } from './kinds/tag/supply-and-load.js';
 import type { BareEnds, LiveRecord } from './kinds/before/safety.js';
@@ -147,6 +148,9 @@ export const suppliesOf = (log: Log): Supply[] =>
 /** Loads of the machine, in the order in which they were named. */
 export const loadsOf = (log: Log): Load[] => inUse(deedsOf(log, 'load-named').map(({ load }) => load));
 
+/** Parts that are offered: the newest of each. */
+export const offersOf = (log: Log): Offer[] => inUse(deedsOf(log, 'offer-noted').map(({ offer }) => offer));
+
 /** Pairs that were watched in the machine, the wires on. */
 export const inPlaceOf = (log: Log): InPlaceTrial[] =>
   deedsOf(log, 'tried-in-place').map(({ trial }) => trial);
@@ -171,6 +175,4 @@ export const besideOf = (log: Log): Beside[] =>
 
 /** How a replacement is looked for: as it is proposed, without junctions and gaps, while nobody has said otherwise. */
 export const refinementOf = (log: Log): Refinement =>
-  deedsOf(log, 'requirement-refined').at(-1)?.refinement ?? {
-    ...{ source: null, never: [], jumpers: 0, gaps: false },
-  };
+  deedsOf(log, 'requirement-refined').at(-1)?.refinement ?? NO_REFINEMENT;

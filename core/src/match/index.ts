@@ -5,6 +5,7 @@ export {
   matchPattern,
   type ReadyPart,
   type MatchResult,
+  type NoMatch,
   type Requirement,
 } from './match.js';
 export { compareRanks, rankOf } from './rank.js';
@@ -18,10 +19,11 @@ export {
   type RequirementSource,
 } from './requirement.js';
 export { fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
-export { compilePart, type CompiledPart } from './fit/part.js';
+export { compilePart, MAKING_VERSION, type CompiledPart } from './fit/part.js';
 export { isFit } from './fit/verify-fit.js';
 export { compileDemand, MOST_WIRES, type CompiledDemand, type WireDemand } from './fit/wires.js';
 export {
+  againstLaying,
   differencesOf,
   WANTS_REASON,
   type Difference,
@@ -30,3 +32,8 @@ export {
 } from './differ/differences.js';
 export { subjectOf, type Subject } from './differ/subject.js';
 export { nearMissesFor, type NearMiss } from './near-miss.js';
+export { isLoosened, isOffLeftOut, refined } from './refine.js';
+export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechanics/mechanics.js';
+export { offerFindings, statedBy, type OfferFindings, type OfferSubject } from './offer/offer.js';
+export { ratingsOf, type Rating } from './differ/ratings.js';
+export { readBehaviour, type Behaviour, type BehaviourTrouble } from './behaviour.js';

@@ -1,5 +1,5 @@
 import { blocks, type Pattern } from '../partition/index.js';
-import { fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
+import { fitEveryWay, fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
 import { compilePart, type CompiledPart } from './fit/part.js';
 import { isFit } from './fit/verify-fit.js';
 import { compileDemand, MOST_WIRES, type WireDemand } from './fit/wires.js';
@@ -14,9 +14,14 @@ export interface Requirement {
   terminals: number[];
   /** Per pair of those (row by row) the positions, one bit each, in which the fact is known; null when all are. */
   known: Uint32Array | null;
+  /** Per pair, as above, the positions in which its joining does not matter; absent where all matters. */
+  free?: Uint32Array;
   /** Pairs of places that must never meet, in no position that the handle passes: two supplies. */
   never?: readonly (readonly [number, number])[];
 }
+
+/** Why a candidate is none; 'spares' and 'returns' where those were ruled out. */
+export type NoMatch = 'too-few-terminals' | 'too-few-positions' | 'wiring' | 'spares' | 'returns';
 
 /** What a candidate can be. 'no' is proved, within the rules of the search; 'undecided' says that it stopped at its cap. */
 export type MatchResult =
@@ -36,11 +41,11 @@ export type MatchResult =
       spareTerminals: number[];
       steps: number;
     }
-  | { kind: 'no'; because: 'too-few-terminals' | 'too-few-positions' | 'wiring'; needed: number; has: number }
+  | { kind: 'no'; because: NoMatch; needed: number; has: number }
   | { kind: 'undecided'; because: 'search-cap' | 'too-large'; steps: number };
 
 /** A requirement by wires: what is not known binds nothing. */
-export function demandOf({ pattern, terminals, known, never = [] }: Requirement): WireDemand {
+export function demandOf({ pattern, terminals, known, free: loosened, never = [] }: Requirement): WireDemand {
   const place = new Map(terminals.map((terminal, wire) => [terminal, wire]));
   const wires = terminals.length;
   return {
@@ -51,10 +56,12 @@ export function demandOf({ pattern, terminals, known, never = [] }: Requirement)
     }),
     positions: pattern.map((partition, position) => {
       const free: [number, number][] = [];
-      if (known)
-        for (let a = 0; a < wires; a += 1)
-          for (let b = a + 1; b < wires; b += 1)
-            if ((((known[a * wires + b] ?? 0) >>> position) & 1) === 0) free.push([a, b]);
+      const isSet = (bits: Uint32Array, cell: number) => (((bits[cell] ?? 0) >>> position) & 1) === 1;
+      for (let a = 0; a < wires; a += 1)
+        for (let b = a + 1; b < wires; b += 1) {
+          const cell = a * wires + b;
+          if ((known && !isSet(known, cell)) || (loosened && isSet(loosened, cell))) free.push([a, b]);
+        }
       const loose = new Set(free.map(String));
       const nets = blocks(partition)
         .map((net) => net.flatMap((terminal) => place.get(terminal) ?? []))
@@ -92,37 +99,60 @@ export function isTrueMatch(required: Requirement, candidate: Pattern, result: M
 /** What is kept of a part that was made ready: enough for all of a making but the first. */
 export type ReadyPart = { making: string; order: ArrayLike<number> } | CompiledPart;
 
-/** Compares candidates with one requirement. Those of the same making are compared once. */
+/** What speaks against an answer that has more than one way to be laid: the fewer the better. */
+type Gravely = (result: Extract<MatchResult, { terminals: unknown }>) => number;
+
+/** What came out for a making: the first way to lay it, and all others once somebody asked for them. */
+interface Seen {
+  order: ArrayLike<number>;
+  result: FitResult;
+  others: Fit[] | null;
+}
+
+/**
+ * Compares candidates with one requirement. Those of the same making are compared once. Where something speaks against the first
+ * way to lay a candidate, the other ways are looked at too, and the best is answered.
+ */
 export function matcherFor(
   required: Requirement,
-  rules: FitRules = PLAIN_RULES,
-): (candidate: Pattern, ready?: ReadyPart) => MatchResult {
+  rules: FitRules & { spares?: boolean } = PLAIN_RULES,
+): (candidate: Pattern, ready?: ReadyPart, gravely?: Gravely) => MatchResult {
   const needed = required.terminals.length;
   const wanted = required.pattern.length;
   if (needed > MOST_WIRES || wanted > MOST_POSITIONS)
     return () => ({ kind: 'undecided', because: 'too-large', steps: 0 });
   const demand = demandOf(required);
   const compiled = compileDemand(demand);
-  const seen = new Map<string, { result: FitResult; order: ArrayLike<number> }>();
+  const seen = new Map<string, Seen>();
   /** An answer that does not hold when it is looked at anew is none. */
+  const holds = (fit: Fit, candidate: Pattern) => isFit(demand, candidate, fit, rules.wraps);
   const verified = (result: FitResult, candidate: Pattern): FitResult =>
-    result.kind === 'fits' && !isFit(demand, candidate, result, rules.wraps)
-      ? { kind: 'undecided', nodes: result.nodes }
-      : result;
-  return (candidate, ready) => {
+    result.kind === 'fits' && !holds(result, candidate) ? { kind: 'undecided', nodes: result.nodes } : result;
+  return (candidate, ready, gravely) => {
     const [has, given] = [candidate[0]?.length ?? 0, candidate.length];
-    if (needed > has) return { kind: 'no', because: 'too-few-terminals', needed, has };
-    if (wanted > given) return { kind: 'no', because: 'too-few-positions', needed: wanted, has: given };
+    const no = (because: NoMatch, many = [wanted, given] as const): MatchResult => ({
+      ...{ kind: 'no', because, needed: many[0], has: many[1] },
+    });
+    if (needed > has) return no('too-few-terminals', [needed, has]);
+    if (wanted > given) return no('too-few-positions');
+    if (rules.spares === false && given > wanted) return no('spares');
     const part = ready ?? compilePart(candidate);
-    const before = seen.get(part.making);
     const whole = () => ('pattern' in part ? part : compilePart(candidate));
-    const result = before
-      ? carriedOver(before, part)
-      : verified(fitPart(compiled, whole(), rules), candidate);
-    if (!before) seen.set(part.making, { result, order: part.order });
-    if (result.kind === 'no') return { kind: 'no', because: 'wiring', needed: wanted, has: given };
+    let before = seen.get(part.making);
+    if (!before) {
+      const result = verified(fitPart(compiled, whole(), rules), candidate);
+      seen.set(part.making, (before = { result, order: part.order, others: null }));
+    }
+    const result = carriedOver(before.result, before.order, part);
+    if (result.kind === 'no') return no('wiring');
     if (result.kind !== 'fits') return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
-    return told(required, result, candidate);
+    const first = told(required, result, candidate);
+    if (!gravely || gravely(first) === 0) return first;
+    before.others ??= fitEveryWay(compiled, whole(), rules)
+      .filter((fit) => holds(fit, candidate))
+      .map((fit) => ({ ...fit, wireOf: namedLike(fit.wireOf, part.order, before.order) }));
+    const ways = before.others.map((fit) => told(required, carriedOver(fit, before.order, part), candidate));
+    return ways.reduce((best, way) => (gravely(way) < gravely(best) ? way : best), first);
   };
 }
 
@@ -133,19 +163,28 @@ export const matchPattern = (
   rules: FitRules = PLAIN_RULES,
 ): MatchResult => matcherFor(required, rules)(candidate);
 
-/** The answer for one part on another of the same making. */
-function carriedOver(
-  { result, order }: { result: FitResult; order: ArrayLike<number> },
-  part: ReadyPart,
-): FitResult {
-  if (result.kind !== 'fits') return result;
-  const wireOf = new Array<number>(part.order.length).fill(-1);
-  for (let at = 0; at < order.length; at += 1)
-    wireOf[part.order[at] as number] = result.wireOf[order[at] as number] as number;
-  return { ...result, wireOf };
+/** Terminals of one order of a making as they stand in another. */
+function namedLike(wireOf: readonly number[], from: ArrayLike<number>, to: ArrayLike<number>): number[] {
+  const named = new Array<number>(to.length).fill(-1);
+  for (let at = 0; at < from.length; at += 1) named[to[at] as number] = wireOf[from[at] as number] as number;
+  return named;
 }
 
-function told(required: Requirement, fit: Fit, candidate: Pattern): MatchResult {
+/** The answer for one part on another of the same making. */
+function carriedOver<Result extends FitResult>(
+  result: Result,
+  order: ArrayLike<number>,
+  part: ReadyPart,
+): Result {
+  if (result.kind !== 'fits') return result;
+  return { ...result, wireOf: namedLike(result.wireOf, order, part.order) };
+}
+
+function told(
+  required: Requirement,
+  fit: Fit,
+  candidate: Pattern,
+): Extract<MatchResult, { terminals: unknown }> {
   const { wireOf, positions, reversed, jumpers, between, nodes } = fit;
   return {
     kind: required.known ? 'fits-so-far' : 'same-wiring',

@@ -1,6 +1,7 @@
 import type { Pattern } from '../partition/index.js';
 import { PLAIN_RULES, type FitRules } from './fit/fit.js';
 import { compilePart } from './fit/part.js';
+import { partOf } from './refine.js';
 import { matcherFor, type MatchResult, type Requirement } from './match.js';
 
 /** What a candidate falls short of, when it does all else. */
@@ -13,41 +14,39 @@ export type NearMiss =
 
 const fits = (result: MatchResult): boolean => result.kind === 'same-wiring' || result.kind === 'fits-so-far';
 
-/** The requirement without one of its positions. */
-function withoutPosition({ pattern, known, ...rest }: Requirement, position: number): Requirement {
-  const low = (1 << position) - 1;
-  return {
-    ...rest,
-    pattern: pattern.filter((_, at) => at !== position),
-    known: known && known.map((bits) => (bits & low) | ((bits >>> 1) & ~low)),
-  };
-}
-
-/** The requirement without one of its terminals. */
-function withoutTerminal({ terminals, known, ...rest }: Requirement, terminal: number): Requirement {
-  const kept = terminals.map((_, at) => at).filter((at) => terminals[at] !== terminal);
-  const size = terminals.length;
-  return {
-    ...rest,
-    terminals: kept.map((at) => terminals[at] as number),
-    known: known && Uint32Array.from(kept.flatMap((a) => kept.map((b) => known[a * size + b] as number))),
-  };
-}
-
 /** Looks for what one small thing keeps candidates from: a junction more, then a position, then a wire. */
 export function nearMissesFor(
   required: Requirement,
   rules: FitRules = PLAIN_RULES,
 ): (candidate: Pattern) => NearMiss | null {
+  const all = required.pattern.map((_, at) => at);
   const more = matcherFor(required, { ...rules, jumpers: rules.jumpers + 1 });
   const positions =
     required.pattern.length < 2
       ? []
-      : required.pattern.map((_, position) => matcherFor(withoutPosition(required, position), rules));
+      : required.pattern.map((_, position) =>
+          matcherFor(
+            partOf(
+              required,
+              all.filter((at) => at !== position),
+              required.terminals,
+            ),
+            rules,
+          ),
+        );
   const wires =
     required.terminals.length < 3
       ? []
-      : required.terminals.map((terminal) => matcherFor(withoutTerminal(required, terminal), rules));
+      : required.terminals.map((terminal) =>
+          matcherFor(
+            partOf(
+              required,
+              all,
+              required.terminals.filter((at) => at !== terminal),
+            ),
+            rules,
+          ),
+        );
   return (candidate) => {
     const part = compilePart(candidate);
     const mended = more(candidate, part);

@@ -1,5 +1,5 @@
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
-import type { REQUIREMENT_SOURCES } from '../log/index.js';
+import type { ExpectedTable, REQUIREMENT_SOURCES } from '../log/index.js';
 import { partitionFromGroups, poles } from '../partition/index.js';
 import { knownPattern } from '../table/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
@@ -13,7 +13,9 @@ export type NoRequirement =
   | 'more-than-one-actuator'
   | 'too-many-positions'
   | 'disputed'
-  | 'nothing-expected';
+  | 'nothing-expected'
+  | 'no-position-matters'
+  | 'nothing-of-another';
 
 /** Where a requirement comes from: stated on every candidate. */
 export type RequirementSource = (typeof REQUIREMENT_SOURCES)[number];
@@ -67,10 +69,14 @@ export function requirementOf(map: SwitchMap): MapRequirement {
  * is replaced by what it should do. Pairs of which nothing is said bind nothing.
  */
 export function requirementAsItShouldBe(map: SwitchMap): MapRequirement {
+  const table = expectedOf(map);
+  return table ? requirementOfTable(map, table) : { kind: 'none', because: 'nothing-expected' };
+}
+
+/** What a table asks of a replacement that is laid on the terminals and positions of this switch. */
+export function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapRequirement {
   const none = (because: NoRequirement): MapRequirement => ({ kind: 'none', because });
   if (map.structure.actuators.length > 1) return none('more-than-one-actuator');
-  const table = expectedOf(map);
-  if (!table) return none('nothing-expected');
   const settings = requiredSettings(map.structure).map(({ id }) => id);
   if (settings.length > MOST_POSITIONS) return none('too-many-positions');
   const place = new Map(map.structure.terminals.map(({ id }, at) => [id, at]));
@@ -117,6 +123,18 @@ export function proposedSource(map: SwitchMap): RequirementSource {
   return differs || requirementOf(map).kind === 'none' || !map.complete ? 'should-be' : 'as-mapped';
 }
 
-/** The requirement by a source. */
-export const requirementBy = (map: SwitchMap, source: RequirementSource): MapRequirement =>
-  source === 'should-be' ? requirementAsItShouldBe(map) : requirementOf(map);
+/** The requirement by a source; `another` is the table of the other job or entry, as it was taken. */
+export function requirementBy(
+  map: SwitchMap,
+  source: RequirementSource,
+  another: ExpectedTable | null = null,
+): MapRequirement {
+  switch (source) {
+    case 'as-mapped':
+      return requirementOf(map);
+    case 'should-be':
+      return requirementAsItShouldBe(map);
+    case 'another':
+      return another ? requirementOfTable(map, another) : { kind: 'none', because: 'nothing-of-another' };
+  }
+}

@@ -3,3 +3,4 @@ export { decodeMarking } from './marking.js';
 export type { Piece, PieceCode } from './piece.js';
 export { decodeTranscription } from './transcription.js';
 export { loopOhms } from './wire-gauge.js';
+export { fullLoadAmps, LOCKED_ROTOR } from './horsepower.js';

@@ -38,6 +38,7 @@ export {
   type SettingId,
   type SisterId,
   type StepId,
+  type OfferId,
   type SupplyId,
   type LoadId,
   type TerminalId,
@@ -73,3 +74,4 @@ export {
 } from './structure.js';
 export { TERMINAL_ROLES, type Terminal, type TerminalRole } from './terminal.js';
 export { partFactsSchema, RATED_FOR, type PartFacts } from './part-facts.js';
+export { mergedEntry, sameMakersNumber, type MergedEntry } from './merged-entry.js';

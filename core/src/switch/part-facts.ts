@@ -23,6 +23,7 @@ export const partRatingSchema = object({
   amps: above(0, 10_000),
   volts: optional(above(0, 1e6)),
   supply: optional(oneOf(['ac', 'dc', 'ac-dc'] as const)),
+  timeConstant: says('Milliseconds (L/R) for which it is stated, on DC.', optional(above(0, 1e5))),
 });
 
 const millimetres = above(0, 10_000);

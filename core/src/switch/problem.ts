@@ -19,6 +19,7 @@ export type ProblemCode =
   | 'lines-out-of-order'
   | 'event-differs'
   | 'sequence-taken'
+  | 'same-number-other-wiring'
   | 'too-deep'
   | 'event-too-new'
   | 'kind-not-known'

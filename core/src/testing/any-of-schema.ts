@@ -11,6 +11,7 @@ const POOL = Array.from(
 const FORMS: Readonly<Record<string, fc.Arbitrary<string>>> = {
   [ID_PATTERN]: fc.constantFrom(...POOL),
   '^([A-Z]{2}){0,3}$': fc.constantFrom('', 'BK', 'BU', 'GNYE', 'RDWHBK'),
+  '^https?://\\S+$': fc.constantFrom('https://example.org/part', 'http://shop.example/1?q=2'),
   '\\S': fc.string({ maxLength: 20 }).map((text) => `x${text}`),
 };
 

@@ -9,10 +9,11 @@ import { exportAll } from '../transfer/export-all.js';
 import { checkFile, type CheckedFile } from '../transfer/check-file.js';
 import { StagedFile } from '../transfer/staged-file.js';
 import { notLookedThrough } from '../transfer/not-looked-through.js';
-import { matchLibrary } from './match-library.js';
+import { matchLibrary, type MatchHeard } from './match-library.js';
 import { reporter, type Heard } from './reporter.js';
 import { ReadyLibrary } from './ready-library.js';
-import { ReadingRoom, type LibraryQuestion } from './reading-room.js';
+import type { LibraryQuestion } from './library-shelf.js';
+import { ReadingRoom } from './reading-room.js';
 
 const { database } = workerData as { database: string };
 
@@ -42,12 +43,13 @@ const desk = {
   open: (id: string, after: number) => room().open(id, after),
   exportJob: (id: string) => room().exportJob(id),
   note: (key: string) => room().note(key),
-  entry: (id: string) => room().entry(id),
-  library: (question: LibraryQuestion) => room().library(question),
-  alike: (terminals: number, positions: number, most: number) => room().alike(terminals, positions, most),
+  entry: (id: string) => room().shelf.entry(id),
+  library: (question: LibraryQuestion) => room().shelf.library(question),
+  alike: (terminals: number, positions: number, most: number) =>
+    room().shelf.alike(terminals, positions, most),
   countJobs: () => room().countJobs(),
-  match: (requirement: MatchQuestion, flag: SharedArrayBuffer): Promise<MatchAnswer> =>
-    matchLibrary(room(), library, requirement, flag),
+  match: (question: MatchQuestion, flag: SharedArrayBuffer, heard: MatchHeard): Promise<MatchAnswer> =>
+    matchLibrary(room().shelf, library, question, flag, heard),
 
   exportAll: (to: string, photos: string, heard: Heard, flag: SharedArrayBuffer) =>
     exportAll(room(), { to, photos }, reporter(heard, flag)),

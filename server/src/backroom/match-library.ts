@@ -1,5 +1,6 @@
 import type { MatchAnswer, MatchedEntry, MatchQuestion } from '@which-way/contract';
 import {
+  againstLaying,
   compareRanks,
   differencesOf,
   isTrueMatch,
@@ -12,7 +13,7 @@ import {
 } from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
-import type { ReadingRoom } from './reading-room.js';
+import type { LibraryShelf } from './library-shelf.js';
 import type { ReadyLibrary } from './ready-library.js';
 
 /** Entries looked at between two looks at whether the search is still wanted. */
@@ -23,58 +24,146 @@ const TOLD = 60;
 const NEAR = 40;
 /** Steps of the search for one part, where junctions or gaps are allowed. */
 const NODES = 20_000;
+/** Names of those that do, so that it can be said which come and go when something is asked otherwise. */
+const NAMED = 2000;
+/** So often at most it is told what was found so far. */
+const PACE_MS = 250;
+
+/** Hears what was found so far, best first. */
+export type MatchHeard = (soFar: MatchAnswer) => unknown;
 
 /** Looks through the library for what does what is required. The same wiring is compared once, however many have it. */
 export async function matchLibrary(
-  room: ReadingRoom,
+  shelf: LibraryShelf,
   library: ReadyLibrary,
-  { pattern, terminals, known, never, rules, subject }: MatchQuestion,
+  question: MatchQuestion,
   flag: SharedArrayBuffer,
+  heard: MatchHeard,
 ): Promise<MatchAnswer> {
-  const required: Requirement = { pattern, terminals, known: known && Uint32Array.from(known), never };
-  const plain = rules.jumpers === 0 && !rules.gaps;
-  const allowed = { ...PLAIN_RULES, ...rules, ...(!plain && { nodes: NODES }) };
   const stop = new Int32Array(flag);
-  const match = matcherFor(required, allowed);
-  const counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
-  const all = room.countEntries();
-  const look = (entry: KnownSwitch, pattern = patternOfKnown(entry), part?: ReadyPart): MatchedEntry => {
-    const result = match(pattern, part);
-    const differences = 'terminals' in result ? differencesOf(subject, required, never, entry, result) : [];
-    return { known: entry, result, differences, near: null };
-  };
-  let candidates = room.tooSmall(terminals.length, pattern.length, TOLD).map((entry) => look(entry));
-  let [looked, after] = [0, 0];
+  const search = new Search(question, shelf.countEntries());
+  const { terminals, pattern } = question;
+  search.add(shelf.tooSmall(terminals.length, pattern.length, TOLD).map((entry) => search.look(entry)));
+  let [after, told] = [0, performance.now()];
   while (Atomics.load(stop, 0) === 0) {
-    const stretch = library.stretch(room, terminals.length, pattern.length, after, STRETCH);
+    const stretch = library.stretch(shelf, terminals.length, pattern.length, after, STRETCH);
+    const first = search.isEmpty;
     for (const { row, entry, pattern: nets, part } of stretch) {
       after = row;
       if (Atomics.load(stop, 0) !== 0) break;
-      const found = look(entry, nets, part);
-      counts[found.result.kind] += 1;
-      looked += 1;
-      candidates.push(found);
+      search.count(search.look(entry, nets, part));
     }
-    candidates = bestOf(candidates);
+    search.trim();
     if (stretch.length < STRETCH) break;
+    const now = performance.now();
+    // The very first that does is told at once, the others now and then.
+    if ((first && !search.isEmpty) || now - told > PACE_MS) {
+      told = now;
+      void heard(search.soFar());
+    }
     await new Promise((resolve) => setImmediate(resolve));
   }
-  counts.no += all - looked;
-  const near = nearMissesFor(required, { ...allowed, nodes: NODES });
-  let asked = 0;
-  const told = bestOf(candidates).map((one): MatchedEntry => {
-    // No answer is shown that was not looked at anew.
-    if (!isTrueMatch(required, patternOfKnown(one.known), one.result))
-      return { ...one, result: { kind: 'undecided', because: 'search-cap', steps: 0 }, differences: [] };
-    if (one.result.kind !== 'no' || asked >= NEAR || Atomics.load(stop, 0) !== 0) return one;
-    asked += 1;
-    return { ...one, near: near(patternOfKnown(one.known)) };
-  });
-  return { candidates: told, looked, all, counts };
+  return search.answer(() => Atomics.load(stop, 0) === 0);
+}
+
+/** One search: what was found so far, and how it is compared. */
+class Search {
+  readonly #required: Requirement;
+  readonly #match: ReturnType<typeof matcherFor>;
+  readonly #rules: typeof PLAIN_RULES & { spares: boolean };
+  readonly #counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
+  readonly #named: MatchAnswer['named'] = [];
+  #candidates: MatchedEntry[] = [];
+  #looked = 0;
+
+  constructor(
+    private readonly question: MatchQuestion,
+    private readonly all: number,
+  ) {
+    const { pattern, terminals, known, free, never, rules } = question;
+    this.#required = {
+      ...{ pattern, terminals, known: known && Uint32Array.from(known), never },
+      ...(free && { free: Uint32Array.from(free) }),
+    };
+    const { jumpers, gaps, spares } = rules;
+    const plain = jumpers === 0 && !gaps;
+    this.#rules = { ...PLAIN_RULES, jumpers, gaps, spares, ...(!plain && { nodes: NODES }) };
+    this.#match = matcherFor(this.#required, this.#rules);
+  }
+
+  /** Whether nothing that does was found yet. */
+  get isEmpty(): boolean {
+    return this.#named.length === 0;
+  }
+
+  look(entry: KnownSwitch, pattern = patternOfKnown(entry), part?: ReadyPart): MatchedEntry {
+    const { subject, never, rules } = this.question;
+    const of = (result: MatchedEntry['result']) =>
+      'terminals' in result ? differencesOf(subject, this.#required, never, entry, result) : [];
+    const result = this.#match(pattern, part, (way) => againstLaying(of(way)));
+    const differences = of(result);
+    const springs = differences.some(({ code }) => code === 'spring-lost' || code === 'spring-gained');
+    if (rules.returns && springs)
+      return {
+        ...{ known: entry, differences: [], near: null },
+        result: { kind: 'no', because: 'returns', needed: subject.positions.length, has: pattern.length },
+      };
+    return { known: entry, result, differences, near: null };
+  }
+
+  add(found: readonly MatchedEntry[]): void {
+    this.#candidates.push(...found);
+  }
+
+  count(found: MatchedEntry): void {
+    this.#counts[found.result.kind] += 1;
+    this.#looked += 1;
+    this.#candidates.push(found);
+    if (found.result.kind !== 'no' && this.#named.length < NAMED)
+      this.#named.push({ id: found.known.id, name: found.known.name });
+  }
+
+  trim(): void {
+    this.#candidates = bestOf(this.#candidates);
+  }
+
+  soFar(): MatchAnswer {
+    return {
+      ...{ looked: this.#looked, all: this.all, counts: this.#counts, named: [], done: false },
+      candidates: this.#candidates
+        .filter(({ result }) => result.kind !== 'no')
+        .map((one) => this.#checked(one)),
+    };
+  }
+
+  /** All of it; those that were ruled out by little say by what, as long as somebody waits. */
+  answer(wanted: () => boolean): MatchAnswer {
+    this.trim();
+    const near = nearMissesFor(this.#required, { ...this.#rules, nodes: NODES });
+    let asked = 0;
+    const candidates = this.#candidates.map((one) => {
+      const checked = this.#checked(one);
+      if (checked.result.kind !== 'no' || asked >= NEAR || !wanted()) return checked;
+      asked += 1;
+      return { ...checked, near: near(patternOfKnown(checked.known)) };
+    });
+    const counts = { ...this.#counts, no: this.#counts.no + this.all - this.#looked };
+    return { candidates, looked: this.#looked, all: this.all, counts, named: this.#named, done: true };
+  }
+
+  /** No answer is shown that was not looked at anew. */
+  #checked(one: MatchedEntry): MatchedEntry {
+    return isTrueMatch(this.#required, patternOfKnown(one.known), one.result)
+      ? one
+      : { ...one, result: { kind: 'undecided', because: 'search-cap', steps: 0 }, differences: [] };
+  }
 }
 
 function bestOf(candidates: MatchedEntry[]): MatchedEntry[] {
-  const sorted = candidates.toSorted((one, other) => compareRanks(rankOf(one), rankOf(other)));
+  const sorted = candidates
+    .map((one) => ({ one, rank: rankOf(one) }))
+    .toSorted((a, b) => compareRanks(a.rank, b.rank))
+    .map(({ one }) => one);
   const may = sorted.filter(({ result }) => result.kind !== 'no').slice(0, TOLD);
   const no = sorted.filter(({ result }) => result.kind === 'no').slice(0, TOLD);
   return [...may, ...no];

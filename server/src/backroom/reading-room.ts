@@ -1,10 +1,11 @@
-import type { Job, JobSummary, JobWithEvents, LibraryHead, LibraryPage, Shop } from '@which-way/contract';
+import type { Job, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
 import { FILE_VERSION, type JobFile } from '@which-way/core/formats';
 import { ROUTE_ENGINE } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
-import type { JobId, KnownSwitch } from '@which-way/core/switch';
+import type { JobId } from '@which-way/core/switch';
 import Database from 'libsql';
 import { existsSync } from 'node:fs';
+import { LibraryShelf } from './library-shelf.js';
 import { readStored, type StoredEvent } from './stored-event.js';
 import { workOut, type WorkedOut } from './summary.js';
 
@@ -35,6 +36,8 @@ const VISIBLE = 'import IS NULL';
  */
 export class ReadingRoom {
   readonly #database: Database.Database;
+  /** The library. */
+  readonly shelf: LibraryShelf;
 
   constructor(path: string) {
     // The driver would make a missing file, whatever it is told.
@@ -42,6 +45,7 @@ export class ReadingRoom {
     this.#database = new Database(path);
     this.#database.exec('PRAGMA query_only = ON');
     this.#database.exec('PRAGMA busy_timeout = 2000');
+    this.shelf = new LibraryShelf(this.#database);
   }
 
   close(): void {
@@ -166,111 +170,6 @@ export class ReadingRoom {
     return { name, safetyLists, codeNotes };
   }
 
-  entry(id: string): string | null {
-    const found = this.#all<{ body: string }>(
-      `SELECT body FROM library_entry WHERE id = ? AND ${VISIBLE}`,
-      id,
-    );
-    return found[0]?.body ?? null;
-  }
-
-  /** Every entry, as stored, a stretch at a time. */
-  *entries(): Generator<{ body: string }> {
-    let row = 0;
-    for (;;) {
-      const stretch = this.#all<{ row: number; body: string }>(
-        `SELECT row, body FROM library_entry WHERE row > ? AND ${VISIBLE} ORDER BY row LIMIT 500`,
-        row,
-      );
-      yield* stretch;
-      const last = stretch.at(-1);
-      if (!last) return;
-      ({ row } = last);
-    }
-  }
-
-  /**
-   * A page of the library by words (beginnings of words, all of them) and by size, parts after switches and by name as ever.
-   * @param from where the page begins, counted in entries.
-   */
-  library(question: LibraryQuestion): LibraryPage {
-    const { hits, where, values } = conditionsOf(question);
-    const rows = this.#all<LibraryHead & { count: number }>(
-      `${hits} SELECT id, kind, name, maker, family, terminals, positions${hits ? ', count(*) OVER () AS count' : ''}
-       FROM library_entry e${hits ? ' JOIN hit ON hit.row = e.row' : ''} WHERE ${where}
-       ORDER BY kind DESC, name, e.row LIMIT ? OFFSET ?`,
-      ...values,
-      question.size,
-      question.from,
-    );
-    const count = hits
-      ? (rows[0]?.count ?? 0)
-      : (this.#all<{ count: number }>(
-          `SELECT count(*) AS count FROM library_entry e WHERE ${where}`,
-          ...values,
-        )[0]?.count ?? 0);
-    const entries = rows.map(({ id, kind, name, maker, family, terminals, positions }) => ({
-      id,
-      kind,
-      name,
-      maker,
-      family,
-      terminals,
-      positions,
-    }));
-    const next = question.from + rows.length;
-    return { entries, count, next: next < count ? next : null };
-  }
-
-  /** Whole entries with exactly so many terminals and positions: what a switch of that size may turn out to be. */
-  alike(terminals: number, positions: number, most: number): string {
-    const rows = this.#all<{ body: string }>(
-      `SELECT body FROM library_entry WHERE terminals = ? AND positions = ? AND ${VISIBLE} ORDER BY kind DESC, name, row LIMIT ?`,
-      terminals,
-      positions,
-      most,
-    );
-    return `[${rows.map(({ body }) => body).join(',')}]`;
-  }
-
-  /** Rows of entries that are large enough, a stretch at a time, from a row on: what a match looks through. */
-  rowsLargeEnough(terminals: number, positions: number, after: number, most: number): number[] {
-    return this.#all<{ row: number }>(
-      `SELECT row FROM library_entry
-       WHERE row > ? AND terminals >= ? AND positions >= ? AND ${VISIBLE} ORDER BY row LIMIT ?`,
-      after,
-      terminals,
-      positions,
-      most,
-    ).map(({ row }) => row);
-  }
-
-  /** Entries by their rows. */
-  entriesAt(rows: readonly number[]): { row: number; entry: KnownSwitch }[] {
-    if (rows.length === 0) return [];
-    return this.#all<{ row: number; body: string }>(
-      'SELECT row, body FROM library_entry WHERE row IN (SELECT value FROM json_each(?))',
-      JSON.stringify(rows),
-    ).map(({ row, body }) => ({ row, entry: JSON.parse(body) as KnownSwitch }));
-  }
-
-  /** Some entries that are too small, for which no search is needed. */
-  tooSmall(terminals: number, positions: number, most: number): KnownSwitch[] {
-    return this.#all<{ body: string }>(
-      `SELECT body FROM library_entry WHERE (terminals < ? OR positions < ?) AND ${VISIBLE} ORDER BY kind DESC, name, row LIMIT ?`,
-      terminals,
-      positions,
-      most,
-    ).map(({ body }) => JSON.parse(body) as KnownSwitch);
-  }
-
-  countEntries(): number {
-    return (
-      this.#all<{ count: number }>(`SELECT count(*) AS count FROM library_entry WHERE ${VISIBLE}`)[0]
-        ?.count ?? 0
-    );
-  }
-
   countJobs(): number {
     return this.#all<{ count: number }>('SELECT count(*) AS count FROM job')[0]?.count ?? 0;
   }
@@ -308,40 +207,6 @@ export class ReadingRoom {
     );
     return new Map(rows.map((row) => [row.id, row]));
   }
-}
-
-export interface LibraryQuestion {
-  search: string;
-  terminals: number | null;
-  positions: number | null;
-  kind: KnownSwitch['kind'] | null;
-  from: number;
-  size: number;
-}
-
-/** What a question asks for, as SQL: the entries that the words hit, as a table of their own, and the other conditions. */
-function conditionsOf({ search, terminals, positions, kind }: LibraryQuestion): {
-  hits: string;
-  where: string;
-  values: (string | number)[];
-} {
-  const parts: string[] = [VISIBLE];
-  const values: (string | number)[] = [];
-  const words = search.match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (words.length > 0) values.push(words.map((word) => `"${word}"*`).join(' '));
-  const add = (part: string, value: string | number | null) => {
-    if (value === null) return;
-    parts.push(part);
-    values.push(value);
-  };
-  add('terminals = ?', terminals);
-  add('positions = ?', positions);
-  add('kind = ?', kind);
-  const hits =
-    words.length > 0
-      ? 'WITH hit AS MATERIALIZED (SELECT rowid AS row FROM library_text WHERE library_text MATCH ?)'
-      : '';
-  return { hits, where: parts.join(' AND '), values };
 }
 
 /** A row as the job that travels. Simulations were checked when they were stored. */

@@ -1,7 +1,7 @@
-import { compilePart, type ReadyPart } from '@which-way/core/match';
+import { compilePart, type CompiledPart, type ReadyPart } from '@which-way/core/match';
 import { patternOfKnown, type Pattern } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
-import type { ReadingRoom } from './reading-room.js';
+import type { KeptEntry, LibraryShelf } from './library-shelf.js';
 
 /** An entry made ready to be compared. */
 export interface ReadyEntry {
@@ -26,29 +26,27 @@ export class ReadyLibrary {
 
   /** Entries that are large enough, a stretch at a time, from a row on. */
   stretch(
-    room: ReadingRoom,
+    shelf: LibraryShelf,
     terminals: number,
     positions: number,
     after: number,
     most: number,
   ): ReadyEntry[] {
-    const rows = room.rowsLargeEnough(terminals, positions, after, most);
+    const rows = shelf.rowsLargeEnough(terminals, positions, after, most);
     const missing = rows.filter((row) => !this.#whole.has(row));
-    const fetched = new Map(
-      room.entriesAt(missing).map(({ row, entry }) => [row, this.#madeReady(row, entry)]),
-    );
+    const fetched = new Map(shelf.entriesAt(missing).map((kept) => [kept.row, this.#madeReady(kept)]));
     return rows.flatMap((row) => this.#whole.get(row) ?? fetched.get(row) ?? []);
   }
 
-  #madeReady(row: number, entry: KnownSwitch): ReadyEntry {
+  #madeReady({ row, entry, making }: KeptEntry): ReadyEntry {
     const pattern = patternOfKnown(entry);
-    const ready = { row, entry, pattern, part: this.#made.get(row) ?? this.#make(row, pattern) };
+    const part = this.#made.get(row) ?? this.#make(row, making ?? compilePart(pattern));
+    const ready = { row, entry, pattern, part };
     if (this.#whole.size < KEPT.whole) this.#whole.set(row, ready);
     return ready;
   }
 
-  #make(row: number, pattern: Pattern): ReadyPart {
-    const { making: text, order } = compilePart(pattern);
+  #make(row: number, { making: text, order }: Pick<CompiledPart, 'making' | 'order'>): ReadyPart {
     const making = this.#makings.get(text) ?? text;
     this.#makings.set(making, making);
     const part: ReadyPart = { making, order: Uint8Array.from(order) };

@@ -1,4 +1,4 @@
-import type { Job, JobSummary, JobWithEvents } from '@which-way/contract';
+import type { Job, JobSummary, JobWithEvents, MatchAnswer } from '@which-way/contract';
 import { createWriter, readLog, structureOf, type Deed, type JobEvent } from '@which-way/core/log';
 import { newTerminal, type TerminalId } from '@which-way/core/switch';
 import Database from 'libsql';
@@ -279,20 +279,32 @@ describe('an entry of the library', () => {
         [0, 1],
         [0, 0],
       ],
-      ...{ terminals: [0, 1], known: null, never: [], rules: { jumpers: 0, gaps: false } },
+      ...{ terminals: [0, 1], known: null, free: null, never: [] },
+      rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
-        ...{ loads: [], mostWires: 1, facts: {}, brake: false },
+        ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false },
       },
     };
-    const { candidates } = (await served.call('POST', '/api/library/match', question)).body as {
-      candidates: { known: { id: string }; differences: { code: string }[] }[];
+    const match = async (asked: object) => {
+      const response = await fetch(`${served.base}/api/library/match`, {
+        ...{ method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(asked) },
+      });
+      const lines = (await response.text()).trim().split('\n');
+      return JSON.parse(lines.at(-1) ?? '') as MatchAnswer;
     };
+    const { candidates, done, named } = await match(question);
+    expect([done, named.some((one) => one.id === id)]).toEqual([true, true]);
     const mine = candidates.find(({ known }) => known.id === id);
     expect(mine?.differences.map(({ code }) => code)).toContain('spring-gained');
+    // What must spring back as the old one does is no match where it does not.
+    const strict = await match({ ...question, rules: { ...question.rules, returns: true } });
+    expect(strict.candidates.find(({ known }) => known.id === id)?.result).toMatchObject({
+      because: 'returns',
+    });
     for (const [path, body] of [
       ['never', { ...question, never: [[0, 7]] }],
-      ['rules', { ...question, rules: { jumpers: 9, gaps: false } }],
+      ['rules', { ...question, rules: { ...question.rules, jumpers: 9 } }],
       ['subject', { ...question, subject: { positions: [] } }],
     ] as const) {
       const refused = await served.call('POST', '/api/library/match', body);

@@ -9,15 +9,17 @@ import {
   Post,
   Put,
   Query,
-  Req,
+  Res,
 } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import type { LibraryPage, MatchAnswer, MatchQuestion } from '@which-way/contract';
+import type { ApiError, LibraryPage, MatchAnswer, MatchQuestion } from '@which-way/contract';
 import { knownSwitchProblems } from '@which-way/core/formats';
-import type { KnownSwitch } from '@which-way/core/switch';
-import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
-import type { Request } from 'express';
+import { ACTUATOR_FORMS, type KnownSwitch } from '@which-way/core/switch';
+import { Transform, Type } from 'class-transformer';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import { proxy } from 'comlink';
+import type { Response } from 'express';
+import { errorBody } from '../errors/error-body.js';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { Backroom } from '../backroom/backroom.js';
 import { Writer } from '../database/writer.js';
@@ -68,6 +70,68 @@ export class LibraryQuery {
   @Min(1)
   @Max(200)
   size?: number;
+
+  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so much that only heats.' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsNumber()
+  @Min(0)
+  @Max(1e7)
+  amps?: number;
+
+  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so much motor.' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsNumber()
+  @Min(0)
+  @Max(1e7)
+  motorAmps?: number;
+
+  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so many volts AC.' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsNumber()
+  @Min(0)
+  @Max(1e7)
+  voltsAc?: number;
+
+  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so many volts DC.' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsNumber()
+  @Min(0)
+  @Max(1e7)
+  voltsDc?: number;
+
+  @ApiPropertyOptional({ minimum: 0, description: 'Costs at most so much.' })
+  @IsOptional()
+  @Type(() => Number)
+  @IsNumber()
+  @Min(0)
+  @Max(1e7)
+  mostPrice?: number;
+
+  @ApiPropertyOptional({ type: Boolean, description: 'Stated to be in stock.' })
+  @IsOptional()
+  @Transform(({ value }) => (value === 'true' ? true : value === 'false' ? false : (value as unknown)))
+  @IsBoolean()
+  inStock?: boolean;
+
+  @ApiPropertyOptional({ type: Boolean, description: 'Some position springs back.' })
+  @IsOptional()
+  @Transform(({ value }) => (value === 'true' ? true : value === 'false' ? false : (value as unknown)))
+  @IsBoolean()
+  springs?: boolean;
+
+  @ApiPropertyOptional({ enum: ACTUATOR_FORMS })
+  @IsOptional()
+  @IsIn(ACTUATOR_FORMS)
+  form?: string;
+
+  @ApiPropertyOptional({ enum: ['full', 'mini', 'micro', 'electronic'] })
+  @IsOptional()
+  @IsIn(['full', 'mini', 'micro', 'electronic'])
+  disconnection?: string;
 }
 
 /** So many whole entries at most are given for a switch of some size to be recognised among. */
@@ -84,8 +148,18 @@ export class LibraryController {
   @Get()
   @ApiOperation({ summary: 'A page of known switches and parts, by words and size.' })
   list(@Query() query: LibraryQuery): Promise<LibraryPage> {
-    const { search = '', terminals = null, positions = null, kind = null, from = 0, size = 50 } = query;
-    return this.backroom.read((desk) => desk.library({ search, terminals, positions, kind, from, size }));
+    const {
+      search = '',
+      terminals = null,
+      positions = null,
+      kind = null,
+      from = 0,
+      size = 50,
+      ...facts
+    } = query;
+    return this.backroom.read((desk) =>
+      desk.library({ search, terminals, positions, kind, from, size, facts: { ...facts } }),
+    );
   }
 
   @Get('alike')
@@ -98,13 +172,28 @@ export class LibraryController {
   @Post('match')
   @HttpCode(200)
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
-  @ApiOperation({ summary: 'What has the required wiring, best first. Ends when whoever asked goes away.' })
-  async match(@Body() body: unknown, @Req() request: Request): Promise<MatchAnswer> {
+  @ApiOperation({
+    summary:
+      'What has the required wiring, best first, a line of JSON at a time: what was found so far, and at last all (`done`). Ends when whoever asked goes away.',
+  })
+  async match(@Body() body: unknown, @Res() response: Response): Promise<void> {
     const trouble = requirementTrouble(body);
     if (trouble) throw new Refusal(400, trouble);
     const flag = new SharedArrayBuffer(4);
-    request.res?.once('close', () => Atomics.store(new Int32Array(flag), 0, 1));
-    return this.backroom.long((desk) => desk.match(body as MatchQuestion, flag));
+    response.once('close', () => Atomics.store(new Int32Array(flag), 0, 1));
+    const line = (answer: MatchAnswer | { error: ApiError }) => {
+      if (!response.headersSent) response.type('application/x-ndjson');
+      if (!response.writableEnded) response.write(`${JSON.stringify(answer)}\n`);
+    };
+    try {
+      const heard = proxy(line);
+      line(await this.backroom.long((desk) => desk.match(body as MatchQuestion, flag, heard)));
+    } catch (error) {
+      // Once a line is out no other answer can be given: the trouble is the last line.
+      if (!response.headersSent) throw error;
+      line({ error: errorBody(error)[1] });
+    }
+    response.end();
   }
 
   @Get(':id')

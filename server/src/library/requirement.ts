@@ -13,8 +13,11 @@ export function requirementTrouble(body: unknown): ApiError | null {
   const wrong = (path: string, hint: string): ApiError =>
     told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null)
-    return wrong('', 'Send { pattern, terminals, known, never, rules, subject }.');
-  const { pattern, terminals, known, never, rules, subject, ...others } = body as Record<string, unknown>;
+    return wrong('', 'Send { pattern, terminals, known, free, never, rules, subject }.');
+  const { pattern, terminals, known, free, never, rules, subject, ...others } = body as Record<
+    string,
+    unknown
+  >;
   const [other] = Object.keys(others);
   if (other !== undefined) return wrong(other, 'Remove it, or check its spelling.');
   const rows =
@@ -25,12 +28,15 @@ export function requirementTrouble(body: unknown): ApiError | null {
   if (!isPlaces(terminals, size) || terminals.length === 0 || terminals.some((place) => place >= size))
     return wrong('terminals', 'Places of the terminals that are needed.');
   const cells = terminals.length ** 2;
-  const knownFits =
-    known === null ||
-    (Array.isArray(known) &&
-      known.length === cells &&
-      known.every((bits) => Number.isInteger(bits) && bits >= 0 && bits < 2 ** 32));
-  if (!knownFits) return wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
+  const isBits = (value: unknown) =>
+    value === null ||
+    (Array.isArray(value) &&
+      value.length === cells &&
+      value.every((bits) => Number.isInteger(bits) && bits >= 0 && bits < 2 ** 32));
+  if (!isBits(free))
+    return wrong('free', 'null, or for each pair the positions that do not matter, as bits.');
+  if (!isBits(known))
+    return wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
   const places = terminals;
   const pairsFit =
     Array.isArray(never) &&
@@ -39,36 +45,45 @@ export function requirementTrouble(body: unknown): ApiError | null {
       (pair) => isPlaces(pair, 2) && pair.length === 2 && pair.every((one) => places.includes(one)),
     );
   if (!pairsFit) return wrong('never', 'Pairs of places that are needed, such as [[0, 3]]; [] for none.');
-  if (!isRules(rules)) return wrong('rules', '{ jumpers: 0 to 4, gaps: true or false }.');
+  if (!isRules(rules)) return wrong('rules', '{ jumpers: 0 to 4, gaps, spares, returns: true or false }.');
   return isSubject(subject, rows.length)
     ? null
-    : wrong('subject', '{ positions, loads, mostWires, facts, brake } of the switch that is replaced.');
+    : wrong(
+        'subject',
+        '{ positions, loads, mostWires, facts, brake, offLeftOut } of the switch that is replaced.',
+      );
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function isRules(value: unknown): boolean {
-  if (!isObject(value) || Object.keys(value).length !== 2) return false;
-  const { jumpers, gaps } = value;
+  if (!isObject(value) || Object.keys(value).length !== 4) return false;
+  const { jumpers, gaps, spares, returns } = value;
   return (
-    Number.isInteger(jumpers) && Number(jumpers) >= 0 && Number(jumpers) <= 4 && typeof gaps === 'boolean'
+    Number.isInteger(jumpers) &&
+    Number(jumpers) >= 0 &&
+    Number(jumpers) <= 4 &&
+    [gaps, spares, returns].every((one) => typeof one === 'boolean')
   );
 }
 
 /** What is said of the switch that is replaced, in the shapes that the comparison rests on. */
 function isSubject(value: unknown, positions: number): boolean {
   if (!isObject(value)) return false;
-  const { positions: rests, loads, mostWires, facts, brake } = value;
+  const { positions: rests, loads, mostWires, facts, brake, offLeftOut } = value;
   return (
     Array.isArray(rests) &&
     rests.length === positions &&
-    rests.every((one) => isObject(one) && (one['rests'] === 'maintained' || one['rests'] === 'momentary')) &&
+    rests.every(
+      (one) => isObject(one) && ['maintained', 'momentary', null].includes(one['rests'] as string),
+    ) &&
     Array.isArray(loads) &&
     loads.length <= 100 &&
     loads.every((one) => loadProblems(one).length === 0) &&
     Number.isInteger(mostWires) &&
     typeof brake === 'boolean' &&
+    typeof offLeftOut === 'boolean' &&
     partFactsProblems(facts).length === 0
   );
 }

@@ -1,4 +1,4 @@
-import type { ImportPreview, SetAside } from '@which-way/contract';
+import type { ImportPreview, MergedInto, SetAside } from '@which-way/contract';
 import {
   readEvent,
   jobHeadProblems,
@@ -7,7 +7,7 @@ import {
   upgradeFile,
   type ShopFile,
 } from '@which-way/core/formats';
-import type { Problem } from '@which-way/core/switch';
+import { mergedEntry, sameMakersNumber, type KnownSwitch, type Problem } from '@which-way/core/switch';
 import { JSONParser } from '@streamparser/json';
 import { createReadStream, openSync, readSync, closeSync, statSync } from 'node:fs';
 import type { Readable } from 'node:stream';
@@ -121,6 +121,10 @@ class FileCheck {
   #libraryAt = -1;
   #shop: ShopFile | null = null;
   #eventsOf = { number: -1 };
+  /** Ids of the entries that the file brings, by maker and number. */
+  readonly #numbers = new Map<string, string>();
+  readonly #merged: MergedInto[] = [];
+  #mergedCount = 0;
 
   constructor(
     private readonly room: ReadingRoom,
@@ -211,12 +215,36 @@ class FileCheck {
     const named = typeof value === 'object' && value !== null && 'name' in value ? String(value.name) : '';
     const of = `the library entry ${named.slice(0, 60)}`.trim();
     if (problem) return this.#setAside({ ...problem, path: joined(at, problem.path) }, of, null);
-    const { id } = value as { id: string };
-    const body = JSON.stringify(value);
+    const entry = this.#together(value as KnownSwitch);
+    if (!entry) return this.#setAside({ code: 'same-number-other-wiring', path: at, params: {} }, of, null);
+    const { id } = entry;
+    const body = JSON.stringify(entry);
     if (!this.staged.addEntry(number, id, body))
       return this.#setAside({ code: 'twice', path: at, params: { id } }, of, null);
     // As it is already: nothing to take in, and nothing wrong.
-    if (this.room.entry(id) === body) this.staged.dropEntry(id);
+    if (this.room.shelf.entry(id) === body) this.staged.dropEntry(id);
+  }
+
+  /** An entry together with the one of the same maker and number, here or earlier in the file; null: they are wired otherwise. */
+  #together(fresh: KnownSwitch): KnownSwitch | null {
+    const same = sameMakersNumber(fresh);
+    if (same === null) return fresh;
+    const staged = this.staged.entry(this.#numbers.get(same) ?? '');
+    const inFile = staged === null ? null : (JSON.parse(staged) as KnownSwitch);
+    const old = inFile ?? this.room.shelf.sameAs(same);
+    if (!old || old.id === fresh.id) {
+      this.#numbers.set(same, fresh.id);
+      return fresh;
+    }
+    const merged = mergedEntry(old, fresh);
+    if (merged.kind !== 'merged') return null;
+    const { entry, changed } = merged;
+    // In its place in the file: the first of the two stands for both.
+    if (inFile) this.staged.dropEntry(old.id);
+    this.#numbers.set(same, entry.id);
+    this.#mergedCount += 1;
+    if (this.#merged.length < TOLD) this.#merged.push({ name: fresh.name, into: old.name, changed });
+    return entry;
   }
 
   finish(name: string, photos: string[]): CheckedFile {
@@ -241,6 +269,8 @@ class FileCheck {
       jobsJoined: this.#jobsJoined,
       events: this.staged.count('event'),
       entries: this.staged.count('entry'),
+      merged: this.#merged,
+      mergedCount: this.#mergedCount,
       photos: photos.length,
       shop,
       setAside,

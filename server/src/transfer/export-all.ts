@@ -50,7 +50,7 @@ function* projectFile(room: ReadingRoom, jobs: readonly string[], report: Report
   }
   yield '\n],"library":[';
   first = true;
-  for (const { body } of room.entries()) {
+  for (const { body } of room.shelf.entries()) {
     yield `${first ? '' : ','}\n${body}`;
     first = false;
   }

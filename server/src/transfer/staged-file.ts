@@ -76,6 +76,10 @@ export class StagedFile {
     this.#run('DELETE FROM event WHERE id = ?', id);
   }
 
+  entry(id: string): string | null {
+    return this.#all<{ body: string }>('SELECT body FROM entry WHERE id = ?', id)[0]?.body ?? null;
+  }
+
   dropEntry(id: string): void {
     this.#run('DELETE FROM entry WHERE id = ?', id);
   }

@@ -1,4 +1,12 @@
-import type { ApiError, JobChange, MatchQuestion, NewJob, PostEvents, ShopChange } from '@which-way/contract';
+import type {
+  ApiError,
+  JobChange,
+  MatchAnswer,
+  MatchQuestion,
+  NewJob,
+  PostEvents,
+  ShopChange,
+} from '@which-way/contract';
 import { shapes, type Shape } from './answers.js';
 import type { JobId, KnownSwitch, PhotoId } from '@which-way/core/switch';
 
@@ -30,6 +38,26 @@ const PATIENCE_MS = 10_000;
 /** A search of a large library may take long; whoever asked can leave. */
 const SEARCH_MS = 120_000;
 
+/** What of the library is asked for; all of it that is said has to hold. */
+export interface LibraryQuestion {
+  search?: string;
+  terminals?: number;
+  positions?: number;
+  kind?: KnownSwitch['kind'];
+  form?: string;
+  /** At least so much. */
+  amps?: number;
+  motorAmps?: number;
+  voltsAc?: number;
+  voltsDc?: number;
+  disconnection?: string;
+  mostPrice?: number;
+  inStock?: boolean;
+  springs?: boolean;
+  from?: number;
+  size?: number;
+}
+
 /** Asks the server, and looks at what comes back before anyone reads it. Throws RefusedError or NoServerError. */
 async function request<Answer>(shape: Shape<Answer>, path: string, init: RequestInit = {}): Promise<Answer> {
   let response: Response;
@@ -41,6 +69,55 @@ async function request<Answer>(shape: Shape<Answer>, path: string, init: Request
   const text = await response.text();
   if (response.ok) return readAnswer(shape, text, path);
   throw new RefusedError(response.status, readError(text, response.status));
+}
+
+/**
+ * Asks for an answer that comes a line at a time, each a whole one that is better than the last. Gives the last; an answer that
+ * breaks off is none.
+ */
+async function requestLines<Answer extends { done: boolean }>(
+  shape: Shape<Answer>,
+  path: string,
+  init: RequestInit,
+  heard: (soFar: Answer) => void,
+): Promise<Answer> {
+  let response: Response;
+  try {
+    response = await fetch(path, init);
+  } catch {
+    throw new NoServerError();
+  }
+  if (!response.ok)
+    throw new RefusedError(response.status, readError(await response.text(), response.status));
+  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+  let [text, last]: [string, Answer | null] = ['', null];
+  const take = (line: string) => {
+    const trouble = line.startsWith('{"error"') ? troubleOf(line) : null;
+    if (trouble) throw new RefusedError(500, readError(trouble, 500));
+    last = readAnswer(shape, line, path);
+    if (!last.done) heard(last);
+  };
+  try {
+    for (;;) {
+      const piece = await reader?.read();
+      if (!piece || piece.done) break;
+      text += piece.value;
+      const lines = text.split('\n');
+      text = lines.pop() ?? '';
+      lines.filter(Boolean).forEach(take);
+    }
+  } catch (error) {
+    throw error instanceof RefusedError ? error : new NoServerError();
+  }
+  const whole = last as Answer | null;
+  if (!whole?.done) throw new NoServerError();
+  return whole;
+}
+
+/** The trouble that a line tells of; null: it is an answer. */
+function troubleOf(line: string): string | null {
+  const told: unknown = JSON.parse(line);
+  return typeof told === 'object' && told !== null && 'error' in told ? JSON.stringify(told.error) : null;
 }
 
 /** An answer that has another shape than was asked for is refused as such, before it can be taken for the bench's. */
@@ -104,13 +181,7 @@ export const api = {
   postEvents: (id: JobId, body: PostEvents) =>
     request(shapes.posted, `/api/jobs/${id}/events`, sending('POST', body)),
   deleteJob: (id: JobId) => request(shapes.anything, `/api/jobs/${id}`, { method: 'DELETE' }),
-  library: (question: {
-    search?: string;
-    terminals?: number;
-    positions?: number;
-    from?: number;
-    size?: number;
-  }) =>
+  library: (question: LibraryQuestion) =>
     request(
       shapes.library,
       `/api/library?${new URLSearchParams(
@@ -124,11 +195,14 @@ export const api = {
     request(shapes.anything, `/api/library/${entry.id}`, sending('PUT', entry)),
   alike: (terminals: number, positions: number) =>
     request(shapes.knownList, `/api/library/alike?terminals=${terminals}&positions=${positions}`),
-  match: (question: MatchQuestion, signal: AbortSignal) =>
-    request(shapes.match, '/api/library/match', {
-      ...sending('POST', question),
-      signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]),
-    }),
+  /** Hears what was found so far, and gives the whole of it at last. */
+  match: (question: MatchQuestion, signal: AbortSignal, heard: (soFar: MatchAnswer) => void) =>
+    requestLines(
+      shapes.match,
+      '/api/library/match',
+      { ...sending('POST', question), signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]) },
+      heard,
+    ),
   shop: () => request(shapes.shop, '/api/shop'),
   changeShop: (shop: ShopChange) => request(shapes.shop, '/api/shop', sending('PUT', shop)),
   /** Photos are large and networks slow: it is waited for a good while. */

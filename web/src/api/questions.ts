@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { JobId } from '@which-way/core/switch';
-import { api } from './client.js';
+import { api, type LibraryQuestion } from './client.js';
 
 /** Names of what is asked of the server and kept for a while; a longer name begins with the one that covers it. */
 export const KEYS = {
@@ -21,10 +21,10 @@ export const questions = {
   shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
   jobEvents: (id: JobId) =>
     queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
-  library: (search: string, size: number) =>
+  library: (search: string, size: number, facts: Omit<LibraryQuestion, 'search' | 'size' | 'from'> = {}) =>
     queryOptions({
-      queryKey: ['library', search, size],
-      queryFn: () => api.library({ search, size }),
+      queryKey: ['library', search, size, facts],
+      queryFn: () => api.library({ search, size, ...facts }),
       placeholderData: keepPreviousData,
     }),
   alike: (terminals: number, positions: number) =>

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { api } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { factName } from '@which-way/words/part-facts';
 import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
 
@@ -90,7 +91,7 @@ function Running({ work, onStop }: { work: Work; onStop: () => void }) {
 function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPreview; onLeave: () => void }) {
   const queries = useQueryClient();
   const [shop, setShop] = useState(preview.shop === 'first');
-  const { setAside, setAsideCount } = preview;
+  const { setAside, setAsideCount, merged, mergedCount } = preview;
   const take = async () => {
     await api.takeIn(work.id, shop).catch(() => undefined);
     await queries.invalidateQueries({ queryKey: KEYS.works });
@@ -98,6 +99,29 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
   const nothing = preview.jobsNew + preview.events + preview.entries + preview.photos === 0;
   return (
     <Notice look={setAsideCount > 0 ? 'amber' : 'plain'} title={`${preview.name}: ${previewWords(preview)}`}>
+      {mergedCount > 0 && (
+        <>
+          <p>
+            {mergedCount === 1 ? '1 is' : `${mergedCount} are`} here already by maker and number, and put
+            together with that; where the two differ the newer counts:
+          </p>
+          <ul className="my-2 max-h-60 list-disc overflow-y-auto pl-6" aria-label="Put together">
+            {merged.map(({ name, into, changed }, index) => (
+              <li key={index}>
+                {name === into ? (
+                  <strong>{name}</strong>
+                ) : (
+                  <>
+                    <strong>{name}</strong> into {into}
+                  </>
+                )}
+                {changed.length > 0 && `: other ${changed.map(factName).join(', ')}`}
+              </li>
+            ))}
+            {mergedCount > merged.length && <li>and {mergedCount - merged.length} more</li>}
+          </ul>
+        </>
+      )}
       {nothing && setAsideCount === 0 && <p>All of it is here already.</p>}
       {setAsideCount > 0 && (
         <>

@@ -1,6 +1,7 @@
 import { worthSum, type TurningPoint } from '@which-way/core/worth';
 import { worthOf, type WorthInputs } from '@which-way/core/log';
 import { useState } from 'react';
+import { NO_WORTH } from './no-worth.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { readAmount } from '../shared/controls/amount.js';
 import { KeptField } from '../shared/controls/kept-field.js';
@@ -20,23 +21,11 @@ const FIELDS: { field: Amount; label: string; hint: string; unit: string | null 
   { field: 'limit', label: 'The owner’s own limit', hint: 'Empty: none was said.', unit: null },
 ];
 
-const NOTHING: WorthInputs = {
-  part: null,
-  minutes: null,
-  ratePerHour: null,
-  postage: null,
-  newMachine: null,
-  newLife: null,
-  lifeLeft: null,
-  limit: null,
-  dangerous: false,
-};
-
 /** Whether it is worth repairing, in money alone; and when money is not the question. */
 export function WorthPage() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
-  const inputs = worthOf(log) ?? NOTHING;
+  const inputs = worthOf(log) ?? NO_WORTH;
   const [wrong, setWrong] = useState<Partial<Record<Amount, string>>>({});
   const keep = (field: Amount, text: string) => {
     const value = readAmount(text);

@@ -1,6 +1,6 @@
 import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from '@which-way/core/formats';
 import { csvTroubleWords } from '@which-way/words/catalogue';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client.js';
 import { useBegin } from '../bench/use-begin.js';
@@ -10,13 +10,13 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { CSV_FILE_WORDS } from '../shared/files/read-csv.js';
 import {
   asFile,
-  lookAt,
   mappingFor,
   MOST_CATALOGUE_BYTES,
   readCatalogue,
   rememberMapping,
   type Catalogue,
 } from './catalogue.js';
+import { useLooked } from './use-looked.js';
 
 /** Rows with a mistake that are shown at once; the next follow as these are mended. */
 const MOST_WRONG = 20;
@@ -75,10 +75,7 @@ function Looked({ catalogue, onChange }: LookedProps) {
   const navigate = useNavigate();
   const begin = useBegin();
   const [mapping, setMapping] = useState<CsvMapping>(() => mappingFor(catalogue.head));
-  const looked = useMemo(
-    () => catalogue.rows.map((row) => ({ row, found: lookAt(row, catalogue.head, mapping) })),
-    [catalogue, mapping],
-  );
+  const { looked, done, current } = useLooked(catalogue, mapping);
   const good = looked.flatMap(({ found }) => (found.ok ? [found.entry] : []));
   const wrong = looked.filter(({ found }) => !found.ok);
   const mend = (id: string, column: number, text: string) =>
@@ -101,6 +98,12 @@ function Looked({ catalogue, onChange }: LookedProps) {
     <>
       <h2 className="text-large font-bold">{catalogue.name}</h2>
       <Columns head={catalogue.head} mapping={mapping} onChange={setMapping} />
+      {!current && (
+        <label className="grid gap-1 text-quiet">
+          Looking through {catalogue.rows.length} rows
+          <progress max={catalogue.rows.length} value={done} className="h-2 w-full" />
+        </label>
+      )}
       <p className="font-semibold" role="status">
         {good.length === 1 ? '1 row is good' : `${good.length} rows are good`}, {wrong.length}{' '}
         {wrong.length === 1 ? 'has' : 'have'} a mistake.
@@ -133,7 +136,7 @@ function Looked({ catalogue, onChange }: LookedProps) {
         </Notice>
       )}
       <div className="flex flex-wrap gap-2">
-        <PlainButton look="strong" disabled={good.length === 0} onClick={() => void take()}>
+        <PlainButton look="strong" disabled={good.length === 0 || !current} onClick={() => void take()}>
           Take in {good.length === 1 ? '1 row' : `${good.length} rows`}
         </PlainButton>
         <PlainButton onClick={() => onChange(null)}>Leave it</PlainButton>

@@ -1,30 +1,29 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
 import {
+  isLoosened,
   proposedSource,
-  requirementBy,
   type NoRequirement,
   type RequirementSource,
 } from '@which-way/core/match';
-import type { SwitchMap } from '@which-way/core/continuity';
-import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
-import type { MatchedEntry } from '@which-way/contract';
-import { requiredSettings } from '@which-way/core/switch';
-import { nearWords } from '@which-way/words/match';
-import { expectedOf } from '@which-way/core/verify';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { useJobState, useSession } from '../job/job-context.js';
-import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { CandidateView } from './candidate-view.js';
-import { NO_REQUIREMENT_WORDS, resultWords } from './match-words.js';
+import { CandidateView } from './candidate/candidate-view.js';
+import { CandidateList } from './found/candidate-list.js';
+import { FoundLine } from './found/found-line.js';
+import { askedOf, questionOf } from './match-question.js';
 import { MatchSearch, type SearchState } from './match-search.js';
-import { questionOf } from './match-question.js';
-import { Refinements } from './refinements.js';
+import { NO_REQUIREMENT_WORDS } from './match-words.js';
+import { Refinements } from './requirement/refinements.js';
+import { anotherName, SourceChoice } from './requirement/source-choice.js';
+import { WhatMatters } from './requirement/what-matters.js';
 
-/** What can take its place: by the wiring alone, and says so. */
-export function MatchPage() {
+/** What is asked, and what was found so far: searched anew whenever what is asked changes. */
+function useMatches() {
   const map = useJobState((state) => state.map);
   const proposed = useMemo(() => proposedSource(map), [map]);
   const session = useSession();
@@ -32,31 +31,40 @@ export function MatchPage() {
   const source = refinement.source ?? proposed;
   const refine = (change: Partial<Refinement>) =>
     session.emit({ kind: 'requirement-refined', refinement: { ...refinement, ...change } });
-  const found = useMemo(() => requirementBy(map, source), [map, source]);
-  const question = useMemo(() => questionOf(map, found, refinement), [map, found, refinement]);
+  const asked = useMemo(() => askedOf(map, source, refinement), [map, source, refinement]);
+  const question = useMemo(() => questionOf(map, asked, refinement), [map, asked, refinement]);
   const [search] = useState(() => new MatchSearch());
   const matches = useStore(search.store);
   useEffect(() => {
     if (question) search.start(question);
   }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
+  const again = () => question && search.start(question);
+  return { map, proposed, refinement, source, refine, asked, search, matches, again };
+}
+
+/** What can take its place: wiring first, and all else that is known of it. */
+export function MatchPage() {
+  const { map, proposed, refinement, source, refine, asked, search, matches, again } = useMatches();
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
-  if (found.kind === 'none')
+  const choice = <SourceChoice {...{ source, proposed, refinement }} onRefine={refine} />;
+  const { whole, found } = asked;
+  if (whole.kind === 'none' || found.kind === 'none') {
+    const because =
+      whole.kind === 'none' ? whole.because : found.kind === 'none' ? found.because : 'nothing-joins';
     return (
-      <NothingToMatch because={found.because}>
-        {expectedOf(map) && (
-          <SourceChoice
-            source={source}
-            proposed={proposed}
-            onChoose={(chosenSource) => refine({ source: chosenSource })}
-          />
-        )}
+      <NothingToMatch because={because}>
+        {choice}
+        {whole.kind !== 'none' && <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />}
       </NothingToMatch>
     );
+  }
+  const { candidates } = matches;
+  const loosened = isLoosened(refinement);
   const shown =
-    matches.candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
-    matches.candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
+    candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
+    candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
   const { requirement, settings, unsettledPairs } = found;
   return (
     <main
@@ -65,45 +73,30 @@ export function MatchPage() {
     >
       <section aria-label="Candidates" className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2">
         <h1 className="text-title font-bold">What can take its place</h1>
-        <SourceChoice
-          source={source}
-          proposed={proposed}
-          onChoose={(chosenSource) => refine({ source: chosenSource })}
-        />
+        {choice}
         <p className="mt-2">
           Needs {requirement.terminals.length} terminals and {settings.length}{' '}
-          {settings.length === 1 ? 'position' : 'positions in this order'}. Wiring, returns, ratings and what
-          is stated are compared; how it fits is not.
+          {settings.length === 1 ? 'position' : 'positions in this order'}.
         </p>
+        <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
         <Refinements map={map} refinement={refinement} onRefine={refine} />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
-        {matches.trouble && (
-          <div className="mt-3">
-            <Notice look="amber" title={matches.trouble.message}>
-              {matches.trouble.hint}{' '}
-              <PlainButton look="quiet" onClick={() => question && search.start(question)}>
-                Look again
-              </PlainButton>
-            </Notice>
-          </div>
-        )}
-        {matches.counts && matches.all === 0 && (
-          <div className="mt-3">
-            <Notice look="plain" title="The library is empty.">
-              Take in a file with known switches and parts on the bench page.
-            </Notice>
-          </div>
-        )}
-        <Progress matches={matches} onStop={() => search.stop()} />
+        <Troubles matches={matches} onAgain={again} />
+        <FoundLine matches={matches} onStop={() => search.stop()} />
         <CandidateList
-          candidates={matches.candidates}
+          {...{ candidates, settings, loosened }}
           shown={shown?.known.id ?? null}
           chosen={chosen?.entry ?? null}
           onPick={setPicked}
         />
       </section>
       {shown ? (
-        <CandidateView key={shown.known.id} {...{ candidate: shown, map, settings, chosen, source }} />
+        <CandidateView
+          key={shown.known.id}
+          {...{ candidate: shown, map, chosen, source, refinement, found, loosened }}
+          subject={asked.subject}
+          like={source === 'another' ? anotherName(refinement) : null}
+        />
       ) : (
         <p className="p-8 text-quiet">
           {matches.running
@@ -112,6 +105,31 @@ export function MatchPage() {
         </p>
       )}
     </main>
+  );
+}
+
+function Troubles({ matches, onAgain }: { matches: SearchState; onAgain: () => void }) {
+  const { trouble, done, all } = matches;
+  return (
+    <>
+      {trouble && (
+        <div className="mt-3">
+          <Notice look="amber" title={trouble.message}>
+            {trouble.hint}{' '}
+            <PlainButton look="quiet" onClick={onAgain}>
+              Look again
+            </PlainButton>
+          </Notice>
+        </div>
+      )}
+      {done && all === 0 && (
+        <div className="mt-3">
+          <Notice look="plain" title="The library is empty.">
+            Take in a catalogue or a file with known switches at <Link to="/library">Library</Link>.
+          </Notice>
+        </div>
+      )}
+    </>
   );
 }
 
@@ -157,140 +175,5 @@ function NothingToMatch({ because, children }: { because: NoRequirement; childre
       </Notice>
       {children}
     </main>
-  );
-}
-
-/** Where the requirement comes from; the other source is one tap away. */
-function SourceChoice({
-  source,
-  proposed,
-  onChoose,
-}: {
-  source: RequirementSource;
-  proposed: RequirementSource;
-  onChoose: (source: RequirementSource) => void;
-}) {
-  return (
-    <div className="mt-2">
-      <Choice<RequirementSource>
-        label="What a replacement has to do"
-        shown
-        value={source}
-        options={[
-          { value: 'should-be', text: 'as it should be' },
-          { value: 'as-mapped', text: 'as mapped' },
-        ]}
-        onChoose={onChoose}
-      />
-      {proposed === 'should-be' && source === 'as-mapped' && (
-        <p className="mt-1 text-amber-ink">The map differs from what it should do, or is not complete.</p>
-      )}
-    </div>
-  );
-}
-
-function Progress({ matches, onStop }: { matches: SearchState; onStop: () => void }) {
-  const { counts, looked, all, candidates, running } = matches;
-  if (running)
-    return (
-      <div className="mt-3 flex min-h-12 items-center gap-3 text-quiet" role="status">
-        Looking through the library.
-        <PlainButton onClick={onStop}>Stop</PlainButton>
-      </div>
-    );
-  if (!counts) return null;
-  const may = counts['same-wiring'] + counts['fits-so-far'];
-  return (
-    <p className="mt-3 min-h-12 text-quiet" role="status">
-      {all} in the library: {may} may do, {counts.no} do not, {counts.undecided} undecided. {looked} were
-      compared pair by pair, the others are too small.
-      {candidates.length < all && ` The first ${candidates.length} are listed.`}
-    </p>
-  );
-}
-
-interface CandidateListProps {
-  candidates: MatchedEntry[];
-  shown: string | null;
-  chosen: string | null;
-  onPick: (id: string) => void;
-}
-
-function CandidateList({ candidates, shown, chosen, onPick }: CandidateListProps) {
-  const may = candidates.filter(({ result }) => result.kind !== 'no');
-  const not = candidates.slice(may.length);
-  const line = (candidate: MatchedEntry) => (
-    <CandidateLine
-      key={candidate.known.id}
-      {...candidate}
-      here={shown === candidate.known.id}
-      chosen={chosen === candidate.known.id}
-      onPick={onPick}
-    />
-  );
-  return (
-    <>
-      <ul className="mt-2" aria-label="Library, best first">
-        {may.map(line)}
-      </ul>
-      {not.length > 0 && (
-        <details className="mt-2" open={may.length === 0}>
-          <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-quiet">
-            Why {not.length === 1 ? 'one does' : `${not.length} do`} not
-          </summary>
-          <ul aria-label="Ruled out">{not.map(line)}</ul>
-        </details>
-      )}
-    </>
-  );
-}
-
-interface CandidateLineProps extends MatchedEntry {
-  here: boolean;
-  chosen: boolean;
-  onPick: (id: string) => void;
-}
-
-function CandidateLine({ known, result, differences, near, here, chosen, onPick }: CandidateLineProps) {
-  const map = useJobState((state) => state.map);
-  const settings = requiredSettings(map.structure).map(({ id }) => id);
-  const grave = differences.filter(({ gravity }) => gravity === 'safety').length;
-  const asked = differences.filter(({ gravity }) => gravity === 'question').length;
-  const no = result.kind === 'no';
-  return (
-    <li>
-      <button
-        type="button"
-        aria-current={here}
-        onClick={() => onPick(known.id)}
-        className={`block w-full border-b border-l-8 border-b-line px-4 py-2 text-left hover:bg-sheet ${
-          here ? 'border-l-brass bg-sheet' : 'border-l-transparent'
-        }`}
-      >
-        <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
-          {known.name}
-          {chosen && <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>}
-        </span>
-        <span className="block text-small text-quiet">
-          {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : '']
-            .filter(Boolean)
-            .join(' · ')}
-        </span>
-        <span className="block">{resultWords(result)}</span>
-        {near && (
-          <span className="block font-semibold">near: {nearWords(near, map.structure, settings)}</span>
-        )}
-        {grave > 0 && (
-          <span className="mr-2 inline-block rounded-part bg-brick px-2 text-small font-semibold text-sheet">
-            {grave === 1 ? '1 safety difference' : `${grave} safety differences`}
-          </span>
-        )}
-        {asked > 0 && (
-          <span className="text-small text-quiet">
-            {asked === 1 ? '1 question' : `${asked} questions`} for the seller
-          </span>
-        )}
-      </button>
-    </li>
   );
 }

@@ -1,25 +1,61 @@
 import type { MatchQuestion } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Refinement } from '@which-way/core/log';
-import { subjectOf, type MapRequirement } from '@which-way/core/match';
+import {
+  isOffLeftOut,
+  refined,
+  requirementBy,
+  subjectOf,
+  type MapRequirement,
+  type RequirementSource,
+  type Subject,
+} from '@which-way/core/match';
+
+/** What is asked for: with what was said not to matter, and without. */
+export interface Asked {
+  /** All that the source says. */
+  whole: MapRequirement;
+  /** What a replacement has to do. */
+  found: MapRequirement;
+  subject: Subject;
+}
+
+/** What the page asks for, by a source and all that was said besides. */
+export function askedOf(map: SwitchMap, source: RequirementSource, refinement: Refinement): Asked {
+  const whole = requirementBy(map, source, refinement.another);
+  const found = refined(whole, refinement, map.structure);
+  const settings = found.kind === 'none' ? undefined : found.settings;
+  return { whole, found, subject: subjectOf(map, settings, isOffLeftOut(whole, refinement)) };
+}
+
+/** Pairs that must never meet, by their places; those of terminals of which nothing is asked are left out. */
+export function neverPairs(
+  map: SwitchMap,
+  found: MapRequirement & { kind: 'requirement' },
+  { never }: Pick<Refinement, 'never'>,
+): [number, number][] {
+  const place = new Map(map.structure.terminals.map(({ id }, at) => [id, at]));
+  const used = (at: number | undefined): at is number =>
+    at !== undefined && found.requirement.terminals.includes(at);
+  return never.flatMap(([one, other]): [number, number][] => {
+    const [a, b] = [place.get(one), place.get(other)];
+    return used(a) && used(b) ? [[a, b]] : [];
+  });
+}
 
 /** What is asked of the library: the requirement as this page knows it, so that readings that are not sent yet count. */
 export function questionOf(
   map: SwitchMap,
-  found: MapRequirement,
-  { never, jumpers, gaps }: Refinement,
+  { found, subject }: Asked,
+  refinement: Refinement,
 ): MatchQuestion | null {
   if (found.kind === 'none') return null;
-  const { pattern, terminals, known } = found.requirement;
-  const place = new Map(map.structure.terminals.map(({ id }, at) => [id, at]));
-  const pairs = never.flatMap(([one, other]): [number, number][] => {
-    const [a, b] = [place.get(one), place.get(other)];
-    const used = (at: number | undefined) => at !== undefined && terminals.includes(at);
-    return used(a) && used(b) ? [[a as number, b as number]] : [];
-  });
+  const { pattern, terminals, known, free } = found.requirement;
+  const { jumpers, gaps, spares, returns } = refinement;
   return {
-    ...{ pattern, terminals, known: known && [...known], never: pairs },
-    rules: { jumpers, gaps },
-    subject: subjectOf(map),
+    ...{ pattern, terminals, known: known && [...known], free: free ? [...free] : null },
+    never: neverPairs(map, found, refinement),
+    rules: { jumpers, gaps, spares, returns },
+    subject,
   };
 }

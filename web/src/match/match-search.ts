@@ -1,15 +1,25 @@
-import type { MatchedEntry, MatchQuestion } from '@which-way/contract';
+import type { MatchAnswer, MatchedEntry, MatchQuestion } from '@which-way/contract';
 import type { MatchResult } from '@which-way/core/match';
 import { createStore } from 'zustand/vanilla';
 import { api, NoServerError, toldOf } from '../api/client.js';
 
+/** What a change of what is asked did: which candidates come, which go. */
+export interface ListChange {
+  come: string[];
+  go: string[];
+}
+
 export interface SearchState {
-  /** Best first. */
+  /** Best first; while it runs, those that were found so far. */
   candidates: MatchedEntry[];
   looked: number;
   all: number;
   counts: Record<MatchResult['kind'], number> | null;
   running: boolean;
+  /** The whole library was looked at. */
+  done: boolean;
+  /** Beside the answer before; null: there was none to compare with. */
+  change: ListChange | null;
   trouble: { message: string; hint: string } | null;
 }
 
@@ -19,6 +29,8 @@ const NOTHING: SearchState = {
   all: 0,
   counts: null,
   running: false,
+  done: false,
+  change: null,
   trouble: null,
 };
 
@@ -27,8 +39,10 @@ export class MatchSearch {
   readonly store = createStore<SearchState>(() => NOTHING);
   #asked = '';
   #leave: AbortController | null = null;
+  /** Names of those that might do, by the last whole answer. */
+  #before: MatchAnswer['named'] | null = null;
 
-  /** Begins anew, unless the very same was asked before. */
+  /** Begins anew, unless the very same was asked before. What was found last stays in sight until something is found. */
   start(question: MatchQuestion): void {
     const asked = JSON.stringify(question);
     if (asked === this.#asked) return;
@@ -36,10 +50,11 @@ export class MatchSearch {
     this.#asked = asked;
     const leave = new AbortController();
     this.#leave = leave;
-    this.store.setState({ ...NOTHING, running: true }, true);
+    this.store.setState({ running: true, done: false, trouble: null, change: null, looked: 0 });
     void this.#run(question, leave);
   }
 
+  /** Ends the search; what was found so far stays. */
   stop(): void {
     this.#leave?.abort();
     this.#leave = null;
@@ -49,8 +64,14 @@ export class MatchSearch {
 
   async #run(question: MatchQuestion, leave: AbortController): Promise<void> {
     try {
-      const found = await api.match(question, leave.signal);
-      if (this.#leave === leave) this.store.setState({ ...found, running: false });
+      const hear = ({ candidates, looked, all, counts }: MatchAnswer) => {
+        if (this.#leave === leave) this.store.setState({ candidates, looked, all, counts });
+      };
+      const found = await api.match(question, leave.signal, hear);
+      if (this.#leave !== leave) return;
+      hear(found);
+      this.store.setState({ running: false, done: true, change: changeOf(this.#before, found.named) });
+      this.#before = found.named;
     } catch (error) {
       if (this.#leave !== leave) return;
       this.#asked = '';
@@ -59,7 +80,20 @@ export class MatchSearch {
       const hint = away
         ? 'The library is on the server: nothing can be looked up until it is back.'
         : told.hint;
-      this.store.setState({ running: false, trouble: { message: told.message, hint } });
+      this.store.setState({ ...NOTHING, trouble: { message: told.message, hint } });
     }
   }
+}
+
+/** Which of the newer answer were not in the older one, and the other way round. */
+export function changeOf(
+  before: MatchAnswer['named'] | null,
+  after: MatchAnswer['named'],
+): ListChange | null {
+  if (!before) return null;
+  const [had, has] = [new Set(before.map(({ id }) => id)), new Set(after.map(({ id }) => id))];
+  return {
+    come: after.filter(({ id }) => !had.has(id)).map(({ name }) => name),
+    go: before.filter(({ id }) => !has.has(id)).map(({ name }) => name),
+  };
 }

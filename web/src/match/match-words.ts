@@ -3,8 +3,8 @@ import type { KnownSwitch } from '@which-way/core/switch';
 
 const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
-/** What came out for a candidate, in a line. */
-export function resultWords(result: MatchResult): string {
+/** What came out for a candidate, in a line; `loosened`: something was said not to matter. */
+export function resultWords(result: MatchResult, loosened = false): string {
   switch (result.kind) {
     case 'same-wiring':
     case 'fits-so-far': {
@@ -15,7 +15,8 @@ export function resultWords(result: MatchResult): string {
         result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
         result.spareTerminals.length > 0 ? many(result.spareTerminals.length, 'terminal') + ' left over' : '',
       ].filter(Boolean);
-      const head = result.kind === 'same-wiring' ? 'same wiring' : 'not ruled out by what is known';
+      const same = loosened ? 'does what matters' : 'same wiring';
+      const head = result.kind === 'same-wiring' ? same : 'not ruled out by what is known';
       return [head, ...extras].join('; ');
     }
     case 'undecided':
@@ -28,6 +29,10 @@ export function resultWords(result: MatchResult): string {
           return `no: ${many(result.has, 'terminal')}, ${result.needed} are needed`;
         case 'too-few-positions':
           return `no: ${many(result.has, 'position')}, ${result.needed} are needed`;
+        case 'spares':
+          return `no: ${many(result.has, 'position')}, and none may be to spare`;
+        case 'returns':
+          return 'no: what springs back and what stays is otherwise';
         case 'wiring':
           return 'no: no naming of its terminals gives this wiring, in either direction';
       }
@@ -41,6 +46,8 @@ export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
   'more-than-one-actuator': 'This switch has more than one handle: not compared in this version.',
   'too-many-positions': 'This switch has more than 32 positions: not compared in this version.',
   'nothing-expected': 'Nobody has said what it should do: Verify is the place for that.',
+  'no-position-matters': 'Every position was said not to matter.',
+  'nothing-of-another': 'Choose the job or the entry that it should do as.',
   disputed: 'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
 };
 

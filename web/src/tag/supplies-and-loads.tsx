@@ -125,8 +125,10 @@ function NewSupply({ onAdd }: { onAdd: (supply: Supply) => void }) {
   );
 }
 
+const NOTHING_TYPED = { name: '', amps: '', watts: '', volts: '', start: '', constant: '' };
+
 function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
-  const [typed, setTyped] = useState({ name: '', amps: '', watts: '', volts: '' });
+  const [typed, setTyped] = useState(NOTHING_TYPED);
   const [kind, setKind] = useState<Load['kind']>('resistive');
   const [current, setCurrent] = useState<Load['current']>('AC');
   const [amps, watts, volts] = [
@@ -134,7 +136,8 @@ function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
     readAmount(typed.watts),
     readAmount(typed.volts),
   ];
-  const wrong = [amps, watts, volts].some((one) => one === undefined || one === 0);
+  const [start, constant] = [readAmount(typed.start, 1e5), readAmount(typed.constant, 1e5)];
+  const wrong = [amps, watts, volts, start, constant].some((one) => one === undefined || one === 0);
   const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
   return (
     <form
@@ -142,9 +145,21 @@ function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong || typed.name.trim() === '') return;
+        const more = {
+          ...(kind === 'motor' && start && { startAmps: start }),
+          ...(kind === 'motor' && current === 'DC' && constant && { timeConstant: constant }),
+        };
         const figures = { amps: amps ?? null, watts: watts ?? null, volts: volts ?? null };
-        onAdd({ id: newId<LoadId>(), name: typed.name.trim(), kind, ...figures, current, removed: false });
-        setTyped({ name: '', amps: '', watts: '', volts: '' });
+        onAdd({
+          id: newId<LoadId>(),
+          name: typed.name.trim(),
+          kind,
+          ...figures,
+          current,
+          ...more,
+          removed: false,
+        });
+        setTyped(NOTHING_TYPED);
       }}
     >
       <input
@@ -165,6 +180,10 @@ function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       <Figure label="A" value={typed.amps} onChange={set('amps')} />
       <Figure label="W" value={typed.watts} onChange={set('watts')} />
       <Figure label="V at the load" value={typed.volts} onChange={set('volts')} />
+      {kind === 'motor' && <Figure label="A at the start" value={typed.start} onChange={set('start')} />}
+      {kind === 'motor' && current === 'DC' && (
+        <Figure label="L/R, ms" value={typed.constant} onChange={set('constant')} />
+      )}
       <Choice label="Kind of current of the load" value={current} options={CURRENT} onChoose={setCurrent} />
       {wrong && <Wrong />}
       <PlainButton type="submit" disabled={wrong || typed.name.trim() === ''}>

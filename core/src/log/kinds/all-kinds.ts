@@ -31,6 +31,7 @@ import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './tag/wire.js';
 import { contactRepeated } from './judge/repeat.js';
 import { passingProbed } from './judge/between.js';
+import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
 import { triedInPlace } from './before/in-place.js';
@@ -98,4 +99,5 @@ export const KINDS = {
   'load-named': loadNamed,
   'put-beside': putBeside,
   'requirement-refined': requirementRefined,
+  'offer-noted': offerNoted,
 } as const;

@@ -26,7 +26,7 @@ const subject = (over: Partial<Subject> = {}): Subject => ({
     { rests: 'maintained', returnsTo: null },
     { rests: 'maintained', returnsTo: null },
   ],
-  ...{ loads: [], mostWires: 1, facts: {}, brake: false },
+  ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false },
   ...over,
 });
 
@@ -244,5 +244,42 @@ describe('near misses', () => {
     const changeover = part('1 2 3', [hold(['1', '2']), hold(['1', '3'])]);
     expect(near(changeover, poles)).toMatchObject({ kind: 'one-junction-more', result: { jumpers: 1 } });
     expect(near(OLD, part('a b', [hold(), hold(['a', 'b'])]))).toBeNull();
+  });
+});
+
+describe('ratings beyond a plain figure', () => {
+  it('horsepower goes by the table, a designation by its standard, and a time constant only by a figure for as long a one', () => {
+    const motor = load('motor', 8, 230);
+    // 1 HP at 250 V AC: 8 A by NFPA 70, table 430.248 (from memory); 746 W over volts would say 3 A.
+    expect(codes(subject({ loads: [motor] }), like({ marking: '1HP 250VAC' }))).toEqual([]);
+    expect(codes(subject({ loads: [{ ...motor, amps: 9 }] }), like({ marking: '1HP 250VAC' }))).toEqual([
+      'rating-lower',
+    ]);
+    expect(codes(subject({ loads: [{ ...motor, startAmps: 48 }] }), like({ marking: '1HP 250VAC' }))).toEqual(
+      [],
+    );
+    expect(codes(subject({ loads: [{ ...motor, startAmps: 60 }] }), like({ marking: '1HP 250VAC' }))).toEqual(
+      ['start-lower'],
+    );
+    // A600 breaks 3 A at 240 V (IEC 60947-5-1, table A.1, from memory).
+    const coil = (amps: number) => subject({ loads: [load('motor', amps, 230)] });
+    expect(codes(coil(3), like({ marking: 'A600' }))).toEqual([]);
+    expect(codes(coil(4), like({ marking: 'A600' }))).toEqual(['rating-lower']);
+    const slow = { ...load('motor', 1, 48, 'DC'), timeConstant: 100 };
+    const rating = { load: 'inductive', amps: 2, volts: 50, supply: 'dc' } as const;
+    const of = (timeConstant?: number) =>
+      codes(
+        subject({ loads: [slow] }),
+        like({ ratings: [{ ...rating, ...(timeConstant && { timeConstant }) }] }),
+      );
+    expect(of()).toEqual(['rating-unknown']);
+    expect(of(40)).toEqual(['rating-unknown']);
+    expect(of(100)).toEqual([]);
+  });
+
+  it('two poles of the marking do not add up', () => {
+    expect(codes(subject({ loads: [load('resistive', 30, 230)] }), like({ marking: '16A 250V~' }))).toEqual([
+      'rating-lower',
+    ]);
   });
 });

@@ -1,6 +1,7 @@
 import { join, partitionOf, patternOfKnown, type Partition, type Pattern } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import type { MatchResult, Requirement } from '../match.js';
+import { protects } from './protection.js';
 import { rated, ratingsOf, signalAnswer } from './ratings.js';
 import type { Subject } from './subject.js';
 
@@ -29,6 +30,7 @@ export type DifferenceCode =
   | 'in-passing-unknown'
   | 'ac-rating-on-dc'
   | 'rating-lower'
+  | 'start-lower'
   | 'volts-lower'
   | 'rating-unknown'
   | 'minimum-not-reached'
@@ -38,6 +40,12 @@ export type DifferenceCode =
   | 'protection-lower'
   | 'protection-unknown'
   | 'direct-opening-lost'
+  | 'direct-opening-unknown'
+  | 'no-volt-release-unknown'
+  | 'off-lost'
+  | 'break-lost'
+  | 'rest-contact-changed'
+  | 'contact-differs'
   | 'no-volt-release-lost'
   | 'earth-lost'
   | 'earth-unknown'
@@ -59,7 +67,28 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
   'off-moved',
   'no-volt-release-lost',
   'direct-opening-lost',
+  'off-lost',
+  'break-lost',
+  'rest-contact-changed',
 ]);
+
+/** Differences that another way to lay the positions may not have. */
+const BY_LAYING: ReadonlySet<DifferenceCode> = new Set([
+  'spring-lost',
+  'spring-gained',
+  'reversed',
+  'off-moved',
+  'break-lost',
+  'rest-contact-changed',
+  'contact-differs',
+  'supplies-meet-in-spare',
+  'supplies-meet-in-passing',
+  'key-lost',
+]);
+
+/** How much speaks against the way that a part is laid. */
+export const againstLaying = (differences: readonly Difference[]): number =>
+  differences.filter(({ code, gravity }) => gravity === 'safety' && BY_LAYING.has(code)).length;
 
 const ORDER: readonly Gravity[] = ['safety', 'difference', 'question'];
 
@@ -74,6 +103,8 @@ export function differencesOf(
   const found = [
     ...ofReturns(subject, known, fit),
     ...ofOrder(required, known, fit),
+    ...(subject.offLeftOut ? [of('off-lost', 'safety')] : []),
+    ...ofContacts(subject, required, known, fit),
     ...ofSupplies(never, known, fit),
     ...ofLoads(subject, known.facts ?? {}),
     ...ofFacts(subject, known.facts ?? {}, fit),
@@ -89,7 +120,7 @@ const of = (code: DifferenceCode, gravity: Gravity, about = ''): Difference => (
 function ofReturns({ positions }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
   return fit.positions.flatMap(({ from, to }) => {
     const [old, fresh] = [positions[from], known.positions[to]];
-    if (!old || !fresh || old.rests === fresh.rests) return [];
+    if (!old?.rests || !fresh || old.rests === fresh.rests) return [];
     return [
       old.rests === 'momentary'
         ? of('spring-lost', 'safety', String(from))
@@ -111,6 +142,40 @@ function ofOrder({ pattern, terminals }: Requirement, known: KnownSwitch, fit: F
   const place = (at: number, all: number) => (at === 0 || at === all - 1 ? 'end' : 'between');
   const moved = place(off, pattern.length) !== place(now, known.positions.length);
   return moved ? [...found, of('off-moved', 'safety', String(off))] : found;
+}
+
+/**
+ * Contacts that were said not to matter, and do otherwise: where all is open (OFF), where the handle springs back to (rest), and
+ * elsewhere. What is not known of the old one is no difference.
+ */
+function ofContacts(
+  { positions }: Subject,
+  { pattern, terminals, known: facts, free }: Requirement,
+  known: KnownSwitch,
+  fit: FitOf,
+): Difference[] {
+  if (!free) return [];
+  const nets = patternOfKnown(known);
+  const size = terminals.length;
+  const rest = new Set(positions.flatMap(({ returnsTo }) => returnsTo ?? []));
+  return fit.positions.flatMap(({ from, to }): Difference[] => {
+    const [old, fresh] = [pattern[from] as Partition, nets[to] as Partition];
+    const places = (place: number) => fit.terminals.filter((one) => one.from === place).map((one) => one.to);
+    const differs = terminals.some((one, a) =>
+      terminals.some((other, b) => {
+        const cell = a * size + b;
+        const isKnown = !facts || (((facts[cell] as number) >>> from) & 1) === 1;
+        if (a >= b || !isKnown || (((free[cell] as number) >>> from) & 1) === 0) return false;
+        const joins = places(one).some((c) => places(other).some((d) => fresh[c] === fresh[d]));
+        return joins !== (old[one] === old[other]);
+      }),
+    );
+    if (!differs) return [];
+    if (isOff(old, terminals)) return [of('break-lost', 'safety', String(from))];
+    return rest.has(from)
+      ? [of('rest-contact-changed', 'safety', String(from))]
+      : [of('contact-differs', 'difference', String(from))];
+  });
 }
 
 /** Two supplies that would meet: in a position to spare, or while the handle passes from one position to the next. */
@@ -165,6 +230,8 @@ function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {
         return [of('rating-lower', 'safety', load.name)];
       case 'volts-lower':
         return [of('volts-lower', 'safety', load.name)];
+      case 'start-lower':
+        return [of('start-lower', 'safety', load.name)];
       case 'ac-only':
         return [of('ac-rating-on-dc', 'safety', load.name), of('rating-unknown', 'question', load.name)];
       case 'not-stated':
@@ -195,10 +262,12 @@ function ofFacts({ facts: old, mostWires }: Subject, facts: PartFacts, fit: FitO
   }
   if (old.protection) {
     if (facts.protection === undefined) found.push(of('protection-unknown', 'question'));
-    else if (isLower(facts.protection, old.protection)) found.push(of('protection-lower', 'safety'));
+    else if (protects(facts.protection, old.protection) === null)
+      found.push(of('protection-unknown', 'question'));
+    else if (!protects(facts.protection, old.protection)) found.push(of('protection-lower', 'safety'));
   }
-  lost(old.directOpening, facts.directOpening, 'direct-opening-lost', 'protection-unknown');
-  lost(old.noVoltRelease, facts.noVoltRelease, 'no-volt-release-lost', 'protection-unknown');
+  lost(old.directOpening, facts.directOpening, 'direct-opening-lost', 'direct-opening-unknown');
+  lost(old.noVoltRelease, facts.noVoltRelease, 'no-volt-release-lost', 'no-volt-release-unknown');
   lost(old.earthTerminal, facts.earthTerminal, 'earth-lost', 'earth-unknown');
   lost(old.insulatedShaft, facts.insulatedShaft, 'insulated-shaft-lost', 'earth-unknown');
   if (old.keyOut) {
@@ -212,14 +281,4 @@ function ofFacts({ facts: old, mostWires }: Subject, facts: PartFacts, fit: FitO
     else if (facts.wiresPerTerminal < mostWires) found.push(of('two-wires-in-one', 'safety'));
   }
   return found;
-}
-
-/** Whether one IP code protects less than another in either figure (IEC 60529); a figure that is left out protects nothing. */
-function isLower(code: string, than: string): boolean {
-  const figures = (text: string) =>
-    [...text.toUpperCase().replace(/^IP/, '').slice(0, 2)].map((figure) =>
-      /\d/.test(figure) ? Number(figure) : 0,
-    );
-  const [one, other] = [figures(code), figures(than)];
-  return other.some((figure, at) => (one[at] ?? 0) < figure);
 }

@@ -1,5 +1,5 @@
 import { ampsOf, type Load } from '../../log/index.js';
-import { decodeMarking } from '../../rating/index.js';
+import { decodeMarking, fullLoadAmps, LOCKED_ROTOR } from '../../rating/index.js';
 import type { PartFacts } from '../../switch/index.js';
 
 /** One rated current as it is compared; what is absent is not stated. */
@@ -8,15 +8,38 @@ export interface Rating {
   amps: number;
   volts: number | null;
   supply: 'ac' | 'dc' | 'ac-dc' | null;
+  /** What it may close onto for a moment, in amperes; null: not stated. */
+  makes: number | null;
+  /** Milliseconds (L/R) for which a figure for direct current is stated; null: not stated. */
+  timeConstant: number | null;
 }
 
-/** What is stated of a part's currents: typed in, and read out of its marking. */
+/**
+ * What is stated of a part's currents: typed in, and read out of its marking: amperes, horsepower by the published table,
+ * designations such as A600. A motor rating closes onto six times as much (IEC 61058-1, from memory).
+ */
 export function ratingsOf({ ratings = [], marking }: PartFacts): Rating[] {
-  const read = marking === undefined ? [] : decodeMarking(marking).currents;
-  return [
-    ...ratings.map(({ load, amps, volts = null, supply = null }) => ({ load, amps, volts, supply })),
-    ...read.map(({ amperes, load, volts, supply }) => ({ load: LOAD[load], amps: amperes, volts, supply })),
-  ];
+  const { currents, powers, designations } = decodeMarking(marking ?? '');
+  const typed = ratings.map((one): Rating => {
+    const { load, amps, volts = null, supply = null, timeConstant = null } = one;
+    return { load, amps, volts, supply, timeConstant, makes: load === 'motor' ? LOCKED_ROTOR * amps : null };
+  });
+  const read = currents.map(({ amperes: amps, load: kind, volts, supply }): Rating => {
+    const load = LOAD[kind];
+    const makes = load === 'motor' ? LOCKED_ROTOR * amps : null;
+    return { load, amps, volts, supply, makes, timeConstant: null };
+  });
+  const motors = powers.flatMap(({ horsepower, volts, supply }): Rating[] => {
+    const amps = volts === null ? null : fullLoadAmps(horsepower, volts);
+    if (amps === null || supply === 'dc') return [];
+    return [{ load: 'motor', amps, volts, supply: 'ac', makes: LOCKED_ROTOR * amps, timeConstant: null }];
+  });
+  const designated = designations.flatMap(({ currents: each, supply }) =>
+    each.map(({ volts, make, break: amps }): Rating => ({
+      ...{ load: 'inductive', amps, volts, supply, makes: make, timeConstant: null },
+    })),
+  );
+  return [...typed, ...read, ...motors, ...designated];
 }
 
 const LOAD = {
@@ -40,15 +63,18 @@ const SPEAKS_OF: Record<Load['kind'], readonly Rating['load'][]> = {
 
 /**
  * What the ratings of a part say of a load. `enough`; `amps-lower`, `volts-lower`: stated, and less; `ac-only`: for direct current
- * only figures for alternating current are stated; `not-stated`: not for such a load, or the load itself is not said.
+ * only figures for alternating current are stated; `start-lower`: its first moment is more than it may close onto; `not-stated`: not for such a load, or the load itself is not said.
  */
-export type RatingAnswer = 'enough' | 'amps-lower' | 'volts-lower' | 'ac-only' | 'not-stated';
+export type RatingAnswer = 'enough' | 'amps-lower' | 'volts-lower' | 'ac-only' | 'start-lower' | 'not-stated';
 
 /** Compares a load with what is stated. More than enough is no better than enough. Paralleled poles do not add up. */
 export function rated(load: Load, ratings: readonly Rating[]): RatingAnswer {
   const amps = ampsOf(load);
   const supply = load.current === 'DC' ? 'dc' : 'ac';
-  const speaks = ratings.filter((rating) => SPEAKS_OF[load.kind].includes(rating.load));
+  // A coil on direct current keeps its arc alive: only a figure for as long a time constant speaks of it.
+  const lasts = ({ timeConstant: stated }: Rating) =>
+    supply === 'ac' || load.timeConstant === undefined || (stated !== null && stated >= load.timeConstant);
+  const speaks = ratings.filter((rating) => SPEAKS_OF[load.kind].includes(rating.load) && lasts(rating));
   const ofSupply = speaks.filter((rating) => rating.supply === supply || rating.supply === 'ac-dc');
   if (ofSupply.length === 0) {
     const elsewhere = ratings.filter((rating) => rating.supply === 'ac');
@@ -59,7 +85,12 @@ export function rated(load: Load, ratings: readonly Rating[]): RatingAnswer {
   const high = ofSupply.filter((rating) => rating.volts !== null && rating.volts >= volts);
   if (high.length === 0)
     return ofSupply.every((rating) => rating.volts !== null) ? 'volts-lower' : 'not-stated';
-  return high.some((rating) => rating.amps >= amps) ? 'enough' : 'amps-lower';
+  const enough = high.filter((rating) => rating.amps >= amps);
+  if (enough.length === 0) return 'amps-lower';
+  const { startAmps } = load;
+  if (startAmps === undefined || enough.some(({ makes }) => makes !== null && makes >= startAmps))
+    return 'enough';
+  return enough.every(({ makes }) => makes !== null) ? 'start-lower' : 'not-stated';
 }
 
 /** Whether a signal is enough for a part's contacts: its least load, where that is stated. */

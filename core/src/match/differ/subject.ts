@@ -1,11 +1,12 @@
 import type { SwitchMap } from '../../continuity/index.js';
 import { casesOf, loadsOf, markingsOf, wiresOf, type Load } from '../../log/index.js';
 import { decodeTranscription } from '../../rating/index.js';
-import { requiredSettings, type PartFacts } from '../../switch/index.js';
+import { requiredSettings, type PartFacts, type SettingId } from '../../switch/index.js';
 
 /** A position of the switch that is to be replaced. */
 export interface SubjectPosition {
-  rests: 'maintained' | 'momentary';
+  /** null: nobody has said. */
+  rests: 'maintained' | 'momentary' | null;
   /** By place among the required positions: where it springs back to; null: it stays, or nobody has said. */
   returnsTo: number | null;
 }
@@ -21,13 +22,19 @@ export interface Subject {
   facts: PartFacts;
   /** A brake contact opens before run makes: a replacement must be shown to do the same. */
   brake: boolean;
+  /** The position in which nothing joins was said not to matter. */
+  offLeftOut: boolean;
 }
 
-/** What is known of the switch of a job. */
-export function subjectOf(map: SwitchMap): Subject {
+/** What is known of the switch of a job; `settings` are those that a replacement has to have, in order. */
+export function subjectOf(
+  map: SwitchMap,
+  settings: readonly SettingId[] = requiredSettings(map.structure).map(({ id }) => id),
+  offLeftOut = false,
+): Subject {
   const { structure, log } = map;
   const [actuator] = structure.actuators;
-  const required = requiredSettings(structure);
+  const required = settings.flatMap((id) => structure.settings.find((one) => one.id === id) ?? []);
   const places = required.map(({ at }) => (actuator ? at[actuator.id] : undefined));
   const positions = places.map((id): SubjectPosition => {
     const position = actuator?.positions.find((one) => one.id === id);
@@ -46,6 +53,7 @@ export function subjectOf(map: SwitchMap): Subject {
     loads: loadsOf(log),
     mostWires: Math.max(0, ...perTerminal.values()),
     brake: cases.has('run-and-brake'),
+    offLeftOut,
     facts: {
       ...markedFacts(map),
       ...(structure.terminals.some(({ role }) => role === 'earth') && { earthTerminal: true }),

@@ -73,6 +73,37 @@ export function fitPart(
   return { kind: undecided ? 'undecided' : 'no', nodes };
 }
 
+/** More ways than this to lay a part are not looked at: the first is best by what it costs in junctions and gaps. */
+const MOST_WAYS = 24;
+
+/** Every way to lay the positions in which a part does what is demanded, with the fewest junctions that do at all; up to a number. */
+export function fitEveryWay(
+  demand: CompiledDemand,
+  part: CompiledPart,
+  rules: FitRules = PLAIN_RULES,
+): Fit[] {
+  const spare = Math.min(rules.jumpers, part.terminals - demand.wires);
+  for (let jumpers = 0; jumpers <= spare; jumpers += 1) {
+    const ways: Fit[] = [];
+    let nodes = 0;
+    for (const map of positionMaps(demand, part, rules)) {
+      const guards = demand.never.length > 0 ? map.between : [];
+      const asked = { positions: map.positions, guards, jumpers, nodes: rules.nodes - nodes };
+      const found = assignWires(demand, part, asked);
+      nodes += found.nodes + 1;
+      if (found.kind === 'found') {
+        const used = found.wireOf.filter((wire) => wire >= 0).length;
+        ways.push({
+          ...{ kind: 'fits', ...map, wireOf: found.wireOf, jumpers: used - demand.wires, nodes },
+        });
+      }
+      if (ways.length >= MOST_WAYS || nodes >= rules.nodes) break;
+    }
+    if (ways.length > 0) return ways;
+  }
+  return [];
+}
+
 /** Whether some piece of the demand alone cannot be had there: then the whole cannot. Each piece gets the whole allowance. */
 function pieceFails(
   { pieces }: CompiledDemand,

@@ -1,5 +1,8 @@
 import { blocks, discrete, join, rank, type Partition, type Pattern } from '../../partition/index.js';
 
+/** Goes up whenever the same nets give another making: what was kept of an earlier one counts no more. */
+export const MAKING_VERSION = 1;
+
 /** A part made ready to be searched: its nets by position, and what of it is alike. */
 export interface CompiledPart {
   terminals: number;

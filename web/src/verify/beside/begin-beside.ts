@@ -1,8 +1,14 @@
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { createWriter, lastChange, PLAIN_APPROACH, type BesideAs, type JobEvent } from '@which-way/core/log';
-import { contactTerminals, describeSwitch, requiredSettings, type JobId } from '@which-way/core/switch';
-import { expectedFromJob, layBeside } from '@which-way/core/verify';
+import {
+  contactTerminals,
+  describeSwitch,
+  requiredSettings,
+  type JobId,
+  type KnownSwitch,
+} from '@which-way/core/switch';
+import { expectedFromJob, layBeside, lineUp } from '@which-way/core/verify';
 import { api } from '../../api/client.js';
 import { newId } from '../../job/new-id.js';
 
@@ -50,6 +56,40 @@ export async function beginBeside(job: Job, map: SwitchMap, title: string, as: B
   add({ kind: 'put-beside', beside: { job: job.id, title: job.title, as: SEEN_FROM_THERE[as] } });
   if (laid.kind === 'laid') {
     add({ kind: 'expected', table: expectedFromJob(map, laid, job.id, job.title) });
+    add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
+  }
+  await api.postEvents(id, { after: 0, events });
+  return id;
+}
+
+/**
+ * Puts a job on the bench for a part that is in hand: described as the library has it, with that as what it should follow, and the
+ * prompts set to prove it.
+ * @returns its id; the job of the switch that it may replace is still to be told of it
+ */
+export async function beginFromEntry(job: Job, known: KnownSwitch, title: string): Promise<JobId> {
+  const id = newId<JobId>();
+  const change = describeSwitch(
+    {
+      terminals: known.terminals.length,
+      positions: known.positions.length,
+      form: known.form,
+      layout: 'two-rows',
+      labels: known.terminals,
+      positionNames: known.positions.map(({ name }) => name),
+    },
+    newId,
+  );
+  const lined = lineUp({ ...change, merged: {}, placed: [] }, known);
+  await api.makeJob({ id, title, place: job.place, outOfMachine: true });
+  const writer = createWriter({ newId, now: () => new Date().toISOString() });
+  const events: JobEvent[] = [];
+  const add = (what: JobEvent['what']) => events.push(writer.write(events, what));
+  add({ kind: 'restructured', change, basedOn: lastChange(events) });
+  add({ kind: 'ends-capped', ends: 'none' });
+  add({ kind: 'put-beside', beside: { job: job.id, title: job.title, as: 'old-one' } });
+  if (lined.kind === 'lined-up') {
+    add({ kind: 'expected', table: lined.table });
     add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
   }
   await api.postEvents(id, { after: 0, events });

@@ -5,6 +5,7 @@ import {
   LINK_NAME_LETTERS,
   object,
   oneOf,
+  optional,
   orNull,
   says,
   text,
@@ -41,6 +42,8 @@ export const loadSchema = object({
   watts: orNull(above(0, 1e6)),
   volts: orNull(above(0, 1e6)),
   current: oneOf(CURRENTS),
+  startAmps: says('What it takes in its first moment: locked rotor, inrush.', optional(above(0, 1e5))),
+  timeConstant: says('Milliseconds (L/R) of a coil on DC.', optional(above(0, 1e5))),
   removed: flag,
 });
 /** What a wire feeds. */

@@ -5,7 +5,7 @@ import type { KnownSwitch, SettingId, Structure } from '@which-way/core/switch';
 import { differenceText, questionsText } from '@which-way/words/match';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { PlainButton } from '../shared/controls/plain-button.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 
 type Accepted = ChosenReplacement['accepted'];
 

@@ -3,10 +3,10 @@ import type { Refinement } from '@which-way/core/log';
 import { contactTerminals, type TerminalId } from '@which-way/core/switch';
 import { terminalName } from '@which-way/words/terminals';
 import { useState } from 'react';
-import { CheckLine } from '../shared/controls/check-line.js';
-import { Choice } from '../shared/controls/choice.js';
-import { Pick } from '../shared/controls/pick.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
+import { CheckLine } from '../../shared/controls/check-line.js';
+import { Choice } from '../../shared/controls/choice.js';
+import { Pick } from '../../shared/controls/pick.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 
 interface RefinementsProps {
   map: SwitchMap;
@@ -18,10 +18,11 @@ const JUNCTIONS = ['0', '1', '2'] as const;
 
 /** How far a part may be adapted, and which wires must never meet. */
 export function Refinements({ map: { structure }, refinement, onRefine }: RefinementsProps) {
-  const { never, jumpers, gaps } = refinement;
+  const { never, jumpers, gaps, spares, returns } = refinement;
+  const tight = !spares || returns;
   const name = (id: TerminalId) => terminalName(structure, id);
   return (
-    <details className="mt-2" open={jumpers > 0 || gaps || never.length > 0 || undefined}>
+    <details className="mt-2" open={jumpers > 0 || gaps || tight || never.length > 0 || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">How far it may be adapted</summary>
       <Choice<(typeof JUNCTIONS)[number]>
         label="Junctions that may be added"
@@ -32,6 +33,12 @@ export function Refinements({ map: { structure }, refinement, onRefine }: Refine
       />
       <CheckLine checked={gaps} onChange={(on) => onRefine({ gaps: on })}>
         positions may lie unused between
+      </CheckLine>
+      <CheckLine checked={spares} onChange={(on) => onRefine({ spares: on })}>
+        it may have positions to spare
+      </CheckLine>
+      <CheckLine checked={returns} onChange={(on) => onRefine({ returns: on })}>
+        it must spring back where the old one does, and stay where that stays
       </CheckLine>
       <ul>
         {never.map((pair, at) => (

@@ -1,0 +1,70 @@
+import type { EntryId } from '@which-way/core/switch';
+import { factLines } from '@which-way/words/part-facts';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, toldOf } from '../api/client.js';
+
+/** What a line of the list shows. */
+export interface ListedEntry {
+  id: EntryId;
+  name: string;
+  about: string;
+}
+
+/** Entries, each opened by a tap. */
+export function EntryList({ label, entries }: { label: string; entries: readonly ListedEntry[] }) {
+  const [picked, setPicked] = useState<string | null>(null);
+  return (
+    <ul aria-label={label}>
+      {entries.map(({ id, name, about }) => (
+        <li key={id} className="border-b border-line">
+          <button
+            type="button"
+            aria-expanded={picked === id}
+            onClick={() => setPicked(picked === id ? null : id)}
+            className="flex min-h-12 w-full flex-wrap items-baseline gap-x-4 py-2 text-left hover:bg-sheet"
+          >
+            <strong className="grow">{name}</strong>
+            <span className="text-small text-quiet">{about}</span>
+          </button>
+          {picked === id && <Entry id={id} />}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What is known of one entry; what is not in the list is not stated. */
+function Entry({ id }: { id: string }) {
+  const { data, error } = useQuery({ queryKey: ['entry', id], queryFn: () => api.entry(id) });
+  if (error) return <p className="text-brick">{toldOf(error).message}</p>;
+  if (!data) return <p className="text-quiet">Opening it.</p>;
+  const lines = factLines(data.facts ?? {});
+  return (
+    <div className="grid gap-3 pb-3 sm:grid-cols-2">
+      <table className="self-start">
+        <tbody>
+          {data.positions.map(({ name, rests, joined }, at) => (
+            <tr key={at} className="border-t border-line">
+              <th scope="row" className="pr-4 text-left">
+                {name ?? `position ${at + 1}`}
+                {rests === 'momentary' && ', springs back'}
+              </th>
+              <td className="font-mono">{joined.map((net) => net.join('–')).join('  ') || 'nothing'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <dl className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 self-start">
+        {lines.map(([label, value]) => (
+          <div key={label} className="contents">
+            <dt className="text-quiet">{label}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+        {lines.length === 0 && <p className="text-quiet">Nothing is stated besides the wiring.</p>}
+      </dl>
+      {data.note && <p className="sm:col-span-2">{data.note}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import { FACT_COLUMNS, readFact, type CsvColumn } from '@which-way/core/formats';
+import { LINK_LETTERS, type Offer } from '@which-way/core/log';
+import { MECHANICS_LETTERS, TITLE_LETTERS } from '@which-way/core/schema';
+import type { EntryId, OfferId, PartFacts } from '@which-way/core/switch';
+import { csvTroubleWords } from '@which-way/words/catalogue';
+import { factLines } from '@which-way/words/part-facts';
+import { useState } from 'react';
+import { newId } from '../../job/new-id.js';
+import { readAmount } from '../../shared/controls/amount.js';
+import { Pick } from '../../shared/controls/pick.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+
+const FIELD =
+  'min-h-12 min-w-0 w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet';
+
+/** A new offer: who, where, for how much, and what they state. */
+export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Offer) => void }) {
+  const [typed, setTyped] = useState({ seller: '', link: '', price: '' });
+  const [stated, setStated] = useState<PartFacts>({});
+  const price = readAmount(typed.price);
+  const link = typed.link.trim();
+  const badLink = link !== '' && !/^https?:\/\/\S+$/.test(link);
+  const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
+  const wrong = price === undefined || badLink || typed.seller.trim() === '';
+  return (
+    <form
+      aria-label="A new offer"
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong) return;
+        onAdd({
+          ...{ id: newId<OfferId>(), entry, seller: typed.seller.trim(), link: link || null },
+          ...{ price: price ?? null, stated, questions: [], asked: null, answer: '' },
+          ...{ state: 'open', reason: '', removed: false },
+        });
+        setTyped({ seller: '', link: '', price: '' });
+        setStated({});
+      }}
+    >
+      <div className="grid gap-2 sm:grid-cols-[2fr_3fr_1fr]">
+        <label>
+          Seller
+          <input
+            value={typed.seller}
+            maxLength={TITLE_LETTERS}
+            onChange={({ target }) => set('seller')(target.value)}
+            className={FIELD}
+          />
+        </label>
+        <label>
+          Where, a link
+          <input
+            value={typed.link}
+            maxLength={LINK_LETTERS}
+            inputMode="url"
+            onChange={({ target }) => set('link')(target.value)}
+            className={FIELD}
+          />
+        </label>
+        <label>
+          Price
+          <input
+            value={typed.price}
+            inputMode="decimal"
+            onChange={({ target }) => set('price')(target.value)}
+            className={FIELD}
+          />
+        </label>
+      </div>
+      {price === undefined && (
+        <p role="alert" className="text-brick">
+          “{typed.price}” is not a price: a number such as 12 or 12.50.
+        </p>
+      )}
+      {badLink && (
+        <p role="alert" className="text-brick">
+          “{link}” is not a link: it begins with http:// or https://.
+        </p>
+      )}
+      <StatedFacts stated={stated} onState={setStated} />
+      <PlainButton type="submit" disabled={wrong} className="justify-self-start">
+        Add the offer
+      </PlainButton>
+    </form>
+  );
+}
+
+/** What an offer states, fact by fact, read as a catalogue's cells are. */
+export function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: PartFacts) => void }) {
+  const [column, setColumn] = useState<CsvColumn>('marking');
+  const [text, setText] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const add = () => {
+    const read = readFact(column, text);
+    if (!read.ok) return setTrouble(csvTroubleWords(read.trouble));
+    setTrouble('');
+    setText('');
+    onState({ ...stated, ...read.facts });
+  };
+  return (
+    <div className="grid gap-1">
+      {factLines(stated).length > 0 && (
+        <p>
+          States{' '}
+          {factLines(stated)
+            .map(([label, value]) => `${label}: ${value}`)
+            .join(' · ')}
+          <PlainButton look="quiet" className="!px-2" onClick={() => onState({})}>
+            Clear
+          </PlainButton>
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        It states
+        <Pick
+          quiet
+          label="What it states"
+          value={column}
+          options={FACT_COLUMNS.map((one) => ({ value: one, text: one.replaceAll('-', ' ') }))}
+          onPick={(chosen) => setColumn(FACT_COLUMNS.find((one) => one === chosen) ?? 'marking')}
+        />
+        <input
+          aria-label="As it is stated"
+          value={text}
+          maxLength={MECHANICS_LETTERS}
+          onChange={({ target }) => setText(target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || text.trim() === '') return;
+            event.preventDefault();
+            add();
+          }}
+          className="min-h-12 min-w-0 grow basis-40 rounded-part border-2 border-line bg-sheet px-3"
+        />
+        <PlainButton disabled={text.trim() === ''} onClick={add}>
+          Take that
+        </PlainButton>
+      </div>
+      {trouble && (
+        <p role="alert" className="text-brick">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}
