@@ -4,6 +4,7 @@ import {
   ORDINARY_METER,
   type Deed,
   type JobEvent,
+  type Load,
   type Reading,
 } from '@which-way/core/log';
 import {
@@ -11,6 +12,9 @@ import {
   newIdFrom,
   seededRandom,
   type ActuatorForm,
+  type EntryId,
+  type KnownSwitch,
+  type LoadId,
   type ReadingId,
   type SettingId,
   type TerminalId,
@@ -102,3 +106,42 @@ export function mappedSwitch(newId: ReturnType<typeof newIdFrom>, of: SeededSwit
     })),
   ];
 }
+
+/** Puts an entry into the library: a part with no facts but those that are given. */
+export async function keepEntry(
+  served: Served,
+  at: number,
+  name: string,
+  more: Partial<KnownSwitch>,
+): Promise<void> {
+  const id = `0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1b${String(at).padStart(2, '0')}` as EntryId;
+  const entry = {
+    ...{ id, kind: 'part', name, maker: null, family: '', form: 'unsaid', note: null },
+    ...more,
+  };
+  const response = await fetch(`${served.base}/api/library/${id}`, {
+    ...{ method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry) },
+  });
+  if (!response.ok) throw new Error(await response.text());
+}
+
+type Position = KnownSwitch['positions'][number];
+
+/** A position that stays, with what joins in it. */
+export const hold = (name: string, ...joined: string[][]): Position => ({
+  name,
+  rests: 'maintained',
+  joined,
+});
+
+/** A load that is named, as an event. */
+export const loadNamed = (
+  newId: ReturnType<typeof newIdFrom>,
+  load: Partial<Load> & Pick<Load, 'name' | 'kind'>,
+): Deed => ({
+  kind: 'load-named',
+  load: {
+    ...{ id: newId<LoadId>(), amps: null, watts: null, volts: null, current: 'AC', removed: false },
+    ...load,
+  },
+});

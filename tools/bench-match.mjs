@@ -4,6 +4,7 @@ import { compilePart, matcherFor, PLAIN_RULES } from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import { inventedParts } from './demo-parts.mjs';
+import { bySat } from './sat-match.mjs';
 
 /** Every twelfth part of a small catalogue is looked for: switches of the families that there are. */
 const queries = inventedParts(360, 99, newIdFrom(seededRandom(5)))
@@ -68,5 +69,39 @@ export function benchMatch({ note, atMost, round }) {
       atMost(area, 'heap in use afterwards', round(process.memoryUsage().heapUsed / 1e6), 'MB', 500);
     }
   }
+  againstSat({ note, round });
   note('match', 'a query, 100,000 / 1,000 parts', round(medians[2] / medians[0]), 'ratio');
+}
+
+/** The same small work by a general SAT solver: how much longer it takes, and whether it ever answers otherwise. */
+function againstSat({ note, round }) {
+  const small = queries
+    .filter(({ terminals, pattern }) => terminals.length <= 8 && pattern.length <= 4)
+    .slice(0, 10);
+  const parts = inventedParts(120, 17, newIdFrom(seededRandom(3)))
+    .map(patternOfKnown)
+    .filter((pattern) => pattern[0].length <= 10);
+  const timed = (run) => {
+    const began = performance.now();
+    const answers = small.map((required) => {
+      const of = run(required);
+      return parts.map((part) => of(part));
+    });
+    return { answers, ms: performance.now() - began };
+  };
+  const ours = timed((required) => {
+    // Each part by itself: nothing is kept from one to the next.
+    return (part) => 'terminals' in matcherFor(required, PLAIN_RULES)(part);
+  });
+  const theirs = timed((required) => (part) => bySat(required, part));
+  const otherwise = small.flatMap((_, query) =>
+    parts.filter((_, at) => ours.answers[query][at] !== theirs.answers[query][at]),
+  );
+  note('match', 'a SAT solver on the same small work / this search', round(theirs.ms / ours.ms), 'ratio');
+  note(
+    'match',
+    `answers that differ from the SAT solver’s, of ${small.length * parts.length}`,
+    otherwise.length,
+    '',
+  );
 }

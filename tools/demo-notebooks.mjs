@@ -241,6 +241,55 @@ export function launchBefore(change, add) {
     tried: 'Lever to and fro: no difference.',
   });
   add({ kind: 'symptoms-said', symptoms: ['never-off'] });
+  const [bow, feed, stern] = change.terminals;
+  const ends = { termination: 'push-on', size: '1 mm2' };
+  wire(add, 1, 'BU', bow, 'lamp at the bow', ends);
+  wire(add, 2, 'RD', feed, 'fuse', ends);
+  wire(add, 3, 'BNWH', stern, 'lamp at the stern', ends);
+  const current = { current: 'DC', removed: false };
+  add({ kind: 'supply-named', supply: { id: newId(), name: 'battery', kind: '+', volts: 12, ...current } });
+  for (const name of ['bow lamp', 'stern lamp'])
+    add({
+      kind: 'load-named',
+      load: { id: newId(), name, kind: 'lamp', amps: 2.1, watts: 25, volts: 12, ...current },
+    });
+  measured(add, {
+    mounting: ['one nut on a bushing', 'measured'],
+    bushing: ['12 mm', 'measured'],
+    depth: ['28', 'measured'],
+    terminations: ['push-on 6.3', 'measured'],
+    environment: ['IP65', 'marking'],
+  });
+}
+
+/** What was offered for it: one that cannot stay, and one that is still to be asked about. */
+export function launchOffers(entry, add) {
+  const offer = (seller, price, stated, more = {}) =>
+    add({
+      kind: 'offer-noted',
+      offer: {
+        ...{
+          id: newId(),
+          entry: entry.id,
+          seller,
+          link: null,
+          price,
+          stated,
+          questions: [],
+          asked: null,
+          answer: '',
+        },
+        ...{ state: 'open', reason: '', removed: false },
+        ...more,
+      },
+    });
+  offer('Chandlery at the slip', 6.2, { protection: 'IP40', bushing: 12 });
+  offer(
+    'Rope and Rigging',
+    8.9,
+    { protection: 'IP67', bushing: 12, depth: 26 },
+    { link: 'https://rope.example/toggles' },
+  );
 }
 
 /** A talk switch that does not always talk. */

@@ -13,6 +13,7 @@ import {
   fanBefore,
   kilnBefore,
   launchBefore,
+  launchOffers,
   megaphoneBefore,
   pumpBefore,
   radioBefore,
@@ -180,6 +181,7 @@ practice.events.push(
 jobs.push(practice);
 
 const nets = (size, ...groups) => groups.map((joined) => partitionFromGroups(size, joined));
+const invented = inventedParts(150, 7, newIdFrom(seededRandom(711)));
 const plainSwitch = (terminals, names) => ({
   terminals: terminals.split(' '),
   positions: names.map((name) => ({ name, rests: 'maintained', joined: [] })),
@@ -199,7 +201,13 @@ jobs.push(
     form: 'toggle',
     day: 23,
     before: launchBefore,
-    after: asTyped('BOW: 2-1; STERN: 2-3'),
+    after: (map, add) => {
+      asTyped('BOW: 2-1; STERN: 2-3')(map, add);
+      launchOffers(
+        invented.find(({ family, facts }) => family === 'toggle, changeover' && facts?.price !== undefined),
+        add,
+      );
+    },
   }),
   mappedJob({
     title: 'Coach’s megaphone, talk switch',
@@ -225,6 +233,5 @@ const write = (name, file) =>
     new URL(`../demo/${name}`, import.meta.url),
     `${JSON.stringify({ format: 'which-way', version: 2, shop: null, ...file }, null, 1)}\n`,
   );
-const invented = inventedParts(150, 7, newIdFrom(seededRandom(711)));
 write('library.json', { jobs: [], library: [...Object.values(known), ...parts, ...invented] });
 write('jobs.json', { jobs, library: [] });

@@ -256,6 +256,8 @@ export interface MatchQuestion {
    * used, and whether it has to spring back where the old one does.
    */
   rules: { jumpers: number; gaps: boolean; spares: boolean; returns: boolean };
+  /** Only entries with these words; empty: all. */
+  words: string;
   subject: Subject;
 }
 

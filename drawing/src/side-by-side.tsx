@@ -34,7 +34,10 @@ export interface SideBySide {
 
 /** Sizes in the drawing's own measure. */
 const SCALE = 0.52;
-const [LEFT, RIGHT, WIDTH, TOP] = [0, 780, 1300, 56];
+const [LEFT, RIGHT, WIDTH, HEADING] = [0, 780, 1300, 50];
+/** Between lanes of wires, and between the nearest lane and what the lugs lie on: there the tags stand. */
+const LANE = 16;
+const TAGS = 44;
 
 export const joinKey = (one: number, other: number): string => [one, other].toSorted((a, b) => a - b).join();
 
@@ -46,8 +49,10 @@ export function sideBySidePicture(
   const fresh = drawn.fresh.map((label, place): Terminal => ({
     ...{ id: `new ${place}` as TerminalId, label, marking: null, role: 'contact' },
   }));
-  const before = side(drawn.old, LEFT);
-  const after = side({ terminals: fresh, layout: { kind: 'two-rows' }, placed: [] }, RIGHT);
+  const harness = harnessOf(drawn.wires, upperOf(drawn.old), (place) => place < Math.ceil(fresh.length / 2));
+  const top = HEADING + harness.above * LANE + (harness.above > 0 ? TAGS : 10);
+  const before = side(drawn.old, LEFT, top);
+  const after = side({ terminals: fresh, layout: { kind: 'two-rows' }, placed: [] }, RIGHT, top);
   const height = Math.max(before.height, after.height);
   const freshId = (place: number) => fresh[place]?.id as TerminalId;
   const oldLinks = drawn.oldJoins.map(([from, to]) => ({ from, to, differs: false }));
@@ -57,28 +62,45 @@ export function sideBySidePicture(
   const ties = drawn.ties.flatMap((places) =>
     places.slice(1).map((place, at) => ({ from: freshId(places[at] as number), to: freshId(place) })),
   );
+  const laneY = ({ up, lane }: Lane) => (up ? top - TAGS - lane * LANE : top + height + TAGS + lane * LANE);
+  const crowded = drawn.wires.length > MOST_CODES;
   const wires = drawn.wires.map((wire, at) => {
     const [from, to] = [before.at(wire.from), after.at(freshId(wire.to))];
-    return from && to ? wireLine(from, to, wire, at, drawn.wires.length) : null;
+    const lanes = harness.lanes[at];
+    if (!from || !to || !lanes) return null;
+    const gutter = LEFT + 560 + ((at + 0.5) * (RIGHT - LEFT - 600)) / drawn.wires.length;
+    const [out, home] = [laneY(lanes.from), laneY(lanes.to)];
+    const path = `M${from.x} ${from.y}V${out}H${gutter}V${home}H${to.x}V${to.y}`;
+    const edge = lanes.from.up ? top - TAGS / 2 : top + height + TAGS / 2;
+    return { line: wireLine(path, wire.color), tag: tagMark(wire, { x: from.x, y: edge }, crowded) };
   });
   return {
     width: WIDTH,
-    height: height + TOP,
+    height: top + height + (harness.below > 0 ? TAGS + harness.below * LANE : 10),
     caption: said.caption,
     shapes: piecesOf([
       heading(said.old, LEFT + 500 * SCALE),
       heading(said.fresh, RIGHT + 500 * SCALE),
       before.grounds(said),
       after.grounds(said),
+      wires.map((wire) => wire?.line),
       before.links(oldLinks, drawn.strand),
       after.links(freshLinks, drawn.strand),
       after.ties(ties),
-      wires.map((wire) => wire?.line),
       before.lugs(),
       after.lugs(),
       wires.map((wire) => wire?.tag),
     ]),
   };
+}
+
+/** With more wires than this a tag shows its number alone. */
+const MOST_CODES = 8;
+
+/** A lane in which a wire runs: above or below, counted from what the lugs lie on. */
+interface Lane {
+  up: boolean;
+  lane: number;
 }
 
 const heading = (text: string, x: number): Drawn => (
@@ -87,17 +109,43 @@ const heading = (text: string, x: number): Drawn => (
   </text>
 );
 
+/** Whether a lug lies in the upper half of its switch; where all lie in one row every other one counts as upper. */
+function upperOf(drawn: ArrangedSwitch): (id: TerminalId) => boolean {
+  const { places } = arrange(drawn, 'terminal');
+  const all = [...places.values()].map(({ y }) => y);
+  const [highest, lowest] = [Math.min(...all), Math.max(...all)];
+  const order = [...places.keys()];
+  return (id) =>
+    lowest - highest < 20 ? order.indexOf(id) % 2 === 0 : (places.get(id)?.y ?? 0) < (highest + lowest) / 2;
+}
+
+/** A lane for each end of each wire, so that no two lie on one another; and how many there are above and below. */
+function harnessOf(
+  wires: readonly MovedWire[],
+  upper: (id: TerminalId) => boolean,
+  freshUpper: (place: number) => boolean,
+): { lanes: { from: Lane; to: Lane }[]; above: number; below: number } {
+  const count = { above: 0, below: 0 };
+  const next = (up: boolean): Lane => ({ up, lane: up ? count.above++ : count.below++ });
+  const lanes = wires.map(({ from, to }) => {
+    const [out, home] = [upper(from), freshUpper(to)];
+    const first = next(out);
+    return { from: first, to: out === home ? first : next(home) };
+  });
+  return { lanes, ...count };
+}
+
 interface Joined {
   from: TerminalId;
   to: TerminalId;
 }
 
 /** One of the two, at its place in the whole. */
-function side(drawn: ArrangedSwitch, left: number) {
+function side(drawn: ArrangedSwitch, left: number, top: number) {
   const arrangement: Arrangement = arrange(drawn, 'terminal');
   const { places, radius, height } = arrangement;
   const move = (inside: Drawn): Drawn => (
-    <g transform={`translate(${left} ${TOP}) scale(${SCALE})`}>{inside}</g>
+    <g transform={`translate(${left} ${top}) scale(${SCALE})`}>{inside}</g>
   );
   const path = ({ from, to }: Joined) => {
     const [one, other] = [places.get(from), places.get(to)];
@@ -107,7 +155,7 @@ function side(drawn: ArrangedSwitch, left: number) {
     height: height * SCALE,
     at: (id: TerminalId) => {
       const place = places.get(id);
-      return place && { x: left + place.x * SCALE, y: TOP + place.y * SCALE };
+      return place && { x: left + place.x * SCALE, y: top + place.y * SCALE };
     },
     // A photo is not drawn here: its pins are.
     grounds: (said: GroundSaid) =>
@@ -137,70 +185,45 @@ interface Point {
   y: number;
 }
 
-/** A wire in its own colours between two neutral edges, and its tag where the wires lie apart from each other. */
-function wireLine(
-  from: Point,
-  to: Point,
-  { tag, color }: MovedWire,
-  at: number,
-  all: number,
-): { line: Drawn; tag: Drawn } {
-  const middle = (from.x + to.x) / 2;
-  const path = `M${from.x} ${from.y}C${middle} ${from.y} ${middle} ${to.y} ${to.x} ${to.y}`;
-  const colors = colorsOf(color) ?? [];
-  const [first, second] = colors;
-  const plain = { d: path, fill: 'none', strokeLinecap: 'round' };
-  // Along the curve at a share of its own, so that tags do not lie on one another.
-  const share = 0.32 + (0.36 * (at + 0.5)) / all;
-  const point = along(from, to, middle, share);
-  const text = [tag, color].filter(Boolean).join(' ');
-  return {
-    line: (
-      <g opacity={0.95}>
-        <path {...plain} stroke="var(--quiet)" strokeWidth={10} />
-        <path {...plain} stroke={first?.shown ?? 'var(--paper)'} strokeWidth={6} />
-        {second && (
-          <path
-            {...plain}
-            stroke={second.shown}
-            strokeWidth={6}
-            strokeDasharray="14 14"
-            strokeLinecap="butt"
-          />
-        )}
-      </g>
-    ),
-    tag: text !== '' && (
-      <g transform={`translate(${point.x} ${point.y})`}>
-        <rect
-          x={-12 - text.length * 7}
-          y={-17}
-          width={24 + text.length * 14}
-          height={34}
-          rx={17}
-          fill="var(--sheet)"
-          stroke="var(--quiet)"
-          strokeWidth={2}
-        />
-        <text
-          textAnchor="middle"
-          dominantBaseline="central"
-          fontFamily="var(--font-mono)"
-          fontWeight={700}
-          fontSize={22}
-          fill="var(--ink)"
-        >
-          {text}
-        </text>
-      </g>
-    ),
-  };
+/** A wire in its own colours between two neutral edges. */
+function wireLine(path: string, color: string): Drawn {
+  const [first, second] = colorsOf(color) ?? [];
+  const plain = { d: path, fill: 'none', strokeLinejoin: 'round' };
+  return (
+    <g>
+      <path {...plain} stroke="var(--quiet)" strokeWidth={9} />
+      <path {...plain} stroke={first?.shown ?? 'var(--paper)'} strokeWidth={5.5} />
+      {second && <path {...plain} stroke={second.shown} strokeWidth={5.5} strokeDasharray="14 14" />}
+    </g>
+  );
 }
 
-/** A point of the curve from one to another that leaves and arrives level. */
-function along(from: Point, to: Point, middle: number, t: number): Point {
-  const u = 1 - t;
-  const mix = (a: number, b: number, c: number, d: number) =>
-    u * u * u * a + 3 * u * u * t * b + 3 * u * t * t * c + t * t * t * d;
-  return { x: mix(from.x, middle, middle, to.x), y: mix(from.y, from.y, to.y, to.y) };
+/** What a wire is called, on it. */
+function tagMark({ tag, color }: MovedWire, { x, y }: Point, crowded: boolean): Drawn {
+  const text = (crowded ? [tag] : [tag, color]).filter(Boolean).join(' ');
+  if (text === '') return null;
+  return (
+    <g transform={`translate(${x} ${y})`}>
+      <rect
+        x={-10 - text.length * 6.5}
+        y={-16}
+        width={20 + text.length * 13}
+        height={32}
+        rx={16}
+        fill="var(--sheet)"
+        stroke="var(--quiet)"
+        strokeWidth={2}
+      />
+      <text
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontFamily="var(--font-mono)"
+        fontWeight={700}
+        fontSize={21}
+        fill="var(--ink)"
+      >
+        {text}
+      </text>
+    </g>
+  );
 }

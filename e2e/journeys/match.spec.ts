@@ -1,34 +1,17 @@
-import type { KnownSwitch } from '@which-way/core/switch';
 import { Bench } from '../at-the-bench.js';
-import { mappedSwitch, seedJob } from '../seeded-job.js';
+import { hold, keepEntry, mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
-
-type Position = KnownSwitch['positions'][number];
-const hold = (name: string, ...joined: string[][]): Position => ({ name, rests: 'maintained', joined });
 
 test('a spring-return motor trigger that never closes: by what it should do, safety first, answered, chosen; and a near miss', async ({
   page,
   served,
 }) => {
-  const keep = async (at: number, name: string, more: Partial<KnownSwitch>) => {
-    const id = `0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1b${String(at).padStart(2, '0')}`;
-    const entry = {
-      ...{ id, kind: 'part', name, maker: null, family: '', form: 'trigger', note: null },
-      ...more,
-    };
-    const response = await fetch(`${served.base}/api/library/${id}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(entry),
-    });
-    expect(response.status, await response.text()).toBe(200);
-  };
-  await keep(1, 'Latching rocker 16', {
+  await keepEntry(served, 1, 'Latching rocker 16', {
     terminals: ['a', 'b', 'c', 'd', 'e'],
     positions: [hold('0', ['a', 'c'], ['d', 'e']), hold('I', ['a', 'b'])],
     facts: { marking: '16(4)A 250V~', disconnection: 'micro' },
   });
-  await keep(2, 'Two contacts, no rest', {
+  await keepEntry(served, 2, 'Two contacts, no rest', {
     terminals: ['a', 'b', 'c', 'd', 'e'],
     positions: [hold('0', ['a', 'c']), { ...hold('I', ['a', 'b']), rests: 'momentary' }],
   });

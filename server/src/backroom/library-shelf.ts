@@ -13,6 +13,24 @@ export interface KeptEntry {
   making: Pick<CompiledPart, 'making' | 'order'> | null;
 }
 
+/** What a match looks through: entries that are large enough, and have these words. */
+export interface Sought {
+  terminals: number;
+  positions: number;
+  words: string;
+}
+
+/** Words as the text index asks for them: beginnings, all of them; empty: none were said. */
+const textQuery = (said: string): string =>
+  (said.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => `"${word}"*`).join(' ');
+
+/** Entries that have these words, as a condition. */
+function namedBy(words: string): { where: string; values: string[] } {
+  const query = textQuery(words);
+  if (query === '') return { where: '', values: [] };
+  return { where: 'AND row IN (SELECT rowid FROM library_text WHERE library_text MATCH ?)', values: [query] };
+}
+
 /** The reading side of the library. */
 export class LibraryShelf {
   readonly #database: Database.Database;
@@ -93,14 +111,12 @@ export class LibraryShelf {
   }
 
   /** Rows of entries that are large enough, a stretch at a time, from a row on: what a match looks through. */
-  rowsLargeEnough(terminals: number, positions: number, after: number, most: number): number[] {
+  rowsLargeEnough({ terminals, positions, words }: Sought, after: number, most: number): number[] {
+    const named = namedBy(words);
     return this.#all<{ row: number }>(
       `SELECT row FROM library_entry
-       WHERE row > ? AND terminals >= ? AND positions >= ? AND ${VISIBLE} ORDER BY row LIMIT ?`,
-      after,
-      terminals,
-      positions,
-      most,
+       WHERE row > ? AND terminals >= ? AND positions >= ? AND ${VISIBLE} ${named.where} ORDER BY row LIMIT ?`,
+      ...[after, terminals, positions, ...named.values, most],
     ).map(({ row }) => row);
   }
 
@@ -128,20 +144,23 @@ export class LibraryShelf {
   }
 
   /** Some entries that are too small, for which no search is needed. */
-  tooSmall(terminals: number, positions: number, most: number): KnownSwitch[] {
+  tooSmall({ terminals, positions, words }: Sought, most: number): KnownSwitch[] {
+    const named = namedBy(words);
     return this.#all<{ body: string }>(
-      `SELECT body FROM library_entry WHERE (terminals < ? OR positions < ?) AND ${VISIBLE} ORDER BY kind DESC, name, row LIMIT ?`,
-      terminals,
-      positions,
-      most,
+      `SELECT body FROM library_entry
+       WHERE (terminals < ? OR positions < ?) AND ${VISIBLE} ${named.where} ORDER BY kind DESC, name, row LIMIT ?`,
+      ...[terminals, positions, ...named.values, most],
     ).map(({ body }) => JSON.parse(body) as KnownSwitch);
   }
 
-  countEntries(): number {
-    return (
-      this.#all<{ count: number }>(`SELECT count(*) AS count FROM library_entry WHERE ${VISIBLE}`)[0]
-        ?.count ?? 0
+  /** How many there are, by words if there are any. */
+  countEntries(words = ''): number {
+    const named = namedBy(words);
+    const [found] = this.#all<{ count: number }>(
+      `SELECT count(*) AS count FROM library_entry WHERE ${VISIBLE} ${named.where}`,
+      ...named.values,
     );
+    return found?.count ?? 0;
   }
 }
 
@@ -189,8 +208,8 @@ function conditionsOf({ search, terminals, positions, kind, facts }: LibraryQues
 } {
   const parts: string[] = [VISIBLE];
   const values: (string | number)[] = [];
-  const words = search.match(/[\p{L}\p{N}]+/gu) ?? [];
-  if (words.length > 0) values.push(words.map((word) => `"${word}"*`).join(' '));
+  const words = textQuery(search);
+  if (words !== '') values.push(words);
   const add = (part: string, value: string | number | null) => {
     if (value === null) return;
     parts.push(part);
@@ -205,7 +224,7 @@ function conditionsOf({ search, terminals, positions, kind, facts }: LibraryQues
   ][])
     add(FACTS[name], typeof value === 'boolean' ? Number(value) : (value ?? null));
   const hits =
-    words.length > 0
+    words !== ''
       ? 'WITH hit AS MATERIALIZED (SELECT rowid AS row FROM library_text WHERE library_text MATCH ?)'
       : '';
   return { hits, where: parts.join(' AND '), values };

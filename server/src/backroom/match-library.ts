@@ -41,12 +41,13 @@ export async function matchLibrary(
   heard: MatchHeard,
 ): Promise<MatchAnswer> {
   const stop = new Int32Array(flag);
-  const search = new Search(question, shelf.countEntries());
-  const { terminals, pattern } = question;
-  search.add(shelf.tooSmall(terminals.length, pattern.length, TOLD).map((entry) => search.look(entry)));
+  const { terminals, pattern, words } = question;
+  const sought = { terminals: terminals.length, positions: pattern.length, words };
+  const search = new Search(question, shelf.countEntries(words));
+  search.add(shelf.tooSmall(sought, TOLD).map((entry) => search.look(entry)));
   let [after, told] = [0, performance.now()];
   while (Atomics.load(stop, 0) === 0) {
-    const stretch = library.stretch(shelf, terminals.length, pattern.length, after, STRETCH);
+    const stretch = library.stretch(shelf, sought, after, STRETCH);
     const first = search.isEmpty;
     for (const { row, entry, pattern: nets, part } of stretch) {
       after = row;

@@ -1,7 +1,7 @@
 import { compilePart, type CompiledPart, type ReadyPart } from '@which-way/core/match';
 import { patternOfKnown, type Pattern } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
-import type { KeptEntry, LibraryShelf } from './library-shelf.js';
+import type { KeptEntry, LibraryShelf, Sought } from './library-shelf.js';
 
 /** An entry made ready to be compared. */
 export interface ReadyEntry {
@@ -25,14 +25,8 @@ export class ReadyLibrary {
   readonly #makings = new Map<string, string>();
 
   /** Entries that are large enough, a stretch at a time, from a row on. */
-  stretch(
-    shelf: LibraryShelf,
-    terminals: number,
-    positions: number,
-    after: number,
-    most: number,
-  ): ReadyEntry[] {
-    const rows = shelf.rowsLargeEnough(terminals, positions, after, most);
+  stretch(shelf: LibraryShelf, sought: Sought, after: number, most: number): ReadyEntry[] {
+    const rows = shelf.rowsLargeEnough(sought, after, most);
     const missing = rows.filter((row) => !this.#whole.has(row));
     const fetched = new Map(shelf.entriesAt(missing).map((kept) => [kept.row, this.#madeReady(kept)]));
     return rows.flatMap((row) => this.#whole.get(row) ?? fetched.get(row) ?? []);

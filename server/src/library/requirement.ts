@@ -13,8 +13,8 @@ export function requirementTrouble(body: unknown): ApiError | null {
   const wrong = (path: string, hint: string): ApiError =>
     told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null)
-    return wrong('', 'Send { pattern, terminals, known, free, never, rules, subject }.');
-  const { pattern, terminals, known, free, never, rules, subject, ...others } = body as Record<
+    return wrong('', 'Send { pattern, terminals, known, free, never, rules, words, subject }.');
+  const { pattern, terminals, known, free, never, rules, words, subject, ...others } = body as Record<
     string,
     unknown
   >;
@@ -46,6 +46,8 @@ export function requirementTrouble(body: unknown): ApiError | null {
     );
   if (!pairsFit) return wrong('never', 'Pairs of places that are needed, such as [[0, 3]]; [] for none.');
   if (!isRules(rules)) return wrong('rules', '{ jumpers: 0 to 4, gaps, spares, returns: true or false }.');
+  if (typeof words !== 'string' || words.length > 120)
+    return wrong('words', 'Beginnings of words, at most 120 characters; empty for all entries.');
   return isSubject(subject, rows.length)
     ? null
     : wrong(

@@ -39,6 +39,7 @@ function questionOf({ requirement, positions }: Behaviour): MatchQuestion {
   const { pattern, terminals, known } = requirement;
   return {
     ...{ pattern, terminals, known: known && [...known], free: null, never: [] },
+    words: '',
     rules: { jumpers: 0, gaps: false, spares: true, returns: false },
     subject: {
       positions: positions.map(() => ({ rests: null, returnsTo: null })),

@@ -6,7 +6,7 @@ import {
   type NoRequirement,
   type RequirementSource,
 } from '@which-way/core/match';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -32,7 +32,12 @@ function useMatches() {
   const refine = (change: Partial<Refinement>) =>
     session.emit({ kind: 'requirement-refined', refinement: { ...refinement, ...change } });
   const asked = useMemo(() => askedOf(map, source, refinement), [map, source, refinement]);
-  const question = useMemo(() => questionOf(map, asked, refinement), [map, asked, refinement]);
+  const [words, setWords] = useState('');
+  const sought = useDeferredValue(words);
+  const question = useMemo(
+    () => questionOf(map, asked, refinement, sought),
+    [map, asked, refinement, sought],
+  );
   const [search] = useState(() => new MatchSearch());
   const matches = useStore(search.store);
   useEffect(() => {
@@ -40,12 +45,13 @@ function useMatches() {
   }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
   const again = () => question && search.start(question);
-  return { map, proposed, refinement, source, refine, asked, search, matches, again };
+  return { map, proposed, refinement, source, refine, asked, search, matches, again, words, setWords };
 }
 
 /** What can take its place: wiring first, and all else that is known of it. */
 export function MatchPage() {
-  const { map, proposed, refinement, source, refine, asked, search, matches, again } = useMatches();
+  const { map, proposed, refinement, source, refine, asked, search, matches, again, words, setWords } =
+    useMatches();
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   const choice = <SourceChoice {...{ source, proposed, refinement }} onRefine={refine} />;
@@ -81,7 +87,18 @@ export function MatchPage() {
         <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
         <Refinements map={map} refinement={refinement} onRefine={refine} />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
-        <Troubles matches={matches} onAgain={again} />
+        <label className="mt-2 block">
+          Only those that are called
+          <input
+            type="search"
+            value={words}
+            maxLength={120}
+            placeholder="Name, maker, number, marking, family"
+            onChange={({ target }) => setWords(target.value)}
+            className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
+          />
+        </label>
+        <Troubles {...{ matches, words }} onAgain={again} />
         <FoundLine matches={matches} onStop={() => search.stop()} />
         <CandidateList
           {...{ candidates, settings, loosened }}
@@ -108,7 +125,7 @@ export function MatchPage() {
   );
 }
 
-function Troubles({ matches, onAgain }: { matches: SearchState; onAgain: () => void }) {
+function Troubles({ matches, words, onAgain }: { matches: SearchState; words: string; onAgain: () => void }) {
   const { trouble, done, all } = matches;
   return (
     <>
@@ -122,7 +139,7 @@ function Troubles({ matches, onAgain }: { matches: SearchState; onAgain: () => v
           </Notice>
         </div>
       )}
-      {done && all === 0 && (
+      {done && all === 0 && words === '' && (
         <div className="mt-3">
           <Notice look="plain" title="The library is empty.">
             Take in a catalogue or a file with known switches at <Link to="/library">Library</Link>.

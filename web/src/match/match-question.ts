@@ -48,6 +48,7 @@ export function questionOf(
   map: SwitchMap,
   { found, subject }: Asked,
   refinement: Refinement,
+  words: string,
 ): MatchQuestion | null {
   if (found.kind === 'none') return null;
   const { pattern, terminals, known, free } = found.requirement;
@@ -56,6 +57,7 @@ export function questionOf(
     ...{ pattern, terminals, known: known && [...known], free: free ? [...free] : null },
     never: neverPairs(map, found, refinement),
     rules: { jumpers, gaps, spares, returns },
+    words,
     subject,
   };
 }

@@ -40,7 +40,7 @@ export class MatchSearch {
   #asked = '';
   #leave: AbortController | null = null;
   /** Names of those that might do, by the last whole answer. */
-  #before: MatchAnswer['named'] | null = null;
+  #before: { words: string; named: MatchAnswer['named'] } | null = null;
 
   /** Begins anew, unless the very same was asked before. What was found last stays in sight until something is found. */
   start(question: MatchQuestion): void {
@@ -70,8 +70,11 @@ export class MatchSearch {
       const found = await api.match(question, leave.signal, hear);
       if (this.#leave !== leave) return;
       hear(found);
-      this.store.setState({ running: false, done: true, change: changeOf(this.#before, found.named) });
-      this.#before = found.named;
+      const { words } = question;
+      // With other words it is another list: nothing comes or goes by what is asked.
+      const before = this.#before?.words === words ? this.#before.named : null;
+      this.store.setState({ running: false, done: true, change: changeOf(before, found.named) });
+      this.#before = { words, named: found.named };
     } catch (error) {
       if (this.#leave !== leave) return;
       this.#asked = '';

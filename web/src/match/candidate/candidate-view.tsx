@@ -64,7 +64,7 @@ function Heading({ candidate: { known } }: { candidate: MatchedEntry }) {
 const SOURCE_WORDS: Record<RequirementSource, string> = {
   'should-be': 'as it should be',
   'as-mapped': 'as mapped',
-  another: 'as another does',
+  another: 'like another',
 };
 
 /** One that may do. */
@@ -120,7 +120,7 @@ function Fitting({
         )}
       </div>
       <p className="mt-2 text-large">
-        {resultWords(result, loosened)}, {like === null ? SOURCE_WORDS[source] : `as ${like} does`}.
+        {resultWords(result, loosened)}, {like === null ? SOURCE_WORDS[source] : `like ${like}`}.
       </p>
       {accepted.open > 0 && (
         <p className="text-brick">

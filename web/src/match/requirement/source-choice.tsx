@@ -26,7 +26,7 @@ export function SourceChoice({ source, proposed, refinement, onRefine }: SourceC
         options={[
           { value: 'should-be', text: 'as it should be' },
           { value: 'as-mapped', text: 'as mapped' },
-          { value: 'another', text: 'as another does' },
+          { value: 'another', text: 'like another' },
         ]}
         onChoose={(chosen) => onRefine({ source: chosen })}
       />
