@@ -123,6 +123,7 @@ export const ADAPTING_WORDS: Record<Adapting, string> = {
   'sleeve-the-shaft': 'a sleeve on the shaft',
   'cut-the-shaft': 'cut the shaft',
   'new-wire-ends': 'new wire ends',
+  'room-behind': 'measure the room behind',
 };
 
 /** What is asked of a seller about something that must fit. */

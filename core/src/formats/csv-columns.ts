@@ -44,6 +44,7 @@ export const CSV_COLUMNS = [
   'in-stock',
   'source',
   'source-date',
+  'photos',
 ] as const;
 export type CsvColumn = (typeof CSV_COLUMNS)[number];
 

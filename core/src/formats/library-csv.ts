@@ -4,6 +4,7 @@ import {
   type EntryId,
   type KnownSwitch,
   type PartFacts,
+  type PhotoId,
 } from '../switch/index.js';
 import { CellReader, type CsvTrouble } from './csv-cells.js';
 import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from './csv-columns.js';
@@ -67,6 +68,7 @@ export const FACT_COLUMNS = CSV_COLUMNS.filter(
       'volts',
       'supply',
       'key-out',
+      'photos',
     ].includes(column) &&
     !column.endsWith('-amps') &&
     !column.startsWith('minimum-'),
@@ -119,6 +121,7 @@ function factsOf(read: CellReader): PartFacts {
     inStock: read.yesNo('in-stock'),
     source: read.text('source'),
     sourceDate: read.text('source-date'),
+    photos: read.text('photos')?.split(/\s+/) as PhotoId[] | undefined,
   });
 }
 
@@ -183,6 +186,7 @@ export function rowOfEntry(entry: KnownSwitch): string[] {
     ...ratingCells(facts.ratings ?? []),
     'minimum-volts': facts.minimum?.volts,
     'minimum-milliamps': facts.minimum?.milliamps,
+    photos: facts.photos?.join(' '),
     'key-out': facts.keyOut && (facts.keyOut.map((place) => place + 1).join(' ') || 'none'),
   };
   return CSV_COLUMNS.map((column) => {

@@ -3,6 +3,7 @@ import {
   amount,
   count,
   flag,
+  id,
   list,
   MARKING_LETTERS,
   MECHANICS_LETTERS,
@@ -14,6 +15,7 @@ import {
   TITLE_LETTERS,
   type TypeOf,
 } from '../schema/index.js';
+import type { PhotoId } from './id.js';
 
 /** What a rated current is for. */
 export const RATED_FOR = ['resistive', 'motor', 'lamp', 'peak', 'inductive'] as const;
@@ -68,5 +70,9 @@ export const partFactsSchema = object({
   inStock: optional(flag),
   source: optional(text(TITLE_LETTERS, 1)),
   sourceDate: optional(text(40, 4)),
+  photos: says(
+    'Pictures of it, by their ids.',
+    optional(list(id<PhotoId>(), { minItems: 1, maxItems: 12, uniqueItems: true })),
+  ),
 });
 export type PartFacts = TypeOf<typeof partFactsSchema>;

@@ -3,6 +3,7 @@ import { factLines } from '@which-way/words/part-facts';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, toldOf } from '../api/client.js';
+import { photoUrl, thumbUrl } from '../photos/photo-url.js';
 
 /** What a line of the list shows. */
 export interface ListedEntry {
@@ -64,6 +65,17 @@ function Entry({ id }: { id: string }) {
         ))}
         {lines.length === 0 && <p className="text-quiet">Nothing is stated besides the wiring.</p>}
       </dl>
+      {data.facts?.photos && (
+        <ul className="flex flex-wrap gap-2 sm:col-span-2" aria-label={`Pictures of ${data.name}`}>
+          {data.facts.photos.map((photo) => (
+            <li key={photo}>
+              <a href={photoUrl(photo)} target="_blank" rel="noreferrer">
+                <img src={thumbUrl(photo)} alt={`A picture of ${data.name}`} className="h-24 rounded-part" />
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
       {data.note && <p className="sm:col-span-2">{data.note}</p>}
     </div>
   );

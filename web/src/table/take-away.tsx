@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
+import { photosOf } from '@which-way/core/log';
 import type { EntryId } from '@which-way/core/switch';
 import { asKnownSwitch, settledCount } from '@which-way/core/table';
 import { api, toldOf } from '../api/client.js';
@@ -109,13 +110,19 @@ export function TakeAway() {
   );
 }
 
+/** Pictures that an entry keeps. */
+const MOST_PHOTOS = 12;
+
 /** The switch as an entry of the library, with how far it was mapped; again, it takes the place of the one before. */
 async function intoLibrary(map: SwitchMap, job: Job): Promise<void> {
   try {
     const { settled, all } = settledCount(map);
     const known = asKnownSwitch(map, job.id as string as EntryId, job.title);
     const coverage = `Mapped as job ${job.number}: ${map.complete ? 'complete' : 'NOT COMPLETE'}, ${settled} of ${all} pairs settled.`;
-    await api.keepEntry({ ...known, note: coverage });
+    const photos = photosOf(map.log)
+      .slice(-MOST_PHOTOS)
+      .map(({ id }) => id);
+    await api.keepEntry({ ...known, note: coverage, ...(photos.length > 0 && { facts: { photos } }) });
     toast.success(`“${job.title}” is in the library. ${coverage}`);
   } catch (error) {
     const { message, hint } = error instanceof RangeError ? ONE_HANDLE : toldOf(error);

@@ -3,7 +3,7 @@ import type { PartFacts } from '../../switch/index.js';
 import { protects } from '../differ/protection.js';
 import { lengthsIn } from './length.js';
 
-/** How a part can be made to fit. */
+/** How a part can be made to fit, or what has to be measured for it. */
 export type Adapting =
   | 'slot-the-holes'
   | 'reduce-the-hole'
@@ -11,7 +11,8 @@ export type Adapting =
   | 'another-knob'
   | 'sleeve-the-shaft'
   | 'cut-the-shaft'
-  | 'new-wire-ends';
+  | 'new-wire-ends'
+  | 'room-behind';
 
 /** What comes out for one thing that must fit. `unknown`: one side is not known, or words alone cannot be compared. */
 export interface MechanicsAnswer {
@@ -108,7 +109,7 @@ function byLength(field: keyof typeof MILLIMETRES, more: number): Verdict {
       return more > 0 ? adapted('cut-the-shaft') : not;
     case 'depth':
       // The room behind may be more than the old one took: only less depth is known to fit.
-      return more < 0 ? fits : unknown;
+      return more < 0 ? fits : { kind: 'unknown', how: 'room-behind' };
   }
 }
 

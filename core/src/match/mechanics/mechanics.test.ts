@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest';
+import type { MechanicsFact, MechanicsField } from '../../log/index.js';
+import type { PartFacts } from '../../switch/index.js';
+import { lengthsIn } from './length.js';
+import { mechanicsAnswers } from './mechanics.js';
+
+describe('lengths as they are written', () => {
+  it.each([
+    ['12 mm', [12]],
+    ['12,5', [12.5]],
+    ['3/8 in', [9.525]],
+    ['1 1/2"', [38.1]],
+    ['22 x 30 mm', [22, 30]],
+    ['one nut', []],
+  ])('%s', (text, lengths) => {
+    const found = lengthsIn(text);
+    expect(found).toHaveLength(lengths.length);
+    found.forEach((one, at) => expect(one).toBeCloseTo(lengths[at] as number, 6));
+  });
+});
+
+describe('whether a part fits', () => {
+  const answer = (
+    field: MechanicsField,
+    value: string,
+    part: PartFacts,
+    how: MechanicsFact['how'] = 'measured',
+  ) => mechanicsAnswers(new Map([[field, { field, value, how }]]), part).find((one) => one.field === field);
+
+  it.each<[MechanicsField, string, PartFacts, string, string | null]>([
+    ['bushing', '12 mm', { bushing: 12 }, 'fits', null],
+    ['bushing', '12 mm', { bushing: 10 }, 'can-be-adapted', 'reduce-the-hole'],
+    ['bushing', '12 mm', { bushing: 15 }, 'can-be-adapted', 'open-the-hole'],
+    ['bushing', '12 mm', { bushing: 19 }, 'does-not', null],
+    ['bolt-spacing', '30', { boltSpacing: 31.5 }, 'can-be-adapted', 'slot-the-holes'],
+    ['bolt-spacing', '30', { boltSpacing: 38 }, 'does-not', null],
+    ['shaft-length', '1 in', { shaftLength: 40 }, 'can-be-adapted', 'cut-the-shaft'],
+    ['shaft-length', '1 in', { shaftLength: 20 }, 'does-not', null],
+    ['shaft-diameter', '1/4 in', { shaftDiameter: 6.35 }, 'fits', null],
+    ['shaft-diameter', '1/4 in', { shaftDiameter: 6 }, 'can-be-adapted', 'sleeve-the-shaft'],
+    ['depth', '28', { depth: 25 }, 'fits', null],
+    ['depth', '28', { depth: 40 }, 'unknown', 'room-behind'],
+    ['cut-out', '22 x 30', { cutOut: '22x30 mm' }, 'fits', null],
+    ['cut-out', '22 x 30', { cutOut: '24 x 30' }, 'can-be-adapted', 'open-the-hole'],
+    ['cut-out', '22 x 30', { cutOut: '40 x 60' }, 'does-not', null],
+    ['environment', 'IP54', { protection: 'IP65' }, 'fits', null],
+    ['environment', 'IP54, wet', { protection: 'IP40' }, 'does-not', null],
+    ['environment', 'sawdust', { protection: 'IP65' }, 'unknown', null],
+    ['terminations', 'solder lugs', { terminations: 'tabs 6.3' }, 'can-be-adapted', 'new-wire-ends'],
+    // Two wordings may mean the same: words are not judged.
+    ['mounting', 'one nut', { mounting: 'bushing nut' }, 'unknown', null],
+    ['mounting', 'One nut.', { mounting: 'one nut' }, 'fits', null],
+  ])('%s: %s against %o %s', (field, value, part, kind, how) =>
+    expect(answer(field, value, part)).toMatchObject({ kind, how }),
+  );
+
+  it('is not known where one side is not, and never a pass', () => {
+    expect(answer('bushing', '12', {})).toMatchObject({ kind: 'unknown', fresh: '' });
+    expect(answer('bushing', '12', { bushing: 12 }, 'unknown')).toMatchObject({ kind: 'unknown', old: '' });
+    expect(mechanicsAnswers(new Map(), {}).map(({ kind }) => kind)).not.toContain('fits');
+  });
+});
