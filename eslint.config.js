@@ -20,6 +20,7 @@ const FLOORS = [
   'probing',
   'table',
   'verify',
+  'circuit',
   'match',
   'route',
   'simulated',

@@ -44,6 +44,8 @@ const WORDS: Record<Deed['kind'], string> = {
   'terminal-looked': 'what a terminal looks like',
   'insulation-tested': 'a test of the insulation',
   'offer-noted': 'what somebody offers',
+  'wire-ended': 'where a wire ends',
+  'load-tied': 'where an end of a load goes',
   'mechanics-noted': 'what was seen of the mechanics',
   'verdict-signed': 'the signature of the verdict',
   'worked-on': 'that it was worked on',

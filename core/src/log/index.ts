@@ -9,6 +9,8 @@ export {
   type Order,
 } from './kinds/map/approach.js';
 export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
+export { loadTiesOf, wireEndsOf } from './machine-wiring.js';
+export { LOAD_ENDS, type LoadEnd, type LoadTie, type WireEnd } from './kinds/tag/wire-end.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';
@@ -21,10 +23,12 @@ export type { InPlaceTrial } from './kinds/before/in-place.js';
 export {
   ampsOf,
   LOAD_KINDS,
+  LOAD_MAKES,
   loadSchema,
   POTENTIALS,
   type Load,
   type LoadKind,
+  type LoadMake,
   type Potential,
   type Supply,
 } from './kinds/tag/supply-and-load.js';

@@ -34,7 +34,8 @@ export function sinceWork<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<K
   return now.map(({ what }) => what);
 }
 
-function deedsOf<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[] {
+/** What the live events of a kind say, in their order. */
+export function deedsOf<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[] {
   return liveEvents(log, kind).map(({ what }) => what);
 }
 

@@ -29,6 +29,7 @@ import { pathLaid, pathLooked, pathTested } from './before/supply-path.js';
 import { insulationTested, mechanicsNoted, verdictSigned } from './judge/verdict.js';
 import { restored, withdrawn } from './undo.js';
 import { partDeclared, wireTagged } from './tag/wire.js';
+import { loadTied, wireEnded } from './tag/wire-end.js';
 import { contactRepeated } from './judge/repeat.js';
 import { passingProbed } from './judge/between.js';
 import { offerNoted } from './judge/offer.js';
@@ -100,4 +101,6 @@ export const KINDS = {
   'put-beside': putBeside,
   'requirement-refined': requirementRefined,
   'offer-noted': offerNoted,
+  'wire-ended': wireEnded,
+  'load-tied': loadTied,
 } as const;

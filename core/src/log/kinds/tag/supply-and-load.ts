@@ -34,6 +34,21 @@ export type Supply = TypeOf<typeof supplySchema>;
 export const LOAD_KINDS = ['resistive', 'motor', 'lamp', 'electronics', 'signal'] as const;
 export type LoadKind = (typeof LOAD_KINDS)[number];
 
+/**
+ * How a load is made, where that decides what it does: two ends, or the windings of a motor. `universal`: a series motor, on either
+ * current; `capacitor`: its two windings alike, a capacitor between A and B; `run-start`: a start winding of its own; `reversible`: main
+ * and start winding brought out apart; `three-phase`: six ends.
+ */
+export const LOAD_MAKES = [
+  'permanent-magnet',
+  'universal',
+  'capacitor',
+  'run-start',
+  'reversible',
+  'three-phase',
+] as const;
+export type LoadMake = (typeof LOAD_MAKES)[number];
+
 export const loadSchema = object({
   id: id<LoadId>(),
   name: text(LINK_NAME_LETTERS, 1),
@@ -42,6 +57,7 @@ export const loadSchema = object({
   watts: orNull(above(0, 1e6)),
   volts: orNull(above(0, 1e6)),
   current: oneOf(CURRENTS),
+  make: says('How a motor is made; absent: it is not said.', optional(oneOf(LOAD_MAKES))),
   startAmps: says('What it takes in its first moment: locked rotor, inrush.', optional(above(0, 1e5))),
   timeConstant: says('Milliseconds (L/R) of a coil on DC.', optional(above(0, 1e5))),
   removed: flag,

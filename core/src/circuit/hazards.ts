@@ -1,0 +1,98 @@
+import { join } from '../partition/index.js';
+import type { LoadId, SettingId, SupplyId } from '../switch/index.js';
+import { standsOf, type ContactsAt } from './contacts.js';
+import { wiredTerminals, type InSetting } from './in-machine.js';
+import type { Machine } from './machine.js';
+import { powered } from './power.js';
+
+/** Whether a handle was seen to join neighbouring settings in passing; null: nobody has looked. */
+export type MakesBefore = boolean | null;
+
+/** Something that can hurt, with what makes it. */
+export type Hazard =
+  | { kind: 'short'; setting: SettingId; supplies: SupplyId[]; certain: boolean }
+  /** Everything is off, and a load is live all the same: only its return is broken. */
+  | { kind: 'live-at-off'; setting: SettingId; loads: LoadId[] }
+  /** While the handle passes: seen, or not known whether the old contact opens first. */
+  | { kind: 'short-in-passing'; from: SettingId; to: SettingId; supplies: SupplyId[]; certain: boolean }
+  /** From one direction to the other with no stop between: a running motor may not turn about. */
+  | { kind: 'reversed-at-once'; from: SettingId; to: SettingId; load: LoadId }
+  /** A start winding stays fed in a setting that the handle rests in. */
+  | { kind: 'start-stays'; setting: SettingId; load: LoadId };
+
+/** A setting with its contacts, in handle order. */
+export interface Standing {
+  contacts: ContactsAt;
+  result: InSetting;
+  /** The handle springs back from there. */
+  springs: boolean;
+}
+
+/** Every hazard of the machine, those in a setting before those in passing. */
+export function hazardsOf(
+  machine: Machine,
+  standings: readonly Standing[],
+  makesBefore: MakesBefore,
+): Hazard[] {
+  return [
+    ...standings.flatMap(({ result }) => inStanding(result)),
+    ...standings.flatMap((one) => startStays(machine, one)),
+    ...standings.slice(1).flatMap((to, at) => inPassing(machine, standings[at] as Standing, to, makesBefore)),
+  ];
+}
+
+function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): Hazard[] {
+  const states = [...loads];
+  const idle = states.every(([, { does }]) => does === 'off' || does === 'floating');
+  const live = states.filter(([, { does }]) => does === 'floating').map(([id]) => id);
+  return [
+    ...shorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: true })),
+    ...maybeShorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: false })),
+    ...(idle && live.length > 0 ? [{ kind: 'live-at-off' as const, setting, loads: live }] : []),
+  ];
+}
+
+function startStays({ loads, endNode }: Machine, { result, springs }: Standing): Hazard[] {
+  if (springs) return [];
+  return loads.flatMap(({ id, make }): Hazard[] => {
+    if (make !== 'run-start') return [];
+    const { nets, live } = result.known;
+    const net = (end: string) => nets[endNode.get(`${id} ${end}`) as number] as number;
+    const fed = live.has(net('S')) !== live.has(net('C')) && result.loads.get(id)?.does !== 'not-known';
+    return fed ? [{ kind: 'start-stays', setting: result.setting, load: id }] : [];
+  });
+}
+
+/** What joins for a moment where the next contact makes before the last one breaks: both settings' nets together. */
+function inPassing(machine: Machine, from: Standing, to: Standing, makesBefore: MakesBefore): Hazard[] {
+  const ends = { from: from.result.setting, to: to.result.setting };
+  const turned = machine.loads.flatMap(({ id }): Hazard[] => {
+    const does = [from, to].map(({ result }) => result.loads.get(id)?.does);
+    const both = does.includes('reversed') && (does.includes('full') || does.includes('part'));
+    return both ? [{ kind: 'reversed-at-once', ...ends, load: id }] : [];
+  });
+  if (makesBefore === false) return turned;
+  const wired = wiredTerminals(machine);
+  const [one] = standsOf(from.contacts, wired) ?? [];
+  const [other] = standsOf(to.contacts, wired) ?? [];
+  if (!one || !other) return turned;
+  const union = join(one, other);
+  const { shorts } = powered(
+    machine,
+    union.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]])),
+  );
+  const here = new Set(
+    [from, to].flatMap(({ result }) => result.shorts.map((short) => short.toSorted().join())),
+  );
+  return [
+    ...turned,
+    ...shorts
+      .filter((short) => !here.has(short.toSorted().join()))
+      .map((supplies): Hazard => ({
+        kind: 'short-in-passing',
+        ...ends,
+        supplies,
+        certain: makesBefore === true,
+      })),
+  ];
+}

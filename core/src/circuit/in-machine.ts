@@ -1,0 +1,65 @@
+import type { LoadId, SettingId, SupplyId } from '../switch/index.js';
+import { standsOf, type ContactsAt, type Stand } from './contacts.js';
+import { NOT_KNOWN, type LoadState } from './load-state.js';
+import type { Machine } from './machine.js';
+import { powered, type MachineFault, type Powered } from './power.js';
+
+/** What the machine does in one setting of the switch. */
+export interface InSetting {
+  setting: SettingId;
+  /** What each load does; `not-known` wherever two ways in which the contacts may stand differ. */
+  loads: ReadonlyMap<LoadId, LoadState>;
+  /** Potentials that meet for certain, and those that may. */
+  shorts: SupplyId[][];
+  maybeShorts: SupplyId[][];
+  /** Watts of all loads; null where that of one is not known. */
+  watts: number | null;
+  /** One way in which the contacts stand, to be drawn: the joins that are known. */
+  known: Powered;
+}
+
+/** Joins of a stand, as pairs. */
+const joinsOf = (stand: Stand): [number, number][] =>
+  stand.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]]));
+
+/** Terminals of the machine that a wire or its open end touches: only their contacts matter. */
+export const wiredTerminals = ({ leads, open, terminals }: Machine): number[] => [
+  ...new Set([...leads.flatMap(({ a, b }) => [a, b]).filter((node) => node < terminals.length), ...open]),
+];
+
+const sameState = (one: LoadState, other: LoadState): boolean =>
+  one.does === other.does && Math.abs((one.share ?? 0) - (other.share ?? 0)) < 1e-6;
+
+/** What the machine does with contacts of which some may not be known. */
+export function inSetting(
+  machine: Machine,
+  setting: SettingId,
+  contacts: ContactsAt,
+  fault: MachineFault = {},
+): InSetting {
+  const stands = standsOf(contacts, wiredTerminals(machine));
+  const known = powered(machine, joinsOf(contacts.nets), fault);
+  const all = stands?.map((stand) => powered(machine, joinsOf(stand), fault)) ?? [];
+  const loads = new Map(
+    machine.loads.map(({ id }): [LoadId, LoadState] => {
+      const [first, ...others] = all.map((one) => one.loads.get(id) ?? NOT_KNOWN);
+      return [id, first && others.every((one) => sameState(one, first)) ? first : NOT_KNOWN];
+    }),
+  );
+  const key = (short: readonly SupplyId[]) => short.toSorted().join();
+  const every = new Map(all.flatMap(({ shorts }) => shorts.map((short) => [key(short), short] as const)));
+  const certain = [...every].filter(([name]) =>
+    all.every(({ shorts }) => shorts.some((one) => key(one) === name)),
+  );
+  const watts = [...loads.values()].reduce<number | null>(
+    (sum, one) => (sum === null || one.watts === null ? null : sum + one.watts),
+    0,
+  );
+  return {
+    ...{ setting, loads, watts, known },
+    shorts: certain.map(([, short]) => short),
+    maybeShorts: [...every]
+      .filter(([name]) => !certain.some(([sure]) => sure === name))
+      .map(([, short]) => short),
+  };
+}

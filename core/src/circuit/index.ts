@@ -1,0 +1,6 @@
+export { endKey, endsOf, machineOf, siemensOf, windingsOf, type Lead, type Machine } from './machine.js';
+export { contactsAsMapped, contactsAsTable, contactsOfNets, standsOf, type ContactsAt } from './contacts.js';
+export { LOAD_DOES, NOT_KNOWN, type LoadDoes, type LoadState } from './load-state.js';
+export { powered, type MachineFault, type Powered } from './power.js';
+export { inSetting, wiredTerminals, type InSetting } from './in-machine.js';
+export { hazardsOf, type Hazard, type MakesBefore, type Standing } from './hazards.js';

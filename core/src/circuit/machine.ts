@@ -1,0 +1,137 @@
+import type { SwitchMap } from '../continuity/index.js';
+import {
+  ampsOf,
+  loadsOf,
+  loadTiesOf,
+  suppliesOf,
+  wireEndsOf,
+  wiresOf,
+  type Load,
+  type LoadEnd,
+  type LoadMake,
+  type Supply,
+  type WireEnd,
+} from '../log/index.js';
+import type { LoadId, TerminalId, WireId } from '../switch/index.js';
+
+/** The ends of a load, by how it is made. */
+export function endsOf({ kind, make }: Pick<Load, 'kind' | 'make'>): readonly LoadEnd[] {
+  return kind === 'motor' && make ? ENDS[make] : ['1', '2'];
+}
+
+const ENDS: Record<LoadMake, readonly LoadEnd[]> = {
+  'permanent-magnet': ['+', '-'],
+  universal: ['1', '2'],
+  capacitor: ['C', 'A', 'B'],
+  'run-start': ['C', 'R', 'S'],
+  reversible: ['M1', 'M2', 'S1', 'S2'],
+  'three-phase': ['U1', 'V1', 'W1', 'U2', 'V2', 'W2'],
+};
+
+/** The windings of a load: between which of its ends something conducts. */
+export function windingsOf({
+  kind,
+  make,
+}: Pick<Load, 'kind' | 'make'>): readonly (readonly [LoadEnd, LoadEnd])[] {
+  const windings = {
+    'permanent-magnet': [['+', '-']],
+    universal: [['1', '2']],
+    capacitor: [['A', 'C'], ['B', 'C']], // prettier-ignore
+    'run-start': [['R', 'C'], ['S', 'C']], // prettier-ignore
+    reversible: [['M1', 'M2'], ['S1', 'S2']], // prettier-ignore
+    'three-phase': [['U1', 'U2'], ['V1', 'V2'], ['W1', 'W2']], // prettier-ignore
+  } as const;
+  return kind === 'motor' && make ? windings[make] : [['1', '2']];
+}
+
+/** A lead between two nodes: a wire of the job, or an end of a load that goes straight on. */
+export interface Lead {
+  /** null: not a wire of this switch. */
+  wire: WireId | null;
+  a: number;
+  b: number;
+}
+
+/**
+ * What stands around a switch: nodes are its terminals first, by place, then the supplies, then the ends of the loads.
+ */
+export interface Machine {
+  terminals: readonly TerminalId[];
+  supplies: readonly Supply[];
+  loads: readonly Load[];
+  nodes: number;
+  leads: readonly Lead[];
+  /** Terminals with a wire whose end nobody has said, by place. */
+  open: ReadonlySet<number>;
+  /** Loads of which an end is not said: what they do is not known. */
+  halfSaid: ReadonlySet<LoadId>;
+  supplyNode: ReadonlyMap<string, number>;
+  /** By 'load end'. */
+  endNode: ReadonlyMap<string, number>;
+}
+
+export const endKey = (load: LoadId, end: LoadEnd): string => `${load} ${end}`;
+
+/** The machine of a job, as far as its wires have ends; null while no load has a wire. */
+export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log'>): Machine | null {
+  const terminals = structure.terminals.map(({ id }) => id);
+  const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
+  const place = new Map(terminals.map((id, at) => [id, at]));
+  let nodes = terminals.length;
+  const supplyNode = new Map(supplies.map(({ id }) => [id as string, nodes++]));
+  const endNode = new Map(
+    loads.flatMap((load) => endsOf(load).map((end): [string, number] => [endKey(load.id, end), nodes++])),
+  );
+  const nodeOf = (end: WireEnd): number | undefined =>
+    end.at === 'supply'
+      ? supplyNode.get(end.supply)
+      : end.at === 'load'
+        ? endNode.get(endKey(end.load, end.end))
+        : undefined;
+  const ends = wireEndsOf(log);
+  const leads: Lead[] = [];
+  const open = new Set<number>();
+  for (const { id, terminal } of wiresOf(log)) {
+    const at = terminal === null ? undefined : place.get(terminal);
+    if (at === undefined) continue;
+    const said = ends.get(id);
+    // An end whose load or supply was taken away is not known any more.
+    if (!said || said.some((end) => end.at !== 'nowhere' && nodeOf(end) === undefined)) open.add(at);
+    for (const end of said ?? []) {
+      const node = nodeOf(end);
+      if (node !== undefined) leads.push({ wire: id, a: at, b: node });
+    }
+  }
+  for (const { load, end, to } of loadTiesOf(log)) {
+    const [a, b] = [endNode.get(endKey(load, end)), nodeOf(to)];
+    if (a !== undefined && b !== undefined && a !== b) leads.push({ wire: null, a, b });
+  }
+  if (!leads.some(({ b, wire }) => wire !== null && b >= terminals.length + supplies.length)) return null;
+  const touched = new Set(leads.flatMap(({ a, b }) => [a, b]));
+  const nowhere = new Set(
+    loadTiesOf(log)
+      .filter(({ to }) => to.at === 'nowhere')
+      .map(({ load, end }) => endKey(load, end)),
+  );
+  const halfSaid = new Set(
+    loads
+      .filter((load) =>
+        endsOf(load).some((end) => {
+          const key = endKey(load.id, end);
+          return !touched.has(endNode.get(key) as number) && !nowhere.has(key);
+        }),
+      )
+      .map(({ id }) => id),
+  );
+  return { terminals, supplies, loads, nodes, leads, open, halfSaid, supplyNode, endNode };
+}
+
+/** What a load takes at its rated voltage, in siemens for each of its windings; null where it is not said. */
+export function siemensOf(load: Load): number | null {
+  const amps = ampsOf(load);
+  const { volts, watts } = load;
+  const count = load.make === 'three-phase' && load.kind === 'motor' ? 3 : 1;
+  if (volts === null) return null;
+  if (watts !== null) return watts / (count * volts * volts);
+  return amps === null ? null : amps / volts;
+}

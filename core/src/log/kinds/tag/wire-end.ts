@@ -1,0 +1,64 @@
+import { id, list, object, oneOf, orNull, says, tagged, type TypeOf } from '../../../schema/index.js';
+import type { LoadId, SupplyId, WireId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
+
+/** Names of the ends that loads have; which of them a load has is a matter of how it is made. */
+export const LOAD_ENDS = [
+  '1',
+  '2',
+  '+',
+  '-',
+  'C',
+  'A',
+  'B',
+  'R',
+  'S',
+  'M1',
+  'M2',
+  'S1',
+  'S2',
+  'U1',
+  'V1',
+  'W1',
+  'U2',
+  'V2',
+  'W2',
+] as const;
+export type LoadEnd = (typeof LOAD_ENDS)[number];
+
+export const wireEndSchema = tagged('at', {
+  supply: { supply: id<SupplyId>() },
+  load: { load: id<LoadId>(), end: oneOf(LOAD_ENDS) },
+  /** It ends in nothing: capped, or cut off. */
+  nowhere: {},
+});
+/** Where a wire ends, away from the switch. */
+export type WireEnd = TypeOf<typeof wireEndSchema>;
+
+export const wireEnded = defineKind('wire-ended', {
+  says: 'where a wire ends, away from the switch; the newest of each wire counts',
+  fields: {
+    wire: id<WireId>(),
+    ends: says(
+      'Several where it goes on from one to the next; none: not known.',
+      list(wireEndSchema, { maxItems: 12 }),
+    ),
+  },
+  undo: ['tag', 'table'],
+  reading: 'extends',
+});
+
+export const loadTieSchema = object({
+  load: id<LoadId>(),
+  end: oneOf(LOAD_ENDS),
+  to: says('null: nothing is said any more.', orNull(wireEndSchema)),
+});
+/** An end of a load that goes straight on, without the switch. */
+export type LoadTie = TypeOf<typeof loadTieSchema>;
+
+export const loadTied = defineKind('load-tied', {
+  says: 'where an end of a load goes without the switch; the newest of each end counts',
+  fields: { tie: loadTieSchema },
+  undo: ['tag', 'table'],
+  reading: 'extends',
+});
