@@ -30,6 +30,23 @@ const wire = (add, tag, color, terminal, goesTo, more = {}) =>
       ...more,
     },
   });
+/** A wire with the place where it ends; a load's end that goes on without the switch. */
+const ended = (add, tag, color, terminal, ends, more = {}) => {
+  const id = newId();
+  wire(add, tag, color, terminal, '', { id, ...more });
+  if (ends.length > 0) add({ kind: 'wire-ended', wire: id, ends });
+};
+const tied = (add, load, end, to) => add({ kind: 'load-tied', tie: { load, end, to } });
+const supplied = (add, name, kind, volts, current) => {
+  const supply = { id: newId(), name, kind, volts, current, removed: false };
+  add({ kind: 'supply-named', supply });
+  return { at: 'supply', supply: supply.id };
+};
+const fed = (add, name, kind, watts, volts, current) => {
+  const load = { id: newId(), name, kind, amps: null, watts, volts, current, removed: false };
+  add({ kind: 'load-named', load });
+  return (end) => ({ at: 'load', load: load.id, end });
+};
 const structural = (add, ...changes) =>
   changes.forEach((change) => add({ kind: 'restructured', change, basedOn: null }));
 const measured = (add, facts) =>
@@ -140,6 +157,17 @@ export function kilnBefore({ terminals, actuators }, add) {
       dangerous: false,
     },
   });
+  const [live, neutral, one, two, three] = terminals;
+  const [mains, back] = [supplied(add, '', 'L', 230, 'AC'), supplied(add, '', 'N', null, 'AC')];
+  const [first, second] = ['Element 1', 'Element 2'].map((name) =>
+    fed(add, name, 'resistive', 400, 230, 'AC'),
+  );
+  const ends = { termination: 'push-on', size: '1.5 mm2' };
+  ended(add, 1, 'BN', live, [mains], ends);
+  ended(add, 2, 'RD', one, [first('1')], ends);
+  ended(add, 3, 'BU', two, [first('2'), second('1')], ends);
+  ended(add, 4, 'WH', three, [second('2')], ends);
+  ended(add, 5, 'GY', neutral, [back], ends);
   kilnPath(add);
 }
 
@@ -243,16 +271,12 @@ export function launchBefore(change, add) {
   add({ kind: 'symptoms-said', symptoms: ['never-off'] });
   const [bow, feed, stern] = change.terminals;
   const ends = { termination: 'push-on', size: '1 mm2' };
-  wire(add, 1, 'BU', bow, 'lamp at the bow', ends);
-  wire(add, 2, 'RD', feed, 'fuse', ends);
-  wire(add, 3, 'BNWH', stern, 'lamp at the stern', ends);
-  const current = { current: 'DC', removed: false };
-  add({ kind: 'supply-named', supply: { id: newId(), name: 'battery', kind: '+', volts: 12, ...current } });
-  for (const name of ['bow lamp', 'stern lamp'])
-    add({
-      kind: 'load-named',
-      load: { id: newId(), name, kind: 'lamp', amps: 2.1, watts: 25, volts: 12, ...current },
-    });
+  const [battery, minus] = [supplied(add, 'battery', '+', 12, 'DC'), supplied(add, 'minus', '0', null, 'DC')];
+  const lamps = ['bow lamp', 'stern lamp'].map((name) => fed(add, name, 'lamp', 25, 12, 'DC'));
+  ended(add, 1, 'BU', bow, [lamps[0]('1')], ends);
+  ended(add, 2, 'RD', feed, [battery], ends);
+  ended(add, 3, 'BNWH', stern, [lamps[1]('1')], ends);
+  for (const lamp of lamps) tied(add, lamp('2').load, '2', minus);
   measured(add, {
     mounting: ['one nut on a bushing', 'measured'],
     bushing: ['12 mm', 'measured'],

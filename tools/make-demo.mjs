@@ -102,6 +102,12 @@ function probe({ hidden, events, add, acts, ohmsAt, random }) {
 
 const expect = (like) => (map, add) => add({ kind: 'expected', table: lineUp(map.structure, like).table });
 const shifted = (pattern) => [pattern.at(-1), ...pattern.slice(0, -1)];
+const asTyped = (text) => (map, add) => {
+  const read = readExpected(text, map.structure, (at) => map.structure.actuators[0].positions[at].name);
+  if (!read.ok) throw new Error(JSON.stringify(read.trouble));
+  add({ kind: 'expected', table: read.table });
+};
+
 const jobs = [
   mappedJob({
     title: 'Table radio, band switch',
@@ -159,6 +165,7 @@ const jobs = [
     day: 21,
     before: kilnBefore,
     acts: 6,
+    after: asTyped('OFF: -; LOW: L-A N-C; MEDIUM: L-A N-B; HIGH: L-B N-A-C'),
   }),
 ];
 const practice = {
@@ -186,11 +193,6 @@ const plainSwitch = (terminals, names) => ({
   terminals: terminals.split(' '),
   positions: names.map((name) => ({ name, rests: 'maintained', joined: [] })),
 });
-const asTyped = (text) => (map, add) => {
-  const read = readExpected(text, map.structure, (at) => map.structure.actuators[0].positions[at].name);
-  if (!read.ok) throw new Error(JSON.stringify(read.trouble));
-  add({ kind: 'expected', table: read.table });
-};
 jobs.push(
   mappedJob({
     title: 'Harbour launch, bow or stern lamp',

@@ -79,7 +79,14 @@ const STEPS: RouteObject[] = [
     ],
   },
   { path: 'map', ...page(() => import('./map/map-page.js'), 'MapPage') },
-  { path: 'table', ...page(() => import('./table/table-page.js'), 'TablePage') },
+  {
+    path: 'table',
+    ...page(() => import('./table/table-frame.js'), 'TableFrame'),
+    children: [
+      { index: true, ...page(() => import('./table/table-page.js'), 'TablePage') },
+      { path: 'machine', ...page(() => import('./table/machine/machine-page.js'), 'MachinePage') },
+    ],
+  },
   { path: 'verify', ...page(() => import('./verify/verify-page.js'), 'VerifyPage') },
   { path: 'match', ...page(() => import('./match/match-page.js'), 'MatchPage') },
   { path: 'practice', ...page(() => import('./practice/outcome-page.js'), 'OutcomePage') },

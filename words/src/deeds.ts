@@ -46,6 +46,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'offer-noted': 'what somebody offers',
   'wire-ended': 'where a wire ends',
   'load-tied': 'where an end of a load goes',
+  'loads-seen': 'what the loads did',
   'mechanics-noted': 'what was seen of the mechanics',
   'verdict-signed': 'the signature of the verdict',
   'worked-on': 'that it was worked on',

@@ -4,3 +4,22 @@ export { LOAD_DOES, NOT_KNOWN, type LoadDoes, type LoadState } from './load-stat
 export { powered, type MachineFault, type Powered } from './power.js';
 export { inSetting, wiredTerminals, type InSetting } from './in-machine.js';
 export { hazardsOf, type Hazard, type MakesBefore, type Standing } from './hazards.js';
+export { carryingOf, joinName, type Carrying } from './carrying.js';
+export { inEverySetting, type InEverySetting } from './whole.js';
+export { contactsWithPart, laidPart, type LaidPart } from './part-contacts.js';
+export {
+  lookKey,
+  nextTest,
+  rankFaults,
+  SEEN,
+  showsOf,
+  singleFaults,
+  SURE,
+  type Fault,
+  type Healthy,
+  type ContactRead,
+  type NextTest,
+  type Observation,
+  type RankedFault,
+  type Seen,
+} from './faults.js';

@@ -1,4 +1,5 @@
 import type { LoadId, WireId } from '../switch/index.js';
+import type { LoadSeen } from './kinds/judge/load-seen.js';
 import type { LoadEnd, WireEnd } from './kinds/tag/wire-end.js';
 import type { Log } from './log.js';
 import { deedsOf, newestOf } from './notebook.js';
@@ -19,3 +20,10 @@ export const loadTiesOf = (log: Log): { load: LoadId; end: LoadEnd; to: WireEnd 
     deedsOf(log, 'load-tied').map(({ tie }) => tie),
     ({ load, end }) => `${load} ${end}`,
   ).flatMap(({ to, ...end }) => (to ? [{ ...end, to }] : []));
+
+/** What loads were seen to do: the newest of each load and setting. */
+export const loadsSeenOf = (log: Log): (LoadSeen & { seen: NonNullable<LoadSeen['seen']> })[] =>
+  newestOf(
+    deedsOf(log, 'loads-seen').flatMap(({ seen }) => seen),
+    ({ setting, load }) => `${setting} ${load}`,
+  ).flatMap(({ seen, ...of }) => (seen ? [{ ...of, seen }] : []));

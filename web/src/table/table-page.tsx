@@ -3,8 +3,6 @@ import { settledCount, truthTable, type TruthTable } from '@which-way/core/table
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../job/job-context.js';
-import { ACTS_OF } from '@which-way/core/log';
-import { UndoButtons } from '../shared/frame/sub-nav.js';
 import { Identity } from './identity.js';
 import { BetweenPanel } from './between-panel.js';
 import { OddPanel } from './odd-panel.js';
@@ -42,7 +40,6 @@ export function TablePage() {
       <section aria-label="Table" className="min-w-0">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
-          <UndoButtons acts={ACTS_OF.table} />
           <TakeAway />
         </div>
         <Standing table={table} count={count} />

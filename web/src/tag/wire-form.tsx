@@ -8,6 +8,7 @@ import { KeptField } from '../shared/controls/kept-field.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TERMINATION_WORDS } from '@which-way/words/wires';
 import { Swatch } from './wire-casing.js';
+import { WireEnds } from './wire-ends.js';
 import { CheckLine } from '../shared/controls/check-line.js';
 
 interface WireFormProps {
@@ -67,6 +68,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
           />
         </div>
       </div>
+      <WireEnds wire={wire} />
       <ColorChoice color={wire.color} onChoose={(color) => change({ color })} />
       <CheckLine checked={wire.liveThough} onChange={(ticked) => change({ liveThough: ticked })} hazard>
         Live though its colour says otherwise: re-mark it

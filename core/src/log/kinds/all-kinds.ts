@@ -32,6 +32,7 @@ import { partDeclared, wireTagged } from './tag/wire.js';
 import { loadTied, wireEnded } from './tag/wire-end.js';
 import { contactRepeated } from './judge/repeat.js';
 import { passingProbed } from './judge/between.js';
+import { loadsSeen } from './judge/load-seen.js';
 import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
@@ -103,4 +104,5 @@ export const KINDS = {
   'offer-noted': offerNoted,
   'wire-ended': wireEnded,
   'load-tied': loadTied,
+  'loads-seen': loadsSeen,
 } as const;

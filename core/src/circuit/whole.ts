@@ -1,0 +1,44 @@
+import type { SwitchMap } from '../continuity/index.js';
+import { passingsOf } from '../log/index.js';
+import { requiredSettings, type SettingId } from '../switch/index.js';
+import type { ContactsAt } from './contacts.js';
+import { hazardsOf, type Hazard, type Standing } from './hazards.js';
+import { inSetting, type InSetting } from './in-machine.js';
+import type { Machine } from './machine.js';
+import type { MachineFault } from './power.js';
+
+/** What the machine does in every setting that counts. */
+export interface InEverySetting {
+  settings: InSetting[];
+  hazards: Hazard[];
+}
+
+/** Whether it was seen that the next contact makes before the last breaks; null: not seen, which proves nothing. */
+const makesBefore = ({ log }: SwitchMap): true | null =>
+  passingsOf(log).some(({ seen, passes }) => seen && passes > 0) ? true : null;
+
+/**
+ * What each load does in every setting, and what can hurt.
+ * @param contactsAt what is known of the contacts there: as mapped, as it should be, or a candidate's
+ * @param passing whether its contacts make before they break; absent: as it was seen of this switch
+ */
+export function inEverySetting(
+  map: SwitchMap,
+  machine: Machine,
+  contactsAt: (setting: SettingId) => ContactsAt,
+  passing: boolean | null = makesBefore(map),
+  fault: MachineFault = {},
+): InEverySetting {
+  const { actuators } = map.structure;
+  const standings = requiredSettings(map.structure).map(({ id, at }): Standing => {
+    const contacts = contactsAt(id);
+    const springs = actuators.some(
+      (actuator) => actuator.positions.find((one) => one.id === at[actuator.id])?.rests === 'momentary',
+    );
+    return { contacts, springs, result: inSetting(machine, id, contacts, fault) };
+  });
+  return {
+    settings: standings.map(({ result }) => result),
+    hazards: hazardsOf(machine, standings, passing),
+  };
+}

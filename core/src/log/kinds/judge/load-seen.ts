@@ -1,0 +1,21 @@
+import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
+import type { LoadId, SettingId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
+
+/** What a person sees of a load. */
+export const LOAD_SEEN = ['right', 'off', 'on', 'weak', 'reversed'] as const;
+
+export const loadSeenSchema = object({
+  setting: id<SettingId>(),
+  load: id<LoadId>(),
+  seen: says('`right`: as it should; null: nothing is said any more.', orNull(oneOf(LOAD_SEEN))),
+});
+/** What a load did in a setting, before the repair. */
+export type LoadSeen = TypeOf<typeof loadSeenSchema>;
+
+export const loadsSeen = defineKind('loads-seen', {
+  says: 'what loads did in settings, as the complaint has it; the newest of each load and setting counts',
+  fields: { seen: list(loadSeenSchema, { minItems: 1, maxItems: 2000 }) },
+  undo: ['table'],
+  reading: 'extends',
+});

@@ -1,0 +1,228 @@
+import {
+  nextTest,
+  rankFaults,
+  wiredTerminals,
+  type ContactRead,
+  type Healthy,
+  type Machine,
+  type NextTest,
+  type RankedFault,
+} from '@which-way/core/circuit';
+import { factAt, type SwitchMap } from '@which-way/core/continuity';
+import { LOAD_SEEN, loadsSeenOf, wiresOf, type LoadSeen } from '@which-way/core/log';
+import type { LoadId, SettingId } from '@which-way/core/switch';
+import { expectedPattern } from '@which-way/core/verify';
+import { faultWords, isOfSwitch, SEEN_WORDS } from '@which-way/words/machine';
+import { settingName } from '@which-way/words/terminals';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../../job/job-context.js';
+import { Pick } from '../../shared/controls/pick.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+
+/** Faults less likely than this are not listed. */
+const LISTED = 0.03;
+const MOST_LISTED = 5;
+
+/** What the switch should make in every setting; null where that is not said of every pair. */
+function healthyOf(map: SwitchMap): Healthy[] | null {
+  const expected = expectedPattern(map);
+  if (!expected) return null;
+  const settings = map.structure.settings.filter(({ need }) => need === 'required');
+  return settings.map(({ id }, at) => ({ setting: id, nets: expected.pattern[at] ?? [] }));
+}
+
+/** What the map has of the wired terminals already: nothing is asked twice. Only what was read, not what follows from it. */
+function readingsOf(map: SwitchMap, machine: Machine, healthy: readonly Healthy[]): ContactRead[] {
+  const wired = wiredTerminals(machine);
+  return healthy.flatMap(({ setting }) => {
+    const settled = map.settings.get(setting)?.settled;
+    if (!settled) return [];
+    return wired.flatMap((a, at) =>
+      wired.slice(at + 1).flatMap((b): ContactRead[] => {
+        const { state, joined } = factAt(settled, a, b);
+        return state === 'measured' ? [{ setting, contact: [a, b], joins: joined === true }] : [];
+      }),
+    );
+  });
+}
+
+/** Which fault explains what was seen: tap what was wrong, and be asked for the look that tells most. */
+export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine }) {
+  const session = useSession();
+  const healthy = useMemo(() => healthyOf(map), [map]);
+  const seen = useMemo(() => loadsSeenOf(map.log), [map.log]);
+  const readings = useMemo(() => (healthy ? readingsOf(map, machine, healthy) : []), [map, machine, healthy]);
+  const ranked = useMemo(
+    () => (healthy && seen.length > 0 ? rankFaults(machine, healthy, seen, readings) : []),
+    [machine, healthy, seen, readings],
+  );
+  if (!healthy)
+    return (
+      <p className="text-quiet">
+        Which fault explains a complaint can be said once{' '}
+        <Link to="../../verify" relative="path" className="underline">
+          what the switch should do
+        </Link>{' '}
+        is said in full.
+      </p>
+    );
+  const say = (list: LoadSeen[]) => session.emit({ kind: 'loads-seen', seen: list });
+  const open = healthy.flatMap(({ setting }) =>
+    machine.loads
+      .filter(({ id }) => !seen.some((one) => one.setting === setting && one.load === id))
+      .map(({ id }) => ({ setting, load: id })),
+  );
+  return (
+    <section aria-label="What was seen" className="grid gap-2 border-t-2 border-line pt-2">
+      <h2 className="text-large font-bold">What was seen of it</h2>
+      <SeenTable map={map} machine={machine} seen={seen} onSay={(one) => say([one])} />
+      {seen.length > 0 && open.length > 0 && (
+        <PlainButton
+          className="justify-self-start"
+          onClick={() => say(open.map((one) => ({ ...one, seen: 'right' })))}
+        >
+          All else worked
+        </PlainButton>
+      )}
+      {ranked.length > 0 && (
+        <Explained {...{ map, machine, healthy, ranked, readings }} seen={seen} onSay={say} />
+      )}
+    </section>
+  );
+}
+
+interface SeenTableProps {
+  map: SwitchMap;
+  machine: Machine;
+  seen: readonly LoadSeen[];
+  onSay: (one: LoadSeen) => void;
+}
+
+function SeenTable({ map, machine, seen, onSay }: SeenTableProps) {
+  const settings = map.structure.settings.filter(({ need }) => need === 'required');
+  const valueOf = (setting: SettingId, load: LoadId) =>
+    seen.find((one) => one.setting === setting && one.load === load)?.seen ?? '';
+  return (
+    <div className="overflow-x-auto">
+      <table aria-label="What the loads did" className="w-full">
+        <tbody>
+          {settings.map(({ id }) => (
+            <tr key={id} className="border-b border-line">
+              <th scope="row" className="pr-2 text-left font-mono">
+                {settingName(map.structure, id)}
+              </th>
+              {machine.loads.map((load) => (
+                <td key={load.id} className="p-1">
+                  <Pick
+                    quiet
+                    label={`${load.name} at ${settingName(map.structure, id)}`}
+                    value={valueOf(id, load.id)}
+                    options={[
+                      { value: '', text: `${load.name}: –` },
+                      ...LOAD_SEEN.map((one) => ({ value: one, text: SEEN_WORDS[one] })),
+                    ]}
+                    onPick={(value) =>
+                      onSay({
+                        setting: id,
+                        load: load.id,
+                        seen: LOAD_SEEN.find((one) => one === value) ?? null,
+                      })
+                    }
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+interface ExplainedProps {
+  map: SwitchMap;
+  machine: Machine;
+  healthy: readonly Healthy[];
+  ranked: readonly RankedFault[];
+  readings: readonly ContactRead[];
+  seen: readonly (LoadSeen & { seen: NonNullable<LoadSeen['seen']> })[];
+  onSay: (list: LoadSeen[]) => void;
+}
+
+/** The likeliest faults, what each explains, and what to look at next. */
+function Explained({ map, machine, healthy, ranked, readings, seen, onSay }: ExplainedProps) {
+  const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
+  const next = nextTest(machine, healthy, ranked, seen, readings);
+  const words = ({ fault }: RankedFault) =>
+    faultWords(fault, map.structure, machine.loads, machine.supplies, wiresOf(map.log));
+  const best = listed[0];
+  return (
+    <>
+      <p className="text-quiet">One fault is assumed. Chances, not proof: a look may be wrong.</p>
+      <ol aria-label="What may explain it">
+        {listed.map((one) => (
+          <li key={words(one)} className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-1">
+            <strong className="grow">{words(one)}</strong>
+            <span className="text-quiet">
+              explains {one.explains} of {seen.length}, {Math.round(one.chance * 100)} %
+            </span>
+          </li>
+        ))}
+      </ol>
+      {best && best.explains < seen.length && (
+        <p className="text-amber-ink">
+          It explains not all of it: it may be two faults, or a look was wrong.
+        </p>
+      )}
+      {best && !isOfSwitch(best.fault) && best.fault.kind !== 'none' && (
+        <p className="font-semibold">Then it is not the switch.</p>
+      )}
+      {next && <NextStep {...{ map, machine, next }} onSay={onSay} />}
+    </>
+  );
+}
+
+/** What tells most in the least time: a look, answered here, or a reading on the Map. */
+function NextStep({
+  map,
+  machine,
+  next,
+  onSay,
+}: {
+  map: SwitchMap;
+  machine: Machine;
+  next: NextTest;
+  onSay: (list: LoadSeen[]) => void;
+}) {
+  const at = settingName(map.structure, next.setting);
+  if (next.kind === 'read')
+    return (
+      <p className="rounded-part border-2 border-brass bg-sheet p-3">
+        Next, about {next.seconds} s once it is safe: does{' '}
+        <strong>{next.contact.map((place) => map.structure.terminals[place]?.label).join('–')}</strong> join
+        at <strong>{at}</strong>?{' '}
+        <Link to="../../map" relative="path" className="inline-flex min-h-11 items-center underline">
+          Read it on the Map
+        </Link>
+      </p>
+    );
+  return (
+    <div className="rounded-part border-2 border-brass bg-sheet p-3" role="group" aria-label="Look next">
+      <p>
+        Next, {next.seconds} s: what does{' '}
+        <strong>{machine.loads.find(({ id }) => id === next.load)?.name}</strong> do at <strong>{at}</strong>?
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {LOAD_SEEN.filter((one) => one !== 'right').map((one) => (
+          <PlainButton
+            key={one}
+            onClick={() => onSay([{ setting: next.setting, load: next.load, seen: one }])}
+          >
+            {SEEN_WORDS[one]}
+          </PlainButton>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+/** The kinds of current, to be chosen from. */
+export const CURRENT = [
+  { value: 'AC', text: 'AC' },
+  { value: 'DC', text: 'DC' },
+] as const;
+
+interface FigureProps {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}
+
+/** A number with its unit behind it. */
+export function Figure({ label, value, onChange }: FigureProps) {
+  return (
+    <label className="flex items-center gap-1">
+      <input
+        aria-label={label}
+        value={value}
+        inputMode="decimal"
+        maxLength={9}
+        onChange={({ target }) => onChange(target.value)}
+        className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+      />
+      {label}
+    </label>
+  );
+}
+
+/** What is said of numbers that are none. */
+export const Wrong = () => (
+  <p role="alert" className="basis-full text-brick">
+    Numbers above 0, such as 1500 or 0,5. 1,500 may be either.
+  </p>
+);

@@ -1,0 +1,148 @@
+import type { Fault, Hazard, InSetting, LoadDoes, LoadState } from '@which-way/core/circuit';
+import type { Load, LoadEnd, LoadMake, LoadSeen, Supply, Wire } from '@which-way/core/log';
+import type { LoadId, Structure, SupplyId } from '@which-way/core/switch';
+import { settingName } from './terminals.js';
+
+export const DOES_WORDS: Record<LoadDoes, string> = {
+  off: 'off',
+  full: 'full',
+  part: 'part',
+  reversed: 'reversed',
+  braked: 'braked',
+  floating: 'off, yet live',
+  stalled: 'fed, does not turn',
+  'not-known': 'not known',
+};
+
+export const MAKE_WORDS: Record<LoadMake, string> = {
+  'permanent-magnet': 'permanent magnet, DC',
+  universal: 'series or universal',
+  capacitor: 'capacitor-run, three leads',
+  'run-start': 'split phase: run and start',
+  reversible: 'run and start winding apart, four leads',
+  'three-phase': 'three-phase, six ends',
+};
+
+const END_WORDS: Partial<Record<LoadEnd, string>> = {
+  '+': '+ (forward)',
+  C: 'common',
+  A: 'A (forward)',
+  R: 'run',
+  S: 'start',
+  M1: 'run 1',
+  M2: 'run 2',
+  S1: 'start 1',
+  S2: 'start 2',
+};
+
+/** An end of a load, as it is chosen. */
+export const endWords = ({ name }: Pick<Load, 'name'>, end: LoadEnd): string =>
+  `${name}, ${END_WORDS[end] ?? `end ${end}`}`;
+
+/** A supply by its name or its kind. */
+export const supplyName = ({ name, kind }: Pick<Supply, 'name' | 'kind'>): string => name || kind;
+
+const figure = (value: number): string => String(Number(value.toPrecision(3)));
+export const wattsWords = (watts: number | null): string =>
+  watts === null ? 'not known' : `${figure(Math.round(watts))} W`;
+
+/** What a load does, with its share where it is a part. */
+export const stateWords = ({ does, share }: LoadState): string =>
+  does === 'part' && share !== null ? `part, ${Math.round(share * 100)} %` : DOES_WORDS[does];
+
+/** What happens in a setting, in a sentence. */
+export function settingSentence(
+  structure: Structure,
+  { setting, loads, watts }: InSetting,
+  all: readonly Load[],
+): string {
+  const name = settingName(structure, setting);
+  const said = (['full', 'part', 'reversed', 'braked', 'stalled', 'floating', 'not-known'] as const).flatMap(
+    (does) => {
+      const named = all.filter(({ id }) => loads.get(id)?.does === does);
+      const shares = new Set(named.map(({ id }) => Math.round((loads.get(id)?.share ?? 0) * 100)));
+      const [share] = shares;
+      const how = does !== 'part' ? DOES_WORDS[does] : shares.size === 1 ? `at ${share} %` : 'in part';
+      return named.length > 0 ? [`${named.map(({ name: one }) => one).join(' and ')} ${how}`] : [];
+    },
+  );
+  const what = said.length > 0 ? said.join('; ') : 'everything off';
+  const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts)}` : '';
+  return `At ${name}: ${what}${figures}`;
+}
+
+/** A hazard in a sentence. */
+export function hazardWords(
+  hazard: Hazard,
+  structure: Structure,
+  loads: readonly Load[],
+  supplies: readonly Supply[],
+): string {
+  const load = (id: LoadId) => loads.find((one) => one.id === id)?.name ?? 'a load';
+  const met = (ids: readonly SupplyId[]) =>
+    supplies
+      .filter(({ id }) => ids.includes(id))
+      .map(supplyName)
+      .join(' and ');
+  switch (hazard.kind) {
+    case 'short':
+      return `At ${settingName(structure, hazard.setting)} ${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.`;
+    case 'live-at-off':
+      return `At ${settingName(structure, hazard.setting)} nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.`;
+    case 'short-in-passing':
+      return `From ${settingName(structure, hazard.from)} to ${settingName(structure, hazard.to)} ${met(hazard.supplies)} ${
+        hazard.certain
+          ? 'meet in passing: it was seen to make before it breaks.'
+          : 'would meet in passing if the next contact makes before the last breaks: that is not known.'
+      }`;
+    case 'reversed-at-once':
+      return `From ${settingName(structure, hazard.from)} to ${settingName(structure, hazard.to)} ${load(hazard.load)} is turned about with no stop between: a running motor may go on, and an arc may carry over.`;
+    case 'start-stays':
+      return `At ${settingName(structure, hazard.setting)} the start winding of ${load(hazard.load)} stays fed: it burns.`;
+  }
+}
+
+/** What was seen of a load, in a word. */
+export const SEEN_WORDS: Record<LoadSeen['seen'] & string, string> = {
+  right: 'as it should',
+  off: 'off',
+  on: 'on',
+  weak: 'weak',
+  reversed: 'the wrong way',
+};
+
+/** A fault in a sentence. */
+export function faultWords(
+  fault: Fault,
+  structure: Structure,
+  loads: readonly Load[],
+  supplies: readonly Supply[],
+  wires: readonly Wire[],
+): string {
+  const label = (place: number) => structure.terminals[place]?.label ?? '?';
+  const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
+  switch (fault.kind) {
+    case 'none':
+      return 'Nothing of what is drawn here is wrong';
+    case 'never-closes':
+      return `Contact ${fault.contact.map(label).join('–')} does not close`;
+    case 'never-opens':
+      return `${fault.contact.map(label).join('–')} does not open: welded, or bridged`;
+    case 'high':
+      return `Contact ${fault.contact.map(label).join('–')} is of high resistance`;
+    case 'wire-off':
+      return `Wire ${tag(fault.wire)} is off or broken`;
+    case 'wires-swapped':
+      return `Wires ${fault.wires.map(tag).join(' and ')} are swapped`;
+    case 'load-open':
+      return `${loads.find(({ id }) => id === fault.load)?.name ?? 'A load'} is open: burnt out`;
+    case 'supply-missing': {
+      const supply = supplies.find(({ id }) => id === fault.supply);
+      return `${supply ? supplyName(supply) : 'A supply'} is missing`;
+    }
+  }
+}
+
+/** Whether a fault lies in the switch itself. */
+export const isOfSwitch = ({ kind }: Fault): boolean =>
+  kind === 'never-closes' || kind === 'never-opens' || kind === 'high';
