@@ -249,6 +249,8 @@ export interface MatchQuestion {
   known: number[] | null;
   /** Per pair the positions in which its joining does not matter; null: all of it matters. */
   free: number[] | null;
+  /** Other ways that are as good: nets and pairs that do not matter, over the same terminals. */
+  also: { pattern: number[][]; free: number[] | null }[];
   /** Pairs of places that must never meet. */
   never: [number, number][];
   /**
@@ -269,6 +271,8 @@ export interface MatchedEntry {
   differences: Difference[];
   /** What it falls short of by one thing; null: more than that, or not looked at. */
   near: NearMiss | null;
+  /** Which of the ways that were asked for it does: 0 is the first, then those of `also`. */
+  way: number;
 }
 
 /** What a search through the library has found. */

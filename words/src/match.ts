@@ -51,6 +51,13 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
   'rest-contact-changed': (at) =>
     `At ${at}, where the handle rests, a contact does otherwise than in the old one: a stop or a brake may hang on it.`,
+  'brake-lost': (load) => `${load} is not braked any more where it was braked.`,
+  'live-at-off': (load) => `${load} stays live where it was cut off on every side.`,
+  'runs-on': (load) => `${load} runs where it should stand: the stop is lost.`,
+  'load-differs': (load) => `${load} does otherwise in the machine than it should.`,
+  'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
+  'spare-feeds': (at) =>
+    `In ${at}, which is to spare, something in the machine runs: fit a stop, or know it.`,
   'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
   'no-volt-release-lost': () => 'The old one falls off when the supply fails; this one does not.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',
@@ -71,6 +78,7 @@ const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
   'break-lost',
   'rest-contact-changed',
   'contact-differs',
+  'short-in-machine',
 ]);
 
 /** What a difference says, positions and loads by their names. */
@@ -81,7 +89,7 @@ export function differenceText(
   known: KnownSwitch,
 ): string {
   const setting = settings[Number(about)];
-  if (code === 'supplies-meet-in-spare') {
+  if (code === 'supplies-meet-in-spare' || code === 'spare-feeds') {
     const place = Number(about);
     return WORDS[code](known.positions[place]?.name ?? `position ${place + 1}`);
   }

@@ -23,3 +23,12 @@ export {
   type RankedFault,
   type Seen,
 } from './faults.js';
+export {
+  everyPartition,
+  MOST_WIRED,
+  whatMatters,
+  type Box,
+  type Matters,
+  type NoMatters,
+} from './matters.js';
+export { healthyOf } from './healthy.js';

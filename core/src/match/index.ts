@@ -30,8 +30,10 @@ export {
   type DifferenceCode,
   type Gravity,
 } from './differ/differences.js';
+export { machineDifferences } from './differ/in-machine.js';
 export { subjectOf, type Subject } from './differ/subject.js';
 export { nearMissesFor, type NearMiss } from './near-miss.js';
+export { requirementByMachine, type MachineNeed } from './machine-need.js';
 export { isLoosened, isOffLeftOut, refined } from './refine.js';
 export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechanics/mechanics.js';
 export { offerFindings, statedBy, type OfferFindings, type OfferSubject } from './offer/offer.js';

@@ -51,7 +51,7 @@ export function refined(found: MapRequirement, refinement: Refinement, structure
     terminals.some((a, at) => terminals.slice(at + 1).some((b) => nets[a] === nets[b])),
   );
   if (!joins) return { kind: 'none', because: 'nothing-joins' };
-  const free = new Uint32Array(terminals.length ** 2);
+  const free = Uint32Array.from(smaller.free ?? new Uint32Array(terminals.length ** 2));
   for (const { pair, setting } of refinement.free) {
     const [a, b] = pair.map((id) => terminals.indexOf(place.get(id) ?? -1)) as [number, number];
     const bits = kept.reduce(

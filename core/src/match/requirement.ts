@@ -15,7 +15,11 @@ export type NoRequirement =
   | 'disputed'
   | 'nothing-expected'
   | 'no-position-matters'
-  | 'nothing-of-another';
+  | 'nothing-of-another'
+  | 'no-machine'
+  | 'working'
+  | 'too-many-wires'
+  | 'took-too-long';
 
 /** Where a requirement comes from: stated on every candidate. */
 export type RequirementSource = (typeof REQUIREMENT_SOURCES)[number];
@@ -134,6 +138,9 @@ export function requirementBy(
       return requirementOf(map);
     case 'should-be':
       return requirementAsItShouldBe(map);
+    case 'machine':
+      // Worked out elsewhere, for it takes its time.
+      return { kind: 'none', because: 'no-machine' };
     case 'another':
       return another ? requirementOfTable(map, another) : { kind: 'none', because: 'nothing-of-another' };
   }

@@ -11,7 +11,7 @@ import {
   type ReadyPart,
   type Requirement,
 } from '@which-way/core/match';
-import { patternOfKnown } from '@which-way/core/partition';
+import { patternOfKnown, type Pattern } from '@which-way/core/partition';
 import type { KnownSwitch } from '@which-way/core/switch';
 import type { LibraryShelf } from './library-shelf.js';
 import type { ReadyLibrary } from './ready-library.js';
@@ -67,10 +67,16 @@ export async function matchLibrary(
   return search.answer(() => Atomics.load(stop, 0) === 0);
 }
 
+/** One way to do what is asked. */
+interface Way {
+  required: Requirement;
+  match: ReturnType<typeof matcherFor>;
+}
+
 /** One search: what was found so far, and how it is compared. */
 class Search {
-  readonly #required: Requirement;
-  readonly #match: ReturnType<typeof matcherFor>;
+  /** Each is enough: the first that does is told. */
+  readonly #ways: Way[];
   readonly #rules: typeof PLAIN_RULES & { spares: boolean };
   readonly #counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
   readonly #named: MatchAnswer['named'] = [];
@@ -81,15 +87,17 @@ class Search {
     private readonly question: MatchQuestion,
     private readonly all: number,
   ) {
-    const { pattern, terminals, known, free, never, rules } = question;
-    this.#required = {
-      ...{ pattern, terminals, known: known && Uint32Array.from(known), never },
-      ...(free && { free: Uint32Array.from(free) }),
-    };
+    const { pattern, free, also, terminals, known, never, rules } = question;
     const { jumpers, gaps, spares } = rules;
     const plain = jumpers === 0 && !gaps;
     this.#rules = { ...PLAIN_RULES, jumpers, gaps, spares, ...(!plain && { nodes: NODES }) };
-    this.#match = matcherFor(this.#required, this.#rules);
+    this.#ways = [{ pattern, free }, ...also].map((way) => {
+      const required: Requirement = {
+        ...{ pattern: way.pattern, terminals, known: known && Uint32Array.from(known), never },
+        ...(way.free && { free: Uint32Array.from(way.free) }),
+      };
+      return { required, match: matcherFor(required, this.#rules) };
+    });
   }
 
   /** Whether nothing that does was found yet. */
@@ -98,18 +106,28 @@ class Search {
   }
 
   look(entry: KnownSwitch, pattern = patternOfKnown(entry), part?: ReadyPart): MatchedEntry {
+    const first = this.#lookAt(0, entry, pattern, part);
+    for (let way = 1; way < this.#ways.length && first.result.kind === 'no'; way += 1) {
+      const other = this.#lookAt(way, entry, pattern, part);
+      if (other.result.kind !== 'no') return other;
+    }
+    return first;
+  }
+
+  #lookAt(way: number, known: KnownSwitch, pattern: Pattern, part: ReadyPart | undefined): MatchedEntry {
     const { subject, never, rules } = this.question;
+    const { required, match } = this.#ways[way] as Way;
     const of = (result: MatchedEntry['result']) =>
-      'terminals' in result ? differencesOf(subject, this.#required, never, entry, result) : [];
-    const result = this.#match(pattern, part, (way) => againstLaying(of(way)));
+      'terminals' in result ? differencesOf(subject, required, never, known, result) : [];
+    const result = match(pattern, part, (laid) => againstLaying(of(laid)));
     const differences = of(result);
     const springs = differences.some(({ code }) => code === 'spring-lost' || code === 'spring-gained');
     if (rules.returns && springs)
       return {
-        ...{ known: entry, differences: [], near: null },
+        ...{ known, differences: [], near: null, way },
         result: { kind: 'no', because: 'returns', needed: subject.positions.length, has: pattern.length },
       };
-    return { known: entry, result, differences, near: null };
+    return { known, result, differences, near: null, way };
   }
 
   add(found: readonly MatchedEntry[]): void {
@@ -140,7 +158,7 @@ class Search {
   /** All of it; those that were ruled out by little say by what, as long as somebody waits. */
   answer(wanted: () => boolean): MatchAnswer {
     this.trim();
-    const near = nearMissesFor(this.#required, { ...this.#rules, nodes: NODES });
+    const near = nearMissesFor((this.#ways[0] as Way).required, { ...this.#rules, nodes: NODES });
     let asked = 0;
     const candidates = this.#candidates.map((one) => {
       const checked = this.#checked(one);
@@ -154,7 +172,7 @@ class Search {
 
   /** No answer is shown that was not looked at anew. */
   #checked(one: MatchedEntry): MatchedEntry {
-    return isTrueMatch(this.#required, patternOfKnown(one.known), one.result)
+    return isTrueMatch((this.#ways[one.way] as Way).required, patternOfKnown(one.known), one.result)
       ? one
       : { ...one, result: { kind: 'undecided', because: 'search-cap', steps: 0 }, differences: [] };
   }

@@ -279,7 +279,7 @@ describe('an entry of the library', () => {
         [0, 1],
         [0, 0],
       ],
-      ...{ terminals: [0, 1], known: null, free: null, never: [], words: '' },
+      ...{ terminals: [0, 1], known: null, free: null, also: [], never: [], words: '' },
       rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],

@@ -13,8 +13,8 @@ export function requirementTrouble(body: unknown): ApiError | null {
   const wrong = (path: string, hint: string): ApiError =>
     told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null)
-    return wrong('', 'Send { pattern, terminals, known, free, never, rules, words, subject }.');
-  const { pattern, terminals, known, free, never, rules, words, subject, ...others } = body as Record<
+    return wrong('', 'Send { pattern, terminals, known, free, also, never, rules, words, subject }.');
+  const { pattern, terminals, known, free, also, never, rules, words, subject, ...others } = body as Record<
     string,
     unknown
   >;
@@ -35,6 +35,19 @@ export function requirementTrouble(body: unknown): ApiError | null {
       value.every((bits) => Number.isInteger(bits) && bits >= 0 && bits < 2 ** 32));
   if (!isBits(free))
     return wrong('free', 'null, or for each pair the positions that do not matter, as bits.');
+  const isRows = (value: unknown) =>
+    Array.isArray(value) &&
+    value.length === rows.length &&
+    value.every((row) => isPlaces(row, MOST_TERMINALS) && row.length === size);
+  const alsoFits =
+    Array.isArray(also) &&
+    also.length <= 12 &&
+    also.every(
+      (one) =>
+        isObject(one) && Object.keys(one).length === 2 && isRows(one['pattern']) && isBits(one['free']),
+    );
+  if (!alsoFits)
+    return wrong('also', 'At most 12 of { pattern, free }, each with as many positions and terminals.');
   if (!isBits(known))
     return wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
   const places = terminals;

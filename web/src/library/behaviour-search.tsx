@@ -38,7 +38,7 @@ const textOf = (pattern: readonly (readonly number[])[]): string =>
 function questionOf({ requirement, positions }: Behaviour): MatchQuestion {
   const { pattern, terminals, known } = requirement;
   return {
-    ...{ pattern, terminals, known: known && [...known], free: null, never: [] },
+    ...{ pattern, terminals, known: known && [...known], free: null, also: [], never: [] },
     words: '',
     rules: { jumpers: 0, gaps: false, spares: true, returns: false },
     subject: {

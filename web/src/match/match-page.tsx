@@ -1,3 +1,4 @@
+import { machineOf } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
 import {
@@ -15,6 +16,7 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { CandidateView } from './candidate/candidate-view.js';
 import { CandidateList } from './found/candidate-list.js';
 import { FoundLine } from './found/found-line.js';
+import { useMachineNeed } from './use-machine-need.js';
 import { askedOf, questionOf } from './match-question.js';
 import { MatchSearch, type SearchState } from './match-search.js';
 import { NO_REQUIREMENT_WORDS } from './match-words.js';
@@ -31,7 +33,8 @@ function useMatches() {
   const source = refinement.source ?? proposed;
   const refine = (change: Partial<Refinement>) =>
     session.emit({ kind: 'requirement-refined', refinement: { ...refinement, ...change } });
-  const asked = useMemo(() => askedOf(map, source, refinement), [map, source, refinement]);
+  const need = useMachineNeed(map, source === 'machine');
+  const asked = useMemo(() => askedOf(map, source, refinement, need), [map, source, refinement, need]);
   const [words, setWords] = useState('');
   const sought = useDeferredValue(words);
   const question = useMemo(
@@ -45,7 +48,7 @@ function useMatches() {
   }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
   const again = () => question && search.start(question);
-  return { map, proposed, refinement, source, refine, asked, search, matches, again, words, setWords };
+  return { map, proposed, refinement, source, refine, asked, need, search, matches, again, words, setWords };
 }
 
 /** What can take its place: wiring first, and all else that is known of it. */
@@ -54,7 +57,8 @@ export function MatchPage() {
     useMatches();
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
-  const choice = <SourceChoice {...{ source, proposed, refinement }} onRefine={refine} />;
+  const hasMachine = useMemo(() => machineOf(map) !== null, [map]);
+  const choice = <SourceChoice {...{ source, proposed, refinement, hasMachine }} onRefine={refine} />;
   const { whole, found } = asked;
   if (whole.kind === 'none' || found.kind === 'none') {
     const because =
@@ -67,7 +71,7 @@ export function MatchPage() {
     );
   }
   const { candidates } = matches;
-  const loosened = isLoosened(refinement);
+  const loosened = source === 'machine' ? 'machine' : isLoosened(refinement);
   const shown =
     candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
     candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');

@@ -6,13 +6,17 @@ import {
   refined,
   requirementBy,
   subjectOf,
+  type MachineNeed,
   type MapRequirement,
+  type Requirement,
   type RequirementSource,
   type Subject,
 } from '@which-way/core/match';
 
 /** What is asked for: with what was said not to matter, and without. */
 export interface Asked {
+  /** Other ways that are as good as `found`, over the same terminals and settings. */
+  also: Requirement[];
   /** All that the source says. */
   whole: MapRequirement;
   /** What a replacement has to do. */
@@ -21,11 +25,21 @@ export interface Asked {
 }
 
 /** What the page asks for, by a source and all that was said besides. */
-export function askedOf(map: SwitchMap, source: RequirementSource, refinement: Refinement): Asked {
-  const whole = requirementBy(map, source, refinement.another);
+export function askedOf(
+  map: SwitchMap,
+  source: RequirementSource,
+  refinement: Refinement,
+  need: MachineNeed,
+): Asked {
+  const whole = source === 'machine' ? need.found : requirementBy(map, source, refinement.another);
   const found = refined(whole, refinement, map.structure);
   const settings = found.kind === 'none' ? undefined : found.settings;
-  return { whole, found, subject: subjectOf(map, settings, isOffLeftOut(whole, refinement)) };
+  // What is asked besides is asked of every way; settings and terminals that are left out are left out of all.
+  const also = (source === 'machine' && whole.kind !== 'none' ? need.also : []).flatMap((requirement) => {
+    const other = refined({ ...whole, requirement } as typeof whole, refinement, map.structure);
+    return other.kind === 'none' ? [] : [other.requirement];
+  });
+  return { whole, found, also, subject: subjectOf(map, settings, isOffLeftOut(whole, refinement)) };
 }
 
 /** Pairs that must never meet, by their places; those of terminals of which nothing is asked are left out. */
@@ -46,7 +60,7 @@ export function neverPairs(
 /** What is asked of the library: the requirement as this page knows it, so that readings that are not sent yet count. */
 export function questionOf(
   map: SwitchMap,
-  { found, subject }: Asked,
+  { found, also, subject }: Asked,
   refinement: Refinement,
   words: string,
 ): MatchQuestion | null {
@@ -55,6 +69,7 @@ export function questionOf(
   const { jumpers, gaps, spares, returns } = refinement;
   return {
     ...{ pattern, terminals, known: known && [...known], free: free ? [...free] : null },
+    also: also.map((one) => ({ pattern: one.pattern, free: one.free ? [...one.free] : null })),
     never: neverPairs(map, found, refinement),
     rules: { jumpers, gaps, spares, returns },
     words,

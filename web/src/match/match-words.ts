@@ -4,7 +4,7 @@ import type { KnownSwitch } from '@which-way/core/switch';
 const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** What came out for a candidate, in a line; `loosened`: something was said not to matter. */
-export function resultWords(result: MatchResult, loosened = false): string {
+export function resultWords(result: MatchResult, loosened: boolean | 'machine' = false): string {
   switch (result.kind) {
     case 'same-wiring':
     case 'fits-so-far': {
@@ -15,7 +15,12 @@ export function resultWords(result: MatchResult, loosened = false): string {
         result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
         result.spareTerminals.length > 0 ? many(result.spareTerminals.length, 'terminal') + ' left over' : '',
       ].filter(Boolean);
-      const same = loosened ? 'does what matters' : 'same wiring';
+      const same =
+        loosened === 'machine'
+          ? 'does the same in this machine, not the same switch'
+          : loosened
+            ? 'does what matters'
+            : 'same wiring';
       const head = result.kind === 'same-wiring' ? same : 'not ruled out by what is known';
       return [head, ...extras].join('; ');
     }
@@ -48,6 +53,12 @@ export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
   'nothing-expected': 'Nobody has said what it should do: Verify is the place for that.',
   'no-position-matters': 'Every position was said not to matter.',
   'nothing-of-another': 'Choose the job or the entry that it should do as.',
+  'no-machine':
+    'No load is on a wire yet: say at Wires and jumpers where each wire ends. And what the switch should do has to be known in full.',
+  working: 'It is being worked out what matters to the machine.',
+  'too-many-wires':
+    'More than 8 terminals carry wires: what matters to the machine is not worked out for so many.',
+  'took-too-long': 'It took more than 2 seconds to work out what matters to the machine, and was given up.',
   disputed: 'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
 };
 

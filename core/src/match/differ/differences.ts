@@ -46,6 +46,12 @@ export type DifferenceCode =
   | 'break-lost'
   | 'rest-contact-changed'
   | 'contact-differs'
+  | 'brake-lost'
+  | 'live-at-off'
+  | 'runs-on'
+  | 'load-differs'
+  | 'short-in-machine'
+  | 'spare-feeds'
   | 'no-volt-release-lost'
   | 'earth-lost'
   | 'earth-unknown'
@@ -70,6 +76,9 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
   'off-lost',
   'break-lost',
   'rest-contact-changed',
+  'brake-lost',
+  'live-at-off',
+  'runs-on',
 ]);
 
 /** Differences that another way to lay the positions may not have. */

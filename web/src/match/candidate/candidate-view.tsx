@@ -16,6 +16,7 @@ import { LookAlike } from './look-alike.js';
 import { MechanicsFit } from './mechanics-fit.js';
 import { Offers } from './offers.js';
 import { Differences, useAccepted } from './part-differences.js';
+import { useAllDifferences } from './use-all-differences.js';
 import { SideBySideView } from './side-by-side-view.js';
 
 type FitOf = Extract<MatchResult, { terminals: unknown }>;
@@ -29,7 +30,7 @@ interface CandidateViewProps {
   found: MapRequirement & { kind: 'requirement' };
   refinement: Refinement;
   subject: Subject;
-  loosened: boolean;
+  loosened: boolean | 'machine';
   chosen: ChosenReplacement | null;
 }
 
@@ -65,6 +66,7 @@ const SOURCE_WORDS: Record<RequirementSource, string> = {
   'should-be': 'as it should be',
   'as-mapped': 'as mapped',
   another: 'like another',
+  machine: 'by what the machine needs',
 };
 
 /** One that may do. */
@@ -81,7 +83,7 @@ function Fitting({
   known,
   result,
 }: CandidateViewProps & { known: MatchedEntry['known']; result: FitOf }) {
-  const { differences } = candidate;
+  const differences = useAllDifferences(map, found, candidate, result);
   const { settings } = found;
   const accepted = useAccepted(differences, chosen?.entry === known.id ? chosen : null);
   const session = useSession();

@@ -7,7 +7,7 @@ import { resultWords } from '../match-words.js';
 interface CandidateListProps {
   settings: readonly SettingId[];
   /** Something was said not to matter: then it is not ‘the same wiring’. */
-  loosened: boolean;
+  loosened: boolean | 'machine';
   candidates: MatchedEntry[];
   shown: string | null;
   chosen: string | null;
@@ -47,7 +47,7 @@ export function CandidateList({ candidates, settings, loosened, shown, chosen, o
 
 interface CandidateLineProps extends MatchedEntry {
   settings: readonly SettingId[];
-  loosened: boolean;
+  loosened: boolean | 'machine';
   here: boolean;
   chosen: boolean;
   onPick: (id: string) => void;

@@ -13,10 +13,12 @@ interface SourceChoiceProps {
   proposed: RequirementSource;
   refinement: Refinement;
   onRefine: (change: Partial<Refinement>) => void;
+  /** Some wire leads to a load: then it can be asked what the machine needs. */
+  hasMachine: boolean;
 }
 
 /** Where the requirement comes from; each other source is one tap away. */
-export function SourceChoice({ source, proposed, refinement, onRefine }: SourceChoiceProps) {
+export function SourceChoice({ source, proposed, refinement, onRefine, hasMachine }: SourceChoiceProps) {
   return (
     <div className="mt-2 grid gap-2">
       <Choice<RequirementSource>
@@ -27,6 +29,7 @@ export function SourceChoice({ source, proposed, refinement, onRefine }: SourceC
           { value: 'should-be', text: 'as it should be' },
           { value: 'as-mapped', text: 'as mapped' },
           { value: 'another', text: 'like another' },
+          ...(hasMachine ? [{ value: 'machine' as const, text: 'what the machine needs' }] : []),
         ]}
         onChoose={(chosen) => onRefine({ source: chosen })}
       />

@@ -1,4 +1,5 @@
 import {
+  healthyOf,
   nextTest,
   rankFaults,
   wiredTerminals,
@@ -11,7 +12,6 @@ import {
 import { factAt, type SwitchMap } from '@which-way/core/continuity';
 import { LOAD_SEEN, loadsSeenOf, wiresOf, type LoadSeen } from '@which-way/core/log';
 import type { LoadId, SettingId } from '@which-way/core/switch';
-import { expectedPattern } from '@which-way/core/verify';
 import { faultWords, isOfSwitch, SEEN_WORDS } from '@which-way/words/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
@@ -23,14 +23,6 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 /** Faults less likely than this are not listed. */
 const LISTED = 0.03;
 const MOST_LISTED = 5;
-
-/** What the switch should make in every setting; null where that is not said of every pair. */
-function healthyOf(map: SwitchMap): Healthy[] | null {
-  const expected = expectedPattern(map);
-  if (!expected) return null;
-  const settings = map.structure.settings.filter(({ need }) => need === 'required');
-  return settings.map(({ id }, at) => ({ setting: id, nets: expected.pattern[at] ?? [] }));
-}
 
 /** What the map has of the wired terminals already: nothing is asked twice. Only what was read, not what follows from it. */
 function readingsOf(map: SwitchMap, machine: Machine, healthy: readonly Healthy[]): ContactRead[] {

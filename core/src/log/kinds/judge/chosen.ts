@@ -17,7 +17,7 @@ import { knownSwitchSchema, type EntryId, type SettingId, type TerminalId } from
 import { defineKind } from '../define-kind.js';
 
 /** Where a requirement comes from: stated on every candidate. */
-export const REQUIREMENT_SOURCES = ['should-be', 'as-mapped', 'another'] as const;
+export const REQUIREMENT_SOURCES = ['should-be', 'as-mapped', 'another', 'machine'] as const;
 
 export const replacementSchema = object({
   entry: id<EntryId>(),

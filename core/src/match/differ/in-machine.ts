@@ -1,0 +1,73 @@
+import {
+  contactsOfNets,
+  contactsWithPart,
+  inEverySetting,
+  inSetting,
+  type Healthy,
+  type LaidPart,
+  type LoadState,
+  type Machine,
+} from '../../circuit/index.js';
+import type { SwitchMap } from '../../continuity/index.js';
+import type { SettingId } from '../../switch/index.js';
+import type { Difference } from './differences.js';
+
+const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed']);
+
+/**
+ * What a part in its place would do in the machine that the switch, as it should be, does not: a brake or a stop that is lost, a
+ * load that stays live at OFF, a short, what a position to spare would feed. What is not known of either is no difference here.
+ */
+export function machineDifferences(
+  map: SwitchMap,
+  machine: Machine,
+  healthy: readonly Healthy[],
+  laid: LaidPart,
+  spare: readonly number[],
+): Difference[] {
+  const netsAt = new Map(healthy.map(({ setting, nets }) => [setting, nets]));
+  const asked = laid.positions.map(({ from }) => from).filter((setting) => netsAt.has(setting));
+  const before = inEverySetting(map, machine, (setting) => contactsOfNets(netsAt.get(setting) ?? []), null);
+  const after = inEverySetting(
+    map,
+    machine,
+    (setting) => contactsWithPart(map, laid, setting),
+    laid.part.facts?.makesBeforeBreaks ?? null,
+  );
+  const found: Difference[] = [];
+  const add = (code: Difference['code'], about: string) => {
+    if (!found.some((one) => one.code === code && one.about === about))
+      found.push({ code, gravity: 'safety', about });
+  };
+  asked.forEach((setting, at) => {
+    const [old, fresh] = [before, after].map(({ settings }) =>
+      settings.find((one) => one.setting === setting),
+    );
+    for (const { id, name } of machine.loads) {
+      const [was, is] = [old?.loads.get(id)?.does, fresh?.loads.get(id)?.does];
+      if (!was || !is || was === is || was === 'not-known' || is === 'not-known') continue;
+      if (was === 'braked') add('brake-lost', name);
+      else if (was === 'off' && is === 'floating') add('live-at-off', name);
+      else if (RUNS.has(is) && !RUNS.has(was)) add('runs-on', name);
+      else add('load-differs', name);
+    }
+    const shorts = (fresh?.shorts.length ?? 0) > (old?.shorts.length ?? 0);
+    if (shorts) add('short-in-machine', String(at));
+  });
+  const passing = new Set(
+    before.hazards.flatMap((one) => (one.kind === 'short-in-passing' ? [`${one.from} ${one.to}`] : [])),
+  );
+  for (const one of after.hazards)
+    if (one.kind === 'short-in-passing' && one.certain && !passing.has(`${one.from} ${one.to}`))
+      add('supplies-meet-in-passing', '');
+  for (const place of spare) {
+    const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
+    const { loads, shorts } = inSetting(machine, SPARE, contacts);
+    if (shorts.length > 0) add('supplies-meet-in-spare', String(place));
+    else if ([...loads.values()].some(({ does }) => RUNS.has(does))) add('spare-feeds', String(place));
+  }
+  return found;
+}
+
+/** Stands for a position that no setting of the old one has. */
+const SPARE = 'spare' as SettingId;
