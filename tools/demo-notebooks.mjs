@@ -1,58 +1,21 @@
 // What is written down of the demo's jobs before they are mapped.
 import { layPath } from '@which-way/core/path';
 import { linesForJob, standardLists, usualPoints } from '@which-way/core/safety';
+import {
+  note,
+  RADIO_PHOTO,
+  KILN_PHOTO,
+  photo,
+  marking,
+  wire,
+  ended,
+  tied,
+  supplied,
+  fed,
+  structural,
+  measured,
+} from './demo-deeds.mjs';
 import { newId } from './demo-library.mjs';
-
-const note = (add, notes) =>
-  Object.entries(notes).forEach(([field, text]) => add({ kind: 'noted', field, text }));
-const RADIO_PHOTO = 'a0000000-0000-4000-8000-000000000001';
-const KILN_PHOTO = 'a0000000-0000-4000-8000-000000000002';
-const photo = (add, id, purpose, caption) =>
-  add({ kind: 'photo-taken', photo: { id, purpose, caption, width: 1600, height: 1200, removed: false } });
-const marking = (add, box, ...runs) =>
-  add({
-    kind: 'transcribed',
-    marking: { id: newId(), runs: runs.map(([text, sure = 'certain']) => ({ text, sure })), box },
-  });
-const wire = (add, tag, color, terminal, goesTo, more = {}) =>
-  add({
-    kind: 'wire-tagged',
-    wire: {
-      id: newId(),
-      tag: String(tag),
-      color,
-      size: '',
-      termination: 'solder',
-      goesTo,
-      liveThough: false,
-      terminal: terminal.id,
-      removed: false,
-      ...more,
-    },
-  });
-/** A wire with the place where it ends; a load's end that goes on without the switch. */
-const ended = (add, tag, color, terminal, ends, more = {}) => {
-  const id = newId();
-  wire(add, tag, color, terminal, '', { id, ...more });
-  if (ends.length > 0) add({ kind: 'wire-ended', wire: id, ends });
-};
-const tied = (add, load, end, to) => add({ kind: 'load-tied', tie: { load, end, to } });
-const supplied = (add, name, kind, volts, current) => {
-  const supply = { id: newId(), name, kind, volts, current, removed: false };
-  add({ kind: 'supply-named', supply });
-  return { at: 'supply', supply: supply.id };
-};
-const fed = (add, name, kind, watts, volts, current) => {
-  const load = { id: newId(), name, kind, amps: null, watts, volts, current, removed: false };
-  add({ kind: 'load-named', load });
-  return (end) => ({ at: 'load', load: load.id, end });
-};
-const structural = (add, ...changes) =>
-  changes.forEach((change) => add({ kind: 'restructured', change, basedOn: null }));
-const measured = (add, facts) =>
-  Object.entries(facts).forEach(([field, [value, how]]) =>
-    add({ kind: 'measured', fact: { field, value, how } }),
-  );
 
 /** The band switch before it was mapped: two wafers on one shaft, every other clock place empty. */
 export function radioBefore({ terminals, actuators }, add) {

@@ -84,7 +84,7 @@ await page.getByRole('link', { name: 'Is it the switch?' }).click();
 await shoot(page, 'path', 'Still looking');
 await openJob(page, 'Desk fan');
 await shoot(page, 'verify', 'Pattern: differs');
-await openJob(page, 'Stage guitar');
+await openJob(page, 'Harbour launch');
 await step(page, 'Match');
 await shoot(page, 'match', 'in the library:');
 await openJob(page, 'Bilge pump');
@@ -119,11 +119,12 @@ for (const [key, next] of [
 }
 await shoot(page, 'practice', 'First lesson: ');
 
-const pocket = await pageOf(390, 844);
-await openJob(pocket, 'Table radio');
-await step(pocket, 'Intake');
-await pocket.getByRole('link', { name: 'Markings' }).click();
-await shoot(pocket, 'markings-phone', 'Box a marking');
+await openJob(page, 'Pottery kiln');
+await step(page, 'Truth table');
+await page.getByRole('link', { name: 'In the machine' }).click();
+await page.getByRole('radio', { name: 'as it should be' }).click();
+await page.getByRole('button', { name: 'LOW', exact: true }).click();
+await shoot(page, 'machine', 'At LOW');
 
 for (const [name, width, height, theme] of [
   ['map-tablet-dark', 768, 1024, 'dark'],

@@ -32,3 +32,4 @@ export {
   type NoMatters,
 } from './matters.js';
 export { healthyOf } from './healthy.js';
+export { switchInMachine, type SwitchInMachine } from './switch-in-machine.js';

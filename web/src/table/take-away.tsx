@@ -1,8 +1,7 @@
 import { svgText } from '@which-way/drawing/svg-text';
 import { customerWords } from '@which-way/words/customer';
 import { verdictOf } from '@which-way/core/verify';
-import { Download, Printer } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Job } from '@which-way/contract';
@@ -15,12 +14,11 @@ import { useJobState } from '../job/job-context.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
+import { MENU_ITEM, SaveMenu } from '../shared/files/save-menu.js';
 import { saveText } from '../shared/files/save-text.js';
 
 const LOOK =
   'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
-const ITEM =
-  'flex min-h-11 cursor-pointer items-center px-3 outline-none data-highlighted:bg-ink data-highlighted:text-sheet';
 
 /** What can be taken away of the table: the job, pictures, the table as a file, a paragraph for the owner, paper. */
 export function TakeAway() {
@@ -78,30 +76,11 @@ export function TakeAway() {
   ];
   return (
     <div className="flex gap-2">
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger className={LOOK}>
-          <Download size={18} aria-hidden="true" /> Take away
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="end"
-            sideOffset={4}
-            collisionPadding={8}
-            className="z-40 rounded-part border-2 border-ink bg-sheet"
-          >
-            <DropdownMenu.Item asChild>
-              <a href={`/api/jobs/${job.id}/export`} download className={ITEM}>
-                The whole job as a file
-              </a>
-            </DropdownMenu.Item>
-            {choices.map(([text, act]) => (
-              <DropdownMenu.Item key={text} onSelect={act} className={ITEM}>
-                {text}
-              </DropdownMenu.Item>
-            ))}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <SaveMenu choices={choices}>
+        <a href={`/api/jobs/${job.id}/export`} download className={MENU_ITEM}>
+          The whole job as a file
+        </a>
+      </SaveMenu>
       <button type="button" onClick={() => window.print()} className={LOOK}>
         <Printer size={18} aria-hidden="true" /> Print
       </button>

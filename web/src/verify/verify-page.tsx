@@ -1,3 +1,4 @@
+import { machineOf } from '@which-way/core/circuit';
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
 import { liveEvents, type DeedKind, type ExpectedTable } from '@which-way/core/log';
 import { contactTerminals, type KnownSwitch } from '@which-way/core/switch';
@@ -81,6 +82,11 @@ export function VerifyPage() {
           <LayOtherwise table={expected} question={diagnosed.question} comparison={comparison} onSet={set} />
         )}
         {comparison && <Differences map={map} comparison={comparison} />}
+        {comparison?.outcome === 'differs' && machineOf(map) && (
+          <Link to="../table/machine" relative="path" className="inline-flex min-h-11 items-center underline">
+            What that does in the machine
+          </Link>
+        )}
         <BeforeAfter map={map} />
         <BesidePanel map={map} />
         <ContactsPanel map={map} />

@@ -11,8 +11,10 @@ import { Choice } from '../../shared/controls/choice.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { ownsKeys } from '../../shared/controls/owns-keys.js';
 import { Painted } from '../../shared/drawings/painted.js';
+import { DifferencesInMachine } from './differences-in-machine.js';
 import { FaultsPanel } from './faults-panel.js';
 import { machineDrawn } from './machine-drawn.js';
+import { TakeAwayMachine } from './take-away-machine.js';
 import { inPlaceOf, useMachine, type InPlace } from './use-machine.js';
 
 /** What the switch does in the machine: which load does what, and what can hurt. */
@@ -105,9 +107,13 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
         </svg>
       </section>
       <div className="grid min-w-0 content-start gap-4">
+        <div className="justify-self-end">
+          <TakeAwayMachine {...{ map, machine, does }} place={name} />
+        </div>
         <ByLoads map={map} machine={machine} does={does} at={at} onGo={go} />
         <Hazards map={map} machine={machine} hazards={hazards} />
         <OpenEnds map={map} machine={machine} />
+        <DifferencesInMachine map={map} machine={machine} />
         <FaultsPanel map={map} machine={machine} />
       </div>
     </main>

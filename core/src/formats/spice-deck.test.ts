@@ -1,0 +1,70 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { drawnContacts, drawnMachine } from '../testing/machines.js';
+import {
+  generatedMachines,
+  machinesDeck,
+  sharesBySimulator,
+  sharesByUs,
+} from '../testing/generated-machines.js';
+import { spiceDeck } from './spice-deck.js';
+
+const file = (name: string) => readFileSync(new URL(`../circuit/ngspice/${name}`, import.meta.url), 'utf8');
+const installed = spawnSync('ngspice', ['--version']).status === 0;
+const MACHINES = generatedMachines(300, 17);
+
+/** Volts that ngspice printed, in the order of the deck. */
+const printed = (output: string): number[] =>
+  [...output.matchAll(/^mag\([^=]*\) = ([-+\d.e]+)/gm)].map(([, volts]) => Number(volts));
+const run = (deck: string): string => {
+  const path = join(mkdtempSync(join(tmpdir(), 'which-way-ngspice-')), 'machines.cir');
+  writeFileSync(path, deck);
+  // It ends with 1 where only a control block ran: what it printed is there all the same.
+  return spawnSync('ngspice', ['-b', path], { encoding: 'utf8', maxBuffer: 64e6 }).stdout;
+};
+const furthest = (said: number[][]) => {
+  const ours = sharesByUs(MACHINES);
+  return Math.max(
+    ...said.flatMap((shares, at) => shares.map((one, load) => Math.abs(one - (ours[at]?.[load] ?? NaN)))),
+  );
+};
+
+describe('300 generated machines against the circuit simulator ngspice (version 39, deck and output beside the circuit)', () => {
+  it('every load takes the share of its power that it said', () => {
+    expect(file('machines.cir')).toBe(machinesDeck(MACHINES));
+    const said = printed(file('machines.out'));
+    expect(said.length).toBeGreaterThan(600);
+    expect(said.some((volts) => volts > 200)).toBe(true);
+    expect(furthest(sharesBySimulator(MACHINES, said))).toBeLessThan(1e-4);
+  });
+
+  it.skipIf(!installed)('and that it says now, where it is installed', () => {
+    expect(furthest(sharesBySimulator(MACHINES, printed(run(machinesDeck(MACHINES)))))).toBeLessThan(1e-4);
+  });
+
+  it.skipIf(!installed)('a deck that is taken away gives the table, setting by setting', () => {
+    const drawn = {
+      terminals: 'L N A B C',
+      supplies: { mains: { kind: 'L', volts: 230 }, back: { kind: 'N', volts: null } },
+      loads: { e1: { watts: 400, volts: 230 }, e2: { watts: 400, volts: 230 } },
+      wires: 'L>mains N>back A>e1.1 B>e1.2 B>e2.1 C>e2.2',
+    } as const;
+    const settings = ['', 'L-A N-C', 'L-A N-B', 'L-B N-A-C'].map((joins, at) => ({
+      ...{ name: `setting ${at}`, nets: drawnContacts(drawn.terminals, joins).nets },
+    }));
+    const deck = spiceDeck('three heats', drawnMachine(drawn), settings);
+    const watts = settings.map((_, at) => {
+      const asked = deck
+        .replace('.param setting=0', `.param setting=${at}`)
+        .replace(
+          '.ac lin 1 50 50\n',
+          '.control\nac lin 1 50 50\nprint mag(v(n7)-v(n8))\nprint mag(v(n9)-v(n10))\n.endc\n',
+        );
+      return printed(run(asked)).reduce((sum, volts) => sum + (volts / 230) ** 2 * 400, 0);
+    });
+    expect(watts.map((one) => Math.round(one))).toEqual([0, 200, 400, 800]);
+  });
+});

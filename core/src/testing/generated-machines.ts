@@ -1,0 +1,122 @@
+import { powered, type Machine } from '../circuit/index.js';
+import { deckOf } from '../formats/spice-deck.js';
+import { partitionOf, type Partition } from '../partition/index.js';
+import { seededRandom } from '../switch/index.js';
+import { drawnMachine } from './machines.js';
+
+/** A machine with one way in which its contacts stand. */
+export interface GeneratedMachine {
+  machine: Machine;
+  nets: Partition;
+}
+
+const SUPPLIES = {
+  single: { m: { kind: 'L', volts: 230 }, n: { kind: 'N', volts: null } },
+  three: {
+    m: { kind: 'L1', volts: 230 },
+    o: { kind: 'L2', volts: 230 },
+    p: { kind: 'L3', volts: 230 },
+    n: { kind: 'N', volts: null },
+  },
+  direct: { m: { kind: '+', volts: 24, current: 'DC' }, n: { kind: '0', volts: null, current: 'DC' } },
+} as const;
+
+/** Random machines without shorts: supplies, two-ended and three-phase loads, wires and ties anywhere, contacts anyhow. */
+export function generatedMachines(count: number, seed: number): GeneratedMachine[] {
+  const random = seededRandom(seed);
+  const below = (limit: number) => Math.floor(random() * limit);
+  const found: GeneratedMachine[] = [];
+  while (found.length < count) {
+    const kind = (['single', 'three', 'direct'] as const)[below(3)] ?? 'single';
+    const names = Array.from({ length: 3 + below(4) }, (_, at) => `${at + 1}`);
+    const current = kind === 'direct' ? 'DC' : 'AC';
+    const volts = kind === 'direct' ? 24 : 230;
+    const loads = Object.fromEntries(
+      Array.from({ length: 1 + below(4) }, (_, at) => {
+        const three = kind === 'three' && random() < 0.4;
+        const watts = kind === 'direct' ? 5 + below(50) : 20 + below(400);
+        return [
+          `l${at}`,
+          { current, volts, watts, ...(three && { kind: 'motor', make: 'three-phase' }) },
+        ] as const;
+      }),
+    );
+    const supplies = Object.keys(SUPPLIES[kind]);
+    const ends = Object.entries(loads).flatMap(([load, more]) =>
+      ('make' in more ? ['U1', 'V1', 'W1', 'U2', 'V2', 'W2'] : ['1', '2']).map((end) => `${load}.${end}`),
+    );
+    const any = (list: readonly string[]) => list[below(list.length)] as string;
+    const wires = [
+      ...names.map((name) => `${name}>${random() < 0.4 ? any(supplies) : any(ends)}`),
+      ...ends
+        .filter(() => random() < 0.5)
+        .map((end) => `${end}>${random() < 0.5 ? any(supplies) : any(ends)}`),
+    ].filter((wire) => wire.split('>')[0] !== wire.split('>')[1]);
+    const machine = drawnMachine({
+      terminals: names.join(' '),
+      supplies: SUPPLIES[kind] as never,
+      loads: loads as never,
+      wires: wires.join(' '),
+    });
+    const nets = partitionOf(
+      names.length,
+      Array.from({ length: below(names.length) }, (): [number, number] => [
+        below(names.length),
+        below(names.length),
+      ]),
+    );
+    if (powered(machine, joinsOf(nets)).shorts.length === 0) found.push({ machine, nets });
+  }
+  return found;
+}
+
+export const joinsOf = (nets: Partition): [number, number][] =>
+  nets.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]]));
+
+/** All of them in one deck; it prints the volts across every winding, in their order. */
+export function machinesDeck(machines: readonly GeneratedMachine[]): string {
+  const prints = machines.flatMap(({ machine }, at) =>
+    deckOf(machine, [], `m${at}`)
+      .filter((line) => line.startsWith('Rl'))
+      .map((line) => {
+        const [, a, b] = line.split(' ');
+        return `print mag(v(${a})-v(${b}))`;
+      }),
+  );
+  return [
+    '* generated machines',
+    '.param setting=0',
+    ...machines.flatMap(({ machine, nets }, at) => deckOf(machine, [{ nets }], `m${at}`)),
+    '.control',
+    'set numdgt=9',
+    'ac lin 1 50 50',
+    ...prints,
+    '.endc',
+    '.end',
+    '',
+  ].join('\n');
+}
+
+/** Shares of their power that all loads take, by the volts that a simulator printed, and by this program. */
+export function sharesBySimulator(
+  machines: readonly GeneratedMachine[],
+  printed: readonly number[],
+): number[][] {
+  let at = 0;
+  return machines.map(({ machine }) =>
+    machine.loads.map((load) => {
+      const rated = load.volts ?? 1;
+      const windings = load.make === 'three-phase' ? 3 : 1;
+      const shares = Array.from({ length: windings }, () => ((printed[at++] ?? NaN) / rated) ** 2);
+      return load.make === 'three-phase'
+        ? shares.reduce((sum, one) => sum + one, 0) / 3
+        : Math.max(...shares);
+    }),
+  );
+}
+
+export const sharesByUs = (machines: readonly GeneratedMachine[]): number[][] =>
+  machines.map(({ machine, nets }) => {
+    const { loads } = powered(machine, joinsOf(nets));
+    return machine.loads.map(({ id }) => loads.get(id)?.share ?? 0);
+  });
