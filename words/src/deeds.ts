@@ -47,6 +47,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'wire-ended': 'where a wire ends',
   'load-tied': 'where an end of a load goes',
   'loads-seen': 'what the loads did',
+  'part-tried': 'a load or a wire tried by itself',
   'mechanics-noted': 'what was seen of the mechanics',
   'verdict-signed': 'the signature of the verdict',
   'worked-on': 'that it was worked on',

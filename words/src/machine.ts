@@ -1,5 +1,6 @@
 import type { Fault, Hazard, InSetting, LoadDoes, LoadState } from '@which-way/core/circuit';
 import type { Load, LoadEnd, LoadMake, LoadSeen, Supply, Wire } from '@which-way/core/log';
+import type { PresetName } from '@which-way/core/match';
 import type { LoadId, Structure, SupplyId } from '@which-way/core/switch';
 import { settingName } from './terminals.js';
 
@@ -67,7 +68,8 @@ export function settingSentence(
     },
   );
   const what = said.length > 0 ? said.join('; ') : 'everything off';
-  const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts)}` : '';
+  // The figure and its unit stay on one line.
+  const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts).replace(' ', '\u00a0')}` : '';
   return `At ${name}: ${what}${figures}`;
 }
 
@@ -146,3 +148,10 @@ export function faultWords(
 /** Whether a fault lies in the switch itself. */
 export const isOfSwitch = ({ kind }: Fault): boolean =>
   kind === 'never-closes' || kind === 'never-opens' || kind === 'high';
+
+export const PRESET_WORDS: Record<PresetName, string> = {
+  'three-heat': 'Three heats: two elements in series, one, both',
+  reversing: 'A motor forward and back, with a stop',
+  'reversing-with-brake': 'A motor forward and back, braked between',
+  'run-and-brake': 'A motor that is braked when let go',
+};

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { LoadId, SettingId } from '../switch/index.js';
-import { seededRandom } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../testing/machines.js';
+import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
 import {
+  faultModel,
   lookKey,
   nextTest,
+  NO_EVIDENCE,
   rankFaults,
-  showsOf,
-  singleFaults,
   SURE,
+  type ContactRead,
   type Healthy,
   type Observation,
-  type Seen,
+  type PartTried,
 } from './faults.js';
 
 const KILN: Drawn = {
@@ -33,80 +33,82 @@ const SETTINGS: Healthy[] = [
   nets: drawnContacts(KILN.terminals, joins).nets,
 }));
 const machine = drawnMachine(KILN);
+const model = faultModel(machine, SETTINGS);
+const looked = (...seen: [setting: string, load: string, what: Observation['seen']][]): Observation[] =>
+  seen.map(([setting, load, what]) => ({ setting: setting as SettingId, load: load as LoadId, seen: what }));
 
 describe('which fault explains what was seen', () => {
-  it('an open element and a dead contact are told apart by the look that is asked for', () => {
+  it('an open element and a dead contact show the very same: a look does not tell them apart, a reading or a trial does', () => {
     // Warm on HIGH, never hot: one of the two does not burn.
-    const seen: Observation[] = [{ setting: 'HIGH' as SettingId, load: 'e2' as LoadId, seen: 'off' }];
-    const first = rankFaults(machine, SETTINGS, seen);
-    const likely = first.filter(({ chance }) => chance > 0.05).map(({ fault }) => fault.kind);
-    expect(likely).toEqual(expect.arrayContaining(['load-open', 'never-closes']));
-    expect(nextTest(machine, SETTINGS, first, seen)).toMatchObject({ kind: 'look' });
-    // In series at LOW an open element leaves the other cold too.
-    const more: Observation[] = [
-      ...seen,
-      { setting: 'LOW' as SettingId, load: 'e1' as LoadId, seen: 'off' },
-      { setting: 'MEDIUM' as SettingId, load: 'e1' as LoadId, seen: 'right' },
-      { setting: 'HIGH' as SettingId, load: 'e1' as LoadId, seen: 'right' },
+    const seen = looked(['HIGH', 'e2', 'off']);
+    const first = rankFaults(model, { ...NO_EVIDENCE, seen });
+    expect(first.filter(({ chance }) => chance > 0.05).map(({ fault }) => fault.kind)).toEqual(
+      expect.arrayContaining(['load-open', 'never-closes']),
+    );
+    expect(nextTest(model, first, { ...NO_EVIDENCE, seen })).toMatchObject({ kind: 'look' });
+    const all: Observation[] = [
+      ...looked(['OFF', 'e1', 'off'], ['OFF', 'e2', 'off'], ['LOW', 'e1', 'off'], ['LOW', 'e2', 'off']),
+      ...looked(
+        ['MEDIUM', 'e1', 'right'],
+        ['MEDIUM', 'e2', 'right'],
+        ['HIGH', 'e1', 'right'],
+        ['HIGH', 'e2', 'off'],
+      ),
     ];
-    const after = rankFaults(machine, SETTINGS, more);
-    // N to C is used there and nowhere else: no look tells it from the element, a reading does.
-    const [one, other] = after;
-    const two = [one?.fault, other?.fault];
+    const after = rankFaults(model, { ...NO_EVIDENCE, seen: all });
+    const two = after.slice(0, 2).map(({ fault }) => fault);
     expect(two).toContainEqual({ kind: 'load-open', load: 'e2' });
     expect(two).toContainEqual({ kind: 'never-closes', contact: [1, 4] });
-    const all = after.flatMap(({ shows }) => [...shows.keys()]).map((key) => key.split(' '));
-    const looked = all.map(([setting = '', load = '']): Observation => ({
-      ...{ setting: setting as SettingId, load: load as LoadId, seen: 'right' },
-    }));
-    const next = nextTest(machine, SETTINGS, after, looked);
-    expect(next).toMatchObject({ kind: 'read' });
-    if (next?.kind !== 'read') throw new Error('a reading is asked for');
-    const proved = rankFaults(machine, SETTINGS, more, [{ ...next, joins: true }]);
+    expect(['read', 'try']).toContain(nextTest(model, after, { ...NO_EVIDENCE, seen: all })?.kind);
+    const read = [{ setting: 'LOW' as SettingId, contact: [1, 4] as const, joins: true }];
+    const proved = rankFaults(model, { seen: all, read, tried: [] });
     expect(proved[0]?.fault).toEqual({ kind: 'load-open', load: 'e2' });
+    const tried = [{ part: 'e2' as LoadId, whole: true }];
+    const other = rankFaults(model, { seen: all, read: [], tried });
+    expect(other[0]?.fault).toEqual({ kind: 'never-closes', contact: [1, 4] });
   });
 
-  it('each single fault is found from its first symptom, by looks alone, among those that show the very same', () => {
-    const sameShows = (a: ReadonlyMap<string, Seen>, b: ReadonlyMap<string, Seen>) =>
-      [...a].every(([key, seen]) => b.get(key) === seen);
-    const healthy = showsOf(machine, SETTINGS, { kind: 'none' });
-    let [cases, looks] = [0, 0];
-    for (const fault of singleFaults(machine, SETTINGS)) {
-      const truth = showsOf(machine, SETTINGS, fault);
-      const symptom = [...truth].find(([key, seen]) => healthy.get(key) !== seen);
+  it('each single fault is found from its first symptom, whatever it is, in a few tests', () => {
+    let [cases, tests, seconds] = [0, 0, 0];
+    for (const truth of model.faults) {
+      const symptom = [...truth.shows].find(([key, seen]) => model.healthy.get(key) !== seen);
       if (!symptom) continue;
       cases += 1;
-      const observe = (key: string): Observation => {
-        const [setting = '', load = ''] = key.split(' ');
-        return { setting: setting as SettingId, load: load as LoadId, seen: truth.get(key) ?? 'off' };
-      };
-      const seen = [observe(symptom[0])];
-      for (let step = 0; step < 8; step += 1) {
-        const next = nextTest(machine, SETTINGS, rankFaults(machine, SETTINGS, seen), seen);
-        if (next?.kind !== 'look') break;
-        looks += 1;
-        seen.push(observe(lookKey(next.setting, next.load)));
+      const observe = (setting: string, load: string): Observation => ({
+        ...{ setting: setting as SettingId, load: load as LoadId },
+        seen: truth.shows.get(lookKey(setting as SettingId, load as LoadId)) ?? 'off',
+      });
+      const [setting = '', load = ''] = symptom[0].split(' ');
+      const found = { seen: [observe(setting, load)], read: [] as ContactRead[], tried: [] as PartTried[] };
+      for (let step = 0; step < 30; step += 1) {
+        const next = nextTest(model, rankFaults(model, found), found);
+        if (!next) break;
+        tests += 1;
+        seconds += next.seconds;
+        if (next.kind === 'look') found.seen.push(...next.loads.map((one) => observe(next.setting, one)));
+        else if (next.kind === 'read')
+          found.read.push({ ...next, joins: truth.joins(next.setting, next.contact) });
+        else found.tried.push({ part: next.part, whole: truth.whole(next.part) });
       }
-      const [best] = rankFaults(machine, SETTINGS, seen);
-      expect([fault, sameShows(truth, best?.shows ?? new Map())]).toEqual([fault, true]);
+      const [best] = rankFaults(model, found);
+      const same = [...truth.shows].every(([key, seen]) => best?.shows.get(key) === seen);
+      expect([truth.fault, same]).toEqual([truth.fault, true]);
     }
     expect(cases).toBeGreaterThan(15);
-    // Eight cells there are; fewer are asked for.
-    expect(looks / cases).toBeLessThan(5);
+    expect(tests / cases).toBeLessThan(6);
+    expect(seconds).toBeGreaterThan(0);
   });
 
-  it('nothing more is asked once it is sure, and answers that are wrong now and then do not end it', () => {
-    const random = seededRandom(11);
-    const fault = { kind: 'load-open', load: 'e1' as LoadId } as const;
-    const truth = showsOf(machine, SETTINGS, fault);
-    const seen = [...truth].map(([key, what]): Observation => {
+  it('nothing more is asked once it is sure, and a look that was wrong does not end it', () => {
+    const truth = model.faults.find(({ fault }) => fault.kind === 'load-open' && fault.load === 'e1');
+    const seen = [...(truth?.shows ?? [])].map(([key, what], at): Observation => {
       const [setting = '', load = ''] = key.split(' ');
-      const told: Seen = random() < 0.05 ? 'weak' : what;
-      return { setting: setting as SettingId, load: load as LoadId, seen: told };
+      return { setting: setting as SettingId, load: load as LoadId, seen: at === 2 ? 'weak' : what };
     });
-    const ranked = rankFaults(machine, SETTINGS, seen);
+    const tried = [{ part: 'e1' as LoadId, whole: false }];
+    const ranked = rankFaults(model, { seen, read: [], tried });
     expect(ranked.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
-    expect(ranked[0]?.fault).toEqual(fault);
-    expect(nextTest(machine, SETTINGS, [{ ...ranked[0], chance: SURE } as never], [])).toBeNull();
+    expect(ranked[0]?.fault).toEqual({ kind: 'load-open', load: 'e1' });
+    expect(nextTest(model, [{ ...ranked[0], chance: SURE } as never], NO_EVIDENCE)).toBeNull();
   });
 });

@@ -31,15 +31,31 @@ export interface Healthy {
   nets: Partition;
 }
 
-/** A fault with its chance, and which observations it explains. */
-export interface RankedFault {
+/** A fault with all that would be found out with it. */
+export interface ModelledFault {
   fault: Fault;
+  /** By setting and load, what would be seen. */
+  shows: ReadonlyMap<string, Seen>;
+  /** Whether a contact joins in a setting. */
+  joins: (setting: SettingId, contact: readonly [number, number]) => boolean;
+  /** Whether a load or a wire conducts from end to end. */
+  whole: (part: LoadId | WireId) => boolean;
+}
+
+/** A fault with its chance, and how many of the observations it explains. */
+export interface RankedFault extends ModelledFault {
   chance: number;
   explains: number;
-  /** By setting and load, what would be seen with it. */
-  shows: ReadonlyMap<string, Seen>;
-  /** Whether a contact joins in a setting with it. */
-  joins: (setting: SettingId, contact: readonly [number, number]) => boolean;
+}
+
+/** A machine with every single fault, worked out once. */
+export interface FaultModel {
+  machine: Machine;
+  settings: readonly Healthy[];
+  healthy: ReadonlyMap<string, Seen>;
+  faults: readonly ModelledFault[];
+  contacts: readonly (readonly [number, number])[];
+  wires: readonly WireId[];
 }
 
 /** A contact that was read with a meter: whether two terminals join in a setting, by place. */
@@ -49,9 +65,24 @@ export interface ContactRead {
   joins: boolean;
 }
 
-/** What to do next: the most bits a second. */
-export type NextTest = { setting: SettingId; bits: number; seconds: number } & (
-  { kind: 'look'; load: LoadId } | { kind: 'read'; contact: readonly [number, number] }
+/** A load or a wire that was tried by itself, freed: whether it conducts from end to end. */
+export interface PartTried {
+  part: LoadId | WireId;
+  whole: boolean;
+}
+
+/** All that was found out so far. */
+export interface Evidence {
+  seen: readonly Observation[];
+  read: readonly ContactRead[];
+  tried: readonly PartTried[];
+}
+
+/** What to do next: the most bits a second. A look is at all loads of a setting that were not seen there yet. */
+export type NextTest = { bits: number; seconds: number } & (
+  | { kind: 'look'; setting: SettingId; loads: LoadId[] }
+  | { kind: 'read'; setting: SettingId; contact: readonly [number, number] }
+  | { kind: 'try'; part: LoadId | WireId }
 );
 
 /** A person's look is wrong this often (a figure to reckon with, not measured). */
@@ -69,8 +100,8 @@ const PRIOR: Record<Fault['kind'], number> = {
 };
 /** A reading at bare lugs is wrong this often. */
 const MISREAD = 0.005;
-/** Seconds to bring the handle there and to look; to make it safe and to read a contact (figures to reckon with). */
-const [LOOK_SECONDS, READ_SECONDS] = [5, 40];
+/** Seconds to bring the handle there, and to look at each load; to read a contact, to free and try a part (figures to reckon with). */
+const SECONDS = { handle: 3, look: 2, read: 20, try: 25 } as const;
 
 export const lookKey = (setting: SettingId, load: LoadId): string => `${setting} ${load}`;
 
@@ -190,42 +221,55 @@ export function showsOf(machine: Machine, settings: readonly Healthy[], fault: F
   return shows;
 }
 
-/**
- * Faults that may explain what was seen and what was read of the bare switch, the likeliest first; those that show the very same
- * stand together by their chance.
- */
-export function rankFaults(
-  machine: Machine,
-  settings: readonly Healthy[],
-  observations: readonly Observation[],
-  readings: readonly ContactRead[] = [],
-): RankedFault[] {
-  const healthy = showsOf(machine, settings, { kind: 'none' });
-  const netsAt = new Map(settings.map(({ setting, nets }) => [setting, nets]));
-  const seenAs = ({ setting, load, seen }: Observation) =>
-    seen === 'right' ? healthy.get(lookKey(setting, load)) : seen;
-  const ranked = singleFaults(machine, settings).map((fault) => {
-    const shows = showsOf(machine, settings, fault);
-    const joined = new Map<SettingId, Partition>();
-    for (const [setting, nets] of netsAt)
-      joined.set(setting, partitionOf(nets.length, joinsWith(nets, fault)));
-    const joins: RankedFault['joins'] = (setting, [a, b]) =>
-      joined.get(setting)?.[a] === joined.get(setting)?.[b];
-    let [weight, explains] = [PRIOR[fault.kind], 0];
-    for (const observation of observations) {
-      const would = shows.get(lookKey(observation.setting, observation.load));
+/** Works out what would be found with every single fault. */
+export function faultModel(machine: Machine, settings: readonly Healthy[]): FaultModel {
+  const faults = singleFaults(machine, settings).map((fault): ModelledFault => {
+    const joined = new Map(
+      settings.map(
+        ({ setting, nets }) => [setting, partitionOf(nets.length, joinsWith(nets, fault))] as const,
+      ),
+    );
+    return {
+      fault,
+      shows: showsOf(machine, settings, fault),
+      joins: (setting, [a, b]) => joined.get(setting)?.[a] === joined.get(setting)?.[b],
+      whole: (part) =>
+        !(fault.kind === 'load-open' && fault.load === part) &&
+        !(fault.kind === 'wire-off' && fault.wire === part),
+    };
+  });
+  return {
+    ...{ machine, settings, faults },
+    healthy: showsOf(machine, settings, { kind: 'none' }),
+    contacts: contactsOf(machine, settings),
+    wires: [...new Set(machine.leads.flatMap(({ wire }) => wire ?? []))],
+  };
+}
+
+/** Nothing found out yet. */
+export const NO_EVIDENCE: Evidence = { seen: [], read: [], tried: [] };
+
+/** Faults that may explain all that was found out, the likeliest first; those that nothing tells apart share their chance. */
+export function rankFaults({ faults, healthy }: FaultModel, { seen, read, tried }: Evidence): RankedFault[] {
+  const seenAs = ({ setting, load, seen: what }: Observation) =>
+    what === 'right' ? healthy.get(lookKey(setting, load)) : what;
+  const ranked = faults.map((one) => {
+    let [weight, explains] = [PRIOR[one.fault.kind], 0];
+    for (const observation of seen) {
+      const would = one.shows.get(lookKey(observation.setting, observation.load));
       if (would === undefined) continue;
       const fits = would === seenAs(observation);
       weight *= fits ? 1 - WRONG : WRONG;
       if (fits) explains += 1;
     }
-    for (const { setting, contact, joins: read } of readings)
-      weight *= joins(setting, contact) === read ? 1 - MISREAD : MISREAD;
-    return { fault, weight, explains, shows, joins };
+    for (const { setting, contact, joins } of read)
+      weight *= one.joins(setting, contact) === joins ? 1 - MISREAD : MISREAD;
+    for (const { part, whole } of tried) weight *= one.whole(part) === whole ? 1 - MISREAD : MISREAD;
+    return { one, weight, explains };
   });
   const sum = ranked.reduce((all, { weight }) => all + weight, 0);
   return ranked
-    .map(({ weight, ...one }) => ({ ...one, chance: weight / sum }))
+    .map(({ one, weight, explains }) => ({ ...one, explains, chance: weight / sum }))
     .toSorted((one, other) => other.chance - one.chance);
 }
 
@@ -233,32 +277,42 @@ export function rankFaults(
 export const SURE = 0.99;
 /** Less than this is no news. */
 const LEAST_BITS = 0.02;
+/** Faults less likely than this are not asked about any more. */
+const LEAST_CHANCE = 1e-4;
 
-/** The look or reading that tells most of what is still open, in the least time; null where none tells anything. */
+/** What tells most of what is still open in the least time; null where nothing tells anything, or it is sure. */
 export function nextTest(
-  machine: Machine,
-  settings: readonly Healthy[],
+  { machine, settings, contacts, wires }: FaultModel,
   ranked: readonly RankedFault[],
-  observations: readonly Observation[],
-  readings: readonly ContactRead[] = [],
+  { seen, read, tried }: Evidence,
 ): NextTest | null {
   if ((ranked[0]?.chance ?? 1) >= SURE) return null;
-  const done = new Set(observations.map(({ setting, load }) => lookKey(setting, load)));
-  const read = new Set(readings.map(({ setting, contact }) => `${setting} ${contact.toSorted().join()}`));
-  const tests = settings.flatMap(({ setting }): NextTest[] => [
-    ...machine.loads
-      .filter(({ id }) => !done.has(lookKey(setting, id)))
-      .map(({ id }): NextTest => ({
-        ...{ kind: 'look', setting, load: id, seconds: LOOK_SECONDS },
-        bits: bitsOf(ranked, ({ shows }) => shows.get(lookKey(setting, id))),
+  const open = ranked.filter(({ chance }) => chance > LEAST_CHANCE);
+  const done = new Set(seen.map(({ setting, load }) => lookKey(setting, load)));
+  const wasRead = new Set(read.map(({ setting, contact }) => `${setting} ${contact.toSorted().join()}`));
+  const wasTried = new Set(tried.map(({ part }) => part));
+  const tests: NextTest[] = [
+    ...settings.flatMap(({ setting }): NextTest[] => {
+      const loads = machine.loads.map(({ id }) => id).filter((id) => !done.has(lookKey(setting, id)));
+      if (loads.length === 0) return [];
+      const bits = bitsOf(open, ({ shows }) => loads.map((id) => shows.get(lookKey(setting, id))).join());
+      return [{ kind: 'look', setting, loads, bits, seconds: SECONDS.handle + SECONDS.look * loads.length }];
+    }),
+    ...settings.flatMap(({ setting }) =>
+      contacts
+        .filter((contact) => !wasRead.has(`${setting} ${contact.toSorted().join()}`))
+        .map((contact): NextTest => ({
+          ...{ kind: 'read', setting, contact, seconds: SECONDS.read },
+          bits: bitsOf(open, ({ joins }) => joins(setting, contact)),
+        })),
+    ),
+    ...[...machine.loads.map(({ id }) => id), ...wires]
+      .filter((part) => !wasTried.has(part))
+      .map((part): NextTest => ({
+        ...{ kind: 'try', part, seconds: SECONDS.try },
+        bits: bitsOf(open, ({ whole }) => whole(part)),
       })),
-    ...contactsOf(machine, settings)
-      .filter((contact) => !read.has(`${setting} ${contact.toSorted().join()}`))
-      .map((contact): NextTest => ({
-        ...{ kind: 'read', setting, contact, seconds: READ_SECONDS },
-        bits: bitsOf(ranked, ({ joins }) => joins(setting, contact)),
-      })),
-  ]);
+  ];
   const telling = tests.filter(({ bits }) => bits > LEAST_BITS);
   return telling.toSorted((one, other) => other.bits / other.seconds - one.bits / one.seconds)[0] ?? null;
 }
@@ -269,12 +323,12 @@ function bitsOf<Outcome>(
   outcomeOf: (fault: RankedFault) => Outcome | undefined,
 ): number {
   const chances = new Map<Outcome, number>();
+  let sum = 0;
   for (const one of ranked) {
     const outcome = outcomeOf(one);
-    if (outcome !== undefined) chances.set(outcome, (chances.get(outcome) ?? 0) + one.chance);
+    if (outcome === undefined) continue;
+    sum += one.chance;
+    chances.set(outcome, (chances.get(outcome) ?? 0) + one.chance);
   }
-  return [...chances.values()].reduce(
-    (sum, chance) => sum - (chance > 0 ? chance * Math.log2(chance) : 0),
-    0,
-  );
+  return [...chances.values()].reduce((bits, chance) => bits - (chance / sum) * Math.log2(chance / sum), 0);
 }

@@ -8,8 +8,10 @@ export { carryingOf, joinName, type Carrying } from './carrying.js';
 export { inEverySetting, type InEverySetting } from './whole.js';
 export { contactsWithPart, laidPart, type LaidPart } from './part-contacts.js';
 export {
+  faultModel,
   lookKey,
   nextTest,
+  NO_EVIDENCE,
   rankFaults,
   SEEN,
   showsOf,
@@ -18,6 +20,9 @@ export {
   type Fault,
   type Healthy,
   type ContactRead,
+  type Evidence,
+  type FaultModel,
+  type PartTried,
   type NextTest,
   type Observation,
   type RankedFault,
@@ -33,3 +38,4 @@ export {
 } from './matters.js';
 export { healthyOf } from './healthy.js';
 export { switchInMachine, type SwitchInMachine } from './switch-in-machine.js';
+export { drawnContacts, drawnMachine, type Drawn } from './drawn.js';

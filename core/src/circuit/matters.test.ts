@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { SettingId } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../testing/machines.js';
+import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
 import { everyPartition, whatMatters, type Box } from './matters.js';
 import { powered } from './power.js';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { LoadId, SettingId } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../testing/machines.js';
+import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
 import { inSetting } from './in-machine.js';
 import { switchInMachine } from './switch-in-machine.js';
 

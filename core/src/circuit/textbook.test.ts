@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { SettingId } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../testing/machines.js';
+import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
 import { hazardsOf, type Hazard, type Standing } from './hazards.js';
 import { inSetting } from './in-machine.js';
 

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { drawnContacts, drawnMachine } from '../testing/machines.js';
+import { drawnContacts, drawnMachine } from '../circuit/drawn.js';
 import {
   generatedMachines,
   machinesDeck,

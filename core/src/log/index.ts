@@ -10,7 +10,7 @@ export {
 } from './kinds/map/approach.js';
 export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
 export { LOAD_SEEN, type LoadSeen } from './kinds/judge/load-seen.js';
-export { loadsSeenOf, loadTiesOf, wireEndsOf } from './machine-wiring.js';
+export { loadsSeenOf, loadTiesOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
 export { LOAD_ENDS, type LoadEnd, type LoadTie, type WireEnd } from './kinds/tag/wire-end.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';

@@ -27,3 +27,9 @@ export const loadsSeenOf = (log: Log): (LoadSeen & { seen: NonNullable<LoadSeen[
     deedsOf(log, 'loads-seen').flatMap(({ seen }) => seen),
     ({ setting, load }) => `${setting} ${load}`,
   ).flatMap(({ seen, ...of }) => (seen ? [{ ...of, seen }] : []));
+
+/** Loads and wires that were tried by themselves: whether each conducts. */
+export const partsTriedOf = (log: Log): { part: LoadId | WireId; whole: boolean }[] =>
+  newestOf(deedsOf(log, 'part-tried'), ({ part }) => part).flatMap(({ part, whole }) =>
+    whole === null ? [] : [{ part, whole }],
+  );

@@ -39,3 +39,4 @@ export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechani
 export { offerFindings, statedBy, type OfferFindings, type OfferSubject } from './offer/offer.js';
 export { ratingsOf, type Rating } from './differ/ratings.js';
 export { readBehaviour, type Behaviour, type BehaviourTrouble } from './behaviour.js';
+export { laidPreset, PRESETS, presetOf, type LaidPreset, type Preset, type PresetName } from './presets.js';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { powered, whatMatters, type Healthy } from '../circuit/index.js';
 import type { Pattern } from '../partition/index.js';
 import { seededRandom, type SettingId } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../testing/machines.js';
+import { drawnContacts, drawnMachine, type Drawn } from '../circuit/drawn.js';
 import { runs } from '../testing/runs.js';
 import { randomPart } from '../testing/wire-demands.js';
 import { requirementByMachine } from './machine-need.js';

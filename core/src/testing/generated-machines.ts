@@ -2,7 +2,7 @@ import { powered, type Machine } from '../circuit/index.js';
 import { deckOf } from '../formats/spice-deck.js';
 import { partitionOf, type Partition } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
-import { drawnMachine } from './machines.js';
+import { drawnMachine } from '../circuit/drawn.js';
 
 /** A machine with one way in which its contacts stand. */
 export interface GeneratedMachine {

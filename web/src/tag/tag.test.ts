@@ -10,7 +10,7 @@ import { turnWords } from '@which-way/words/handles';
 import { lineWords, troubleList } from '@which-way/words/safety';
 import { colorWords, fastenerWords } from '@which-way/words/wires';
 import { stickerMap, tagLabels } from './pdf.js';
-import { nextTag } from './wires-page.js';
+import { nextTag } from './next-tag.js';
 
 const newId = newIdFrom(seededRandom(9));
 const wire = (tag: string, more: Partial<Wire> = {}): Wire => ({

@@ -9,7 +9,9 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { terminalName } from '@which-way/words/terminals';
 import { colorWords } from '@which-way/words/wires';
+import { nextTag } from './next-tag.js';
 import { PartsSection } from './parts-section.js';
+import { Presets } from './presets.js';
 import { SuppliesAndLoads } from './supplies-and-loads.js';
 import { TagDrawing } from './tag-drawing.js';
 import { WireForm } from './wire-form.js';
@@ -94,6 +96,7 @@ export function WiresPage() {
         </section>
         <PartsSection parts={parts} ends={ends} onEnds={setEnds} />
         <SuppliesAndLoads />
+        <Presets />
         <Prints wires={wires} />
       </div>
     </main>
@@ -150,12 +153,6 @@ function WireLine({ wire, onPick }: { wire: Wire; onPick: () => void }) {
       )}
     </button>
   );
-}
-
-/** The next tag number that no wire has. */
-export function nextTag(wires: readonly Wire[]): string {
-  const highest = wires.reduce((most, { tag }) => Math.max(most, /^\d+$/.test(tag) ? Number(tag) : 0), 0);
-  return String(highest + 1);
 }
 
 /** Wires that share a lug without a contact rely on it: a replacement must join them too. */

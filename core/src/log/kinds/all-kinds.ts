@@ -32,7 +32,7 @@ import { partDeclared, wireTagged } from './tag/wire.js';
 import { loadTied, wireEnded } from './tag/wire-end.js';
 import { contactRepeated } from './judge/repeat.js';
 import { passingProbed } from './judge/between.js';
-import { loadsSeen } from './judge/load-seen.js';
+import { loadsSeen, partTried } from './judge/load-seen.js';
 import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
@@ -105,4 +105,5 @@ export const KINDS = {
   'wire-ended': wireEnded,
   'load-tied': loadTied,
   'loads-seen': loadsSeen,
+  'part-tried': partTried,
 } as const;

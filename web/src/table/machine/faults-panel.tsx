@@ -1,17 +1,20 @@
 import {
+  faultModel,
   healthyOf,
   nextTest,
   rankFaults,
   wiredTerminals,
   type ContactRead,
+  type Evidence,
+  type FaultModel,
   type Healthy,
   type Machine,
   type NextTest,
   type RankedFault,
 } from '@which-way/core/circuit';
 import { factAt, type SwitchMap } from '@which-way/core/continuity';
-import { LOAD_SEEN, loadsSeenOf, wiresOf, type LoadSeen } from '@which-way/core/log';
-import type { LoadId, SettingId } from '@which-way/core/switch';
+import { LOAD_SEEN, loadsSeenOf, partsTriedOf, wiresOf, type LoadSeen } from '@which-way/core/log';
+import type { LoadId, SettingId, WireId } from '@which-way/core/switch';
 import { faultWords, isOfSwitch, SEEN_WORDS } from '@which-way/words/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
@@ -45,11 +48,14 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
   const healthy = useMemo(() => healthyOf(map), [map]);
   const seen = useMemo(() => loadsSeenOf(map.log), [map.log]);
   const readings = useMemo(() => (healthy ? readingsOf(map, machine, healthy) : []), [map, machine, healthy]);
+  const model = useMemo(() => (healthy ? faultModel(machine, healthy) : null), [machine, healthy]);
+  const tried = useMemo(() => partsTriedOf(map.log), [map.log]);
+  const evidence = useMemo(() => ({ seen, read: readings, tried }), [seen, readings, tried]);
   const ranked = useMemo(
-    () => (healthy && seen.length > 0 ? rankFaults(machine, healthy, seen, readings) : []),
-    [machine, healthy, seen, readings],
+    () => (model && seen.length > 0 ? rankFaults(model, evidence) : []),
+    [model, evidence, seen.length],
   );
-  if (!healthy)
+  if (!healthy || !model)
     return (
       <p className="text-quiet">
         Which fault explains a complaint can be said once{' '}
@@ -77,9 +83,7 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
           All else worked
         </PlainButton>
       )}
-      {ranked.length > 0 && (
-        <Explained {...{ map, machine, healthy, ranked, readings }} seen={seen} onSay={say} />
-      )}
+      {ranked.length > 0 && <Explained {...{ map, model, ranked, evidence }} onSay={say} />}
     </section>
   );
 }
@@ -134,18 +138,18 @@ function SeenTable({ map, machine, seen, onSay }: SeenTableProps) {
 
 interface ExplainedProps {
   map: SwitchMap;
-  machine: Machine;
-  healthy: readonly Healthy[];
+  model: FaultModel;
   ranked: readonly RankedFault[];
-  readings: readonly ContactRead[];
-  seen: readonly (LoadSeen & { seen: NonNullable<LoadSeen['seen']> })[];
+  evidence: Evidence;
   onSay: (list: LoadSeen[]) => void;
 }
 
 /** The likeliest faults, what each explains, and what to look at next. */
-function Explained({ map, machine, healthy, ranked, readings, seen, onSay }: ExplainedProps) {
+function Explained({ map, model, ranked, evidence, onSay }: ExplainedProps) {
+  const { machine } = model;
+  const { seen } = evidence;
   const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
-  const next = nextTest(machine, healthy, ranked, seen, readings);
+  const next = nextTest(model, ranked, evidence);
   const words = ({ fault }: RankedFault) =>
     faultWords(fault, map.structure, machine.loads, machine.supplies, wiresOf(map.log));
   const best = listed[0];
@@ -175,45 +179,76 @@ function Explained({ map, machine, healthy, ranked, readings, seen, onSay }: Exp
   );
 }
 
-/** What tells most in the least time: a look, answered here, or a reading on the Map. */
-function NextStep({
-  map,
-  machine,
-  next,
-  onSay,
-}: {
+interface NextStepProps {
   map: SwitchMap;
   machine: Machine;
   next: NextTest;
   onSay: (list: LoadSeen[]) => void;
-}) {
+}
+
+const BOX = 'grid gap-2 rounded-part border-2 border-brass bg-sheet p-3';
+
+/** What tells most in the least time: a look, answered here; a reading on the Map; a load or a wire tried by itself. */
+function NextStep({ map, machine, next, onSay }: NextStepProps) {
+  if (next.kind === 'try') return <TryPart map={map} machine={machine} {...next} />;
   const at = settingName(map.structure, next.setting);
   if (next.kind === 'read')
     return (
-      <p className="rounded-part border-2 border-brass bg-sheet p-3">
-        Next, about {next.seconds} s once it is safe: does{' '}
-        <strong>{next.contact.map((place) => map.structure.terminals[place]?.label).join('–')}</strong> join
-        at <strong>{at}</strong>?{' '}
+      <p className={BOX}>
+        <span>
+          Next, about {next.seconds} s once it is safe: does{' '}
+          <strong>{next.contact.map((place) => map.structure.terminals[place]?.label).join('–')}</strong> join
+          at <strong>{at}</strong>?
+        </span>
         <Link to="../../map" relative="path" className="inline-flex min-h-11 items-center underline">
           Read it on the Map
         </Link>
       </p>
     );
   return (
-    <div className="rounded-part border-2 border-brass bg-sheet p-3" role="group" aria-label="Look next">
+    <div className={BOX} role="group" aria-label="Look next">
       <p>
-        Next, {next.seconds} s: what does{' '}
-        <strong>{machine.loads.find(({ id }) => id === next.load)?.name}</strong> do at <strong>{at}</strong>?
+        Next, {next.seconds} s: bring it to <strong>{at}</strong>.
       </p>
-      <div className="mt-2 flex flex-wrap gap-2">
-        {LOAD_SEEN.filter((one) => one !== 'right').map((one) => (
-          <PlainButton
-            key={one}
-            onClick={() => onSay([{ setting: next.setting, load: next.load, seen: one }])}
-          >
-            {SEEN_WORDS[one]}
-          </PlainButton>
-        ))}
+      {next.loads.map((load) => (
+        <div key={load} className="flex flex-wrap items-center gap-2">
+          <span className="min-w-24 grow">{machine.loads.find(({ id }) => id === load)?.name}</span>
+          {LOAD_SEEN.map((one) => (
+            <PlainButton key={one} onClick={() => onSay([{ setting: next.setting, load, seen: one }])}>
+              {SEEN_WORDS[one]}
+            </PlainButton>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** A load or a wire by itself: freed at one end, then ohms across it. */
+function TryPart({
+  map,
+  machine,
+  part,
+  seconds,
+}: {
+  map: SwitchMap;
+  machine: Machine;
+  part: LoadId | WireId;
+  seconds: number;
+}) {
+  const session = useSession();
+  const load = machine.loads.find(({ id }) => id === part);
+  const tag = wiresOf(map.log).find(({ id }) => id === part)?.tag;
+  const say = (whole: boolean) => session.emit({ kind: 'part-tried', part, whole });
+  return (
+    <div className={BOX} role="group" aria-label="Try next">
+      <p>
+        Next, about {seconds} s, dead and proved so: free one end of{' '}
+        <strong>{load ? load.name : `wire ${tag ?? '?'}`}</strong> and read ohms from end to end.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <PlainButton onClick={() => say(true)}>It conducts</PlainButton>
+        <PlainButton onClick={() => say(false)}>It is open</PlainButton>
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
-import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
-import type { LoadId, SettingId } from '../../../switch/index.js';
+import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
+import type { LoadId, SettingId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What a person sees of a load. */
@@ -16,6 +16,16 @@ export type LoadSeen = TypeOf<typeof loadSeenSchema>;
 export const loadsSeen = defineKind('loads-seen', {
   says: 'what loads did in settings, as the complaint has it; the newest of each load and setting counts',
   fields: { seen: list(loadSeenSchema, { minItems: 1, maxItems: 2000 }) },
+  undo: ['table'],
+  reading: 'extends',
+});
+
+export const partTried = defineKind('part-tried', {
+  says: 'whether a load or a wire of the machine, freed, conducts from end to end; the newest of each counts',
+  fields: {
+    part: says('A load or a wire.', id<LoadId | WireId>()),
+    whole: says('null: nothing is said any more.', orNull(flag)),
+  },
   undo: ['table'],
   reading: 'extends',
 });

@@ -1,5 +1,5 @@
-import { endKey, endsOf, type ContactsAt, type Machine } from '../circuit/index.js';
-import { contactsOfNets } from '../circuit/index.js';
+import { contactsOfNets, type ContactsAt } from './contacts.js';
+import { endKey, endsOf, type Machine } from './machine.js';
 import type { Load, LoadEnd, Supply } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { LoadId, SupplyId, TerminalId } from '../switch/index.js';
