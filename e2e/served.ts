@@ -140,4 +140,15 @@ export const test = base.extend<{ served: Served }, { shared: Served }>({
   baseURL: async ({ shared }, use) => use(shared.base),
 });
 
+/** A server of the journey's own, which it may kill, fill or wipe. */
+export async function ownServer(work: (served: Served) => Promise<void>): Promise<void> {
+  const served = new Served();
+  await served.start();
+  try {
+    await work(served);
+  } finally {
+    await served.end();
+  }
+}
+
 export { expect } from '@playwright/test';

@@ -1,6 +1,6 @@
 import { Bench } from '../at-the-bench.js';
 import { hold, keepEntry, loadNamed, mappedSwitch, seedJob } from '../seeded-job.js';
-import { expect, test } from '../served.js';
+import { expect, ownServer, test } from '../served.js';
 
 test('an intermediate switch out of a two-pole changeover with two junctions: what comes by it is said, each is answered, chosen', async ({
   page,
@@ -165,80 +165,81 @@ test('switches that do this, from the bench; like another of the library; the ne
 });
 
 test('a catalogue of ten thousand rows: mended in place, left, taken in, while readings are being saved and none is lost', async ({
-  page,
-  served,
+  browser,
 }) => {
-  test.setTimeout(120_000);
-  const address = await seedJob(
-    served,
-    'Readings meanwhile',
-    (newId) =>
+  await ownServer(async (served) => {
+    const page = await (await browser.newContext({ baseURL: served.base })).newPage();
+    const address = await seedJob(
+      served,
+      'Readings meanwhile',
+      (newId) =>
     mappedSwitch(newId, { labels: '1 2', positions: [['OFF', ''], ['ON', '1-2']] }), // prettier-ignore
-  );
-  const rows = Array.from({ length: 10_000 }, (_, at) =>
-    [
-      `Part ${at}`,
-      at % 2 ? '1 2 3' : '1 2',
-      at % 2 ? 'UP: 1-2; DOWN: 1-3' : 'OFF: ; ON: 1-2',
-      at === 17 || at === 4000 ? 'many' : '10000',
-    ].join(','),
-  );
-  const buffer = Buffer.from(['name,terminals,positions,operations', ...rows].join('\n'));
-  await page.goto('/library');
-  const set = () =>
-    page
-      .getByLabel('A catalogue as a CSV file')
-      .setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer });
-  await set();
-  const status = page.getByRole('region', { name: 'Take in a catalogue' }).getByRole('status');
-  await expect(status).toHaveText('9998 rows are good, 2 have a mistake.');
-  await page.getByLabel(/^Row 19: /).fill('5000');
-  await page.getByLabel(/^Row 19: /).blur();
-  await expect(status).toHaveText('9999 rows are good, 1 has a mistake.');
-  await page.getByRole('button', { name: 'Take in 9999 rows' }).click();
-  const work = page.getByRole('region', { name: 'Long work' });
-  await expect(work).toContainText('9999 library entries');
-  await work.getByRole('button', { name: 'Leave it' }).click();
-  await expect(work).toHaveCount(0);
-  await page.goto('/library');
-  await expect(page.getByText('100 of 165 are listed: say more words.')).toBeVisible();
-  await set();
-  await page.getByRole('button', { name: 'Take in 9998 rows' }).click();
+    );
+    const rows = Array.from({ length: 10_000 }, (_, at) =>
+      [
+        `Part ${at}`,
+        at % 2 ? '1 2 3' : '1 2',
+        at % 2 ? 'UP: 1-2; DOWN: 1-3' : 'OFF: ; ON: 1-2',
+        at === 17 || at === 4000 ? 'many' : '10000',
+      ].join(','),
+    );
+    const buffer = Buffer.from(['name,terminals,positions,operations', ...rows].join('\n'));
+    await page.goto('/library');
+    const set = () =>
+      page
+        .getByLabel('A catalogue as a CSV file')
+        .setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer });
+    await set();
+    const status = page.getByRole('region', { name: 'Take in a catalogue' }).getByRole('status');
+    await expect(status).toHaveText('9998 rows are good, 2 have a mistake.');
+    await page.getByLabel(/^Row 19: /).fill('5000');
+    await page.getByLabel(/^Row 19: /).blur();
+    await expect(status).toHaveText('9999 rows are good, 1 has a mistake.');
+    await page.getByRole('button', { name: 'Take in 9999 rows' }).click();
+    const work = page.getByRole('region', { name: 'Long work' });
+    await expect(work).toContainText('9999 library entries');
+    await work.getByRole('button', { name: 'Leave it' }).click();
+    await expect(work).toHaveCount(0);
+    await page.goto('/library');
+    await expect(page.getByText('0 found.')).toBeVisible();
+    await set();
+    await page.getByRole('button', { name: 'Take in 9998 rows' }).click();
 
-  // A reading every few milliseconds, from another device, while it is taken in.
-  const job = address.split('/')[2] ?? '';
-  let [going, sent, sequence] = [true, 0, 0];
-  const device = crypto.randomUUID();
-  const readings = (async () => {
-    while (going || sent < 20) {
-      sequence += 1;
-      const event = {
-        ...{
-          id: crypto.randomUUID(),
-          device,
-          sequence,
-          clock: 1000 + sequence,
-          at: new Date().toISOString(),
-          schema: 1,
-        },
-        what: { kind: 'noted', field: 'tried', text: `reading ${sequence}` },
-      };
-      const response = await fetch(`${served.base}/api/jobs/${job}/events`, {
-        ...{ method: 'POST', headers: { 'content-type': 'application/json' } },
-        body: JSON.stringify({ after: 0, events: [event] }),
-      });
-      expect(response.status, await response.text()).toBe(200);
-      sent += 1;
-    }
-  })();
-  await work.getByRole('button', { name: 'Take in', exact: true }).click();
-  await expect(work).toContainText('9998 library entries new', { timeout: 60_000 });
-  going = false;
-  await readings;
-  const opened = (await (await fetch(`${served.base}/api/jobs/${job}`)).json()) as {
-    events: { device: string }[];
-  };
-  expect(opened.events.filter((event) => event.device === device)).toHaveLength(sent);
-  await page.goto('/library');
-  await expect(page.getByText('100 of 10163 are listed: say more words.')).toBeVisible();
+    // A reading every few milliseconds, from another device, while it is taken in.
+    const job = address.split('/')[2] ?? '';
+    let [going, sent, sequence] = [true, 0, 0];
+    const device = crypto.randomUUID();
+    const readings = (async () => {
+      while (going || sent < 20) {
+        sequence += 1;
+        const event = {
+          ...{
+            id: crypto.randomUUID(),
+            device,
+            sequence,
+            clock: 1000 + sequence,
+            at: new Date().toISOString(),
+            schema: 1,
+          },
+          what: { kind: 'noted', field: 'tried', text: `reading ${sequence}` },
+        };
+        const response = await fetch(`${served.base}/api/jobs/${job}/events`, {
+          ...{ method: 'POST', headers: { 'content-type': 'application/json' } },
+          body: JSON.stringify({ after: 0, events: [event] }),
+        });
+        expect(response.status, await response.text()).toBe(200);
+        sent += 1;
+      }
+    })();
+    await work.getByRole('button', { name: 'Take in', exact: true }).click();
+    await expect(work).toContainText('9998 library entries new', { timeout: 60_000 });
+    going = false;
+    await readings;
+    const opened = (await (await fetch(`${served.base}/api/jobs/${job}`)).json()) as {
+      events: { device: string }[];
+    };
+    expect(opened.events.filter((event) => event.device === device)).toHaveLength(sent);
+    await page.goto('/library');
+    await expect(page.getByText('100 of 9998 are listed: say more words.')).toBeVisible();
+  });
 });

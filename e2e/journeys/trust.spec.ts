@@ -4,18 +4,7 @@ import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import { readFileSync } from 'node:fs';
 import { Bench } from '../at-the-bench.js';
 import { picture } from '../pictures.js';
-import { expect, Served, test } from '../served.js';
-
-/** A server of the journey's own, which it may kill, fill or wipe. */
-async function ownServer(work: (served: Served) => Promise<void>): Promise<void> {
-  const served = new Served();
-  await served.start();
-  try {
-    await work(served);
-  } finally {
-    await served.end();
-  }
-}
+import { expect, ownServer, test } from '../served.js';
 
 test('a full disk is said as such and loses nothing: answers and a photo wait, and are there when it has room again, after a restart too', async ({
   browser,
