@@ -168,9 +168,11 @@ const ITEMS: [string, DifferenceCode, (pair: Pair) => Pair][] = [
     'rating-lower',
     (pair) =>
       withFacts(pair, {
-        ratings: [...(FACTS.ratings ?? []), { load: 'motor', amps: 6, volts: 250, supply: 'ac' }].map(
-          (one) => (one.load === 'motor' ? { ...one, amps: 3 } : one),
-        ),
+        // Two poles of half the current each.
+        ratings: [
+          ...(FACTS.ratings ?? []),
+          { load: 'motor' as const, amps: 6, volts: 250, supply: 'ac' as const },
+        ].map((one) => (one.load === 'motor' ? { ...one, amps: 3 } : one)),
       }),
   ],
   ['key lost', 'key-lost', (pair) => withFacts(pair, { keyOut: [1] })],
