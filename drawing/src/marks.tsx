@@ -145,7 +145,11 @@ export function partMark(
 }
 
 /** The tag of a wire: its number, its colour in a neutral casing, and the code. */
-export function wireMark({ tag, color, liveThough }: Wire, { x, y }: Place, caption: string): Drawn {
+export function wireMark(
+  { tag, color, liveThough }: Pick<Wire, 'tag' | 'color' | 'liveThough'>,
+  { x, y }: Place,
+  caption: string,
+): Drawn {
   const colors = colorsOf(color) ?? [];
   const text = `${tag}${color ? ` ${color}` : ''}`;
   const width = 40 + text.length * 13;

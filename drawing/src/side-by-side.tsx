@@ -2,7 +2,7 @@
 import { colorsOf } from '@which-way/core/log';
 import type { Structure, Terminal, TerminalId } from '@which-way/core/switch';
 import { arrange, linkPath, type Arrangement, type ArrangedSwitch } from './arrangement.js';
-import { groundMark, linkMark, terminalMark, type GroundSaid } from './marks.js';
+import { groundMark, linkMark, terminalMark, wireMark, type GroundSaid } from './marks.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
 import type { Strand } from './strand.js';
 
@@ -198,32 +198,8 @@ function wireLine(path: string, color: string): Drawn {
   );
 }
 
-/** What a wire is called, on it. */
-function tagMark({ tag, color }: MovedWire, { x, y }: Point, crowded: boolean): Drawn {
-  const text = (crowded ? [tag] : [tag, color]).filter(Boolean).join(' ');
-  if (text === '') return null;
-  return (
-    <g transform={`translate(${x} ${y})`}>
-      <rect
-        x={-10 - text.length * 6.5}
-        y={-16}
-        width={20 + text.length * 13}
-        height={32}
-        rx={16}
-        fill="var(--sheet)"
-        stroke="var(--quiet)"
-        strokeWidth={2}
-      />
-      <text
-        textAnchor="middle"
-        dominantBaseline="central"
-        fontFamily="var(--font-mono)"
-        fontWeight={700}
-        fontSize={21}
-        fill="var(--ink)"
-      >
-        {text}
-      </text>
-    </g>
-  );
+/** What a wire is called, on it; with many wires its number alone. */
+function tagMark({ tag, color }: MovedWire, place: Point, crowded: boolean): Drawn {
+  if (tag === '') return null;
+  return wireMark({ tag, color: crowded ? '' : color, liveThough: false }, place, `${tag} ${color}`.trim());
 }

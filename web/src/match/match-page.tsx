@@ -1,3 +1,4 @@
+import type { MatchedEntry } from '@which-way/contract';
 import { machineOf } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
@@ -18,11 +19,13 @@ import { CandidateList } from './found/candidate-list.js';
 import { FoundLine } from './found/found-line.js';
 import { useMachineNeed } from './use-machine-need.js';
 import { askedOf, questionOf } from './match-question.js';
-import { MatchSearch, type SearchState } from './match-search.js';
+import { MatchSearch, shapeOf, type SearchState } from './match-search.js';
 import { NO_REQUIREMENT_WORDS } from './match-words.js';
 import { Refinements } from './requirement/refinements.js';
 import { anotherName, SourceChoice } from './requirement/source-choice.js';
 import { WhatMatters } from './requirement/what-matters.js';
+
+const NONE: MatchedEntry[] = [];
 
 /** What is asked, and what was found so far: searched anew whenever what is asked changes. */
 function useMatches() {
@@ -48,13 +51,41 @@ function useMatches() {
   }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
   const again = () => question && search.start(question);
-  return { map, proposed, refinement, source, refine, asked, need, search, matches, again, words, setWords };
+  const candidates = question && matches.shape === shapeOf(question) ? matches.candidates : NONE;
+  return {
+    map,
+    proposed,
+    refinement,
+    source,
+    refine,
+    asked,
+    need,
+    search,
+    matches,
+    candidates,
+    again,
+    words,
+    setWords,
+  };
 }
 
 /** What can take its place: wiring first, and all else that is known of it. */
 export function MatchPage() {
-  const { map, proposed, refinement, source, refine, asked, search, matches, again, words, setWords } =
-    useMatches();
+  const {
+    map,
+    proposed,
+    refinement,
+    source,
+    refine,
+    asked,
+    need,
+    search,
+    matches,
+    candidates,
+    again,
+    words,
+    setWords,
+  } = useMatches();
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   const hasMachine = useMemo(() => machineOf(map) !== null, [map]);
@@ -70,7 +101,6 @@ export function MatchPage() {
       </NothingToMatch>
     );
   }
-  const { candidates } = matches;
   const loosened = source === 'machine' ? 'machine' : isLoosened(refinement);
   const shown =
     candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
@@ -87,6 +117,9 @@ export function MatchPage() {
         <p className="mt-2">
           Needs {requirement.terminals.length} terminals and {settings.length}{' '}
           {settings.length === 1 ? 'position' : 'positions in this order'}.
+          {source === 'machine' &&
+            need.capped &&
+            ' More would do than was looked for: the search for that was cut off.'}
         </p>
         <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
         <Refinements map={map} refinement={refinement} onRefine={refine} />

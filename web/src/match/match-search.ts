@@ -10,6 +10,8 @@ export interface ListChange {
 }
 
 export interface SearchState {
+  /** What the candidates were compared with: their terminals and positions mean nothing to another requirement. */
+  shape: string;
   /** Best first; while it runs, those that were found so far. */
   candidates: MatchedEntry[];
   looked: number;
@@ -24,6 +26,7 @@ export interface SearchState {
 }
 
 const NOTHING: SearchState = {
+  shape: '',
   candidates: [],
   looked: 0,
   all: 0,
@@ -33,6 +36,10 @@ const NOTHING: SearchState = {
   change: null,
   trouble: null,
 };
+
+/** What candidates are compared with, as a text: the wires and positions that they are laid on. */
+export const shapeOf = ({ pattern, terminals }: MatchQuestion): string =>
+  JSON.stringify([pattern, terminals]);
 
 /** One search through the library, on the server, where the library is; it can be stopped at any time. */
 export class MatchSearch {
@@ -65,7 +72,8 @@ export class MatchSearch {
   async #run(question: MatchQuestion, leave: AbortController): Promise<void> {
     try {
       const hear = ({ candidates, looked, all, counts }: MatchAnswer) => {
-        if (this.#leave === leave) this.store.setState({ candidates, looked, all, counts });
+        if (this.#leave === leave)
+          this.store.setState({ candidates, looked, all, counts, shape: shapeOf(question) });
       };
       const found = await api.match(question, leave.signal, hear);
       if (this.#leave !== leave) return;

@@ -1,6 +1,13 @@
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { createWriter, lastChange, PLAIN_APPROACH, type BesideAs, type JobEvent } from '@which-way/core/log';
+import {
+  createWriter,
+  lastChange,
+  PLAIN_APPROACH,
+  type BesideAs,
+  type ExpectedTable,
+  type JobEvent,
+} from '@which-way/core/log';
 import {
   contactTerminals,
   describeSwitch,
@@ -27,8 +34,7 @@ const PLAIN_LAYOUTS = ['one-row', 'two-rows', 'circle', 'list', 'wires'] as cons
  * follow, and the prompts set to prove that.
  * @returns its id; this job is still to be told of it
  */
-export async function beginBeside(job: Job, map: SwitchMap, title: string, as: BesideAs): Promise<JobId> {
-  const id = newId<JobId>();
+export function beginBeside(job: Job, map: SwitchMap, title: string, as: BesideAs): Promise<JobId> {
   const { structure } = map;
   const terminals = contactTerminals(structure);
   const settings = requiredSettings(structure);
@@ -47,19 +53,8 @@ export async function beginBeside(job: Job, map: SwitchMap, title: string, as: B
     newId,
   );
   const laid = layBeside({ ...structure, ...change, merged: {}, placed: [] }, structure);
-  await api.makeJob({ id, title, place: job.place, outOfMachine: true });
-  const writer = createWriter({ newId, now: () => new Date().toISOString() });
-  const events: JobEvent[] = [];
-  const add = (what: JobEvent['what']) => events.push(writer.write(events, what));
-  add({ kind: 'restructured', change, basedOn: lastChange(events) });
-  add({ kind: 'ends-capped', ends: 'none' });
-  add({ kind: 'put-beside', beside: { job: job.id, title: job.title, as: SEEN_FROM_THERE[as] } });
-  if (laid.kind === 'laid') {
-    add({ kind: 'expected', table: expectedFromJob(map, laid, job.id, job.title) });
-    add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
-  }
-  await api.postEvents(id, { after: 0, events });
-  return id;
+  const table = laid.kind === 'laid' ? expectedFromJob(map, laid, job.id, job.title) : null;
+  return putOnBench(job, { title, change, as: SEEN_FROM_THERE[as], table });
 }
 
 /**
@@ -67,8 +62,7 @@ export async function beginBeside(job: Job, map: SwitchMap, title: string, as: B
  * prompts set to prove it.
  * @returns its id; the job of the switch that it may replace is still to be told of it
  */
-export async function beginFromEntry(job: Job, known: KnownSwitch, title: string): Promise<JobId> {
-  const id = newId<JobId>();
+export function beginFromEntry(job: Job, known: KnownSwitch, title: string): Promise<JobId> {
   const change = describeSwitch(
     {
       terminals: known.terminals.length,
@@ -81,15 +75,31 @@ export async function beginFromEntry(job: Job, known: KnownSwitch, title: string
     newId,
   );
   const lined = lineUp({ ...change, merged: {}, placed: [] }, known);
+  const table = lined.kind === 'lined-up' ? lined.table : null;
+  return putOnBench(job, { title, change, as: 'old-one', table });
+}
+
+interface OnTheBench {
+  title: string;
+  change: ReturnType<typeof describeSwitch>;
+  /** What the switch of the first job is to this one. */
+  as: BesideAs;
+  /** What it should follow; then the prompts are set to prove that. */
+  table: ExpectedTable | null;
+}
+
+/** A job for a switch that is described and named beside another. */
+async function putOnBench(job: Job, { title, change, as, table }: OnTheBench): Promise<JobId> {
+  const id = newId<JobId>();
   await api.makeJob({ id, title, place: job.place, outOfMachine: true });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
   const events: JobEvent[] = [];
   const add = (what: JobEvent['what']) => events.push(writer.write(events, what));
   add({ kind: 'restructured', change, basedOn: lastChange(events) });
   add({ kind: 'ends-capped', ends: 'none' });
-  add({ kind: 'put-beside', beside: { job: job.id, title: job.title, as: 'old-one' } });
-  if (lined.kind === 'lined-up') {
-    add({ kind: 'expected', table: lined.table });
+  add({ kind: 'put-beside', beside: { job: job.id, title: job.title, as } });
+  if (table) {
+    add({ kind: 'expected', table });
     add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'expected' } });
   }
   await api.postEvents(id, { after: 0, events });

@@ -1,0 +1,29 @@
+import type { Load, Supply } from '@which-way/core/log';
+import type { LoadId, SupplyId } from '@which-way/core/switch';
+import { describe, expect, it } from 'vitest';
+import { guessedEnd } from './guessed-end.js';
+
+const supply = (kind: Supply['kind'], name = ''): Supply => ({
+  ...{ id: kind as string as SupplyId, name, kind, volts: 230, current: 'AC', removed: false },
+});
+const lamp: Load = {
+  ...{ id: 'lamp' as LoadId, name: 'Lamp', kind: 'lamp', amps: null, watts: 60, volts: 230 },
+  ...{ current: 'AC', removed: false },
+};
+const guess = (color: string, goesTo = '') =>
+  guessedEnd({ color, goesTo }, [supply('L'), supply('N'), supply('earth')], [lamp]);
+
+describe('a guess at the far end of a wire', () => {
+  it('goes by what was written of it before its colour', () => {
+    expect(guess('BU', 'lamp')).toEqual({ at: 'load', load: 'lamp', end: '1' });
+    expect(guess('BU')).toEqual({ at: 'supply', supply: 'N' });
+    expect(guess('GNYE')).toEqual({ at: 'supply', supply: 'earth' });
+    expect(guess('BN')).toEqual({ at: 'supply', supply: 'L' });
+  });
+
+  it('is none where what was written names nothing that is known, whatever the colour', () => {
+    expect(guess('BU', 'somewhere behind')).toBeNull();
+    expect(guess('PK')).toBeNull();
+    expect(guess('')).toBeNull();
+  });
+});
