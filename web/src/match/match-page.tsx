@@ -155,7 +155,9 @@ export function MatchPage() {
         <p className="p-8 text-quiet">
           {matches.running
             ? 'Searching.'
-            : `None of the library has this wiring${refinement.jumpers === 0 ? ' without an added junction' : ''}. The list says why for each, and what comes near.`}
+            : matches.all === 0
+              ? 'What can take its place stands here once something is in the library.'
+              : `None of the library has this wiring${refinement.jumpers === 0 ? ' without an added junction' : ''}. The list says why for each, and what comes near.`}
         </p>
       )}
     </main>
@@ -179,7 +181,11 @@ function Troubles({ matches, words, onAgain }: { matches: SearchState; words: st
       {done && all === 0 && words === '' && (
         <div className="mt-3">
           <Notice look="plain" title="The library is empty.">
-            Take in a catalogue or a file with known switches at <Link to="/library">Library</Link>.
+            Take in a catalogue or a file with known switches at{' '}
+            <Link to="/library" className="underline">
+              Library
+            </Link>
+            .
           </Notice>
         </div>
       )}

@@ -200,6 +200,42 @@ describe('textbook switches', () => {
     expect(search(reversing, spare, true)).toMatchObject({ kind: 'fits', between: { length: 1 } });
   });
 
+  /** A table with the names of its wires, matched with its own contacts under other names, and with one of them missing. */
+  const ownAndLess = (wires: number, ...positions: number[][][]) => {
+    const demand = demandOf(wires, ...positions);
+    const order = Array.from({ length: wires }, (_, at) => (at * 2 + 1) % (wires % 2 ? wires : wires + 1));
+    const moved =
+      order.every((at) => at < wires) && new Set(order).size === wires
+        ? order
+        : order.map((_, at) => wires - 1 - at);
+    const own = nets(
+      wires,
+      ...positions.map((groups) => groups.map((group) => group.map((at) => moved[at] as number))),
+    );
+    const [last = []] = positions.slice(-1);
+    const less = nets(
+      wires,
+      ...positions
+        .slice(0, -1)
+        .map((groups) => groups.map((group) => group.map((at) => moved[at] as number))),
+      last.slice(1).map((group) => group.map((at) => moved[at] as number)),
+    );
+    return { own: search(demand, own, false), less: search(demand, less, true) };
+  };
+
+  it('three heats, series and parallel: its own contacts under other names do it, one contact fewer does not (textbook table)', () => {
+    // L N A B C: off, both elements in series, one, both side by side.
+    const found = ownAndLess(5, [], [[0, 2], [1, 4]], [[0, 2], [1, 3]], [[0, 3], [1, 2, 4]]); // prettier-ignore
+    expect(found).toMatchObject({ own: { kind: 'fits', jumpers: 0 }, less: { kind: 'no' } });
+  });
+
+  it('star and delta: nine wires, three positions (textbook table)', () => {
+    // L1 L2 L3 U1 V1 W1 U2 V2 W2: off, star, delta.
+    const feeds = [[0, 3], [1, 4], [2, 5]]; // prettier-ignore
+    const found = ownAndLess(9, [], [...feeds, [6, 7, 8]], [[0, 3, 8], [1, 4, 6], [2, 5, 7]]); // prettier-ignore
+    expect(found).toMatchObject({ own: { kind: 'fits', jumpers: 0 }, less: { kind: 'no' } });
+  });
+
   it('two supplies may not meet in a position that the handle passes', () => {
     const two = { ...demandOf(3, [[0, 2]], [[1, 2]]), never: [[0, 1]] as [number, number][] };
     const shorting = nets(3, [[0, 2]], [[0, 1, 2]], [[1, 2]]);

@@ -19,7 +19,8 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
         <PlainButton onClick={onStop}>Stop</PlainButton>
       </div>
     );
-  if (!counts) return null;
+  // What an empty library means is said beside it.
+  if (!counts || (done && all === 0)) return null;
   const may = counts['same-wiring'] + counts['fits-so-far'];
   return (
     <div className="mt-3 text-quiet" role="status">
