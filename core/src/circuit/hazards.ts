@@ -43,7 +43,8 @@ export function hazardsOf(
 
 function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): Hazard[] {
   const states = [...loads];
-  const idle = states.every(([, { does }]) => does === 'off' || does === 'floating');
+  // A load of which nothing is known does not hide one that is known to be live.
+  const idle = states.every(([, { does }]) => does === 'off' || does === 'floating' || does === 'not-known');
   const live = states.filter(([, { does }]) => does === 'floating').map(([id]) => id);
   return [
     ...shorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: true })),

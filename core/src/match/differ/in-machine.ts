@@ -27,7 +27,7 @@ export function machineDifferences(
 ): Difference[] {
   const netsAt = new Map(healthy.map(({ setting, nets }) => [setting, nets]));
   const asked = laid.positions.map(({ from }) => from).filter((setting) => netsAt.has(setting));
-  const before = inEverySetting(map, machine, (setting) => contactsOfNets(netsAt.get(setting) ?? []), null);
+  const before = inEverySetting(map, machine, (setting) => contactsOfNets(netsAt.get(setting) ?? []));
   const after = inEverySetting(
     map,
     machine,
@@ -35,9 +35,8 @@ export function machineDifferences(
     laid.part.facts?.makesBeforeBreaks ?? null,
   );
   const found: Difference[] = [];
-  const add = (code: Difference['code'], about: string) => {
-    if (!found.some((one) => one.code === code && one.about === about))
-      found.push({ code, gravity: 'safety', about });
+  const add = (code: Difference['code'], about: string, gravity: Difference['gravity'] = 'safety') => {
+    if (!found.some((one) => one.code === code && one.about === about)) found.push({ code, gravity, about });
   };
   asked.forEach((setting, at) => {
     const [old, fresh] = [before, after].map(({ settings }) =>
@@ -51,15 +50,20 @@ export function machineDifferences(
       else if (RUNS.has(is) && !RUNS.has(was)) add('runs-on', name);
       else add('load-differs', name);
     }
-    const shorts = (fresh?.shorts.length ?? 0) > (old?.shorts.length ?? 0);
-    if (shorts) add('short-in-machine', String(at));
+    const was = new Set(old?.shorts.map((short) => short.toSorted().join()));
+    if (fresh?.shorts.some((short) => !was.has(short.toSorted().join()))) add('short-in-machine', String(at));
   });
   const passing = new Set(
-    before.hazards.flatMap((one) => (one.kind === 'short-in-passing' ? [`${one.from} ${one.to}`] : [])),
+    before.hazards.flatMap((one) =>
+      one.kind === 'short-in-passing' && one.certain ? [`${one.from} ${one.to}`] : [],
+    ),
   );
+  // What is known of the old one to meet in passing is no difference; what it only might is no excuse.
   for (const one of after.hazards)
-    if (one.kind === 'short-in-passing' && one.certain && !passing.has(`${one.from} ${one.to}`))
-      add('supplies-meet-in-passing', '');
+    if (one.kind === 'short-in-passing' && !passing.has(`${one.from} ${one.to}`)) {
+      if (one.certain) add('supplies-meet-in-passing', '');
+      else add('in-passing-unknown', '', 'question');
+    }
   for (const place of spare) {
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
     const { loads, shorts } = inSetting(machine, SPARE, contacts);

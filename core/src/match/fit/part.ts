@@ -15,7 +15,7 @@ export interface CompiledPart {
   pole: number[];
   /**
    * By terminal: a name that two terminals share only where one may stand for the other: the same place in poles of one and the
-   * same making, or always in one net. An untouched pole is as good as any other of its making.
+   * same making, or always in one net.
    */
   place: string[];
   /** By terminal: the first that is always in one net with it. */

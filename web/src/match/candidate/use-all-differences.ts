@@ -31,6 +31,10 @@ export function useAllDifferences(
     const [grave, others] = [true, false].map((is) =>
       differences.filter(({ gravity }) => (gravity === 'safety') === is),
     );
-    return [...(grave ?? []), ...more, ...(others ?? [])];
+    const isGrave = ({ gravity }: Difference) => gravity === 'safety';
+    return [
+      ...[...(grave ?? []), ...more.filter(isGrave)],
+      ...[...(others ?? []), ...more.filter((one) => !isGrave(one))],
+    ];
   }, [map, settings, known, differences, result]);
 }

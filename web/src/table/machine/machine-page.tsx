@@ -111,7 +111,12 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
           <TakeAwayMachine {...{ map, machine, does }} place={name} />
         </div>
         <ByLoads map={map} machine={machine} does={does} at={at} onGo={go} />
-        <Hazards map={map} machine={machine} hazards={hazards} />
+        <Hazards
+          {...{ map, machine, hazards }}
+          partly={settings.some(({ loads }) =>
+            [...loads.values()].some(({ does: what }) => what === 'not-known'),
+          )}
+        />
         <OpenEnds map={map} machine={machine} />
         <DifferencesInMachine map={map} machine={machine} />
         <FaultsPanel map={map} machine={machine} />
@@ -195,15 +200,22 @@ function Hazards({
   map,
   machine,
   hazards,
+  partly,
 }: {
   map: SwitchMap;
   machine: Machine;
   hazards: readonly Hazard[];
+  /** Of some load it is not known what it does: then nothing can be said to be free of hazards. */
+  partly: boolean;
 }) {
   if (hazards.length === 0)
-    return (
+    return partly ? (
+      <Notice look="amber" title="Not known to be safe">
+        Not all of it is known: a short, or something live at OFF, may be among what is not.
+      </Notice>
+    ) : (
       <Notice look="plain" title="No short and nothing live at OFF is found in this.">
-        As far as the wires have ends and the contacts are known. It is no proof: measure before you touch.
+        As far as the wires have ends. It is no proof: measure before you touch.
       </Notice>
     );
   const isSure = (hazard: Hazard) => !('certain' in hazard) || hazard.certain;

@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { drawnContacts, drawnMachine, type Drawn, type Healthy } from '../../circuit/index.js';
+import type { KnownSwitch, PartFacts } from '../../switch/index.js';
+import { bench, mapHidden } from '../../testing/generated.js';
+import { machineDifferences } from './in-machine.js';
+
+const WINCH: Drawn = {
+  terminals: 'P M A B',
+  supplies: {
+    plus: { kind: '+', volts: 12, current: 'DC' },
+    minus: { kind: '0', volts: null, current: 'DC' },
+  },
+  loads: { motor: { kind: 'motor', make: 'permanent-magnet', volts: 12, current: 'DC' } },
+  wires: 'P>plus M>minus A>motor.+ B>motor.-',
+};
+
+/** What a part of the same terminals would do otherwise; its positions as nets by label. */
+function codes(should: string[], does: string[], facts: PartFacts = {}, spare: number[] = []) {
+  const names = WINCH.terminals.split(' ');
+  const nets = should.map((joins) => drawnContacts(WINCH.terminals, joins).nets);
+  const { map } = mapHidden(nets, bench(4, should.length));
+  const settings = map.structure.settings.map(({ id }) => id);
+  const healthy: Healthy[] = nets.map((one, at) => ({ setting: settings[at] as never, nets: one }));
+  const part: KnownSwitch = {
+    ...{
+      id: 'x' as never,
+      kind: 'part',
+      name: 'a part',
+      maker: null,
+      family: '',
+      form: 'rotary',
+      note: null,
+    },
+    ...{ terminals: names, facts },
+    positions: does.map((joins) => ({
+      ...{ name: null, rests: 'maintained' as const },
+      joined: joins
+        .split(' ')
+        .filter(Boolean)
+        .map((net) => net.split('-')),
+    })),
+  };
+  const laid = {
+    part,
+    terminals: names.map((_, at) => ({ from: at, to: at })),
+    positions: settings.map((from, to) => ({ from, to })),
+  };
+  return machineDifferences(map, drawnMachine(WINCH), healthy, laid, spare).map(
+    ({ code, gravity }) => `${gravity} ${code}`,
+  );
+}
+
+const [FORWARD, BACK, BRAKE] = ['P-A M-B', 'P-B M-A', 'A-B'];
+
+describe('what a part would do otherwise in the machine', () => {
+  it('nothing, where it does the same and breaks before it makes', () => {
+    expect(codes([FORWARD, BRAKE, BACK], [FORWARD, BRAKE, BACK], { makesBeforeBreaks: false })).toEqual([]);
+    expect(codes([FORWARD, BACK], [FORWARD, BACK], { makesBeforeBreaks: false })).toEqual([]);
+  });
+
+  it('supplies that meet in passing: a safety difference where it is stated to make before it breaks, a question where nobody says', () => {
+    expect(codes([FORWARD, BACK], [FORWARD, BACK], { makesBeforeBreaks: true })).toEqual([
+      'safety supplies-meet-in-passing',
+    ]);
+    expect(codes([FORWARD, BACK], [FORWARD, BACK])).toEqual(['question in-passing-unknown']);
+  });
+
+  it('a brake lost, a stop lost, a short where there was another one, a spare position that feeds', () => {
+    const breaks = { makesBeforeBreaks: false };
+    expect(codes([FORWARD, BRAKE, BACK], [FORWARD, '', BACK], breaks)).toEqual(['safety brake-lost']);
+    expect(codes([FORWARD, ''], [FORWARD, BACK], breaks)).toEqual(['safety runs-on']);
+    expect(codes([FORWARD, ''], [FORWARD, 'P-M'], breaks)).toEqual(['safety short-in-machine']);
+    expect(codes([FORWARD, ''], [FORWARD, '', BACK], breaks, [2])).toEqual(['safety spare-feeds']);
+    expect(codes([FORWARD, ''], [FORWARD, '', 'P-M'], breaks, [2])).toEqual([
+      'safety supplies-meet-in-spare',
+    ]);
+  });
+});
