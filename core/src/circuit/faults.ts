@@ -143,11 +143,16 @@ const joinsOf = (settings: readonly Healthy[], place: number): number =>
 /** Every single fault of the switch, the wires, the loads and the supplies; and none. */
 export function singleFaults(machine: Machine, settings: readonly Healthy[]): Fault[] {
   const contacts = contactsOf(machine, settings);
+  const wired = wiredTerminals(machine);
   const wires = [...new Set(machine.leads.flatMap(({ wire }) => wire ?? []))];
   return [
     { kind: 'none' },
-    ...(['never-closes', 'never-opens', 'high'] as const).flatMap((kind) =>
+    ...(['never-closes', 'high'] as const).flatMap((kind) =>
       contacts.map((contact): Fault => ({ kind, contact })),
+    ),
+    // A bridge may lie between any two, not only where a contact is.
+    ...wired.flatMap((a, at) =>
+      wired.slice(at + 1).map((b): Fault => ({ kind: 'never-opens', contact: [a, b] })),
     ),
     ...wires.map((wire): Fault => ({ kind: 'wire-off', wire })),
     ...wires.flatMap((one, at) =>

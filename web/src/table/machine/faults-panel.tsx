@@ -192,6 +192,7 @@ const BOX = 'grid gap-2 rounded-part border-2 border-brass bg-sheet p-3';
 function NextStep({ map, machine, next, onSay }: NextStepProps) {
   if (next.kind === 'try') return <TryPart map={map} machine={machine} {...next} />;
   const at = settingName(map.structure, next.setting);
+  const isMotor = (id: LoadId) => machine.loads.find((one) => one.id === id)?.kind === 'motor';
   if (next.kind === 'read')
     return (
       <p className={BOX}>
@@ -213,7 +214,7 @@ function NextStep({ map, machine, next, onSay }: NextStepProps) {
       {next.loads.map((load) => (
         <div key={load} className="flex flex-wrap items-center gap-2">
           <span className="min-w-24 grow">{machine.loads.find(({ id }) => id === load)?.name}</span>
-          {LOAD_SEEN.map((one) => (
+          {LOAD_SEEN.filter((one) => one !== 'reversed' || isMotor(load)).map((one) => (
             <PlainButton key={one} onClick={() => onSay([{ setting: next.setting, load, seen: one }])}>
               {SEEN_WORDS[one]}
             </PlainButton>
