@@ -115,7 +115,7 @@ stage('unit', () => {
   const ran = node([
     bin('vitest/vitest.mjs'),
     'run',
-    '--reporter=dot',
+    '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${unitReport}`,
   ]);

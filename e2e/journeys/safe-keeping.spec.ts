@@ -76,8 +76,12 @@ test('two tabs do not overwrite each other: a change made on an older switch is 
   await bench.startReal(3, '1');
   await expect(bench.save).toHaveText('Saved');
   const other = await context.newPage();
-  // This tab hears nothing by itself, as where a proxy swallows the stream.
+  // This tab hears nothing by itself, as where a proxy swallows the stream, and does not get through when it only asks.
   await other.route('**/api/stream**', (route) => route.abort());
+  await other.route('**/api/jobs/*/events', (route) => {
+    const { events } = route.request().postDataJSON() as { events: unknown[] };
+    return events.length === 0 ? route.abort() : route.continue();
+  });
   await other.goto(page.url());
   await expect(other.getByTestId('prompt')).toHaveText('Hold the leads together');
   await page.keyboard.press('+');

@@ -7,13 +7,8 @@ import { FakePlanner, thePlanner } from '../../testing/a-planner.js';
 import { aSwitch } from '../../testing/a-switch.js';
 import { nameOfApproach, PlannerDesk } from './planner-desk.js';
 
-const door = vi.hoisted(() => ({ missing: false }));
-vi.mock('./planner-door.js', async () => {
-  const { FakePlanner: Fake } = await import('../../testing/a-planner.js');
-  return {
-    openPlanner: (...means: ConstructorParameters<typeof Fake>) => (door.missing ? null : new Fake(...means)),
-  };
-});
+/** Opens a planner that a test answers for. */
+const opened = (...means: ConstructorParameters<typeof FakePlanner>) => new FakePlanner(...means);
 
 const NOW = '2026-01-05T10:00:00.000Z';
 
@@ -37,13 +32,12 @@ describe('the planner beside the screen, asked by its desk', () => {
 
   beforeEach(() => {
     FakePlanner.made = [];
-    door.missing = false;
     vi.stubGlobal('Worker', FakePlanner);
   });
 
   it('is asked about the whole log once, then only about what is new, and sent the library once', () => {
     const { map, after } = grown(described, checked);
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     look(desk, map);
     look(desk, after(open));
     const [first, second] = thePlanner().asked;
@@ -61,7 +55,7 @@ describe('the planner beside the screen, asked by its desk', () => {
 
   it('has its answers shown as they come, and those to an older question dropped', () => {
     const { map, after } = grown(described, checked);
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     const approach = approachOf(map);
     desk.want('outlook', [approach]);
     look(desk, map);
@@ -87,7 +81,7 @@ describe('the planner beside the screen, asked by its desk', () => {
 
   it('forecasts what several want, each approach once, and no more when nobody wants it', () => {
     const { map } = grown(described, checked);
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     const now = approachOf(map);
     look(desk, map);
     desk.want('outlook', [now]);
@@ -104,7 +98,7 @@ describe('the planner beside the screen, asked by its desk', () => {
 
   it('keeps the newest follow-ups for the moment after an answer, with the map that they are of', () => {
     const { map, after } = grown(described, checked);
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     look(desk, map);
     const followUps = { of: null, silent: null, sounded: null, likeliest: null };
     thePlanner().answered({ version: version(), kind: 'follow-ups', followUps });
@@ -116,7 +110,7 @@ describe('the planner beside the screen, asked by its desk', () => {
 
   it('that broke leaves the screen to itself, and is begun anew with the next question, whole log and all', () => {
     const { map, after } = grown(described, checked);
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     look(desk, map);
     thePlanner().broke();
     expect(view(desk)).toMatchObject({ alone: true, plan: null });
@@ -129,7 +123,7 @@ describe('the planner beside the screen, asked by its desk', () => {
   });
 
   it('ends with the screen', () => {
-    const desk = new PlannerDesk();
+    const desk = new PlannerDesk(opened);
     look(desk, grown(described, checked).map);
     desk.end();
     expect(thePlanner().ended).toBe(true);

@@ -51,7 +51,8 @@ export class PlannerDesk {
   #asked: readonly Approach[] = [];
   #about: { map: SwitchMap; at: SettingId | null; now: string } | null = null;
 
-  constructor() {
+  /** @param openDoor opens the planner that is asked. */
+  constructor(private readonly openDoor = openPlanner) {
     this.store = createStore(() => ({ ...NOTHING, alone: typeof Worker === 'undefined' }));
   }
 
@@ -116,7 +117,7 @@ export class PlannerDesk {
   #open(): PlannerDoor | null {
     this.#sent = [];
     this.#librarySent = false;
-    return openPlanner(
+    return this.openDoor(
       (answer) => this.#hear(answer),
       () => {
         // Begun anew with the next question; until then everything is worked out here, the plain way.
