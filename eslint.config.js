@@ -21,6 +21,7 @@ const FLOORS = [
   'table',
   'verify',
   'circuit',
+  'system',
   'match',
   'route',
   'simulated',

@@ -4,7 +4,7 @@ import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { SafetyLists } from '@which-way/core/safety';
 import type { EntryId, EventId, JobId, KnownSwitch, PhotoId } from '@which-way/core/switch';
-import type { JobEvent, SupplyKind } from '@which-way/core/log';
+import type { JobAbout, JobEvent, SupplyKind } from '@which-way/core/log';
 
 /** The one shape of every refusal. */
 export interface ApiError {
@@ -36,6 +36,8 @@ export interface Job {
   updated: string;
   /** Put away: not in the list unless asked for. */
   archived: boolean;
+  /** What its log is of. */
+  about: JobAbout;
   /** Counts changes of the fields above; a stale one is refused. */
   version: number;
 }
@@ -48,6 +50,8 @@ export interface DerivedSummary {
   settingName: string | null;
   /** Why the job, or a part of it, cannot be read; null when it can. */
   trouble: string | null;
+  /** Of a system: the jobs of its switches. */
+  members?: JobId[];
 }
 
 /** A job in the list on the bench. */
@@ -62,6 +66,8 @@ export interface NewJob {
   place?: string;
   outOfMachine: boolean;
   simulation?: SimulatedSwitch | null;
+  /** Absent: a switch. */
+  about?: JobAbout;
 }
 
 export interface JobChange {

@@ -1,5 +1,5 @@
 import type { Fault, Hazard, InSetting, LoadDoes, LoadState } from '@which-way/core/circuit';
-import type { Load, LoadEnd, LoadMake, LoadSeen, Supply, Wire } from '@which-way/core/log';
+import type { Load, LoadEnd, LoadMake, LoadSeen, Supply } from '@which-way/core/log';
 import type { PresetName } from '@which-way/core/match';
 import type { LoadId, Structure, SupplyId } from '@which-way/core/switch';
 import { settingName } from './terminals.js';
@@ -113,16 +113,16 @@ export const SEEN_WORDS: Record<LoadSeen['seen'] & string, string> = {
   reversed: 'the wrong way',
 };
 
+/** What the things of a machine are called: terminals by place, wires by id. */
+export interface FaultNames {
+  label: (place: number) => string;
+  tag: (wire: string) => string;
+  loads: readonly Load[];
+  supplies: readonly Supply[];
+}
+
 /** A fault in a sentence. */
-export function faultWords(
-  fault: Fault,
-  structure: Structure,
-  loads: readonly Load[],
-  supplies: readonly Supply[],
-  wires: readonly Wire[],
-): string {
-  const label = (place: number) => structure.terminals[place]?.label ?? '?';
-  const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
+export function faultWords(fault: Fault, { label, tag, loads, supplies }: FaultNames): string {
   switch (fault.kind) {
     case 'none':
       return 'Nothing of what is drawn here is wrong';

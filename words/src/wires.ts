@@ -1,3 +1,4 @@
+import type { SwitchMap } from '@which-way/core/continuity';
 import {
   colorsOf,
   type FastenerKind,
@@ -5,7 +6,9 @@ import {
   type MechanicsField,
   type PartForm,
   type Termination,
+  wiresOf,
 } from '@which-way/core/log';
+import type { WireId } from '@which-way/core/switch';
 
 export const PART_WORDS: Record<PartForm, string> = {
   lamp: 'lamp',
@@ -72,4 +75,10 @@ export function fastenerWords({ count, kind, length, place }: Fastener): string 
   return [`${count} ${count === 1 ? one : many}`, length === null ? '' : `${length} mm`, place]
     .filter(Boolean)
     .join(', ');
+}
+
+/** A wire of a job by its tag and colour; `a wire` where the job does not know it. */
+export function newestTag({ log }: Pick<SwitchMap, 'log'>, id: WireId): string {
+  const wire = wiresOf(log).find((one) => one.id === id);
+  return wire ? `wire ${[wire.tag, wire.color && `(${wire.color})`].filter(Boolean).join(' ')}` : 'a wire';
 }

@@ -1,5 +1,5 @@
 import { contactsOfNets, type ContactsAt } from './contacts.js';
-import { endKey, endsOf, type Machine } from './machine.js';
+import { endKey, layNodes, type Machine } from './machine.js';
 import type { Load, LoadEnd, Supply } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { LoadId, SupplyId, TerminalId } from '../switch/index.js';
@@ -15,7 +15,6 @@ export interface Drawn {
 /** Makes a machine of a drawing. A wire `5>?` has an end that nobody has said. */
 export function drawnMachine({ terminals, supplies, loads, wires }: Drawn): Machine {
   const names = terminals.split(' ');
-  let nodes = names.length;
   const made = {
     supplies: Object.entries(supplies).map(([id, more]): Supply => ({
       ...{ id: id as SupplyId, name: id, kind: 'L', volts: 230, current: 'AC', removed: false },
@@ -27,12 +26,7 @@ export function drawnMachine({ terminals, supplies, loads, wires }: Drawn): Mach
       ...more,
     })),
   };
-  const supplyNode = new Map(made.supplies.map(({ id }) => [id as string, nodes++]));
-  const endNode = new Map(
-    made.loads.flatMap((load) =>
-      endsOf(load).map((end): [string, number] => [endKey(load.id, end), nodes++]),
-    ),
-  );
+  const { nodes, supplyNode, endNode } = layNodes(names.length, made.supplies, made.loads);
   const nodeOf = (name: string): number => {
     const [load, end] = name.split('.');
     const found = end

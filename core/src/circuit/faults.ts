@@ -29,6 +29,8 @@ export interface Observation {
 export interface Healthy {
   setting: SettingId;
   nets: Partition;
+  /** Of several switches: how each of them stands, by owner. A reading of one is the same however the others stand. */
+  each?: readonly string[];
 }
 
 /** A fault with all that would be found out with it. */
@@ -140,6 +142,10 @@ function contactsOf(machine: Machine, settings: readonly Healthy[]): (readonly [
 const joinsOf = (settings: readonly Healthy[], place: number): number =>
   settings.filter(({ nets }) => nets.some((root, other) => other !== place && root === nets[place])).length;
 
+const lugOf = ({ leads }: Machine, wire: WireId): number => leads.find((lead) => lead.wire === wire)?.a ?? 0;
+
+const ofOneSwitch = ({ owner }: Machine, a: number, b: number): boolean => owner?.[a] === owner?.[b];
+
 /** Every single fault of the switch, the wires, the loads and the supplies; and none. */
 export function singleFaults(machine: Machine, settings: readonly Healthy[]): Fault[] {
   const contacts = contactsOf(machine, settings);
@@ -152,11 +158,17 @@ export function singleFaults(machine: Machine, settings: readonly Healthy[]): Fa
     ),
     // A bridge may lie between any two, not only where a contact is.
     ...wired.flatMap((a, at) =>
-      wired.slice(at + 1).map((b): Fault => ({ kind: 'never-opens', contact: [a, b] })),
+      wired
+        .slice(at + 1)
+        .filter((b) => ofOneSwitch(machine, a, b))
+        .map((b): Fault => ({ kind: 'never-opens', contact: [a, b] })),
     ),
     ...wires.map((wire): Fault => ({ kind: 'wire-off', wire })),
     ...wires.flatMap((one, at) =>
-      wires.slice(at + 1).map((other): Fault => ({ kind: 'wires-swapped', wires: [one, other] })),
+      wires
+        .slice(at + 1)
+        .filter((other) => ofOneSwitch(machine, lugOf(machine, one), lugOf(machine, other)))
+        .map((other): Fault => ({ kind: 'wires-swapped', wires: [one, other] })),
     ),
     ...machine.loads.map(({ id }): Fault => ({ kind: 'load-open', load: id })),
     ...machine.supplies
@@ -188,12 +200,11 @@ function machineWith(machine: Machine, fault: Fault): { machine: Machine; fault:
       };
     case 'wires-swapped': {
       const [one, other] = fault.wires;
-      const lugOf = (wire: WireId) => machine.leads.find((lead) => lead.wire === wire)?.a ?? 0;
       const leads = machine.leads.map((lead) =>
         lead.wire === one
-          ? { ...lead, a: lugOf(other) }
+          ? { ...lead, a: lugOf(machine, other) }
           : lead.wire === other
-            ? { ...lead, a: lugOf(one) }
+            ? { ...lead, a: lugOf(machine, one) }
             : lead,
       );
       return { machine: { ...machine, leads }, fault: {} };
@@ -294,7 +305,10 @@ export function nextTest(
   if ((ranked[0]?.chance ?? 1) >= SURE) return null;
   const open = ranked.filter(({ chance }) => chance > LEAST_CHANCE);
   const done = new Set(seen.map(({ setting, load }) => lookKey(setting, load)));
-  const wasRead = new Set(read.map(({ setting, contact }) => `${setting} ${contact.toSorted().join()}`));
+  const standing = new Map(settings.map(({ setting, each }) => [setting, each]));
+  const readKey = (setting: SettingId, [a, b]: readonly [number, number]) =>
+    `${standing.get(setting)?.[machine.owner?.[a] ?? 0] ?? setting} ${[a, b].toSorted((one, other) => one - other).join()}`;
+  const wasRead = new Set(read.map(({ setting, contact }) => readKey(setting, contact)));
   const wasTried = new Set(tried.map(({ part }) => part));
   const tests: NextTest[] = [
     ...settings.flatMap(({ setting }): NextTest[] => {
@@ -305,7 +319,7 @@ export function nextTest(
     }),
     ...settings.flatMap(({ setting }) =>
       contacts
-        .filter((contact) => !wasRead.has(`${setting} ${contact.toSorted().join()}`))
+        .filter((contact) => !wasRead.has(readKey(setting, contact)))
         .map((contact): NextTest => ({
           ...{ kind: 'read', setting, contact, seconds: SECONDS.read },
           bits: bitsOf(open, ({ joins }) => joins(setting, contact)),

@@ -1,4 +1,14 @@
-export { endKey, endsOf, machineOf, siemensOf, windingsOf, type Lead, type Machine } from './machine.js';
+export {
+  endKey,
+  endsOf,
+  halfSaidOf,
+  layNodes,
+  machineOf,
+  siemensOf,
+  windingsOf,
+  type Lead,
+  type Machine,
+} from './machine.js';
 export { contactsAsMapped, contactsAsTable, contactsOfNets, standsOf, type ContactsAt } from './contacts.js';
 export { LOAD_DOES, NOT_KNOWN, type LoadDoes, type LoadState } from './load-state.js';
 export { powered, type MachineFault, type Powered } from './power.js';

@@ -68,20 +68,47 @@ export interface Machine {
   supplyNode: ReadonlyMap<string, number>;
   /** By 'load end'. */
   endNode: ReadonlyMap<string, number>;
+  /** Which switch each terminal belongs to, by place; absent: all to one. */
+  owner?: readonly number[];
 }
 
 export const endKey = (load: LoadId, end: LoadEnd): string => `${load} ${end}`;
+
+/** Numbers the nodes of a machine: terminals by place, then supplies, then the ends of the loads. */
+export function layNodes(
+  terminals: number,
+  supplies: readonly Supply[],
+  loads: readonly Load[],
+): Pick<Machine, 'nodes' | 'supplyNode' | 'endNode'> {
+  let nodes = terminals;
+  const supplyNode = new Map(supplies.map(({ id }) => [id as string, nodes++]));
+  const endNode = new Map(
+    loads.flatMap((load) => endsOf(load).map((end): [string, number] => [endKey(load.id, end), nodes++])),
+  );
+  return { nodes, supplyNode, endNode };
+}
+
+/** Loads of which an end goes nowhere that was said; `capped` ends were said to go nowhere. */
+export function halfSaidOf(
+  loads: readonly Load[],
+  leads: readonly Lead[],
+  endNode: ReadonlyMap<string, number>,
+  capped: readonly { load: LoadId; end: LoadEnd }[],
+): Set<LoadId> {
+  const touched = new Set(leads.flatMap(({ a, b }) => [a, b]));
+  const nowhere = new Set(capped.map(({ load, end }) => endKey(load, end)));
+  const isSaid = (key: string) => touched.has(endNode.get(key) as number) || nowhere.has(key);
+  return new Set(
+    loads.filter((load) => endsOf(load).some((end) => !isSaid(endKey(load.id, end)))).map(({ id }) => id),
+  );
+}
 
 /** The machine of a job, as far as its wires have ends; null while no load has a wire. */
 export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log'>): Machine | null {
   const terminals = structure.terminals.map(({ id }) => id);
   const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
   const place = new Map(terminals.map((id, at) => [id, at]));
-  let nodes = terminals.length;
-  const supplyNode = new Map(supplies.map(({ id }) => [id as string, nodes++]));
-  const endNode = new Map(
-    loads.flatMap((load) => endsOf(load).map((end): [string, number] => [endKey(load.id, end), nodes++])),
-  );
+  const { nodes, supplyNode, endNode } = layNodes(terminals.length, supplies, loads);
   const nodeOf = (end: WireEnd): number | undefined =>
     end.at === 'supply'
       ? supplyNode.get(end.supply)
@@ -107,22 +134,8 @@ export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log
     if (a !== undefined && b !== undefined && a !== b) leads.push({ wire: null, a, b });
   }
   if (!leads.some(({ b, wire }) => wire !== null && b >= terminals.length + supplies.length)) return null;
-  const touched = new Set(leads.flatMap(({ a, b }) => [a, b]));
-  const nowhere = new Set(
-    loadTiesOf(log)
-      .filter(({ to }) => to.at === 'nowhere')
-      .map(({ load, end }) => endKey(load, end)),
-  );
-  const halfSaid = new Set(
-    loads
-      .filter((load) =>
-        endsOf(load).some((end) => {
-          const key = endKey(load.id, end);
-          return !touched.has(endNode.get(key) as number) && !nowhere.has(key);
-        }),
-      )
-      .map(({ id }) => id),
-  );
+  const nowhere = loadTiesOf(log).filter(({ to }) => to.at === 'nowhere');
+  const halfSaid = halfSaidOf(loads, leads, endNode, nowhere);
   return { terminals, supplies, loads, nodes, leads, open, halfSaid, supplyNode, endNode };
 }
 

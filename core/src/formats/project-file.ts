@@ -1,6 +1,13 @@
 import { listProblems, type SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
-import { ageOf, upgradeEvent, type JobEvent, type SupplyKind, type Load } from '../log/index.js';
+import {
+  ageOf,
+  upgradeEvent,
+  type JobAbout,
+  type JobEvent,
+  type SupplyKind,
+  type Load,
+} from '../log/index.js';
 import { MOST_LEVELS } from '../schema/index.js';
 import type { JobId, KnownSwitch, PartFacts, Problem } from '../switch/index.js';
 import * as made from './checkers.js';
@@ -15,6 +22,8 @@ export interface JobFile {
   outOfMachine: boolean;
   simulation: SimulatedSwitch | null;
   created: string;
+  /** What its log is of; absent: a switch. */
+  about?: JobAbout;
   events: JobEvent[];
 }
 

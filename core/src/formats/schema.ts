@@ -8,6 +8,7 @@ import {
   object,
   oneOf,
   only,
+  optional,
   orNull,
   REASON_LETTERS,
   says,
@@ -18,7 +19,7 @@ import {
   words,
   type Schema,
 } from '../schema/index.js';
-import { deedSchema, SAFETY_LINES, SUPPLIES } from '../log/index.js';
+import { deedSchema, JOB_ABOUT, SAFETY_LINES, SUPPLIES } from '../log/index.js';
 import { simulatedSwitchSchema } from '../simulated/index.js';
 import { knownSwitchSchema, type DeviceId, type EventId, type JobId } from '../switch/index.js';
 
@@ -68,6 +69,7 @@ const jobFields = {
   outOfMachine: flag,
   simulation: says('A simulated switch, or null.', orNull(simulatedSwitchSchema)),
   created: time,
+  about: says('What its log is of; absent: a switch.', optional(oneOf(JOB_ABOUT))),
 };
 
 /** A job of a file without its log, as it is met when a file is read piece by piece. */

@@ -1,4 +1,5 @@
 export { ACTS_OF, DEED_KINDS, deedSchema, kindOf, looksBack, type Deed, type DeedKind } from './deed.js';
+export { JOB_ABOUT, type JobAbout } from './about.js';
 export type { JobEvent } from './event.js';
 export {
   EXTENTS,
@@ -12,6 +13,29 @@ export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
 export { LOAD_SEEN, type LoadSeen } from './kinds/judge/load-seen.js';
 export { loadsSeenOf, loadTiesOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
 export { LOAD_ENDS, type LoadEnd, type LoadTie, type WireEnd } from './kinds/tag/wire-end.js';
+export {
+  DEVICE_CONTACTS,
+  DEVICE_KINDS,
+  DEVICE_PINS,
+  DEVICE_STATES,
+  type DeviceContact,
+  type DeviceKind,
+  type DevicePin,
+  type DeviceState,
+  type HandleStanding,
+  type SystemDevice,
+  type SystemPoint,
+  type SystemSeen,
+} from './kinds/several/system.js';
+export {
+  combinationKey,
+  devicesOf,
+  membersOf,
+  pointKey,
+  systemJoinsOf,
+  systemPartsTriedOf,
+  systemSeenOf,
+} from './system-notes.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';

@@ -24,6 +24,7 @@ export type TestId = Branded<'test'>;
 export type StepId = Branded<'step'>;
 export type SupplyId = Branded<'supply'>;
 export type OfferId = Branded<'offer'>;
+export type PinnedDeviceId = Branded<'pinned-device'>;
 export type LoadId = Branded<'load'>;
 
 /** Gives fresh ids. Passed in, because the core has no source of randomness of its own. */

@@ -41,6 +41,7 @@ export {
   type OfferId,
   type SupplyId,
   type LoadId,
+  type PinnedDeviceId,
   type TerminalId,
   type TestId,
   type WireId,

@@ -1,5 +1,6 @@
-import type { Job, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
+import type { DerivedSummary, Job, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
 import { FILE_VERSION, type JobFile } from '@which-way/core/formats';
+import type { JobAbout } from '@which-way/core/log';
 import { ROUTE_ENGINE } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { JobId } from '@which-way/core/switch';
@@ -21,6 +22,7 @@ interface StoredJob {
   updated: string;
   version: number;
   archived: number;
+  about: JobAbout;
   cursor: number;
 }
 
@@ -84,7 +86,7 @@ export class ReadingRoom {
       const text = found ?? `${row.number} ${row.title} ${row.place}`.toLowerCase();
       if (!words.every((word) => text.includes(word))) continue;
       const derived = body
-        ? (JSON.parse(body) as Pick<JobSummary, 'route' | 'settingName' | 'trouble'>)
+        ? (JSON.parse(body) as DerivedSummary)
         : { route: null, settingName: null, trouble: null };
       list.push({ ...toJob(row), ...derived, stale: marked });
     }
@@ -145,8 +147,9 @@ export class ReadingRoom {
   jobFile(id: string): JobFile | null {
     const opened = this.open(id, 0);
     if (!opened) return null;
-    const { title, place, outOfMachine, simulation, created } = opened.job;
-    return { id: id as JobId, title, place, outOfMachine, simulation, created, events: opened.events };
+    const { title, place, outOfMachine, simulation, created, about } = opened.job;
+    const head = { id: id as JobId, title, place, outOfMachine, simulation, created };
+    return { ...head, ...(about === 'system' ? { about } : {}), events: opened.events };
   }
 
   /** One job as a file of its own. */
@@ -221,6 +224,7 @@ export function toJob(row: StoredJob): Job {
     created: row.created,
     updated: row.updated,
     archived: row.archived === 1,
+    about: row.about,
     version: row.version,
   };
 }

@@ -1,7 +1,16 @@
 import type { DerivedSummary, UnreadableEvent } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
 import { ROUTE_ENGINE, routeOf } from '@which-way/core/route';
-import { markingsOf, notesOf, sistersOf, type JobEvent, type Log } from '@which-way/core/log';
+import {
+  markingsOf,
+  membersOf,
+  notesOf,
+  readLog,
+  sistersOf,
+  type JobAbout,
+  type JobEvent,
+  type Log,
+} from '@which-way/core/log';
 import { positionsOf } from '@which-way/core/switch';
 
 /** A summary as it is stored: with what it was worked out of. */
@@ -22,6 +31,7 @@ export interface SummaryOf {
   outOfMachine: boolean;
   cursor: number;
   version: number;
+  about: JobAbout;
 }
 
 /** Works out what the bench shows of a job. Never throws: a job that cannot be read stands by itself. */
@@ -48,6 +58,7 @@ function derive(
       const others = unreadable.length > 1 ? ` And ${unreadable.length - 1} more.` : '';
       return { derived: { route: null, settingName: null, trouble: `${first?.message}${others}` }, said: [] };
     }
+    if (job.about === 'system') return { derived: derivedSystem(events), said: [] };
     const map = deriveMap(events);
     const route = routeOf(job, map);
     const about = route.next.code === 'touches-left' ? route.next.setting : null;
@@ -62,6 +73,12 @@ function derive(
     return { derived: { route: null, settingName: null, trouble }, said: [] };
   }
 }
+
+/** A system has no route of its own: it is worked on through its switches. */
+const derivedSystem = (events: readonly JobEvent[]): DerivedSummary => ({
+  ...{ route: null, settingName: null, trouble: null },
+  members: membersOf(readLog(events)),
+});
 
 /** What was written down of a job, for the search: notes, markings, sister switches. */
 function writtenOf(log: Log): string[] {

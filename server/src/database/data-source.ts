@@ -1,6 +1,7 @@
 import Database from 'libsql';
 import type { DataSourceOptions } from 'typeorm';
 import { First1767600000000 } from './first.migration.js';
+import { Fifth1795996800000 } from './fifth.migration.js';
 import { Fourth1795910400000 } from './fourth.migration.js';
 import { JobEventRow } from './job-event.entity.js';
 import { JobRow } from './job.entity.js';
@@ -11,7 +12,13 @@ import { Third1795824000000 } from './third.migration.js';
 import { TombstoneRow } from './tombstone.entity.js';
 
 export const ENTITIES = [JobRow, JobEventRow, JobSummaryRow, LibraryEntryRow, TombstoneRow];
-export const MIGRATIONS = [First1767600000000, Second1795737600000, Third1795824000000, Fourth1795910400000];
+export const MIGRATIONS = [
+  First1767600000000,
+  Second1795737600000,
+  Third1795824000000,
+  Fourth1795910400000,
+  Fifth1795996800000,
+];
 
 /** How a class opens a database file: libsql's, or one made of it that fails on purpose. */
 export type DatabaseDriver = new (path: string, options?: Database.Options) => Database.Database;

@@ -1,3 +1,4 @@
+import type { JobAbout } from '@which-way/core/log';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A job as stored; its log is in job_event. */
@@ -15,6 +16,8 @@ export class JobRow {
   @Column('integer') version: number;
   /** Put away: not in the list unless asked for. */
   @Column('boolean', { default: false }) archived: boolean;
+  /** What its log is of: a switch, or a system of several. */
+  @Column('text', { default: 'switch' }) about: JobAbout;
   /** Row of its last event; 0 before the first. */
   @Column('integer', { default: 0 }) cursor: number;
   /** The highest clock of its events. */

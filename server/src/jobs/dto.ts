@@ -2,6 +2,7 @@ import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import type { JobChange, NewJob } from '@which-way/contract';
 import { idProblems, placeProblems, simulatedSwitchProblems, titleProblems } from '@which-way/core/formats';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
+import { JOB_ABOUT, type JobAbout } from '@which-way/core/log';
 import { BATCH_EVENTS, TITLE_LETTERS } from '@which-way/core/schema';
 import { type JobId, type Problem } from '@which-way/core/switch';
 import { Type } from 'class-transformer';
@@ -69,6 +70,11 @@ export class NewJobDto implements NewJob {
   @IsObject()
   @Passes('isSimulatedSwitch', simulatedSwitchProblems)
   simulation?: SimulatedSwitch | null;
+
+  @ApiPropertyOptional({ enum: JOB_ABOUT, description: 'What its log is of; a switch where it is absent.' })
+  @IfGiven()
+  @IsIn(JOB_ABOUT)
+  about?: JobAbout;
 }
 
 export class JobChangeDto implements JobChange {

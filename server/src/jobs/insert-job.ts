@@ -1,3 +1,4 @@
+import type { JobAbout } from '@which-way/core/log';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { EntityManager } from 'typeorm';
 import { JobRow } from '../database/job.entity.js';
@@ -10,6 +11,7 @@ export interface FreshJob {
   outOfMachine: boolean;
   simulation?: SimulatedSwitch | null;
   created: string;
+  about?: JobAbout;
   /** The import that brings it in. */
   import?: string;
 }
@@ -30,6 +32,7 @@ export async function insertJob(manager: EntityManager, fresh: FreshJob): Promis
     updated: fresh.created,
     version: 1,
     archived: false,
+    about: fresh.about ?? 'switch',
     cursor: 0,
     clock: 0,
     import: fresh.import ?? null,

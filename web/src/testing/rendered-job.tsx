@@ -66,6 +66,7 @@ export async function renderJob(
     created: '2026-01-05T10:00:00.000Z',
     updated: '2026-01-05T10:00:00.000Z',
     archived: false,
+    about: 'switch',
     version: 1,
   };
   const writer = createWriter({ newId, now: () => written });

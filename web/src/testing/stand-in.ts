@@ -101,6 +101,7 @@ export function standInJob() {
     created: '',
     updated: '',
     archived: false,
+    about: 'switch',
     version: 1,
   };
   const around = { id, server: new StandIn(job) };

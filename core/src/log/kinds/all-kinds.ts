@@ -37,6 +37,7 @@ import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
 import { triedInPlace } from './before/in-place.js';
+import { systemDevice, systemJoined, systemLooked, systemMember, systemPartTried } from './several/system.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
 import { worthNoted } from './before/worth.js';
@@ -106,4 +107,9 @@ export const KINDS = {
   'load-tied': loadTied,
   'loads-seen': loadsSeen,
   'part-tried': partTried,
+  'system-member': systemMember,
+  'system-device': systemDevice,
+  'system-joined': systemJoined,
+  'system-looked': systemLooked,
+  'system-part-tried': systemPartTried,
 } as const;

@@ -1,7 +1,17 @@
 import { object, only, type Fields, type Schema, type TypeOf } from '../../schema/index.js';
 
 /** Screens with an undo of their own: each takes back what was done on it. */
-export const SCREENS = ['map', 'tag', 'intake', 'safe', 'path', 'table', 'verify', 'match'] as const;
+export const SCREENS = [
+  'map',
+  'tag',
+  'intake',
+  'safe',
+  'path',
+  'table',
+  'verify',
+  'match',
+  'system',
+] as const;
 export type Screen = (typeof SCREENS)[number];
 
 /** Brings the body of an event from one version of its kind to the next. */

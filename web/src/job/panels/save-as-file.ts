@@ -5,12 +5,13 @@ import { newId } from '../new-id.js';
 
 /** Saves a job as this page knows it as a file of the program's own, under a new id: it can be taken in as a job of its own. */
 export function saveAsFile(
-  { title, place, outOfMachine, simulation, created }: Job,
+  { title, place, outOfMachine, simulation, created, about }: Job,
   events: readonly JobEvent[],
 ): void {
   const job = { id: newId(), title, place, outOfMachine, simulation, created };
+  const of = about === 'system' ? { about } : {};
   const fresh = freshIds(events);
-  const file = { format: 'which-way', version: 1, jobs: [{ ...job, events: fresh }], library: [] };
+  const file = { format: 'which-way', version: 1, jobs: [{ ...job, ...of, events: fresh }], library: [] };
   saveText('which-way-job.json', JSON.stringify(file), 'application/json');
 }
 

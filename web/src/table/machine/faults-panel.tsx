@@ -150,8 +150,14 @@ function Explained({ map, model, ranked, evidence, onSay }: ExplainedProps) {
   const { seen } = evidence;
   const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
   const next = nextTest(model, ranked, evidence);
+  const wires = wiresOf(map.log);
   const words = ({ fault }: RankedFault) =>
-    faultWords(fault, map.structure, machine.loads, machine.supplies, wiresOf(map.log));
+    faultWords(fault, {
+      label: (place) => map.structure.terminals[place]?.label ?? '?',
+      tag: (id) => wires.find((wire) => wire.id === id)?.tag ?? '?',
+      loads: machine.loads,
+      supplies: machine.supplies,
+    });
   const best = listed[0];
   return (
     <>

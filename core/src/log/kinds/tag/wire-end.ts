@@ -31,6 +31,8 @@ export const wireEndSchema = tagged('at', {
   load: { load: id<LoadId>(), end: oneOf(LOAD_ENDS) },
   /** It ends in nothing: capped, or cut off. */
   nowhere: {},
+  /** It goes to another switch, or to a device: which, the system of the machine says. */
+  elsewhere: {},
 });
 /** Where a wire ends, away from the switch. */
 export type WireEnd = TypeOf<typeof wireEndSchema>;
@@ -46,6 +48,8 @@ export const wireEnded = defineKind('wire-ended', {
   },
   undo: ['tag', 'table'],
   reading: 'extends',
+  // Version 2 knows ends at another switch.
+  upgrades: { 1: (what) => what },
 });
 
 export const loadTieSchema = object({
@@ -61,4 +65,6 @@ export const loadTied = defineKind('load-tied', {
   fields: { tie: loadTieSchema },
   undo: ['tag', 'table'],
   reading: 'extends',
+  // Version 2 knows ends at another switch.
+  upgrades: { 1: (what) => what },
 });

@@ -1,0 +1,201 @@
+import { describe, expect, it } from 'vitest';
+import { faultModel, nextTest, rankFaults, type Observation } from '../circuit/index.js';
+import type { LoadId, SettingId } from '../switch/index.js';
+import { builtHouse, type House } from '../testing/house-of-switches.js';
+import {
+  behaviourOf,
+  combinationsOf,
+  healthySystem,
+  inCombinations,
+  settingOf,
+  type Combination,
+  type FactsOf,
+  type System,
+} from './index.js';
+
+const first = ({ handles }: System): Combination => handles.map(({ settings }) => settings[0] as SettingId);
+const allOf = (system: System): Combination[] => combinationsOf(system, first(system)) ?? [];
+
+/** What a load does in every combination, the last handle changing fastest. */
+function does(system: System, load: LoadId | undefined, facts: FactsOf = 'as-mapped'): string {
+  return inCombinations(system, allOf(system), facts)
+    .map(({ loads }) => loads.get(load as LoadId)?.does)
+    .join(' ');
+}
+
+/** Lighting from two places (common practice: the commons take the line and the lamp, the other lugs are joined pair by pair). */
+const STAIRS: House = {
+  switches: {
+    down: { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>up.2 3>up.3' },
+    up: { size: 3, settings: ['1-2', '1-3'], wires: '1>lamp.1' },
+  },
+  loads: { lamp: {} },
+};
+/** With a third place between: an intermediate switch crosses the two travellers. */
+const LANDING: House = {
+  switches: {
+    down: { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>mid.1 3>mid.2' },
+    mid: { size: 4, settings: ['1-3 2-4', '1-4 2-3'], wires: '3>up.2 4>up.3' },
+    up: { size: 3, settings: ['1-2', '1-3'], wires: '1>lamp.1' },
+  },
+  loads: { lamp: {} },
+};
+/** A pump by hand, off, or by its float (common practice: hand - off - auto). */
+const PUMP: House = {
+  switches: { selector: { size: 3, settings: ['1-2', '', '1-3'], wires: '1>L 2>pump.1 3>float.C' } },
+  devices: { float: { kind: 'float', contact: 'makes', pins: '2>pump.1' } },
+  loads: { pump: { kind: 'motor', make: 'universal', watts: 500 } },
+};
+
+describe('a system of several switches', () => {
+  it('two on the stairs: the lamp burns in two of four combinations, and changes whenever either handle moves', () => {
+    const { system, loads } = builtHouse(STAIRS);
+    expect(does(system, loads['lamp'])).toBe('full off off full');
+    const all = allOf(system);
+    expect(behaviourOf(loads['lamp'] as LoadId, all, inCombinations(system, all, 'as-mapped'))).toEqual({
+      kind: 'either',
+      handles: [0, 1],
+    });
+    expect(system.loose).toEqual([]);
+  });
+
+  it('three on the stairs, the middle one intermediate: any of the three changes it', () => {
+    const { system, loads } = builtHouse(LANDING);
+    expect(does(system, loads['lamp'])).toBe('full off off full off full full off');
+    const all = allOf(system);
+    expect(behaviourOf(loads['lamp'] as LoadId, all, inCombinations(system, all, 'as-mapped'))).toEqual({
+      kind: 'either',
+      handles: [0, 1, 2],
+    });
+  });
+
+  it('a pump with a float: by hand always, off never, by itself as the water is', () => {
+    const { system, loads } = builtHouse({
+      ...PUMP,
+      loads: { pump: { kind: 'resistive', watts: 500 } },
+    });
+    expect(does(system, loads['pump'])).toBe('full full off off off full');
+    const all = allOf(system);
+    const results = inCombinations(system, all, 'as-mapped');
+    expect(behaviourOf(loads['pump'] as LoadId, all, results)).toEqual({ kind: 'mixed' });
+    const auto = all.filter(([setting]) => setting === system.handles[0]?.settings[2]);
+    expect(behaviourOf(loads['pump'] as LoadId, auto, results.slice(4))).toEqual({
+      kind: 'follows',
+      part: { handle: 1, settings: ['work'] },
+    });
+  });
+
+  it('two in a row: only with both on; two side by side: with any on', () => {
+    const row = builtHouse({
+      switches: {
+        one: { size: 2, settings: ['', '1-2'], wires: '1>L 2>two.1' },
+        two: { size: 2, settings: ['', '1-2'], wires: '2>lamp.1' },
+      },
+      loads: { lamp: {} },
+    });
+    const beside = builtHouse({
+      switches: {
+        one: { size: 2, settings: ['', '1-2'], wires: '1>L 2>lamp.1' },
+        two: { size: 2, settings: ['', '1-2'], wires: '1>L 2>lamp.1' },
+      },
+      loads: { lamp: {} },
+    });
+    const kindOf = ({ system, loads }: typeof row) => {
+      const all = allOf(system);
+      return behaviourOf(loads['lamp'] as LoadId, all, inCombinations(system, all, 'as-mapped'));
+    };
+    const on = ({ system }: typeof row) =>
+      [0, 1].map((handle) => ({ handle, settings: [system.handles[handle]?.settings[1]] }));
+    expect(kindOf(row)).toEqual({ kind: 'all', parts: on(row) });
+    expect(kindOf(beside)).toEqual({ kind: 'any', parts: on(beside) });
+  });
+
+  it('says nothing of what hangs on a switch that cannot be read, was not mapped, or on a wire that goes nobody knows where', () => {
+    const unread = builtHouse(STAIRS, ['up']);
+    // The lamp belongs to the job that cannot be read, and is not known at all; with the other one gone it is.
+    expect(unread.system.handles[1]?.settings).toHaveLength(1);
+    const without = builtHouse(
+      { ...STAIRS, switches: { ...STAIRS.switches, up: { ...up(), wires: '1>lamp.1 2>down.2 3>down.3' } } },
+      ['down'],
+    );
+    expect(does(without.system, without.loads['lamp'])).toBe('not-known not-known');
+    const unmapped = builtHouse({
+      ...STAIRS,
+      switches: { ...STAIRS.switches, up: { ...up(), unmapped: true } },
+    });
+    expect(does(unmapped.system, unmapped.loads['lamp'])).toBe('not-known not-known not-known not-known');
+    const loose = builtHouse({
+      ...STAIRS,
+      switches: { ...STAIRS.switches, down: { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>up.2 3>?' } },
+    });
+    // Where the current takes the traveller that is known it burns for certain; a loose wire may go to any bare lug.
+    expect(does(loose.system, loose.loads['lamp'])).toBe('full not-known off not-known');
+    expect(loose.system.loose).toHaveLength(1);
+  });
+
+  it('finds which of two is welded, from one look, in few tests more; the other is not accused', () => {
+    const { system, loads } = builtHouse(STAIRS);
+    const all = allOf(system);
+    const found = healthySystem(system, all);
+    if (!('healthy' in found)) throw new Error('it was mapped');
+    const model = faultModel(system.machine, found.healthy);
+    const truth = model.faults.find(
+      ({ fault }) => fault.kind === 'never-opens' && fault.contact.toSorted().join() === '3,4',
+    );
+    expect(truth).toBeDefined();
+    const lamp = loads['lamp'] as LoadId;
+    const at = (index: number) => settingOf(system, all[index] as Combination);
+    const see = (index: number): Observation => ({
+      ...{ setting: at(index), load: lamp },
+      seen: truth?.shows.get(`${at(index)} ${lamp}`) ?? 'right',
+    });
+    // Down at 1, up at 2: the lamp should be dark, and burns.
+    const evidence = { seen: [see(1)], read: [], tried: [] } as {
+      seen: Observation[];
+      read: { setting: SettingId; contact: readonly [number, number]; joins: boolean }[];
+      tried: { part: never; whole: boolean }[];
+    };
+    let tests = 0;
+    for (; tests < 8; tests += 1) {
+      const next = nextTest(model, rankFaults(model, evidence), evidence);
+      if (!next) break;
+      if (next.kind === 'look')
+        evidence.seen.push(
+          ...next.loads.map((load) => ({
+            ...{
+              setting: next.setting,
+              load,
+              seen: truth?.shows.get(`${next.setting} ${load}`) ?? ('right' as const),
+            },
+          })),
+        );
+      else if (next.kind === 'read')
+        evidence.read.push({ ...next, joins: truth?.joins(next.setting, next.contact) === true });
+      else evidence.tried.push({ part: next.part as never, whole: truth?.whole(next.part) === true });
+    }
+    const [best] = rankFaults(model, evidence);
+    expect(best?.fault).toBe(truth?.fault);
+    expect(best?.chance).toBeGreaterThan(0.9);
+    expect(
+      model.faults.some(
+        ({ fault }) => fault.kind === 'never-opens' && fault.contact.includes(0) && fault.contact.includes(3),
+      ),
+    ).toBe(false);
+  });
+
+  it('4,097 combinations are too many: some handles have to stand still', () => {
+    const many = builtHouse({
+      switches: Object.fromEntries(
+        Array.from({ length: 13 }, (_, at) => [
+          `s${at}`,
+          { size: 2, settings: ['', '1-2'], wires: '1>L 2>lamp.1', unmapped: true },
+        ]),
+      ),
+      loads: { lamp: {} },
+    });
+    expect(combinationsOf(many.system, first(many.system))).toBeNull();
+    expect(combinationsOf(many.system, first(many.system), (at) => at < 12)).toHaveLength(4096);
+  });
+});
+
+const up = () => STAIRS.switches['up'] as House['switches'][string];

@@ -1,0 +1,83 @@
+import type { JobSummary } from '@which-way/contract';
+import { DEVICE_CONTACTS, DEVICE_KINDS, type DeviceContact, type DeviceKind } from '@which-way/core/log';
+import type { PinnedDeviceId } from '@which-way/core/switch';
+import { contactWords, DEVICE_WORDS } from '@which-way/words/system';
+import { useState, type FormEvent } from 'react';
+import { useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { Pick } from '../shared/controls/pick.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+/** Puts another switch of the bench, or a device, into the system. */
+export function AddToSystem({ others }: { others: readonly JobSummary[] }) {
+  const session = useSession();
+  const [adding, setAdding] = useState(false);
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <Pick
+        label="A switch of the bench"
+        value=""
+        placeholder={others.length > 0 ? 'Choose a job' : 'No other switch is on the bench'}
+        options={others.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` }))}
+        onPick={(id) => {
+          const chosen = others.find((one) => one.id === id);
+          if (chosen) session.emit({ kind: 'system-member', job: chosen.id, belongs: true });
+        }}
+        className="min-w-64"
+      />
+      {adding ? (
+        <DeviceForm onDone={() => setAdding(false)} />
+      ) : (
+        <PlainButton onClick={() => setAdding(true)}>A float, thermostat, door or relay</PlainButton>
+      )}
+    </div>
+  );
+}
+
+function DeviceForm({ onDone }: { onDone: () => void }) {
+  const session = useSession();
+  const [kind, setKind] = useState<DeviceKind>('float');
+  const [contact, setContact] = useState<DeviceContact>('makes');
+  const [name, setName] = useState('');
+  const add = (event: FormEvent) => {
+    event.preventDefault();
+    const called = name.trim() || DEVICE_WORDS[kind].replace(/^./, (letter) => letter.toUpperCase());
+    session.emit({
+      kind: 'system-device',
+      device: { id: newId<PinnedDeviceId>(), name: called, kind, contact, removed: false },
+    });
+    onDone();
+  };
+  return (
+    <form onSubmit={add} className="flex flex-wrap items-end gap-3" aria-label="A device">
+      <Pick
+        label="What it is"
+        value={kind}
+        options={DEVICE_KINDS.map((one) => ({ value: one, text: DEVICE_WORDS[one] }))}
+        onPick={(value) => setKind(DEVICE_KINDS.find((one) => one === value) ?? 'float')}
+      />
+      <Pick
+        label="Its contact"
+        value={contact}
+        options={DEVICE_CONTACTS.map((one) => ({ value: one, text: contactWords(kind, one) }))}
+        onPick={(value) => setContact(DEVICE_CONTACTS.find((one) => one === value) ?? 'makes')}
+      />
+      <label className="grid gap-1">
+        <span>Its name</span>
+        <input
+          value={name}
+          maxLength={120}
+          onChange={(event) => setName(event.target.value)}
+          placeholder={DEVICE_WORDS[kind]}
+          className="min-h-12 rounded-part border-2 border-line bg-sheet px-3"
+        />
+      </label>
+      <PlainButton type="submit" look="strong">
+        Add it
+      </PlainButton>
+      <PlainButton type="button" onClick={onDone}>
+        Leave it
+      </PlainButton>
+    </form>
+  );
+}

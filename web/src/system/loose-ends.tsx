@@ -1,0 +1,86 @@
+import { endsOf } from '@which-way/core/circuit';
+import { pointKey, systemJoinsOf, type Log, type SystemPoint } from '@which-way/core/log';
+import { pinsOf, readableOf, type System } from '@which-way/core/system';
+import { pointWords, type SystemNames } from '@which-way/words/system';
+import { useSession } from '../job/job-context.js';
+import { Pick } from '../shared/controls/pick.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+/** Everything that a loose end may go to, from what is known. */
+function placesOf({ handles, machine }: System): SystemPoint[] {
+  const job = readableOf(handles)[0]?.job;
+  return [
+    ...handles.flatMap((handle): SystemPoint[] =>
+      handle.of === 'device'
+        ? pinsOf(handle.device).map((pin) => ({ at: 'device', device: handle.device.id, pin }))
+        : (handle.map?.structure.terminals ?? []).map(({ id }) => ({
+            at: 'terminal',
+            job: handle.job,
+            terminal: id,
+          })),
+    ),
+    ...(job
+      ? [
+          ...machine.supplies.map(({ id }): SystemPoint => ({ at: 'supply', job, supply: id })),
+          ...machine.loads.flatMap((load) =>
+            endsOf(load).map((end): SystemPoint => ({ at: 'load', job, load: load.id, end })),
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** Whose a point is: a wire is not offered the lugs of its own switch, nor a pin those of its own device. */
+const ownerOf = (point: SystemPoint): string =>
+  point.at === 'device' ? point.device : point.at === 'terminal' || point.at === 'wire' ? point.job : '';
+
+/** Wires and pins of which nobody has said what they go to, and what was said, to be taken back. */
+export function LooseEnds({ log, system, names }: { log: Log; system: System; names: SystemNames }) {
+  const session = useSession();
+  const places = placesOf(system);
+  const joins = systemJoinsOf(log);
+  const say = (from: SystemPoint, to: SystemPoint | null) => session.emit({ kind: 'system-joined', from, to });
+  if (system.loose.length + joins.length === 0) return null;
+  return (
+    <section aria-label="What goes where" className="grid gap-2">
+      <h2 className="text-large font-bold">What goes where</h2>
+      {system.loose.length > 0 && (
+        <p className="text-quiet">
+          No answer rests on an end that is not said. A wire appears here once its far end is said to be another
+          switch or device, or is not said at all.
+        </p>
+      )}
+      <ul className="grid gap-1">
+        {system.loose.map((from) => (
+          <li key={pointKey(from)} className="flex flex-wrap items-center gap-2">
+            <span className="min-w-48 grow">{pointWords(from, names)} goes to</span>
+            <Pick
+              quiet
+              label={`${pointWords(from, names)} goes to`}
+              value=""
+              placeholder="not known"
+              options={places
+                .filter((one) => ownerOf(one) !== ownerOf(from))
+                .map((one) => ({ value: pointKey(one), text: pointWords(one, names) }))}
+              onPick={(key) => {
+                const to = places.find((one) => pointKey(one) === key);
+                if (to) say(from, to);
+              }}
+              className="min-w-56"
+            />
+          </li>
+        ))}
+        {joins.map(({ from, to }) => (
+          <li key={pointKey(from)} className="flex flex-wrap items-center gap-2 border-b border-line">
+            <span className="grow">
+              {pointWords(from, names)} goes to <strong>{pointWords(to, names)}</strong>
+            </span>
+            <PlainButton look="quiet" onClick={() => say(from, null)}>
+              Not so
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

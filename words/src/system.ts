@@ -1,0 +1,170 @@
+import type { Fault, LoadDoes } from '@which-way/core/circuit';
+import type { DeviceContact, DeviceKind, Load, SystemPoint, Supply } from '@which-way/core/log';
+import { AT_WORK, UNREAD, type Behaviour, type Part, type SystemHandle } from '@which-way/core/system';
+import type { JobId, SettingId } from '@which-way/core/switch';
+import { DOES_WORDS, endWords, faultWords, isOfSwitch, supplyName } from './machine.js';
+import { settingName } from './terminals.js';
+import { newestTag } from './wires.js';
+
+export const DEVICE_WORDS: Record<DeviceKind, string> = {
+  float: 'float',
+  thermostat: 'thermostat',
+  door: 'door contact',
+  relay: 'relay contact',
+};
+
+/** What a device is like at rest and at work. */
+export const STATE_WORDS: Record<DeviceKind, { rest: string; work: string }> = {
+  float: { rest: 'water low', work: 'water high' },
+  thermostat: { rest: 'cold', work: 'warm' },
+  door: { rest: 'open', work: 'shut' },
+  relay: { rest: 'at rest', work: 'pulled in' },
+};
+
+/** What its contact does, in the words of the device. */
+export function contactWords(kind: DeviceKind, contact: DeviceContact): string {
+  const { rest, work } = STATE_WORDS[kind];
+  switch (contact) {
+    case 'makes':
+      return `closes when ${work}`;
+    case 'breaks':
+      return `closes when ${rest}`;
+    case 'changes-over':
+      return `changes over: 1 when ${rest}, 2 when ${work}`;
+  }
+}
+
+/** What the jobs of a system are called. */
+export type JobNames = (job: JobId) => string;
+
+export const handleName = (handle: SystemHandle, names: JobNames): string =>
+  handle.of === 'switch' ? names(handle.job) : handle.device.name;
+
+/** How a handle stands. */
+export function standingName(handle: SystemHandle, setting: SettingId): string {
+  if (handle.of === 'device')
+    return STATE_WORDS[handle.device.kind][setting === AT_WORK ? 'work' : 'rest'];
+  if (setting === UNREAD || !handle.map) return 'not known';
+  return settingName(handle.map.structure, setting);
+}
+
+/** How all handles stand, in a line. */
+export const standingsWords = (
+  handles: readonly SystemHandle[],
+  combination: readonly SettingId[],
+  names: JobNames,
+): string =>
+  handles
+    .map(
+      (handle, at) => `${handleName(handle, names)} at ${standingName(handle, combination[at] as SettingId)}`,
+    )
+    .join(', ');
+
+const orList = (words: readonly string[]): string =>
+  words.length <= 1 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`;
+
+/** When a load runs, in a sentence. */
+export function behaviourWords(
+  load: Pick<Load, 'name'>,
+  behaviour: Behaviour,
+  handles: readonly SystemHandle[],
+  names: JobNames,
+): string {
+  const name = (at: number) => handleName(handles[at] as SystemHandle, names);
+  const part = ({ handle, settings }: Part) => {
+    const of = handles[handle] as SystemHandle;
+    return `${name(handle)} is at ${orList(settings.map((one) => standingName(of, one)))}`;
+  };
+  switch (behaviour.kind) {
+    case 'not-known':
+      return `${load.name}: not known in every combination.`;
+    case 'never':
+      return `${load.name} never runs.`;
+    case 'always':
+      return `${load.name} always runs.`;
+    case 'mixed':
+      return `${load.name}: no short rule; see the table.`;
+    case 'follows':
+      return `${load.name} runs while ${part(behaviour.part)}, whatever the others do.`;
+    case 'either': {
+      const [one, other, ...more] = behaviour.handles;
+      const which =
+        more.length === 0 && one !== undefined && other !== undefined
+          ? `either of ${name(one)} and ${name(other)}`
+          : `any of ${behaviour.handles.map(name).join(', ')}`;
+      return `${load.name} changes whenever ${which} moves.`;
+    }
+    case 'all':
+      return `${load.name} runs only while ${behaviour.parts.map(part).join(' and ')}.`;
+    case 'any':
+      return `${load.name} runs as soon as ${behaviour.parts.map(part).join(' or ')}.`;
+  }
+}
+
+/** What loads do in one combination, in a line. */
+export const doesWords = (loads: readonly Load[], does: (load: Load) => LoadDoes): string =>
+  loads.map((load) => `${load.name} ${DOES_WORDS[does(load)]}`).join(', ');
+
+/** Words for the places of a system. */
+export interface SystemNames {
+  job: JobNames;
+  handles: readonly SystemHandle[];
+  loads: readonly Load[];
+  supplies: readonly Supply[];
+}
+
+/** A place in a system, as it is chosen and told. */
+export function pointWords(point: SystemPoint, { job, handles, loads, supplies }: SystemNames): string {
+  switch (point.at) {
+    case 'terminal': {
+      const found = handles.find((one) => one.of === 'switch' && one.job === point.job);
+      const map = found?.of === 'switch' ? found.map : null;
+      const label = map?.structure.terminals.find(({ id }) => id === point.terminal)?.label;
+      return `${job(point.job)}, terminal ${label ?? '?'}`;
+    }
+    case 'wire': {
+      const found = handles.find((one) => one.of === 'switch' && one.job === point.job);
+      const map = found?.of === 'switch' ? found.map : null;
+      return `${job(point.job)}, ${map ? newestTag(map, point.wire) : 'a wire'}`;
+    }
+    case 'device': {
+      const found = handles.find((one) => one.of === 'device' && one.device.id === point.device);
+      return `${found?.of === 'device' ? found.device.name : 'a device'}, pin ${point.pin}`;
+    }
+    case 'supply': {
+      const supply = supplies.find(({ id }) => id === point.supply);
+      return supply ? supplyName(supply) : 'a supply that was taken away';
+    }
+    case 'load': {
+      const load = loads.find(({ id }) => id === point.load);
+      return load ? endWords(load, point.end) : 'a load that was taken away';
+    }
+  }
+}
+
+/** A fault of a system in a sentence: of a switch, with which one it is. */
+export function systemFaultWords(
+  fault: Fault,
+  { job, handles, loads, supplies }: SystemNames,
+  owner: readonly number[],
+): string {
+  const handleAt = (place: number) => handles[owner[place] ?? -1];
+  const label = (place: number) => {
+    const handle = handleAt(place);
+    if (!handle) return '?';
+    const at = place - handle.from;
+    if (handle.of === 'switch') return handle.map?.structure.terminals[at]?.label ?? '?';
+    return handle.device.contact === 'makes' ? (['C', '2'][at] ?? '?') : (['C', '1', '2'][at] ?? '?');
+  };
+  const tag = (wire: string) => {
+    for (const handle of handles)
+      if (handle.of === 'switch' && handle.map) {
+        const text = newestTag(handle.map, wire as never);
+        if (text !== 'a wire') return `${job(handle.job)}, ${text.replace(/^wire /, '')}`;
+      }
+    return '?';
+  };
+  const words = faultWords(fault, { label, tag, loads, supplies });
+  const at = isOfSwitch(fault) && 'contact' in fault ? handleAt(fault.contact[0]) : undefined;
+  return at ? `${handleName(at, job)}: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+}
