@@ -19,15 +19,26 @@ export function nextWords({
   route,
   settingName,
   trouble,
+  members,
 }: {
   route: Route | null;
   settingName: string | null;
   trouble: string | null;
+  /** Of a system: its switches. */
+  members?: readonly unknown[] | undefined;
 }): {
   text: string;
   tone: 'plain' | 'amber' | 'brick';
 } {
   if (trouble !== null) return { text: `This job cannot be read: ${trouble}`, tone: 'brick' };
+  if (members)
+    return {
+      text:
+        members.length > 0
+          ? `${plural(members.length, 'switch', 'switches')} in one machine`
+          : 'Choose its switches',
+      tone: 'plain',
+    };
   if (!route) return { text: 'Being worked out', tone: 'plain' };
   const { next } = route;
   switch (next.code) {

@@ -1,7 +1,15 @@
 import type { Fault, LoadDoes } from '@which-way/core/circuit';
 import type { DeviceContact, DeviceKind, Load, SystemPoint, Supply } from '@which-way/core/log';
-import { AT_WORK, UNREAD, type Behaviour, type Part, type SystemHandle } from '@which-way/core/system';
-import type { JobId, SettingId } from '@which-way/core/switch';
+import {
+  AT_WORK,
+  pinsOf,
+  UNREAD,
+  type Behaviour,
+  type Part,
+  type SystemHandle,
+  type SystemHazard,
+} from '@which-way/core/system';
+import type { JobId, SettingId, WireId } from '@which-way/core/switch';
 import { DOES_WORDS, endWords, faultWords, isOfSwitch, supplyName } from './machine.js';
 import { settingName } from './terminals.js';
 import { newestTag } from './wires.js';
@@ -42,8 +50,7 @@ export const handleName = (handle: SystemHandle, names: JobNames): string =>
 
 /** How a handle stands. */
 export function standingName(handle: SystemHandle, setting: SettingId): string {
-  if (handle.of === 'device')
-    return STATE_WORDS[handle.device.kind][setting === AT_WORK ? 'work' : 'rest'];
+  if (handle.of === 'device') return STATE_WORDS[handle.device.kind][setting === AT_WORK ? 'work' : 'rest'];
   if (setting === UNREAD || !handle.map) return 'not known';
   return settingName(handle.map.structure, setting);
 }
@@ -142,29 +149,69 @@ export function pointWords(point: SystemPoint, { job, handles, loads, supplies }
   }
 }
 
-/** A fault of a system in a sentence: of a switch, with which one it is. */
-export function systemFaultWords(
-  fault: Fault,
-  { job, handles, loads, supplies }: SystemNames,
+/** A wire of any of the jobs, with whose it is. */
+export function wireWords(wire: string, { job, handles }: Pick<SystemNames, 'job' | 'handles'>): string {
+  for (const handle of handles)
+    if (handle.of === 'switch' && handle.map) {
+      const text = newestTag(handle.map, wire as WireId);
+      if (text !== 'a wire') return `${text} of ${job(handle.job)}`;
+    }
+  return 'a wire';
+}
+
+/** A terminal or a pin by its place in the machine. */
+export function placeLabel(
+  place: number,
+  { handles }: Pick<SystemNames, 'handles'>,
   owner: readonly number[],
 ): string {
-  const handleAt = (place: number) => handles[owner[place] ?? -1];
-  const label = (place: number) => {
-    const handle = handleAt(place);
-    if (!handle) return '?';
-    const at = place - handle.from;
-    if (handle.of === 'switch') return handle.map?.structure.terminals[at]?.label ?? '?';
-    return handle.device.contact === 'makes' ? (['C', '2'][at] ?? '?') : (['C', '1', '2'][at] ?? '?');
-  };
-  const tag = (wire: string) => {
-    for (const handle of handles)
-      if (handle.of === 'switch' && handle.map) {
-        const text = newestTag(handle.map, wire as never);
-        if (text !== 'a wire') return `${job(handle.job)}, ${text.replace(/^wire /, '')}`;
-      }
-    return '?';
-  };
-  const words = faultWords(fault, { label, tag, loads, supplies });
-  const at = isOfSwitch(fault) && 'contact' in fault ? handleAt(fault.contact[0]) : undefined;
-  return at ? `${handleName(at, job)}: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+  const handle = handles[owner[place] ?? -1];
+  if (!handle) return '?';
+  const at = place - handle.from;
+  if (handle.of === 'switch') return handle.map?.structure.terminals[at]?.label ?? '?';
+  return pinsOf(handle.device)[at] ?? '?';
+}
+
+/** A fault of a system in a sentence: of a switch, with which one it is. */
+export function systemFaultWords(fault: Fault, names: SystemNames, owner: readonly number[]): string {
+  const words = faultWords(fault, {
+    label: (place) => placeLabel(place, names, owner),
+    tag: (wire) => wireWords(wire, names).replace(/^wire /, ''),
+    ...{ loads: names.loads, supplies: names.supplies },
+  });
+  const at =
+    isOfSwitch(fault) && 'contact' in fault ? names.handles[owner[fault.contact[0]] ?? -1] : undefined;
+  return at ? `${handleName(at, names.job)}: ${words.charAt(0).toLowerCase()}${words.slice(1)}` : words;
+}
+
+/** A hazard of a system in a sentence, with where it was found. */
+export function systemHazardWords(
+  { hazard, combination, handle, times }: SystemHazard,
+  { job, handles, loads, supplies }: SystemNames,
+): string {
+  const load = (id: string) => loads.find((one) => one.id === id)?.name ?? 'a load';
+  const met = (ids: readonly string[]) =>
+    supplies
+      .filter(({ id }) => ids.includes(id))
+      .map(supplyName)
+      .join(' and ');
+  const where = `With ${standingsWords(handles, combination, job)}`;
+  const others = times > 1 ? ` So it is in ${times - 1} more.` : '';
+  const passes = `${where}, while ${handle === null ? 'a handle' : handleName(handles[handle] as SystemHandle, job)} goes a step on,`;
+  switch (hazard.kind) {
+    case 'short':
+      return `${where}: ${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.${others}`;
+    case 'live-at-off':
+      return `${where}: nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.${others}`;
+    case 'short-in-passing':
+      return `${passes} ${met(hazard.supplies)} ${
+        hazard.certain
+          ? 'meet in passing: it was seen to make before it breaks.'
+          : 'would meet in passing if the next contact makes before the last breaks: that is not known.'
+      }${others}`;
+    case 'reversed-at-once':
+      return `${passes} ${load(hazard.load)} is turned about with no stop between: a running motor may go on, and an arc may carry over.${others}`;
+    case 'start-stays':
+      return `${where}: the start winding of ${load(hazard.load)} stays fed: it burns.${others}`;
+  }
 }

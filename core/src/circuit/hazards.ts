@@ -41,7 +41,8 @@ export function hazardsOf(
   ];
 }
 
-function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): Hazard[] {
+/** What can hurt in one setting. */
+export function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): Hazard[] {
   const states = [...loads];
   // A load of which nothing is known does not hide one that is known to be live.
   const idle = states.every(([, { does }]) => does === 'off' || does === 'floating' || does === 'not-known');
@@ -65,7 +66,12 @@ function startStays({ loads, endNode }: Machine, { result, springs }: Standing):
 }
 
 /** What joins for a moment where the next contact makes before the last one breaks: both settings' nets together. */
-function inPassing(machine: Machine, from: Standing, to: Standing, makesBefore: MakesBefore): Hazard[] {
+export function inPassing(
+  machine: Machine,
+  from: Standing,
+  to: Standing,
+  makesBefore: MakesBefore,
+): Hazard[] {
   const ends = { from: from.result.setting, to: to.result.setting };
   const turned = machine.loads.flatMap(({ id }): Hazard[] => {
     const does = [from, to].map(({ result }) => result.loads.get(id)?.does);

@@ -13,7 +13,7 @@ export { contactsAsMapped, contactsAsTable, contactsOfNets, standsOf, type Conta
 export { LOAD_DOES, NOT_KNOWN, type LoadDoes, type LoadState } from './load-state.js';
 export { powered, type MachineFault, type Powered } from './power.js';
 export { inSetting, wiredTerminals, type InSetting } from './in-machine.js';
-export { hazardsOf, type Hazard, type MakesBefore, type Standing } from './hazards.js';
+export { hazardsOf, inPassing, inStanding, type Hazard, type MakesBefore, type Standing } from './hazards.js';
 export { carryingOf, joinName, type Carrying } from './carrying.js';
 export { inEverySetting, type InEverySetting } from './whole.js';
 export { contactsWithPart, laidPart, type LaidPart } from './part-contacts.js';

@@ -12,7 +12,7 @@ import { combinationKey, type HandleStanding } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { SettingId } from '../switch/index.js';
 import { expectedOf } from '../verify/index.js';
-import { AT_REST, AT_WORK, pinsOf, type SystemHandle } from './handles.js';
+import { AT_REST, AT_WORK, pinsOf, UNREAD, type SystemHandle } from './handles.js';
 import type { System } from './system.js';
 
 /** How every handle of a system stands, in their order. */
@@ -64,7 +64,7 @@ function contactsOfHandle(handle: SystemHandle, setting: SettingId, facts: Facts
   }
   const { map, size } = handle;
   const nothing = { nets: partitionFromGroups(size, []), isKnown: () => false };
-  if (!map) return nothing;
+  if (!map || setting === UNREAD) return nothing;
   if (facts === 'as-mapped') return contactsAsMapped(map, setting);
   const table = expectedOf(map);
   return table ? contactsAsTable(map, table, setting) : nothing;

@@ -17,7 +17,7 @@ export type SystemHandle = {
 /** States of a device, as settings. */
 export const AT_REST = 'rest' as SettingId;
 export const AT_WORK = 'work' as SettingId;
-/** The one setting of a switch that cannot be read. */
+/** The one setting of a switch that cannot be read, or of which no position is described. */
 export const UNREAD = 'not-read' as SettingId;
 
 /** Pins that a device has. */
@@ -35,7 +35,8 @@ export function handlesOf(log: Log, members: Members): SystemHandle[] {
   return [
     ...membersOf(log).map((job): SystemHandle => {
       const map = members.get(job) ?? null;
-      const settings = map ? requiredSettings(map.structure).map(({ id }) => id) : [UNREAD];
+      const known = map ? requiredSettings(map.structure).map(({ id }) => id) : [];
+      const settings = known.length > 0 ? known : [UNREAD];
       return { of: 'switch', job, map, settings, ...places(map?.structure.terminals.length ?? 0) };
     }),
     ...devicesOf(log).map((device): SystemHandle => {
@@ -57,3 +58,6 @@ export function terminalKeys(handle: SystemHandle): string[] {
 /** The switches that can be read. */
 export const readableOf = (handles: readonly SystemHandle[]) =>
   handles.flatMap((handle) => (handle.of === 'switch' && handle.map ? [{ ...handle, map: handle.map }] : []));
+
+/** Whether nothing of it counts: a switch that is put away, deleted or not readable. */
+export const isUnread = (handle: SystemHandle): boolean => handle.of === 'switch' && handle.map === null;

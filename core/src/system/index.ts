@@ -3,6 +3,7 @@ export {
   AT_REST,
   AT_WORK,
   handlesOf,
+  isUnread,
   pinsOf,
   readableOf,
   UNREAD,
@@ -21,3 +22,4 @@ export {
   type FactsOf,
 } from './combinations.js';
 export { behaviourOf, type Behaviour, type Part } from './behaviour.js';
+export { MOST_PASSED, systemHazards, type SystemHazard } from './hazards.js';

@@ -8,6 +8,7 @@ import {
   healthySystem,
   inCombinations,
   settingOf,
+  systemHazards,
   type Combination,
   type FactsOf,
   type System,
@@ -199,3 +200,49 @@ describe('a system of several switches', () => {
 });
 
 const up = () => STAIRS.switches['up'] as House['switches'][string];
+
+describe('what can hurt in a system', () => {
+  it('is told once, with where it was first found and how often', () => {
+    const { system } = builtHouse({
+      switches: {
+        one: { size: 3, settings: ['', '1-2'], wires: '1>L 2>other.1' },
+        other: { size: 3, settings: ['', '1-2', '1-3'], wires: '2>N 3>lamp.1' },
+      },
+      loads: { lamp: {} },
+    });
+    const all = allOf(system);
+    const found = systemHazards(system, all, inCombinations(system, all, 'as-mapped'), 'as-mapped');
+    const shorts = found.filter(({ hazard }) => hazard.kind === 'short');
+    expect(shorts).toHaveLength(1);
+    expect(shorts[0]).toMatchObject({ combination: all[4], handle: null, times: 1 });
+  });
+
+  it('a heater that is live though nothing runs: the second switch breaks the return', () => {
+    const { system, loads } = builtHouse({
+      switches: {
+        line: { size: 2, settings: ['', '1-2'], wires: '1>L 2>heater.1' },
+        back: { size: 2, settings: ['', '1-2'], wires: '1>heater.2 2>N' },
+      },
+      loads: { heater: { kind: 'motor', make: 'universal' } },
+    });
+    const all = allOf(system);
+    const found = systemHazards(system, all, inCombinations(system, all, 'as-mapped'), 'as-mapped');
+    expect(found.map(({ hazard, times }) => [hazard.kind, times])).toEqual([['live-at-off', 1]]);
+    expect(found[0]).toMatchObject({ combination: all[2], hazard: { loads: [loads['heater']] } });
+  });
+
+  it('what meets while one handle goes a step on is told as not known, where nobody has looked', () => {
+    const { system } = builtHouse({
+      switches: {
+        one: { size: 3, settings: ['1-2', '1-3'], wires: '1>lamp.1 2>L 3>N' },
+        other: { size: 2, settings: ['', '1-2'], wires: '1>L 2>fan.1' },
+      },
+      loads: { lamp: {}, fan: {} },
+    });
+    const all = allOf(system);
+    const found = systemHazards(system, all, inCombinations(system, all, 'as-mapped'), 'as-mapped');
+    expect(found).toMatchObject([
+      { handle: 0, times: 2, hazard: { kind: 'short-in-passing', certain: false } },
+    ]);
+  });
+});

@@ -7,6 +7,7 @@ import { toldOf } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
+import { useBeginSystem } from '../system/use-begin-system.js';
 import { Files } from './files.js';
 import { JobList } from './job-list.js';
 import { KeepingLine, MissingNotice } from './keeping-line.js';
@@ -27,6 +28,7 @@ export function BenchPage() {
       query.state.status === 'error' ? 2000 : query.state.data?.some(({ stale }) => stale) ? 3000 : false,
   });
   const shop = useQuery(questions.shop());
+  const beginSystem = useBeginSystem();
   useBenchKeys(() => setStarting(true));
   useEffect(() => void import('./make-job.js').catch(() => undefined), []);
   return (
@@ -51,6 +53,11 @@ export function BenchPage() {
           <PlainButton look="quiet" onClick={() => setArchived(!archived)}>
             {archived ? 'Back to the bench' : 'Put away'}
           </PlainButton>
+          {(jobs.data ?? []).some(({ about }) => about === 'switch') && !archived && (
+            <PlainButton look="quiet" onClick={() => void beginSystem('Switches of one machine', [])}>
+              Join switches
+            </PlainButton>
+          )}
           <Link
             to="/practice"
             className="flex min-h-16 items-center rounded-part border-2 border-line bg-sheet px-5 font-bold hover:border-ink sm:ml-auto"

@@ -8,6 +8,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Notice } from '../shared/controls/notice.js';
 import { nextWords, STEP_WORDS } from '@which-way/words/route';
+import { addressOf } from '../job/job-address.js';
 import { DeleteDialog, usePutAway } from './put-away.js';
 
 interface JobListProps {
@@ -88,7 +89,7 @@ function JobRow({ job }: { job: JobSummary }) {
   const color = { plain: '', amber: 'text-amber-ink', brick: 'text-brick' }[next.tone];
   return (
     <Link
-      to={`/jobs/${job.id}`}
+      to={addressOf(job)}
       className="grid min-w-0 grow grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-1 px-3 py-4 hover:bg-paper md:grid-cols-[3.5rem_1.1fr_15rem_1fr_7rem]"
     >
       <span className="font-mono text-large font-bold">{job.number}</span>

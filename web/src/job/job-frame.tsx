@@ -2,7 +2,7 @@ import type { Job, UnreadableEvent } from '@which-way/contract';
 import { routeOf } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
-import { Link, Outlet, useParams } from 'react-router';
+import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
 import { Hint } from '../shared/controls/hint.js';
 import { Notice } from '../shared/controls/notice.js';
 import { RouteLine } from '../shared/frame/route-line.js';
@@ -10,6 +10,7 @@ import { SaveMark } from '../shared/frame/save-mark.js';
 import { TopBar } from '../shared/frame/top-bar.js';
 import { AsidePanel, DeletedJob, LostPanel } from './panels/aside-panel.js';
 import { JobProvider, useJobState } from './job-context.js';
+import { addressOf } from './job-address.js';
 import { StrandedPanel } from './panels/stranded-panel.js';
 
 /** What all screens of a job share: its name, its route, and whether the work is saved. */
@@ -26,6 +27,7 @@ function Frame() {
   const job = useJobState((state) => state.job);
   const trouble = useJobState((state) => state.trouble);
   const unreadable = useJobState((state) => state.unreadable);
+  const { pathname } = useLocation();
   useEffect(() => {
     if (job) document.title = `${job.number} ${job.title} · Which Way`;
     return () => {
@@ -71,12 +73,14 @@ function Frame() {
       </>
     );
   }
+  const own = addressOf(job);
+  if (!pathname.startsWith(own)) return <Navigate replace to={own} />;
   return (
     <div className="flex min-h-dvh flex-col lg:has-[main[data-fits]]:h-dvh">
       <TopBar
         title={
           <>
-            Job {job.number} · {job.title}
+            {job.about === 'system' ? 'System' : 'Job'} {job.number} · {job.title}
             {job.simulation && (
               <Hint text="How it went, against the switch behind it">
                 <Link
@@ -96,7 +100,7 @@ function Frame() {
         <Unreadable job={job} unreadable={unreadable} />
       ) : (
         <>
-          <JobRoute job={job} />
+          {job.about === 'switch' && <JobRoute job={job} />}
           <div className="no-print max-h-[34dvh] shrink-0 overflow-y-auto">
             <AsidePanel />
             <LostPanel />

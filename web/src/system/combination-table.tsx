@@ -31,6 +31,8 @@ const LOOK: Partial<Record<string, string>> = {
 export function CombinationTable(props: CombinationTableProps) {
   const { handles, loads, names, combinations, results, standing, onStand } = props;
   const frame = useRef<HTMLDivElement>(null);
+  // Nothing that it returns is handed on.
+  // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
     count: combinations.length,
     getScrollElement: () => frame.current,

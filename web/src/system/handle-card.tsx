@@ -44,7 +44,12 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
             name
           )}
         </h3>
-        <PlainButton look="quiet" className="!min-h-11 !px-2" onClick={onTakeAway} aria-label={`Take ${name} away`}>
+        <PlainButton
+          look="quiet"
+          className="!min-h-11 !px-2"
+          onClick={onTakeAway}
+          aria-label={`Take ${name} away`}
+        >
           Take away
         </PlainButton>
       </div>
@@ -76,7 +81,9 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
 }
 
 interface DrawnProps {
-  handle: Extract<SystemHandle, { of: 'switch' }> & { map: NonNullable<Extract<SystemHandle, { of: 'switch' }>['map']> };
+  handle: Extract<SystemHandle, { of: 'switch' }> & {
+    map: NonNullable<Extract<SystemHandle, { of: 'switch' }>['map']>;
+  };
   setting: SettingId;
   name: string;
 }

@@ -39,15 +39,16 @@ export function LooseEnds({ log, system, names }: { log: Log; system: System; na
   const session = useSession();
   const places = placesOf(system);
   const joins = systemJoinsOf(log);
-  const say = (from: SystemPoint, to: SystemPoint | null) => session.emit({ kind: 'system-joined', from, to });
+  const say = (from: SystemPoint, to: SystemPoint | null) =>
+    session.emit({ kind: 'system-joined', from, to });
   if (system.loose.length + joins.length === 0) return null;
   return (
     <section aria-label="What goes where" className="grid gap-2">
       <h2 className="text-large font-bold">What goes where</h2>
       {system.loose.length > 0 && (
         <p className="text-quiet">
-          No answer rests on an end that is not said. A wire appears here once its far end is said to be another
-          switch or device, or is not said at all.
+          No answer rests on an end that is not said. A wire appears here once its far end is said to be
+          another switch or device, or is not said at all.
         </p>
       )}
       <ul className="grid gap-1">

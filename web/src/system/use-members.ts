@@ -1,5 +1,5 @@
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { JobSummary } from '@which-way/contract';
+import type { JobSummary, JobWithEvents } from '@which-way/contract';
 import { deriveMap, type SwitchMap } from '@which-way/core/continuity';
 import type { Log } from '@which-way/core/log';
 import { membersOf } from '@which-way/core/log';
@@ -36,22 +36,20 @@ export function useMembers(log: Log): { members: Member[]; others: JobSummary[] 
     stream.start();
     return () => stream.stop();
   }, [queries]);
-  const logs = opened.map(({ data }) => data);
+  // What is combined stays the same as long as no answer changes.
   const members = useMemo(
-    () =>
-      ids.map((job, at): Member => {
-        const data = logs[at];
-        const name = data ? data.job.title : 'A switch';
-        if (!data)
-          return { job, name, map: null, why: opened[at]?.isError ? 'it cannot be opened' : 'it is being opened' };
-        if (data.job.archived) return { job, name, map: null, why: 'it is put away' };
-        if (data.unreadable.length > 0) return { job, name, map: null, why: 'it cannot be read in full' };
-        return { job, name, map: deriveMap(data.events), why: null };
-      }),
-    // The answers themselves are kept as long as nothing changes.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [ids, ...logs, opened.map(({ isError }) => isError).join()],
+    () => ids.map((job, at): Member => memberOf(job, opened[at]?.data, opened[at]?.isError === true)),
+    [ids, opened],
   );
   const others = (jobs ?? []).filter(({ id, about }) => about !== 'system' && !ids.includes(id));
   return { members, others };
+}
+
+function memberOf(job: JobId, data: JobWithEvents | undefined, failed: boolean): Member {
+  if (!data)
+    return { job, name: 'A switch', map: null, why: failed ? 'it cannot be opened' : 'it is being opened' };
+  const name = data.job.title;
+  if (data.job.archived) return { job, name, map: null, why: 'it is put away' };
+  if (data.unreadable.length > 0) return { job, name, map: null, why: 'it cannot be read in full' };
+  return { job, name, map: deriveMap(data.events), why: null };
 }

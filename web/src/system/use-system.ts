@@ -2,11 +2,13 @@ import {
   behaviourOf,
   combinationsOf,
   inCombinations,
+  systemHazards,
   systemOf,
   type Behaviour,
   type Combination,
   type FactsOf,
   type System,
+  type SystemHazard,
 } from '@which-way/core/system';
 import type { InSetting } from '@which-way/core/circuit';
 import type { Log } from '@which-way/core/log';
@@ -21,14 +23,21 @@ export interface SystemView {
   /** What it does as it stands. */
   now: InSetting;
   /** null: so many that somebody has to choose which handles are turned. */
-  all: { combinations: Combination[]; results: InSetting[]; behaviours: Map<LoadId, Behaviour> } | null;
+  all: {
+    combinations: Combination[];
+    results: InSetting[];
+    behaviours: Map<LoadId, Behaviour>;
+    hazards: SystemHazard[];
+  } | null;
   turn: (handle: number, setting: SettingId) => void;
 }
 
-/** Which handles are turned in the table: by place; the others stand. */
-export type Turned = ReadonlySet<number> | null;
-
-export function useSystem(log: Log, members: readonly Member[], facts: FactsOf, still: ReadonlySet<number>): SystemView {
+export function useSystem(
+  log: Log,
+  members: readonly Member[],
+  facts: FactsOf,
+  still: ReadonlySet<number>,
+): SystemView {
   const [turned, setTurned] = useState<ReadonlyMap<string, SettingId>>(new Map());
   const system = useMemo(
     () => systemOf(log, new Map(members.map(({ job, map }) => [job, map]))),
@@ -58,7 +67,8 @@ export function useSystem(log: Log, members: readonly Member[], facts: FactsOf, 
     const behaviours = new Map(
       system.machine.loads.map(({ id }): [LoadId, Behaviour] => [id, behaviourOf(id, combinations, results)]),
     );
-    return { combinations, results, behaviours };
+    const hazards = systemHazards(system, combinations, results, facts);
+    return { combinations, results, behaviours, hazards };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [system, stillAt, still, facts]);
   const turn = (handle: number, setting: SettingId) =>

@@ -7,7 +7,7 @@ import { guessedEnd } from './guessed-end.js';
 import type { Wire } from '@which-way/core/log';
 
 const keyOf = (end: WireEnd): string =>
-  end.at === 'supply' ? end.supply : end.at === 'load' ? `${end.load} ${end.end}` : 'nowhere';
+  end.at === 'supply' ? end.supply : end.at === 'load' ? `${end.load} ${end.end}` : end.at;
 
 /** Where a wire ends, in one tap from what the job already knows; a guess counts for nothing until it is taken. */
 export function WireEnds({ wire }: { wire: Wire }) {
@@ -27,6 +27,7 @@ export function WireEnds({ wire }: { wire: Wire }) {
         text: endWords(load, end),
       })),
     ),
+    { end: { at: 'elsewhere' }, text: 'another switch or device' },
     { end: { at: 'nowhere' }, text: 'nowhere: capped' },
   ];
   const guess = ends.length === 0 ? guessedEnd(wire, supplies, loads) : null;
@@ -40,7 +41,7 @@ export function WireEnds({ wire }: { wire: Wire }) {
           {ends.length === 0 ? 'not said; several where it goes on from one to the next' : ''}
         </span>
       </legend>
-      {options.length === 1 && (
+      {options.length === 2 && (
         <p className="text-quiet">Name supplies and loads below: then each is one tap.</p>
       )}
       <div className="mt-1 flex flex-wrap gap-1.5">

@@ -12,7 +12,9 @@ import { Pick } from '../shared/controls/pick.js';
 export function FromAnotherJob({ onSet }: { onSet: (table: ExpectedTable) => void }) {
   const map = useJobState((state) => state.map);
   const own = useJobState((state) => state.job?.id ?? null);
-  const jobs = useQuery(questions.jobs('', false)).data?.filter(({ id }) => id !== own) ?? [];
+  const jobs =
+    useQuery(questions.jobs('', false)).data?.filter(({ id, about }) => id !== own && about === 'switch') ??
+    [];
   const [trouble, setTrouble] = useState('');
   if (jobs.length === 0) return null;
   const take = async (id: string) => {

@@ -6,6 +6,7 @@ import {
   wiredTerminals,
   type ContactRead,
   type Evidence,
+  type Fault,
   type FaultModel,
   type Healthy,
   type Machine,
@@ -14,18 +15,15 @@ import {
 } from '@which-way/core/circuit';
 import { factAt, type SwitchMap } from '@which-way/core/continuity';
 import { LOAD_SEEN, loadsSeenOf, partsTriedOf, wiresOf, type LoadSeen } from '@which-way/core/log';
-import type { LoadId, SettingId, WireId } from '@which-way/core/switch';
-import { faultWords, isOfSwitch, SEEN_WORDS } from '@which-way/words/machine';
+import type { LoadId, SettingId } from '@which-way/core/switch';
+import { faultWords, SEEN_WORDS } from '@which-way/words/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../job/job-context.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
-
-/** Faults less likely than this are not listed. */
-const LISTED = 0.03;
-const MOST_LISTED = 5;
+import { LookNext, NEXT_BOX, RankedFaults, TryPart } from './what-explains-it.js';
 
 /** What the map has of the wired terminals already: nothing is asked twice. Only what was read, not what follows from it. */
 function readingsOf(map: SwitchMap, machine: Machine, healthy: readonly Healthy[]): ContactRead[] {
@@ -147,39 +145,22 @@ interface ExplainedProps {
 /** The likeliest faults, what each explains, and what to look at next. */
 function Explained({ map, model, ranked, evidence, onSay }: ExplainedProps) {
   const { machine } = model;
-  const { seen } = evidence;
-  const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
   const next = nextTest(model, ranked, evidence);
   const wires = wiresOf(map.log);
-  const words = ({ fault }: RankedFault) =>
+  const words = (fault: Fault) =>
     faultWords(fault, {
       label: (place) => map.structure.terminals[place]?.label ?? '?',
       tag: (id) => wires.find((wire) => wire.id === id)?.tag ?? '?',
       loads: machine.loads,
       supplies: machine.supplies,
     });
-  const best = listed[0];
   return (
     <>
-      <p className="text-quiet">One fault is assumed. Chances, not proof: a look may be wrong.</p>
-      <ol aria-label="What may explain it">
-        {listed.map((one) => (
-          <li key={words(one)} className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-1">
-            <strong className="grow">{words(one)}</strong>
-            <span className="text-quiet">
-              explains {one.explains} of {seen.length}, {Math.round(one.chance * 100)} %
-            </span>
-          </li>
-        ))}
-      </ol>
-      {best && best.explains < seen.length && (
-        <p className="text-amber-ink">
-          It explains not all of it: it may be two faults, or a look was wrong.
-        </p>
-      )}
-      {best && !isOfSwitch(best.fault) && best.fault.kind !== 'none' && (
-        <p className="font-semibold">Then it is not the switch.</p>
-      )}
+      <RankedFaults
+        {...{ ranked, words }}
+        seen={evidence.seen.length}
+        notTheSwitch="Then it is not the switch."
+      />
       {next && <NextStep {...{ map, machine, next }} onSay={onSay} />}
     </>
   );
@@ -192,16 +173,24 @@ interface NextStepProps {
   onSay: (list: LoadSeen[]) => void;
 }
 
-const BOX = 'grid gap-2 rounded-part border-2 border-brass bg-sheet p-3';
-
 /** What tells most in the least time: a look, answered here; a reading on the Map; a load or a wire tried by itself. */
 function NextStep({ map, machine, next, onSay }: NextStepProps) {
-  if (next.kind === 'try') return <TryPart map={map} machine={machine} {...next} />;
+  const session = useSession();
+  if (next.kind === 'try') {
+    const load = machine.loads.find(({ id }) => id === next.part);
+    const tag = wiresOf(map.log).find(({ id }) => id === next.part)?.tag;
+    return (
+      <TryPart
+        name={load ? load.name : `wire ${tag ?? '?'}`}
+        seconds={next.seconds}
+        onSay={(whole) => session.emit({ kind: 'part-tried', part: next.part, whole })}
+      />
+    );
+  }
   const at = settingName(map.structure, next.setting);
-  const isMotor = (id: LoadId) => machine.loads.find((one) => one.id === id)?.kind === 'motor';
   if (next.kind === 'read')
     return (
-      <p className={BOX}>
+      <p className={NEXT_BOX}>
         <span>
           Next, about {next.seconds} s once it is safe: does{' '}
           <strong>{next.contact.map((place) => map.structure.terminals[place]?.label).join('–')}</strong> join
@@ -213,50 +202,11 @@ function NextStep({ map, machine, next, onSay }: NextStepProps) {
       </p>
     );
   return (
-    <div className={BOX} role="group" aria-label="Look next">
-      <p>
-        Next, {next.seconds} s: bring it to <strong>{at}</strong>.
-      </p>
-      {next.loads.map((load) => (
-        <div key={load} className="flex flex-wrap items-center gap-2">
-          <span className="min-w-24 grow">{machine.loads.find(({ id }) => id === load)?.name}</span>
-          {LOAD_SEEN.filter((one) => one !== 'reversed' || isMotor(load)).map((one) => (
-            <PlainButton key={one} onClick={() => onSay([{ setting: next.setting, load, seen: one }])}>
-              {SEEN_WORDS[one]}
-            </PlainButton>
-          ))}
-        </div>
-      ))}
-    </div>
-  );
-}
-
-/** A load or a wire by itself: freed at one end, then ohms across it. */
-function TryPart({
-  map,
-  machine,
-  part,
-  seconds,
-}: {
-  map: SwitchMap;
-  machine: Machine;
-  part: LoadId | WireId;
-  seconds: number;
-}) {
-  const session = useSession();
-  const load = machine.loads.find(({ id }) => id === part);
-  const tag = wiresOf(map.log).find(({ id }) => id === part)?.tag;
-  const say = (whole: boolean) => session.emit({ kind: 'part-tried', part, whole });
-  return (
-    <div className={BOX} role="group" aria-label="Try next">
-      <p>
-        Next, about {seconds} s, dead and proved so: free one end of{' '}
-        <strong>{load ? load.name : `wire ${tag ?? '?'}`}</strong> and read ohms from end to end.
-      </p>
-      <div className="flex flex-wrap gap-2">
-        <PlainButton onClick={() => say(true)}>It conducts</PlainButton>
-        <PlainButton onClick={() => say(false)}>It is open</PlainButton>
-      </div>
-    </div>
+    <LookNext
+      {...{ machine, at }}
+      seconds={next.seconds}
+      loads={next.loads}
+      onSay={(load, seen) => onSay([{ setting: next.setting, load, seen }])}
+    />
   );
 }

@@ -11,6 +11,7 @@ import { Choice } from '../../shared/controls/choice.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { ownsKeys } from '../../shared/controls/owns-keys.js';
 import { Painted } from '../../shared/drawings/painted.js';
+import { InSystems } from '../../system/in-systems.js';
 import { DifferencesInMachine } from './differences-in-machine.js';
 import { FaultsPanel } from './faults-panel.js';
 import { machineDrawn } from './machine-drawn.js';
@@ -40,6 +41,9 @@ function NoMachine() {
         what each wire brings or feeds: then it can be said which lamp lights, which way the motor turns, and
         what stays live at OFF.
       </Notice>
+      <div className="mt-6">
+        <InSystems />
+      </div>
     </main>
   );
 }
@@ -120,6 +124,7 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
         <OpenEnds map={map} machine={machine} />
         <DifferencesInMachine map={map} machine={machine} />
         <FaultsPanel map={map} machine={machine} />
+        <InSystems />
       </div>
     </main>
   );
