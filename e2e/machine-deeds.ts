@@ -6,7 +6,7 @@ import type { LoadId, NewId, SupplyId } from '@which-way/core/switch';
 export interface SeededMachine {
   supplies: Record<string, Partial<Supply>>;
   loads: Record<string, Partial<Load>>;
-  /** By terminal: where its wire ends: `mains`, `lamp.1`; several apart by commas; empty: not said. */
+  /** By terminal: where its wire ends: `mains`, `lamp.1`, `elsewhere`; several apart by commas; empty: not said. */
   wires: Record<string, string>;
   /** `lamp.2`: `back`. */
   ties?: Record<string, string>;
@@ -27,6 +27,7 @@ export function machineDeeds(newId: NewId, described: Deed | undefined, of: Seed
     ...more,
   }));
   const endOf = (text: string): WireEnd => {
+    if (text === 'elsewhere') return { at: 'elsewhere' };
     const [name = '', end] = text.split('.');
     const supply = supplies.find((one) => one.name === name);
     if (supply) return { at: 'supply', supply: supply.id };

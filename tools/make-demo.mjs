@@ -18,6 +18,7 @@ import {
   pumpBefore,
   radioBefore,
 } from './demo-notebooks.mjs';
+import { stairsBefore, stairsTogether } from './demo-stairs.mjs';
 
 /** A job that was mapped truthfully, up to a number of acts. */
 function mappedJob({
@@ -229,6 +230,38 @@ jobs.push(
     },
   }),
 );
+
+const changeover = plainSwitch('1 2 3', ['UP', 'DOWN']);
+const stairs = ['foot', 'head'].map((where, at) => ({
+  job: mappedJob({
+    title: `Boathouse stairs, switch at the ${where}`,
+    place: 'the boathouse',
+    like: changeover,
+    // The second does not let go of one wire any more.
+    hidden: at === 0 ? nets(3, [[0, 1]], [[0, 2]]) : nets(3, [[0, 1]], [[0, 1, 2]]),
+    layout: 'one-row',
+    form: 'toggle',
+    day: 25,
+    before: stairsBefore(at === 0),
+    after: asTyped('UP: 1-2; DOWN: 1-3'),
+  }),
+}));
+const together = {
+  id: newId(),
+  about: 'system',
+  title: 'Boathouse stairs, both switches',
+  place: 'the boathouse',
+  outOfMachine: true,
+  simulation: null,
+  created: new Date(Date.UTC(2026, 10, 25, 15)).toISOString(),
+  events: [],
+};
+const systemWriter = createWriter({
+  newId,
+  now: () => new Date(Date.UTC(2026, 10, 25, 15, 1)).toISOString(),
+});
+stairsTogether(stairs, (what) => together.events.push(systemWriter.write(together.events, what)));
+jobs.push(...stairs.map(({ job }) => job), together);
 
 const write = (name, file) =>
   writeFileSync(

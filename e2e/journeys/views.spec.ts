@@ -52,6 +52,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
         await expect(page.getByText(ready).first()).toBeVisible();
         await check(`${title} ${path}`);
       }
+      const system = jobs.find(({ about }) => about === 'system');
+      await page.goto(`/systems/${system?.id}`);
+      await expect(page.getByText('Which of them is bad?')).toBeVisible();
+      await check('system');
       await page.goto('/shop');
       await expect(page.getByText('One more line')).toBeVisible();
       await check('shop');

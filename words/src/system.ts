@@ -42,6 +42,19 @@ export function contactWords(kind: DeviceKind, contact: DeviceContact): string {
   }
 }
 
+/**
+ * Titles without the words that all of them begin with, as long as something is left of each: 'Stairs, foot' and 'Stairs, head' are
+ * 'foot' and 'head'.
+ */
+export function shortTitles(titles: readonly string[]): string[] {
+  if (titles.length < 2) return [...titles];
+  const words = titles.map((title) => title.split(' '));
+  const same = (at: number) => words.every((one) => at < one.length - 1 && one[at] === words[0]?.[at]);
+  let from = 0;
+  while (same(from)) from += 1;
+  return words.map((one) => one.slice(from).join(' '));
+}
+
 /** What the jobs of a system are called. */
 export type JobNames = (job: JobId) => string;
 
@@ -72,15 +85,16 @@ const orList = (words: readonly string[]): string =>
 
 /** When a load runs, in a sentence. */
 export function behaviourWords(
-  load: Pick<Load, 'name'>,
+  of: Pick<Load, 'name'>,
   behaviour: Behaviour,
   handles: readonly SystemHandle[],
   names: JobNames,
 ): string {
+  const load = { name: of.name.charAt(0).toUpperCase() + of.name.slice(1) };
   const name = (at: number) => handleName(handles[at] as SystemHandle, names);
   const part = ({ handle, settings }: Part) => {
-    const of = handles[handle] as SystemHandle;
-    return `${name(handle)} is at ${orList(settings.map((one) => standingName(of, one)))}`;
+    const turned = handles[handle] as SystemHandle;
+    return `${name(handle)} is at ${orList(settings.map((one) => standingName(turned, one)))}`;
   };
   switch (behaviour.kind) {
     case 'not-known':

@@ -46,7 +46,7 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
         </h3>
         <PlainButton
           look="quiet"
-          className="!min-h-11 !px-2"
+          className="!min-h-11 shrink-0 !px-2 whitespace-nowrap"
           onClick={onTakeAway}
           aria-label={`Take ${name} away`}
         >

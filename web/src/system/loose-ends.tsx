@@ -6,10 +6,11 @@ import { useSession } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
-/** Everything that a loose end may go to, from what is known. */
-function placesOf({ handles, machine }: System): SystemPoint[] {
+/** Everything that a loose end may go to, from what is known: other loose ends first. */
+function placesOf({ handles, machine, loose }: System): SystemPoint[] {
   const job = readableOf(handles)[0]?.job;
   return [
+    ...loose.filter(({ at }) => at === 'wire'),
     ...handles.flatMap((handle): SystemPoint[] =>
       handle.of === 'device'
         ? pinsOf(handle.device).map((pin) => ({ at: 'device', device: handle.device.id, pin }))
@@ -76,7 +77,7 @@ export function LooseEnds({ log, system, names }: { log: Log; system: System; na
             <span className="grow">
               {pointWords(from, names)} goes to <strong>{pointWords(to, names)}</strong>
             </span>
-            <PlainButton look="quiet" onClick={() => say(from, null)}>
+            <PlainButton look="quiet" className="shrink-0 whitespace-nowrap" onClick={() => say(from, null)}>
               Not so
             </PlainButton>
           </li>

@@ -145,6 +145,7 @@ function SeenList({ system, names, combinations, seen, onTakeBack }: SeenListPro
             </span>
             <PlainButton
               look="quiet"
+              className="shrink-0 whitespace-nowrap"
               aria-label={`Not so: ${where}, ${name}`}
               onClick={() => onTakeBack(combination, load)}
             >

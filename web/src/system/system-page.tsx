@@ -6,12 +6,13 @@ import {
   behaviourWords,
   doesWords,
   handleName,
+  shortTitles,
   standingsWords,
   systemHazardWords,
   type JobNames,
   type SystemNames,
 } from '@which-way/words/system';
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { CheckLine } from '../shared/controls/check-line.js';
 import { Choice } from '../shared/controls/choice.js';
@@ -34,10 +35,10 @@ export function SystemPage() {
   const [still, setStill] = useState<ReadonlySet<number>>(new Set());
   const view = useSystem(log, members, facts, still);
   const { system, standing, turn } = view;
-  const job = useCallback<JobNames>(
-    (id) => members.find((one) => one.job === id)?.name ?? 'A switch',
-    [members],
-  );
+  const job = useMemo((): JobNames => {
+    const short = shortTitles(members.map(({ name }) => name));
+    return (id) => short[members.findIndex((one) => one.job === id)] ?? 'A switch';
+  }, [members]);
   const names = useMemo(
     (): SystemNames => ({
       ...{ job, handles: system.handles },
@@ -46,6 +47,15 @@ export function SystemPage() {
     [job, system],
   );
   const empty = members.length + devicesOf(log).length === 0;
+  // What is still to be said comes before what follows from it.
+  const isOpen = members.length < 2 || system.loose.length > 0;
+  const setUp = (
+    <>
+      <AddToSystem others={others} />
+      <LooseEnds log={log} system={system} names={names} />
+      <Named />
+    </>
+  );
   return (
     <main className="grid w-full grow content-start gap-5 px-4 py-3 sm:px-6">
       <div className="flex items-start justify-between gap-3">
@@ -72,9 +82,7 @@ export function SystemPage() {
           />
         ))}
       </ul>
-      <AddToSystem others={others} />
-      <Named />
-      <LooseEnds log={log} system={system} names={names} />
+      {isOpen && setUp}
       {system.machine.loads.length > 0 ? (
         <Does view={view} names={names} facts={facts} onFacts={setFacts} still={still} onStill={setStill} />
       ) : (
@@ -85,6 +93,7 @@ export function SystemPage() {
           </Notice>
         )
       )}
+      {!isOpen && setUp}
     </main>
   );
 }
