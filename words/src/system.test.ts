@@ -37,7 +37,7 @@ describe('titles in a system', () => {
 
 describe('when a load runs, in words', () => {
   const at = (handle: number, ...settings: SettingId[]) => ({ handle, settings });
-  it.each([
+  const said: [Behaviour, string][] = [
     [{ kind: 'either', handles: [0, 1] }, 'Pump changes whenever either of Float and Stove moves.'],
     [
       { kind: 'all', parts: [at(0, AT_WORK), at(1, AT_REST)] },
@@ -50,7 +50,9 @@ describe('when a load runs, in words', () => {
     [{ kind: 'follows', part: at(1, AT_WORK) }, 'Pump runs while Stove is at warm, whatever the others do.'],
     [{ kind: 'not-known' }, 'Pump: not known in every combination.'],
   ];
-  it.each(said)('%j', (behaviour, words) => expect(behaviourWords(pump, behaviour, handles, job)).toBe(words));
+  it.each(said)('%j', (behaviour, words) =>
+    expect(behaviourWords(pump, behaviour, handles, job)).toBe(words),
+  );
 
   it('and how all stand', () => {
     expect(standingsWords(handles, [AT_WORK, AT_REST], job)).toBe('Float at water high, Stove at cold');
