@@ -23,6 +23,7 @@ const FLOORS = [
   'circuit',
   'system',
   'match',
+  'refit',
   'route',
   'simulated',
   'formats',

@@ -36,6 +36,39 @@ export {
   systemPartsTriedOf,
   systemSeenOf,
 } from './system-notes.js';
+export { REFIT_WAYS, type RefitWay } from './kinds/back/putting-back.js';
+export {
+  BEFORE_POWER,
+  FUNCTION_RESULTS,
+  JUMPER_OUTCOMES,
+  REFIT_NOTES,
+  REPORT_PARTS,
+  type BeforePower,
+  type FunctionLine,
+  type FunctionResult,
+  type FunctionTry,
+  type JumperOutcome,
+  type JumperTest,
+  type PowerRecord,
+  type RefitNote,
+  type ReportPart,
+  type Residual,
+  type SignedRefit,
+} from './kinds/back/tried.js';
+export {
+  checkKey,
+  checkReadsOf,
+  functionLinesOf,
+  functionTriesOf,
+  jumperTestsOf,
+  powerRecordsOf,
+  refitNotesOf,
+  refitSignedOf,
+  refitWayOf,
+  reportLeftOutOf,
+  residualsOf,
+  ticksOf,
+} from './refit-notes.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';

@@ -15,7 +15,7 @@ export {
   type JudgedContact,
 } from './fitness.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';
-export { signable, signatureOf, type SignatureStanding } from './signature.js';
+export { fnv1a, signable, signatureOf, type SignatureStanding } from './signature.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';
 export {
   FEWEST_CYCLES,

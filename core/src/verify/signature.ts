@@ -15,6 +15,17 @@ const BESIDE: ReadonlySet<DeedKind> = new Set([
   'put-beside',
   'supply-named',
   'tried-in-place',
+  'refit-begun',
+  'line-ticked',
+  'check-read',
+  'power-recorded',
+  'jumper-tested',
+  'function-tried',
+  'function-asked',
+  'residual-noted',
+  'refit-noted',
+  'refit-signed',
+  'report-shaped',
 ]);
 
 /** FNV-1a, 64 bits (offset basis and prime as published by Fowler, Noll and Vo), as 16 hexadecimal figures. */

@@ -37,6 +37,17 @@ import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
 import { triedInPlace } from './before/in-place.js';
+import { checkRead, lineTicked, refitBegun } from './back/putting-back.js';
+import {
+  functionAsked,
+  functionTried,
+  jumperTested,
+  powerRecorded,
+  refitNoted,
+  refitSigned,
+  reportShaped,
+  residualNoted,
+} from './back/tried.js';
 import { systemDevice, systemJoined, systemLooked, systemMember, systemPartTried } from './several/system.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
@@ -112,4 +123,15 @@ export const KINDS = {
   'system-joined': systemJoined,
   'system-looked': systemLooked,
   'system-part-tried': systemPartTried,
+  'refit-begun': refitBegun,
+  'line-ticked': lineTicked,
+  'check-read': checkRead,
+  'power-recorded': powerRecorded,
+  'jumper-tested': jumperTested,
+  'function-tried': functionTried,
+  'function-asked': functionAsked,
+  'residual-noted': residualNoted,
+  'refit-noted': refitNoted,
+  'refit-signed': refitSigned,
+  'report-shaped': reportShaped,
 } as const;

@@ -10,6 +10,7 @@ export const SCREENS = [
   'table',
   'verify',
   'match',
+  'refit',
   'system',
 ] as const;
 export type Screen = (typeof SCREENS)[number];

@@ -1,0 +1,37 @@
+import { count, flag, MOST_SETTINGS, oneOf, orNull, says, text, two } from '../../../schema/index.js';
+import { defineKind } from '../define-kind.js';
+
+/** What goes back into the machine. */
+export const REFIT_WAYS = ['part', 'same', 'label'] as const;
+export type RefitWay = (typeof REFIT_WAYS)[number];
+
+/** Letters of the name of a line of the transfer card, or of a place to measure at. */
+const KEY_LETTERS = 80;
+
+export const refitBegun = defineKind('refit-begun', {
+  says: 'what goes back: the chosen part, the same switch, or nothing but labels; the newest counts',
+  fields: { way: oneOf(REFIT_WAYS) },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const lineTicked = defineKind('line-ticked', {
+  says: 'a line of the transfer card that is done; the newest of each counts',
+  fields: {
+    line: says('Such as `wire` with its id, `jumper` with two labels.', text(KEY_LETTERS, 1)),
+    done: flag,
+  },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const checkRead = defineKind('check-read', {
+  says: 'a reading of the check before power; the newest of each counts',
+  fields: {
+    position: says('Of what goes back, in handle order.', count(0, MOST_SETTINGS - 1)),
+    ends: says('`wire` with its id for its far end, `lug` with its label.', two(text(KEY_LETTERS, 1))),
+    joins: says('null: nothing is said any more.', orNull(flag)),
+  },
+  undo: ['refit'],
+  reading: 'extends',
+});

@@ -1,0 +1,183 @@
+import {
+  above,
+  amount,
+  CODE_NOTE_LETTERS,
+  flag,
+  id,
+  LABEL_LETTERS,
+  list,
+  METER_NAME_LETTERS,
+  MOST_TERMINALS,
+  object,
+  oneOf,
+  orNull,
+  PERSON_LETTERS,
+  POSITION_NAME_LETTERS,
+  REASON_LETTERS,
+  REMARK_LETTERS,
+  says,
+  text,
+  words,
+  type TypeOf,
+} from '../../../schema/index.js';
+import type { LoadId, SettingId, StepId, TerminalId } from '../../../switch/index.js';
+import { defineKind } from '../define-kind.js';
+
+/** What is measured once the wires are back and before power. */
+export const BEFORE_POWER = [
+  'line-to-neutral',
+  'live-to-earth',
+  'open-contacts',
+  'earth-to-case',
+  'cord',
+] as const;
+export type BeforePower = (typeof BEFORE_POWER)[number];
+
+export const powerRecordSchema = object({
+  what: oneOf(BEFORE_POWER),
+  position: says('The name of the position; empty: in any.', text(POSITION_NAME_LETTERS)),
+  ohms: says('As shown; null takes the record back.', orNull(amount(0, 1e13))),
+  limit: says('In ohms: at least for insulation, at most for earth; null: none.', orNull(above(0, 1e13))),
+  instrument: text(METER_NAME_LETTERS, 1),
+  by: text(PERSON_LETTERS, 1),
+});
+/** A measurement before power, with its instrument and limit. */
+export type PowerRecord = TypeOf<typeof powerRecordSchema>;
+
+export const powerRecorded = defineKind('power-recorded', {
+  says: 'a measurement before power; the newest of each thing and position counts',
+  fields: { record: powerRecordSchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const JUMPER_OUTCOMES = ['runs', 'does-not', 'stops'] as const;
+export type JumperOutcome = (typeof JUMPER_OUTCOMES)[number];
+
+export const jumperTestSchema = object({
+  setting: id<SettingId>(),
+  joined: says(
+    'Terminals whose wires were joined.',
+    list(list(id<TerminalId>(), { minItems: 2, maxItems: MOST_TERMINALS }), {
+      minItems: 1,
+      maxItems: MOST_TERMINALS,
+    }),
+  ),
+  outcome: oneOf(JUMPER_OUTCOMES),
+  by: text(PERSON_LETTERS, 1),
+});
+/** Wires that were joined so as to stand in for a setting, and what the machine did. */
+export type JumperTest = TypeOf<typeof jumperTestSchema>;
+
+export const jumperTested = defineKind('jumper-tested', {
+  says: 'wires joined to stand in for a setting, and what the machine did; the newest of a setting counts',
+  fields: { test: jumperTestSchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+/** From where and how a function is tried. */
+export const FUNCTION_RESULTS = ['as-it-should', 'fails', 'not-tried'] as const;
+export type FunctionResult = (typeof FUNCTION_RESULTS)[number];
+
+export const functionTrySchema = object({
+  line: says('`load` with a setting and a load, or the id of a line of the person.', text(120, 1)),
+  result: says('null: nothing is said any more.', orNull(oneOf(FUNCTION_RESULTS))),
+  live: says('A live reading beside it; a record, no proof.', text(REMARK_LETTERS)),
+  why: says('Of a live reading: the reason, and who is competent.', text(REASON_LETTERS)),
+});
+/** What a load did under power. */
+export type FunctionTry = TypeOf<typeof functionTrySchema>;
+
+export const functionTried = defineKind('function-tried', {
+  says: 'what was tried under power, and whether it does as it should; the newest of each line counts',
+  fields: { tried: functionTrySchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const functionLineSchema = object({
+  id: id<StepId>(),
+  setting: orNull(id<SettingId>()),
+  load: orNull(id<LoadId>()),
+  must: says('What it must do, in the words of the person.', words(REMARK_LETTERS)),
+  removed: flag,
+});
+/** A function of the machine in the words of a person, where no circuit says it. */
+export type FunctionLine = TypeOf<typeof functionLineSchema>;
+
+export const functionAsked = defineKind('function-asked', {
+  says: 'a function to be tried, in the words of the person',
+  fields: { line: functionLineSchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const residualSchema = object({
+  id: id<StepId>(),
+  text: words(REMARK_LETTERS),
+  reason: says('Why it is accepted.', words(REASON_LETTERS)),
+  removed: flag,
+});
+/** A defect that stays, accepted with a reason. */
+export type Residual = TypeOf<typeof residualSchema>;
+
+export const residualNoted = defineKind('residual-noted', {
+  says: 'a defect that stays, with the reason why it is accepted',
+  fields: { residual: residualSchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const REFIT_NOTES = ['advice', 'next-look', 'code-note', 'done'] as const;
+export type RefitNote = (typeof REFIT_NOTES)[number];
+
+export const refitNoted = defineKind('refit-noted', {
+  says: 'advice to the owner, when to look next, the code note of the shop, what was done; the newest of each counts',
+  fields: { field: oneOf(REFIT_NOTES), text: text(CODE_NOTE_LETTERS) },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+const standing = oneOf(['done', 'failed', 'not-done', 'nothing-to-do'] as const);
+
+export const signedRefitSchema = object({
+  by: text(PERSON_LETTERS, 1),
+  transfer: standing,
+  check: standing,
+  measured: standing,
+  function: standing,
+  residual: says('Defects that stay.', list(text(REMARK_LETTERS))),
+  notTested: list(text(LABEL_LETTERS * 8)),
+  evidence: says('A hash of the ids of the live events that it rests on.', text(16, 16)),
+});
+/** How it stood when somebody signed that it goes back to its owner. */
+export type SignedRefit = TypeOf<typeof signedRefitSchema>;
+
+export const refitSigned = defineKind('refit-signed', {
+  says: 'how all stood when somebody signed for it, with a hash of what it rests on',
+  fields: { refit: signedRefitSchema },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const REPORT_PARTS = [
+  'found',
+  'table',
+  'picture',
+  'verdict',
+  'replacement',
+  'transfer',
+  'tests',
+  'not-tested',
+  'photos',
+  'readings',
+] as const;
+export type ReportPart = (typeof REPORT_PARTS)[number];
+
+export const reportShaped = defineKind('report-shaped', {
+  says: 'what is left out of the report; the newest counts',
+  fields: { leftOut: list(oneOf(REPORT_PARTS), { uniqueItems: true }) },
+  undo: ['refit'],
+  reading: 'extends',
+});

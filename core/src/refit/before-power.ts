@@ -1,0 +1,84 @@
+import type { SwitchMap } from '../continuity/index.js';
+import {
+  powerRecordsOf,
+  suppliesOf,
+  type BeforePower,
+  type PowerRecord,
+  type SupplyKind,
+} from '../log/index.js';
+import { safetyStanding } from '../safety/index.js';
+import type { Refit } from './refit.js';
+
+/** A measurement that is asked for before power, with its usual limit and what was recorded. */
+export interface WantedRecord {
+  what: BeforePower;
+  /** The name of the position; empty: in any. */
+  position: string;
+  /** In ohms; null: a figure to compare, no limit. */
+  limit: number | null;
+  /** The limit is the least that is allowed, not the most. */
+  atLeast: boolean;
+  record: PowerRecord | null;
+}
+
+/** Live parts to earth: at least so many ohms (common practice; the shop's own limits and local rules win). */
+export const LEAST_INSULATION = 1e6;
+/** The same with double insulation. */
+export const LEAST_DOUBLE_INSULATION = 2e6;
+/** Earth pin to the case: at most, for cords to 5 m (common practice). */
+export const MOST_EARTH = 0.3;
+/** Up to here nothing of the mains is in it. */
+const EXTRA_LOW = 50;
+
+/** The kind of supply of the machine, as it was made safe, else as its supplies say; null: nobody has said. */
+export function supplyOf({ log }: Pick<SwitchMap, 'log'>, outOfMachine: boolean): SupplyKind | null {
+  const list = safetyStanding(log, outOfMachine).list?.supply;
+  if (list) return list;
+  const supplies = suppliesOf(log);
+  if (supplies.length === 0) return null;
+  const mains = supplies.some(
+    ({ current, volts, kind }) => current === 'AC' && kind !== 'N' && (volts ?? EXTRA_LOW) >= EXTRA_LOW,
+  );
+  return mains ? 'plug-in' : 'extra-low';
+}
+
+/** What is measured before power for a kind of supply: insulation in every position that joins something, since at OFF only the cord is tested. */
+export function wantedBeforePower(
+  map: SwitchMap,
+  refit: Refit | null,
+  supply: SupplyKind | null,
+): WantedRecord[] {
+  if (supply === null) return [];
+  const records = powerRecordsOf(map.log);
+  const positions = refit?.positions ?? [];
+  const wired = new Set(refit?.wires.flatMap(({ lug }) => (lug === null ? [] : [lug])));
+  const on = positions.filter(
+    ({ nets }) => !nets || nets.some((root, lug) => root !== lug && wired.has(lug) && wired.has(root)),
+  );
+  const mains = supply === 'plug-in' || supply === 'fixed';
+  const wanted = (
+    what: BeforePower,
+    position: string,
+    limit: number | null,
+    atLeast: boolean,
+  ): WantedRecord => ({
+    ...{ what, position, limit, atLeast },
+    record: records.find((one) => one.what === what && one.position === position) ?? null,
+  });
+  return [
+    ...(mains
+      ? [wanted('earth-to-case', '', MOST_EARTH, false), wanted('cord', '', LEAST_INSULATION, true)]
+      : []),
+    ...(mains ? on : []).map(({ name }) => wanted('live-to-earth', name, LEAST_INSULATION, true)),
+    ...positions.map(({ name }) => wanted('line-to-neutral', name, null, true)),
+  ];
+}
+
+/** Whether a record is within its own limit; null: it has none. */
+export function isWithin(
+  { atLeast }: Pick<WantedRecord, 'atLeast'>,
+  { ohms, limit }: PowerRecord,
+): boolean | null {
+  if (ohms === null || limit === null) return null;
+  return atLeast ? ohms >= limit : ohms <= limit;
+}

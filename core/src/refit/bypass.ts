@@ -1,0 +1,77 @@
+import { contactsOfNets, healthyOf, inSetting, machineOf } from '../circuit/index.js';
+import type { SwitchMap } from '../continuity/index.js';
+import { casesOf, wireEndsOf, wiresOf, type Case } from '../log/index.js';
+import { blocks, discrete } from '../partition/index.js';
+import type { LoadId, SettingId, SupplyId, TerminalId, WireId } from '../switch/index.js';
+
+/** Why wires may not be joined to stand in for a setting. */
+export type BypassRefusal =
+  | { because: 'not-known' }
+  | { because: 'nothing-joins' }
+  | { because: 'end-not-known'; wires: WireId[] }
+  | { because: 'supplies-meet'; supplies: SupplyId[] }
+  | { because: 'brake'; loads: LoadId[] }
+  | { because: 'guard'; case: Case };
+
+/** Wires to be joined so as to stand in for a setting, or why not. */
+export type Bypass = { setting: SettingId } & (
+  { allowed: true; joined: TerminalId[][] } | { allowed: false; refusal: BypassRefusal }
+);
+
+/** Cases in which the switch itself guards: joining past it would leave out a stop, a brake or a cut-out. */
+const GUARDS: readonly Case[] = [
+  'cut-out-self',
+  'cut-out-button',
+  'cut-out-once',
+  'run-and-brake',
+  'sprung-start',
+];
+
+/** For every setting in which wires join: which wires to join instead of the switch, or why that is refused. */
+export function bypasses(map: SwitchMap): Bypass[] {
+  const healthy = healthyOf(map);
+  const { structure, log } = map;
+  const machine = machineOf(map);
+  if (!healthy) return [];
+  const wires = wiresOf(log);
+  const ends = wireEndsOf(log);
+  const guard = casesOf(log).find(({ what }) => GUARDS.includes(what))?.what;
+  return healthy.map(({ setting, nets }): Bypass => {
+    const refuse = (refusal: BypassRefusal): Bypass => ({ setting, allowed: false, refusal });
+    const wired = new Set(wires.flatMap(({ terminal }) => terminal ?? []));
+    const joined = blocks(nets)
+      .map((net) =>
+        net.map((place) => structure.terminals[place]?.id as TerminalId).filter((id) => wired.has(id)),
+      )
+      .filter((net) => net.length > 1);
+    if (joined.length === 0) return refuse({ because: 'nothing-joins' });
+    if (guard) return refuse({ because: 'guard', case: guard });
+    const touched = new Set(joined.flat());
+    const open = wires.filter(
+      ({ id, terminal }) =>
+        terminal &&
+        touched.has(terminal) &&
+        (ends.get(id) ?? [{ at: 'elsewhere' as const }]).some(({ at }) => at === 'elsewhere'),
+    );
+    if (!machine || open.length > 0)
+      return refuse({ because: 'end-not-known', wires: open.map(({ id }) => id) });
+    const { shorts, maybeShorts, loads } = inSetting(machine, setting, contactsOfNets(nets));
+    const short = [...shorts, ...maybeShorts][0];
+    if (short) return refuse({ because: 'supplies-meet', supplies: short });
+    // Without the switch nothing would brake or stop it but the plug: what brakes in another setting is lost.
+    const rest = inSetting(machine, setting, contactsOfNets(discrete(nets.length))).loads;
+    const braked = machine.loads
+      .map(({ id }) => id)
+      .filter(
+        (id) =>
+          loads.get(id)?.does === 'braked' ||
+          (rest.get(id)?.does !== 'braked' &&
+            healthy.some(
+              (one) =>
+                inSetting(machine, one.setting, contactsOfNets(one.nets)).loads.get(id)?.does === 'braked',
+            )),
+      );
+    if (braked.length > 0) return refuse({ because: 'brake', loads: braked });
+    return { setting, allowed: true, joined };
+  });
+}

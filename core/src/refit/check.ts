@@ -1,0 +1,93 @@
+import { bitsOf, coverOf } from './cover.js';
+import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
+
+/** A reading of the check before power: two places, in a position, and what must be read. */
+export interface CheckReading {
+  position: number;
+  a: number;
+  b: number;
+  joins: boolean;
+}
+
+/** The readings after which any single mistake would have shown, and those that none can show. */
+export interface Check {
+  readings: CheckReading[];
+  /** No check has fewer readings. */
+  atLeast: number;
+  cannot: Mistake[];
+}
+
+interface Candidate extends CheckReading {
+  shows: Uint32Array;
+}
+
+/** The fewest readings at lugs or far wire ends, all of them freed, that would show any single mistake. */
+export function checkOf(bench: Bench): Check {
+  const mistakes = mistakesOf(bench);
+  const candidates = candidatesOf(bench, mistakes);
+  const shown = new Uint32Array(Math.ceil(mistakes.length / 32));
+  for (const { shows } of candidates) shows.forEach((word, at) => (shown[at] = (shown[at] as number) | word));
+  const rows = mistakes.flatMap((_, at) =>
+    ((shown[at >> 5] as number) & (1 << (at & 31))) === 0 ? [] : [at],
+  );
+  const columns = candidates.map(({ shows }) =>
+    bitsOf(
+      rows.length,
+      rows.flatMap((mistake, row) =>
+        ((shows[mistake >> 5] as number) & (1 << (mistake & 31))) === 0 ? [] : [row],
+      ),
+    ),
+  );
+  const { columns: chosen, atLeast } = coverOf(columns, rows.length);
+  const known = new Set(rows);
+  return {
+    atLeast,
+    cannot: mistakes.filter((_, at) => !known.has(at)),
+    readings: chosen
+      .map((at) => candidates[at] as Candidate)
+      .map(({ position, a, b, joins }) => ({ position, a, b, joins }))
+      .toSorted((one, other) => one.position - other.position || one.a - other.a || one.b - other.b),
+  };
+}
+
+/** Every reading that shows some mistake; of those that show the same ones, the first. */
+function candidatesOf(bench: Bench, mistakes: readonly Mistake[]): Candidate[] {
+  const found = new Map<string, Candidate>();
+  const size = nodesOf(bench);
+  bench.nets.forEach((_, position) => {
+    const right = joinedWith(bench, position, null);
+    if (!right) return;
+    const wrong = mistakes.map((mistake) => joinedWith(bench, position, mistake));
+    for (let a = 0; a < size; a += 1)
+      for (let b = a + 1; b < size; b += 1) {
+        const joins = right[a] === right[b];
+        const shows = new Uint32Array(Math.ceil(mistakes.length / 32));
+        let any = false;
+        wrong.forEach((nets, at) => {
+          if (!nets || (nets[a] === nets[b]) === joins) return;
+          shows[at >> 5] = (shows[at >> 5] as number) | (1 << (at & 31));
+          any = true;
+        });
+        if (!any) continue;
+        const key = shows.join();
+        if (!found.has(key)) found.set(key, { position, a, b, joins, shows });
+      }
+  });
+  return [...found.values()];
+}
+
+/** A reading with what was read. */
+export interface CheckDone extends CheckReading {
+  read: boolean;
+}
+
+/** Single mistakes that explain all that was read; null: what was read is as it should be. */
+export function likelyMistakes(bench: Bench, done: readonly CheckDone[]): Mistake[] | null {
+  if (done.every(({ joins, read }) => joins === read)) return null;
+  return mistakesOf(bench).filter((mistake) =>
+    done.every(({ position, a, b, read }) => {
+      const nets = joinedWith(bench, position, mistake);
+      return nets !== null && (nets[a] === nets[b]) === read;
+    }),
+  );
+}

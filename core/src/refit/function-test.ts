@@ -1,0 +1,80 @@
+import {
+  contactsAsMapped,
+  contactsAsTable,
+  contactsWithPart,
+  inEverySetting,
+  laidPart,
+  machineOf,
+  type LoadState,
+} from '../circuit/index.js';
+import type { SwitchMap } from '../continuity/index.js';
+import { functionLinesOf, functionTriesOf, type FunctionLine, type FunctionTry } from '../log/index.js';
+import { positionsOf, requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
+import { expectedOf } from '../verify/index.js';
+import { chosenOf, wayOf } from './refit.js';
+
+/** A thing to try under power, with what must happen. */
+export type FunctionCheck = {
+  key: string;
+  tried: (FunctionTry & { result: NonNullable<FunctionTry['result']> }) | null;
+} & (
+  | { kind: 'load'; setting: SettingId; load: LoadId; must: LoadState }
+  /** A load of which the circuit does not say what it must do: the words of a person are asked. */
+  | { kind: 'unsaid'; setting: SettingId; load: LoadId }
+  /** The handle springs back when it is let go. */
+  | { kind: 'release'; setting: SettingId }
+  | { kind: 'under-load' | 'warm' }
+  | { kind: 'own'; line: FunctionLine }
+);
+
+/** What each load must do in each setting with what goes back, in setting order; null while no wire leads to a load. */
+function musts(map: SwitchMap): { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[] | null {
+  const machine = machineOf(map);
+  if (!machine) return null;
+  const table = expectedOf(map);
+  const chosen = wayOf(map) === 'part' ? chosenOf(map) : null;
+  const laid = chosen && laidPart(map, chosen);
+  return inEverySetting(map, machine, (setting) =>
+    table
+      ? contactsAsTable(map, table, setting)
+      : laid
+        ? contactsWithPart(map, laid, setting)
+        : contactsAsMapped(map, setting),
+  ).settings;
+}
+
+/**
+ * What is tried under power: every load in every setting as the switch should do it, every position that springs back, under load,
+ * warm, and what a person asks for in words. What the circuit does not know is asked of the person, never supposed.
+ */
+export function functionChecks(map: SwitchMap): FunctionCheck[] {
+  const { structure, log } = map;
+  const tries = new Map(functionTriesOf(log).map((one) => [one.line, one]));
+  const own = functionLinesOf(log);
+  const settings = musts(map) ?? [];
+  const machine = machineOf(map);
+  const springs = requiredSettings(structure).filter((setting) =>
+    positionsOf(structure, setting).some(({ rests }) => rests === 'momentary'),
+  );
+  const lines: FunctionCheck[] = [
+    ...settings.flatMap(({ setting, loads }) =>
+      (machine?.loads ?? []).flatMap(({ id }): FunctionCheck[] => {
+        const key = `load ${setting} ${id}`;
+        const must = loads.get(id);
+        const said = own.some((line) => line.setting === setting && line.load === id);
+        if (!must || must.does === 'not-known')
+          return said ? [] : [{ kind: 'unsaid', key, setting, load: id, tried: null }];
+        return [{ kind: 'load', key, setting, load: id, must, tried: null }];
+      }),
+    ),
+    ...springs.map(({ id }): FunctionCheck => ({
+      kind: 'release',
+      key: `release ${id}`,
+      setting: id,
+      tried: null,
+    })),
+    ...own.map((line): FunctionCheck => ({ kind: 'own', key: line.id, line, tried: null })),
+    ...(['under-load', 'warm'] as const).map((kind): FunctionCheck => ({ kind, key: kind, tried: null })),
+  ];
+  return lines.map((line) => ({ ...line, tried: tries.get(line.key) ?? null }));
+}

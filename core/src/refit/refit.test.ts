@@ -1,0 +1,275 @@
+import { describe, expect, it } from 'vitest';
+import { deriveMap, type SwitchMap } from '../continuity/index.js';
+import { createWriter, type Deed, type JobEvent } from '../log/index.js';
+import type { KnownSwitch, LoadId, SettingId, StepId } from '../switch/index.js';
+import { builtHouse, type House } from '../testing/house-of-switches.js';
+import {
+  benchOf,
+  bypasses,
+  checkOf,
+  checkStanding,
+  endName,
+  functionChecks,
+  isWithin,
+  joinedWith,
+  refitOf,
+  refitStanding,
+  signableRefit,
+  signedRefitOf,
+  supplyOf,
+  transferCard,
+  wantedBeforePower,
+  wayOf,
+} from './index.js';
+
+/** One mapped switch with its machine, and what was written after. */
+function job(
+  one: House['switches'][string],
+  loads: House['loads'],
+  after: (map: SwitchMap) => Deed[] = () => [],
+) {
+  const { members } = builtHouse({ switches: { one }, loads });
+  const map = [...members.values()][0] as SwitchMap;
+  return withDeeds(map, after(map));
+}
+let made = 0;
+const newId = <Id extends string>() =>
+  `0b8d0a52-51d4-4c0e-9d6e-${String((made += 1)).padStart(12, '0')}` as Id;
+function withDeeds(map: SwitchMap, deeds: readonly Deed[]): SwitchMap {
+  const writer = createWriter({ newId, now: () => '2026-02-05T10:00:00.000Z' });
+  const events = deeds.reduce<JobEvent[]>(
+    (all, deed) => [...all, writer.write(all, deed)],
+    [...map.log.ordered],
+  );
+  return deriveMap(events);
+}
+
+/** A part with what joins by position: `a-b`. */
+const part = (
+  labels: string,
+  positions: Record<string, string>,
+  more: Partial<KnownSwitch> = {},
+): KnownSwitch => ({
+  ...{ id: newId(), kind: 'part', name: 'Larkspur two', maker: null, family: '', form: 'rotary', note: null },
+  terminals: labels.split(' '),
+  positions: Object.entries(positions).map(([name, joined]) => ({
+    ...{ name, rests: 'maintained' as const },
+    joined: joined
+      .split(' ')
+      .filter(Boolean)
+      .map((net) => net.split('-')),
+  })),
+  ...more,
+});
+/** That it was chosen: old places to new labels, settings to names in their order. */
+function chosen(map: SwitchMap, of: KnownSwitch, terminals: [number, string][], positions: string[]): Deed {
+  const settings = map.structure.settings.map(({ id }) => id);
+  return {
+    kind: 'chosen',
+    replacement: {
+      ...{ entry: of.id as never, name: of.name, source: 'as-mapped', accepted: [], part: of },
+      terminals: terminals.map(([from, to]) => ({ from: map.structure.terminals[from]?.id as never, to })),
+      positions: positions.map((to, at) => ({ from: settings[at] as SettingId, to })),
+    },
+  };
+}
+
+const LAMP = { size: 3, settings: ['', '1-2'], wires: '1>L 2>lamp.1' };
+
+describe('the transfer card', () => {
+  it('of the same switch: every wire where it was', () => {
+    const card = transferCard(job(LAMP, { lamp: {} }));
+    expect(card.refit?.way).toBe('same');
+    expect(card.lines.map((line) => line.kind === 'wire' && [line.old, line.to])).toEqual([
+      ['1', '1'],
+      ['2', '2'],
+    ]);
+    expect(card).toMatchObject({ left: 2, uncapped: 0 });
+  });
+
+  it('of a part: bare ends first, then junctions, then wires with what shares their lug, and a stop before the spare position', () => {
+    const map = job(
+      { size: 4, settings: ['1-2', '1-3'], wires: '1>L 2>one.1 2>two.1 3>two.2 4>?' },
+      { one: {}, two: {} },
+    );
+    const of = part('A B C D', { OFF: '', I: 'A-B', II: 'A-C', III: 'A-D' });
+    const card = transferCard(
+      withDeeds(map, [chosen(map, of, [[0, 'A'], [1, 'B'], [1, 'D'], [2, 'C']], ['I', 'II'])]), // prettier-ignore
+    );
+    expect(card.lines.map(({ kind }) => kind)).toEqual([
+      'cap',
+      'jumper',
+      'wire',
+      'wire',
+      'wire',
+      'wire',
+      'stop',
+    ]);
+    expect(card.lines[1]).toMatchObject({ from: 'B', to: 'D' });
+    // Two wires of one old lug go to the two lugs that are joined.
+    expect(card.lines.flatMap((line) => (line.kind === 'wire' ? [line.to] : []))).toEqual([
+      'A',
+      'B',
+      'C',
+      'D',
+    ]);
+    expect(card.lines.at(-1)).toMatchObject({ from: 'I', to: 'II', spare: ['OFF', 'III'] });
+    expect(card.uncapped).toBe(1);
+  });
+
+  it('wires that sat together on a lug which nothing takes the place of are spliced', () => {
+    const map = job(
+      { size: 3, settings: ['', '1-2'], wires: '1>L 2>one.1 3>one.2 3>two.1' },
+      { one: {}, two: {} },
+    );
+    const of = part('A B', { OFF: '', ON: 'A-B' });
+    const card = transferCard(withDeeds(map, [chosen(map, of, [[0, 'A'], [1, 'B']], ['OFF', 'ON'])])); // prettier-ignore
+    expect(card.lines.find(({ kind }) => kind === 'splice')).toMatchObject({ old: '3' });
+    expect(card.uncapped).toBe(0);
+  });
+
+  it('ticks count for what goes back now: another choice begins anew', () => {
+    const map = job(LAMP, { lamp: {} });
+    const key = transferCard(map).lines[0]?.key ?? '';
+    const ticked = withDeeds(map, [{ kind: 'line-ticked', line: key, done: true }]);
+    expect(transferCard(ticked).left).toBe(1);
+    const label = withDeeds(ticked, [{ kind: 'refit-begun', way: 'label' }]);
+    expect(transferCard(label).lines.map(({ kind }) => kind)).toEqual(['label', 'label']);
+    const again = withDeeds(label, [{ kind: 'refit-begun', way: 'same' }]);
+    expect(transferCard(again).left).toBe(2);
+    expect(wayOf(withDeeds(map, [{ kind: 'refit-begun', way: 'part' }]))).toBe('same');
+  });
+});
+
+describe('the check of a job', () => {
+  it('a swapped pair of wires is caught, and named; read again as it should be, it passes', () => {
+    const map = job(
+      { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>one.1 3>two.1' },
+      { one: {}, two: {} },
+    );
+    const refit = refitOf(map);
+    if (!refit) throw new Error('nothing goes back');
+    const bench = benchOf(refit);
+    const check = checkOf(bench);
+    expect(checkStanding(map, refit, check)).toMatchObject({ standing: 'not-done', likely: null });
+    const read = (swapped: boolean) =>
+      withDeeds(
+        map,
+        check.readings.map((one): Deed => {
+          const nets =
+            joinedWith(bench, one.position, swapped ? { kind: 'swapped', wires: [1, 2] } : null) ?? [];
+          return {
+            ...{ kind: 'check-read', position: one.position, joins: nets[one.a] === nets[one.b] },
+            ends: [endName(refit, one.b), endName(refit, one.a)],
+          };
+        }),
+      );
+    const failed = checkStanding(read(true), refit, check);
+    expect(failed.standing).toBe('failed');
+    expect(failed.likely).toContainEqual({ kind: 'swapped', wires: [1, 2] });
+    expect(checkStanding(read(false), refit, check)).toMatchObject({
+      standing: 'done',
+      left: [],
+      likely: null,
+    });
+  });
+});
+
+describe('before power', () => {
+  it('asks for insulation in every position that joins something, and for earth, of mains alone', () => {
+    const map = job(LAMP, { lamp: {} });
+    expect(supplyOf(map, true)).toBe('plug-in');
+    const wanted = wantedBeforePower(map, refitOf(map), 'plug-in');
+    expect(wanted.filter(({ what }) => what === 'live-to-earth')).toHaveLength(1);
+    expect(wanted.filter(({ what }) => what === 'line-to-neutral')).toHaveLength(2);
+    expect(wanted.some(({ what }) => what === 'earth-to-case')).toBe(true);
+    expect(wantedBeforePower(map, refitOf(map), 'battery').map(({ what }) => what)).toEqual([
+      'line-to-neutral',
+      'line-to-neutral',
+    ]);
+    expect(wantedBeforePower(map, refitOf(map), null)).toEqual([]);
+  });
+
+  it.each([
+    [true, 2e6, 1e6, true],
+    [true, 5e5, 1e6, false],
+    [false, 0.2, 0.3, true],
+    [false, 0.4, 0.3, false],
+    [true, 5e5, null, null],
+  ])('at least %s: %d ohms with the limit %d is %s', (atLeast, ohms, limit, within) =>
+    expect(isWithin({ atLeast }, { what: 'cord', position: '', instrument: 'x', by: 'y', ohms, limit })).toBe(
+      within,
+    ),
+  );
+});
+
+describe('the function test', () => {
+  it('has what every load must do from the circuit, and asks a person where the circuit does not know', () => {
+    const known = functionChecks(job(LAMP, { lamp: {} }));
+    expect(known.flatMap((line) => (line.kind === 'load' ? [line.must.does] : []))).toEqual(['off', 'full']);
+    const open = job({ ...LAMP, wires: '1>? 2>lamp.1' }, { lamp: {} });
+    const asked = functionChecks(open);
+    expect(asked.map(({ kind }) => kind)).toEqual(['load', 'unsaid', 'under-load', 'warm']);
+    const line = asked[1];
+    if (line?.kind !== 'unsaid') throw new Error('not asked');
+    const said = withDeeds(open, [
+      {
+        kind: 'function-asked',
+        line: { id: newId<StepId>(), setting: line.setting, load: line.load, must: 'dark', removed: false },
+      },
+    ]);
+    expect(functionChecks(said).map(({ kind }) => kind)).toEqual(['load', 'own', 'under-load', 'warm']);
+  });
+});
+
+describe('joining wires instead of the switch', () => {
+  const of = (one: House['switches'][string], loads: House['loads'], after?: (map: SwitchMap) => Deed[]) =>
+    bypasses(job(one, loads, after)).map((bypass) => (bypass.allowed ? 'allowed' : bypass.refusal.because));
+
+  it('is offered where nothing speaks against it', () => {
+    expect(of(LAMP, { lamp: {} })).toEqual(['nothing-joins', 'allowed']);
+  });
+
+  it.each<[string, House['switches'][string], House['loads'], string[]]>([
+    [
+      'two supplies meet',
+      { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>lamp.1 3>N' },
+      { lamp: {} },
+      ['allowed', 'supplies-meet'],
+    ],
+    ['an end is not known', { ...LAMP, wires: '1>L 2>?' }, { lamp: {} }, ['nothing-joins', 'end-not-known']],
+    [
+      'it brakes in the other position',
+      { size: 4, settings: ['1-2', '2-3'], wires: '1>L 2>motor.+ 3>motor.- 4>N' },
+      { motor: { kind: 'motor', make: 'permanent-magnet' } },
+      ['brake', 'brake'],
+    ],
+  ])('is refused where %s', (_, one, loads, outcome) => expect(of(one, loads)).toEqual(outcome));
+
+  it('is refused past a thermal cut-out', () => {
+    const cutOut: Deed = { kind: 'case-noted', noted: { what: 'cut-out-button', position: null, on: true } };
+    expect(of(LAMP, { lamp: {} }, () => [cutOut])).toEqual(['nothing-joins', 'guard']);
+  });
+});
+
+it('a sign-off keeps how all stood, and is open again once something is read or changed', () => {
+  const map = job(LAMP, { lamp: {} });
+  const standing = refitStanding(map, true, null);
+  expect(standing).toMatchObject({
+    transfer: 'not-done',
+    check: 'not-done',
+    measured: 'not-done',
+    function: 'not-done',
+  });
+  const signed = withDeeds(map, [
+    { kind: 'refit-signed', refit: signableRefit(map, standing, 'Ada', ['warm']) },
+  ]);
+  expect(signedRefitOf(signed)).toMatchObject({ stands: true, signed: { by: 'Ada', notTested: ['warm'] } });
+  const after = withDeeds(signed, [
+    {
+      kind: 'loads-seen',
+      seen: [{ setting: map.structure.settings[0]?.id as never, load: newId<LoadId>(), seen: 'off' }],
+    },
+  ]);
+  expect(signedRefitOf(after)?.stands).toBe(false);
+});

@@ -1,0 +1,137 @@
+import { healthyOf } from '../circuit/index.js';
+import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
+import {
+  liveEvents,
+  partsOf,
+  refitWayOf,
+  wiresOf,
+  type ChosenReplacement,
+  type RefitWay,
+  type Wire,
+} from '../log/index.js';
+import { partitionFromGroups, type Partition } from '../partition/index.js';
+import { positionsOf, requiredSettings, type SettingId } from '../switch/index.js';
+
+/** A position of what goes back, in handle order. */
+export interface RefitPosition {
+  name: string;
+  /** What joins in it, over the lugs; null: not known in full. */
+  nets: Partition | null;
+  /** The setting that it stands for; null: one that nothing needs. */
+  setting: SettingId | null;
+}
+
+/** A wire with the lug that it goes to; null: it goes to none, and its end is left over. */
+export interface LaidWire {
+  wire: Wire;
+  lug: number | null;
+}
+
+/** What goes back into the machine: its lugs, its positions, and which wire goes where. */
+export interface Refit {
+  way: Exclude<RefitWay, 'label'>;
+  /** What it is called. */
+  name: string;
+  /** Lugs by label. */
+  lugs: readonly string[];
+  positions: readonly RefitPosition[];
+  /** Junctions between lugs, by place. */
+  jumpers: readonly (readonly [from: number, to: number])[];
+  wires: readonly LaidWire[];
+}
+
+/** The chosen replacement of a job; null: none is. */
+export const chosenOf = ({ log }: Pick<SwitchMap, 'log'>): ChosenReplacement | null =>
+  liveEvents(log, 'chosen').at(-1)?.what.replacement ?? null;
+
+/** What goes back where nobody has said: the part that was chosen, else the same switch. */
+export const proposedWay = (map: SwitchMap): RefitWay => (chosenOf(map)?.part ? 'part' : 'same');
+
+/** What goes back as it was said, or else as it is proposed. */
+export const wayOf = (map: SwitchMap): RefitWay => {
+  const said = refitWayOf(map.log);
+  return said === 'part' && !chosenOf(map)?.part ? 'same' : (said ?? proposedWay(map));
+};
+
+/** What goes back; null where nothing is matched and the wires are only labelled. */
+export function refitOf(map: SwitchMap): Refit | null {
+  const way = wayOf(map);
+  const chosen = chosenOf(map);
+  if (way === 'label') return null;
+  return way === 'part' && chosen?.part ? withPart(map, chosen, chosen.part) : withSame(map);
+}
+
+function withPart(
+  map: SwitchMap,
+  chosen: ChosenReplacement,
+  part: NonNullable<ChosenReplacement['part']>,
+): Refit {
+  const place = new Map(part.terminals.map((label, at) => [label, at]));
+  const lugsOf = new Map<string, number[]>();
+  for (const { from, to } of chosen.terminals) {
+    const lug = place.get(to);
+    if (lug !== undefined) lugsOf.set(from, [...(lugsOf.get(from) ?? []), lug]);
+  }
+  // Wires of one old terminal are spread over its lugs: they are joined all the same.
+  const used = new Map<string, number>();
+  const wires = wiresOf(map.log).map((wire): LaidWire => {
+    const lugs = lugsOf.get(wire.terminal ?? '') ?? [];
+    const turn = used.get(wire.terminal ?? '') ?? 0;
+    used.set(wire.terminal ?? '', turn + 1);
+    return { wire, lug: lugs[turn % Math.max(1, lugs.length)] ?? null };
+  });
+  return {
+    ...{ way: 'part', name: part.name, lugs: part.terminals, wires },
+    jumpers: [...lugsOf.values()].flatMap((lugs) =>
+      lugs.slice(1).map((to, at) => [lugs[at] as number, to] as const),
+    ),
+    positions: part.positions.map(({ name, joined }, at) => {
+      const called = name ?? `position ${at + 1}`;
+      return {
+        name: called,
+        nets: partitionFromGroups(
+          part.terminals.length,
+          joined.map((net) => net.flatMap((label) => place.get(label) ?? [])),
+        ),
+        setting: chosen.positions.find(({ to }) => to === called)?.from ?? null,
+      };
+    }),
+  };
+}
+
+function withSame(map: SwitchMap): Refit {
+  const { structure, log } = map;
+  const place = new Map(structure.terminals.map(({ id }, at) => [id, at]));
+  const size = structure.terminals.length;
+  const healthy = healthyOf(map);
+  return {
+    ...{ way: 'same', name: 'the same switch', lugs: structure.terminals.map(({ label }) => label) },
+    wires: wiresOf(log).map((wire) => ({
+      wire,
+      lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,
+    })),
+    jumpers: partsOf(log).flatMap(({ form, terminals: [from, to] }) => {
+      const ends = [place.get(from), place.get(to)] as const;
+      return form === 'jumper' && ends[0] !== undefined && ends[1] !== undefined
+        ? [[ends[0], ends[1]] as const]
+        : [];
+    }),
+    positions: requiredSettings(structure).map((setting) => ({
+      name: positionsOf(structure, setting)
+        .map(({ name }) => name ?? '')
+        .filter(Boolean)
+        .join(', '),
+      nets: healthy?.find((one) => one.setting === setting.id)?.nets ?? mappedNets(map, setting.id, size),
+      setting: setting.id,
+    })),
+  };
+}
+
+/** The nets of a setting where every pair of terminals is settled; else null. */
+function mappedNets(map: SwitchMap, setting: SettingId, size: number): Partition | null {
+  const settled = map.settings.get(setting)?.settled;
+  if (!settled) return null;
+  for (let a = 0; a < size; a += 1)
+    for (let b = a + 1; b < size; b += 1) if (!isSettled(factAt(settled, a, b))) return null;
+  return settled.nets;
+}

@@ -1,0 +1,139 @@
+import type { SwitchMap } from '../continuity/index.js';
+import {
+  checkKey,
+  checkReadsOf,
+  refitSignedOf,
+  residualsOf,
+  type JobEvent,
+  type SignedRefit,
+} from '../log/index.js';
+import { fnv1a } from '../verify/index.js';
+import { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './before-power.js';
+import { likelyMistakes, type Check, type CheckDone } from './check.js';
+import { functionChecks, type FunctionCheck } from './function-test.js';
+import { benchOf, type Mistake } from './mistakes.js';
+import type { Refit } from './refit.js';
+import { transferCard, type TransferCard } from './transfer.js';
+
+export type Standing = SignedRefit['transfer'];
+
+/** A place to measure at by the name under which its reading is kept. */
+export function endName(refit: Refit, node: number): string {
+  const { laid } = benchOf(refit);
+  const wire = laid[node]?.wire;
+  return wire ? `wire ${wire.id}` : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
+}
+
+/** The check before power with what was read. */
+export interface CheckStanding {
+  done: CheckDone[];
+  left: Check['readings'];
+  /** null: nothing that was read is wrong. */
+  likely: Mistake[] | null;
+  standing: Standing;
+}
+
+/** How far the check is. */
+export function checkStanding(map: SwitchMap, refit: Refit, check: Check): CheckStanding {
+  const reads = checkReadsOf(map.log);
+  const names = (node: number) => endName(refit, node);
+  const readOf = ({ position, a, b }: Check['readings'][number]) =>
+    reads.get(checkKey(position, [names(a), names(b)]));
+  const done = check.readings.flatMap((one): CheckDone[] => {
+    const read = readOf(one);
+    return read === undefined ? [] : [{ ...one, read }];
+  });
+  const left = check.readings.filter((one) => readOf(one) === undefined);
+  const likely = likelyMistakes(benchOf(refit), done);
+  const standing =
+    likely !== null
+      ? 'failed'
+      : check.readings.length === 0
+        ? 'nothing-to-do'
+        : left.length > 0
+          ? 'not-done'
+          : 'done';
+  return { done, left, likely, standing };
+}
+
+/** How putting it back stands as a whole. */
+export interface RefitStanding {
+  card: TransferCard;
+  transfer: Standing;
+  check: Standing;
+  measured: Standing;
+  function: Standing;
+  wanted: WantedRecord[];
+  functions: FunctionCheck[];
+}
+
+/**
+ * How far all is. The check itself is handed in, since it is worked out beside the screen.
+ * @param check null: not worked out yet, or there is nothing to check
+ */
+export function refitStanding(map: SwitchMap, outOfMachine: boolean, check: Check | null): RefitStanding {
+  const card = transferCard(map);
+  const wanted = wantedBeforePower(map, card.refit, supplyOf(map, outOfMachine));
+  const functions = functionChecks(map);
+  const bad = wanted.some((one) => one.record && isWithin(one, one.record) === false);
+  const results = functions.map(({ tried }) => tried?.result ?? 'not-tried');
+  return {
+    ...{ card, wanted, functions },
+    transfer: card.lines.length === 0 ? 'nothing-to-do' : card.left > 0 ? 'not-done' : 'done',
+    check:
+      card.refit === null
+        ? 'nothing-to-do'
+        : check === null
+          ? 'not-done'
+          : checkStanding(map, card.refit, check).standing,
+    measured: bad
+      ? 'failed'
+      : wanted.length === 0
+        ? 'nothing-to-do'
+        : wanted.some(({ record }) => !record)
+          ? 'not-done'
+          : 'done',
+    function: results.includes('fails')
+      ? 'failed'
+      : results.length === 0
+        ? 'nothing-to-do'
+        : results.includes('not-tried')
+          ? 'not-done'
+          : 'done',
+  };
+}
+
+/** A hash of the ids of all live events but sign-offs: what a sign-off of putting it back rests on. */
+export function refitEvidence({ log }: Pick<SwitchMap, 'log'>): string {
+  const counts = ({ id, what }: JobEvent) =>
+    !log.withdrawn.has(id) &&
+    what.kind !== 'refit-signed' &&
+    what.kind !== 'report-shaped' &&
+    what.kind !== 'photo-taken';
+  return fnv1a(
+    log.ordered
+      .filter(counts)
+      .map(({ id }) => id)
+      .join('\n'),
+  );
+}
+
+/** How it stands, as somebody signs it. */
+export function signableRefit(
+  map: SwitchMap,
+  { transfer, check, measured, function: functional }: RefitStanding,
+  by: string,
+  notTested: string[],
+): SignedRefit {
+  return {
+    ...{ by, transfer, check, measured, function: functional, notTested },
+    residual: residualsOf(map.log).map(({ text, reason }) => `${text}: ${reason}`),
+    evidence: refitEvidence(map),
+  };
+}
+
+/** The last sign-off, and whether something was read or changed since. */
+export function signedRefitOf(map: SwitchMap): { signed: SignedRefit; at: string; stands: boolean } | null {
+  const last = refitSignedOf(map.log);
+  return last ? { ...last, stands: last.signed.evidence === refitEvidence(map) } : null;
+}
