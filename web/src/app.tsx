@@ -89,6 +89,18 @@ const STEPS: RouteObject[] = [
   },
   { path: 'verify', ...page(() => import('./verify/verify-page.js'), 'VerifyPage') },
   { path: 'match', ...page(() => import('./match/match-page.js'), 'MatchPage') },
+  {
+    path: 'refit',
+    ...page(() => import('./refit/refit-page.js'), 'RefitPage'),
+    children: [
+      { index: true, ...page(() => import('./refit/transfer-page.js'), 'TransferPage') },
+      { path: 'check', ...page(() => import('./refit/check-page.js'), 'CheckPage') },
+      { path: 'jumper', ...page(() => import('./refit/jumper-page.js'), 'JumperPage') },
+      { path: 'function', ...page(() => import('./refit/function-page.js'), 'FunctionPage') },
+      { path: 'sign', ...page(() => import('./refit/sign-page.js'), 'SignPage') },
+      { path: 'report', ...page(() => import('./refit/report-page.js'), 'ReportPage') },
+    ],
+  },
   { path: 'practice', ...page(() => import('./practice/outcome-page.js'), 'OutcomePage') },
 ];
 

@@ -14,22 +14,22 @@ export const STEP_WORDS: Record<Step, string> = {
 
 const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 
-/** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
-export function nextWords({
-  route,
-  settingName,
-  trouble,
-  members,
-}: {
+/** What is known of a job on the bench. */
+interface OnTheBench {
   route: Route | null;
   settingName: string | null;
   trouble: string | null;
   /** Of a system: its switches. */
   members?: readonly unknown[] | undefined;
-}): {
+}
+
+interface NextWords {
   text: string;
   tone: 'plain' | 'amber' | 'brick';
-} {
+}
+
+/** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
+export function nextWords({ route, settingName, trouble, members }: OnTheBench): NextWords {
   if (trouble !== null) return { text: `This job cannot be read: ${trouble}`, tone: 'brick' };
   if (members)
     return {
@@ -70,6 +70,11 @@ export function nextWords({
     case 'choose-replacement':
       return { text: 'Agrees. Match: choose a replacement if one is needed', tone: 'plain' };
     case 'refit':
-      return { text: `Chosen: ${next.replacement}`, tone: 'plain' };
+      return {
+        text: next.replacement === null ? 'Refit: the same switch goes back' : `Chosen: ${next.replacement}`,
+        tone: 'plain',
+      };
+    case 'signed':
+      return { text: `Signed off by ${next.by}`, tone: 'plain' };
   }
 }

@@ -2,7 +2,8 @@ import type { SwitchMap } from '../continuity/index.js';
 import { pathVerdict, supplyPathOf } from '../path/index.js';
 import { mostLeft } from '../planner/index.js';
 import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
-import { liveEvents, notesOf, wiresOf } from '../log/index.js';
+import { liveEvents, notesOf, refitWayOf, wiresOf } from '../log/index.js';
+import { signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
 
@@ -23,10 +24,11 @@ export type NextThing =
   | { code: 'compare' }
   | { code: 'differences'; missing: number; extra: number }
   | { code: 'choose-replacement' }
-  | { code: 'refit'; replacement: string };
+  | { code: 'refit'; replacement: string | null }
+  | { code: 'signed'; by: string };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 3;
+export const ROUTE_ENGINE = 4;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
@@ -46,6 +48,7 @@ export interface JobStanding {
 export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
+  const signed = signedRefitOf(map);
   const comparison = table ? compareWithExpected(map, table) : null;
   const agrees = comparison?.outcome === 'agrees';
   const safety = safetyStanding(map.log, outOfMachine);
@@ -59,17 +62,25 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
     table: map.complete,
     verify: map.complete && agrees,
     match: chosen !== null,
-    refit: false,
+    refit: signed?.stands === true,
   };
   const trouble = safety.troubles[0]?.code ?? null;
-  const { at, next } = whereTo(map, { trouble, comparison, chosen: chosen?.name ?? null });
+  const { at, next } = whereTo(map, {
+    ...{ trouble, comparison, chosen: chosen?.name ?? null },
+    signed: signed?.stands ? signed.signed.by : null,
+  });
   const passed = (['safe', 'tag'] as const).filter((step) => outOfMachine && !done[step]);
   return { done, passed, at, next };
 }
 
 function whereTo(
   map: SwitchMap,
-  job: { trouble: SafetyTrouble['code'] | null; comparison: Comparison | null; chosen: string | null },
+  job: {
+    trouble: SafetyTrouble['code'] | null;
+    comparison: Comparison | null;
+    chosen: string | null;
+    signed: string | null;
+  },
 ): Pick<Route, 'at' | 'next'> {
   if (job.trouble) return { at: 'safe', next: { code: 'make-safe', trouble: job.trouble } };
   if (map.tape.length === 0 && pathVerdict(supplyPathOf(map.log)).outcome === 'not-the-switch')
@@ -87,7 +98,9 @@ function whereTo(
   const again = settings.reduce((sum, { coverage }) => sum + coverage.lookAgain, 0);
   if (again > 0) return { at: 'map', next: { code: 'look-again', count: again } };
   if (!map.complete) return { at: 'map', next: { code: 'find-positions' } };
-  if (job.chosen !== null) return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
+  if (job.signed !== null) return { at: 'refit', next: { code: 'signed', by: job.signed } };
+  if (job.chosen !== null || refitWayOf(map.log) !== null)
+    return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
   if (!job.comparison) return { at: 'verify', next: { code: 'compare' } };
   const { missing, extra } = job.comparison.count;
   if (missing + extra > 0) return { at: 'verify', next: { code: 'differences', missing, extra } };

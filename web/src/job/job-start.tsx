@@ -5,7 +5,7 @@ import { useJobState } from './job-context.js';
 const SCREEN_OF: Partial<Record<Step, string>> = {
   verify: 'verify',
   match: 'match',
-  refit: 'match',
+  refit: 'refit',
   table: 'table',
   safe: 'safe',
   tag: 'tag/path',

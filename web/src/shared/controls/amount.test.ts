@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readAmount } from './amount.js';
+import { readAmount, readOhms } from './amount.js';
 
 describe('an amount that is typed', () => {
   it.each([
@@ -13,4 +13,19 @@ describe('an amount that is typed', () => {
   ])('%s is %s: one that may be two numbers is none', (typed, amount) => {
     expect(readAmount(typed)).toBe(amount);
   });
+});
+
+describe('ohms as typed', () => {
+  it.each([
+    ['0.2', 0.2],
+    ['0,2', 0.2],
+    ['1.5k', 1500],
+    ['2M', 2e6],
+    ['500 MΩ', 5e8],
+    ['47 ohms', 47],
+    ['', null],
+    ['M', undefined],
+    ['much', undefined],
+    ['1,500', undefined],
+  ])('%s is %s', (typed, ohms) => expect(readOhms(typed)).toBe(ohms));
 });

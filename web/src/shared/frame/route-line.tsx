@@ -5,8 +5,8 @@ import { STEP_WORDS } from '@which-way/words/route';
 import { Hint } from '../controls/hint.js';
 import { useKeptInSight } from '../controls/use-kept-in-sight.js';
 
-/** Steps that have a screen of their own so far. */
-const OPEN_STEPS: Partial<Record<Step, string>> = {
+/** The screen of each step. */
+const OPEN_STEPS: Record<Step, string> = {
   intake: 'intake',
   safe: 'safe',
   tag: 'tag',
@@ -14,6 +14,7 @@ const OPEN_STEPS: Partial<Record<Step, string>> = {
   table: 'table',
   verify: 'verify',
   match: 'match',
+  refit: 'refit',
 };
 
 /** The job's route as a line with stops; a stop that has a screen leads to it. */
@@ -29,12 +30,7 @@ export function RouteLine({ route, jobPath }: { route: Route; jobPath: string })
       <ol className="mx-auto flex max-w-6xl min-w-max">
         {STEPS.map((step, index) => (
           <li key={step} className="flex-1">
-            <Stop
-              step={step}
-              route={route}
-              path={OPEN_STEPS[step] && `${jobPath}/${OPEN_STEPS[step]}`}
-              first={index === 0}
-            />
+            <Stop step={step} route={route} path={`${jobPath}/${OPEN_STEPS[step]}`} first={index === 0} />
           </li>
         ))}
       </ol>

@@ -1,0 +1,197 @@
+import type { CheckReading } from '@which-way/core/refit';
+import { checkStanding, endName, type Check, type Mistake, type Refit } from '@which-way/core/refit';
+import { mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useJobState, useSession } from '../job/job-context.js';
+import { useHandsFree } from '../map/keys/hands-free.js';
+import { play, say } from '../map/prompt/sounds.js';
+import { useWakeLock } from '../map/use-wake-lock.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { useAnswerKeys } from './answer-keys.js';
+import { PowerRecords } from './power-records.js';
+import { useCheck } from './use-check.js';
+
+/** The fewest readings that would show any single mistake, then insulation and earth. */
+export function CheckPage() {
+  const map = useJobState((state) => state.map);
+  const { refit, check } = useCheck(map);
+  return (
+    <main className="grid grow content-start gap-x-8 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-2">
+      <section aria-label="Check before power" className="grid min-w-0 content-start gap-3">
+        <h1 className="text-title font-bold">Before power: any single mistake shows</h1>
+        {!refit ? (
+          <Notice look="plain" title="Nothing goes back yet.">
+            Say at{' '}
+            <Link to=".." relative="path" className="underline">
+              Wires back
+            </Link>{' '}
+            what goes back.
+          </Notice>
+        ) : !check ? (
+          <p role="status">Working out which readings it takes.</p>
+        ) : check.readings.length === 0 ? (
+          <Notice look="plain" title="There is nothing that a reading could show.">
+            No wire goes to a terminal of which it is known what it joins.
+          </Notice>
+        ) : (
+          <Checking refit={refit} check={check} />
+        )}
+      </section>
+      <PowerRecords refit={refit} />
+    </main>
+  );
+}
+
+function Checking({ refit, check }: { refit: Refit; check: Check }) {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const { done, left, likely } = checkStanding(map, refit, check);
+  const [again, setAgain] = useState<CheckReading | null>(null);
+  const next = again ?? left[0] ?? null;
+  const { sounds, speech } = useHandsFree();
+  const answer = (joins: boolean) => {
+    if (!next) return;
+    session.emit({
+      ...{ kind: 'check-read', position: next.position, joins },
+      ends: [endName(refit, next.a), endName(refit, next.b)],
+    });
+    if (sounds) play(joins === next.joins ? (joins ? 'joined' : 'none') : 'contradiction');
+    setAgain(null);
+  };
+  useAnswerKeys({
+    ...(next && { yes: () => answer(true), no: () => answer(false) }),
+    undo: () => session.undo(new Set(['check-read'])),
+  });
+  useWakeLock(next !== null);
+  const where = next ? `At ${refit.positions[next.position]?.name}` : '';
+  const words = next ? `${nodeShort(refit, next.a)} to ${nodeShort(refit, next.b)}` : '';
+  useEffect(() => {
+    if (speech && words !== '') say(`${where}. ${words}`);
+  }, [speech, where, words]);
+  return (
+    <>
+      <p className="text-quiet">
+        {check.readings.length} readings
+        {check.atLeast < check.readings.length
+          ? ` (at least ${check.atLeast} it must be)`
+          : ', and fewer would not do'}
+        . Dead. The far ends freed, or on ohms: a low-ohm load that beeps hides a mistake.
+      </p>
+      {likely && <Failed refit={refit} likely={likely} />}
+      {next ? (
+        <div className="grid gap-2 rounded-part border-t-4 border-ink bg-sheet p-4">
+          <p className="border-l-8 border-brass pl-3 text-large font-bold sm:text-title" data-testid="turn">
+            {where}
+          </p>
+          <p
+            data-testid="prompt"
+            aria-live="polite"
+            className="text-title leading-[1.06] font-extrabold text-balance tracking-tight sm:text-prompt"
+          >
+            {words}
+          </p>
+          <p className="text-large">
+            One lead at the {nodeWords(refit, next.a)}, the other at the {nodeWords(refit, next.b)}.
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <PlainButton look="strong" className="min-h-16 text-large" onClick={() => answer(true)}>
+              It joins <kbd className="ml-3 font-mono text-small font-normal">Space</kbd>
+            </PlainButton>
+            <PlainButton className="min-h-16 text-large" onClick={() => answer(false)}>
+              It does not <kbd className="ml-3 font-mono text-small font-normal">Enter</kbd>
+            </PlainButton>
+          </div>
+        </div>
+      ) : (
+        !likely && (
+          <Notice look="plain" title="All read as it must be: no single mistake of these kinds is left.">
+            A wire on a wrong lug, two swapped, one that makes no contact, a jumper forgotten, the handle a
+            position off. Two mistakes together may hide each other.
+          </Notice>
+        )
+      )}
+      <Readings {...{ refit, done, left }} onAgain={setAgain} />
+      <Cannot refit={refit} cannot={check.cannot} />
+    </>
+  );
+}
+
+function Failed({ refit, likely }: { refit: Refit; likely: readonly Mistake[] }) {
+  return (
+    <Notice look="brick" title="Stop: something is not where it should be">
+      {likely.length === 0 ? (
+        <p>
+          No single mistake explains it. There may be two, or a reading was wrong: read again what differs.
+        </p>
+      ) : (
+        <>
+          <p>{likely.length === 1 ? 'One mistake explains it:' : 'Any one of these explains it:'}</p>
+          <ul className="list-disc pl-5 font-semibold" aria-label="What may be wrong">
+            {likely.slice(0, 6).map((mistake) => (
+              <li key={JSON.stringify(mistake)}>{mistakeWords(refit, mistake)}</li>
+            ))}
+          </ul>
+          {likely.length > 6 && <p>And {likely.length - 6} more: the readings to come tell.</p>}
+        </>
+      )}
+      <p>Put it right, then read again what differed.</p>
+    </Notice>
+  );
+}
+
+interface ReadingsProps {
+  refit: Refit;
+  done: ReturnType<typeof checkStanding>['done'];
+  left: readonly CheckReading[];
+  onAgain: (reading: CheckReading) => void;
+}
+
+function Readings({ refit, done, left, onAgain }: ReadingsProps) {
+  return (
+    <ol aria-label="Readings of the check" className="border-t-2 border-line">
+      {[...done, ...left.map((one) => ({ ...one, read: null }))].map((one) => {
+        const { position, a, b, joins, read } = one;
+        const words = `${refit.positions[position]?.name}: ${nodeShort(refit, a)} to ${nodeShort(refit, b)}`;
+        const wrong = read !== null && read !== joins;
+        return (
+          <li key={words} className="flex min-h-12 flex-wrap items-center gap-2 border-b border-line">
+            <span className="grow">{words}</span>
+            <span className={wrong ? 'font-bold text-brick' : read === null ? 'text-quiet' : 'font-semibold'}>
+              {read === null
+                ? `must ${joins ? 'join' : 'be apart'}`
+                : wrong
+                  ? `${read ? 'joins' : 'apart'}, must ${joins ? 'join' : 'be apart'}`
+                  : read
+                    ? 'joins'
+                    : 'apart'}
+            </span>
+            {read !== null && (
+              <PlainButton look="quiet" aria-label={`Read again: ${words}`} onClick={() => onAgain(one)}>
+                Again
+              </PlainButton>
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** Mistakes that nothing can show: named, never hidden. */
+function Cannot({ refit, cannot }: { refit: Refit; cannot: readonly Mistake[] }) {
+  if (cannot.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-11 cursor-pointer font-semibold">
+        Nothing can show {cannot.length === 1 ? 'this one' : `these ${cannot.length}`}: look with your eyes
+      </summary>
+      <ul className="list-disc pl-5">
+        {cannot.map((mistake) => (
+          <li key={JSON.stringify(mistake)}>{mistakeWords(refit, mistake)}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}

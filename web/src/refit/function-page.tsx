@@ -1,0 +1,207 @@
+import { FUNCTION_RESULTS, loadsOf } from '@which-way/core/log';
+import { REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
+import { functionChecks, type FunctionCheck } from '@which-way/core/refit';
+import type { StepId } from '@which-way/core/switch';
+import { functionWords, RESULT_WORDS } from '@which-way/words/refit';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+const INPUT = 'min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3';
+
+/** What every load must do from every setting, ticked under power. */
+export function FunctionPage() {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const checks = useMemo(() => functionChecks(map), [map]);
+  const loads = loadsOf(map.log);
+  const open = checks.filter(({ tried, kind }) => !tried && kind !== 'unsaid');
+  const fails = checks.filter(({ tried }) => tried?.result === 'fails');
+  return (
+    <main className="mx-auto grid w-full max-w-5xl grow content-start gap-4 p-4 sm:p-6">
+      <h1 className="text-title font-bold">Function test: every setting, every load</h1>
+      <Notice look="plain" title="Stop and brake first, then everything else.">
+        Behind a residual-current device and a current limit. The stop must stop it from every setting before
+        anything else is tried.
+      </Notice>
+      <ul aria-label="What is tried" className="border-t-2 border-line">
+        {checks.map((check) => (
+          <Line key={check.key} check={check} words={functionWords(check, map, loads)} />
+        ))}
+      </ul>
+      {checks.some(({ tried }) => tried) && open.length > 0 && (
+        <PlainButton
+          className="justify-self-start"
+          onClick={() =>
+            open.forEach(({ key }) =>
+              session.emit({
+                kind: 'function-tried',
+                tried: { line: key, result: 'as-it-should', live: '', why: '' },
+              }),
+            )
+          }
+        >
+          All else was tried, and works
+        </PlainButton>
+      )}
+      {fails.length > 0 && (
+        <Notice look="brick" title={fails.length === 1 ? 'One thing fails' : `${fails.length} things fail`}>
+          <Link to="../../table/machine" relative="path" className="underline">
+            Which fault explains it
+          </Link>{' '}
+          is asked at In the machine: say there what was seen.
+        </Notice>
+      )}
+      <OwnLine />
+    </main>
+  );
+}
+
+function Line({ check, words }: { check: FunctionCheck; words: { where: string; must: string } }) {
+  const session = useSession();
+  const { tried } = check;
+  const [live, setLive] = useState(false);
+  const say = (result: (typeof FUNCTION_RESULTS)[number] | null) =>
+    session.emit({
+      kind: 'function-tried',
+      tried: { line: check.key, result, live: tried?.live ?? '', why: tried?.why ?? '' },
+    });
+  if (check.kind === 'unsaid')
+    return (
+      <li className="grid gap-1 border-b border-line py-2">
+        <p>
+          <strong className="font-mono">{words.where}</strong> {words.must}
+        </p>
+        <MustField setting={check.setting} load={check.load} label={`${words.where}, ${words.must}`} />
+      </li>
+    );
+  return (
+    <li
+      className={`grid gap-1 border-b border-line py-2 ${tried?.result === 'fails' ? 'border-l-8 border-l-brick pl-2' : ''}`}
+    >
+      <div
+        role="group"
+        aria-label={`${words.where}: ${words.must}`}
+        className="flex flex-wrap items-center gap-2"
+      >
+        <span className="min-w-60 grow">
+          <strong className="font-mono">{words.where}</strong> {words.must}
+        </span>
+        {FUNCTION_RESULTS.map((result) => (
+          <PlainButton
+            key={result}
+            look={(tried?.result ?? 'not-tried') === result ? 'strong' : 'plain'}
+            aria-pressed={(tried?.result ?? 'not-tried') === result}
+            onClick={() => say(result === 'not-tried' ? null : result)}
+          >
+            {RESULT_WORDS[result]}
+          </PlainButton>
+        ))}
+        <PlainButton look="quiet" aria-expanded={live} onClick={() => setLive(!live)}>
+          Live reading
+        </PlainButton>
+      </div>
+      {tried?.live && (
+        <p className="text-quiet">
+          Live: {tried.live}. {tried.why}
+        </p>
+      )}
+      {live && <LiveForm check={check} onDone={() => setLive(false)} />}
+    </li>
+  );
+}
+
+/** A live reading beside what is expected: a record, with its reason and who is competent. */
+function LiveForm({ check, onDone }: { check: FunctionCheck; onDone: () => void }) {
+  const session = useSession();
+  const [shown, setShown] = useState(check.tried?.live ?? '');
+  const [why, setWhy] = useState(check.tried?.why ?? '');
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (shown.trim() === '' || why.trim() === '') return;
+        session.emit({
+          kind: 'function-tried',
+          tried: {
+            line: check.key,
+            result: check.tried?.result ?? 'not-tried',
+            live: shown.trim(),
+            why: why.trim(),
+          },
+        });
+        onDone();
+      }}
+    >
+      <input
+        aria-label="What the instrument showed"
+        placeholder="229 V across the heater"
+        value={shown}
+        maxLength={REMARK_LETTERS}
+        onChange={({ target }) => setShown(target.value)}
+        className={INPUT}
+      />
+      <input
+        aria-label="Why live, and who is competent"
+        placeholder="why live, and who is competent"
+        value={why}
+        maxLength={REASON_LETTERS}
+        onChange={({ target }) => setWhy(target.value)}
+        className={INPUT}
+      />
+      <PlainButton type="submit" disabled={shown.trim() === '' || why.trim() === ''}>
+        Keep the record
+      </PlainButton>
+    </form>
+  );
+}
+
+interface MustFieldProps {
+  setting: Extract<FunctionCheck, { kind: 'unsaid' }>['setting'] | null;
+  load: Extract<FunctionCheck, { kind: 'unsaid' }>['load'] | null;
+  label: string;
+}
+
+function MustField({ setting, load, label }: MustFieldProps) {
+  const session = useSession();
+  const [must, setMust] = useState('');
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (must.trim() === '') return;
+        session.emit({
+          kind: 'function-asked',
+          line: { id: newId<StepId>(), setting, load, must: must.trim(), removed: false },
+        });
+        setMust('');
+      }}
+    >
+      <input
+        aria-label={label}
+        placeholder="what it must do"
+        value={must}
+        maxLength={REMARK_LETTERS}
+        onChange={({ target }) => setMust(target.value)}
+        className={INPUT}
+      />
+      <PlainButton type="submit" disabled={must.trim() === ''}>
+        Ask for it
+      </PlainButton>
+    </form>
+  );
+}
+
+function OwnLine() {
+  return (
+    <section aria-label="One more">
+      <h2 className="font-bold">Something else to try, in your words</h2>
+      <MustField setting={null} load={null} label="What else must it do?" />
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { CardLine, Refit } from '@which-way/core/refit';
+import { sideBySidePicture, type MovedWire } from '@which-way/drawing/side-by-side';
+import { strandOf } from '@which-way/drawing/strand';
+import { GROUND_WORDS } from '@which-way/words/drawings';
+import { cardLineWords } from '@which-way/words/refit';
+import { Painted } from '../shared/drawings/painted.js';
+
+/** Old and new from the terminal side with the wire of one line between them. */
+export function LinePicture({
+  map: { structure },
+  refit,
+  line,
+}: {
+  map: SwitchMap;
+  refit: Refit;
+  line: CardLine;
+}) {
+  const wires: MovedWire[] =
+    line.kind === 'wire' && line.wire.terminal
+      ? [
+          {
+            ...{ from: line.wire.terminal, to: refit.lugs.indexOf(line.to) },
+            ...{ tag: line.wire.tag, color: line.wire.color },
+          },
+        ]
+      : [];
+  const caption = cardLineWords(line);
+  const picture = sideBySidePicture(
+    {
+      ...{ old: structure, fresh: refit.lugs, wires, strand: strandOf(0) },
+      ties: refit.jumpers.map((pair) => [...pair]),
+      ...{ oldJoins: [], freshJoins: [], differs: new Set() },
+    },
+    { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption },
+  );
+  return (
+    <svg
+      viewBox={`0 0 ${picture.width} ${picture.height}`}
+      role="img"
+      aria-label={caption}
+      className="w-full"
+    >
+      <Painted drawn={picture.shapes} />
+    </svg>
+  );
+}

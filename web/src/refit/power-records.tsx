@@ -1,0 +1,158 @@
+import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
+import { isWithin, supplyOf, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
+import { BEFORE_POWER_WORDS, limitWords } from '@which-way/words/refit';
+import { ohms } from '@which-way/words/quantity';
+import { SUPPLY_WORDS } from '@which-way/words/safety';
+import { useState } from 'react';
+import { useJobState, useSession } from '../job/job-context.js';
+import { givenOnce, useGivenOnce } from '../safe/given-once.js';
+import { readOhms } from '../shared/controls/amount.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+
+const INPUT = 'min-h-12 rounded-part border-2 border-line bg-sheet px-3';
+
+/** Insulation, earth and what the plug sees: recorded with instrument, limit and who measured. */
+export function PowerRecords({ refit }: { refit: Refit | null }) {
+  const map = useJobState((state) => state.map);
+  const outOfMachine = useJobState((state) => state.job?.outOfMachine ?? false);
+  const { who } = useGivenOnce();
+  const [instrument, setInstrument] = useState('');
+  const supply = supplyOf(map, outOfMachine);
+  const wanted = wantedBeforePower(map, refit, supply);
+  return (
+    <section aria-label="Insulation and earth" className="grid min-w-0 content-start gap-3">
+      <h2 className="text-large font-bold">Insulation and earth</h2>
+      <Notice look="plain" title="Your own limits and local rules come first.">
+        Only those who may do it where you are. Records, no proof of safety.
+      </Notice>
+      {supply === null ? (
+        <p className="text-quiet">
+          What is measured hangs on the supply: say it at Make safe, or name the supply at Wires and jumpers.
+        </p>
+      ) : (
+        <>
+          <p>
+            For {SUPPLY_WORDS[supply].name.toLowerCase()}. Common practice; type another limit where yours is
+            another.
+          </p>
+          <div className="flex flex-wrap gap-3">
+            <label className="grid gap-1">
+              Instrument
+              <input
+                value={instrument}
+                maxLength={METER_NAME_LETTERS}
+                onChange={({ target }) => setInstrument(target.value)}
+                className={INPUT}
+              />
+            </label>
+            <label className="grid gap-1">
+              Measured by
+              <input
+                value={who}
+                maxLength={PERSON_LETTERS}
+                onChange={({ target }) => givenOnce.setState({ who: target.value })}
+                className={INPUT}
+              />
+            </label>
+          </div>
+          <ul className="border-t-2 border-line">
+            {wanted.map((one) => (
+              <RecordLine
+                key={`${one.what} ${one.position} ${one.record?.ohms ?? ''}`}
+                wanted={one}
+                by={who.trim()}
+                instrument={instrument.trim()}
+              />
+            ))}
+          </ul>
+          <p className="text-quiet">
+            First power: through a residual-current device and a current limit, the tool off the machine, the
+            plug last.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function RecordLine({ wanted, by, instrument }: { wanted: WantedRecord; by: string; instrument: string }) {
+  const session = useSession();
+  const { what, position, record } = wanted;
+  const [typed, setTyped] = useState('');
+  const [limit, setLimit] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const { name, how } = BEFORE_POWER_WORDS[what];
+  const label = [name, position].filter(Boolean).join(', ');
+  const take = () => {
+    const [shown, own] = [readOhms(typed), readOhms(limit)];
+    if (typeof shown !== 'number') return setTrouble('Ohms as a figure: 0.2, 470, 2M, 500M.');
+    if (own === undefined || own === 0) return setTrouble('The limit as a figure above nothing: 0.3, 1M.');
+    if (instrument === '' || by === '')
+      return setTrouble('First say above with which instrument, and who measured.');
+    setTrouble('');
+    session.emit({
+      kind: 'power-recorded',
+      record: { what, position, ohms: shown, limit: own ?? wanted.limit, instrument, by },
+    });
+  };
+  const within = record && isWithin(wanted, record);
+  return (
+    <li className="grid gap-1 border-b border-line py-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="min-w-40 grow font-semibold">{label}</span>
+        {record && record.ohms !== null ? (
+          <>
+            <span className={within === false ? 'font-bold text-brick' : 'font-bold'}>
+              {ohms(record.ohms)}
+              {record.limit !== null && `, ${limitWords({ ...wanted, limit: record.limit })}`}
+              {within === false && ': outside'}
+            </span>
+            <span className="text-quiet">
+              {record.instrument}, {record.by}
+            </span>
+            <PlainButton
+              look="quiet"
+              aria-label={`Take back: ${label}`}
+              onClick={() => session.emit({ kind: 'power-recorded', record: { ...record, ohms: null } })}
+            >
+              Take back
+            </PlainButton>
+          </>
+        ) : (
+          <form
+            className="flex flex-wrap items-center gap-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              take();
+            }}
+          >
+            <input
+              aria-label={`${label}, ohms`}
+              placeholder="ohms"
+              value={typed}
+              onChange={({ target }) => setTyped(target.value)}
+              className={`${INPUT} w-28`}
+            />
+            {wanted.limit !== null && (
+              <input
+                aria-label={`${label}, limit`}
+                placeholder={limitWords(wanted)}
+                value={limit}
+                onChange={({ target }) => setLimit(target.value)}
+                className={`${INPUT} w-36`}
+              />
+            )}
+            <PlainButton type="submit">Keep</PlainButton>
+          </form>
+        )}
+      </div>
+      <p className="text-small text-quiet">{how}</p>
+      {trouble && (
+        <p role="alert" className="text-brick">
+          {trouble}
+        </p>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,4 @@
+/** The report of a job. */
+export function ReportPage() {
+  return null;
+}

@@ -1,0 +1,206 @@
+import { loadsOf, refitNotesOf, residualsOf, type RefitNote, type SignedRefit } from '@which-way/core/log';
+import { CODE_NOTE_LETTERS, PERSON_LETTERS, REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
+import { functionChecks, refitStanding, signableRefit, signedRefitOf } from '@which-way/core/refit';
+import type { StepId } from '@which-way/core/switch';
+import { notTestedWords, STANDING_WORDS } from '@which-way/words/refit';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useJobState, useSession } from '../job/job-context.js';
+import { newId } from '../job/new-id.js';
+import { givenOnce, useGivenOnce } from '../safe/given-once.js';
+import { KeptField } from '../shared/controls/kept-field.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { useCheck } from './use-check.js';
+
+const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-3';
+const LINES: {
+  part: keyof Pick<SignedRefit, 'transfer' | 'check' | 'measured' | 'function'>;
+  text: string;
+  to: string;
+}[] = [
+  { part: 'transfer', text: 'Transfer card', to: '..' },
+  { part: 'check', text: 'Check before power', to: '../check' },
+  { part: 'measured', text: 'Insulation and earth', to: '../check' },
+  { part: 'function', text: 'Function test', to: '../function' },
+];
+
+/** How all stands, what stays, and who answers for it. */
+export function SignPage() {
+  const map = useJobState((state) => state.map);
+  const outOfMachine = useJobState((state) => state.job?.outOfMachine ?? false);
+  const session = useSession();
+  const { who } = useGivenOnce();
+  const { check } = useCheck(map);
+  const standing = refitStanding(map, outOfMachine, check);
+  const signed = signedRefitOf(map);
+  const notTested = notTestedWords(functionChecks(map), map, loadsOf(map.log), standing.wanted);
+  const sign = () => {
+    if (who.trim() === '') return;
+    session.emit({ kind: 'refit-signed', refit: signableRefit(map, standing, who.trim(), notTested) });
+  };
+  return (
+    <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
+      <h1 className="text-title font-bold">
+        {signed?.stands ? `Signed off by ${signed.signed.by}` : 'How it stands'}
+      </h1>
+      <ul aria-label="How it stands" className="border-t-2 border-line">
+        {LINES.map(({ part, text, to }) => (
+          <li key={part} className="flex min-h-12 items-center gap-3 border-b border-line">
+            <Link to={to} relative="path" className="grow underline underline-offset-4">
+              {text}
+            </Link>
+            <strong
+              className={
+                standing[part] === 'failed'
+                  ? 'text-brick'
+                  : standing[part] === 'not-done'
+                    ? 'text-amber-ink'
+                    : ''
+              }
+            >
+              {STANDING_WORDS[standing[part]]}
+            </strong>
+          </li>
+        ))}
+      </ul>
+      {notTested.length > 0 && (
+        <Notice look="amber" title="Not tested">
+          <p>{notTested.join('; ')}.</p>
+        </Notice>
+      )}
+      <Residuals />
+      <Notes />
+      <section aria-label="Sign-off" className="grid gap-2 border-t-2 border-line pt-3">
+        {signed && (
+          <p>
+            <strong>{signed.signed.by}</strong> signed it, {new Date(signed.at).toLocaleString()}.{' '}
+            {!signed.stands && (
+              <strong className="text-amber-ink">
+                Something was read or changed since: it is open again.
+              </strong>
+            )}
+          </p>
+        )}
+        {!signed?.stands && (
+          <form
+            className="flex flex-wrap items-end gap-3"
+            onSubmit={(event) => {
+              event.preventDefault();
+              sign();
+            }}
+          >
+            <label className="grid gap-1">
+              Signed by
+              <input
+                value={who}
+                maxLength={PERSON_LETTERS}
+                onChange={({ target }) => givenOnce.setState({ who: target.value })}
+                className={INPUT}
+              />
+            </label>
+            <PlainButton type="submit" look="strong" disabled={who.trim() === ''}>
+              Sign it as it stands
+            </PlainButton>
+          </form>
+        )}
+      </section>
+    </main>
+  );
+}
+
+/** Defects that stay, each with why it is accepted. */
+function Residuals() {
+  const log = useJobState((state) => state.map.log);
+  const session = useSession();
+  const [text, setText] = useState('');
+  const [reason, setReason] = useState('');
+  const residuals = residualsOf(log);
+  return (
+    <section aria-label="Defects that stay" className="grid gap-2">
+      <h2 className="text-large font-bold">Defects that stay</h2>
+      <ul>
+        {residuals.map((one) => (
+          <li key={one.id} className="flex items-center gap-2 border-b border-line">
+            <span className="grow">
+              <strong>{one.text}</strong>: {one.reason}
+            </span>
+            <PlainButton
+              look="quiet"
+              aria-label={`Take away: ${one.text}`}
+              onClick={() => session.emit({ kind: 'residual-noted', residual: { ...one, removed: true } })}
+            >
+              Take away
+            </PlainButton>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="flex flex-wrap items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim() === '' || reason.trim() === '') return;
+          session.emit({
+            kind: 'residual-noted',
+            residual: { id: newId<StepId>(), text: text.trim(), reason: reason.trim(), removed: false },
+          });
+          setText('');
+          setReason('');
+        }}
+      >
+        <label className="grid grow gap-1">
+          Defect
+          <input
+            value={text}
+            maxLength={REMARK_LETTERS}
+            onChange={({ target }) => setText(target.value)}
+            className={INPUT}
+          />
+        </label>
+        <label className="grid grow gap-1">
+          Accepted because
+          <input
+            value={reason}
+            maxLength={REASON_LETTERS}
+            onChange={({ target }) => setReason(target.value)}
+            className={INPUT}
+          />
+        </label>
+        <PlainButton type="submit" disabled={text.trim() === '' || reason.trim() === ''}>
+          It stays
+        </PlainButton>
+      </form>
+    </section>
+  );
+}
+
+const NOTES: { field: RefitNote; label: string; hint: string; lines: number }[] = [
+  { field: 'done', label: 'What was done', hint: 'In a sentence or two.', lines: 2 },
+  { field: 'advice', label: 'Advice to the owner', hint: 'What to watch, what not to do.', lines: 2 },
+  { field: 'next-look', label: 'To be looked at again', hint: 'When, and at what.', lines: 1 },
+  {
+    field: 'code-note',
+    label: 'What applies here',
+    hint: 'Local rules, licences, the shop’s own.',
+    lines: 2,
+  },
+];
+
+function Notes() {
+  const log = useJobState((state) => state.map.log);
+  const session = useSession();
+  const notes = refitNotesOf(log);
+  return (
+    <section aria-label="Notes" className="grid gap-3 sm:grid-cols-2">
+      {NOTES.map(({ field, ...field_ }) => (
+        <KeptField
+          key={field}
+          {...field_}
+          text={notes.get(field) ?? ''}
+          maxLength={CODE_NOTE_LETTERS}
+          onKeep={(text) => session.emit({ kind: 'refit-noted', field, text: text.trim() })}
+        />
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,244 @@
+import { REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
+import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
+import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
+import { fastenerWords } from '@which-way/words/wires';
+import { settingName } from '@which-way/words/terminals';
+import { Check, Printer } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useJobState, useSession } from '../job/job-context.js';
+import { useHandsFree } from '../map/keys/hands-free.js';
+import { play, say } from '../map/prompt/sounds.js';
+import { useWakeLock } from '../map/use-wake-lock.js';
+import { Choice } from '../shared/controls/choice.js';
+import { Notice } from '../shared/controls/notice.js';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { WireCasing } from '../tag/wire-casing.js';
+import { thumbUrl } from '../photos/photo-url.js';
+import { useAnswerKeys } from './answer-keys.js';
+import { LinePicture } from './line-picture.js';
+
+/** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
+export function TransferPage() {
+  const map = useJobState((state) => state.map);
+  const session = useSession();
+  const card = useMemo(() => transferCard(map), [map]);
+  const [asked, setAsked] = useState<string | null>(null);
+  const way = wayOf(map);
+  const chosen = chosenOf(map);
+  const ways = REFIT_WAYS.filter((one) => one !== 'part' || chosen?.part);
+  const next =
+    card.lines.find((line) => line.key === asked) ?? card.lines.find((line) => !isTicked(card, line));
+  const tick = (line: CardLine, done: boolean) => {
+    session.emit({ kind: 'line-ticked', line: line.key, done });
+    setAsked(null);
+  };
+  useAnswerKeys({
+    ...(next && { yes: () => tick(next, true) }),
+    undo: () => session.undo(new Set(['line-ticked'])),
+  });
+  useWakeLock(next !== undefined);
+  useHeard(next, card.left);
+  return (
+    <main className="grid grow content-start gap-x-8 gap-y-4 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+      <section aria-label="What to do next" className="grid min-w-0 content-start gap-3">
+        <h1 className="sr-only">Wires back</h1>
+        <Choice
+          label="What goes back"
+          value={way}
+          options={ways.map((value) => ({
+            value,
+            text: value === 'part' && chosen ? chosen.name : WAY_WORDS[value].name,
+          }))}
+          onChoose={(value) => session.emit({ kind: 'refit-begun', way: value })}
+        />
+        <p className="text-quiet">{WAY_WORDS[way].about} Dead and proved so; supply off and in your sight.</p>
+        {card.lines.length === 0 ? (
+          <Notice look="plain" title="No wire is tagged.">
+            Tag them at{' '}
+            <Link to="../../tag/wires" relative="path" className="underline">
+              Wires and jumpers
+            </Link>
+            : then each has a line here.
+          </Notice>
+        ) : next ? (
+          <NextLine line={next} done={isTicked(card, next)} onTick={(done) => tick(next, done)} />
+        ) : (
+          <Notice look="plain" title="Every line of the card is done.">
+            <Link to="../check" relative="path" className="underline">
+              Now the check before power
+            </Link>
+            : few readings, and any single mistake shows.
+          </Notice>
+        )}
+        {next && card.refit && <LinePicture map={map} refit={card.refit} line={next} />}
+      </section>
+      <div className="grid min-w-0 content-start gap-4">
+        {card.uncapped > 0 && (
+          <Notice
+            look="amber"
+            title={`${card.uncapped === 1 ? 'One bare end' : `${card.uncapped} bare ends`} to cap before anything else is done`}
+          >
+            An end that goes nowhere finds something. Cap it, each by itself.
+          </Notice>
+        )}
+        <Card card={card} at={next?.key ?? ''} onGo={setAsked} onTick={tick} />
+        <Positions />
+        <Assembly />
+      </div>
+    </main>
+  );
+}
+
+/** Says the line that is next, where speech is on, and tells by ear that the last one is done. */
+function useHeard(next: CardLine | undefined, left: number): void {
+  const { sounds, speech } = useHandsFree();
+  const words = next ? cardLineWords(next) : '';
+  useEffect(() => {
+    if (speech && words !== '') say(words);
+  }, [speech, words]);
+  useEffect(() => {
+    if (sounds && left === 0) play('done');
+  }, [sounds, left]);
+}
+
+function NextLine({
+  line,
+  done,
+  onTick,
+}: {
+  line: CardLine;
+  done: boolean;
+  onTick: (done: boolean) => void;
+}) {
+  const work = line.kind === 'wire' && line.wire.termination ? END_WORK[line.wire.termination] : null;
+  return (
+    <div className="grid gap-3 rounded-part border-t-4 border-ink bg-sheet p-4">
+      <p
+        data-testid="prompt"
+        aria-live="polite"
+        className="text-title leading-[1.06] font-extrabold text-balance tracking-tight sm:text-prompt"
+      >
+        {cardLineWords(line)}
+      </p>
+      <ul className="grid text-large">
+        {[...cardLineMore(line), ...(work ? [work] : [])].map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+      <PlainButton
+        look="strong"
+        className="min-h-16 justify-self-start text-large"
+        onClick={() => onTick(!done)}
+      >
+        {done ? 'Not done after all' : 'Done'}{' '}
+        <kbd className="ml-3 font-mono text-small font-normal">Space</kbd>
+      </PlainButton>
+    </div>
+  );
+}
+
+interface CardProps {
+  card: ReturnType<typeof transferCard>;
+  at: string;
+  onGo: (key: string) => void;
+  onTick: (line: CardLine, done: boolean) => void;
+}
+
+/** The whole card, to be ticked in any order and printed. */
+function Card({ card, at, onGo, onTick }: CardProps) {
+  if (card.lines.length === 0) return null;
+  return (
+    <section aria-label="Transfer card">
+      <div className="flex items-center gap-2">
+        <h2 className="grow text-large font-bold">
+          Transfer card: {card.lines.length - card.left} of {card.lines.length} done
+        </h2>
+        <PlainButton look="quiet" className="no-print" onClick={() => window.print()}>
+          <Printer size={18} className="mr-2 inline" aria-hidden="true" />
+          Print
+        </PlainButton>
+      </div>
+      <ol className="border-t-2 border-line">
+        {card.lines.map((line) => {
+          const done = isTicked(card, line);
+          return (
+            <li
+              key={line.key}
+              aria-current={line.key === at || undefined}
+              className={`flex items-center gap-2 border-b border-line ${line.key === at ? 'bg-sheet' : ''}`}
+            >
+              <button
+                type="button"
+                role="checkbox"
+                aria-checked={done}
+                aria-label={cardLineWords(line)}
+                onClick={() => onTick(line, !done)}
+                className="grid size-12 shrink-0 place-items-center"
+              >
+                <span
+                  className={`grid size-7 place-items-center rounded-part border-2 border-ink ${done ? 'bg-teal text-on-teal' : 'bg-sheet'}`}
+                >
+                  {done && <Check size={20} strokeWidth={3} aria-hidden="true" />}
+                </span>
+              </button>
+              <button
+                type="button"
+                onClick={() => onGo(line.key)}
+                className={`min-h-12 min-w-0 grow text-left ${done ? 'text-quiet' : 'font-semibold'}`}
+              >
+                {cardLineWords(line)}
+              </button>
+              {line.kind === 'wire' && <WireCasing wire={line.wire} />}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+/** What each position becomes. */
+function Positions() {
+  const map = useJobState((state) => state.map);
+  const chosen = chosenOf(map);
+  if (wayOf(map) !== 'part' || !chosen || chosen.positions.length === 0) return null;
+  return (
+    <section aria-label="Positions then and now">
+      <h2 className="text-large font-bold">Positions then and now</h2>
+      <ul>
+        {chosen.positions.map(({ from, to }) => (
+          <li key={from} className="border-b border-line py-1 font-mono">
+            {settingName(map.structure, from)} → {to}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The strip log backwards: how it goes together. */
+function Assembly() {
+  const log = useJobState((state) => state.map.log);
+  const steps = stripStepsOf(log).toReversed();
+  if (steps.length === 0) return null;
+  return (
+    <section aria-label="How it goes together">
+      <h2 className="text-large font-bold">How it goes together</h2>
+      <ol>
+        {steps.map(({ id, text, photo, fasteners, loose }) => (
+          <li key={id} className="flex items-start gap-3 border-b border-line py-2">
+            {photo && <img src={thumbUrl(photo)} alt="" className="size-16 rounded-part object-cover" />}
+            <span className="min-w-0">
+              {text}
+              {fasteners.length > 0 && (
+                <span className="block text-quiet">{fasteners.map(fastenerWords).join('; ')}</span>
+              )}
+              {loose && <span className="block text-amber-ink">Comes loose: {loose}</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,248 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { Load, SignedRefit, Supply, Termination, Wire } from '@which-way/core/log';
+import type { BeforePower, FunctionResult, JumperOutcome, RefitWay } from '@which-way/core/log';
+import {
+  benchOf,
+  type BypassRefusal,
+  type CardLine,
+  type FunctionCheck,
+  type Mistake,
+  type Refit,
+  type WantedRecord,
+} from '@which-way/core/refit';
+import { CASE_WORDS } from './cases.js';
+import { stateWords, supplyName } from './machine.js';
+import { ohms } from './quantity.js';
+import { settingName } from './terminals.js';
+import { colorWords } from './wires.js';
+
+export const WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
+  part: { name: 'the part that was chosen', about: 'Wires go onto it as Match laid them.' },
+  same: { name: 'the same switch', about: 'Cleaned or repaired: every wire goes where it was.' },
+  label: {
+    name: 'just label and note',
+    about: 'Nothing goes back yet: every wire gets its tag and where it was.',
+  },
+};
+
+export const STANDING_WORDS: Record<SignedRefit['transfer'], string> = {
+  done: 'done',
+  failed: 'failed',
+  'not-done': 'not done',
+  'nothing-to-do': 'nothing to do',
+};
+
+/** A wire by its tag and colour code. */
+export const tagWords = ({ tag, color }: Pick<Wire, 'tag' | 'color'>): string =>
+  ['tag', tag, color && `(${color})`].filter(Boolean).join(' ');
+
+/** What a line of the transfer card asks for, in a sentence that can be read out. */
+export function cardLineWords(line: CardLine): string {
+  const from = (old: string | null) => (old === null ? '' : ` from ${old}`);
+  switch (line.kind) {
+    case 'jumper':
+      return `Jumper from ${line.from} to ${line.to}`;
+    case 'wire':
+      return `${capital(tagWords(line.wire))}${from(line.old)} to ${line.to}`;
+    case 'splice':
+      return `Join ${line.wires.map(tagWords).join(' and ')}, from ${line.old}, in an enclosed connector`;
+    case 'cap':
+      return `Cap ${tagWords(line.wire)}${from(line.old)}: it goes to no terminal`;
+    case 'label':
+      return `${capital(tagWords(line.wire))}: label it${line.old === null ? '' : `, it was on ${line.old}`}`;
+    case 'stop':
+      return `Fit the stop: it turns from ${line.from} to ${line.to} only`;
+  }
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What else is to be known of a line. */
+export function cardLineMore(line: CardLine): string[] {
+  if (line.kind === 'stop') return [`Never at ${line.spare.join(' or ')}.`];
+  if (line.kind === 'jumper') return ['As heavy as the heaviest wire on either lug.'];
+  if (line.kind !== 'wire') return [];
+  const { wire, sharing } = line;
+  return [
+    [colorWords(wire.color), wire.size].filter(Boolean).join(', '),
+    ...(sharing.length > 0
+      ? [
+          `With ${sharing.map(tagWords).join(' and ')} on one lug: only where it takes both, one over the other.`,
+        ]
+      : []),
+    ...(wire.liveThough ? ['Its colour says earth or neutral, yet it is live: mark it anew.'] : []),
+  ];
+}
+
+/** How a wire's end is made, by how it ends (common practice; the maker's lengths win). */
+export const END_WORK: Record<Termination, string> = {
+  solder: 'Cut back to bright copper, strip 5 mm, hook it through, solder, tug.',
+  screw:
+    'Cut back, strip 8 mm, ferrule or clockwise round the screw; never tinned strands under a screw. Tug.',
+  'push-on': 'A fresh receptacle if it is loose or dark: crimp, push on straight, tug.',
+  ring: 'A fresh ring if it is dark: crimp, flat under the screw, tug.',
+  fork: 'A fresh fork if it is dark: crimp, right in under the screw, tug.',
+  'crimp-pin': 'A fresh pin if it is dark: crimp, in until it latches, tug.',
+  'push-in': 'Cut back, strip 10 mm, straight in to the stop, tug.',
+  connector: 'In until it latches, tug each wire.',
+  moulded: 'Leave the moulding on; look along it for cracks.',
+};
+
+/** A place to measure at: a wire's far end or a lug. */
+export function nodeWords(refit: Refit, node: number): string {
+  const { laid } = benchOf(refit);
+  const wire = laid[node]?.wire;
+  return wire ? `far end of ${tagWords(wire)}` : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
+}
+
+/** The same, as short as a big prompt wants it. */
+export function nodeShort(refit: Refit, node: number): string {
+  const { laid } = benchOf(refit);
+  const wire = laid[node]?.wire;
+  return wire ? tagWords(wire) : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
+}
+
+/** A mistake in a sentence, with the wires to look at. */
+export function mistakeWords(refit: Refit, mistake: Mistake): string {
+  const { laid, strays } = benchOf(refit);
+  const wire = (at: number) => (laid[at] ? tagWords(laid[at].wire) : 'a wire');
+  const lug = (at: number) => refit.lugs[at] ?? '?';
+  switch (mistake.kind) {
+    case 'wrong-lug':
+      return `${capital(wire(mistake.wire))} is on ${lug(mistake.lug)} instead of ${lug(laid[mistake.wire]?.lug ?? -1)}`;
+    case 'swapped':
+      return `${capital(mistake.wires.map(wire).join(' and '))} are swapped`;
+    case 'not-on':
+      return `${capital(wire(mistake.wire))} makes no contact with its lug`;
+    case 'jumper-forgotten':
+    case 'jumper-left': {
+      const pair = (mistake.kind === 'jumper-left' ? strays : refit.jumpers)[mistake.jumper];
+      const where = pair ? `${lug(pair[0])} and ${lug(pair[1])}` : 'two lugs';
+      return mistake.kind === 'jumper-left'
+        ? `A jumper is left between ${where}`
+        : `The jumper between ${where} is missing`;
+    }
+    case 'detent-off':
+      return `The handle is one position ${mistake.by > 0 ? 'further on' : 'further back'} than its mark says`;
+  }
+}
+
+export const BEFORE_POWER_WORDS: Record<BeforePower, { name: string; how: string }> = {
+  'earth-to-case': {
+    name: 'Earth pin to case',
+    how: 'Ohms, leads zeroed, at every bare metal part. Cords to 5 m.',
+  },
+  cord: { name: 'Cord alone, live parts to earth', how: 'Insulation tester, 500 V DC, at OFF.' },
+  'live-to-earth': {
+    name: 'Live parts together to earth',
+    how: 'Insulation tester, 500 V DC, in every position that switches something on; neon, varistor and suppressor lifted. Double insulation: 2 MΩ.',
+  },
+  'open-contacts': { name: 'Across open contacts', how: 'Insulation tester, 500 V DC.' },
+  'line-to-neutral': {
+    name: 'Line to neutral at the plug',
+    how: 'Ohms: what the loads come to, and never near nothing.',
+  },
+};
+
+/** A limit in words. */
+export const limitWords = ({ limit, atLeast }: Pick<WantedRecord, 'limit' | 'atLeast'>): string =>
+  limit === null ? 'no limit' : `${atLeast ? 'at least' : 'at most'} ${ohms(limit)}`;
+
+/** Why wires may not be joined to stand in for a setting. */
+export function refusalWords(
+  refusal: BypassRefusal,
+  { wires, supplies, loads }: { wires: readonly Wire[]; supplies: readonly Supply[]; loads: readonly Load[] },
+): string {
+  const names = <Item extends { id: string }>(
+    ids: readonly string[],
+    of: readonly Item[],
+    name: (one: Item) => string,
+  ) => ids.map((id) => of.find((one) => one.id === id)).map((one) => (one ? name(one) : '?'));
+  switch (refusal.because) {
+    case 'not-known':
+      return 'Not offered: what joins here is not known in full.';
+    case 'nothing-joins':
+      return 'Nothing to join: no two wires meet in this position.';
+    case 'end-not-known':
+      return refusal.wires.length > 0
+        ? `Not offered: where ${names(refusal.wires, wires, tagWords).join(' and ')} ends is not known.`
+        : 'Not offered: it is not known where the wires end.';
+    case 'supplies-meet':
+      return `Refused: ${names(refusal.supplies, supplies, supplyName).join(' and ')} would meet.`;
+    case 'brake':
+      return `Refused: the brake of ${names(refusal.loads, loads, ({ name }) => name).join(' and ')} would be left out.`;
+    case 'guard':
+      return `Refused: it would go past a guard (${CASE_WORDS[refusal.case].name.toLowerCase()}).`;
+  }
+}
+
+export const OUTCOME_WORDS: Record<JumperOutcome, string> = {
+  runs: 'It runs',
+  'does-not': 'It does not run',
+  stops: 'It runs, then stops',
+};
+
+export const RESULT_WORDS: Record<FunctionResult, string> = {
+  'as-it-should': 'as it should',
+  fails: 'fails',
+  'not-tried': 'not tried',
+};
+
+/** What is to be tried, and what must happen. */
+export function functionWords(
+  check: FunctionCheck,
+  { structure }: Pick<SwitchMap, 'structure'>,
+  loads: readonly Load[],
+): { where: string; must: string } {
+  const load = (id: string) => loads.find((one) => one.id === id)?.name ?? 'a load';
+  switch (check.kind) {
+    case 'load':
+      return {
+        where: settingName(structure, check.setting),
+        must: `${load(check.load)}: ${stateWords(check.must)}`,
+      };
+    case 'unsaid':
+      return {
+        where: settingName(structure, check.setting),
+        must: `${load(check.load)}: what must it do? The wires do not say`,
+      };
+    case 'release':
+      return {
+        where: settingName(structure, check.setting),
+        must: 'let go, it springs back and what it fed stops',
+      };
+    case 'under-load':
+      return { where: 'under load', must: 'the same with the work that it is for' };
+    case 'warm':
+      return {
+        where: 'warm',
+        must: 'after ten minutes: no smell, no hot spot at the switch, the same again',
+      };
+    case 'own':
+      return {
+        where: check.line.setting ? settingName(structure, check.line.setting) : 'at any',
+        must: [check.line.load ? `${load(check.line.load)}:` : '', check.line.must].filter(Boolean).join(' '),
+      };
+  }
+}
+
+/** What was not tested, each in a few words; lines alike are told together. */
+export function notTestedWords(
+  checks: readonly FunctionCheck[],
+  map: Pick<SwitchMap, 'structure'>,
+  loads: readonly Load[],
+  wanted: readonly WantedRecord[],
+): string[] {
+  const open = checks.filter(({ tried }) => !tried || tried.result === 'not-tried');
+  const functions =
+    open.length === checks.length && checks.length > 0
+      ? ['no function was tried']
+      : open.map((one) => {
+          const { where, must } = functionWords(one, map, loads);
+          return `${where}, ${must}`;
+        });
+  const names = [
+    ...new Set(wanted.filter(({ record }) => !record).map(({ what }) => BEFORE_POWER_WORDS[what].name)),
+  ];
+  return [...functions, ...names].map((text) => text.slice(0, 180));
+}
