@@ -19,8 +19,10 @@ export interface MovedWire {
 /** An old switch beside its replacement, in one position. */
 export interface SideBySide {
   old: Pick<Structure, 'terminals' | 'layout' | 'placed'>;
-  /** Labels of the new one's lugs. How they lie on it nobody has said: they are drawn in two rows. */
+  /** Labels of the new one's lugs. */
   fresh: readonly string[];
+  /** How they lie, lug by lug like these; absent: nobody has said, and they are drawn in two rows. */
+  freshLies?: Pick<Structure, 'terminals' | 'layout' | 'placed'>;
   wires: readonly MovedWire[];
   /** Lugs of the new one that are tied by an added junction. */
   ties: readonly (readonly number[])[];
@@ -41,6 +43,17 @@ const TAGS = 44;
 
 export const joinKey = (one: number, other: number): string => [one, other].toSorted((a, b) => a - b).join();
 
+/** How the lugs of the new one lie. */
+function liesOf({ freshLies }: SideBySide, fresh: readonly Terminal[]): SideBySide['old'] {
+  if (!freshLies) return { terminals: fresh as Terminal[], layout: { kind: 'two-rows' }, placed: [] };
+  const placeOf = new Map(freshLies.terminals.map(({ id }, place) => [id, place]));
+  const placed = freshLies.placed.flatMap((spot) => {
+    const there = fresh[placeOf.get(spot.terminal) ?? -1];
+    return there ? [{ ...spot, terminal: there.id }] : [];
+  });
+  return { terminals: fresh as Terminal[], layout: freshLies.layout, placed };
+}
+
 /** Both switches from the terminal side, the wires between them in their own colours. */
 export function sideBySidePicture(
   drawn: SideBySide,
@@ -49,10 +62,13 @@ export function sideBySidePicture(
   const fresh = drawn.fresh.map((label, place): Terminal => ({
     ...{ id: `new ${place}` as TerminalId, label, marking: null, role: 'contact' },
   }));
-  const harness = harnessOf(drawn.wires, upperOf(drawn.old), (place) => place < Math.ceil(fresh.length / 2));
+  const upperFresh = upperOf(liesOf(drawn, fresh));
+  const harness = harnessOf(drawn.wires, upperOf(drawn.old), (place) =>
+    upperFresh(fresh[place]?.id as TerminalId),
+  );
   const top = HEADING + harness.above * LANE + (harness.above > 0 ? TAGS : 10);
   const before = side(drawn.old, LEFT, top);
-  const after = side({ terminals: fresh, layout: { kind: 'two-rows' }, placed: [] }, RIGHT, top);
+  const after = side(liesOf(drawn, fresh), RIGHT, top);
   const height = Math.max(before.height, after.height);
   const freshId = (place: number) => fresh[place]?.id as TerminalId;
   const oldLinks = drawn.oldJoins.map(([from, to]) => ({ from, to, differs: false }));

@@ -30,6 +30,7 @@ export function LinePicture({
     {
       ...{ old: structure, fresh: refit.lugs, wires, strand: strandOf(0) },
       ties: refit.jumpers.map((pair) => [...pair]),
+      ...(refit.way === 'same' && { freshLies: structure }),
       ...{ oldJoins: [], freshJoins: [], differs: new Set() },
     },
     { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption },

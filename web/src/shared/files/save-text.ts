@@ -1,6 +1,11 @@
-/** Gives the browser a file to keep. */
+/** Gives the browser a text to keep as a file. */
 export function saveText(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+  saveFile(name, new Blob([text], { type: `${type};charset=utf-8` }));
+}
+
+/** The same of a file that is no text. */
+export function saveFile(name: string, file: Blob): void {
+  const url = URL.createObjectURL(file);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

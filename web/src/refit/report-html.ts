@@ -1,0 +1,66 @@
+import { svgText } from '@which-way/drawing/svg-text';
+import type { Picture } from '@which-way/drawing/shape';
+import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/report/document';
+
+/** What a report is shown with: the drawing of the positions, and photos by id as data addresses. */
+export interface ReportPictures {
+  positions: Picture | null;
+  photos: ReadonlyMap<string, string>;
+}
+
+const ESCAPES: Readonly<Record<string, string>> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
+const escaped = (text: string): string => text.replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
+
+const STYLE = `
+body { font: 16px/1.45 "Atkinson Hyperlegible Next", "Atkinson Hyperlegible", Verdana, sans-serif; color: #16201c; margin: 0 auto; max-width: 52rem; padding: 1.5rem; }
+h1 { font-size: 1.7rem; margin: 0; } h2 { font-size: 1.15rem; margin: 1.6rem 0 .4rem; border-bottom: 2px solid #16201c; }
+ul { margin: .3rem 0; padding-left: 1.2rem; } li { break-inside: avoid; }
+table { border-collapse: collapse; width: 100%; } td, th { text-align: left; vertical-align: top; border-bottom: 1px solid #bcc7c2; padding: .25rem .5rem .25rem 0; }
+.known { color: #55635d; font-size: .85rem; } .wide { overflow-x: auto; } figure { margin: .6rem 0; } img { max-width: 100%; max-height: 22rem; }
+svg { max-width: 100%; height: auto; } @media print { h2 { break-after: avoid; } }`;
+
+/** The report as a web page in one file: nothing is fetched when it is opened. */
+export function reportHtml(report: ReportDocument, pictures: ReportPictures): string {
+  const sections = report.sections.map(
+    ({ heading, pieces }) =>
+      `<section><h2>${escaped(heading)}</h2>${pieces.map((piece) => pieceHtml(piece, pictures)).join('\n')}</section>`,
+  );
+  return `<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
+<body><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
+${sections.join('\n')}
+</body></html>
+`;
+}
+
+function pieceHtml(piece: Piece, { positions, photos }: ReportPictures): string {
+  switch (piece.kind) {
+    case 'facts': {
+      const [first] = piece.facts;
+      if (!first) return '';
+      const lines = piece.facts.map(({ text }) => `<li>${escaped(text)}</li>`).join('\n');
+      return `<ul>${lines}</ul><p class="known">${KNOWN_WORDS[first.known]}</p>`;
+    }
+    case 'table': {
+      const row = (cells: readonly string[], of: 'td' | 'th') =>
+        `<tr>${cells.map((text) => `<${of}>${escaped(text)}</${of}>`).join('')}</tr>`;
+      return `<div class="wide"><table><thead>${row(piece.head, 'th')}</thead><tbody>${piece.rows
+        .map((cells) => row(cells, 'td'))
+        .join('\n')}</tbody></table></div><p class="known">${KNOWN_WORDS[piece.known]}</p>`;
+    }
+    case 'picture':
+      return positions ? `<figure>${svgText(positions)}</figure>` : '';
+    case 'photo': {
+      const address = photos.get(piece.photo);
+      const caption = `<figcaption>${escaped(piece.caption)}${address ? '' : ' (the photo could not be read)'}</figcaption>`;
+      return `<figure>${address ? `<img alt="${escaped(piece.caption)}" src="${address}">` : ''}${caption}</figure>`;
+    }
+  }
+}

@@ -1,0 +1,237 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { Difference } from '@which-way/core/match';
+import {
+  loadsOf,
+  notesOf,
+  photosOf,
+  refitNotesOf,
+  reportLeftOutOf,
+  residualsOf,
+  symptomsOf,
+  type ChosenReplacement,
+} from '@which-way/core/log';
+import { chosenOf, signedRefitOf } from '@which-way/core/refit';
+import { identify } from '@which-way/core/table';
+import { compareWithExpected, expectedOf, signatureOf, verdictOf } from '@which-way/core/verify';
+import { differenceWords } from '../difference.js';
+import { identityTitle } from '../identity.js';
+import { differenceText } from '../match.js';
+import { functionWords, STANDING_WORDS } from '../refit.js';
+import { SYMPTOM_WORDS } from '../symptom.js';
+import { tableRows } from '../table-rows.js';
+import { LINE_NAMES, OUTCOME_WORDS, WHOLE_WORDS } from '../verdict.js';
+import { notTested, readings, tests, transfer } from './back-parts.js';
+import type { ReportDocument, Section } from './document.js';
+import { facts, type ReportSource } from './pieces.js';
+
+const NOTE_NAMES: [field: Parameters<ReturnType<typeof notesOf>['get']>[0], name: string][] = [
+  ['machine', 'Machine'],
+  ['complaint', 'Complaint'],
+  ['tried', 'Tried before'],
+  ['prior-work', 'Worked on before'],
+];
+
+/** The whole report of a job: each part that was not left out, and everything in it with how it is known. */
+export function reportOf(source: ReportSource): ReportDocument {
+  const { job, map } = source;
+  const leftOut = new Set<string>(reportLeftOutOf(map.log));
+  const sections = [
+    complaint(source),
+    found(source),
+    table(source),
+    {
+      part: 'picture' as const,
+      heading: 'The positions, from the terminal side',
+      pieces: [{ kind: 'picture' as const }],
+    },
+    verdict(source),
+    done(source),
+    replacement(source),
+    transfer(source),
+    tests(source),
+    notTested(source),
+    photos(source),
+    owner(source),
+    signatures(source),
+    readings(source),
+  ];
+  return {
+    title: `Job ${job.number}: ${job.title}`,
+    subtitle: job.place,
+    sections: sections.filter(
+      ({ part, pieces }) =>
+        !leftOut.has(part) && pieces.some((one) => one.kind !== 'facts' || one.facts.length > 0),
+    ),
+  };
+}
+
+function complaint({ map }: ReportSource): Section {
+  const notes = notesOf(map.log);
+  return {
+    ...{ part: 'complaint', heading: 'Complaint' },
+    pieces: [
+      facts(
+        'said',
+        ...NOTE_NAMES.flatMap(([field, name]) => (notes.get(field) ? [`${name}: ${notes.get(field)}`] : [])),
+      ),
+      facts('said', ...symptomsOf(map.log).map((one) => SYMPTOM_WORDS[one])),
+    ],
+  };
+}
+
+function found({ map }: ReportSource): Section {
+  const identity = identify(map);
+  const sure = identity.unknown.length === 0 && identity.disputed === 0;
+  const expected = expectedOf(map);
+  const comparison = expected ? compareWithExpected(map, expected) : null;
+  const differs =
+    comparison?.cells.filter(({ verdict }) => verdict === 'missing' || verdict === 'extra') ?? [];
+  return {
+    ...{ part: 'found', heading: 'What was found' },
+    pieces: [
+      facts(sure ? 'follows' : 'not-known', identityTitle(map.structure, identity)),
+      facts('follows', ...differs.map((cell) => differenceWords(map, cell))),
+      facts(
+        'worked-out',
+        comparison && differs.length === 0 && comparison.outcome === 'agrees'
+          ? 'It does what it should do in every position.'
+          : '',
+      ),
+    ],
+  };
+}
+
+function table({ map }: ReportSource): Section {
+  const [head = [], ...rows] = tableRows(map);
+  return {
+    ...{ part: 'table', heading: 'Truth table' },
+    pieces: rows.length > 0 ? [{ kind: 'table', head, rows, known: 'follows' }] : [],
+  };
+}
+
+function verdict({ map }: ReportSource): Section {
+  const now = verdictOf(map);
+  const signed = signatureOf(map);
+  const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const).map(
+    (line) => `${LINE_NAMES[line]}: ${OUTCOME_WORDS[now[line].outcome]}`,
+  );
+  return {
+    ...{ part: 'verdict', heading: 'Verdict on the switch' },
+    pieces: [
+      facts('worked-out', WHOLE_WORDS[now.whole], ...lines),
+      facts(
+        'signed',
+        signed
+          ? `${signed.signed.by} signed “${WHOLE_WORDS[signed.signed.whole]}”${signed.standing === 'stands' ? '' : '; something was read or changed since'}`
+          : '',
+        signed?.signed.note ?? '',
+      ),
+    ],
+  };
+}
+
+function done({ map }: ReportSource): Section {
+  return {
+    ...{ part: 'done', heading: 'What was done' },
+    pieces: [facts('said', refitNotesOf(map.log).get('done') ?? '')],
+  };
+}
+
+/** A difference that was accepted, with the reason where one was given. */
+function acceptedWords(
+  { structure }: SwitchMap,
+  { part, positions }: ChosenReplacement,
+  { code, about, reason }: ChosenReplacement['accepted'][number],
+): string {
+  const settings = positions.map(({ from }) => from);
+  const what = part ? differenceText({ code, about } as Difference, structure, settings, part) : about;
+  return [what, reason].filter(Boolean).join(' Because: ');
+}
+
+function replacement({ map }: ReportSource): Section {
+  const chosen = chosenOf(map);
+  const pieces = chosen
+    ? [
+        facts('said', `In its place: ${chosen.name}`),
+        facts('said', ...chosen.accepted.map((one) => `Accepted: ${acceptedWords(map, chosen, one)}`)),
+      ]
+    : [];
+  return { part: 'replacement', heading: 'What takes its place', pieces };
+}
+
+function photos({ map }: ReportSource): Section {
+  return {
+    ...{ part: 'photos', heading: 'Photos' },
+    pieces: photosOf(map.log).map(({ id, caption }) => ({ kind: 'photo', photo: id, caption })),
+  };
+}
+
+function owner({ map }: ReportSource): Section {
+  const notes = refitNotesOf(map.log);
+  return {
+    ...{ part: 'owner', heading: 'For the owner' },
+    pieces: [
+      facts(
+        'said',
+        ...residualsOf(map.log).map(({ text, reason }) => `Stays as it is: ${text}. Accepted: ${reason}`),
+      ),
+      facts(
+        'said',
+        notes.get('advice') ?? '',
+        notes.get('next-look') ? `To be looked at again: ${notes.get('next-look')}` : '',
+        notes.get('code-note') ?? '',
+      ),
+    ],
+  };
+}
+
+function signatures({ map }: ReportSource): Section {
+  const last = signedRefitOf(map);
+  return {
+    ...{ part: 'signatures', heading: 'Signed' },
+    pieces: [
+      last
+        ? facts(
+            'signed',
+            `${last.signed.by}, ${last.at.slice(0, 10)}: wires ${STANDING_WORDS[last.signed.transfer]}, check ${STANDING_WORDS[last.signed.check]}, insulation and earth ${STANDING_WORDS[last.signed.measured]}, function ${STANDING_WORDS[last.signed.function]}`,
+            last.stands ? '' : 'Something was read or changed since.',
+          )
+        : facts('not-known', 'Nobody has signed it.'),
+    ],
+  };
+}
+
+/** The short one for the owner, in plain words: what was wrong, what was done, what was tried, what to watch. */
+export function ownersReport(source: ReportSource): ReportDocument {
+  const { job, map, standing } = source;
+  const fails = standing.functions.filter(({ tried }) => tried?.result === 'fails');
+  const loads = loadsOf(map.log);
+  const worked = standing.functions.filter(({ tried }) => tried?.result === 'as-it-should').length;
+  return {
+    title: job.title,
+    subtitle: job.place,
+    sections: [
+      complaint(source),
+      done(source),
+      replacement(source),
+      {
+        ...{ part: 'tests' as const, heading: 'What was tried' },
+        pieces: [
+          facts(
+            'said',
+            worked > 0
+              ? `${worked} of ${standing.functions.length} functions were tried and do as they should.`
+              : '',
+            ...fails.map((one) => {
+              const { where, must } = functionWords(one, map, loads);
+              return `Does not do as it should: ${where}, ${must}.`;
+            }),
+          ),
+        ],
+      },
+      notTested(source),
+      owner(source),
+      signatures(source),
+    ].filter(({ pieces }) => pieces.some((one) => one.kind !== 'facts' || one.facts.length > 0)),
+  };
+}
