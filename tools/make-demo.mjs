@@ -18,7 +18,8 @@ import {
   pumpBefore,
   radioBefore,
 } from './demo-notebooks.mjs';
-import { stairsBefore, stairsTogether } from './demo-stairs.mjs';
+import { lampBack, lampBefore, stallBack, stallBefore } from './demo-refit.mjs';
+import { pierBefore, pierTogether } from './demo-pier.mjs';
 
 /** A job that was mapped truthfully, up to a number of acts. */
 function mappedJob({
@@ -67,7 +68,7 @@ function mappedJob({
       probe({ hidden, events, add, acts, ohmsAt: {}, random: seededRandom(day + 100) });
     }
   }
-  after?.(createMapper()(events), add);
+  after?.(createMapper()(events), add, events);
   return {
     id: newId(),
     title,
@@ -231,26 +232,59 @@ jobs.push(
   }),
 );
 
+jobs.push(
+  mappedJob({
+    title: 'Market stall heater, two-heat rocker',
+    place: 'the Saturday market',
+    like: plainSwitch('1 2 3', ['OFF', 'LOW', 'HIGH']),
+    hidden: nets(3, [], [[0, 1]], [[0, 1, 2]]),
+    layout: 'one-row',
+    form: 'rocker',
+    day: 25,
+    cleaned: true,
+    ohmsAt: { '1 0 1': 6.4 },
+    before: stallBefore,
+    after: (map, add, events) => {
+      asTyped('OFF: -; LOW: 1-2; HIGH: 1-2-3')(map, add);
+      stallBack(createMapper()(events), add, events);
+    },
+  }),
+  mappedJob({
+    title: 'Reading lamp, knob with two bulbs',
+    place: 'the library corner',
+    like: plainSwitch('1 2 3', ['OFF', 'UPPER', 'LOWER']),
+    hidden: nets(3, [], [[0, 1]], [[0, 2]]),
+    layout: 'one-row',
+    form: 'rotary',
+    day: 26,
+    before: lampBefore,
+    after: (map, add, events) => {
+      asTyped('OFF: -; UPPER: 1-2; LOWER: 1-3')(map, add);
+      lampBack(createMapper()(events), add);
+    },
+  }),
+);
+
 const changeover = plainSwitch('1 2 3', ['UP', 'DOWN']);
-const stairs = ['foot', 'head'].map((where, at) => ({
+const pier = ['shore', 'end'].map((where, at) => ({
   job: mappedJob({
-    title: `Boathouse stairs, switch at the ${where}`,
-    place: 'the boathouse',
+    title: `Pier beacon, switch at the ${where}`,
+    place: 'the pier',
     like: changeover,
     // The second does not let go of one wire any more.
     hidden: at === 0 ? nets(3, [[0, 1]], [[0, 2]]) : nets(3, [[0, 1]], [[0, 1, 2]]),
     layout: 'one-row',
     form: 'toggle',
     day: 25,
-    before: stairsBefore(at === 0),
+    before: pierBefore(at === 0),
     after: asTyped('UP: 1-2; DOWN: 1-3'),
   }),
 }));
 const together = {
   id: newId(),
   about: 'system',
-  title: 'Boathouse stairs, both switches',
-  place: 'the boathouse',
+  title: 'Pier beacon, both switches',
+  place: 'the pier',
   outOfMachine: true,
   simulation: null,
   created: new Date(Date.UTC(2026, 10, 25, 15)).toISOString(),
@@ -260,8 +294,8 @@ const systemWriter = createWriter({
   newId,
   now: () => new Date(Date.UTC(2026, 10, 25, 15, 1)).toISOString(),
 });
-stairsTogether(stairs, (what) => together.events.push(systemWriter.write(together.events, what)));
-jobs.push(...stairs.map(({ job }) => job), together);
+pierTogether(pier, (what) => together.events.push(systemWriter.write(together.events, what)));
+jobs.push(...pier.map(({ job }) => job), together);
 
 const write = (name, file) =>
   writeFileSync(

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Load, SignedRefit, Supply, Termination, Wire } from '@which-way/core/log';
-import type { BeforePower, FunctionResult, JumperOutcome, RefitWay } from '@which-way/core/log';
+import type { BeforePower, FunctionResult, JumperOutcome, RefitWay, SupplyKind } from '@which-way/core/log';
 import {
   benchOf,
   type BypassRefusal,
@@ -55,7 +55,8 @@ export function cardLineWords(line: CardLine): string {
   }
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** The same with a large first letter. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What else is to be known of a line. */
 export function cardLineMore(line: CardLine): string[] {
@@ -143,6 +144,13 @@ export const BEFORE_POWER_WORDS: Record<BeforePower, { name: string; how: string
     how: 'Ohms: what the loads come to, and never near nothing.',
   },
 };
+
+/** What is measured, and how, by the kind of supply. */
+export function beforePowerWords(what: BeforePower, supply: SupplyKind): { name: string; how: string } {
+  if (what !== 'line-to-neutral' || supply === 'plug-in' || supply === 'fixed')
+    return BEFORE_POWER_WORDS[what];
+  return { ...BEFORE_POWER_WORDS[what], name: 'From one lead of the supply to the other' };
+}
 
 /** A limit in words. */
 export const limitWords = ({ limit, atLeast }: Pick<WantedRecord, 'limit' | 'atLeast'>): string =>

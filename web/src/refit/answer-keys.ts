@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { actionOf, type Action } from '../map/keys/hands-free.js';
+import { letGo, letGoOfLink } from '../shared/controls/let-go.js';
 import { ownsKeys } from '../shared/controls/owns-keys.js';
 
 /** What a key asks for on a page that is worked by one hand: the same keys and pedals as on the Map. */
@@ -27,7 +28,12 @@ export function useAnswerKeys(does: Partial<Record<Asked, () => void>>): void {
       event.preventDefault();
       act();
     };
+    letGoOfLink();
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    window.addEventListener('click', letGo);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('click', letGo);
+    };
   }, []);
 }

@@ -1,6 +1,6 @@
 import type { CheckReading } from '@which-way/core/refit';
 import { checkStanding, endName, type Check, type Mistake, type Refit } from '@which-way/core/refit';
-import { mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
+import { capital, mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -66,7 +66,7 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
   });
   useWakeLock(next !== null);
   const where = next ? `At ${refit.positions[next.position]?.name}` : '';
-  const words = next ? `${nodeShort(refit, next.a)} to ${nodeShort(refit, next.b)}` : '';
+  const words = next ? capital(`${nodeShort(refit, next.a)} to ${nodeShort(refit, next.b)}`) : '';
   useEffect(() => {
     if (speech && words !== '') say(`${where}. ${words}`);
   }, [speech, where, words]);
@@ -160,7 +160,7 @@ function Readings({ refit, done, left, onAgain }: ReadingsProps) {
             <span className="grow">{words}</span>
             <span className={wrong ? 'font-bold text-brick' : read === null ? 'text-quiet' : 'font-semibold'}>
               {read === null
-                ? `must ${joins ? 'join' : 'be apart'}`
+                ? 'to be read'
                 : wrong
                   ? `${read ? 'joins' : 'apart'}, must ${joins ? 'join' : 'be apart'}`
                   : read

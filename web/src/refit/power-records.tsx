@@ -1,6 +1,7 @@
+import type { SupplyKind } from '@which-way/core/log';
 import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
 import { isWithin, supplyOf, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
-import { BEFORE_POWER_WORDS, limitWords } from '@which-way/words/refit';
+import { beforePowerWords, limitWords } from '@which-way/words/refit';
 import { ohms } from '@which-way/words/quantity';
 import { SUPPLY_WORDS } from '@which-way/words/safety';
 import { useState } from 'react';
@@ -61,6 +62,7 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
               <RecordLine
                 key={`${one.what} ${one.position} ${one.record?.ohms ?? ''}`}
                 wanted={one}
+                supply={supply}
                 by={who.trim()}
                 instrument={instrument.trim()}
               />
@@ -76,13 +78,20 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
   );
 }
 
-function RecordLine({ wanted, by, instrument }: { wanted: WantedRecord; by: string; instrument: string }) {
+interface RecordLineProps {
+  wanted: WantedRecord;
+  supply: SupplyKind;
+  by: string;
+  instrument: string;
+}
+
+function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
   const session = useSession();
   const { what, position, record } = wanted;
   const [typed, setTyped] = useState('');
   const [limit, setLimit] = useState('');
   const [trouble, setTrouble] = useState('');
-  const { name, how } = BEFORE_POWER_WORDS[what];
+  const { name, how } = beforePowerWords(what, supply);
   const label = [name, position].filter(Boolean).join(', ');
   const take = () => {
     const [shown, own] = [readOhms(typed), readOhms(limit)];

@@ -18,7 +18,8 @@ const ESCAPES: Readonly<Record<string, string>> = {
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
 
 const STYLE = `
-body { font: 16px/1.45 "Atkinson Hyperlegible Next", "Atkinson Hyperlegible", Verdana, sans-serif; color: #16201c; margin: 0 auto; max-width: 52rem; padding: 1.5rem; }
+:root { color-scheme: light; background: #fff; }
+body { font: 16px/1.45 "Atkinson Hyperlegible Next", "Atkinson Hyperlegible", Verdana, sans-serif; color: #16201c; background: #fff; margin: 0 auto; max-width: 52rem; padding: 1.5rem; }
 h1 { font-size: 1.7rem; margin: 0; } h2 { font-size: 1.15rem; margin: 1.6rem 0 .4rem; border-bottom: 2px solid #16201c; }
 ul { margin: .3rem 0; padding-left: 1.2rem; } li { break-inside: avoid; }
 table { border-collapse: collapse; width: 100%; } td, th { text-align: left; vertical-align: top; border-bottom: 1px solid #bcc7c2; padding: .25rem .5rem .25rem 0; }

@@ -1,5 +1,6 @@
 import { REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
+import { verdictOf } from '@which-way/core/verify';
 import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/wires';
 import { settingName } from '@which-way/words/terminals';
@@ -53,10 +54,11 @@ export function TransferPage() {
           onChoose={(value) => session.emit({ kind: 'refit-begun', way: value })}
         />
         <p className="text-quiet">{WAY_WORDS[way].about} Dead and proved so; supply off and in your sight.</p>
+        {way === 'same' && <Doubts />}
         {card.lines.length === 0 ? (
           <Notice look="plain" title="No wire is tagged.">
             Tag them at{' '}
-            <Link to="../../tag/wires" relative="path" className="underline">
+            <Link to="../tag/wires" relative="path" className="underline">
               Wires and jumpers
             </Link>
             : then each has a line here.
@@ -65,7 +67,7 @@ export function TransferPage() {
           <NextLine line={next} done={isTicked(card, next)} onTick={(done) => tick(next, done)} />
         ) : (
           <Notice look="plain" title="Every line of the card is done.">
-            <Link to="../check" relative="path" className="underline">
+            <Link to="check" relative="path" className="underline">
               Now the check before power
             </Link>
             : few readings, and any single mistake shows.
@@ -87,6 +89,24 @@ export function TransferPage() {
         <Assembly />
       </div>
     </main>
+  );
+}
+
+/** A switch that failed, or that nobody has judged, goes back with that in sight. */
+function Doubts() {
+  const map = useJobState((state) => state.map);
+  const { whole } = useMemo(() => verdictOf(map), [map]);
+  if (whole === 'pass' || whole === 'as-far-as-tested') return null;
+  return (
+    <Notice
+      look={whole === 'fail' ? 'brick' : 'amber'}
+      title={whole === 'fail' ? 'This switch failed at Verify' : 'There is no verdict on this switch yet'}
+    >
+      <Link to="../verify" relative="path" className="underline">
+        Verify
+      </Link>{' '}
+      says why. Put right or replaced, it is judged anew.
+    </Notice>
   );
 }
 

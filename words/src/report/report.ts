@@ -73,8 +73,8 @@ function complaint({ map }: ReportSource): Section {
       facts(
         'said',
         ...NOTE_NAMES.flatMap(([field, name]) => (notes.get(field) ? [`${name}: ${notes.get(field)}`] : [])),
+        ...symptomsOf(map.log).map((one) => SYMPTOM_WORDS[one]),
       ),
-      facts('said', ...symptomsOf(map.log).map((one) => SYMPTOM_WORDS[one])),
     ],
   };
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { keyName, pressed, type Act, type Panel } from '@which-way/core/probing';
+import { letGo, letGoOfLink } from '../../shared/controls/let-go.js';
 import { ownsKeys } from '../../shared/controls/owns-keys.js';
 import { actionOf, toggle, type Action } from './hands-free.js';
 import type { Probing } from '../probing/use-probing.js';
@@ -29,10 +30,7 @@ export function useMapKeys(probing: Probing, panels: Panels): void {
       }
       if (press(event, latest.current.probing, latest.current.panels)) event.preventDefault();
     };
-    // The link that was tapped to come here must not take the first Enter.
-    const { activeElement } = document;
-    if (activeElement instanceof HTMLElement && activeElement.matches('a:not(:focus-visible)'))
-      activeElement.blur();
+    letGoOfLink();
     const onUp = (event: KeyboardEvent) => {
       if (actionOf(event.key) === 'no') release(latest.current.probing, held);
     };
@@ -86,15 +84,6 @@ function act(action: Action, repeated: boolean, probing: Probing, held: Held): v
 function release(probing: Probing, held: Held): void {
   if (held.down && !held.undone) probing.act({ do: 'step', sounded: false });
   held.down = false;
-}
-
-/** After a tap or a click nothing keeps the focus, so that the next Enter answers the prompt and not the last button. */
-function letGo({ detail }: MouseEvent): void {
-  const { activeElement } = document;
-  const byPointer = detail > 0;
-  if (!byPointer || !(activeElement instanceof HTMLElement || activeElement instanceof SVGElement)) return;
-  if (activeElement.closest('input, textarea, [role=dialog]')) return;
-  if (activeElement.matches('button, [role=button]')) activeElement.blur();
 }
 
 /** Does what a key says; false when it says nothing here. */
