@@ -24,11 +24,14 @@ export interface Bench {
 /** Places to measure at: first the far ends of the wires, then the lugs. */
 export const nodesOf = ({ at, lugs }: Bench): number => at.length + lugs;
 
-/** What goes back as it is checked. */
-export function benchOf(
-  { lugs, wires, jumpers, positions }: Refit,
-  strays: Bench['strays'] = [],
-): Bench & { laid: Refit['wires'] } {
+/** What goes back as it is checked, with the wires that go to a lug. */
+export function benchOf({
+  lugs,
+  wires,
+  jumpers,
+  strays,
+  positions,
+}: Refit): Bench & { laid: Refit['wires'] } {
   const laid = wires.filter(({ lug }) => lug !== null);
   return {
     laid,

@@ -175,6 +175,20 @@ describe('the check of a job', () => {
   });
 });
 
+it('a jumper of a test that was left on is among the mistakes, and shows', () => {
+  const map = job(LAMP, { lamp: {} });
+  const bypass = bypasses(map).find(({ allowed }) => allowed);
+  if (!bypass?.allowed) throw new Error('refused');
+  const { setting, joined } = bypass;
+  const after = withDeeds(map, [
+    { kind: 'jumper-tested', test: { setting, joined, outcome: 'runs', by: 'Ada' } },
+  ]);
+  expect(refitOf(map)?.strays).toEqual([]);
+  const refit = refitOf(after);
+  expect(refit?.strays).toEqual([[0, 1]]);
+  expect(checkOf(benchOf(refit as never)).cannot.map(({ kind }) => kind)).not.toContain('jumper-left');
+});
+
 describe('before power', () => {
   it('asks for insulation in every position that joins something, and for earth, of mains alone', () => {
     const map = job(LAMP, { lamp: {} });

@@ -1,6 +1,7 @@
 import { healthyOf } from '../circuit/index.js';
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
 import {
+  jumperTestsOf,
   liveEvents,
   partsOf,
   refitWayOf,
@@ -10,7 +11,7 @@ import {
   type Wire,
 } from '../log/index.js';
 import { partitionFromGroups, type Partition } from '../partition/index.js';
-import { positionsOf, requiredSettings, type SettingId } from '../switch/index.js';
+import { positionsOf, requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
 
 /** A position of what goes back, in handle order. */
 export interface RefitPosition {
@@ -37,6 +38,8 @@ export interface Refit {
   positions: readonly RefitPosition[];
   /** Junctions between lugs, by place. */
   jumpers: readonly (readonly [from: number, to: number])[];
+  /** Jumpers of the old switch, or of a jumper test, that may still be there and must not. */
+  strays: readonly (readonly [from: number, to: number])[];
   wires: readonly LaidWire[];
 }
 
@@ -80,11 +83,13 @@ function withPart(
     used.set(wire.terminal ?? '', turn + 1);
     return { wire, lug: lugs[turn % Math.max(1, lugs.length)] ?? null };
   });
+  const jumpers = [...lugsOf.values()].flatMap((lugs) =>
+    lugs.slice(1).map((to, at) => [lugs[at] as number, to] as const),
+  );
+  const old = partsOf(map.log).flatMap(({ form, terminals }) => (form === 'jumper' ? [terminals] : []));
   return {
-    ...{ way: 'part', name: part.name, lugs: part.terminals, wires },
-    jumpers: [...lugsOf.values()].flatMap((lugs) =>
-      lugs.slice(1).map((to, at) => [lugs[at] as number, to] as const),
-    ),
+    ...{ way: 'part', name: part.name, lugs: part.terminals, wires, jumpers },
+    strays: straysOf([...old, ...triedOf(map)], (id) => lugsOf.get(id)?.[0], jumpers),
     positions: part.positions.map(({ name, joined }, at) => {
       const called = name ?? `position ${at + 1}`;
       return {
@@ -104,18 +109,19 @@ function withSame(map: SwitchMap): Refit {
   const place = new Map(structure.terminals.map(({ id }, at) => [id, at]));
   const size = structure.terminals.length;
   const healthy = healthyOf(map);
+  const jumpers = partsOf(log).flatMap(({ form, terminals: [from, to] }) => {
+    const ends = [place.get(from), place.get(to)] as const;
+    return form === 'jumper' && ends[0] !== undefined && ends[1] !== undefined
+      ? [[ends[0], ends[1]] as const]
+      : [];
+  });
   return {
+    ...{ jumpers, strays: straysOf(triedOf(map), (id) => place.get(id), jumpers) },
     ...{ way: 'same', name: 'the same switch', lugs: structure.terminals.map(({ label }) => label) },
     wires: wiresOf(log).map((wire) => ({
       wire,
       lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,
     })),
-    jumpers: partsOf(log).flatMap(({ form, terminals: [from, to] }) => {
-      const ends = [place.get(from), place.get(to)] as const;
-      return form === 'jumper' && ends[0] !== undefined && ends[1] !== undefined
-        ? [[ends[0], ends[1]] as const]
-        : [];
-    }),
     positions: requiredSettings(structure).map((setting) => ({
       name: positionsOf(structure, setting)
         .map(({ name }) => name ?? '')
@@ -125,6 +131,29 @@ function withSame(map: SwitchMap): Refit {
       setting: setting.id,
     })),
   };
+}
+
+/** Terminals whose wires were joined in jumper tests, two by two. */
+const triedOf = ({ log }: SwitchMap): [TerminalId, TerminalId][] =>
+  jumperTestsOf(log).flatMap(({ joined }) =>
+    joined.flatMap((net) => net.slice(1).map((to): [TerminalId, TerminalId] => [net[0] as TerminalId, to])),
+  );
+
+/** Pairs of lugs that may be joined still, each once, without those that must be. */
+function straysOf(
+  pairs: readonly (readonly [TerminalId, TerminalId])[],
+  lugOf: (id: TerminalId) => number | undefined,
+  jumpers: Refit['jumpers'],
+): [number, number][] {
+  const wanted = new Set(jumpers.map((pair) => pair.toSorted((a, b) => a - b).join()));
+  const found = new Map<string, [number, number]>();
+  for (const [from, to] of pairs) {
+    const [a, b] = [lugOf(from), lugOf(to)];
+    if (a === undefined || b === undefined || a === b) continue;
+    const pair: [number, number] = a < b ? [a, b] : [b, a];
+    if (!wanted.has(pair.join())) found.set(pair.join(), pair);
+  }
+  return [...found.values()];
 }
 
 /** The nets of a setting where every pair of terminals is settled; else null. */

@@ -76,6 +76,12 @@ export function TransferPage() {
         {next && card.refit && <LinePicture map={map} refit={card.refit} line={next} />}
       </section>
       <div className="grid min-w-0 content-start gap-4">
+        {!window.isSecureContext && (
+          <p className="text-quiet">
+            Leave this page open: over plain http it goes on while the server is away, and cannot be loaded
+            anew then.
+          </p>
+        )}
         {card.uncapped > 0 && (
           <Notice
             look="amber"

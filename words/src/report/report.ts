@@ -81,7 +81,7 @@ function complaint({ map }: ReportSource): Section {
 
 function found({ map }: ReportSource): Section {
   const identity = identify(map);
-  const sure = identity.unknown.length === 0 && identity.disputed === 0;
+  const sure = map.complete && identity.unknown.length === 0 && identity.disputed === 0;
   const expected = expectedOf(map);
   const comparison = expected ? compareWithExpected(map, expected) : null;
   const differs =
