@@ -11,6 +11,41 @@ const MOST_STEPS = 20_000;
 const words = (bits: number): number => Math.ceil(bits / 32);
 const has = (set: Uint32Array, bit: number): boolean => ((set[bit >> 5] as number) & (1 << (bit & 31))) !== 0;
 
+/** More columns than this are not compared with one another. */
+const MOST_COMPARED = 2500;
+
+const isWithin = (one: Uint32Array, other: Uint32Array): boolean =>
+  one.every((word, at) => (word & ~(other[at] as number)) === 0);
+const sizeOf = (set: Uint32Array): number => set.reduce((sum, word) => sum + countOf(word), 0);
+
+/** Columns that no other one covers as a whole; of alike ones the first. */
+function widest(columns: readonly Uint32Array[]): number[] {
+  const places = columns.map((_, at) => at);
+  if (columns.length > MOST_COMPARED) return places;
+  const sizes = columns.map(sizeOf);
+  const kept: number[] = [];
+  for (const at of places.toSorted((a, b) => (sizes[b] as number) - (sizes[a] as number)))
+    if (!kept.some((one) => isWithin(columns[at] as Uint32Array, columns[one] as Uint32Array))) kept.push(at);
+  return kept.toSorted((a, b) => a - b);
+}
+
+/** Rows that are not covered by themselves as soon as some other one is. */
+function hardest(columns: readonly Uint32Array[], rows: number): number[] {
+  const holders = Array.from({ length: rows }, (_, row) =>
+    bitsOf(
+      columns.length,
+      columns.flatMap((column, at) => (has(column, row) ? [at] : [])),
+    ),
+  );
+  const sizes = holders.map(sizeOf);
+  const kept: number[] = [];
+  const order = holders.map((_, row) => row).toSorted((a, b) => (sizes[a] as number) - (sizes[b] as number));
+  for (const row of order)
+    if (!kept.some((one) => isWithin(holders[one] as Uint32Array, holders[row] as Uint32Array)))
+      kept.push(row);
+  return kept.toSorted((a, b) => a - b);
+}
+
 /** A set of so many bits with some of them set. */
 export function bitsOf(size: number, set: Iterable<number>): Uint32Array {
   const bits = new Uint32Array(words(size));
@@ -37,6 +72,23 @@ const news = (column: Uint32Array, covered: Uint32Array): number => {
  * @param columns what each covers, as bits over `rows`
  */
 export function coverOf(columns: readonly Uint32Array[], rows: number): Cover {
+  const wide = widest(columns);
+  const hard = hardest(
+    wide.map((at) => columns[at] as Uint32Array),
+    rows,
+  );
+  const smaller = wide.map((at) =>
+    bitsOf(
+      hard.length,
+      hard.flatMap((row, index) => (has(columns[at] as Uint32Array, row) ? [index] : [])),
+    ),
+  );
+  const found = searched(smaller, hard.length);
+  return { ...found, columns: found.columns.map((at) => wide[at] as number) };
+}
+
+/** The same of what is left once nothing stands in for anything else. */
+function searched(columns: readonly Uint32Array[], rows: number): Cover {
   const holders = Array.from({ length: rows }, (_, row) =>
     columns.flatMap((column, at) => (has(column, row) ? [at] : [])),
   );

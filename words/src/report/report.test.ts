@@ -94,7 +94,7 @@ describe('a report', () => {
   it('has the acts of the hands as lines, as many as there are acts', () => {
     const { sections } = reported(heater);
     const readings = sections.find(({ part }) => part === 'readings')?.pieces[0];
-    const acts = readLog(heater.upgraded(events)).ordered.filter(({ what }) => what.kind === 'answered');
+    const acts = readLog(upgraded(heater.events)).ordered.filter(({ what }) => what.kind === 'answered');
     expect(readings?.kind === 'facts' && readings.facts).toHaveLength(acts.length);
   });
 

@@ -1,0 +1,114 @@
+// The check before power on the corpus: a wire on every lug, put back on the same switch. Readings of the check beside those of an
+// inferred map of the whole switch, and what it takes beside the fewest that are possible.
+import { checkOf, joinedWith, mistakesOf } from '@which-way/core/refit';
+import { likelyFirst, ORDINARY_HANDS } from '@which-way/core/planner';
+import { seededRandom } from '@which-way/core/switch';
+import { readCases, run } from './planning/measure.mjs';
+
+/** Pairs of mistakes that are tried on each switch. */
+const DOUBLES = 60;
+
+/** A switch with a wire on every lug. */
+const benchOf = (pattern) => {
+  const lugs = pattern[0].length;
+  const at = Array.from({ length: lugs }, (_, lug) => lug);
+  return { lugs, at, jumpers: [], strays: [], nets: pattern };
+};
+
+/** The same with two wires swapped, which then is what is there. */
+const swapped = (bench, one, other) => ({
+  ...bench,
+  at: bench.at.map((lug, wire) => (wire === one ? bench.at[other] : wire === other ? bench.at[one] : lug)),
+});
+
+/** Whether the readings show two wires swapped and another single mistake besides. */
+function doubleShows(bench, readings, random) {
+  const upTo = (most) => Math.floor(random() * most);
+  const [one, other] = [upTo(bench.at.length), upTo(bench.at.length)];
+  if (one === other) return null;
+  const there = swapped(bench, one, other);
+  const mistakes = mistakesOf(there);
+  const second = mistakes[upTo(mistakes.length)];
+  return readings.some(({ position, a, b, joins }) => {
+    const nets = joinedWith(there, position, second);
+    return nets !== null && (nets[a] === nets[b]) !== joins;
+  });
+}
+
+/** One switch of the corpus with its check, and what it takes to map it. */
+function checked(pattern, random) {
+  const bench = benchOf(pattern);
+  const begun = performance.now();
+  const { readings, atLeast, cannot } = checkOf(bench);
+  const milliseconds = performance.now() - begun;
+  const doubles = Array.from({ length: DOUBLES }, () => doubleShows(bench, readings, random)).filter(
+    (one) => one !== null,
+  );
+  return {
+    ...{ lugs: bench.lugs, readings: readings.length, atLeast, milliseconds },
+    map: run(pattern, likelyFirst, ORDINARY_HANDS).readings,
+    mistakes: mistakesOf(bench).length,
+    cannot: cannot.length,
+    shown: doubles.length === 0 ? 1 : doubles.filter(Boolean).length / doubles.length,
+  };
+}
+
+export function benchCheck({ note, atMost, round }, path) {
+  const area = 'check';
+  const random = seededRandom(181);
+  const mean = (values) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  const rows = readCases(path).map(({ pattern }) => checked(pattern, random));
+  const small = rows.filter(({ lugs }) => lugs <= 8);
+  const ratio = ({ readings, map }) => readings / map;
+  note(area, 'switches, a wire on every lug', rows.length, 'maps');
+  note(area, 'readings of a check, mean', round(mean(rows.map(({ readings }) => readings)), 1), 'readings');
+  atMost(
+    area,
+    'readings / readings of an inferred map, up to 8 lugs, mean',
+    round(mean(small.map(ratio))),
+    'ratio',
+    0.25,
+  );
+  atMost(
+    area,
+    'readings / readings of an inferred map, sum over all',
+    round(rows.reduce((sum, one) => sum + one.readings, 0) / rows.reduce((sum, one) => sum + one.map, 0)),
+    'ratio',
+    0.06,
+  );
+  const sure = small.filter(({ readings, atLeast }) => atLeast > 0 && readings > 0);
+  atMost(
+    area,
+    'readings / fewest that are proved possible, up to 8 lugs, mean',
+    round(mean(sure.map(({ readings, atLeast }) => readings / atLeast))),
+    'ratio',
+    1.05,
+  );
+  note(
+    area,
+    'the same over all, mean',
+    round(mean(rows.filter(({ atLeast }) => atLeast > 0).map(({ readings, atLeast }) => readings / atLeast))),
+    'ratio',
+  );
+  note(
+    area,
+    'single mistakes that nothing can show',
+    round(
+      rows.reduce((sum, { cannot }) => sum + cannot, 0) /
+        rows.reduce((sum, { mistakes }) => sum + mistakes, 0),
+    ),
+    'of all',
+  );
+  note(
+    area,
+    'two mistakes at once (a swap and another) that show, mean',
+    round(mean(rows.map(({ shown }) => shown))),
+    'of all',
+  );
+  note(
+    area,
+    'time to work one out, longest',
+    Math.round(Math.max(...rows.map(({ milliseconds }) => milliseconds))),
+    'ms',
+  );
+}
