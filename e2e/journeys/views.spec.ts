@@ -17,6 +17,12 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Desk fan, five speed keys', 'verify', 'Pattern: differs'],
   ['Stage guitar, five-way selector', 'match', 'Larkspur lever five'],
   ['Bilge pump panel, manual-off-auto', 'map', 'The Map is shut'],
+  ['Reading lamp, knob with two bulbs', 'refit', 'Every line of the card is done'],
+  ['Reading lamp, knob with two bulbs', 'refit/check', 'Stop: something is not where it should be'],
+  ['Harbour launch, bow or stern lamp', 'refit/jumper', 'Seconds, not minutes'],
+  ['Market stall heater, two-heat rocker', 'refit/function', 'after ten minutes'],
+  ['Market stall heater, two-heat rocker', 'refit/sign', 'Signed off by Imke'],
+  ['Market stall heater, two-heat rocker', 'refit/report', 'What it holds'],
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

@@ -6,4 +6,4 @@ export { rowsOfTableFile, tableFile, type TableFile } from './table-file.js';
 export { type CsvTrouble } from './csv-cells.js';
 export { CSV_COLUMNS, guessedMapping, type CsvColumn, type CsvMapping } from './csv-columns.js';
 export { entryOfRow, FACT_COLUMNS, readFact, rowOfEntry, type CsvRow } from './library-csv.js';
-export { spiceDeck } from './spice-deck.js';
+export { spiceDeck, switchDeck } from './spice-deck.js';

@@ -10,7 +10,7 @@ import {
   sharesBySimulator,
   sharesByUs,
 } from '../testing/generated-machines.js';
-import { spiceDeck } from './spice-deck.js';
+import { spiceDeck, switchDeck } from './spice-deck.js';
 
 const file = (name: string) => readFileSync(new URL(`../circuit/ngspice/${name}`, import.meta.url), 'utf8');
 const installed = spawnSync('ngspice', ['--version']).status === 0;
@@ -66,5 +66,26 @@ describe('300 generated machines against the circuit simulator ngspice (version 
       return printed(run(asked)).reduce((sum, volts) => sum + (volts / 230) ** 2 * 400, 0);
     });
     expect(watts.map((one) => Math.round(one))).toEqual([0, 200, 400, 800]);
+  });
+});
+
+describe.skipIf(!installed)('a switch alone, run by ngspice', () => {
+  it('joins in every setting what the table says, and nothing else', () => {
+    const labels = ['1', '2', '3', '4'];
+    const settings = ['', '1-2', '1-3 2-4', '1-2-4'].map((joins, at) => ({
+      ...{ name: `setting ${at}`, nets: drawnContacts(labels.join(' '), joins).nets },
+    }));
+    const deck = switchDeck('a switch', labels, settings);
+    const pairs = labels.flatMap((_, a) => labels.slice(a + 1).map((__, at) => [a, a + 1 + at] as const));
+    const read = settings.map((_, setting) =>
+      pairs.map(([a, b]) => {
+        const asked = deck
+          .replace('.param setting=0', `.param setting=${setting}`)
+          .replace('.op\n', `Itest n${a} n${b} DC 1u\n.control\nop\nprint v(n${a})-v(n${b})\n.endc\n`);
+        const [, volts] = /^v\([^=]*= ([-+\d.e]+)/m.exec(run(asked)) ?? [];
+        return Math.abs(Number(volts)) < 1e-6;
+      }),
+    );
+    expect(read).toEqual(settings.map(({ nets }) => pairs.map(([a, b]) => nets[a] === nets[b])));
   });
 });

@@ -1,4 +1,5 @@
-import { endKey, siemensOf, windingsOf, type Healthy, type Machine } from '../circuit/index.js';
+import { endKey, layNodes, siemensOf, windingsOf, type Healthy, type Machine } from '../circuit/index.js';
+import type { LoadId, TerminalId } from '../switch/index.js';
 
 /** Ohms of what joins and of what parts, and of the leak that gives every node a way to ground; a simulator wants all three. */
 const [JOINED, PARTED, LEAK] = ['20u', '1G', '1G'];
@@ -59,6 +60,30 @@ export function spiceDeck(
     '.param setting=0',
     ...deckOf(machine, settings),
     '.ac lin 1 50 50',
+    '.end',
+    '',
+  ].join('\n');
+}
+
+/** The switch alone as a SPICE netlist: node `n0` is the first label, and so on; its contacts go by the parameter `setting`, counted from 0. */
+export function switchDeck(
+  title: string,
+  labels: readonly string[],
+  settings: readonly (Pick<Healthy, 'nets'> & { name: string })[],
+): string {
+  const plain = (text: string) => text.replace(/[^\x20-\x7e]+/g, ' ').trim();
+  const alone = {
+    ...layNodes(labels.length, [], []),
+    ...{ terminals: labels as readonly TerminalId[], supplies: [], loads: [], leads: [] },
+    ...{ open: new Set<number>(), halfSaid: new Set<LoadId>() },
+  };
+  return [
+    `* ${plain(title)}`,
+    ...settings.map(({ name }, at) => `* setting ${at}: ${plain(name)}`),
+    ...labels.map((label, at) => `* n${at}: terminal ${plain(label)}`),
+    '.param setting=0',
+    ...deckOf(alone as Machine, settings),
+    '.op',
     '.end',
     '',
   ].join('\n');

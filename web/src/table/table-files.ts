@@ -1,6 +1,7 @@
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { tableFile } from '@which-way/core/formats';
+import { healthyOf } from '@which-way/core/circuit';
+import { switchDeck, tableFile } from '@which-way/core/formats';
 import type { Side } from '@which-way/core/switch';
 import { truthTable } from '@which-way/core/table';
 import { verdictOf } from '@which-way/core/verify';
@@ -13,7 +14,9 @@ import { switchPicture } from '@which-way/drawing/switch-picture';
 import { calledIn } from '@which-way/words/called';
 import { customerWords } from '@which-way/words/customer';
 import { GROUND_WORDS } from '@which-way/words/drawings';
+import { readingRows, wireRows } from '@which-way/words/log-rows';
 import { tableRows } from '@which-way/words/table-rows';
+import { settingName } from '@which-way/words/terminals';
 import Papa from 'papaparse';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { linksOf } from '../map/board/map-drawing.js';
@@ -44,6 +47,21 @@ export const schematicOfFirst = (map: SwitchMap): Picture => {
 /** The table as CSV; what a spreadsheet would take for a formula is kept as text. */
 export const tableCsv = (map: SwitchMap): string =>
   Papa.unparse(tableRows(map), { newline: '\r\n', escapeFormulae: true });
+
+/** Readings and wires as CSV, kept from formulas in the same way. */
+export const readingsCsv = (map: SwitchMap): string =>
+  Papa.unparse(readingRows(map), { newline: '\r\n', escapeFormulae: true });
+export const wiresCsv = (map: SwitchMap): string =>
+  Papa.unparse(wireRows(map), { newline: '\r\n', escapeFormulae: true });
+
+/** The switch alone for a circuit simulator, as it should be, else as a complete map has it; null where neither is known. */
+export function switchNetlist(map: SwitchMap, title: string): string | null {
+  const settings = healthyOf(map)?.map(({ setting, nets }) => ({
+    ...{ nets, name: settingName(map.structure, setting) },
+  }));
+  const labels = map.structure.terminals.map(({ label }) => label);
+  return settings ? switchDeck(title, labels, settings) : null;
+}
 
 /** The table as the project's JSON. */
 export const tableJson = (map: SwitchMap, title: string): string =>

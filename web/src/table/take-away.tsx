@@ -71,6 +71,21 @@ export function TakeAway() {
           saveText(`${name}-table.json`, (await files()).tableJson(map, job.title), 'application/json'),
         ),
     ],
+    ...(['readings', 'wires'] as const).map((what): [string, () => void] => [
+      `${what === 'readings' ? 'Readings' : 'Wires'}, CSV`,
+      () =>
+        save(async () => {
+          const { readingsCsv, wiresCsv } = await files();
+          saveText(`${name}-${what}.csv`, what === 'readings' ? readingsCsv(map) : wiresCsv(map), 'text/csv');
+        }),
+    ]),
+    [
+      'The switch as a netlist, SPICE',
+      () =>
+        save(async () =>
+          saveNetlist(job, (await files()).switchNetlist(map, `Job ${job.number}, ${job.title}`)),
+        ),
+    ],
     ['Into the library', () => void intoLibrary(map, job)],
     ['In words for the owner', () => setWords(customerWords(map, verdictOf(map)))],
   ];
@@ -87,6 +102,12 @@ export function TakeAway() {
       <OwnerWords words={words} onClose={() => setWords(null)} />
     </div>
   );
+}
+
+/** The switch alone for a circuit simulator; says so where it is not known in full. */
+function saveNetlist({ number }: Job, deck: string | null): void {
+  if (deck) saveText(`job-${number}-switch.cir`, deck, 'text/plain');
+  else toast.error('No netlist: what the switch joins is not known in full.');
 }
 
 /** Pictures that an entry keeps. */
