@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { SettingId } from '../switch/index.js';
+import { BOOK_CIRCUITS } from '../testing/textbook-circuits.js';
+import type { BookCircuit } from '../testing/textbook-parts.js';
 import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
 import { hazardsOf, type Hazard, type Standing } from './hazards.js';
 import { inSetting } from './in-machine.js';
@@ -8,13 +10,6 @@ const L = { kind: 'L', volts: 230 } as const;
 const N = { kind: 'N', volts: null } as const;
 const lamp = { kind: 'lamp', watts: 60, volts: 230 } as const;
 const heater = (watts: number) => ({ kind: 'resistive', watts, volts: 230 }) as const;
-
-/** A machine with the settings of its switch, and what each load does there: `off`, `full`, `part 25`. */
-interface Book {
-  of: string;
-  drawn: Drawn;
-  settings: [name: string, joins: string, does: string][];
-}
 
 const THREE_HEAT: Drawn = {
   terminals: 'L N A B C',
@@ -69,7 +64,7 @@ const SPLIT: Drawn = {
 };
 
 /** Circuits as textbooks and standards draw them; sources beside each. */
-const BOOKS: Book[] = [
+const BOOKS: BookCircuit[] = [
   {
     of: 'two-way lighting (any textbook on house wiring): either switch changes it',
     drawn: TWO_WAY,
@@ -167,7 +162,9 @@ const BOOKS: Book[] = [
 
 describe('circuits as textbooks draw them', () => {
   it.each(
-    BOOKS.flatMap(({ of, drawn, settings }) => settings.map((one) => [of, one[0], drawn, one] as const)),
+    [...BOOKS, ...BOOK_CIRCUITS].flatMap(({ of, drawn, settings }) =>
+      settings.map((one) => [of, one[0], drawn, one] as const),
+    ),
   )('%s: %s', (_, __, drawn, [name, joins, does]) => {
     const machine = drawnMachine(drawn);
     const { loads, shorts } = inSetting(machine, name as SettingId, drawnContacts(drawn.terminals, joins));
@@ -177,6 +174,8 @@ describe('circuits as textbooks draw them', () => {
     expect(said.join(' ')).toBe(does);
     expect(shorts).toEqual([]);
   });
+
+  it('are forty or more', () => expect(BOOKS.length + BOOK_CIRCUITS.length).toBeGreaterThanOrEqual(40));
 
   it('a three-heat switch takes 200, 400 and 800 W with elements of 400', () => {
     const machine = drawnMachine(THREE_HEAT);

@@ -7,3 +7,4 @@ export { type CsvTrouble } from './csv-cells.js';
 export { CSV_COLUMNS, guessedMapping, type CsvColumn, type CsvMapping } from './csv-columns.js';
 export { entryOfRow, FACT_COLUMNS, readFact, rowOfEntry, type CsvRow } from './library-csv.js';
 export { spiceDeck, switchDeck } from './spice-deck.js';
+export { machineFile, machineOfFile, type MachineFile } from './machine-file.js';

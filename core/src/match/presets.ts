@@ -5,13 +5,22 @@ import { matchPattern, type Requirement } from './match.js';
 import { proposedSource, requirementBy } from './requirement.js';
 
 /** Common arrangements around one switch (textbook circuits). */
-export const PRESETS = ['three-heat', 'reversing', 'reversing-with-brake', 'run-and-brake'] as const;
+export const PRESETS = [
+  'three-heat',
+  'reversing',
+  'reversing-with-brake',
+  'run-and-brake',
+  'two-way-at-the-line',
+  'two-way-at-the-lamp',
+  'intermediate',
+  'manual-off-auto',
+] as const;
 export type PresetName = (typeof PRESETS)[number];
 
-/** What a terminal of a preset is wired to: a supply, or ends of loads. */
+/** What a terminal of a preset is wired to: a supply, ends of loads, or another switch or device. */
 export interface PresetWire {
   terminal: string;
-  ends: ({ supply: Potential } | { load: string; end: LoadEnd })[];
+  ends: ({ supply: Potential } | { load: string; end: LoadEnd } | { elsewhere: true })[];
 }
 
 /** An arrangement: what its switch does, what feeds it and what it feeds. */
@@ -33,6 +42,12 @@ const MOTOR_WIRES: readonly PresetWire[] = [
   { terminal: 'A', ends: [{ load: 'Motor', end: '+' }] },
   { terminal: 'B', ends: [{ load: 'Motor', end: '-' }] },
 ];
+
+const elsewhere = (...terminals: string[]): PresetWire[] =>
+  terminals.map((terminal) => ({ terminal, ends: [{ elsewhere: true }] }));
+/** One of two switches that work one lamp; between them there may be an intermediate one. */
+const TWO_WAY = { terminals: ['C', '1', '2'], positions: ['C-1', 'C-2'] } as const;
+const lamp = { name: 'Lamp', kind: 'lamp', current: 'AC' } as const;
 
 const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
   'three-heat': {
@@ -68,6 +83,27 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
       { terminal: 'P', ends: supply('+') },
       { terminal: 'A', ends: [{ load: 'Motor', end: '+' }] },
       { terminal: 'B', ends: [{ load: 'Motor', end: '-' }, { supply: '0' }] },
+    ],
+  },
+  'two-way-at-the-line': {
+    ...{ ...TWO_WAY, supplies: ['L'], loads: [] },
+    wires: [{ terminal: 'C', ends: supply('L') }, ...elsewhere('1', '2')],
+  },
+  'two-way-at-the-lamp': {
+    ...{ ...TWO_WAY, supplies: ['N'], loads: [lamp] },
+    wires: [{ terminal: 'C', ends: [{ load: 'Lamp', end: '1' }] }, ...elsewhere('1', '2')],
+  },
+  intermediate: {
+    ...{ terminals: ['1', '2', '3', '4'], positions: ['1-3 2-4', '1-4 2-3'], supplies: [], loads: [] },
+    wires: elsewhere('1', '2', '3', '4'),
+  },
+  'manual-off-auto': {
+    ...{ terminals: ['L', 'M', 'A'], positions: ['L-M', '', 'L-A'], supplies: ['L', 'N'] },
+    loads: [{ name: 'Pump', kind: 'motor', make: 'universal', current: 'AC' }],
+    wires: [
+      { terminal: 'L', ends: supply('L') },
+      { terminal: 'M', ends: [{ load: 'Pump', end: '1' }] },
+      ...elsewhere('A'),
     ],
   },
 };

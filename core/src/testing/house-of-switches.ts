@@ -76,22 +76,7 @@ export function builtHouse({ switches, devices = {}, loads }: House, without: re
     on.terminals.forEach((terminal, at) => lugs.set(`${name}.${at + 1}`, { at: 'terminal', job, terminal }));
     wires.push(...tagWires(on, one, ground).map((wire) => ({ ...wire, name, job })));
     nameLoads(on, loads, ground, Object.keys(switches).indexOf(name) === 0);
-    const patternOf = (settings: readonly string[]) =>
-      settings.map((joins) => partitionFromGroups(one.size, groupsOf(joins)));
-    if (one.should)
-      on.add({
-        kind: 'expected',
-        table: {
-          ...{ source: 'typed', note: '' },
-          settings: on.settings.map((setting, at) => ({
-            ...{ setting, unsaid: [] },
-            joined: groupsOf(one.should?.[at] ?? '').map((net) =>
-              net.map((place) => on.terminals[place] as TerminalId),
-            ),
-          })),
-        },
-      } as unknown as Deed);
-    if (!one.unmapped) mapHidden(patternOf(one.settings), on);
+    mapOne(on, one);
     members.push([job, without.includes(name) ? null : deriveMap(on.events)]);
   }
   for (const [name, { kind, contact, pins }] of Object.entries(devices)) {
@@ -122,6 +107,26 @@ export function builtHouse({ switches, devices = {}, loads }: House, without: re
     jobs,
     loads: loadIds,
   };
+}
+
+/** Says what a switch should do, where that is another thing than what it does, and maps it. */
+function mapOne(on: ReturnType<typeof bench>, one: HouseSwitch): void {
+  const patternOf = (settings: readonly string[]) =>
+    settings.map((joins) => partitionFromGroups(one.size, groupsOf(joins)));
+  if (one.should)
+    on.add({
+      kind: 'expected',
+      table: {
+        ...{ source: 'typed', note: '' },
+        settings: on.settings.map((setting, at) => ({
+          ...{ setting, unsaid: [] },
+          joined: groupsOf(one.should?.[at] ?? '').map((net) =>
+            net.map((place) => on.terminals[place] as TerminalId),
+          ),
+        })),
+      },
+    } as unknown as Deed);
+  if (!one.unmapped) mapHidden(patternOf(one.settings), on);
 }
 
 const groupsOf = (joins: string): number[][] =>

@@ -52,7 +52,13 @@ export function Presets() {
               <li key={terminal}>
                 <strong className="font-mono">{label(terminal)}</strong>:{' '}
                 {ends
-                  .map((end) => ('supply' in end ? end.supply : endWords({ name: end.load }, end.end)))
+                  .map((end) =>
+                    'elsewhere' in end
+                      ? 'another switch or device'
+                      : 'supply' in end
+                        ? end.supply
+                        : endWords({ name: end.load }, end.end),
+                  )
                   .join(' and ')}
               </li>
             ))}
@@ -123,9 +129,11 @@ function deedsOf(
       deeds.push({ kind: 'wire-tagged', wire });
     }
     const all = ends.map((end): WireEnd =>
-      'supply' in end
-        ? { at: 'supply', supply: supplyIds.get(end.supply) as SupplyId }
-        : { at: 'load', load: loadIds.get(end.load) as LoadId, end: end.end },
+      'elsewhere' in end
+        ? { at: 'elsewhere' }
+        : 'supply' in end
+          ? { at: 'supply', supply: supplyIds.get(end.supply) as SupplyId }
+          : { at: 'load', load: loadIds.get(end.load) as LoadId, end: end.end },
     );
     deeds.push({ kind: 'wire-ended', wire: wire.id, ends: all });
   }

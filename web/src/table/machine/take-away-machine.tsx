@@ -1,6 +1,6 @@
 import { healthyOf, type InEverySetting, type Machine } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { spiceDeck } from '@which-way/core/formats';
+import { machineFile, spiceDeck } from '@which-way/core/formats';
 import { machinePicture } from '@which-way/drawing/machine-picture';
 import { pictureSheet } from '@which-way/drawing/picture-sheet';
 import type { Picture } from '@which-way/drawing/shape';
@@ -53,6 +53,17 @@ export function TakeAwayMachine({ map, machine, does, place }: TakeAwayMachinePr
       machine,
       (healthy ?? []).map(({ setting, nets }) => ({ nets, name: settingName(map.structure, setting) })),
     );
+  const json = () =>
+    `${JSON.stringify(
+      machineFile(
+        `Job ${job.number}, ${job.title}: ${place}`,
+        machine,
+        map.structure.terminals.map(({ label }) => label),
+        does.settings.map((one) => ({ ...one, name: settingName(map.structure, one.setting) })),
+      ),
+      null,
+      1,
+    )}\n`;
   return (
     <SaveMenu
       choices={[
@@ -61,6 +72,7 @@ export function TakeAwayMachine({ map, machine, does, place }: TakeAwayMachinePr
           () => saveText(`job-${job.number}-machine.svg`, svgText(sheet(2)), 'image/svg+xml'),
         ],
         ['On paper, PDF', () => void paper().catch(failed)],
+        ['Circuit, JSON', () => saveText(`job-${job.number}-machine.json`, json(), 'application/json')],
         ...(healthy
           ? [['Netlist, SPICE', () => saveText(`job-${job.number}.cir`, deck(), 'text/plain')] as const]
           : []),
