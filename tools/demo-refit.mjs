@@ -11,7 +11,7 @@ import {
   transferCard,
 } from '@which-way/core/refit';
 import { createMapper } from '@which-way/core/continuity';
-import { ended, fed, note, supplied, tied } from './demo-deeds.mjs';
+import { ended, fed, note, structural, supplied, tied } from './demo-deeds.mjs';
 import { newId } from './demo-library.mjs';
 
 const by = 'Imke';
@@ -96,7 +96,8 @@ export function lampBack(map, add) {
   checked(map, add, { kind: 'swapped', wires: [1, 2] });
 }
 
-export function lampBefore({ terminals }, add) {
+export function lampBefore({ terminals, actuators }, add) {
+  structural(add, { change: 'positions-closed', actuator: actuators[0].id, by: 'stop' });
   note(add, { machine: 'Reading lamp with two bulbs', complaint: 'The knob was stiff.' });
   const ends = { termination: 'screw', size: '0.75 mm2' };
   const [line, back] = [supplied(add, 'L', 'L', 230, 'AC'), supplied(add, 'N', 'N', null, 'AC')];

@@ -49,8 +49,9 @@ export type Stand = Partition;
  */
 export function standsOf({ nets, isKnown }: ContactsAt, terminals: readonly number[]): Stand[] | null {
   const size = nets.length;
+  const matters = new Set(terminals);
   const classes = blocks(nets)
-    .map((net) => net.filter((place) => terminals.includes(place)))
+    .map((net) => net.filter((place) => matters.has(place)))
     .filter((net) => net.length > 0);
   const parted = (one: readonly number[], other: readonly number[]) =>
     one.some((a) => other.some((b) => isKnown(a, b)));
@@ -62,6 +63,7 @@ export function standsOf({ nets, isKnown }: ContactsAt, terminals: readonly numb
     }),
   );
   if (open.length > MOST_OPEN) return null;
+  if (open.length === 0) return [nets];
   const stands = new Map<string, Stand>();
   for (let chosen = 0; chosen < 1 << open.length; chosen += 1) {
     const groups = open.flatMap(([a, b], bit) =>

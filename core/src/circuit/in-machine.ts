@@ -22,10 +22,18 @@ export interface InSetting {
 const joinsOf = (stand: Stand): [number, number][] =>
   stand.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]]));
 
-/** Terminals of the machine that a wire or its open end touches: only their contacts matter. */
-export const wiredTerminals = ({ leads, open, terminals }: Machine): number[] => [
-  ...new Set([...leads.flatMap(({ a, b }) => [a, b]).filter((node) => node < terminals.length), ...open]),
-];
+const wired = new WeakMap<Machine, number[]>();
+
+/** Terminals of the machine that a wire or its open end touches: only their contacts matter. Kept by machine, which never changes. */
+export function wiredTerminals(machine: Machine): number[] {
+  const kept = wired.get(machine);
+  if (kept) return kept;
+  const { leads, open, terminals } = machine;
+  const touched = leads.flatMap(({ a, b }) => [a, b]).filter((node) => node < terminals.length);
+  const found = [...new Set([...touched, ...open])];
+  wired.set(machine, found);
+  return found;
+}
 
 const sameState = (one: LoadState, other: LoadState): boolean =>
   one.does === other.does && Math.abs((one.share ?? 0) - (other.share ?? 0)) < 1e-6;
@@ -38,8 +46,10 @@ export function inSetting(
   fault: MachineFault = {},
 ): InSetting {
   const stands = standsOf(contacts, wiredTerminals(machine));
-  const known = powered(machine, joinsOf(contacts.nets), fault);
   const all = stands?.map((stand) => powered(machine, joinsOf(stand), fault)) ?? [];
+  // Where all is known there is one stand, and it is what the contacts join.
+  const [only] = all.length === 1 ? all : [];
+  const known = only ?? powered(machine, joinsOf(contacts.nets), fault);
   const loads = new Map(
     machine.loads.map(({ id }): [LoadId, LoadState] => {
       const [first, ...others] = all.map((one) => one.loads.get(id) ?? NOT_KNOWN);

@@ -71,6 +71,8 @@ export function powered(
   const states = new Map<LoadId, LoadState>();
   const liveNets = new Set<number>();
   for (const current of ['AC', 'DC'] as const) {
+    // Nothing is fed by it, and nothing waits for it.
+    if (![...live, ...loads].some((one) => one.current === current)) continue;
     const volts = netsInPass(present, tripped, current, netOfSupply, figures);
     const highest = Math.max(0, ...[...volts.values()].map(sizeOf));
     const all = netVoltages(volts, conductancesOf(machine, nets, fault));
