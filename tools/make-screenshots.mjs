@@ -56,13 +56,6 @@ await page.keyboard.type('0,2');
 await page.keyboard.press('Enter');
 await page.getByTestId('then').waitFor();
 await shoot(page, 'map', 'black over');
-await page.keyboard.press('/');
-await page
-  .getByText(/about \d+ s/)
-  .nth(5)
-  .waitFor();
-await shoot(page, 'approach', 'How to map');
-await page.keyboard.press('Escape');
 await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');

@@ -59,7 +59,7 @@ export function SystemPage() {
   return (
     <main className="grid w-full grow content-start gap-5 px-4 py-3 sm:px-6">
       <div className="flex items-start justify-between gap-3">
-        <h1 className="text-title font-bold" aria-live="polite">
+        <h1 className="text-title font-bold first-letter:uppercase" aria-live="polite">
           {empty ? 'Which switches work together?' : <Headline view={view} names={names} />}
         </h1>
         <div className="no-print flex shrink-0 gap-1">
