@@ -87,6 +87,21 @@ export interface UnreadableEvent {
   message: string;
 }
 
+/** A link by which others in the local network may read one job. */
+export interface JobShare {
+  token: string;
+  /** When it ends by itself. */
+  until: string;
+}
+
+/** A link with the addresses under which it is reached. */
+export interface ShareAnswer {
+  share: JobShare | null;
+  links: { address: string; qr: string }[];
+  /** Whether the server is open to the local network at all. */
+  lan: boolean;
+}
+
 /** A job with its log as far as it is stored. */
 export interface JobWithEvents {
   job: Job;

@@ -1,6 +1,7 @@
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { devices } from '@playwright/test';
 import { expect, Served, test } from '../served.js';
+import { heater } from '../heater.js';
 import { picture } from '../pictures.js';
 
 /** A way in from another address than this machine's own: what a phone in the local network looks like to the server. */
@@ -47,6 +48,47 @@ test('a phone signs in with the shop’s code, and its photo is on the bench', a
     expect(jobs).toHaveLength(1);
   } finally {
     await context.close();
+    phone.close();
+    await served.end();
+  }
+});
+
+test('a link opens its one job to be read on a phone without the code, follows it, and can be ended', async ({
+  browser,
+}) => {
+  const served = new Served(['--lan']);
+  await served.start();
+  const phone = await fromElsewhere(Number(new URL(served.base).port));
+  const context = await browser.newContext({ ...devices['Pixel 7'], baseURL: phone.base });
+  const bench = await browser.newContext({ baseURL: served.base });
+  try {
+    const address = await heater(served, 'Heater with a link');
+    const id = address.split('/')[2] ?? '';
+    const page = await bench.newPage();
+    await page.goto(`/jobs/${id}/refit/report`);
+    await page.getByRole('button', { name: 'Make a link to read it' }).click();
+    await expect(page.getByRole('button', { name: 'End the link' })).toBeVisible();
+    const { share } = await served.get<{ share: { token: string } }>(`/api/jobs/${id}/share`);
+    const small = await context.newPage();
+    await small.goto(`/shared/${share.token}`);
+    await expect(small.getByText('Transfer card: 0 of 3 done')).toBeVisible();
+    await expect(small.frameLocator('iframe').getByRole('heading', { level: 1 })).toContainText(
+      'Heater with a link',
+    );
+    await page.goto(`/jobs/${id}/refit`);
+    await page.getByRole('checkbox', { name: 'Tag 2 from 2 to 2' }).click();
+    await expect(small.getByText('Transfer card: 1 of 3 done')).toBeVisible();
+    await expect(small.getByRole('button', { name: /Done/ })).toHaveCount(0);
+    // Nothing else opens by it.
+    await small.goto('/');
+    await expect(small).toHaveURL(/\/sign-in$/);
+    await page.goto(`/jobs/${id}/refit/report`);
+    await page.getByRole('button', { name: 'End the link' }).click();
+    await expect(page.getByRole('button', { name: 'Make a link to read it' })).toBeVisible();
+    await small.goto(`/shared/${share.token}`);
+    await expect(small.getByText('This link was ended, or has run out.')).toBeVisible();
+  } finally {
+    await Promise.all([context.close(), bench.close()]);
     phone.close();
     await served.end();
   }

@@ -8,6 +8,7 @@ import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { SERVING, type Serving } from './serving.js';
+import { ShareModule } from './share/share.module.js';
 import { ShopModule } from './shop/shop.module.js';
 import { TransferModule } from './transfer/transfer.module.js';
 import { WorksModule } from './works/works.module.js';
@@ -28,6 +29,7 @@ export class AppModule {
         LibraryModule,
         TransferModule,
         PhotosModule,
+        ShareModule,
         ShopModule,
         WorksModule,
         LiveModule,

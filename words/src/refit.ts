@@ -190,6 +190,13 @@ export const OUTCOME_WORDS: Record<JumperOutcome, string> = {
   stops: 'It runs, then stops',
 };
 
+/** What that says of the switch: of this position alone, and no proof. */
+export const JUMPER_SAYS: Record<JumperOutcome, string> = {
+  runs: 'So the rest works in this position: the fault is at the switch or its lugs.',
+  'does-not': 'So it is not the switch alone: look along the supply path.',
+  stops: 'So it is not the switch alone: look along the supply path.',
+};
+
 export const RESULT_WORDS: Record<FunctionResult, string> = {
   'as-it-should': 'as it should',
   fails: 'fails',
@@ -213,6 +220,11 @@ export function functionWords(
       return {
         where: settingName(structure, check.setting),
         must: `${load(check.load)}: what must it do? The wires do not say`,
+      };
+    case 'stops':
+      return {
+        where: settingName(structure, check.setting),
+        must: `back to ${settingName(structure, check.at)}: everything stops, a brake brakes`,
       };
     case 'release':
       return {

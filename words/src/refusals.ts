@@ -141,6 +141,10 @@ const REFUSALS = {
     'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
     'Look at the switch as it is now and make the change again if it is still wanted.',
   ],
+  'share-ended': () => [
+    'This link was ended, or has run out.',
+    'Ask for a new one at the bench: Refit, Report, Share.',
+  ],
   'sign-in-needed': () => [
     'This device has not signed in with the shop’s code.',
     'Open /sign-in and type the code that was printed where Which Way was started.',

@@ -21,6 +21,8 @@ export type FunctionCheck = {
   | { kind: 'load'; setting: SettingId; load: LoadId; must: LoadState }
   /** A load of which the circuit does not say what it must do: the words of a person are asked. */
   | { kind: 'unsaid'; setting: SettingId; load: LoadId }
+  /** From a setting in which it runs to one in which nothing does: it stops, or is braked. */
+  | { kind: 'stops'; setting: SettingId; at: SettingId }
   /** The handle springs back when it is let go. */
   | { kind: 'release'; setting: SettingId }
   | { kind: 'under-load' | 'warm' }
@@ -57,6 +59,7 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
     positionsOf(structure, setting).some(({ rests }) => rests === 'momentary'),
   );
   const lines: FunctionCheck[] = [
+    ...stopsOf(settings),
     ...settings.flatMap(({ setting, loads }) =>
       (machine?.loads ?? []).flatMap(({ id }): FunctionCheck[] => {
         const key = `load ${setting} ${id}`;
@@ -77,4 +80,26 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
     ...(['under-load', 'warm'] as const).map((kind): FunctionCheck => ({ kind, key: kind, tried: null })),
   ];
   return lines.map((line) => ({ ...line, tried: tries.get(line.key) ?? null }));
+}
+
+const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed']);
+
+/** From each setting in which something runs to the nearest in which all rests: that is tried before anything else. */
+function stopsOf(
+  settings: readonly { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[],
+): FunctionCheck[] {
+  const runs = settings.map(({ loads }) => [...loads.values()].some(({ does }) => RUNS.has(does)));
+  const rests = settings.map(({ loads }) =>
+    [...loads.values()].every(({ does }) => does === 'off' || does === 'floating' || does === 'braked'),
+  );
+  return settings.flatMap(({ setting }, at): FunctionCheck[] => {
+    if (!runs[at]) return [];
+    const [near] = settings
+      .map((_, place) => place)
+      .filter((place) => rests[place])
+      .toSorted((a, b) => Math.abs(a - at) - Math.abs(b - at));
+    const stop = near === undefined ? undefined : settings[near];
+    if (!stop) return [];
+    return [{ kind: 'stops', key: `stops ${setting}`, setting, at: stop.setting, tried: null }];
+  });
 }

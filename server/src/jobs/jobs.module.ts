@@ -7,6 +7,6 @@ import { Summaries } from './summaries.js';
 @Module({
   controllers: [JobsController],
   providers: [JobsService, EventLog, Summaries],
-  exports: [EventLog, Summaries],
+  exports: [EventLog, JobsService, Summaries],
 })
 export class JobsModule {}

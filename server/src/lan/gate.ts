@@ -44,10 +44,14 @@ export function gate(access: Access, patience = new Patience()) {
       response.json({ signedOut: true });
       return;
     }
-    if (access.holds(cookieOf(request.headers.cookie))) return next();
+    if (access.holds(cookieOf(request.headers.cookie)) || isOfALink(request)) return next();
     turnAway(request, response);
   };
 }
+
+/** What a link to one job needs: the page, what it is made of, and the job that its token opens. Nothing of it can be changed. */
+const OF_A_LINK = /^\/(shared\/[\w-]+|api\/shared\/[\w-]+|assets\/[\w.-]+|mark\.svg)$/;
+const isOfALink = ({ method, path }: Request): boolean => method === 'GET' && OF_A_LINK.test(path);
 
 function tryCode(
   access: Access,

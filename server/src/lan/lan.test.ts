@@ -1,5 +1,6 @@
 import { request } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { requestFromElsewhere, type Elsewhere } from '../testing/from-elsewhere.js';
 import { serve, type Served } from '../testing/served.js';
 import { Access } from './access.js';
 import { isLoopback } from './gate.js';
@@ -11,49 +12,8 @@ beforeAll(async () => {
 });
 afterAll(() => served.close());
 
-interface Answer {
-  status: number;
-  text: string;
-  headers: Record<string, string | string[] | undefined>;
-}
-
-/** A request from another address than the one that counts as this machine: 127.0.0.1. */
-const fromElsewhere = (
-  method: string,
-  path: string,
-  {
-    body,
-    cookie,
-    accept = 'text/html',
-    from = '127.0.0.9',
-  }: { body?: string; cookie?: string; accept?: string; from?: string } = {},
-): Promise<Answer> =>
-  new Promise((resolve, reject) => {
-    const { hostname, port } = new URL(served.base);
-    const sent = request(
-      {
-        host: hostname,
-        port,
-        method,
-        path,
-        localAddress: from,
-        headers: {
-          accept,
-          ...(cookie ? { cookie } : {}),
-          ...(body === undefined ? {} : { 'content-type': 'application/x-www-form-urlencoded' }),
-        },
-      },
-      (response) => {
-        let text = '';
-        response.on('data', (chunk: Buffer) => (text += chunk.toString()));
-        response.on('end', () =>
-          resolve({ status: response.statusCode ?? 0, text, headers: response.headers }),
-        );
-      },
-    );
-    sent.on('error', reject);
-    sent.end(body);
-  });
+const fromElsewhere = (method: string, path: string, said: Elsewhere = {}) =>
+  requestFromElsewhere(served.base, method, path, said);
 const code = async () => (await served.note('access')).split(' ')[0] ?? '';
 const signIn = (typed: string, from?: string) =>
   fromElsewhere('POST', '/sign-in', { body: `code=${encodeURIComponent(typed)}`, ...(from ? { from } : {}) });

@@ -7,6 +7,7 @@ import type {
   MatchAnswer,
   LibraryPage,
   PostedEvents,
+  ShareAnswer,
   Shop,
   StoredPhoto,
   StreamMessages,
@@ -92,6 +93,7 @@ export const shapes = {
   photo: having<StoredPhoto>({ id: 'text', width: 'number', height: 'number' }),
   work: having<Work>({ id: 'text', kind: 'text', state: 'text' }),
   works: listOf<Work>(having<Work>({ id: 'text', kind: 'text', state: 'text' })),
+  share: having<ShareAnswer>({ links: 'list', lan: 'yes-no' }),
   /** Nothing is read of it. */
   anything: () => null,
 };

@@ -180,6 +180,10 @@ export const api = {
     request(shapes.job, `/api/jobs/${id}`, sending('PATCH', change)),
   postEvents: (id: JobId, body: PostEvents) =>
     request(shapes.posted, `/api/jobs/${id}/events`, sending('POST', body)),
+  shareOf: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`),
+  makeShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'POST' }),
+  endShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'DELETE' }),
+  shared: (token: string) => request(shapes.jobWithEvents, `/api/shared/${encodeURIComponent(token)}`),
   deleteJob: (id: JobId) => request(shapes.anything, `/api/jobs/${id}`, { method: 'DELETE' }),
   library: (question: LibraryQuestion) =>
     request(

@@ -21,6 +21,9 @@ export const questions = {
   shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
   jobEvents: (id: JobId) =>
     queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
+  shareOf: (id: JobId) => queryOptions({ queryKey: ['share', id], queryFn: () => api.shareOf(id) }),
+  shared: (token: string) =>
+    queryOptions({ queryKey: ['shared', token], queryFn: () => api.shared(token), refetchInterval: 10_000 }),
   library: (search: string, size: number, facts: Omit<LibraryQuestion, 'search' | 'size' | 'from'> = {}) =>
     queryOptions({
       queryKey: ['library', search, size, facts],

@@ -16,6 +16,7 @@ import { LINK_WORDS, PRESET_WORDS } from '@which-way/words/path';
 import { AddLink } from './add-link.js';
 import { Chain } from './chain.js';
 import { InPlacePanel } from './in-place-panel.js';
+import { JumperTests } from './jumper-tests.js';
 import { LinkPanel } from './link-panel.js';
 import { PathOutcome } from './path-outcome.js';
 import { CordCheck } from './cord-check.js';
@@ -70,6 +71,7 @@ export function PathPage() {
             <div className="grid content-start gap-5">
               <InPlacePanel />
               <PathOutcome path={path} verdict={verdict} />
+              <JumperTests />
               <CordCheck />
               <TestList path={path} />
             </div>

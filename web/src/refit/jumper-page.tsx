@@ -8,7 +8,7 @@ import {
 } from '@which-way/core/log';
 import { PERSON_LETTERS } from '@which-way/core/schema';
 import { bypasses, type Bypass } from '@which-way/core/refit';
-import { OUTCOME_WORDS, refusalWords, tagWords } from '@which-way/words/refit';
+import { JUMPER_SAYS, OUTCOME_WORDS, refusalWords, tagWords } from '@which-way/words/refit';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -111,10 +111,7 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
           </div>
           {last && (
             <p>
-              {last.by}: {OUTCOME_WORDS[last.outcome].toLowerCase()}.{' '}
-              {last.outcome === 'runs'
-                ? 'So the rest works in this position: the fault is at the switch or its lugs.'
-                : 'So it is not the switch alone: look along the supply path.'}
+              {last.by}: {OUTCOME_WORDS[last.outcome].toLowerCase()}. {JUMPER_SAYS[last.outcome]}
             </p>
           )}
         </>

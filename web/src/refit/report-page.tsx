@@ -13,6 +13,7 @@ import { saveFile, saveText } from '../shared/files/save-text.js';
 import { settingsSheet } from '../table/table-files.js';
 import { makePaper } from './make-paper.js';
 import { reportHtml, type ReportPictures } from './report-html.js';
+import { SharePanel } from './share-panel.js';
 import { useCheck } from './use-check.js';
 
 type Length = 'whole' | 'short';
@@ -64,6 +65,7 @@ export function ReportPage() {
         <PlainButton onClick={() => saveText(`${name}.html`, page, 'text/html')}>
           Web page, one file
         </PlainButton>
+        <SharePanel job={job.id} />
         {length === 'whole' && (
           <fieldset>
             <legend className="font-semibold">What it holds</legend>
