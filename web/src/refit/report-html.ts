@@ -35,9 +35,9 @@ export function reportHtml(report: ReportDocument, pictures: ReportPictures): st
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escaped(report.title)}</title><style>${STYLE}</style></head>
-<body><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
+<body><main><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
 ${sections.join('\n')}
-</body></html>
+</main></body></html>
 `;
 }
 

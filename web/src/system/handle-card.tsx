@@ -35,7 +35,7 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
   return (
     <li className="grid min-w-0 content-start gap-2 rounded-part border-2 border-line bg-sheet p-3">
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="truncate font-bold">
+        <h2 className="truncate font-bold">
           {handle.of === 'switch' ? (
             <Link to={`/jobs/${handle.job}/table`} className="underline underline-offset-4">
               {name}
@@ -43,7 +43,7 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
           ) : (
             name
           )}
-        </h3>
+        </h2>
         <PlainButton
           look="quiet"
           className="!min-h-11 shrink-0 !px-2 whitespace-nowrap"
@@ -60,14 +60,13 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
         </p>
       ) : (
         handle.map && (
-          <button
-            type="button"
-            aria-label={`Turn ${name} on, to ${standingName(handle, next)}`}
+          // A tap on the drawing turns it on by one; keys have the row of positions below.
+          <div
             onClick={() => onTurn(next)}
-            className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-2 rounded-part hover:bg-paper"
+            className="grid cursor-pointer grid-cols-[minmax(0,3fr)_minmax(0,2fr)] items-center gap-2 rounded-part hover:bg-paper"
           >
             <Drawn handle={{ ...handle, map: handle.map }} setting={setting} name={name} />
-          </button>
+          </div>
         )
       )}
       {settings.length > 1 &&

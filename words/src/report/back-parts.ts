@@ -22,7 +22,7 @@ export function transfer({ standing: { card } }: ReportSource): Section {
   const rows = card.lines.map((line) => [cardLineWords(line), isTicked(card, line) ? 'done' : 'not done']);
   return {
     ...{ part: 'transfer', heading: 'Wires' },
-    pieces: rows.length > 0 ? [{ kind: 'table', head: ['line', ''], rows, known: 'said' }] : [],
+    pieces: rows.length > 0 ? [{ kind: 'table', head: ['line', 'ticked'], rows, known: 'said' }] : [],
   };
 }
 
