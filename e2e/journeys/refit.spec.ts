@@ -112,7 +112,7 @@ test('back in the machine: a swapped pair is caught before power; measured, trie
   await page.keyboard.press('Tab');
   await page.getByLabel('Signed by').fill('Ada');
   await page.getByRole('button', { name: 'Sign it as it stands' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Signed off by Ada');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Signed by Ada, not all of it done');
   await expect(bench.save).toHaveText('Saved');
 
   // The report: what is seen is what is taken away, as a page and on paper.

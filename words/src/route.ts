@@ -75,6 +75,8 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
         tone: 'plain',
       };
     case 'signed':
-      return { text: `Signed off by ${next.by}`, tone: 'plain' };
+      return next.whole
+        ? { text: `Signed off by ${next.by}`, tone: 'plain' }
+        : { text: `Signed by ${next.by}, not all of it done`, tone: 'amber' };
   }
 }

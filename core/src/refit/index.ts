@@ -25,6 +25,7 @@ export { bypasses, type Bypass, type BypassRefusal } from './bypass.js';
 export {
   checkStanding,
   endName,
+  isWholeSignature,
   refitEvidence,
   refitStanding,
   signableRefit,

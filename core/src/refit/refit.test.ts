@@ -10,6 +10,7 @@ import {
   checkStanding,
   endName,
   functionChecks,
+  isWholeSignature,
   isWithin,
   joinedWith,
   refitOf,
@@ -279,6 +280,12 @@ it('a sign-off keeps how all stood, and is open again once something is read or 
   const signed = withDeeds(map, [
     { kind: 'refit-signed', refit: signableRefit(map, standing, 'Ada', ['warm']) },
   ]);
+  const kept = signedRefitOf(signed)?.signed;
+  if (!kept) throw new Error('not signed');
+  expect(isWholeSignature(kept)).toBe(false);
+  const done = { transfer: 'done', check: 'done', measured: 'nothing-to-do', function: 'done' } as const;
+  expect(isWholeSignature({ ...kept, ...done })).toBe(true);
+  expect(isWholeSignature({ ...kept, ...done, check: 'failed' })).toBe(false);
   expect(signedRefitOf(signed)).toMatchObject({ stands: true, signed: { by: 'Ada', notTested: ['warm'] } });
   const after = withDeeds(signed, [
     {

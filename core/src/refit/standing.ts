@@ -137,3 +137,7 @@ export function signedRefitOf(map: SwitchMap): { signed: SignedRefit; at: string
   const last = refitSignedOf(map.log);
   return last ? { ...last, stands: last.signed.evidence === refitEvidence(map) } : null;
 }
+
+/** Whether nothing had failed or was left undone when it was signed. */
+export const isWholeSignature = ({ transfer, check, measured, function: functional }: SignedRefit): boolean =>
+  [transfer, check, measured, functional].every((one) => one === 'done' || one === 'nothing-to-do');

@@ -3,7 +3,7 @@ import { pathVerdict, supplyPathOf } from '../path/index.js';
 import { mostLeft } from '../planner/index.js';
 import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
 import { liveEvents, notesOf, refitWayOf, wiresOf } from '../log/index.js';
-import { signedRefitOf } from '../refit/index.js';
+import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
 
@@ -25,7 +25,8 @@ export type NextThing =
   | { code: 'differences'; missing: number; extra: number }
   | { code: 'choose-replacement' }
   | { code: 'refit'; replacement: string | null }
-  | { code: 'signed'; by: string };
+  /** `whole`: nothing had failed or was left undone. */
+  | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
 export const ROUTE_ENGINE = 4;
@@ -67,7 +68,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const trouble = safety.troubles[0]?.code ?? null;
   const { at, next } = whereTo(map, {
     ...{ trouble, comparison, chosen: chosen?.name ?? null },
-    signed: signed?.stands ? signed.signed.by : null,
+    signed: signed?.stands ? { by: signed.signed.by, whole: isWholeSignature(signed.signed) } : null,
   });
   const passed = (['safe', 'tag'] as const).filter((step) => outOfMachine && !done[step]);
   return { done, passed, at, next };
@@ -79,7 +80,7 @@ function whereTo(
     trouble: SafetyTrouble['code'] | null;
     comparison: Comparison | null;
     chosen: string | null;
-    signed: string | null;
+    signed: { by: string; whole: boolean } | null;
   },
 ): Pick<Route, 'at' | 'next'> {
   if (job.trouble) return { at: 'safe', next: { code: 'make-safe', trouble: job.trouble } };
@@ -98,7 +99,7 @@ function whereTo(
   const again = settings.reduce((sum, { coverage }) => sum + coverage.lookAgain, 0);
   if (again > 0) return { at: 'map', next: { code: 'look-again', count: again } };
   if (!map.complete) return { at: 'map', next: { code: 'find-positions' } };
-  if (job.signed !== null) return { at: 'refit', next: { code: 'signed', by: job.signed } };
+  if (job.signed !== null) return { at: 'refit', next: { code: 'signed', ...job.signed } };
   if (job.chosen !== null || refitWayOf(map.log) !== null)
     return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
   if (!job.comparison) return { at: 'verify', next: { code: 'compare' } };

@@ -1,6 +1,12 @@
 import { loadsOf, refitNotesOf, residualsOf, type RefitNote, type SignedRefit } from '@which-way/core/log';
 import { CODE_NOTE_LETTERS, PERSON_LETTERS, REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
-import { functionChecks, refitStanding, signableRefit, signedRefitOf } from '@which-way/core/refit';
+import {
+  functionChecks,
+  isWholeSignature,
+  refitStanding,
+  signableRefit,
+  signedRefitOf,
+} from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
 import { notTestedWords, STANDING_WORDS } from '@which-way/words/refit';
 import { useState } from 'react';
@@ -42,7 +48,11 @@ export function SignPage() {
   return (
     <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
       <h1 className="text-title font-bold">
-        {signed?.stands ? `Signed off by ${signed.signed.by}` : 'How it stands'}
+        {!signed?.stands
+          ? 'How it stands'
+          : isWholeSignature(signed.signed)
+            ? `Signed off by ${signed.signed.by}`
+            : `Signed by ${signed.signed.by}, not all of it done`}
       </h1>
       <ul aria-label="How it stands" className="border-t-2 border-line">
         {LINES.map(({ part, text, to }) => (

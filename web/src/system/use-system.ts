@@ -32,6 +32,9 @@ export interface SystemView {
   turn: (handle: number, setting: SettingId) => void;
 }
 
+const keyOf = (handle: System['handles'][number]): string =>
+  handle.of === 'switch' ? handle.job : handle.device.id;
+
 export function useSystem(
   log: Log,
   members: readonly Member[],
@@ -43,25 +46,23 @@ export function useSystem(
     () => systemOf(log, new Map(members.map(({ job, map }) => [job, map]))),
     [log, members],
   );
-  const keyOf = (at: number) => {
-    const handle = system.handles[at];
-    return handle?.of === 'switch' ? handle.job : (handle?.device.id ?? '');
-  };
-  const standing = system.handles.map(({ settings }, at): SettingId => {
-    const setting = turned.get(keyOf(at));
-    return setting && settings.includes(setting) ? setting : (settings[0] as SettingId);
-  });
-  const stands = standing.join();
+  const standing = useMemo(
+    () =>
+      system.handles.map((handle): SettingId => {
+        const setting = turned.get(keyOf(handle));
+        return setting && handle.settings.includes(setting) ? setting : (handle.settings[0] as SettingId);
+      }),
+    [system, turned],
+  );
   const now = useMemo(
     () => inCombinations(system, [standing], facts)[0] as InSetting,
-    // Its joined name stands for the combination.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [system, stands, facts],
+    [system, standing, facts],
   );
-  // What the handles do that are not turned in the table matters to it only where there are some.
-  const stillAt = [...still].map((at) => standing[at]).join();
+  // How handles stand matters to the table only where some of them are not turned in it.
+  const held = still.size > 0 ? standing : null;
   const all = useMemo(() => {
-    const combinations = combinationsOf(system, standing, (at) => !still.has(at));
+    const from = held ?? system.handles.map(({ settings }) => settings[0] as SettingId);
+    const combinations = combinationsOf(system, from, (at) => !still.has(at));
     if (!combinations) return null;
     const results = inCombinations(system, combinations, facts);
     const behaviours = new Map(
@@ -69,9 +70,11 @@ export function useSystem(
     );
     const hazards = systemHazards(system, combinations, results, facts);
     return { combinations, results, behaviours, hazards };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [system, stillAt, still, facts]);
+  }, [system, held, still, facts]);
   const turn = (handle: number, setting: SettingId) =>
-    setTurned((before) => new Map(before).set(keyOf(handle), setting));
+    setTurned((before) => {
+      const of = system.handles[handle];
+      return of ? new Map(before).set(keyOf(of), setting) : before;
+    });
   return { system, standing, now, all, turn };
 }
