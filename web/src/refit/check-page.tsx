@@ -1,7 +1,7 @@
 import type { CheckReading } from '@which-way/core/refit';
 import { checkStanding, endName, type Check, type Mistake, type Refit } from '@which-way/core/refit';
 import { capital, mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { useHandsFree } from '../map/keys/hands-free.js';
@@ -60,6 +60,17 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
     if (sounds) play(joins === next.joins ? (joins ? 'joined' : 'none') : 'contradiction');
     setAgain(null);
   };
+  // Hands that put one thing right may have moved another: nothing that was read before counts.
+  const anew = () => {
+    for (const { position, a, b } of done)
+      session.emit({
+        kind: 'check-read',
+        position,
+        ends: [endName(refit, a), endName(refit, b)],
+        joins: null,
+      });
+    setAgain(null);
+  };
   useAnswerKeys({
     ...(next && { yes: () => answer(true), no: () => answer(false) }),
     undo: () => session.undo(new Set(['check-read'])),
@@ -79,7 +90,13 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
           : ', and fewer would not do'}
         . Dead. The far ends freed, or on ohms: a low-ohm load that beeps hides a mistake.
       </p>
-      {likely && <Failed refit={refit} likely={likely} />}
+      {likely && (
+        <Failed refit={refit} likely={likely}>
+          <PlainButton className="mt-2" onClick={anew}>
+            It is put right: read all of it again
+          </PlainButton>
+        </Failed>
+      )}
       {next ? (
         <div className="grid gap-2 rounded-part border-t-4 border-ink bg-sheet p-4">
           <p className="border-l-8 border-brass pl-3 text-large font-bold sm:text-title" data-testid="turn">
@@ -118,7 +135,13 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
   );
 }
 
-function Failed({ refit, likely }: { refit: Refit; likely: readonly Mistake[] }) {
+interface FailedProps {
+  refit: Refit;
+  likely: readonly Mistake[];
+  children: ReactNode;
+}
+
+function Failed({ refit, likely, children }: FailedProps) {
   return (
     <Notice look="brick" title="Stop: something is not where it should be">
       {likely.length === 0 ? (
@@ -136,7 +159,7 @@ function Failed({ refit, likely }: { refit: Refit; likely: readonly Mistake[] })
           {likely.length > 6 && <p>And {likely.length - 6} more: the readings to come tell.</p>}
         </>
       )}
-      <p>Put it right, then read again what differed.</p>
+      {children}
     </Notice>
   );
 }

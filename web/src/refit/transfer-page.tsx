@@ -31,6 +31,11 @@ export function TransferPage() {
   const next =
     card.lines.find((line) => line.key === asked) ?? card.lines.find((line) => !isTicked(card, line));
   const tick = (line: CardLine, done: boolean) => {
+    // A bare end finds something: nothing else is done before it is capped.
+    if (done && line.kind !== 'cap' && card.uncapped > 0) {
+      setAsked(card.lines.find((one) => one.kind === 'cap' && !isTicked(card, one))?.key ?? null);
+      return;
+    }
     session.emit({ kind: 'line-ticked', line: line.key, done });
     setAsked(null);
   };
