@@ -7,6 +7,7 @@ import {
   faultModel,
   lookKey,
   nextTest,
+  NO_EVIDENCE,
   rankFaults,
   SURE,
 } from '@which-way/core/circuit';
@@ -84,7 +85,13 @@ function hunt(model, truth, choose, wrong = () => false) {
     const seen = truth.shows.get(lookKey(setting, load)) ?? 'off';
     return { setting, load, seen: wrong() ? (seen === 'off' ? 'on' : 'off') : seen };
   };
-  const found = { seen: [observe(...symptom[0].split(' '))], read: [], tried: [] };
+  const found = {
+    ...NO_EVIDENCE,
+    seen: [observe(...symptom[0].split(' '))],
+    read: [],
+    probed: [],
+    tried: [],
+  };
   let [seconds, tests] = [0, 0];
   for (; tests < 40; tests += 1) {
     const next = choose(model, rankFaults(model, found), found);
@@ -93,7 +100,12 @@ function hunt(model, truth, choose, wrong = () => false) {
     if (next.kind === 'look') found.seen.push(...next.loads.map((load) => observe(next.setting, load)));
     else if (next.kind === 'read')
       found.read.push({ ...next, joins: truth.joins(next.setting, next.contact) });
-    else found.tried.push({ part: next.part, whole: truth.whole(next.part) });
+    else if (next.kind === 'probe')
+      found.probed.push({ ...next, conducts: truth.conducts(next.setting, ...next.between) });
+    else {
+      const part = next.kind === 'supply' ? next.supply : next.part;
+      found.tried.push({ part, whole: truth.whole(part) });
+    }
   }
   const ranked = rankFaults(model, found);
   const same = (one) =>
@@ -101,7 +113,7 @@ function hunt(model, truth, choose, wrong = () => false) {
     model.contacts.every((contact) =>
       model.settings.every(({ setting }) => one.joins(setting, contact) === truth.joins(setting, contact)),
     ) &&
-    [...model.wires, ...model.machine.loads.map(({ id }) => id)].every(
+    [...model.wires, ...[...model.machine.loads, ...model.machine.supplies].map(({ id }) => id)].every(
       (part) => one.whole(part) === truth.whole(part),
     );
   const left = ranked.filter(({ chance }) => chance > 0.1 * ranked[0].chance).length;
@@ -128,7 +140,8 @@ const inOrder = (skip) => (model, ranked, found) => {
         telling(({ joins }) => joins(setting, contact))
       )
         return { kind: 'read', setting, contact, seconds: 20 };
-  for (const part of [...machine.loads.map(({ id }) => id), ...wires])
+  const supplies = machine.supplies.filter(({ kind }) => kind !== 'earth');
+  for (const part of [...[...machine.loads, ...supplies].map(({ id }) => id), ...wires])
     if (!found.tried.some((one) => one.part === part) && telling(({ whole }) => whole(part)))
       return { kind: 'try', part, seconds: 25 };
   return null;

@@ -53,6 +53,8 @@ const WORDS: Record<Deed['kind'], string> = {
   'system-joined': 'what goes where in the system',
   'system-looked': 'what the loads of the system did',
   'system-part-tried': 'a load or a wire of the system tried by itself',
+  'machine-probed': 'a reading in the machine',
+  'system-probed': 'a reading in the machine of the system',
   'refit-begun': 'what goes back',
   'line-ticked': 'a line of the transfer card',
   'check-read': 'a reading of the check before power',

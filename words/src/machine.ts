@@ -1,5 +1,13 @@
-import type { Fault, Hazard, InSetting, LoadDoes, LoadState } from '@which-way/core/circuit';
-import type { Load, LoadEnd, LoadMake, LoadSeen, Supply } from '@which-way/core/log';
+import type {
+  Fault,
+  Hazard,
+  InSetting,
+  LoadComplaint,
+  LoadDoes,
+  LoadState,
+  Machine,
+} from '@which-way/core/circuit';
+import type { Conducts, Load, LoadEnd, LoadMake, LoadSeen, Supply } from '@which-way/core/log';
 import type { PresetName } from '@which-way/core/match';
 import type { LoadId, Structure, SupplyId } from '@which-way/core/switch';
 import { settingName } from './terminals.js';
@@ -111,7 +119,39 @@ export const SEEN_WORDS: Record<LoadSeen['seen'] & string, string> = {
   on: 'on',
   weak: 'weak',
   reversed: 'the wrong way',
+  sometimes: 'now and then',
 };
+
+/** What is wrong with a load, whatever the setting. */
+export const COMPLAINT_WORDS: Record<LoadComplaint, string> = {
+  'never-on': 'never on',
+  'never-off': 'never off',
+  weak: 'weak',
+  'wrong-way': 'wrong way',
+  sometimes: 'sometimes',
+};
+
+/** What is read between two places of a dead machine. */
+export const CONDUCTS_WORDS: Record<Conducts, string> = {
+  closed: 'About 0 Ω: joined',
+  ohms: 'Some ohms',
+  open: 'Open',
+};
+
+/** A place in the machine of one switch: a lug, where a supply comes in, an end of a load. */
+export function machinePlace(
+  node: number,
+  machine: Pick<Machine, 'terminals' | 'supplies' | 'loads' | 'supplyNode' | 'endNode'>,
+  label: (place: number) => string,
+): string {
+  if (node < machine.terminals.length) return `terminal ${label(node)}`;
+  const supply = machine.supplies.find(({ id }) => machine.supplyNode.get(id) === node);
+  if (supply) return `where ${supplyName(supply)} comes in`;
+  const [key = ''] = [...machine.endNode].find(([, at]) => at === node) ?? [];
+  const [id, end] = key.split(' ');
+  const load = machine.loads.find((one) => one.id === id);
+  return load ? endWords(load, end as LoadEnd) : '?';
+}
 
 /** What the things of a machine are called: terminals by place, wires by id. */
 export interface FaultNames {
@@ -144,10 +184,6 @@ export function faultWords(fault: Fault, { label, tag, loads, supplies }: FaultN
     }
   }
 }
-
-/** Whether a fault lies in the switch itself. */
-export const isOfSwitch = ({ kind }: Fault): boolean =>
-  kind === 'never-closes' || kind === 'never-opens' || kind === 'high';
 
 export const PRESET_WORDS: Record<PresetName, string> = {
   'three-heat': 'Three heats: two elements in series, one, both',

@@ -1,4 +1,4 @@
-import type { Fault, LoadDoes } from '@which-way/core/circuit';
+import { isOfSwitch, type Fault, type LoadDoes } from '@which-way/core/circuit';
 import type { DeviceContact, DeviceKind, Load, SystemPoint, Supply } from '@which-way/core/log';
 import {
   AT_WORK,
@@ -10,7 +10,7 @@ import {
   type SystemHazard,
 } from '@which-way/core/system';
 import type { JobId, SettingId, WireId } from '@which-way/core/switch';
-import { DOES_WORDS, endWords, faultWords, isOfSwitch, supplyName } from './machine.js';
+import { DOES_WORDS, endWords, faultWords, supplyName } from './machine.js';
 import { settingName } from './terminals.js';
 import { newestTag } from './wires.js';
 

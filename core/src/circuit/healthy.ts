@@ -2,7 +2,7 @@ import { knownPattern } from '../table/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { requiredSettings } from '../switch/index.js';
 import { expectedPattern } from '../verify/index.js';
-import type { Healthy } from './faults.js';
+import type { Healthy } from './hunt/index.js';
 
 /** What the switch should make in every setting: as it was said, else as a complete map has it; null where neither is known in full. */
 export function healthyOf(map: SwitchMap): Healthy[] | null {

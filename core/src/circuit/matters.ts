@@ -1,6 +1,6 @@
 import type { Partition } from '../partition/index.js';
 import type { SettingId } from '../switch/index.js';
-import type { Healthy } from './faults.js';
+import type { Healthy } from './hunt/index.js';
 import { wiredTerminals } from './in-machine.js';
 import type { Machine } from './machine.js';
 import { powered } from './power.js';

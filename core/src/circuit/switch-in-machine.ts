@@ -1,5 +1,5 @@
 import type { LoadId, SettingId } from '../switch/index.js';
-import type { Observation } from './faults.js';
+import type { Observation } from './hunt/index.js';
 import type { LoadDoes } from './load-state.js';
 import type { InSetting } from './in-machine.js';
 
@@ -34,6 +34,9 @@ function isSeen(seen: Observation['seen'], does: LoadDoes, should: LoadDoes): bo
       return does === 'part' && should !== 'part';
     case 'reversed':
       return does === 'reversed';
+    case 'sometimes':
+      // What the switch does otherwise it may do otherwise at times only.
+      return does !== should;
   }
 }
 

@@ -11,7 +11,8 @@ export {
 } from './kinds/map/approach.js';
 export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
 export { LOAD_SEEN, type LoadSeen } from './kinds/judge/load-seen.js';
-export { loadsSeenOf, loadTiesOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
+export { CONDUCTS, type Conducts, type MachinePoint } from './kinds/judge/machine-probed.js';
+export { loadsSeenOf, loadTiesOf, machineProbedOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
 export { LOAD_ENDS, type LoadEnd, type LoadTie, type WireEnd } from './kinds/tag/wire-end.js';
 export {
   DEVICE_CONTACTS,
@@ -34,6 +35,7 @@ export {
   pointKey,
   systemJoinsOf,
   systemPartsTriedOf,
+  systemProbedOf,
   systemSeenOf,
 } from './system-notes.js';
 export { REFIT_WAYS, type RefitWay } from './kinds/back/putting-back.js';

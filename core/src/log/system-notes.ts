@@ -1,4 +1,5 @@
-import type { JobId, LoadId, WireId } from '../switch/index.js';
+import type { JobId, LoadId, SupplyId, WireId } from '../switch/index.js';
+import type { Conducts } from './kinds/judge/machine-probed.js';
 import type { HandleStanding, SystemDevice, SystemPoint, SystemSeen } from './kinds/several/system.js';
 import type { Log } from './log.js';
 import { deedsOf, newestOf } from './notebook.js';
@@ -39,8 +40,21 @@ export const systemSeenOf = (log: Log): (SystemSeen & { seen: NonNullable<System
     ({ at, load }) => `${combinationKey(at)} ${load}`,
   ).flatMap(({ seen, ...of }) => (seen ? [{ ...of, seen }] : []));
 
-/** Loads and wires of a system that were tried by themselves: whether each conducts. */
-export const systemPartsTriedOf = (log: Log): { part: LoadId | WireId; whole: boolean }[] =>
+/** Loads and wires of a system that were tried by themselves, whether each conducts; supplies, whether each is there. */
+export const systemPartsTriedOf = (log: Log): { part: LoadId | WireId | SupplyId; whole: boolean }[] =>
   newestOf(deedsOf(log, 'system-part-tried'), ({ part }) => part).flatMap(({ part, whole }) =>
     whole === null ? [] : [{ part, whole }],
   );
+
+/** What was read of the dead machine of a system, wires on. */
+export const systemProbedOf = (
+  log: Log,
+): {
+  at: readonly HandleStanding[];
+  between: readonly [SystemPoint, SystemPoint];
+  conducts: Conducts;
+}[] =>
+  newestOf(
+    deedsOf(log, 'system-probed'),
+    ({ at, between }) => `${combinationKey(at)} ${between.map(pointKey).toSorted().join()}`,
+  ).flatMap(({ at, between, conducts }) => (conducts ? [{ at, between, conducts }] : []));

@@ -1,3 +1,4 @@
+export { partsOfLinks } from './in-circuit.js';
 export { cordLoop } from './cord.js';
 export { expectedOhms, type ExpectedOhms, type Nameplate } from './expected-ohms.js';
 export { inPlaceStanding, ROUNDS_WANTED, type InPlaceStanding } from './in-place.js';

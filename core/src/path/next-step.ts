@@ -3,7 +3,7 @@ import type { PathLink, Sign } from '../log/index.js';
 import { costOf, inSeries, needsFlexing, testedAlone } from './link-cost.js';
 import { LOOK_MINUTES, isLookedAt, showsOf, signsOf } from './look.js';
 import { steeredBy } from './symptom.js';
-import { pathVerdict, type PathVerdict, type SupplyPath } from './verdict.js';
+import { pathVerdict, testsOf as allTestsOf, type PathVerdict, type SupplyPath } from './verdict.js';
 
 interface Worth {
   minutes: number;
@@ -54,7 +54,7 @@ export function nextStep(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
   if (verdict.suspects.length === 0) return clearTheSwitch(search, verdict);
   const tests = testsOf(search);
   const whole = tests.find((test) => test.whole);
-  if (whole && path.tests.length === 0 && path.looks.length === 0) return whole;
+  if (whole && allTestsOf(path).length === 0 && path.looks.length === 0) return whole;
   const best = [...tests, ...looksOf(search)].reduce<ProposedStep | null>(
     (before, step) => (step.bitsPerMinute > (before?.bitsPerMinute ?? 0) + 1e-12 ? step : before),
     null,
@@ -141,9 +141,9 @@ function suspectsAmong(
 }
 
 /** What need not be tested again; a test at rest of what has to be flexed is not one of them. */
-function doneOf({ tests }: SupplyPath, series: readonly PathLink[], weights: readonly number[]): Set<string> {
+function doneOf(path: SupplyPath, series: readonly PathLink[], weights: readonly number[]): Set<string> {
   const limp = new Set(series.filter(({ kind }) => needsFlexing(kind)).map(({ id }) => id));
-  const whole = tests.filter(
+  const whole = allTestsOf(path).filter(
     ({ way, links, flexed }) => way === 'through' && (flexed || !links.some((id) => limp.has(id))),
   );
   return new Set(whole.map(({ links }) => suspectsAmong(series, weights, links)));

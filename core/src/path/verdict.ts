@@ -12,6 +12,7 @@ import {
 } from '../log/index.js';
 import { type LinkId } from '../switch/index.js';
 import { inSeries, needsFlexing } from './link-cost.js';
+import { toldOfLinks } from './in-circuit.js';
 import { seenAtFault } from './look.js';
 
 /** A path, what was tested of it and what was seen. */
@@ -19,6 +20,8 @@ export interface SupplyPath {
   nodes: PathNode[];
   links: PathLink[];
   tests: PathTest[];
+  /** What is known of links without a test of this path: see `toldOfLinks`. */
+  told?: readonly PathTest[];
   looks: PathLook[];
   /** What kind of complaint it is: it steers what is tested first. */
   symptoms: readonly Symptom[];
@@ -65,11 +68,16 @@ export function supplyPathOf(log: Log): SupplyPath {
     liveEvents(log, 'path-looked').map(({ what }) => what.look),
     ({ link, sign }) => `${link} ${sign}`,
   ).filter(({ link, found }) => found !== null && there.has(link));
-  return { nodes, links, tests, looks, symptoms: symptomsOf(log) };
+  return { nodes, links, tests, told: toldOfLinks(log, links), looks, symptoms: symptomsOf(log) };
 }
 
+/** All tests there are of a path, those that were told by the circuit among them. */
+export const testsOf = ({ tests, told = [] }: SupplyPath): PathTest[] => [...tests, ...told];
+
 /** What the tests say about each link, and whether the switch is to blame. */
-export function pathVerdict({ links, tests: all, looks }: SupplyPath): PathVerdict {
+export function pathVerdict(path: SupplyPath): PathVerdict {
+  const { links, looks } = path;
+  const all = testsOf(path);
   const tests = all.filter(({ way }) => way === 'through');
   const leaks = leaksIn(all);
   const seen = seenAtFault(looks);

@@ -21,5 +21,6 @@ export {
   type Combination,
   type FactsOf,
 } from './combinations.js';
+export { systemEvidence, systemPointOf } from './evidence.js';
 export { behaviourOf, type Behaviour, type Part } from './behaviour.js';
 export { MOST_PASSED, systemHazards, type SystemHazard } from './hazards.js';

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { faultModel, nextTest, rankFaults, type Observation } from '../circuit/index.js';
+import {
+  faultModel,
+  nextTest,
+  NO_EVIDENCE,
+  rankFaults,
+  type Evidence,
+  type Observation,
+} from '../circuit/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
+import { answered } from '../testing/hunting.js';
 import { builtHouse, type House } from '../testing/house-of-switches.js';
 import {
   behaviourOf,
@@ -151,28 +159,11 @@ describe('a system of several switches', () => {
       seen: truth?.shows.get(`${at(index)} ${lamp}`) ?? 'right',
     });
     // Down at 1, up at 2: the lamp should be dark, and burns.
-    const evidence = { seen: [see(1)], read: [], tried: [] } as {
-      seen: Observation[];
-      read: { setting: SettingId; contact: readonly [number, number]; joins: boolean }[];
-      tried: { part: never; whole: boolean }[];
-    };
-    let tests = 0;
-    for (; tests < 8; tests += 1) {
+    let evidence: Evidence = { ...NO_EVIDENCE, seen: [see(1)] };
+    for (let tests = 0; tests < 8; tests += 1) {
       const next = nextTest(model, rankFaults(model, evidence), evidence);
-      if (!next) break;
-      if (next.kind === 'look')
-        evidence.seen.push(
-          ...next.loads.map((load) => ({
-            ...{
-              setting: next.setting,
-              load,
-              seen: truth?.shows.get(`${next.setting} ${load}`) ?? ('right' as const),
-            },
-          })),
-        );
-      else if (next.kind === 'read')
-        evidence.read.push({ ...next, joins: truth?.joins(next.setting, next.contact) === true });
-      else evidence.tried.push({ part: next.part as never, whole: truth?.whole(next.part) === true });
+      if (!next || !truth) break;
+      evidence = answered(evidence, next, truth);
     }
     const [best] = rankFaults(model, evidence);
     expect(best?.fault).toBe(truth?.fault);

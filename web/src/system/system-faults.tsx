@@ -1,17 +1,19 @@
-import type { NextTest } from '@which-way/core/circuit';
+import { complaintOf, type LoadComplaint, type NextTest } from '@which-way/core/circuit';
 import type { Deed, Log, LoadSeen } from '@which-way/core/log';
 import {
   combinationsOf,
   settingOf,
   standingsAt,
+  systemPointOf,
   type Combination,
   type System,
 } from '@which-way/core/system';
 import type { LoadId, SettingId } from '@which-way/core/switch';
-import { SEEN_WORDS } from '@which-way/words/machine';
+import { SEEN_WORDS, supplyName } from '@which-way/words/machine';
 import {
   handleName,
   placeLabel,
+  pointWords,
   standingName,
   standingsWords,
   systemFaultWords,
@@ -21,9 +23,14 @@ import {
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { LoadsSeen, LookNext, NEXT_BOX, RankedFaults, TryPart } from '../table/machine/what-explains-it.js';
+import { ComplaintTaps } from '../hunt/complaint-taps.js';
+import { LoadsSeen } from '../hunt/loads-seen.js';
+import { NextStep, type HuntNames } from '../hunt/next-step.js';
+import { RankedFaults } from '../hunt/ranked-faults.js';
 import { useHunt, type Hunt } from './use-hunt.js';
 
+/** The stories of its members are about their own machines. */
+const NOTHING_TOLD: ReadonlySet<LoadComplaint> = new Set();
 /** In more combinations than this no fault is put into the machine. */
 const MOST_SIMULATED = 64;
 
@@ -76,11 +83,26 @@ function Seen(props: HuntingProps) {
         {hunt.unsaid.map((one) => handleName(one, names.job)).join(', ')}.
       </p>
     );
-  const { seen, ranked, next } = hunt;
+  const { model, seen, ranked, next } = hunt;
   const { loads } = system.machine;
   const here = settingOf(system, standing);
   const sayAt = (combination: Combination, load: LoadId, what: LoadSeen['seen']) =>
     emit({ kind: 'system-looked', seen: [{ at: standingsAt(system, combination), load, seen: what }] });
+  const saidBy = (load: LoadId, complaint: LoadComplaint) =>
+    complaintOf(model.healthy, model.settings, load, complaint);
+  const isSaid = (load: LoadId, complaint: LoadComplaint) => {
+    const says = saidBy(load, complaint);
+    const isSeen = (one: (typeof says)[number]) =>
+      seen.some((look) => look.setting === one.setting && look.load === load && look.seen === one.seen);
+    return says.length > 0 && says.every(isSeen);
+  };
+  const sayComplaint = (load: LoadId, complaint: LoadComplaint, said: boolean) => {
+    const list = saidBy(load, complaint).flatMap(({ setting, seen: what }) => {
+      const at = combinations.find((one) => settingOf(system, one) === setting);
+      return at ? [{ at: standingsAt(system, at), load, seen: said ? what : null }] : [];
+    });
+    if (list.length > 0) emit({ kind: 'system-looked', seen: list.slice(0, 500) });
+  };
   const open = combinations.flatMap((one) => {
     const setting = settingOf(system, one);
     return loads
@@ -89,6 +111,7 @@ function Seen(props: HuntingProps) {
   });
   return (
     <>
+      <ComplaintTaps machine={model.machine} told={NOTHING_TOLD} isSaid={isSaid} onSay={sayComplaint} />
       <div role="group" aria-label="What it did so" className="grid gap-2">
         <p>
           Turn the handles above to where it was wrong.{' '}
@@ -166,46 +189,56 @@ interface NextOfSystemProps extends HuntingProps {
 /** What tells most in the least time, with whose lugs are meant. */
 function NextOfSystem({ system, names, combinations, emit, next, onSay }: NextOfSystemProps) {
   const { machine, handles } = system;
-  if (next.kind === 'try') {
-    const load = machine.loads.find(({ id }) => id === next.part);
-    return (
-      <TryPart
-        name={load ? load.name : wireWords(next.part, names)}
-        seconds={next.seconds}
-        onSay={(whole) => emit({ kind: 'system-part-tried', part: next.part, whole })}
-      />
-    );
-  }
-  const combination = combinations.find((one) => settingOf(system, one) === next.setting);
-  if (!combination) return null;
-  if (next.kind === 'look')
-    return (
-      <LookNext
-        machine={machine}
-        at={standingsWords(handles, combination, names.job)}
-        seconds={next.seconds}
-        loads={next.loads}
-        onSay={(load, seen) => onSay(combination, load, seen)}
-      />
-    );
-  const place = machine.owner?.[next.contact[0]] ?? 0;
-  const handle = handles[place];
-  if (!handle) return null;
+  const owner = machine.owner ?? [];
+  const ownerOf = (place: number) => handles[owner[place] ?? 0];
+  const at = (setting: SettingId) => combinations.find((one) => settingOf(system, one) === setting);
+  const handle = 'contact' in next ? ownerOf(next.contact[0]) : undefined;
+  const job = handle?.of === 'switch' ? `/jobs/${handle.job}` : null;
+  const supply =
+    next.kind === 'supply' ? systemPointOf(system, machine.supplyNode.get(next.supply) ?? -1) : null;
+  const supplyJob = supply && 'job' in supply ? supply.job : null;
+  const words: HuntNames = {
+    at: (setting) => {
+      const combination = at(setting);
+      if (!combination) return '?';
+      // A reading of one switch is the same however the others stand.
+      return handle
+        ? standingName(handle, combination[handles.indexOf(handle)] as SettingId)
+        : standingsWords(handles, combination, names.job);
+    },
+    contact: (_, contact) =>
+      `${contact.map((place) => placeLabel(place, names, owner)).join('–')} of ${handle ? handleName(handle, names.job) : '?'}`,
+    place: (node) => {
+      const point = systemPointOf(system, node);
+      return point ? pointWords(point, names) : '?';
+    },
+    part: (part) => machine.loads.find(({ id }) => id === part)?.name ?? wireWords(part, names),
+    supply: (supply) => machine.supplies.filter(({ id }) => id === supply).map(supplyName)[0] ?? '?',
+  };
   return (
-    <p className={NEXT_BOX}>
-      <span>
-        Next, about {next.seconds} s once it is safe: does{' '}
-        <strong>
-          {next.contact.map((one) => placeLabel(one, names, machine.owner ?? [])).join('–')} of{' '}
-          {handleName(handle, names.job)}
-        </strong>{' '}
-        join at <strong>{standingName(handle, combination[place] as SettingId)}</strong>?
-      </span>
-      {handle.of === 'switch' && (
-        <Link to={`/jobs/${handle.job}/map`} className="inline-flex min-h-11 items-center underline">
-          Read it on its Map
-        </Link>
-      )}
-    </p>
+    <NextStep
+      {...{ machine, next }}
+      names={words}
+      onLook={(setting, load, seen) => {
+        const combination = at(setting);
+        if (combination) onSay(combination, load, seen);
+      }}
+      onProbe={(setting, between, conducts) => {
+        const combination = at(setting);
+        const [a, b] = between.map((node) => systemPointOf(system, node));
+        if (combination && a && b)
+          emit({ kind: 'system-probed', at: standingsAt(system, combination), between: [a, b], conducts });
+      }}
+      onPart={(part, whole) => emit({ kind: 'system-part-tried', part, whole })}
+      toMap={job && <Way to={`${job}/map`}>Read it on its Map</Way>}
+      toRepeat={job && <Way to={`${job}/verify`}>Work it at its Verify</Way>}
+      toPath={supplyJob && <Way to={`/jobs/${supplyJob}/tag/path`}>Is it the switch?</Way>}
+    />
   );
 }
+
+const Way = ({ to, children }: { to: string; children: string }) => (
+  <Link to={to} className="inline-flex min-h-11 items-center underline">
+    {children}
+  </Link>
+);

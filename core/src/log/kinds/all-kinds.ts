@@ -48,7 +48,15 @@ import {
   reportShaped,
   residualNoted,
 } from './back/tried.js';
-import { systemDevice, systemJoined, systemLooked, systemMember, systemPartTried } from './several/system.js';
+import { machineProbed } from './judge/machine-probed.js';
+import {
+  systemDevice,
+  systemJoined,
+  systemLooked,
+  systemMember,
+  systemPartTried,
+  systemProbed,
+} from './several/system.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
 import { worthNoted } from './before/worth.js';
@@ -134,4 +142,6 @@ export const KINDS = {
   'refit-noted': refitNoted,
   'refit-signed': refitSigned,
   'report-shaped': reportShaped,
+  'machine-probed': machineProbed,
+  'system-probed': systemProbed,
 } as const;

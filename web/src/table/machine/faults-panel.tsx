@@ -1,59 +1,31 @@
 import {
-  faultModel,
-  healthyOf,
-  nextTest,
-  rankFaults,
-  wiredTerminals,
-  type ContactRead,
-  type Evidence,
+  complaintOf,
+  pointOfNode,
   type Fault,
-  type FaultModel,
-  type Healthy,
+  type LoadComplaint,
   type Machine,
-  type NextTest,
-  type RankedFault,
 } from '@which-way/core/circuit';
-import { factAt, type SwitchMap } from '@which-way/core/continuity';
-import { LOAD_SEEN, loadsSeenOf, partsTriedOf, wiresOf, type LoadSeen } from '@which-way/core/log';
-import type { LoadId, SettingId } from '@which-way/core/switch';
-import { faultWords, SEEN_WORDS } from '@which-way/words/machine';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { LOAD_SEEN, symptomsOf, wiresOf, type LoadSeen } from '@which-way/core/log';
+import type { LoadId, SettingId, TerminalId } from '@which-way/core/switch';
+import { faultWords, machinePlace, SEEN_WORDS, supplyName } from '@which-way/words/machine';
 import { settingName } from '@which-way/words/terminals';
-import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { ComplaintTaps } from '../../hunt/complaint-taps.js';
+import { NextStep, type HuntAnswers, type HuntNames } from '../../hunt/next-step.js';
+import { RankedFaults } from '../../hunt/ranked-faults.js';
+import { toldComplaints } from '../../hunt/told-complaints.js';
 import { useSession } from '../../job/job-context.js';
+import { useAskOnMap } from '../../map/use-ask-on-map.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
-import { LookNext, NEXT_BOX, RankedFaults, TryPart } from './what-explains-it.js';
+import { useFaults, type Faults } from './use-faults.js';
 
-/** What the map has of the wired terminals already: nothing is asked twice. Only what was read, not what follows from it. */
-function readingsOf(map: SwitchMap, machine: Machine, healthy: readonly Healthy[]): ContactRead[] {
-  const wired = wiredTerminals(machine);
-  return healthy.flatMap(({ setting }) => {
-    const settled = map.settings.get(setting)?.settled;
-    if (!settled) return [];
-    return wired.flatMap((a, at) =>
-      wired.slice(at + 1).flatMap((b): ContactRead[] => {
-        const { state, joined } = factAt(settled, a, b);
-        return state === 'measured' ? [{ setting, contact: [a, b], joins: joined === true }] : [];
-      }),
-    );
-  });
-}
-
-/** Which fault explains what was seen: tap what was wrong, and be asked for the look that tells most. */
+/** Which fault explains what was seen: tap what was wrong, and be asked for the look or reading that tells most. */
 export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine }) {
   const session = useSession();
-  const healthy = useMemo(() => healthyOf(map), [map]);
-  const seen = useMemo(() => loadsSeenOf(map.log), [map.log]);
-  const readings = useMemo(() => (healthy ? readingsOf(map, machine, healthy) : []), [map, machine, healthy]);
-  const model = useMemo(() => (healthy ? faultModel(machine, healthy) : null), [machine, healthy]);
-  const tried = useMemo(() => partsTriedOf(map.log), [map.log]);
-  const evidence = useMemo(() => ({ seen, read: readings, tried }), [seen, readings, tried]);
-  const ranked = useMemo(
-    () => (model && seen.length > 0 ? rankFaults(model, evidence) : []),
-    [model, evidence, seen.length],
-  );
-  if (!healthy || !model)
+  const faults = useFaults(map, machine);
+  if (!faults)
     return (
       <p className="text-quiet">
         Which fault explains a complaint can be said once{' '}
@@ -63,25 +35,40 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
         is said in full.
       </p>
     );
+  const { model, evidence } = faults;
+  const seen = evidence.seen;
+  const seenAt = (setting: SettingId, load: LoadId) =>
+    seen.find((one) => one.setting === setting && one.load === load)?.seen;
   const say = (list: LoadSeen[]) => session.emit({ kind: 'loads-seen', seen: list });
-  const open = healthy.flatMap(({ setting }) =>
+  const saidBy = (load: LoadId, complaint: LoadComplaint) =>
+    complaintOf(model.healthy, model.settings, load, complaint);
+  const open = model.settings.flatMap(({ setting }) =>
     machine.loads
-      .filter(({ id }) => !seen.some((one) => one.setting === setting && one.load === id))
-      .map(({ id }) => ({ setting, load: id })),
+      .filter(({ id }) => seenAt(setting, id) === undefined)
+      .map(({ id }): LoadSeen => ({ setting, load: id, seen: 'right' })),
   );
   return (
     <section aria-label="What was seen" className="grid gap-2 border-t-2 border-line pt-2">
       <h2 className="text-large font-bold">What was seen of it</h2>
-      <SeenTable map={map} machine={machine} seen={seen} onSay={(one) => say([one])} />
+      <ComplaintTaps
+        machine={machine}
+        told={toldComplaints(symptomsOf(map.log))}
+        isSaid={(load, complaint) => {
+          const says = saidBy(load, complaint);
+          return says.length > 0 && says.every((one) => seenAt(one.setting, load) === one.seen);
+        }}
+        onSay={(load, complaint, said) => {
+          const says = saidBy(load, complaint);
+          if (says.length > 0) say(said ? says : says.map((one) => ({ ...one, seen: null })));
+        }}
+      />
+      <SeenTable map={map} machine={machine} seenAt={seenAt} onSay={(one) => say([one])} />
       {seen.length > 0 && open.length > 0 && (
-        <PlainButton
-          className="justify-self-start"
-          onClick={() => say(open.map((one) => ({ ...one, seen: 'right' })))}
-        >
+        <PlainButton className="justify-self-start" onClick={() => say(open)}>
           All else worked
         </PlainButton>
       )}
-      {ranked.length > 0 && <Explained {...{ map, model, ranked, evidence }} onSay={say} />}
+      {faults.ranked.length > 0 && <Explained {...{ map, faults }} onSay={say} />}
     </section>
   );
 }
@@ -89,14 +76,12 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
 interface SeenTableProps {
   map: SwitchMap;
   machine: Machine;
-  seen: readonly LoadSeen[];
+  seenAt: (setting: SettingId, load: LoadId) => LoadSeen['seen'] | undefined;
   onSay: (one: LoadSeen) => void;
 }
 
-function SeenTable({ map, machine, seen, onSay }: SeenTableProps) {
+function SeenTable({ map, machine, seenAt, onSay }: SeenTableProps) {
   const settings = map.structure.settings.filter(({ need }) => need === 'required');
-  const valueOf = (setting: SettingId, load: LoadId) =>
-    seen.find((one) => one.setting === setting && one.load === load)?.seen ?? '';
   return (
     <div className="overflow-x-auto">
       <table aria-label="What the loads did" className="w-full">
@@ -111,7 +96,7 @@ function SeenTable({ map, machine, seen, onSay }: SeenTableProps) {
                   <Pick
                     quiet
                     label={`${load.name} at ${settingName(map.structure, id)}`}
-                    value={valueOf(id, load.id)}
+                    value={seenAt(id, load.id) ?? ''}
                     options={[
                       { value: '', text: `${load.name}: –` },
                       ...LOAD_SEEN.map((one) => ({ value: one, text: SEEN_WORDS[one] })),
@@ -136,24 +121,37 @@ function SeenTable({ map, machine, seen, onSay }: SeenTableProps) {
 
 interface ExplainedProps {
   map: SwitchMap;
-  model: FaultModel;
-  ranked: readonly RankedFault[];
-  evidence: Evidence;
+  faults: Faults;
   onSay: (list: LoadSeen[]) => void;
 }
 
-/** The likeliest faults, what each explains, and what to look at next. */
-function Explained({ map, model, ranked, evidence, onSay }: ExplainedProps) {
+/** The likeliest faults, what each explains, and what to do next. */
+function Explained({ map, faults, onSay }: ExplainedProps) {
+  const { model, ranked, evidence, next } = faults;
   const { machine } = model;
-  const next = nextTest(model, ranked, evidence);
+  const { structure } = map;
+  const session = useSession();
+  const askOnMap = useAskOnMap('../../map');
   const wires = wiresOf(map.log);
+  const label = (place: number) => structure.terminals[place]?.label ?? '?';
+  const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
   const words = (fault: Fault) =>
-    faultWords(fault, {
-      label: (place) => map.structure.terminals[place]?.label ?? '?',
-      tag: (id) => wires.find((wire) => wire.id === id)?.tag ?? '?',
-      loads: machine.loads,
-      supplies: machine.supplies,
-    });
+    faultWords(fault, { ...{ label, tag }, loads: machine.loads, supplies: machine.supplies });
+  const names: HuntNames = {
+    at: (setting) => settingName(structure, setting),
+    contact: (_, contact) => contact.map(label).join('–'),
+    place: (node) => machinePlace(node, machine, label),
+    part: (part) => machine.loads.find(({ id }) => id === part)?.name ?? `wire ${tag(part)}`,
+    supply: (supply) => machine.supplies.filter(({ id }) => id === supply).map(supplyName)[0] ?? '?',
+  };
+  const answers: HuntAnswers = {
+    onLook: (setting, load, what) => onSay([{ setting, load, seen: what }]),
+    onProbe: (setting, between, conducts) => {
+      const [a, b] = between.map((node) => pointOfNode(machine, node));
+      if (a && b) session.emit({ kind: 'machine-probed', setting, between: [a, b], conducts });
+    },
+    onPart: (part, whole) => session.emit({ kind: 'part-tried', part, whole }),
+  };
   return (
     <>
       <RankedFaults
@@ -161,52 +159,33 @@ function Explained({ map, model, ranked, evidence, onSay }: ExplainedProps) {
         seen={evidence.seen.length}
         notTheSwitch="Then it is not the switch."
       />
-      {next && <NextStep {...{ map, machine, next }} onSay={onSay} />}
+      {next && (
+        <NextStep
+          {...{ machine, next, names }}
+          {...answers}
+          toMap={
+            next.kind === 'read' && (
+              <PlainButton
+                className="justify-self-start"
+                onClick={() => {
+                  const [red, black] = next.contact.map((place) => structure.terminals[place]?.id);
+                  askOnMap(next.setting, red as TerminalId, black as TerminalId);
+                }}
+              >
+                Ask it on the Map
+              </PlainButton>
+            )
+          }
+          toRepeat={<Way to="../../verify">Work it at Verify</Way>}
+          toPath={<Way to="../../tag/path">Is it the switch?</Way>}
+        />
+      )}
     </>
   );
 }
 
-interface NextStepProps {
-  map: SwitchMap;
-  machine: Machine;
-  next: NextTest;
-  onSay: (list: LoadSeen[]) => void;
-}
-
-/** What tells most in the least time: a look, answered here; a reading on the Map; a load or a wire tried by itself. */
-function NextStep({ map, machine, next, onSay }: NextStepProps) {
-  const session = useSession();
-  if (next.kind === 'try') {
-    const load = machine.loads.find(({ id }) => id === next.part);
-    const tag = wiresOf(map.log).find(({ id }) => id === next.part)?.tag;
-    return (
-      <TryPart
-        name={load ? load.name : `wire ${tag ?? '?'}`}
-        seconds={next.seconds}
-        onSay={(whole) => session.emit({ kind: 'part-tried', part: next.part, whole })}
-      />
-    );
-  }
-  const at = settingName(map.structure, next.setting);
-  if (next.kind === 'read')
-    return (
-      <p className={NEXT_BOX}>
-        <span>
-          Next, about {next.seconds} s once it is safe: does{' '}
-          <strong>{next.contact.map((place) => map.structure.terminals[place]?.label).join('–')}</strong> join
-          at <strong>{at}</strong>?
-        </span>
-        <Link to="../../map" relative="path" className="inline-flex min-h-11 items-center underline">
-          Read it on the Map
-        </Link>
-      </p>
-    );
-  return (
-    <LookNext
-      {...{ machine, at }}
-      seconds={next.seconds}
-      loads={next.loads}
-      onSay={(load, seen) => onSay([{ setting: next.setting, load, seen }])}
-    />
-  );
-}
+const Way = ({ to, children }: { to: string; children: string }) => (
+  <Link to={to} relative="path" className="inline-flex min-h-11 items-center underline">
+    {children}
+  </Link>
+);

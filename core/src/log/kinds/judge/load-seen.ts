@@ -1,14 +1,17 @@
 import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
-import type { LoadId, SettingId, WireId } from '../../../switch/index.js';
+import type { LoadId, SettingId, SupplyId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What a person sees of a load. */
-export const LOAD_SEEN = ['right', 'off', 'on', 'weak', 'reversed'] as const;
+export const LOAD_SEEN = ['right', 'off', 'on', 'weak', 'reversed', 'sometimes'] as const;
 
 export const loadSeenSchema = object({
   setting: id<SettingId>(),
   load: id<LoadId>(),
-  seen: says('`right`: as it should; null: nothing is said any more.', orNull(oneOf(LOAD_SEEN))),
+  seen: says(
+    '`right`: as it should; `sometimes`: now as it should, now not; null: nothing is said any more.',
+    orNull(oneOf(LOAD_SEEN)),
+  ),
 });
 /** What a load did in a setting, before the repair. */
 export type LoadSeen = TypeOf<typeof loadSeenSchema>;
@@ -18,12 +21,14 @@ export const loadsSeen = defineKind('loads-seen', {
   fields: { seen: list(loadSeenSchema, { minItems: 1, maxItems: 2000 }) },
   undo: ['table'],
   reading: 'extends',
+  // Version 2 knows what comes and goes.
+  upgrades: { 1: (what) => what },
 });
 
 export const partTried = defineKind('part-tried', {
-  says: 'whether a load or a wire of the machine, freed, conducts from end to end; the newest of each counts',
+  says: 'whether a load or a wire of the machine, freed, conducts from end to end, or a supply is there; the newest of each counts',
   fields: {
-    part: says('A load or a wire.', id<LoadId | WireId>()),
+    part: says('A load, a wire or a supply.', id<LoadId | WireId | SupplyId>()),
     whole: says('null: nothing is said any more.', orNull(flag)),
   },
   undo: ['table'],

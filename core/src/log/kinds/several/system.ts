@@ -8,6 +8,7 @@ import {
   orNull,
   says,
   tagged,
+  two,
   TITLE_LETTERS,
   words,
   type TypeOf,
@@ -22,6 +23,7 @@ import type {
   WireId,
 } from '../../../switch/index.js';
 import { LOAD_SEEN } from '../judge/load-seen.js';
+import { CONDUCTS } from '../judge/machine-probed.js';
 import { LOAD_ENDS } from '../tag/wire-end.js';
 import { defineKind } from '../define-kind.js';
 
@@ -94,7 +96,10 @@ export const systemSeenSchema = object({
     list(standingSchema, { minItems: 1, maxItems: MOST_HANDLES }),
   ),
   load: id<LoadId>(),
-  seen: says('`right`: as it should; null: nothing is said any more.', orNull(oneOf(LOAD_SEEN))),
+  seen: says(
+    '`right`: as it should; `sometimes`: now as it should, now not; null: nothing is said any more.',
+    orNull(oneOf(LOAD_SEEN)),
+  ),
 });
 /** What a load of a system did with its handles so. */
 export type SystemSeen = TypeOf<typeof systemSeenSchema>;
@@ -104,13 +109,29 @@ export const systemLooked = defineKind('system-looked', {
   fields: { seen: list(systemSeenSchema, { minItems: 1, maxItems: 500 }) },
   undo: ['system'],
   reading: 'extends',
+  // Version 2 knows what comes and goes.
+  upgrades: { 1: (what) => what },
 });
 
 export const systemPartTried = defineKind('system-part-tried', {
-  says: 'whether a load or a wire of a system, freed, conducts from end to end; the newest of each counts',
+  says: 'whether a load or a wire of a system, freed, conducts from end to end, or a supply is there; the newest of each counts',
   fields: {
-    part: says('A load or a wire.', id<LoadId | WireId>()),
+    part: says('A load, a wire or a supply.', id<LoadId | WireId | SupplyId>()),
     whole: says('null: nothing is said any more.', orNull(flag)),
+  },
+  undo: ['system'],
+  reading: 'extends',
+});
+
+export const systemProbed = defineKind('system-probed', {
+  says: 'what was read between two places of the dead machine of a system, its wires on; the newest of each combination and pair counts',
+  fields: {
+    at: says(
+      'How every handle and device stood.',
+      list(standingSchema, { minItems: 1, maxItems: MOST_HANDLES }),
+    ),
+    between: two(systemPointSchema),
+    conducts: says('null: nothing is said any more.', orNull(oneOf(CONDUCTS))),
   },
   undo: ['system'],
   reading: 'extends',

@@ -1,0 +1,55 @@
+import type { Conducts } from '../../log/index.js';
+import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js';
+import type { Observation } from './seen.js';
+
+/** A contact that was read with a meter, freed: whether two terminals join in a setting, by place. */
+export interface ContactRead {
+  setting: SettingId;
+  contact: readonly [number, number];
+  joins: boolean;
+}
+
+/** What was read between two nodes of the dead machine with its wires on. */
+export interface Probed {
+  setting: SettingId;
+  between: readonly [number, number];
+  conducts: Conducts;
+}
+
+/** A load or a wire that was tried by itself, freed: whether it conducts from end to end. A supply: whether it is there. */
+export interface PartTried {
+  part: LoadId | WireId | SupplyId;
+  whole: boolean;
+}
+
+/** A contact that was worked again and again: how often it did not close, and how often it did not open again. */
+export interface Worked {
+  setting: SettingId;
+  contact: readonly [number, number];
+  cycles: number;
+  missed: number;
+  stuck: number;
+}
+
+/** With wires joined instead of the switch, as it joins them in a setting: whether all ran that should. */
+export interface Joined {
+  setting: SettingId;
+  runs: boolean;
+}
+
+/** All that was found out so far. */
+export interface Evidence {
+  seen: readonly Observation[];
+  read: readonly ContactRead[];
+  tried: readonly PartTried[];
+  probed: readonly Probed[];
+  worked: readonly Worked[];
+  joined: readonly Joined[];
+}
+
+/** Nothing found out yet. */
+export const NO_EVIDENCE: Evidence = { seen: [], read: [], tried: [], probed: [], worked: [], joined: [] };
+
+/** Whether the fault was seen to come and go: then one steady look or reading proves nothing. */
+export const isUnsteady = ({ seen }: Pick<Evidence, 'seen'>): boolean =>
+  seen.some((one) => one.seen === 'sometimes');

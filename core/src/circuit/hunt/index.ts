@@ -1,0 +1,26 @@
+export { complaintOf, LOAD_COMPLAINTS, type LoadComplaint } from './complaint.js';
+export {
+  isUnsteady,
+  NO_EVIDENCE,
+  type ContactRead,
+  type Evidence,
+  type Joined,
+  type PartTried,
+  type Probed,
+  type Worked,
+} from './evidence.js';
+export {
+  evidenceOf,
+  joinedOf,
+  pointOfNode,
+  readingsOf,
+  toldByPath,
+  withTold,
+  workedOf,
+} from './evidence-of.js';
+export { isOfSwitch, singleFaults, type Fault } from './fault.js';
+export { faultModel, showsOf, type FaultModel } from './fault-model.js';
+export type { Healthy } from './healthy-setting.js';
+export { nextTest, SURE, type NextTest } from './next-test.js';
+export { rankFaults, type RankedFault } from './rank.js';
+export { lookKey, SEEN, type Observation, type Seen } from './seen.js';

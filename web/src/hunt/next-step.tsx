@@ -1,0 +1,147 @@
+import type { Machine, NextTest } from '@which-way/core/circuit';
+import { CONDUCTS, type Conducts } from '@which-way/core/log';
+import type { LoadId, SettingId, SupplyId, WireId } from '@which-way/core/switch';
+import { CONDUCTS_WORDS } from '@which-way/words/machine';
+import type { ReactNode } from 'react';
+import { PlainButton } from '../shared/controls/plain-button.js';
+import { LoadsSeen, type SeenOfLoad } from './loads-seen.js';
+
+/** What the places of a machine are called, of one switch or of several. */
+export interface HuntNames {
+  at: (setting: SettingId) => string;
+  contact: (setting: SettingId, contact: readonly [number, number]) => string;
+  place: (node: number) => string;
+  part: (part: LoadId | WireId) => string;
+  supply: (supply: SupplyId) => string;
+}
+
+/** What is done with an answer. */
+export interface HuntAnswers {
+  onLook: (setting: SettingId, load: LoadId, seen: SeenOfLoad) => void;
+  onProbe: (setting: SettingId, between: readonly [number, number], conducts: Conducts) => void;
+  onPart: (part: LoadId | WireId | SupplyId, whole: boolean) => void;
+}
+
+interface NextStepProps extends HuntAnswers {
+  machine: Pick<Machine, 'loads'>;
+  next: NextTest;
+  names: HuntNames;
+  /** The ways to where a contact is read, where it is worked again and again, and where a supply is seen to. */
+  toMap: ReactNode;
+  toRepeat: ReactNode;
+  toPath: ReactNode;
+}
+
+/** What tells most in the least time, answered here or where such things are done. */
+export function NextStep({ machine, next, names, toMap, toRepeat, toPath, ...on }: NextStepProps) {
+  switch (next.kind) {
+    case 'look':
+      return (
+        <Box name="Look next">
+          <p>
+            Next, {next.seconds} s: bring it to <strong>{names.at(next.setting)}</strong>.
+          </p>
+          <LoadsSeen
+            machine={machine}
+            loads={next.loads}
+            onSay={(load, seen) => on.onLook(next.setting, load, seen)}
+          />
+        </Box>
+      );
+    case 'read':
+      return (
+        <Box name="Read next">
+          <p>
+            Next, about {next.seconds} s once it is safe: does{' '}
+            <strong>{names.contact(next.setting, next.contact)}</strong> join at{' '}
+            <strong>{names.at(next.setting)}</strong>?
+          </p>
+          {toMap}
+        </Box>
+      );
+    case 'work':
+      return (
+        <Box name="Work next">
+          <p>
+            It comes and goes: one reading proves nothing. Next, about {next.seconds} s once it is safe: work{' '}
+            <strong>{names.contact(next.setting, next.contact)}</strong> again and again, closed at{' '}
+            <strong>{names.at(next.setting)}</strong>.
+          </p>
+          {toRepeat}
+        </Box>
+      );
+    case 'probe':
+      return <Probe {...{ next, names }} onProbe={on.onProbe} />;
+    case 'try':
+      return (
+        <Box name="Try next">
+          <p>
+            Next, about {next.seconds} s, dead and proved so: free one end of{' '}
+            <strong>{names.part(next.part)}</strong> and read ohms from end to end.
+          </p>
+          <Two yes="It conducts" no="It is open" onSay={(whole) => on.onPart(next.part, whole)} />
+        </Box>
+      );
+    case 'supply':
+      return (
+        <Box name="See to the supply next">
+          <p>
+            Next, about {next.seconds} s: does <strong>{names.supply(next.supply)}</strong> come as far as
+            here? Its fuse, cord and plug are tested at <em>Is it the switch?</em>; volts on a live machine
+            are for who may measure them.
+          </p>
+          {toPath}
+          <Two yes="It is there" no="It is missing" onSay={(there) => on.onPart(next.supply, there)} />
+        </Box>
+      );
+  }
+}
+
+function Probe({
+  next,
+  names,
+  onProbe,
+}: {
+  next: Extract<NextTest, { kind: 'probe' }>;
+  names: HuntNames;
+  onProbe: HuntAnswers['onProbe'];
+}) {
+  const [red, black] = next.between;
+  return (
+    <Box name="Probe next">
+      <p>
+        Next, about {next.seconds} s, unplugged and proved dead, all wires on: handle at{' '}
+        <strong>{names.at(next.setting)}</strong>, one probe on <strong>{names.place(red)}</strong>, the other
+        on <strong>{names.place(black)}</strong>. Read the ohms: by ear a lamp or a coil sounds joined.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {CONDUCTS.map((one) => (
+          <PlainButton key={one} onClick={() => onProbe(next.setting, next.between, one)}>
+            {CONDUCTS_WORDS[one]}
+          </PlainButton>
+        ))}
+      </div>
+    </Box>
+  );
+}
+
+function Box({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <div
+      className="grid gap-2 rounded-part border-2 border-brass bg-sheet p-3"
+      role="group"
+      aria-label={name}
+    >
+      {children}
+    </div>
+  );
+}
+
+function Two({ yes, no, onSay }: { yes: string; no: string; onSay: (whole: boolean) => void }) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <PlainButton onClick={() => onSay(true)}>{yes}</PlainButton>
+      <PlainButton onClick={() => onSay(false)}>{no}</PlainButton>
+    </div>
+  );
+}

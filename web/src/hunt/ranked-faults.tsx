@@ -1,0 +1,43 @@
+import { isOfSwitch, type Fault, type RankedFault } from '@which-way/core/circuit';
+
+/** Faults less likely than this are not listed. */
+const LISTED = 0.03;
+const MOST_LISTED = 5;
+
+interface RankedFaultsProps {
+  ranked: readonly RankedFault[];
+  words: (fault: Fault) => string;
+  /** How many looks there are to explain. */
+  seen: number;
+  /** Said where the likeliest lies elsewhere than in a switch. */
+  notTheSwitch: string;
+}
+
+/** The likeliest faults, and what each explains. */
+export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaultsProps) {
+  const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
+  const best = listed[0];
+  return (
+    <>
+      <p className="text-quiet">One fault is assumed. Chances, not proof: a look may be wrong.</p>
+      <ol aria-label="What may explain it">
+        {listed.map(({ fault, explains, chance }) => (
+          <li key={words(fault)} className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-1">
+            <strong className="grow">{words(fault)}</strong>
+            <span className="text-quiet">
+              explains {explains} of {seen}, {Math.round(chance * 100)} %
+            </span>
+          </li>
+        ))}
+      </ol>
+      {best && best.explains < seen && (
+        <p className="text-amber-ink">
+          It explains not all of it: it may be two faults, or a look was wrong.
+        </p>
+      )}
+      {best && !isOfSwitch(best.fault) && best.fault.kind !== 'none' && (
+        <p className="font-semibold">{notTheSwitch}</p>
+      )}
+    </>
+  );
+}
