@@ -1,3 +1,5 @@
+import type { LoadDoes } from '@which-way/core/circuit';
+import type { Load } from '@which-way/core/log';
 import {
   AT_REST,
   AT_WORK,
@@ -7,7 +9,7 @@ import {
 } from '@which-way/core/system';
 import type { JobId, LoadId, PinnedDeviceId, SettingId } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { behaviourWords, shortTitles, standingsWords, systemHazardWords } from './system.js';
+import { behaviourWords, doesWords, shortTitles, standingsWords, systemHazardWords } from './system.js';
 
 const device = (name: string, kind: 'float' | 'thermostat', from: number): SystemHandle => ({
   ...{ of: 'device', from, size: 2, settings: [AT_REST, AT_WORK] },
@@ -32,7 +34,28 @@ describe('titles in a system', () => {
       ['Lathe', 'Lathe'],
     ],
     [['Mill, feed switch'], ['Mill, feed switch']],
+    [
+      ['Helm selector of the launch', 'Deck selector of the launch'],
+      ['Helm', 'Deck'],
+    ],
   ])('%j are %j', (titles, short) => expect(shortTitles(titles)).toEqual(short));
+});
+
+describe('what loads do, in a line', () => {
+  const named = (...names: string[]) => names.map((name) => ({ name }) as Load);
+  const does =
+    (states: Record<string, LoadDoes>) =>
+    ({ name }: Load): LoadDoes =>
+      states[name] ?? 'off';
+
+  it('tells few one by one, and of many those that are not off', () => {
+    expect(doesWords(named('lamp', 'pump'), does({ lamp: 'full' }))).toBe('lamp full, pump off');
+    const many = named('bow', 'stern', 'cabin', 'pump', 'horn');
+    expect(doesWords(many, does({ bow: 'full', stern: 'full', horn: 'not-known' }))).toBe(
+      'bow and stern full, horn not known, all else off',
+    );
+    expect(doesWords(many, does({}))).toBe('everything off');
+  });
 });
 
 describe('when a load runs, in words', () => {

@@ -48,15 +48,24 @@ export function contactWords(kind: DeviceKind, contact: DeviceContact): string {
  */
 export function shortTitles(titles: readonly string[]): string[] {
   if (titles.length < 2) return [...titles];
-  const words = titles.map((title) => title.split(' '));
-  const same = (at: number) => words.every((one) => at < one.length - 1 && one[at] === words[0]?.[at]);
+  const words = withoutShared(titles.map((title) => title.split(' ')));
+  return withoutShared(words.map((one) => one.toReversed())).map((one) => one.toReversed().join(' '));
+}
+
+/** Lists without what all of them begin with; one word of each stays. */
+function withoutShared(lists: readonly string[][]): string[][] {
+  const same = (at: number) => lists.every((one) => at < one.length - 1 && one[at] === lists[0]?.[at]);
   let from = 0;
   while (same(from)) from += 1;
-  return words.map((one) => one.slice(from).join(' '));
+  return lists.map((one) => one.slice(from));
 }
 
 /** What the jobs of a system are called. */
 export type JobNames = (job: JobId) => string;
+
+/** A handle by a name that stays, whatever its job is called by now. */
+export const handleKey = (handle: SystemHandle): string =>
+  handle.of === 'switch' ? handle.job : handle.device.id;
 
 export const handleName = (handle: SystemHandle, names: JobNames): string =>
   handle.of === 'switch' ? names(handle.job) : handle.device.name;
@@ -122,9 +131,21 @@ export function behaviourWords(
   }
 }
 
-/** What loads do in one combination, in a line. */
-export const doesWords = (loads: readonly Load[], does: (load: Load) => LoadDoes): string =>
-  loads.map((load) => `${load.name} ${DOES_WORDS[does(load)]}`).join(', ');
+/** Up to so many loads are told one by one. */
+const FEW_LOADS = 3;
+
+/** What loads do in one combination, in a line; of many, those that are not off. */
+export function doesWords(loads: readonly Load[], does: (load: Load) => LoadDoes): string {
+  const told = loads.length <= FEW_LOADS ? loads : loads.filter((load) => does(load) !== 'off');
+  if (told.length === 0) return 'everything off';
+  const names = new Map<LoadDoes, string[]>();
+  for (const load of told) names.set(does(load), [...(names.get(does(load)) ?? []), load.name]);
+  const words =
+    loads.length <= FEW_LOADS
+      ? told.map((load) => `${load.name} ${DOES_WORDS[does(load)]}`)
+      : [...names].map(([what, list]) => `${list.join(' and ')} ${DOES_WORDS[what]}`);
+  return `${words.join(', ')}${told.length < loads.length ? ', all else off' : ''}`;
+}
 
 /** Words for the places of a system. */
 export interface SystemNames {

@@ -32,6 +32,7 @@ export function ComplaintTaps({ machine, told, isSaid, onSay }: ComplaintTapsPro
               key={one}
               look={said ? 'strong' : 'plain'}
               aria-pressed={said}
+              className="px-2.5"
               onClick={() => onSay(id, one, !said)}
             >
               {COMPLAINT_WORDS[one]}

@@ -26,6 +26,7 @@ export function LoadsSeen({ machine, loads, said = () => null, onSay }: LoadsSee
             key={one}
             look={said(id) === one ? 'strong' : 'plain'}
             aria-pressed={said(id) === one}
+            className="px-2.5"
             onClick={() => onSay(id, one)}
           >
             {SEEN_WORDS[one]}

@@ -3,13 +3,15 @@ import { isOfSwitch, type Fault, type RankedFault } from '@which-way/core/circui
 /** Faults less likely than this are not listed. */
 const LISTED = 0.03;
 const MOST_LISTED = 5;
+/** With less than this left for the switch it is said not to be the switch. */
+const HARDLY = 0.05;
 
 interface RankedFaultsProps {
   ranked: readonly RankedFault[];
   words: (fault: Fault) => string;
   /** How many looks there are to explain. */
   seen: number;
-  /** Said where the likeliest lies elsewhere than in a switch. */
+  /** Said where it hardly lies in a switch any more. */
   notTheSwitch: string;
 }
 
@@ -17,6 +19,10 @@ interface RankedFaultsProps {
 export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaultsProps) {
   const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
   const best = listed[0];
+  const more = ranked.filter(({ chance }) => chance >= LISTED).length - listed.length;
+  const inSwitch = ranked
+    .filter(({ fault }) => isOfSwitch(fault) || fault.kind === 'none')
+    .reduce((sum, { chance }) => sum + chance, 0);
   return (
     <>
       <p className="text-quiet">One fault is assumed. Chances, not proof: a look may be wrong.</p>
@@ -35,9 +41,8 @@ export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaults
           It explains not all of it: it may be two faults, or a look was wrong.
         </p>
       )}
-      {best && !isOfSwitch(best.fault) && best.fault.kind !== 'none' && (
-        <p className="font-semibold">{notTheSwitch}</p>
-      )}
+      {more > 0 && <p className="text-quiet">and {more} more that may be it.</p>}
+      {best && inSwitch < HARDLY && <p className="font-semibold">{notTheSwitch}</p>}
     </>
   );
 }

@@ -3,7 +3,7 @@ import type { Combination, SystemHandle } from '@which-way/core/system';
 import type { InSetting } from '@which-way/core/circuit';
 import type { SettingId } from '@which-way/core/switch';
 import { stateWords } from '@which-way/words/machine';
-import { handleName, standingName, type JobNames } from '@which-way/words/system';
+import { handleKey, handleName, standingName, type JobNames } from '@which-way/words/system';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 
@@ -49,7 +49,7 @@ export function CombinationTable(props: CombinationTableProps) {
         <thead className="sticky top-0 bg-paper">
           <tr className="border-b-2 border-line text-left">
             {handles.map((handle) => (
-              <th key={handleName(handle, names)} scope="col" className="px-2 py-1">
+              <th key={handleKey(handle)} scope="col" className="px-2 py-1">
                 {handleName(handle, names)}
               </th>
             ))}
@@ -75,7 +75,7 @@ export function CombinationTable(props: CombinationTableProps) {
                 className={`cursor-pointer border-b border-line ${isHere ? 'bg-sheet' : 'hover:bg-sheet'}`}
               >
                 {handles.map((handle, at) => (
-                  <td key={handleName(handle, names)} className="px-2 font-mono">
+                  <td key={handleKey(handle)} className="px-2 font-mono whitespace-nowrap">
                     {at === 0 ? (
                       <button type="button" className="min-h-11 w-full text-left font-bold">
                         {standingName(handle, combination[at] as SettingId)}

@@ -5,6 +5,7 @@ import { TITLE_LETTERS } from '@which-way/core/schema';
 import {
   behaviourWords,
   doesWords,
+  handleKey,
   handleName,
   shortTitles,
   standingsWords,
@@ -97,9 +98,6 @@ export function SystemPage() {
     </main>
   );
 }
-
-const handleKey = (handle: System['handles'][number]): string =>
-  handle.of === 'switch' ? handle.job : handle.device.id;
 
 /** How they stand, and what that does. */
 function Headline({ view: { system, standing, now }, names }: { view: SystemView; names: SystemNames }) {
