@@ -73,6 +73,7 @@ function contactsOfHandle(handle: SystemHandle, setting: SettingId, facts: Facts
 /** What is known of all contacts of a system in a combination. Between two switches no contact is. */
 export class SystemContacts {
   readonly #each = new Map<string, ContactsAt>();
+  readonly #sorts = new Map<string, string>();
 
   constructor(
     private readonly system: System,
@@ -86,6 +87,23 @@ export class SystemContacts {
     const made = contactsOfHandle(this.system.handles[at] as SystemHandle, setting, this.facts);
     this.#each.set(key, made);
     return made;
+  }
+
+  /** A name for how a handle's contacts stand in a setting: two positions that make the same have the same. */
+  #sort(at: number, setting: SettingId): string {
+    const key = `${at} ${setting}`;
+    const kept = this.#sorts.get(key);
+    if (kept !== undefined) return kept;
+    const { nets, isKnown } = this.#of(at, setting);
+    const known = nets.map((_, a) => nets.map((__, b) => (a < b && isKnown(a, b) ? 1 : 0)).join(''));
+    const made = `${nets.join()} ${known.join()}`;
+    this.#sorts.set(key, made);
+    return made;
+  }
+
+  /** A name for how all contacts stand: combinations in which all switches make the same have the same. */
+  sortOf(combination: Combination): string {
+    return combination.map((setting, at) => this.#sort(at, setting)).join('|');
   }
 
   at(combination: Combination): ContactsAt {
@@ -103,14 +121,22 @@ export class SystemContacts {
   }
 }
 
-/** What a system does in some combinations. */
+/** What a system does in some combinations; what makes the same contacts is worked out once. */
 export function inCombinations(
   system: System,
   combinations: readonly Combination[],
   facts: FactsOf,
 ): InSetting[] {
   const contacts = new SystemContacts(system, facts);
-  return combinations.map((one) => inSetting(system.machine, settingOf(system, one), contacts.at(one)));
+  const kept = new Map<string, InSetting>();
+  return combinations.map((one) => {
+    const [sort, setting] = [contacts.sortOf(one), settingOf(system, one)];
+    const same = kept.get(sort);
+    if (same) return { ...same, setting };
+    const made = inSetting(system.machine, setting, contacts.at(one));
+    kept.set(sort, made);
+    return made;
+  });
 }
 
 /** What the switches of a system should make in some combinations; the jobs of which that is not known in full instead, where there are some. */

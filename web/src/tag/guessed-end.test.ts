@@ -26,4 +26,14 @@ describe('a guess at the far end of a wire', () => {
     expect(guess('PK')).toBeNull();
     expect(guess('')).toBeNull();
   });
+
+  it('goes by a terminal that looks like the common last, and only where one supply can be meant', () => {
+    const at = (color: string, supplies: Supply[], goesTo = '') =>
+      guessedEnd({ color, goesTo }, supplies, [lamp], true);
+    const [line, back, two] = [supply('L'), supply('N'), supply('L2')];
+    expect(at('PK', [line, back])).toEqual({ at: 'supply', supply: 'L' });
+    expect(at('BU', [line, back])).toEqual({ at: 'supply', supply: 'N' });
+    expect(at('PK', [line, two, back])).toBeNull();
+    expect(at('PK', [line, back], 'somewhere behind')).toBeNull();
+  });
 });

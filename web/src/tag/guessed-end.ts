@@ -16,11 +16,17 @@ const plain = (text: string) =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
-/** Where a wire may end, by what was written of it or by its colour: a guess, and no more. null: none. */
+const RETURNS: ReadonlySet<Supply['kind']> = new Set(['N', '0', 'earth']);
+
+/**
+ * Where a wire may end, by what was written of it, by its colour, or by a terminal that looks like the common (dark screw, wide tab, set
+ * apart: the supply usually comes in there; common practice): a guess, and no more. null: none.
+ */
 export function guessedEnd(
   { goesTo, color }: Pick<Wire, 'goesTo' | 'color'>,
   supplies: readonly Supply[],
   loads: readonly Load[],
+  looksCommon = false,
 ): WireEnd | null {
   const words = plain(goesTo);
   if (words !== '') {
@@ -35,5 +41,6 @@ export function guessedEnd(
     const supply = supplies.find((one) => one.kind === kind);
     if (supply) return { at: 'supply', supply: supply.id };
   }
-  return null;
+  const live = supplies.filter(({ kind }) => !RETURNS.has(kind));
+  return looksCommon && live.length === 1 && live[0] ? { at: 'supply', supply: live[0].id } : null;
 }

@@ -1,5 +1,5 @@
 import { endsOf } from '@which-way/core/circuit';
-import { loadsOf, suppliesOf, wireEndsOf, type WireEnd } from '@which-way/core/log';
+import { loadsOf, looksOf, suppliesOf, wireEndsOf, type WireEnd } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
 import { endWords, supplyName } from '@which-way/words/machine';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -30,7 +30,8 @@ export function WireEnds({ wire }: { wire: Wire }) {
     { end: { at: 'elsewhere' }, text: 'another switch or device' },
     { end: { at: 'nowhere' }, text: 'nowhere: capped' },
   ];
-  const guess = ends.length === 0 ? guessedEnd(wire, supplies, loads) : null;
+  const looksCommon = wire.terminal !== null && (looksOf(log).get(wire.terminal) ?? []).length > 0;
+  const guess = ends.length === 0 ? guessedEnd(wire, supplies, loads, looksCommon) : null;
   const guessText = options.find(({ end }) => guess !== null && keyOf(end) === keyOf(guess))?.text;
   const keep = (all: WireEnd[]) => session.emit({ kind: 'wire-ended', wire: wire.id as WireId, ends: all });
   return (
