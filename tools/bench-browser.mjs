@@ -1,54 +1,10 @@
 // What the Map screen costs in a real browser: from a key to the frame that shows the next prompt, and memory.
-import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { createMapper } from '@which-way/core/continuity';
 import { answerTo, handleAt, planNext } from '@which-way/core/planner';
 import { truthfulValues } from '@which-way/core/simulated';
 import { createWriter, ORDINARY_METER, PLAIN_APPROACH } from '@which-way/core/log';
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
-
-const root = fileURLToPath(new URL('..', import.meta.url));
-const CHROMIUM = '/usr/bin/chromium';
-
-/** A port that nobody listens on just now. */
-function freePort() {
-  return new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
-  });
-}
-
-/** A server of its own on a free port with a temporary database. */
-async function serve() {
-  const port = await freePort();
-  const folder = mkdtempSync(join(tmpdir(), 'which-way-bench-'));
-  const child = spawn(process.execPath, ['server/dist/main.js', '--data', folder, '--port', String(port)], {
-    cwd: root,
-    env: { ...process.env, WHICH_WAY_LOG: 'quiet' },
-  });
-  const base = await new Promise((resolve, reject) => {
-    let said = '';
-    child.stdout.on('data', (chunk) => {
-      said += chunk;
-      const address = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0];
-      if (address) resolve(address);
-    });
-    child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
-  });
-  const end = async () => {
-    const gone = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGTERM');
-    await gone;
-    rmSync(folder, { recursive: true, force: true });
-  };
-  return { base, end };
-}
+import { withBrowser } from './bench-served.mjs';
 
 /** A job of 48 terminals in 24 positions, two poles of 24 ways, some way into its map. */
 function begun(order, acts) {
@@ -163,18 +119,8 @@ async function benchOrder({ note, atMost, round }, browser, base, order, target)
   await page.close();
 }
 
-/** Answer-to-paint and memory of the Map at 48 terminals in 24 positions, in headless Chromium; nothing without it. */
-export async function benchBrowser(out) {
-  if (!existsSync(CHROMIUM))
-    return out.note('screen', 'not measured: no Chromium here (npm test installs it)', 0, '');
-  const { chromium } = await import('@playwright/test');
-  const args = JSON.parse(readFileSync(join(root, 'e2e', 'chromium-arguments.json'), 'utf8'));
-  const served = await serve();
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args });
-  try {
-    for (const order of ['position', 'time']) await benchOrder(out, browser, served.base, order, 50);
-  } finally {
-    await browser.close();
-    await served.end();
-  }
-}
+/** Answer-to-paint and memory of the Map at 48 terminals in 24 positions, in headless Chromium. */
+export const benchBrowser = (out) =>
+  withBrowser(out, async (browser, base) => {
+    for (const order of ['position', 'time']) await benchOrder(out, browser, base, order, 50);
+  });

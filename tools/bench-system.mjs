@@ -42,16 +42,22 @@ function member(seed) {
     const joined = others.filter(() => random() < 0.4);
     return { setting: id, unsaid: [], joined: joined.length > 0 ? [[common, ...joined]] : [] };
   });
-  add({ kind: 'expected', table: { source: 'typed', note: '', settings } });
-  return { job: newId(), map: deriveMap(events) };
+  add({ kind: 'expected', table: { source: { kind: 'text' }, settings } });
+  return { job: newId(), events, map: deriveMap(events) };
 }
 
-export function benchSystem({ note, atMost, round }) {
+/** The jobs of three switches, and the log of their system. */
+export function crowded() {
   const members = [1, 2, 3].map(member);
   const writer = createWriter({ newId, now });
   const events = [];
   for (const { job } of members)
     events.push(writer.write(events, { kind: 'system-member', job, belongs: true }));
+  return { members, events };
+}
+
+export function benchSystem({ note, atMost, round }) {
+  const { members, events } = crowded();
   const system = systemOf(readLog(events), new Map(members.map(({ job, map }) => [job, map])));
   const first = system.handles.map(({ settings }) => settings[0]);
   const combinations = combinationsOf(system, first);

@@ -38,6 +38,7 @@ const { createWriter, ORDINARY_METER } = await import('@which-way/core/log');
 const { describeSwitch, newIdFrom, seededRandom, shuffled } = await import('@which-way/core/switch');
 
 const { benchBrowser } = await import('./bench-browser.mjs');
+const { benchPages } = await import('./bench-pages.mjs');
 const { benchLoad } = await import('./bench-load.mjs');
 const { benchStore } = await import('./bench-store.mjs');
 const { benchPlanners, readCases, WrongCases } = await import('./planning/bench-planners.mjs');
@@ -278,4 +279,5 @@ benchSystem({ note, atMost, round });
 benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });
 await benchBrowser({ note, atMost, round });
+await benchPages({ note, atMost, round });
 if (json) write(`${JSON.stringify(figures)}\n`);

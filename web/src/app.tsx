@@ -98,7 +98,7 @@ const STEPS: RouteObject[] = [
       { path: 'jumper', ...page(() => import('./refit/jumper-page.js'), 'JumperPage') },
       { path: 'function', ...page(() => import('./refit/function-page.js'), 'FunctionPage') },
       { path: 'sign', ...page(() => import('./refit/sign-page.js'), 'SignPage') },
-      { path: 'report', ...page(() => import('./refit/report-page.js'), 'ReportPage') },
+      { path: 'report', ...page(() => import('./refit/report/report-page.js'), 'ReportPage') },
     ],
   },
   { path: 'practice', ...page(() => import('./practice/outcome-page.js'), 'OutcomePage') },

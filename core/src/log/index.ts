@@ -67,7 +67,8 @@ export {
   refitNotesOf,
   refitSignedOf,
   refitWayOf,
-  reportLeftOutOf,
+  reportPhotosOf,
+  reportShapeOf,
   residualsOf,
   ticksOf,
 } from './refit-notes.js';

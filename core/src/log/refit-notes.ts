@@ -1,3 +1,5 @@
+import type { PhotoId } from '../switch/index.js';
+import type { Photo } from './kinds/before/photo.js';
 import type { RefitWay } from './kinds/back/putting-back.js';
 import type {
   FunctionLine,
@@ -11,7 +13,7 @@ import type {
 } from './kinds/back/tried.js';
 import type { DeedKind, DeedOf } from './deed.js';
 import { compareEvents, liveEvents, type Log } from './log.js';
-import { deedsOf, newestOf } from './notebook.js';
+import { deedsOf, newestOf, photosOf } from './notebook.js';
 
 /** What goes back; null: nobody has said. */
 export const refitWayOf = (log: Log): RefitWay | null => deedsOf(log, 'refit-begun').at(-1)?.way ?? null;
@@ -85,5 +87,14 @@ export function refitSignedOf(log: Log): { signed: SignedRefit; at: string } | n
   return event ? { signed: event.what.refit, at: event.at } : null;
 }
 
-export const reportLeftOutOf = (log: Log): readonly ReportPart[] =>
-  deedsOf(log, 'report-shaped').at(-1)?.leftOut ?? [];
+/** What is left out of the report: parts of it, and photos one by one. */
+export function reportShapeOf(log: Log): { leftOut: readonly ReportPart[]; photosOut: readonly PhotoId[] } {
+  const { leftOut = [], photosOut = [] } = deedsOf(log, 'report-shaped').at(-1) ?? {};
+  return { leftOut, photosOut };
+}
+
+/** The photos that the report shows. */
+export function reportPhotosOf(log: Log): Photo[] {
+  const { leftOut, photosOut } = reportShapeOf(log);
+  return leftOut.includes('photos') ? [] : photosOf(log).filter(({ id }) => !photosOut.includes(id));
+}

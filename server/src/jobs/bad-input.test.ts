@@ -140,6 +140,7 @@ describe('the description of the API', () => {
       '/api/photos/{id}',
       '/api/restore',
       '/api/shared/{token}',
+      '/api/shared/{token}/photos/{id}',
       '/api/shop',
       '/api/stream',
       '/api/works',

@@ -50,7 +50,7 @@ export function gate(access: Access, patience = new Patience()) {
 }
 
 /** What a link to one job needs: the page, what it is made of, and the job that its token opens. Nothing of it can be changed. */
-const OF_A_LINK = /^\/(shared\/[\w-]+|api\/shared\/[\w-]+|assets\/[\w.-]+|mark\.svg)$/;
+const OF_A_LINK = /^\/(shared\/[\w-]+|api\/shared\/[\w-]+(\/photos\/[\w-]+)?|assets\/[\w.-]+|mark\.svg)$/;
 const isOfALink = ({ method, path }: Request): boolean => method === 'GET' && OF_A_LINK.test(path);
 
 function tryCode(

@@ -5,11 +5,11 @@ import { PHOTO_BYTES } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
 import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
-import { pipeline } from 'node:stream/promises';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound } from '../errors/refusal.js';
 import { SERVING, type Serving } from '../serving.js';
 import { PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
+import { sendPhoto } from './send-photo.js';
 
 export class SizeQuery {
   @ApiPropertyOptional({ enum: ['full', 'thumb'] })
@@ -46,13 +46,7 @@ export class PhotosController {
   ): Promise<void> {
     const found = await this.photos.read(id, size);
     if (!found) throw notFound('photo', id);
-    response.set({
-      'content-type': 'image/jpeg',
-      'content-length': String(found.bytes),
-      'cache-control': 'private, max-age=31536000, immutable',
-    });
-    // A reader that goes away in the middle is nobody's trouble.
-    await pipeline(found.stream, response).catch(() => undefined);
+    await sendPhoto(found, response);
   }
 }
 

@@ -1,13 +1,30 @@
-import { Controller, Delete, Get, Header, HttpCode, Inject, Module, Param, Post, Req } from '@nestjs/common';
+import {
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Inject,
+  Module,
+  Param,
+  Post,
+  Req,
+  Res,
+} from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { JobShare, ShareAnswer } from '@which-way/contract';
-import type { Request } from 'express';
+import type { JobShare, JobWithEvents, ShareAnswer } from '@which-way/contract';
+import { readLog, reportPhotosOf } from '@which-way/core/log';
+import type { PhotoId } from '@which-way/core/switch';
+import type { Request, Response } from 'express';
 import { toString } from 'qrcode';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
-import { refused } from '../errors/refusal.js';
+import { notFound, refused } from '../errors/refusal.js';
 import { JobsModule } from '../jobs/jobs.module.js';
 import { JobsService } from '../jobs/jobs.service.js';
 import { ownAddresses } from '../lan/own-hosts.js';
+import { PhotoStore } from '../photos/photo-store.js';
+import { PhotosModule } from '../photos/photos.module.js';
+import { sendPhoto } from '../photos/send-photo.js';
 import { SERVING, type Serving } from '../serving.js';
 import { Shares } from './shares.js';
 
@@ -17,6 +34,7 @@ export class ShareController {
   constructor(
     private readonly shares: Shares,
     private readonly jobs: JobsService,
+    private readonly photos: PhotoStore,
     @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
@@ -52,6 +70,22 @@ export class ShareController {
     return this.jobs.open(job, 0);
   }
 
+  @Get('shared/:token/photos/:id')
+  @ApiOperation({ summary: 'A photo that the report of this job shows, by its link; no other.' })
+  async photo(
+    @Param('token') token: string,
+    @Param('id', OurIdPipe) id: PhotoId,
+    @Res() response: Response,
+  ): Promise<void> {
+    const job = await this.shares.jobOf(token);
+    if (job === null) throw refused(404, 'share-ended');
+    const { events } = JSON.parse(await this.jobs.open(job, 0)) as JobWithEvents;
+    const shown = reportPhotosOf(readLog(events)).some((photo) => photo.id === id);
+    const found = shown ? await this.photos.read(id, 'full') : null;
+    if (!found) throw notFound('photo', id);
+    await sendPhoto(found, response, false);
+  }
+
   /** The link under every address at which this machine is reached, with its QR code. */
   async #answer(share: JobShare | null, request: Request): Promise<ShareAnswer> {
     const port = request.socket.localPort ?? 80;
@@ -68,5 +102,5 @@ export class ShareController {
   }
 }
 
-@Module({ imports: [JobsModule], controllers: [ShareController], providers: [Shares] })
+@Module({ imports: [JobsModule, PhotosModule], controllers: [ShareController], providers: [Shares] })
 export class ShareModule {}

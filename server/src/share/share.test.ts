@@ -1,4 +1,6 @@
 import type { JobWithEvents, ShareAnswer } from '@which-way/contract';
+import type { PhotoId } from '@which-way/core/switch';
+import sharp from 'sharp';
 import { afterAll, beforeAll, expect, it, vi } from 'vitest';
 import { requestFromElsewhere } from '../testing/from-elsewhere.js';
 import { newJob, serve, type Served } from '../testing/served.js';
@@ -62,4 +64,29 @@ it('is none for what was never given out, and for a job that is not there', asyn
   }
   const { job } = newJob(703);
   expect(await served.call('POST', `/api/jobs/${job.id}/share`)).toMatchObject({ status: 404 });
+});
+
+it('shows the photos that the report has, and no other', async () => {
+  const { job, events, add, newId } = newJob(704);
+  const [shown, out, strange] = [newId<PhotoId>(), newId<PhotoId>(), newId<PhotoId>()];
+  const jpeg = await sharp({ create: { width: 8, height: 6, channels: 3, background: '#468' } })
+    .jpeg()
+    .toBuffer();
+  for (const id of [shown, out, strange])
+    await fetch(`${served.base}/api/photos/${id}`, { method: 'PUT', body: Uint8Array.from(jpeg) });
+  for (const id of [shown, out])
+    add({
+      kind: 'photo-taken',
+      photo: { id, purpose: 'other', caption: 'As it was', width: 8, height: 6, removed: false },
+    });
+  add({ kind: 'report-shaped', leftOut: [], photosOut: [out] });
+  await served.call('POST', '/api/jobs', job);
+  await served.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events });
+  const { body } = (await served.call('POST', `/api/jobs/${job.id}/share`)) as { body: ShareAnswer };
+  const token = body.share?.token ?? '';
+  const status = async (id: string) => (await elsewhere('GET', `/api/shared/${token}/photos/${id}`)).status;
+  expect([await status(shown), await status(out), await status(strange)]).toEqual([200, 404, 404]);
+  expect((await elsewhere('GET', `/api/photos/${shown}`)).status).toBe(401);
+  await served.call('DELETE', `/api/jobs/${job.id}/share`);
+  expect(await status(shown)).toBe(404);
 });

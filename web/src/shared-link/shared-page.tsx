@@ -1,18 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import type { JobWithEvents } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
-import { checkStanding, isTicked, refitStanding } from '@which-way/core/refit';
+import { isTicked, transferCard } from '@which-way/core/refit';
 import { cardLineWords } from '@which-way/words/refit';
-import { reportOf } from '@which-way/words/report/report';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { toldOf } from '../api/client.js';
 import { questions } from '../api/questions.js';
-import { reportHtml } from '../refit/report-html.js';
-import { useCheck } from '../refit/use-check.js';
+import type { ReportOrder } from '../refit/report/report-maker.js';
+import { useReport } from '../refit/report/use-report.js';
 import { Notice } from '../shared/controls/notice.js';
 import { TopBar } from '../shared/frame/top-bar.js';
-import { settingsSheet } from '../table/table-files.js';
 
 /** One job as its link shows it: the transfer card and the report, to be read; it follows what is done at the bench. */
 export function SharedPage() {
@@ -48,16 +46,15 @@ export function SharedPage() {
 }
 
 function Shared({ opened: { job, events }, trouble }: { opened: JobWithEvents; trouble: string | null }) {
+  const { token = '' } = useParams();
   const map = useMemo(() => deriveMap(events), [events]);
-  const { refit, check } = useCheck(map);
-  const { standing, page } = useMemo(() => {
-    const found = refitStanding(map, job.outOfMachine, check);
-    const at = refit && check ? { check, at: checkStanding(map, refit, check) } : null;
-    const positions = map.settings.size > 0 ? settingsSheet(map, 'terminal', 'The positions') : null;
-    const report = reportOf({ job, map, standing: found, check: at });
-    return { standing: found, page: reportHtml(report, { positions, photos: new Map() }) };
-  }, [map, job, refit, check]);
-  const { card } = standing;
+  const card = useMemo(() => transferCard(map), [map]);
+  const order = useMemo((): ReportOrder => {
+    const { number, title, place, outOfMachine } = job;
+    const photosAt = `/api/shared/${token}/photos/`;
+    return { job: { number, title, place, outOfMachine }, length: 'whole', photosAt };
+  }, [job, token]);
+  const { page, failed } = useReport(events, order);
   return (
     <main className="grid gap-4 p-4">
       {trouble && (
@@ -80,12 +77,18 @@ function Shared({ opened: { job, events }, trouble }: { opened: JobWithEvents; t
           </ol>
         </section>
       )}
-      <iframe
-        title="The report"
-        srcDoc={page}
-        sandbox=""
-        className="h-[78dvh] w-full rounded-part border-2 border-line bg-white"
-      />
+      {page === null ? (
+        <p role="status" className="text-quiet">
+          {failed ? 'The report could not be made. Load the page again.' : 'Making the report.'}
+        </p>
+      ) : (
+        <iframe
+          title="The report"
+          srcDoc={page}
+          sandbox=""
+          className="h-[78dvh] w-full rounded-part border-2 border-line bg-white"
+        />
+      )}
     </main>
   );
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { deriveMap } from '@which-way/core/continuity';
-import { readLog, upgradeEvent, type DeedKind, type JobEvent } from '@which-way/core/log';
+import { readLog, upgradeEvent, type Deed, type DeedKind, type JobEvent } from '@which-way/core/log';
 import { benchOf, checkOf, checkStanding, refitOf, refitStanding } from '@which-way/core/refit';
 import { describe, expect, it } from 'vitest';
 import { factsOf, KNOWN_BY, type ReportDocument } from './document.js';
@@ -42,6 +42,29 @@ describe('a report', () => {
         expect(text.trim()).not.toBe('');
         expect(KNOWN_BY).toContain(known);
       }
+  });
+
+  it('shows the photos that were chosen, one by one, and none where photos are left out', () => {
+    const kiln = switches.find(({ events }) =>
+      events.some(({ what }) => what.kind === 'photo-taken'),
+    ) as DemoJob;
+    const ids = kiln.events.flatMap(({ what }) => (what.kind === 'photo-taken' ? [what.photo.id] : []));
+    const shown = (shape?: Omit<Extract<Deed, { kind: 'report-shaped' }>, 'kind'>) => {
+      const last = kiln.events.at(-1) as JobEvent;
+      const event = {
+        ...last,
+        id: `${last.id.slice(0, -12)}0123456789ab`,
+        at: '2027-01-01T00:00:00.000Z',
+        clock: last.clock + 1,
+      };
+      const more = shape ? [{ ...event, what: { kind: 'report-shaped', ...shape } } as JobEvent] : [];
+      return reported(kiln, [...kiln.events, ...more]).sections.flatMap(({ pieces }) =>
+        pieces.flatMap((piece) => (piece.kind === 'photo' ? [piece.photo] : [])),
+      );
+    };
+    expect(shown()).toEqual(ids);
+    expect(shown({ leftOut: [], photosOut: ids.slice(0, 1) })).toEqual(ids.slice(1));
+    expect(shown({ leftOut: ['photos'], photosOut: [] })).toEqual([]);
   });
 
   it('has what a person said as it stands in the log', () => {

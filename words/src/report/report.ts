@@ -3,9 +3,9 @@ import type { Difference } from '@which-way/core/match';
 import {
   loadsOf,
   notesOf,
-  photosOf,
   refitNotesOf,
-  reportLeftOutOf,
+  reportPhotosOf,
+  reportShapeOf,
   residualsOf,
   symptomsOf,
   type ChosenReplacement,
@@ -34,7 +34,7 @@ const NOTE_NAMES: [field: Parameters<ReturnType<typeof notesOf>['get']>[0], name
 /** The whole report of a job: each part that was not left out, and everything in it with how it is known. */
 export function reportOf(source: ReportSource): ReportDocument {
   const { job, map } = source;
-  const leftOut = new Set<string>(reportLeftOutOf(map.log));
+  const leftOut = new Set<string>(reportShapeOf(map.log).leftOut);
   const sections = [
     complaint(source),
     found(source),
@@ -162,7 +162,7 @@ function replacement({ map }: ReportSource): Section {
 function photos({ map }: ReportSource): Section {
   return {
     ...{ part: 'photos', heading: 'Photos' },
-    pieces: photosOf(map.log).map(({ id, caption }) => ({ kind: 'photo', photo: id, caption })),
+    pieces: reportPhotosOf(map.log).map(({ id, caption }) => ({ kind: 'photo', photo: id, caption })),
   };
 }
 

@@ -10,6 +10,7 @@ import {
   MOST_TERMINALS,
   object,
   oneOf,
+  optional,
   orNull,
   PERSON_LETTERS,
   POSITION_NAME_LETTERS,
@@ -20,7 +21,7 @@ import {
   words,
   type TypeOf,
 } from '../../../schema/index.js';
-import type { LoadId, SettingId, StepId, TerminalId } from '../../../switch/index.js';
+import type { LoadId, PhotoId, SettingId, StepId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What is measured once the wires are back and before power. */
@@ -177,7 +178,15 @@ export type ReportPart = (typeof REPORT_PARTS)[number];
 
 export const reportShaped = defineKind('report-shaped', {
   says: 'what is left out of the report; the newest counts',
-  fields: { leftOut: list(oneOf(REPORT_PARTS), { uniqueItems: true }) },
+  fields: {
+    leftOut: list(oneOf(REPORT_PARTS), { uniqueItems: true }),
+    photosOut: says(
+      'Photos that are left out, one by one; absent: none.',
+      optional(list(id<PhotoId>(), { uniqueItems: true, maxItems: 2000 })),
+    ),
+  },
   undo: ['refit'],
   reading: 'extends',
+  // Version 2 knows photos that are left out.
+  upgrades: { 1: (what) => what },
 });

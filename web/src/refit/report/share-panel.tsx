@@ -1,10 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobId } from '@which-way/core/switch';
 import { toast } from 'sonner';
-import { api, toldOf } from '../api/client.js';
-import { questions } from '../api/questions.js';
-import { Notice } from '../shared/controls/notice.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
+import { api, toldOf } from '../../api/client.js';
+import { questions } from '../../api/questions.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 
 /** A link to this job for a phone at the machine: read-only, for thirty days, to be ended at any time. */
 export function SharePanel({ job }: { job: JobId }) {

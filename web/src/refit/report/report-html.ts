@@ -24,7 +24,8 @@ h1 { font-size: 1.7rem; margin: 0; } h2 { font-size: 1.15rem; margin: 1.6rem 0 .
 ul { margin: .3rem 0; padding-left: 1.2rem; } li { break-inside: avoid; }
 table { border-collapse: collapse; width: 100%; } td, th { text-align: left; vertical-align: top; border-bottom: 1px solid #bcc7c2; padding: .25rem .5rem .25rem 0; }
 .known { color: #55635d; font-size: .85rem; } .wide { overflow-x: auto; } figure { margin: .6rem 0; } img { max-width: 100%; max-height: 22rem; }
-svg { max-width: 100%; height: auto; } @media print { h2 { break-after: avoid; } }`;
+svg { max-width: 100%; height: auto; } @media print { h2 { break-after: avoid; } }
+@media screen { .part { content-visibility: auto; contain-intrinsic-height: auto 150rem; } }`;
 
 /** The report as a web page in one file: nothing is fetched when it is opened. */
 export function reportHtml(report: ReportDocument, pictures: ReportPictures): string {
@@ -41,13 +42,25 @@ ${sections.join('\n')}
 `;
 }
 
+/** So many lines are laid out together; of thousands, those in sight. */
+const LINES_TOGETHER = 100;
+
+/** Lines as a list, a long one in parts that are laid out when they come into sight. */
+function inParts(lines: readonly string[]): string {
+  if (lines.length <= LINES_TOGETHER) return `<ul>${lines.join('\n')}</ul>`;
+  const parts = Array.from({ length: Math.ceil(lines.length / LINES_TOGETHER) }, (_, at) =>
+    lines.slice(at * LINES_TOGETHER, (at + 1) * LINES_TOGETHER),
+  );
+  return parts.map((part) => `<ul class="part">${part.join('\n')}</ul>`).join('\n');
+}
+
 function pieceHtml(piece: Piece, { positions, photos }: ReportPictures): string {
   switch (piece.kind) {
     case 'facts': {
       const [first] = piece.facts;
       if (!first) return '';
-      const lines = piece.facts.map(({ text }) => `<li>${escaped(text)}</li>`).join('\n');
-      return `<ul>${lines}</ul><p class="known">${KNOWN_WORDS[first.known]}</p>`;
+      const lines = piece.facts.map(({ text }) => `<li>${escaped(text)}</li>`);
+      return `${inParts(lines)}<p class="known">${KNOWN_WORDS[first.known]}</p>`;
     }
     case 'table': {
       const row = (cells: readonly string[], of: 'td' | 'th') =>

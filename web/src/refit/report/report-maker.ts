@@ -1,0 +1,69 @@
+import { createMapper } from '@which-way/core/continuity';
+import { reportPhotosOf, type JobEvent } from '@which-way/core/log';
+import { benchOf, checkOf, checkStanding, refitOf, refitStanding, type Check } from '@which-way/core/refit';
+import type { ReportDocument } from '@which-way/words/report/document';
+import { ownersReport, reportOf } from '@which-way/words/report/report';
+import { settingsSheet } from '../../table/table-files.js';
+import { photosAsData } from './photos-as-data.js';
+import { reportHtml, type ReportPictures } from './report-html.js';
+
+export const REPORT_LENGTHS = ['whole', 'short'] as const;
+export type ReportLength = (typeof REPORT_LENGTHS)[number];
+
+/** Which report of which job, and where its photos are read. */
+export interface ReportOrder {
+  job: { number: number; title: string; place: string; outOfMachine: boolean };
+  length: ReportLength;
+  /** The address of a photo without its id. */
+  photosAt: string;
+}
+
+/** A report with what it is shown with. */
+export interface MadeReport {
+  report: ReportDocument;
+  pictures: ReportPictures;
+}
+
+/** Makes reports of one job out of its events, which may come in parts; beside the screen, since there may be ten thousand. */
+export class ReportMaker {
+  readonly #events: JobEvent[] = [];
+  readonly #mapper = createMapper();
+  readonly #photos = new Map<string, string>();
+  #check: { of: string; check: Check } | null = null;
+
+  add(events: readonly JobEvent[]): void {
+    this.#events.push(...events);
+  }
+
+  async make({ job, length, photosAt }: ReportOrder): Promise<MadeReport> {
+    const map = this.#mapper(this.#events);
+    const refit = refitOf(map);
+    const check = refit && this.#checkOf(benchOf(refit));
+    const source = {
+      ...{ job, map },
+      standing: refitStanding(map, job.outOfMachine, check),
+      check: refit && check ? { check, at: checkStanding(map, refit, check) } : null,
+    };
+    const photos = length === 'whole' ? reportPhotosOf(map.log).map(({ id }) => id) : [];
+    return {
+      report: length === 'whole' ? reportOf(source) : ownersReport(source),
+      pictures: {
+        photos: await photosAsData(photos, photosAt, this.#photos),
+        positions: map.settings.size > 0 ? settingsSheet(map, 'terminal', 'The positions') : null,
+      },
+    };
+  }
+
+  /** The report as a web page in one file. */
+  async page(order: ReportOrder): Promise<string> {
+    const { report, pictures } = await this.make(order);
+    return reportHtml(report, pictures);
+  }
+
+  /** The same wires on the same lugs want the same check. */
+  #checkOf(bench: Parameters<typeof checkOf>[0]): Check {
+    const of = JSON.stringify(bench);
+    if (this.#check?.of !== of) this.#check = { of, check: checkOf(bench) };
+    return this.#check.check;
+  }
+}

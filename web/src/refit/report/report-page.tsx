@@ -1,0 +1,162 @@
+import { photosOf, REPORT_PARTS, reportShapeOf, type ReportPart } from '@which-way/core/log';
+import type { PhotoId } from '@which-way/core/switch';
+import { REPORT_PART_WORDS } from '@which-way/words/report/pieces';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { thumbUrl } from '../../photos/photo-url.js';
+import { CheckLine } from '../../shared/controls/check-line.js';
+import { Choice } from '../../shared/controls/choice.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { saveFile, saveText } from '../../shared/files/save-text.js';
+import type { ReportLength, ReportOrder } from './report-maker.js';
+import type { PaperSize } from './report-pdf.js';
+import { ReportThread } from './report-thread.js';
+import { SharePanel } from './share-panel.js';
+import { useReport } from './use-report.js';
+
+/** Everything in one document: seen as it is taken away. */
+export function ReportPage() {
+  const events = useJobState((state) => state.map.log.ordered);
+  const job = useJobState((state) => state.job);
+  const [length, setLength] = useState<ReportLength>('whole');
+  const order = useMemo((): ReportOrder | null => {
+    if (!job) return null;
+    const { number, title, place, outOfMachine } = job;
+    return { job: { number, title, place, outOfMachine }, length, photosAt: '/api/photos/' };
+  }, [job, length]);
+  const { page, failed } = useReport(events, order);
+  if (!job || !order) return null;
+  const name = `job-${job.number}-${length === 'whole' ? 'report' : 'for-the-owner'}`;
+  return (
+    <main className="grid grow content-start gap-4 px-4 py-3 sm:px-6 lg:grid-cols-[16rem_minmax(0,1fr)]">
+      <div className="grid content-start gap-3">
+        <h1 className="text-title font-bold">Report</h1>
+        <Choice<ReportLength>
+          label="Which report"
+          value={length}
+          options={[
+            { value: 'whole', text: 'All of it' },
+            { value: 'short', text: 'For the owner' },
+          ]}
+          onChoose={setLength}
+        />
+        <Papers {...{ order, name }} />
+        <PlainButton
+          disabled={page === null}
+          onClick={() => saveText(`${name}.html`, page ?? '', 'text/html')}
+        >
+          Web page, one file
+        </PlainButton>
+        <SharePanel job={job.id} />
+        {length === 'whole' && <Shape />}
+      </div>
+      {page !== null ? (
+        <iframe
+          title="The report as it is"
+          srcDoc={page}
+          sandbox=""
+          className="h-[78dvh] w-full rounded-part border-2 border-line bg-white"
+        />
+      ) : failed ? (
+        <Notice look="brick" title="The report could not be made.">
+          Nothing is lost. Reload the page and try again.
+        </Notice>
+      ) : (
+        <p role="status" className="text-quiet">
+          Making the report.
+        </p>
+      )}
+    </main>
+  );
+}
+
+/** What the report holds, and which photos: chosen once, and kept. */
+function Shape() {
+  const log = useJobState((state) => state.map.log);
+  const session = useSession();
+  const { leftOut, photosOut } = reportShapeOf(log);
+  const photos = photosOf(log);
+  const shape = (changed: { leftOut?: readonly ReportPart[]; photosOut?: readonly PhotoId[] }) =>
+    session.emit({
+      kind: 'report-shaped',
+      leftOut: [...(changed.leftOut ?? leftOut)],
+      photosOut: [...(changed.photosOut ?? photosOut)],
+    });
+  return (
+    <fieldset>
+      <legend className="font-semibold">What it holds</legend>
+      {REPORT_PARTS.map((part) => (
+        <CheckLine
+          key={part}
+          checked={!leftOut.includes(part)}
+          onChange={(held) =>
+            shape({ leftOut: held ? leftOut.filter((one) => one !== part) : [...leftOut, part] })
+          }
+        >
+          {REPORT_PART_WORDS[part]}
+        </CheckLine>
+      ))}
+      {photos.length > 0 && !leftOut.includes('photos') && (
+        <div role="group" aria-label="Photos in it" className="grid grid-cols-3 gap-1.5 pl-9">
+          {photos.map(({ id, caption }) => {
+            const held = !photosOut.includes(id);
+            return (
+              <button
+                key={id}
+                type="button"
+                role="checkbox"
+                aria-checked={held}
+                aria-label={caption || 'A photo without a caption'}
+                title={caption}
+                onClick={() =>
+                  shape({ photosOut: held ? [...photosOut, id] : photosOut.filter((one) => one !== id) })
+                }
+                className={`overflow-hidden rounded-part border-4 ${held ? 'border-enamel' : 'border-line opacity-50'}`}
+              >
+                <img src={thumbUrl(id)} alt="" className="aspect-square w-full object-cover" />
+              </button>
+            );
+          })}
+        </div>
+      )}
+    </fieldset>
+  );
+}
+
+/** The same as PDF, in either size of paper, in a thread of its own; it can be stopped. */
+function Papers({ order, name }: { order: ReportOrder; name: string }) {
+  const events = useJobState((state) => state.map.log.ordered);
+  const [thread, setThread] = useState<ReportThread | null>(null);
+  const make = async (size: PaperSize) => {
+    const at = new ReportThread();
+    setThread(at);
+    try {
+      saveFile(`${name}.pdf`, await at.paper(events, order, size));
+    } catch {
+      if (!at.stopped)
+        toast.error('The PDF could not be made.', {
+          description: 'Reload the page and try again, or take the web page.',
+        });
+    } finally {
+      at.stop();
+      setThread(null);
+    }
+  };
+  if (thread)
+    return (
+      <p role="status" className="flex items-center gap-3">
+        Making the PDF.
+        <PlainButton onClick={() => thread.stop()}>Stop</PlainButton>
+      </p>
+    );
+  return (
+    <div className="flex gap-2">
+      <PlainButton look="strong" onClick={() => void make('A4')}>
+        PDF, A4
+      </PlainButton>
+      <PlainButton onClick={() => void make('LETTER')}>PDF, Letter</PlainButton>
+    </div>
+  );
+}
