@@ -76,6 +76,17 @@ test('a link opens its one job to be read on a phone without the code, follows i
       'Heater with a link',
     );
     await page.goto(`/jobs/${id}/refit`);
+    // The printed card has the link under the address that is chosen for it.
+    const qr = page.getByRole('img', { name: new RegExp(`QR code of http.*/shared/${share.token}$`) });
+    await page.emulateMedia({ media: 'print' });
+    await expect(qr).toBeVisible();
+    await page.emulateMedia({ media: 'screen' });
+    await expect(qr).toBeHidden();
+    await page.getByRole('combobox', { name: 'QR code on the printed card' }).click();
+    await page.getByRole('option', { name: 'none' }).click();
+    await page.emulateMedia({ media: 'print' });
+    await expect(qr).toBeHidden();
+    await page.emulateMedia({ media: 'screen' });
     await page.getByRole('checkbox', { name: 'Tag 2 from 2 to 2' }).click();
     await expect(small.getByText('Transfer card: 1 of 3 done')).toBeVisible();
     await expect(small.getByRole('button', { name: /Done/ })).toHaveCount(0);

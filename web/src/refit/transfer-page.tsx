@@ -4,7 +4,6 @@ import { verdictOf } from '@which-way/core/verify';
 import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/wires';
 import { settingName } from '@which-way/words/terminals';
-import { Check, Printer } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -14,10 +13,10 @@ import { useWakeLock } from '../map/use-wake-lock.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { WireCasing } from '../tag/wire-casing.js';
 import { thumbUrl } from '../photos/photo-url.js';
 import { useAnswerKeys } from './answer-keys.js';
 import { LinePicture } from './line-picture.js';
+import { CardList } from './card-list.js';
 
 /** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
 export function TransferPage() {
@@ -95,7 +94,7 @@ export function TransferPage() {
             An end that goes nowhere finds something. Cap it, each by itself.
           </Notice>
         )}
-        <Card card={card} at={next?.key ?? ''} onGo={setAsked} onTick={tick} />
+        <CardList card={card} at={next?.key ?? ''} onGo={setAsked} onTick={tick} />
         <Positions />
         <Assembly />
       </div>
@@ -166,66 +165,6 @@ function NextLine({
         <kbd className="ml-3 font-mono text-small font-normal">Space</kbd>
       </PlainButton>
     </div>
-  );
-}
-
-interface CardProps {
-  card: ReturnType<typeof transferCard>;
-  at: string;
-  onGo: (key: string) => void;
-  onTick: (line: CardLine, done: boolean) => void;
-}
-
-/** The whole card, to be ticked in any order and printed. */
-function Card({ card, at, onGo, onTick }: CardProps) {
-  if (card.lines.length === 0) return null;
-  return (
-    <section aria-label="Transfer card">
-      <div className="flex items-center gap-2">
-        <h2 className="grow text-large font-bold">
-          Transfer card: {card.lines.length - card.left} of {card.lines.length} done
-        </h2>
-        <PlainButton look="quiet" className="no-print" onClick={() => window.print()}>
-          <Printer size={18} className="mr-2 inline" aria-hidden="true" />
-          Print
-        </PlainButton>
-      </div>
-      <ol className="border-t-2 border-line">
-        {card.lines.map((line) => {
-          const done = isTicked(card, line);
-          return (
-            <li
-              key={line.key}
-              aria-current={line.key === at || undefined}
-              className={`flex items-center gap-2 border-b border-line ${line.key === at ? 'bg-sheet' : ''}`}
-            >
-              <button
-                type="button"
-                role="checkbox"
-                aria-checked={done}
-                aria-label={cardLineWords(line)}
-                onClick={() => onTick(line, !done)}
-                className="grid size-12 shrink-0 place-items-center"
-              >
-                <span
-                  className={`grid size-7 place-items-center rounded-part border-2 border-ink ${done ? 'bg-teal text-on-teal' : 'bg-sheet'}`}
-                >
-                  {done && <Check size={20} strokeWidth={3} aria-hidden="true" />}
-                </span>
-              </button>
-              <button
-                type="button"
-                onClick={() => onGo(line.key)}
-                className={`min-h-12 min-w-0 grow text-left ${done ? 'text-quiet' : 'font-semibold'}`}
-              >
-                {cardLineWords(line)}
-              </button>
-              {line.kind === 'wire' && <WireCasing wire={line.wire} />}
-            </li>
-          );
-        })}
-      </ol>
-    </section>
   );
 }
 
