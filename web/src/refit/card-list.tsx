@@ -1,5 +1,5 @@
-import { isTicked, type CardLine, type TransferCard } from '@which-way/core/refit';
-import { cardLineWords } from '@which-way/words/refit';
+import { isTicked, wayOf, type CardLine, type TransferCard } from '@which-way/core/refit';
+import { cardLineWords, WAY_WORDS } from '@which-way/words/refit';
 import { Check, Printer } from 'lucide-react';
 import { useJobState } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
@@ -15,7 +15,8 @@ interface CardProps {
 
 /** The whole card, to be ticked in any order and printed. */
 export function CardList({ card, at, onGo, onTick }: CardProps) {
-  const job = useJobState((state) => state.job?.id);
+  const job = useJobState((state) => state.job);
+  const way = useJobState((state) => wayOf(state.map));
   if (card.lines.length === 0) return null;
   return (
     <section aria-label="Transfer card">
@@ -28,7 +29,12 @@ export function CardList({ card, at, onGo, onTick }: CardProps) {
           Print
         </PlainButton>
       </div>
-      {job && <PrintedLink job={job} />}
+      {job && (
+        <p className="hidden font-bold print:block">
+          Job {job.number}: {job.title}. Back goes: {WAY_WORDS[way].name}.
+        </p>
+      )}
+      {job && <PrintedLink job={job.id} />}
       <ol className="mt-2 border-t-2 border-line">
         {card.lines.map((line) => {
           const done = isTicked(card, line);
@@ -47,7 +53,7 @@ export function CardList({ card, at, onGo, onTick }: CardProps) {
                 className="grid size-12 shrink-0 place-items-center"
               >
                 <span
-                  className={`grid size-7 place-items-center rounded-part border-2 border-ink ${done ? 'bg-teal text-on-teal' : 'bg-sheet'}`}
+                  className={`grid size-7 place-items-center rounded-part border-2 border-ink [print-color-adjust:exact] ${done ? 'bg-teal text-on-teal' : 'bg-sheet'}`}
                 >
                   {done && <Check size={20} strokeWidth={3} aria-hidden="true" />}
                 </span>

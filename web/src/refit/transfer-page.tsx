@@ -46,7 +46,7 @@ export function TransferPage() {
   useHeard(next, card.left);
   return (
     <main className="grid grow content-start gap-x-8 gap-y-4 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
-      <section aria-label="What to do next" className="grid min-w-0 content-start gap-3">
+      <section aria-label="What to do next" className="no-print grid min-w-0 content-start gap-3">
         <h1 className="sr-only">Wires back</h1>
         <Choice
           label="What goes back"

@@ -1,7 +1,7 @@
 import { photosOf, REPORT_PARTS, reportShapeOf, type ReportPart } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import { REPORT_PART_WORDS } from '@which-way/words/report/pieces';
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { thumbUrl } from '../../photos/photo-url.js';
@@ -77,7 +77,6 @@ function Shape() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
   const { leftOut, photosOut } = reportShapeOf(log);
-  const photos = photosOf(log);
   const shape = (changed: { leftOut?: readonly ReportPart[]; photosOut?: readonly PhotoId[] }) =>
     session.emit({
       kind: 'report-shaped',
@@ -88,40 +87,48 @@ function Shape() {
     <fieldset>
       <legend className="font-semibold">What it holds</legend>
       {REPORT_PARTS.map((part) => (
-        <CheckLine
-          key={part}
-          checked={!leftOut.includes(part)}
-          onChange={(held) =>
-            shape({ leftOut: held ? leftOut.filter((one) => one !== part) : [...leftOut, part] })
-          }
-        >
-          {REPORT_PART_WORDS[part]}
-        </CheckLine>
+        <Fragment key={part}>
+          <CheckLine
+            checked={!leftOut.includes(part)}
+            onChange={(held) =>
+              shape({ leftOut: held ? leftOut.filter((one) => one !== part) : [...leftOut, part] })
+            }
+          >
+            {REPORT_PART_WORDS[part]}
+          </CheckLine>
+          {part === 'photos' && !leftOut.includes(part) && (
+            <PhotosIn out={photosOut} onShape={(out) => shape({ photosOut: out })} />
+          )}
+        </Fragment>
       ))}
-      {photos.length > 0 && !leftOut.includes('photos') && (
-        <div role="group" aria-label="Photos in it" className="grid grid-cols-3 gap-1.5 pl-9">
-          {photos.map(({ id, caption }) => {
-            const held = !photosOut.includes(id);
-            return (
-              <button
-                key={id}
-                type="button"
-                role="checkbox"
-                aria-checked={held}
-                aria-label={caption || 'A photo without a caption'}
-                title={caption}
-                onClick={() =>
-                  shape({ photosOut: held ? [...photosOut, id] : photosOut.filter((one) => one !== id) })
-                }
-                className={`overflow-hidden rounded-part border-4 ${held ? 'border-enamel' : 'border-line opacity-50'}`}
-              >
-                <img src={thumbUrl(id)} alt="" className="aspect-square w-full object-cover" />
-              </button>
-            );
-          })}
-        </div>
-      )}
     </fieldset>
+  );
+}
+
+/** The photos of the job, each in or out by a tap. */
+function PhotosIn({ out, onShape }: { out: readonly PhotoId[]; onShape: (out: readonly PhotoId[]) => void }) {
+  const photos = photosOf(useJobState((state) => state.map.log));
+  if (photos.length === 0) return null;
+  return (
+    <div role="group" aria-label="Photos in it" className="grid grid-cols-3 gap-1.5 pl-9">
+      {photos.map(({ id, caption }) => {
+        const held = !out.includes(id);
+        return (
+          <button
+            key={id}
+            type="button"
+            role="checkbox"
+            aria-checked={held}
+            aria-label={caption || 'A photo without a caption'}
+            title={caption}
+            onClick={() => onShape(held ? [...out, id] : out.filter((one) => one !== id))}
+            className={`overflow-hidden rounded-part border-4 ${held ? 'border-enamel' : 'border-line opacity-50'}`}
+          >
+            <img src={thumbUrl(id)} alt="" className="aspect-square w-full object-cover" />
+          </button>
+        );
+      })}
+    </div>
   );
 }
 
