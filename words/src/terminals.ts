@@ -1,10 +1,12 @@
 import {
-  type Structure,
-  type Setting,
+  nameOfSetting,
+  settingName,
   type SettingId,
+  type Structure,
   type TerminalId,
-  positionsOf,
 } from '@which-way/core/switch';
+
+export { nameOfSetting, settingName };
 
 /** What a terminal is called; a retired one is still called something. */
 export function terminalName(structure: Structure, id: TerminalId): string {
@@ -31,27 +33,9 @@ export function terminalList(structure: Structure, ids: readonly TerminalId[]): 
   return parts.join(', ');
 }
 
-/** What a setting is called: its positions' names, or its number where they have none. */
-export function settingName(structure: Structure, id: SettingId): string {
-  const index = structure.settings.findIndex((setting) => setting.id === id);
-  const setting = structure.settings[index];
-  return setting ? nameOfSetting(structure, setting, index) : 'a position that was removed';
-}
-
 /** The name of a setting where there is little room. */
 export function shortSettingName(structure: Structure, id: SettingId): string {
   return settingName(structure, id).replace(/^Position /, 'P');
-}
-
-export function nameOfSetting(structure: Structure, setting: Setting, index: number): string {
-  const positions = positionsOf(structure, setting);
-  const places = structure.actuators.map(({ id, positions: all }) =>
-    all.findIndex((one) => one.id === setting.at[id]),
-  );
-  const [first] = positions;
-  if (positions.length <= 1 && !first?.name)
-    return `Position ${((places[0] ?? -1) < 0 ? index : (places[0] ?? 0)) + 1}`;
-  return positions.map(({ name }, at) => name || `P${(places[at] ?? at) + 1}`).join(', ');
 }
 
 /** Two leads as a pair: '3–7', or '1, 2–7' where several are tied together. */

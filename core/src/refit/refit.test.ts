@@ -205,6 +205,30 @@ describe('before power', () => {
     expect(wantedBeforePower(map, refitOf(map), null)).toEqual([]);
   });
 
+  it('tells positions that nobody has named by their number: a record in one is none in another', () => {
+    const two = { size: 3, settings: ['', '1-2', '1-3'], wires: '1>L 2>lamp.1 3>bell.1' };
+    const map = job(two, { lamp: {}, bell: {} }, () => [
+      {
+        kind: 'power-recorded',
+        record: {
+          what: 'live-to-earth',
+          position: 'Position 3',
+          ohms: 2e8,
+          limit: 1e6,
+          instrument: 'x',
+          by: 'y',
+        },
+      },
+    ]);
+    const refit = refitOf(map);
+    expect(refit?.positions.map(({ name }) => name)).toEqual(['Position 1', 'Position 2', 'Position 3']);
+    const wanted = wantedBeforePower(map, refit, 'plug-in').filter(({ what }) => what === 'live-to-earth');
+    expect(wanted.map(({ position, record }) => [position, record?.ohms ?? null])).toEqual([
+      ['Position 2', null],
+      ['Position 3', 2e8],
+    ]);
+  });
+
   it.each([
     [true, 2e6, 1e6, true],
     [true, 5e5, 1e6, false],

@@ -11,7 +11,7 @@ import {
   type Wire,
 } from '../log/index.js';
 import { partitionFromGroups, type Partition } from '../partition/index.js';
-import { positionsOf, requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
+import { settingName, requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
 
 /** A position of what goes back, in handle order. */
 export interface RefitPosition {
@@ -123,10 +123,7 @@ function withSame(map: SwitchMap): Refit {
       lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,
     })),
     positions: requiredSettings(structure).map((setting) => ({
-      name: positionsOf(structure, setting)
-        .map(({ name }) => name ?? '')
-        .filter(Boolean)
-        .join(', '),
+      name: settingName(structure, setting.id),
       nets: healthy?.find((one) => one.setting === setting.id)?.nets ?? mappedNets(map, setting.id, size),
       setting: setting.id,
     })),

@@ -58,6 +58,7 @@ export {
   type Side,
   type Spot,
 } from './layout.js';
+export { nameOfSetting, settingName } from './setting-name.js';
 export { describeSwitch, newPosition, newTerminal, settingAt } from './new-switch.js';
 export { readAngle, readKeys } from './pose-entry.js';
 export type { Problem, ProblemCode } from './problem.js';
