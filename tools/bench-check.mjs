@@ -15,20 +15,33 @@ const benchOf = (pattern) => {
   return { lugs, at, jumpers: [], strays: [], nets: pattern };
 };
 
-/** The same with two wires swapped, which then is what is there. */
-const swapped = (bench, one, other) => ({
-  ...bench,
-  at: bench.at.map((lug, wire) => (wire === one ? bench.at[other] : wire === other ? bench.at[one] : lug)),
-});
+/** A bench with a mistake made, so that another can be made besides. */
+function withMistake(bench, mistake) {
+  const moved = (place) => ({ ...bench, at: bench.at.map((lug, wire) => place(wire, lug)) });
+  switch (mistake.kind) {
+    case 'wrong-lug':
+      return moved((wire, lug) => (wire === mistake.wire ? mistake.lug : lug));
+    case 'swapped': {
+      const [one, other] = mistake.wires;
+      return moved((wire, lug) => (wire === one ? bench.at[other] : wire === other ? bench.at[one] : lug));
+    }
+    case 'not-on':
+      // On a lug of its own, that nothing reaches.
+      return {
+        ...moved((wire, lug) => (wire === mistake.wire ? bench.lugs : lug)),
+        ...{ lugs: bench.lugs + 1, nets: bench.nets.map((nets) => nets && [...nets, bench.lugs]) },
+      };
+    default:
+      return { ...bench, nets: bench.nets.map((_, at) => bench.nets[at + mistake.by] ?? null) };
+  }
+}
 
-/** Whether the readings show two wires swapped and another single mistake besides. */
-function doubleShows(bench, readings, random) {
+/** Whether the readings show two mistakes at once, drawn from all that there are; null: they were one and the same. */
+function doubleShows(bench, mistakes, readings, random) {
   const upTo = (most) => Math.floor(random() * most);
-  const [one, other] = [upTo(bench.at.length), upTo(bench.at.length)];
-  if (one === other) return null;
-  const there = swapped(bench, one, other);
-  const mistakes = mistakesOf(there);
-  const second = mistakes[upTo(mistakes.length)];
+  const [first, second] = [mistakes[upTo(mistakes.length)], mistakes[upTo(mistakes.length)]];
+  if (first === second || (first.kind === 'detent-off' && second.kind === 'detent-off')) return null;
+  const there = withMistake(bench, first);
   return readings.some(({ position, a, b, joins }) => {
     const nets = joinedWith(there, position, second);
     return nets !== null && (nets[a] === nets[b]) !== joins;
@@ -41,13 +54,14 @@ function checked(pattern, random) {
   const begun = performance.now();
   const { readings, atLeast, cannot } = checkOf(bench);
   const milliseconds = performance.now() - begun;
-  const doubles = Array.from({ length: DOUBLES }, () => doubleShows(bench, readings, random)).filter(
-    (one) => one !== null,
-  );
+  const mistakes = mistakesOf(bench);
+  const doubles = Array.from({ length: DOUBLES }, () =>
+    doubleShows(bench, mistakes, readings, random),
+  ).filter((one) => one !== null);
   return {
     ...{ lugs: bench.lugs, readings: readings.length, atLeast, milliseconds },
     map: run(pattern, likelyFirst, ORDINARY_HANDS).readings,
-    mistakes: mistakesOf(bench).length,
+    mistakes: mistakes.length,
     cannot: cannot.length,
     shown: doubles.length === 0 ? 1 : doubles.filter(Boolean).length / doubles.length,
   };
@@ -101,7 +115,7 @@ export function benchCheck({ note, atMost, round }, path) {
   );
   note(
     area,
-    'two mistakes at once (a swap and another) that show, mean',
+    'two mistakes at once, of any kinds, that show, mean',
     round(mean(rows.map(({ shown }) => shown))),
     'of all',
   );

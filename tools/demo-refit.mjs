@@ -69,7 +69,7 @@ export function stallBack(map, add, events) {
   ])
     record('line-to-neutral', position, ohms, null, 'bench meter');
   for (const { key } of functionChecks(now()))
-    add({ kind: 'function-tried', tried: { line: key, result: 'as-it-should', live: '', why: '' } });
+    add({ kind: 'function-tried', tried: [{ line: key, result: 'as-it-should', live: '', why: '' }] });
   add({
     kind: 'residual-noted',
     residual: {

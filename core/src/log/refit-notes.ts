@@ -62,7 +62,7 @@ export const jumperTestsOf = (log: Log): JumperTest[] =>
 
 export const functionTriesOf = (log: Log): (FunctionTry & { result: NonNullable<FunctionTry['result']> })[] =>
   newestOf(
-    sinceChosen(log, 'function-tried').map(({ tried }) => tried),
+    sinceChosen(log, 'function-tried').flatMap(({ tried }) => tried),
     ({ line }) => line,
   ).flatMap(({ result, ...of }) => (result === null ? [] : [{ ...of, result }]));
 

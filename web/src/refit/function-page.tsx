@@ -36,12 +36,10 @@ export function FunctionPage() {
         <PlainButton
           className="justify-self-start"
           onClick={() =>
-            open.forEach(({ key }) =>
-              session.emit({
-                kind: 'function-tried',
-                tried: { line: key, result: 'as-it-should', live: '', why: '' },
-              }),
-            )
+            session.emit({
+              kind: 'function-tried',
+              tried: open.map(({ key }) => ({ line: key, result: 'as-it-should', live: '', why: '' })),
+            })
           }
         >
           All else was tried, and works
@@ -67,7 +65,7 @@ function Line({ check, words }: { check: FunctionCheck; words: { where: string; 
   const say = (result: (typeof FUNCTION_RESULTS)[number] | null) =>
     session.emit({
       kind: 'function-tried',
-      tried: { line: check.key, result, live: tried?.live ?? '', why: tried?.why ?? '' },
+      tried: [{ line: check.key, result, live: tried?.live ?? '', why: tried?.why ?? '' }],
     });
   if (check.kind === 'unsaid')
     return (
@@ -127,12 +125,14 @@ function LiveForm({ check, onDone }: { check: FunctionCheck; onDone: () => void 
         if (shown.trim() === '' || why.trim() === '') return;
         session.emit({
           kind: 'function-tried',
-          tried: {
-            line: check.key,
-            result: check.tried?.result ?? 'not-tried',
-            live: shown.trim(),
-            why: why.trim(),
-          },
+          tried: [
+            {
+              line: check.key,
+              result: check.tried?.result ?? 'not-tried',
+              live: shown.trim(),
+              why: why.trim(),
+            },
+          ],
         });
         onDone();
       }}

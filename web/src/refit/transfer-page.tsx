@@ -1,4 +1,4 @@
-import { REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
+import { photosOf, REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { verdictOf } from '@which-way/core/verify';
 import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
@@ -13,7 +13,7 @@ import { useWakeLock } from '../map/use-wake-lock.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { thumbUrl } from '../photos/photo-url.js';
+import { photoUrl, thumbUrl } from '../photos/photo-url.js';
 import { useAnswerKeys } from './answer-keys.js';
 import { LinePicture } from './line-picture.js';
 import { CardList } from './card-list.js';
@@ -191,10 +191,17 @@ function Positions() {
 function Assembly() {
   const log = useJobState((state) => state.map.log);
   const steps = stripStepsOf(log).toReversed();
-  if (steps.length === 0) return null;
+  const before = photosOf(log).filter(({ purpose }) => purpose === 'before');
+  if (steps.length + before.length === 0) return null;
   return (
     <section aria-label="How it goes together">
       <h2 className="text-large font-bold">How it goes together</h2>
+      {before.map(({ id, caption }) => (
+        <a key={id} href={photoUrl(id)} target="_blank" rel="noreferrer" className="block pb-2">
+          <img src={photoUrl(id)} alt="" loading="lazy" className="max-h-64 rounded-part object-contain" />
+          <span className="text-quiet underline">As it was{caption ? `: ${caption}` : ''}</span>
+        </a>
+      ))}
       <ol>
         {steps.map(({ id, text, photo, fasteners, loose }) => (
           <li key={id} className="flex items-start gap-3 border-b border-line py-2">

@@ -92,9 +92,11 @@ export type FunctionTry = TypeOf<typeof functionTrySchema>;
 
 export const functionTried = defineKind('function-tried', {
   says: 'what was tried under power, and whether it does as it should; the newest of each line counts',
-  fields: { tried: functionTrySchema },
+  fields: { tried: list(functionTrySchema, { minItems: 1, maxItems: 2000 }) },
   undo: ['refit'],
   reading: 'extends',
+  // Version 1 had one a time.
+  upgrades: { 1: ({ tried, ...what }) => ({ ...what, tried: [tried] }) },
 });
 
 export const functionLineSchema = object({
