@@ -1,11 +1,12 @@
-import type {
-  Fault,
-  Hazard,
-  InSetting,
-  LoadComplaint,
-  LoadDoes,
-  LoadState,
-  Machine,
+import {
+  comesAndGoes,
+  type Fault,
+  type Hazard,
+  type InSetting,
+  type LoadComplaint,
+  type LoadDoes,
+  type LoadState,
+  type Machine,
 } from '@which-way/core/circuit';
 import type { Conducts, Load, LoadEnd, LoadMake, LoadSeen, Supply } from '@which-way/core/log';
 import type { PresetName } from '@which-way/core/match';
@@ -159,10 +160,14 @@ export interface FaultNames {
   tag: (wire: string) => string;
   loads: readonly Load[];
   supplies: readonly Supply[];
+  /** It was seen to come and go. */
+  atTimes?: boolean;
 }
 
 /** A fault in a sentence. */
-export function faultWords(fault: Fault, { label, tag, loads, supplies }: FaultNames): string {
+export function faultWords(fault: Fault, names: FaultNames): string {
+  const { label, tag, loads, supplies } = names;
+  if (names.atTimes && comesAndGoes(fault)) return faultAtTimes(fault, names);
   switch (fault.kind) {
     case 'none':
       return 'Nothing of what is drawn here is wrong';
@@ -182,6 +187,28 @@ export function faultWords(fault: Fault, { label, tag, loads, supplies }: FaultN
       const supply = supplies.find(({ id }) => id === fault.supply);
       return `${supply ? supplyName(supply) : 'A supply'} is missing`;
     }
+  }
+}
+
+/** A fault that comes and goes, in a sentence. */
+function faultAtTimes(fault: Fault, { label, tag, loads, supplies }: FaultNames): string {
+  switch (fault.kind) {
+    case 'never-closes':
+      return `Contact ${fault.contact.map(label).join('–')} fails to close now and then`;
+    case 'never-opens':
+      return `${fault.contact.map(label).join('–')} sticks or is bridged now and then`;
+    case 'high':
+      return `Contact ${fault.contact.map(label).join('–')} is dirty or worn: of high resistance now and then`;
+    case 'wire-off':
+      return `Wire ${tag(fault.wire)} is loose, or broken inside`;
+    case 'load-open':
+      return `${loads.find(({ id }) => id === fault.load)?.name ?? 'A load'} has a loose contact or a break in it`;
+    case 'supply-missing': {
+      const supply = supplies.find(({ id }) => id === fault.supply);
+      return `${supply ? supplyName(supply) : 'A supply'} comes and goes`;
+    }
+    default:
+      return faultWords(fault, { label, tag, loads, supplies });
   }
 }
 

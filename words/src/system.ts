@@ -208,11 +208,16 @@ export function placeLabel(
 }
 
 /** A fault of a system in a sentence: of a switch, with which one it is. */
-export function systemFaultWords(fault: Fault, names: SystemNames, owner: readonly number[]): string {
+export function systemFaultWords(
+  fault: Fault,
+  names: SystemNames,
+  owner: readonly number[],
+  atTimes = false,
+): string {
   const words = faultWords(fault, {
     label: (place) => placeLabel(place, names, owner),
     tag: (wire) => wireWords(wire, names).replace(/^wire /, ''),
-    ...{ loads: names.loads, supplies: names.supplies },
+    ...{ loads: names.loads, supplies: names.supplies, atTimes },
   });
   const at =
     isOfSwitch(fault) && 'contact' in fault ? names.handles[owner[fault.contact[0]] ?? -1] : undefined;

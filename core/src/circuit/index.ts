@@ -18,6 +18,7 @@ export { carryingOf, joinName, type Carrying } from './carrying.js';
 export { inEverySetting, type InEverySetting } from './whole.js';
 export { contactsWithPart, laidPart, type LaidPart } from './part-contacts.js';
 export {
+  comesAndGoes,
   complaintOf,
   evidenceOf,
   faultModel,

@@ -16,6 +16,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../safe/given-once.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { TypedField } from '../shared/controls/typed-field.js';
 
 /** Wires joined instead of the switch, to show that the rest of the machine works. */
 export function JumperPage() {
@@ -43,15 +44,14 @@ export function JumperPage() {
         </p>
       ) : (
         <>
-          <label className="grid max-w-xs gap-1">
-            Tried by
-            <input
+          <div className="max-w-xs">
+            <TypedField
+              label="Tried by"
               value={who}
               maxLength={PERSON_LETTERS}
-              onChange={({ target }) => givenOnce.setState({ who: target.value })}
-              className="min-h-12 rounded-part border-2 border-line bg-sheet px-3"
+              onType={(typed) => givenOnce.setState({ who: typed })}
             />
-          </label>
+          </div>
           <ul className="border-t-2 border-line">
             {found.map((bypass) => (
               <Setting key={bypass.setting} bypass={bypass} by={who.trim()} />

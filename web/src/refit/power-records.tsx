@@ -10,6 +10,7 @@ import { givenOnce, useGivenOnce } from '../safe/given-once.js';
 import { readOhms } from '../shared/controls/amount.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { TypedField } from '../shared/controls/typed-field.js';
 
 const INPUT = 'min-h-12 rounded-part border-2 border-line bg-sheet px-3';
 
@@ -38,24 +39,18 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
             another.
           </p>
           <div className="flex flex-wrap gap-3">
-            <label className="grid gap-1">
-              Instrument
-              <input
-                value={instrument}
-                maxLength={METER_NAME_LETTERS}
-                onChange={({ target }) => setInstrument(target.value)}
-                className={INPUT}
-              />
-            </label>
-            <label className="grid gap-1">
-              Measured by
-              <input
-                value={who}
-                maxLength={PERSON_LETTERS}
-                onChange={({ target }) => givenOnce.setState({ who: target.value })}
-                className={INPUT}
-              />
-            </label>
+            <TypedField
+              label="Instrument"
+              value={instrument}
+              maxLength={METER_NAME_LETTERS}
+              onType={setInstrument}
+            />
+            <TypedField
+              label="Measured by"
+              value={who}
+              maxLength={PERSON_LETTERS}
+              onType={(typed) => givenOnce.setState({ who: typed })}
+            />
           </div>
           <ul className="border-t-2 border-line">
             {wanted.map((one) => (

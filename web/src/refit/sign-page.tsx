@@ -17,9 +17,9 @@ import { givenOnce, useGivenOnce } from '../safe/given-once.js';
 import { KeptField } from '../shared/controls/kept-field.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { TypedField } from '../shared/controls/typed-field.js';
 import { useCheck } from './use-check.js';
 
-const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-3';
 const LINES: {
   part: keyof Pick<SignedRefit, 'transfer' | 'check' | 'measured' | 'function'>;
   text: string;
@@ -100,15 +100,12 @@ export function SignPage() {
               sign();
             }}
           >
-            <label className="grid gap-1">
-              Signed by
-              <input
-                value={who}
-                maxLength={PERSON_LETTERS}
-                onChange={({ target }) => givenOnce.setState({ who: target.value })}
-                className={INPUT}
-              />
-            </label>
+            <TypedField
+              label="Signed by"
+              value={who}
+              maxLength={PERSON_LETTERS}
+              onType={(typed) => givenOnce.setState({ who: typed })}
+            />
             <PlainButton type="submit" look="strong" disabled={who.trim() === ''}>
               Sign it as it stands
             </PlainButton>
@@ -158,24 +155,14 @@ function Residuals() {
           setReason('');
         }}
       >
-        <label className="grid grow gap-1">
-          Defect
-          <input
-            value={text}
-            maxLength={REMARK_LETTERS}
-            onChange={({ target }) => setText(target.value)}
-            className={INPUT}
-          />
-        </label>
-        <label className="grid grow gap-1">
-          Accepted because
-          <input
-            value={reason}
-            maxLength={REASON_LETTERS}
-            onChange={({ target }) => setReason(target.value)}
-            className={INPUT}
-          />
-        </label>
+        <TypedField label="Defect" value={text} maxLength={REMARK_LETTERS} onType={setText} grow />
+        <TypedField
+          label="Accepted because"
+          value={reason}
+          maxLength={REASON_LETTERS}
+          onType={setReason}
+          grow
+        />
         <PlainButton type="submit" disabled={text.trim() === '' || reason.trim() === ''}>
           It stays
         </PlainButton>

@@ -1,4 +1,4 @@
-import { complaintOf, type LoadComplaint, type NextTest } from '@which-way/core/circuit';
+import { complaintOf, isUnsteady, type LoadComplaint, type NextTest } from '@which-way/core/circuit';
 import type { Deed, Log, LoadSeen } from '@which-way/core/log';
 import {
   combinationsOf,
@@ -136,7 +136,7 @@ function Seen(props: HuntingProps) {
       {ranked.length > 0 && (
         <RankedFaults
           ranked={ranked}
-          words={(fault) => systemFaultWords(fault, names, system.machine.owner ?? [])}
+          words={(fault) => systemFaultWords(fault, names, system.machine.owner ?? [], isUnsteady({ seen }))}
           seen={seen.length}
           notTheSwitch="Then it is none of the switches."
         />

@@ -18,7 +18,7 @@ export {
   withTold,
   workedOf,
 } from './evidence-of.js';
-export { isOfSwitch, singleFaults, type Fault } from './fault.js';
+export { comesAndGoes, isOfSwitch, singleFaults, type Fault } from './fault.js';
 export { faultModel, showsOf, type FaultModel } from './fault-model.js';
 export type { Healthy } from './healthy-setting.js';
 export { nextTest, SURE, type NextTest } from './next-test.js';

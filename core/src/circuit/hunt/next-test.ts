@@ -2,7 +2,7 @@ import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js'
 import { isUnsteady, type Evidence } from './evidence.js';
 import type { FaultModel, ModelledFault } from './fault-model.js';
 import { probeSeconds } from './hands-in-machine.js';
-import { bitsOf, steadyOr, type Outcomes } from './outcomes.js';
+import { chancesOf, OutcomeTable, steadyOr, type Chances, type Outcomes } from './outcomes.js';
 import { showsInCycles, type RankedFault } from './rank.js';
 import { lookKey } from './seen.js';
 
@@ -30,8 +30,11 @@ export type NextTest = Test & { bits: number };
 export const TEST_SECONDS = {
   ...{ handle: 3, look: 2, read: 20, work: 60, try: 25, supply: 25 },
 } as const;
-/** What a question costs besides, whatever it is: to read it, to answer it, to lose the thread. It keeps the questions few. */
-const QUESTION_SECONDS = 6;
+/**
+ * What a question costs besides its seconds, to choose by and not measured: so much that the fewest questions come first, and of those
+ * that tell as much the quickest. Hunts are given up for too many questions, not for slow ones.
+ */
+const QUESTION_SECONDS = 1000;
 /** Cycles that working a contact is reckoned with. */
 const CYCLES = 20;
 
@@ -66,11 +69,68 @@ export function nextTest(
     ...probes(model, evidence, steady),
     ...parts(model, evidence, steady),
   ];
-  let [best, most]: [NextTest | null, number] = [null, 0];
-  for (const { test, outcomes } of candidates) {
-    const bits = bitsOf(open, outcomes);
-    const worth = bits / (test.seconds + QUESTION_SECONDS);
-    if (bits > LEAST_BITS && worth > most) [best, most] = [{ ...test, bits }, worth];
+  const chances = chancesOf(open);
+  const told = cheapestOfEach(
+    candidates
+      .map(({ test, outcomes }) => toldBy(test, new OutcomeTable(open, outcomes), chances))
+      .filter(({ bits }) => bits > LEAST_BITS),
+  ).toSorted((one, other) => worth(other) - worth(one));
+  const best = candidates.length > MOST_AHEAD ? told[0] : bestAhead(told, chances);
+  return best ? { ...best.test, bits: best.bits } : null;
+}
+
+/** A test with what it finds, and the bits that it tells. */
+interface Told {
+  test: Test;
+  table: OutcomeTable;
+  bits: number;
+}
+
+const toldBy = (test: Test, table: OutcomeTable, chances: Chances): Told => ({
+  ...{ test, table },
+  bits: table.bits(chances),
+});
+
+/** Of tests that tell the same, the quickest. */
+function cheapestOfEach(told: readonly Told[]): Told[] {
+  const kept = new Map<string, Told>();
+  for (const one of told) {
+    const before = kept.get(one.table.key);
+    if (!before || one.test.seconds < before.test.seconds) kept.set(one.table.key, one);
+  }
+  return [...kept.values()];
+}
+
+const worth = ({ bits, test }: Pick<Told, 'bits' | 'test'>): number =>
+  bits / (test.seconds + QUESTION_SECONDS);
+
+/** So many are looked at for what the one after them would tell. */
+const LOOKED_AT = 24;
+/** With more tests than this to choose from nobody looks ahead. */
+const MOST_AHEAD = 2000;
+
+/** The test that tells most together with the one that would come after it, by what it finds. */
+function bestAhead(told: readonly Told[], chances: Chances): Told | undefined {
+  let [best, most]: [Told | undefined, number] = [told[0], 0];
+  for (const first of told.slice(0, LOOKED_AT)) {
+    let [bits, seconds] = [first.bits, first.test.seconds + QUESTION_SECONDS];
+    for (const { share, left } of first.table.split(chances)) {
+      if (Math.max(...left) >= SURE) continue;
+      const second = bestOf(told, left);
+      if (!second) continue;
+      bits += share * second.bits;
+      seconds += share * (second.test.seconds + QUESTION_SECONDS);
+    }
+    if (bits / seconds > most) [best, most] = [first, bits / seconds];
+  }
+  return best;
+}
+
+function bestOf(told: readonly Told[], chances: Chances): Pick<Told, 'bits' | 'test'> | null {
+  let best: Pick<Told, 'bits' | 'test'> | null = null;
+  for (const { test, table } of told) {
+    const one = { test, bits: table.bits(chances) };
+    if (one.bits > LEAST_BITS && worth(one) > (best ? worth(best) : 0)) best = one;
   }
   return best;
 }

@@ -1,5 +1,6 @@
 import {
   complaintOf,
+  isUnsteady,
   pointOfNode,
   type Fault,
   type LoadComplaint,
@@ -136,7 +137,10 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   const label = (place: number) => structure.terminals[place]?.label ?? '?';
   const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
   const words = (fault: Fault) =>
-    faultWords(fault, { ...{ label, tag }, loads: machine.loads, supplies: machine.supplies });
+    faultWords(fault, {
+      ...{ label, tag, loads: machine.loads, supplies: machine.supplies },
+      atTimes: isUnsteady(evidence),
+    });
   const names: HuntNames = {
     at: (setting) => settingName(structure, setting),
     contact: (_, contact) => contact.map(label).join('–'),
