@@ -31,10 +31,10 @@ export const TEST_SECONDS = {
   ...{ handle: 3, look: 2, read: 20, work: 60, try: 25, supply: 25 },
 } as const;
 /**
- * What a question costs besides its seconds, to choose by and not measured: so much that the fewest questions come first, and of those
- * that tell as much the quickest. Hunts are given up for too many questions, not for slow ones.
+ * What a question costs besides its seconds, to choose by and not measured: hunts are given up for too many questions. With more of it
+ * there are a few questions less, and a look, which needs neither tools nor a dead machine, comes after probes that tell more.
  */
-const QUESTION_SECONDS = 1000;
+const QUESTION_SECONDS = 30;
 /** Cycles that working a contact is reckoned with. */
 const CYCLES = 20;
 
