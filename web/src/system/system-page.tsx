@@ -26,15 +26,17 @@ import { HandleCard } from './handle-card.js';
 import { LooseEnds } from './loose-ends.js';
 import { SystemFaults } from './system-faults.js';
 import { useMembers } from './use-members.js';
+import { useWiringLog } from './use-wiring-log.js';
 import { useSystem, type SystemView } from './use-system.js';
 
 /** Several switches in one machine: what runs in which combination, what can hurt, and which of them is bad. */
 export function SystemPage() {
   const log = useJobState((state) => state.map.log);
-  const { members, others } = useMembers(log);
+  const wiring = useWiringLog(log);
+  const { members, others } = useMembers(wiring);
   const [facts, setFacts] = useState<FactsOf>('as-mapped');
   const [still, setStill] = useState<ReadonlySet<number>>(new Set());
-  const view = useSystem(log, members, facts, still);
+  const view = useSystem(wiring, members, facts, still);
   const { system, standing, turn } = view;
   const job = useMemo((): JobNames => {
     const short = shortTitles(members.map(({ name }) => name));

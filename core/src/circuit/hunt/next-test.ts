@@ -193,11 +193,16 @@ function works(model: FaultModel, { worked }: Evidence): Candidate[] {
   });
 }
 
-/** Two places of the dead machine, its wires on, in every setting. */
+/** Of more probes than this those are thought of that are in settings where something was wrong. */
+const MOST_PROBES = 3000;
+
+/** Two places of the dead machine, its wires on, in every setting, or in those that the complaint is about. */
 function probes({ settings, reached }: FaultModel, evidence: Evidence, steady: Steady): Candidate[] {
   const done = new Set(evidence.probed.map(({ setting, between }) => `${setting} ${pairKey(between)}`));
   const pairs = reached.flatMap((a, at) => reached.slice(at + 1).map((b): [number, number] => [a, b]));
-  return settings.flatMap(({ setting }) =>
+  const wrong = new Set(evidence.seen.flatMap(({ setting, seen }) => (seen === 'right' ? [] : [setting])));
+  const told = settings.toSorted((a, b) => Number(wrong.has(b.setting)) - Number(wrong.has(a.setting)));
+  return told.slice(0, Math.max(1, Math.floor(MOST_PROBES / pairs.length))).flatMap(({ setting }) =>
     pairs
       .filter((between) => !done.has(`${setting} ${pairKey(between)}`))
       .map((between): Candidate => ({

@@ -12,6 +12,7 @@ import {
 } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { useMemo } from 'react';
+import { useSame } from '../../shared/use-same.js';
 
 /** The hunt for the fault of one switch's machine; null while nobody has said in full what the switch should do. */
 export interface Faults {
@@ -23,10 +24,11 @@ export interface Faults {
 
 /** Ranks the faults of a machine by all that was found out, wherever it was written down; nothing before something was seen. */
 export function useFaults(map: SwitchMap, machine: Machine): Faults | null {
-  const model = useMemo(() => {
-    const healthy = healthyOf(map);
-    return healthy ? faultModel(machine, healthy) : null;
-  }, [map, machine]);
+  const healthy = useMemo(() => healthyOf(map), [map]);
+  // What is seen and read changes the map, and neither the wiring nor what the switch should do.
+  const { leads, open, loads, supplies } = machine;
+  const of = useSame({ machine, healthy }, JSON.stringify([leads, [...open], loads, supplies, healthy]));
+  const model = useMemo(() => (of.healthy ? faultModel(of.machine, of.healthy) : null), [of]);
   const evidence = useMemo(() => evidenceOf(map, machine), [map, machine]);
   return useMemo(() => {
     if (!model) return null;
