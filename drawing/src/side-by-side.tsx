@@ -1,6 +1,6 @@
 /** @jsxImportSource @which-way/drawing */
 import { colorsOf } from '@which-way/core/log';
-import type { Structure, Terminal, TerminalId } from '@which-way/core/switch';
+import type { Side, Structure, Terminal, TerminalId } from '@which-way/core/switch';
 import { arrange, linkPath, type Arrangement, type ArrangedSwitch } from './arrangement.js';
 import { groundMark, linkMark, terminalMark, wireMark, type GroundSaid } from './marks.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
@@ -19,6 +19,8 @@ export interface MovedWire {
 /** An old switch beside its replacement, in one position. */
 export interface SideBySide {
   old: Pick<Structure, 'terminals' | 'layout' | 'placed'>;
+  /** From which side both are seen; absent: from the terminals. */
+  seenFrom?: Side;
   /** Labels of the new one's lugs. */
   fresh: readonly string[];
   /** How they lie, lug by lug like these; absent: nobody has said, and they are drawn in two rows. */
@@ -54,7 +56,7 @@ function liesOf({ freshLies }: SideBySide, fresh: readonly Terminal[]): SideBySi
   return { terminals: fresh as Terminal[], layout: freshLies.layout, placed };
 }
 
-/** Both switches from the terminal side, the wires between them in their own colours. */
+/** Both switches from one side, the wires between them in their own colours. */
 export function sideBySidePicture(
   drawn: SideBySide,
   said: GroundSaid & { old: string; fresh: string; caption: string },
@@ -62,13 +64,14 @@ export function sideBySidePicture(
   const fresh = drawn.fresh.map((label, place): Terminal => ({
     ...{ id: `new ${place}` as TerminalId, label, marking: null, role: 'contact' },
   }));
-  const upperFresh = upperOf(liesOf(drawn, fresh));
-  const harness = harnessOf(drawn.wires, upperOf(drawn.old), (place) =>
+  const { seenFrom = 'terminal' } = drawn;
+  const upperFresh = upperOf(liesOf(drawn, fresh), seenFrom);
+  const harness = harnessOf(drawn.wires, upperOf(drawn.old, seenFrom), (place) =>
     upperFresh(fresh[place]?.id as TerminalId),
   );
   const top = HEADING + harness.above * LANE + (harness.above > 0 ? TAGS : 10);
-  const before = side(drawn.old, LEFT, top);
-  const after = side(liesOf(drawn, fresh), RIGHT, top);
+  const before = side(drawn.old, seenFrom, LEFT, top);
+  const after = side(liesOf(drawn, fresh), seenFrom, RIGHT, top);
   const height = Math.max(before.height, after.height);
   const freshId = (place: number) => fresh[place]?.id as TerminalId;
   const oldLinks = drawn.oldJoins.map(([from, to]) => ({ from, to, differs: false }));
@@ -126,8 +129,8 @@ const heading = (text: string, x: number): Drawn => (
 );
 
 /** Whether a lug lies in the upper half of its switch; where all lie in one row every other one counts as upper. */
-function upperOf(drawn: ArrangedSwitch): (id: TerminalId) => boolean {
-  const { places } = arrange(drawn, 'terminal');
+function upperOf(drawn: ArrangedSwitch, from: Side): (id: TerminalId) => boolean {
+  const { places } = arrange(drawn, from);
   const all = [...places.values()].map(({ y }) => y);
   const [highest, lowest] = [Math.min(...all), Math.max(...all)];
   const order = [...places.keys()];
@@ -157,8 +160,8 @@ interface Joined {
 }
 
 /** One of the two, at its place in the whole. */
-function side(drawn: ArrangedSwitch, left: number, top: number) {
-  const arrangement: Arrangement = arrange(drawn, 'terminal');
+function side(drawn: ArrangedSwitch, from: Side, left: number, top: number) {
+  const arrangement: Arrangement = arrange(drawn, from);
   const { places, radius, height } = arrangement;
   const move = (inside: Drawn): Drawn => (
     <g transform={`translate(${left} ${top}) scale(${SCALE})`}>{inside}</g>

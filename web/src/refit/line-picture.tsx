@@ -4,9 +4,11 @@ import { sideBySidePicture, type MovedWire } from '@which-way/drawing/side-by-si
 import { strandOf } from '@which-way/drawing/strand';
 import { GROUND_WORDS } from '@which-way/words/drawings';
 import { cardLineWords } from '@which-way/words/refit';
+import { SideSwitch } from '../shared/drawings/side-switch.js';
+import { useViewSide } from '../shared/drawings/view-side.js';
 import { Painted } from '../shared/drawings/painted.js';
 
-/** Old and new from the terminal side with the wire of one line between them. */
+/** Old and new with the wire of one line between them, from the terminals or as the hand sees them from the front. */
 export function LinePicture({
   map: { structure },
   refit,
@@ -16,6 +18,7 @@ export function LinePicture({
   refit: Refit;
   line: CardLine;
 }) {
+  const { side } = useViewSide();
   const wires: MovedWire[] =
     line.kind === 'wire' && line.wire.terminal
       ? [
@@ -28,6 +31,7 @@ export function LinePicture({
   const caption = cardLineWords(line);
   const picture = sideBySidePicture(
     {
+      seenFrom: side,
       ...{ old: structure, fresh: refit.lugs, wires, strand: strandOf(0) },
       ties: refit.jumpers.map((pair) => [...pair]),
       ...(refit.way === 'same' && { freshLies: structure }),
@@ -36,13 +40,16 @@ export function LinePicture({
     { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption },
   );
   return (
-    <svg
-      viewBox={`0 0 ${picture.width} ${picture.height}`}
-      role="img"
-      aria-label={caption}
-      className="w-full"
-    >
-      <Painted drawn={picture.shapes} />
-    </svg>
+    <figure>
+      <SideSwitch />
+      <svg
+        viewBox={`0 0 ${picture.width} ${picture.height}`}
+        role="img"
+        aria-label={caption}
+        className="w-full"
+      >
+        <Painted drawn={picture.shapes} />
+      </svg>
+    </figure>
   );
 }
