@@ -26,6 +26,7 @@ const BESIDE: ReadonlySet<DeedKind> = new Set([
   'refit-noted',
   'refit-signed',
   'report-shaped',
+  'machine-probed',
 ]);
 
 /** FNV-1a, 64 bits (offset basis and prime as published by Fowler, Noll and Vo), as 16 hexadecimal figures. */
