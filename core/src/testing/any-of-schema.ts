@@ -91,7 +91,9 @@ function anyList({ items, minItems = 0, maxItems, uniqueItems }: Node): fc.Arbit
   const { properties } = items as { properties?: Node };
   if (properties?.['id'])
     return fc.uniqueArray(item, { ...limits, selector: (thing) => (thing as { id: string }).id });
-  return uniqueItems === true ? fc.uniqueArray(item, limits) : fc.array(item, limits);
+  // Objects that hold the same are the same, as a checker of schemas has it.
+  const selector = (thing: unknown) => JSON.stringify(thing);
+  return uniqueItems === true ? fc.uniqueArray(item, { ...limits, selector }) : fc.array(item, limits);
 }
 
 function anyObject({
