@@ -28,6 +28,7 @@ function asked(next: NextTest) {
       toMap={<a href="/map">map</a>}
       toRepeat={<a href="/verify">repeat</a>}
       toPath={<a href="/path">path</a>}
+      caution={<p>First make it safe</p>}
     />,
   );
   return on;
@@ -40,6 +41,7 @@ describe('what to do next in a hunt', () => {
     });
     const box = screen.getByRole('group', { name: 'Probe next' });
     expect(box).toHaveTextContent('proved dead');
+    expect(screen.getByText('First make it safe')).toBeVisible();
     expect(box).toHaveTextContent('one probe on place 2, the other on place 7');
     fireEvent.click(within(box).getByRole('button', { name: 'Some ohms' }));
     expect(onProbe).toHaveBeenCalledExactlyOnceWith(HIGH, [2, 7], 'ohms');
@@ -62,6 +64,7 @@ describe('what to do next in a hunt', () => {
   it('a look asks each load, and only a motor whether it turned the wrong way', () => {
     const loads = machine.loads.map(({ id }) => id);
     const { onLook } = asked({ kind: 'look', setting: HIGH, loads, seconds: 7, bits: 1 });
+    expect(screen.queryByText('First make it safe')).not.toBeInTheDocument();
     const lamp = screen.getByRole('group', { name: 'lamp' });
     expect(within(lamp).queryByRole('button', { name: 'the wrong way' })).not.toBeInTheDocument();
     fireEvent.click(

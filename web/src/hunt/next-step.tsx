@@ -30,10 +30,22 @@ interface NextStepProps extends HuntAnswers {
   toMap: ReactNode;
   toRepeat: ReactNode;
   toPath: ReactNode;
+  /** Stands over everything that wants a dead machine, while it is not made safe. */
+  caution?: ReactNode;
 }
 
 /** What tells most in the least time, answered here or where such things are done. */
-export function NextStep({ machine, next, names, toMap, toRepeat, toPath, ...on }: NextStepProps) {
+export function NextStep({ caution, ...step }: NextStepProps) {
+  const dead = step.next.kind !== 'look' && step.next.kind !== 'supply';
+  return (
+    <>
+      {dead && caution}
+      <Asked {...step} />
+    </>
+  );
+}
+
+function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<NextStepProps, 'caution'>) {
   switch (next.kind) {
     case 'look':
       return (

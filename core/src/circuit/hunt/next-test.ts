@@ -27,9 +27,7 @@ export type NextTest = Test & { bits: number };
  * To bring the handle there, and to look at each load; to read freed lugs; to work a contact; to free
  * and try a part; to see to a supply: seconds to reckon with, not measured.
  */
-export const TEST_SECONDS = {
-  ...{ handle: 3, look: 2, read: 20, work: 60, try: 25, supply: 25 },
-} as const;
+const TEST_SECONDS = { handle: 3, look: 2, read: 20, work: 60, try: 25, supply: 25 } as const;
 /**
  * What a question costs besides its seconds, to choose by and not measured: hunts are given up for too many questions. With more of it
  * there are a few questions less, and a look, which needs neither tools nor a dead machine, comes after probes that tell more.

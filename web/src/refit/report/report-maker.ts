@@ -36,7 +36,7 @@ export class ReportMaker {
   }
 
   async make({ job, length, photosAt }: ReportOrder): Promise<MadeReport> {
-    const map = this.#mapper(this.#events);
+    const map = this.#mapper([...this.#events]);
     const refit = refitOf(map);
     const check = refit && this.#checkOf(benchOf(refit));
     const source = {

@@ -24,6 +24,12 @@ export class ReportThread {
   }
 
   async #feed(events: readonly JobEvent[]): Promise<void> {
+    // What was set aside meanwhile is in no report: it begins anew.
+    const there = new Set<string>(events.map(({ id }) => id));
+    if ([...this.#sent].some((id) => !there.has(id))) {
+      this.#sent.clear();
+      await this.#remote.clear();
+    }
     const fresh = events.filter(({ id }) => !this.#sent.has(id));
     for (let from = 0; from < fresh.length; from += AT_ONCE) {
       const some = fresh.slice(from, from + AT_ONCE);

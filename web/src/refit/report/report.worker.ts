@@ -3,9 +3,12 @@ import { expose } from 'comlink';
 import { ReportMaker, type ReportOrder } from './report-maker.js';
 import type { PaperSize } from './report-pdf.js';
 
-const maker = new ReportMaker();
+let maker = new ReportMaker();
 
 const bench = {
+  clear: (): void => {
+    maker = new ReportMaker();
+  },
   add: (events: readonly JobEvent[]): void => maker.add(events),
   page: (order: ReportOrder): Promise<string> => maker.page(order),
   paper: async (order: ReportOrder, size: PaperSize): Promise<Uint8Array> => {

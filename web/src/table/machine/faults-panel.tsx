@@ -18,6 +18,8 @@ import { RankedFaults } from '../../hunt/ranked-faults.js';
 import { toldComplaints } from '../../hunt/told-complaints.js';
 import { useSession } from '../../job/job-context.js';
 import { useAskOnMap } from '../../map/use-ask-on-map.js';
+import { useSafety } from '../../safe/use-safety.js';
+import { Notice } from '../../shared/controls/notice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { useFaults, type Faults } from './use-faults.js';
@@ -133,6 +135,7 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   const { structure } = map;
   const session = useSession();
   const askOnMap = useAskOnMap('../../map');
+  const safe = useSafety();
   const wires = wiresOf(map.log);
   const label = (place: number) => structure.terminals[place]?.label ?? '?';
   const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
@@ -180,6 +183,7 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
               </PlainButton>
             )
           }
+          caution={!safe.open && <MakeSafe />}
           toRepeat={<Way to="../../verify">Work it at Verify</Way>}
           toPath={<Way to="../../tag/path">Is it the switch?</Way>}
         />
@@ -187,6 +191,12 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
     </>
   );
 }
+
+const MakeSafe = () => (
+  <Notice look="brick" title="First make it safe">
+    Ohms, and fingers inside, only on what is proved dead. <Way to="../../safe">To the safety list</Way>
+  </Notice>
+);
 
 const Way = ({ to, children }: { to: string; children: string }) => (
   <Link to={to} relative="path" className="inline-flex min-h-11 items-center underline">
