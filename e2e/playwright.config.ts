@@ -8,8 +8,8 @@ const chromiumArguments = JSON.parse(
 
 export default defineConfig({
   testDir: 'journeys',
-  timeout: 240_000,
   // Room for a machine that is busy with something else; a journey that passes does not wait for it.
+  timeout: 600_000,
   expect: { timeout: 25_000 },
   fullyParallel: true,
   workers: 2,
@@ -20,6 +20,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // What can not be touched is named, long before the journey's own time is over.
+    actionTimeout: 60_000,
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium',

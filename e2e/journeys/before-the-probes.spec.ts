@@ -215,7 +215,7 @@ test('a corded tool that is dead: each conductor of its cord, a look at the brus
       await page.getByRole('button', { name: bad ? 'Fail' : 'Pass', exact: true }).click();
     }
     await expect(async () => {
-      const now = (await outcome.isVisible()) ? 'found' : await next.textContent();
+      const now = (await outcome.isVisible()) ? 'found' : (await next.allTextContents()).join();
       expect(now).not.toBe(asked);
     }).toPass();
   }

@@ -172,7 +172,6 @@ test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper
 test('skipped prompts, a contradiction, a shut Map, a slip in the re-check: each is shown and settled', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await skippedAndAskedAgain(page);
   await contradictionSettled(page);
   await shutInTheMachine(page);

@@ -29,7 +29,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
   test(`every view of the demo is without accessibility violations, in the ${colorScheme} theme`, async ({
     browser,
   }) => {
-    test.setTimeout(480_000);
     const served = new Served();
     await served.start();
     try {
