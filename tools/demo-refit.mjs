@@ -2,9 +2,9 @@
 import {
   benchOf,
   checkOf,
-  endName,
   functionChecks,
   joinedWith,
+  keptUnder,
   refitOf,
   refitStanding,
   signableRefit,
@@ -40,8 +40,7 @@ function checked(map, add, mistake) {
   const bench = benchOf(refit);
   for (const { position, a, b } of checkOf(bench).readings) {
     const nets = joinedWith(bench, position, mistake);
-    const ends = [endName(refit, a), endName(refit, b)];
-    add({ kind: 'check-read', position, ends, joins: nets[a] === nets[b] });
+    add({ kind: 'check-read', ...keptUnder(refit, { position, a, b }), joins: nets[a] === nets[b] });
   }
 }
 
@@ -56,8 +55,11 @@ export function stallBack(map, add, events) {
   const now = () => createMapper()(events);
   wiresBack(map, add);
   checked(now(), add, null);
-  const record = (what, position, ohms, limit, instrument) =>
-    add({ kind: 'power-recorded', record: { what, position, ohms, limit, instrument, by } });
+  const record = (what, position, ohms, limit, instrument) => {
+    const setting = refitOf(map).positions.find(({ name }) => name === position)?.setting;
+    const at = { position, ...(setting && { setting }) };
+    add({ kind: 'power-recorded', record: { what, ...at, ohms, limit, instrument, by } });
+  };
   record('earth-to-case', '', 0.11, 0.3, 'bench meter, leads zeroed');
   record('cord', '', 2e9, 1e6, 'insulation tester, 500 V');
   for (const position of ['LOW', 'HIGH'])

@@ -1,4 +1,13 @@
-export { ACTS_OF, DEED_KINDS, deedSchema, kindOf, looksBack, type Deed, type DeedKind } from './deed.js';
+export {
+  ACTS_OF,
+  DEED_KINDS,
+  deedSchema,
+  kindOf,
+  looksBack,
+  type Deed,
+  type DeedKind,
+  type DeedOf,
+} from './deed.js';
 export { JOB_ABOUT, type JobAbout } from './about.js';
 export type { JobEvent } from './event.js';
 export {
@@ -58,7 +67,6 @@ export {
   type SignedRefit,
 } from './kinds/back/tried.js';
 export {
-  checkKey,
   checkReadsOf,
   functionLinesOf,
   functionTriesOf,

@@ -35,23 +35,14 @@ export const ticksOf = (log: Log): ReadonlySet<string> =>
     ),
   );
 
-/** A reading by a name: the ends in either order. */
-export const checkKey = (position: number, ends: readonly [string, string]): string =>
-  [position, ...ends.toSorted()].join('|');
+/** What the check before power has read of what goes back now, in the order in which it was read. */
+export const checkReadsOf = (log: Log): DeedOf<'check-read'>[] => sinceChosen(log, 'check-read');
 
-/** What the check before power has read: by `checkKey`, whether it joins. */
-export const checkReadsOf = (log: Log): ReadonlyMap<string, boolean> =>
-  new Map(
-    newestOf(sinceChosen(log, 'check-read'), ({ position, ends }) => checkKey(position, ends)).flatMap(
-      ({ position, ends, joins }): [string, boolean][] =>
-        joins === null ? [] : [[checkKey(position, ends), joins]],
-    ),
-  );
-
+/** What was measured before power: the newest of each thing in each position. */
 export const powerRecordsOf = (log: Log): PowerRecord[] =>
   newestOf(
     sinceChosen(log, 'power-recorded').map(({ record }) => record),
-    ({ what, position }) => `${what} ${position}`,
+    ({ what, position, setting }) => `${what} ${setting ?? position}`,
   ).filter(({ ohms }) => ohms !== null);
 
 export const jumperTestsOf = (log: Log): JumperTest[] =>

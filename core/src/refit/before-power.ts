@@ -7,13 +7,16 @@ import {
   type SupplyKind,
 } from '../log/index.js';
 import { safetyStanding } from '../safety/index.js';
-import type { Refit } from './refit.js';
+import type { SettingId } from '../switch/index.js';
+import type { Refit, RefitPosition } from './refit.js';
 
 /** A measurement that is asked for before power, with its usual limit and what was recorded. */
 export interface WantedRecord {
   what: BeforePower;
   /** The name of the position; empty: in any. */
   position: string;
+  /** What that position stands for; null: for none. */
+  setting: SettingId | null;
   /** In ohms; null: a figure to compare, no limit. */
   limit: number | null;
   /** The limit is the least that is allowed, not the most. */
@@ -27,6 +30,8 @@ export const LEAST_INSULATION = 1e6;
 export const LEAST_DOUBLE_INSULATION = 2e6;
 /** Earth pin to the case: at most, for cords to 5 m (common practice). */
 export const MOST_EARTH = 0.3;
+/** What is measured in whatever position. */
+const ANY = { name: '', setting: null };
 /** Up to here nothing of the mains is in it. */
 const EXTRA_LOW = 50;
 
@@ -58,19 +63,22 @@ export function wantedBeforePower(
   const mains = supply === 'plug-in' || supply === 'fixed';
   const wanted = (
     what: BeforePower,
-    position: string,
+    { name, setting }: Pick<RefitPosition, 'name' | 'setting'>,
     limit: number | null,
     atLeast: boolean,
   ): WantedRecord => ({
-    ...{ what, position, limit, atLeast },
-    record: records.find((one) => one.what === what && one.position === position) ?? null,
+    ...{ what, position: name, setting, limit, atLeast },
+    record:
+      records.findLast(
+        (one) => one.what === what && (one.setting ? one.setting === setting : one.position === name),
+      ) ?? null,
   });
   return [
     ...(mains
-      ? [wanted('earth-to-case', '', MOST_EARTH, false), wanted('cord', '', LEAST_INSULATION, true)]
+      ? [wanted('earth-to-case', ANY, MOST_EARTH, false), wanted('cord', ANY, LEAST_INSULATION, true)]
       : []),
-    ...(mains ? on : []).map(({ name }) => wanted('live-to-earth', name, LEAST_INSULATION, true)),
-    ...positions.map(({ name }) => wanted('line-to-neutral', name, null, true)),
+    ...(mains ? on : []).map((position) => wanted('live-to-earth', position, LEAST_INSULATION, true)),
+    ...positions.map((position) => wanted('line-to-neutral', position, null, true)),
   ];
 }
 

@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { partitionFromGroups } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
 import { bitsOf, coverOf } from './cover.js';
-import { checkOf, joinedWith, likelyMistakes, mistakesOf, type Bench, type Mistake } from './index.js';
+import {
+  checkOf,
+  joinedWith,
+  likelyMistakes,
+  mistakesOf,
+  splittingReading,
+  type Bench,
+  type Mistake,
+} from './index.js';
 
 /** A switch put back: lugs, what joins by position, the lug of each wire, junctions. */
 function bench(lugs: number, positions: string[], at: number[], jumpers: [number, number][] = []): Bench {
@@ -86,6 +94,36 @@ describe('the check before power', () => {
         expect(likely).toContainEqual(mistake);
       }
     }
+  });
+
+  it('a reading that splits the likely ones is found exactly where there is one that does, on 30 switches', () => {
+    let split = 0;
+    for (let seed = 201; seed <= 230; seed += 1) {
+      const one = anyBench(seed);
+      const random = seededRandom(seed);
+      const likely = mistakesOf(one).filter(() => random() < 0.15);
+      const left = (joins: boolean, { position, a, b }: { position: number; a: number; b: number }) =>
+        likely.filter((mistake) => {
+          const nets = joinedWith(one, position, mistake);
+          return nets === null || (nets[a] === nets[b]) === joins;
+        }).length;
+      const worst = (reading: { position: number; a: number; b: number }) =>
+        Math.max(left(true, reading), left(false, reading));
+      const size = one.at.length + one.lugs;
+      const all = one.nets.flatMap((_, position) =>
+        Array.from({ length: size * size }, (_each, at) => ({
+          ...{ position, a: Math.floor(at / size), b: at % size },
+        })),
+      );
+      const least = Math.min(...all.filter(({ a, b }) => a < b).map(worst));
+      const found = splittingReading(one, likely);
+      if (likely.length < 2 || least === likely.length) expect(found).toBeNull();
+      else {
+        expect(found && worst(found)).toBe(least);
+        split += 1;
+      }
+    }
+    expect(split).toBeGreaterThan(15);
   });
 
   it('two switched ways with a wire each: a few readings tell a swapped pair from a wire that is off', () => {

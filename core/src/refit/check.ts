@@ -91,3 +91,28 @@ export function likelyMistakes(bench: Bench, done: readonly CheckDone[]): Mistak
     }),
   );
 }
+
+/**
+ * The reading that tells mistakes apart best: the one after which the fewest of them are left in the worst case, of those alike one at
+ * lugs rather than at far ends. What a mistake makes of a position is not known where it puts the handle out of reach: that one is left by
+ * either answer. null: none tells them apart, or there is but one.
+ */
+export function splittingReading(bench: Bench, mistakes: readonly Mistake[]): CheckReading | null {
+  if (mistakes.length < 2) return null;
+  const size = nodesOf(bench);
+  let best: { reading: CheckReading; worst: number } | null = null;
+  for (let position = 0; position < bench.nets.length; position += 1) {
+    const right = joinedWith(bench, position, null);
+    const wrong = mistakes.map((mistake) => joinedWith(bench, position, mistake));
+    if (!right) continue;
+    for (let b = size - 1; b > 0; b -= 1)
+      for (let a = b - 1; a >= 0; a -= 1) {
+        const joined = wrong.filter((nets) => nets === null || nets[a] === nets[b]).length;
+        const apart = wrong.filter((nets) => nets === null || nets[a] !== nets[b]).length;
+        const worst = Math.max(joined, apart);
+        if (worst < (best?.worst ?? mistakes.length))
+          best = { reading: { position, a, b, joins: right[a] === right[b] }, worst };
+      }
+  }
+  return best?.reading ?? null;
+}

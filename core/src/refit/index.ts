@@ -9,7 +9,14 @@ export {
 } from './refit.js';
 export { isTicked, transferCard, type CardLine, type TransferCard } from './transfer.js';
 export { benchOf, joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
-export { checkOf, likelyMistakes, type Check, type CheckDone, type CheckReading } from './check.js';
+export {
+  checkOf,
+  likelyMistakes,
+  splittingReading,
+  type Check,
+  type CheckDone,
+  type CheckReading,
+} from './check.js';
 export { coverOf, type Cover } from './cover.js';
 export { functionChecks, type FunctionCheck } from './function-test.js';
 export {
@@ -22,9 +29,9 @@ export {
   type WantedRecord,
 } from './before-power.js';
 export { bypasses, type Bypass, type BypassRefusal } from './bypass.js';
+export { keptReadings, keptUnder } from './kept-readings.js';
 export {
   checkStanding,
-  endName,
   isWholeSignature,
   refitEvidence,
   refitStanding,

@@ -1,18 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { deriveMap, type SwitchMap } from '../continuity/index.js';
-import { createWriter, type Deed, type JobEvent } from '../log/index.js';
-import type { KnownSwitch, LoadId, SettingId, StepId } from '../switch/index.js';
-import { builtHouse, type House } from '../testing/house-of-switches.js';
+import type { SwitchMap } from '../continuity/index.js';
+import type { Deed } from '../log/index.js';
+import type { LoadId, SettingId, StepId } from '../switch/index.js';
+import type { House } from '../testing/house-of-switches.js';
+import { chosenPart, inMachine, knownPart, newId, withDeeds } from '../testing/put-back.js';
 import {
   benchOf,
   bypasses,
   checkOf,
   checkStanding,
-  endName,
   functionChecks,
   isWholeSignature,
   isWithin,
   joinedWith,
+  keptUnder,
   refitOf,
   refitStanding,
   signableRefit,
@@ -23,63 +24,11 @@ import {
   wayOf,
 } from './index.js';
 
-/** One mapped switch with its machine, and what was written after. */
-function job(
-  one: House['switches'][string],
-  loads: House['loads'],
-  after: (map: SwitchMap) => Deed[] = () => [],
-) {
-  const { members } = builtHouse({ switches: { one }, loads });
-  const map = [...members.values()][0] as SwitchMap;
-  return withDeeds(map, after(map));
-}
-let made = 0;
-const newId = <Id extends string>() =>
-  `0b8d0a52-51d4-4c0e-9d6e-${String((made += 1)).padStart(12, '0')}` as Id;
-function withDeeds(map: SwitchMap, deeds: readonly Deed[]): SwitchMap {
-  const writer = createWriter({ newId, now: () => '2026-02-05T10:00:00.000Z' });
-  const events = deeds.reduce<JobEvent[]>(
-    (all, deed) => [...all, writer.write(all, deed)],
-    [...map.log.ordered],
-  );
-  return deriveMap(events);
-}
-
-/** A part with what joins by position: `a-b`. */
-const part = (
-  labels: string,
-  positions: Record<string, string>,
-  more: Partial<KnownSwitch> = {},
-): KnownSwitch => ({
-  ...{ id: newId(), kind: 'part', name: 'Larkspur two', maker: null, family: '', form: 'rotary', note: null },
-  terminals: labels.split(' '),
-  positions: Object.entries(positions).map(([name, joined]) => ({
-    ...{ name, rests: 'maintained' as const },
-    joined: joined
-      .split(' ')
-      .filter(Boolean)
-      .map((net) => net.split('-')),
-  })),
-  ...more,
-});
-/** That it was chosen: old places to new labels, settings to names in their order. */
-function chosen(map: SwitchMap, of: KnownSwitch, terminals: [number, string][], positions: string[]): Deed {
-  const settings = map.structure.settings.map(({ id }) => id);
-  return {
-    kind: 'chosen',
-    replacement: {
-      ...{ entry: of.id as never, name: of.name, source: 'as-mapped', accepted: [], part: of },
-      terminals: terminals.map(([from, to]) => ({ from: map.structure.terminals[from]?.id as never, to })),
-      positions: positions.map((to, at) => ({ from: settings[at] as SettingId, to })),
-    },
-  };
-}
-
 const LAMP = { size: 3, settings: ['', '1-2'], wires: '1>L 2>lamp.1' };
 
 describe('the transfer card', () => {
   it('of the same switch: every wire where it was', () => {
-    const card = transferCard(job(LAMP, { lamp: {} }));
+    const card = transferCard(inMachine(LAMP, { lamp: {} }));
     expect(card.refit?.way).toBe('same');
     expect(card.lines.map((line) => line.kind === 'wire' && [line.old, line.to])).toEqual([
       ['1', '1'],
@@ -89,13 +38,13 @@ describe('the transfer card', () => {
   });
 
   it('of a part: bare ends first, then junctions, then wires with what shares their lug, and a stop before the spare position', () => {
-    const map = job(
+    const map = inMachine(
       { size: 4, settings: ['1-2', '1-3'], wires: '1>L 2>one.1 2>two.1 3>two.2 4>?' },
       { one: {}, two: {} },
     );
-    const of = part('A B C D', { OFF: '', I: 'A-B', II: 'A-C', III: 'A-D' });
+    const of = knownPart('A B C D', { OFF: '', I: 'A-B', II: 'A-C', III: 'A-D' });
     const card = transferCard(
-      withDeeds(map, [chosen(map, of, [[0, 'A'], [1, 'B'], [1, 'D'], [2, 'C']], ['I', 'II'])]), // prettier-ignore
+      withDeeds(map, [chosenPart(map, of, [[0, 'A'], [1, 'B'], [1, 'D'], [2, 'C']], ['I', 'II'])]), // prettier-ignore
     );
     expect(card.lines.map(({ kind }) => kind)).toEqual([
       'cap',
@@ -119,18 +68,18 @@ describe('the transfer card', () => {
   });
 
   it('wires that sat together on a lug which nothing takes the place of are spliced', () => {
-    const map = job(
+    const map = inMachine(
       { size: 3, settings: ['', '1-2'], wires: '1>L 2>one.1 3>one.2 3>two.1' },
       { one: {}, two: {} },
     );
-    const of = part('A B', { OFF: '', ON: 'A-B' });
-    const card = transferCard(withDeeds(map, [chosen(map, of, [[0, 'A'], [1, 'B']], ['OFF', 'ON'])])); // prettier-ignore
+    const of = knownPart('A B', { OFF: '', ON: 'A-B' });
+    const card = transferCard(withDeeds(map, [chosenPart(map, of, [[0, 'A'], [1, 'B']], ['OFF', 'ON'])])); // prettier-ignore
     expect(card.lines.find(({ kind }) => kind === 'splice')).toMatchObject({ old: '3' });
     expect(card.uncapped).toBe(0);
   });
 
   it('ticks count for what goes back now: another choice begins anew', () => {
-    const map = job(LAMP, { lamp: {} });
+    const map = inMachine(LAMP, { lamp: {} });
     const key = transferCard(map).lines[0]?.key ?? '';
     const ticked = withDeeds(map, [{ kind: 'line-ticked', line: key, done: true }]);
     expect(transferCard(ticked).left).toBe(1);
@@ -144,7 +93,7 @@ describe('the transfer card', () => {
 
 describe('the check of a job', () => {
   it('a swapped pair of wires is caught, and named; read again as it should be, it passes', () => {
-    const map = job(
+    const map = inMachine(
       { size: 3, settings: ['1-2', '1-3'], wires: '1>L 2>one.1 3>two.1' },
       { one: {}, two: {} },
     );
@@ -159,10 +108,7 @@ describe('the check of a job', () => {
         check.readings.map((one): Deed => {
           const nets =
             joinedWith(bench, one.position, swapped ? { kind: 'swapped', wires: [1, 2] } : null) ?? [];
-          return {
-            ...{ kind: 'check-read', position: one.position, joins: nets[one.a] === nets[one.b] },
-            ends: [endName(refit, one.b), endName(refit, one.a)],
-          };
+          return { kind: 'check-read', ...keptUnder(refit, one), joins: nets[one.a] === nets[one.b] };
         }),
       );
     const failed = checkStanding(read(true), refit, check);
@@ -177,7 +123,7 @@ describe('the check of a job', () => {
 });
 
 it('a jumper of a test that was left on is among the mistakes, and shows', () => {
-  const map = job(LAMP, { lamp: {} });
+  const map = inMachine(LAMP, { lamp: {} });
   const bypass = bypasses(map).find(({ allowed }) => allowed);
   if (!bypass?.allowed) throw new Error('refused');
   const { setting, joined } = bypass;
@@ -192,7 +138,7 @@ it('a jumper of a test that was left on is among the mistakes, and shows', () =>
 
 describe('before power', () => {
   it('asks for insulation in every position that joins something, and for earth, of mains alone', () => {
-    const map = job(LAMP, { lamp: {} });
+    const map = inMachine(LAMP, { lamp: {} });
     expect(supplyOf(map, true)).toBe('plug-in');
     const wanted = wantedBeforePower(map, refitOf(map), 'plug-in');
     expect(wanted.filter(({ what }) => what === 'live-to-earth')).toHaveLength(1);
@@ -207,7 +153,7 @@ describe('before power', () => {
 
   it('tells positions that nobody has named by their number: a record in one is none in another', () => {
     const two = { size: 3, settings: ['', '1-2', '1-3'], wires: '1>L 2>lamp.1 3>bell.1' };
-    const map = job(two, { lamp: {}, bell: {} }, () => [
+    const map = inMachine(two, { lamp: {}, bell: {} }, () => [
       {
         kind: 'power-recorded',
         record: {
@@ -244,10 +190,10 @@ describe('before power', () => {
 
 describe('the function test', () => {
   it('has what every load must do from the circuit, and asks a person where the circuit does not know', () => {
-    const known = functionChecks(job(LAMP, { lamp: {} }));
+    const known = functionChecks(inMachine(LAMP, { lamp: {} }));
     expect(known.flatMap((line) => (line.kind === 'load' ? [line.must.does] : []))).toEqual(['off', 'full']);
     expect(known[0]).toMatchObject({ kind: 'stops' });
-    const open = job({ ...LAMP, wires: '1>? 2>lamp.1' }, { lamp: {} });
+    const open = inMachine({ ...LAMP, wires: '1>? 2>lamp.1' }, { lamp: {} });
     const asked = functionChecks(open);
     expect(asked.map(({ kind }) => kind)).toEqual(['load', 'unsaid', 'under-load', 'warm']);
     const line = asked[1];
@@ -264,7 +210,9 @@ describe('the function test', () => {
 
 describe('joining wires instead of the switch', () => {
   const of = (one: House['switches'][string], loads: House['loads'], after?: (map: SwitchMap) => Deed[]) =>
-    bypasses(job(one, loads, after)).map((bypass) => (bypass.allowed ? 'allowed' : bypass.refusal.because));
+    bypasses(inMachine(one, loads, after)).map((bypass) =>
+      bypass.allowed ? 'allowed' : bypass.refusal.because,
+    );
 
   it('is offered where nothing speaks against it', () => {
     expect(of(LAMP, { lamp: {} })).toEqual(['nothing-joins', 'allowed']);
@@ -293,7 +241,7 @@ describe('joining wires instead of the switch', () => {
 });
 
 it('a sign-off keeps how all stood, and is open again once something is read or changed', () => {
-  const map = job(LAMP, { lamp: {} });
+  const map = inMachine(LAMP, { lamp: {} });
   const standing = refitStanding(map, true, null);
   expect(standing).toMatchObject({
     transfer: 'not-done',

@@ -35,6 +35,8 @@ export interface Refit {
   name: string;
   /** Lugs by label. */
   lugs: readonly string[];
+  /** By what readings at each lug are kept: `terminal` with its id, of a part `lug` with its label. */
+  lugKeys: readonly string[];
   positions: readonly RefitPosition[];
   /** Junctions between lugs, by place. */
   jumpers: readonly (readonly [from: number, to: number])[];
@@ -89,6 +91,7 @@ function withPart(
   const old = partsOf(map.log).flatMap(({ form, terminals }) => (form === 'jumper' ? [terminals] : []));
   return {
     ...{ way: 'part', name: part.name, lugs: part.terminals, wires, jumpers },
+    lugKeys: part.terminals.map((label) => `lug ${label}`),
     strays: straysOf([...old, ...triedOf(map)], (id) => lugsOf.get(id)?.[0], jumpers),
     positions: part.positions.map(({ name, joined }, at) => {
       const called = name ?? `position ${at + 1}`;
@@ -118,6 +121,7 @@ function withSame(map: SwitchMap): Refit {
   return {
     ...{ jumpers, strays: straysOf(triedOf(map), (id) => place.get(id), jumpers) },
     ...{ way: 'same', name: 'the same switch', lugs: structure.terminals.map(({ label }) => label) },
+    lugKeys: structure.terminals.map(({ id }) => `terminal ${id}`),
     wires: wiresOf(log).map((wire) => ({
       wire,
       lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,

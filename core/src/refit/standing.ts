@@ -1,50 +1,43 @@
 import type { SwitchMap } from '../continuity/index.js';
-import {
-  checkKey,
-  checkReadsOf,
-  refitSignedOf,
-  residualsOf,
-  type JobEvent,
-  type SignedRefit,
-} from '../log/index.js';
+import { refitSignedOf, residualsOf, type JobEvent, type SignedRefit } from '../log/index.js';
 import { fnv1a } from '../verify/index.js';
 import { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './before-power.js';
-import { likelyMistakes, type Check, type CheckDone } from './check.js';
+import { likelyMistakes, splittingReading, type Check, type CheckDone, type CheckReading } from './check.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
-import { benchOf, type Mistake } from './mistakes.js';
+import { keptReadings } from './kept-readings.js';
+import { benchOf, joinedWith, type Mistake } from './mistakes.js';
 import type { Refit } from './refit.js';
 import { transferCard, type TransferCard } from './transfer.js';
 
 export type Standing = SignedRefit['transfer'];
 
-/** A place to measure at by the name under which its reading is kept. */
-export function endName(refit: Refit, node: number): string {
-  const { laid } = benchOf(refit);
-  const wire = laid[node]?.wire;
-  return wire ? `wire ${wire.id}` : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
-}
-
 /** The check before power with what was read. */
 export interface CheckStanding {
+  /** Those of the check first, then what was read besides. */
   done: CheckDone[];
-  left: Check['readings'];
+  left: CheckReading[];
   /** null: nothing that was read is wrong. */
   likely: Mistake[] | null;
+  /** Of a failed check: what tells the likely mistakes apart best; null: nothing does, or nothing is wrong. */
+  splits: CheckReading | null;
   standing: Standing;
 }
 
 /** How far the check is. */
 export function checkStanding(map: SwitchMap, refit: Refit, check: Check): CheckStanding {
-  const reads = checkReadsOf(map.log);
-  const names = (node: number) => endName(refit, node);
-  const readOf = ({ position, a, b }: Check['readings'][number]) =>
-    reads.get(checkKey(position, [names(a), names(b)]));
-  const done = check.readings.flatMap((one): CheckDone[] => {
-    const read = readOf(one);
-    return read === undefined ? [] : [{ ...one, read }];
-  });
-  const left = check.readings.filter((one) => readOf(one) === undefined);
-  const likely = likelyMistakes(benchOf(refit), done);
+  const bench = benchOf(refit);
+  const nets = refit.positions.map((_, position) => joinedWith(bench, position, null));
+  const placed = ({ position, a, b }: Pick<CheckReading, 'position' | 'a' | 'b'>) => [position, a, b].join();
+  const kept = new Map(
+    keptReadings(map, refit).flatMap((one): [string, CheckDone][] => {
+      const right = nets[one.position];
+      return right ? [[placed(one), { ...one, joins: right[one.a] === right[one.b] }]] : [];
+    }),
+  );
+  const asked = check.readings.flatMap((one) => kept.get(placed(one)) ?? []);
+  const done = [...asked, ...[...kept.values()].filter((one) => !asked.includes(one))];
+  const left = check.readings.filter((one) => !kept.has(placed(one)));
+  const likely = likelyMistakes(bench, done);
   const standing =
     likely !== null
       ? 'failed'
@@ -53,7 +46,7 @@ export function checkStanding(map: SwitchMap, refit: Refit, check: Check): Check
         : left.length > 0
           ? 'not-done'
           : 'done';
-  return { done, left, likely, standing };
+  return { done, left, likely, splits: likely && splittingReading(bench, likely), standing };
 }
 
 /** How putting it back stands as a whole. */

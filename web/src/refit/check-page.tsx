@@ -1,7 +1,7 @@
 import type { CheckReading } from '@which-way/core/refit';
-import { checkStanding, endName, type Check, type Mistake, type Refit } from '@which-way/core/refit';
+import { checkStanding, keptUnder, type Check, type Mistake, type Refit } from '@which-way/core/refit';
 import { capital, mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { useHandsFree } from '../map/keys/hands-free.js';
@@ -47,28 +47,19 @@ export function CheckPage() {
 function Checking({ refit, check }: { refit: Refit; check: Check }) {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const { done, left, likely } = checkStanding(map, refit, check);
+  const { done, left, likely, splits } = useMemo(() => checkStanding(map, refit, check), [map, refit, check]);
   const [again, setAgain] = useState<CheckReading | null>(null);
-  const next = again ?? left[0] ?? null;
+  const next = again ?? splits ?? left[0] ?? null;
   const { sounds, speech } = useHandsFree();
   const answer = (joins: boolean) => {
     if (!next) return;
-    session.emit({
-      ...{ kind: 'check-read', position: next.position, joins },
-      ends: [endName(refit, next.a), endName(refit, next.b)],
-    });
+    session.emit({ kind: 'check-read', ...keptUnder(refit, next), joins });
     if (sounds) play(joins === next.joins ? (joins ? 'joined' : 'none') : 'contradiction');
     setAgain(null);
   };
   // Hands that put one thing right may have moved another: nothing that was read before counts.
   const anew = () => {
-    for (const { position, a, b } of done)
-      session.emit({
-        kind: 'check-read',
-        position,
-        ends: [endName(refit, a), endName(refit, b)],
-        joins: null,
-      });
+    for (const one of done) session.emit({ kind: 'check-read', ...keptUnder(refit, one), joins: null });
     setAgain(null);
   };
   useAnswerKeys({
@@ -109,6 +100,7 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
           >
             {words}
           </p>
+          {next === splits && <p className="font-semibold">This one tells most of what may be wrong.</p>}
           <p className="text-large">
             One lead at the {nodeWords(refit, next.a)}, the other at the {nodeWords(refit, next.b)}.
           </p>

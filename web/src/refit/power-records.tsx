@@ -55,7 +55,7 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
           <ul className="border-t-2 border-line">
             {wanted.map((one) => (
               <RecordLine
-                key={`${one.what} ${one.position} ${one.record?.ohms ?? ''}`}
+                key={`${one.what} ${one.setting ?? one.position} ${one.record?.ohms ?? ''}`}
                 wanted={one}
                 supply={supply}
                 by={who.trim()}
@@ -97,7 +97,10 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
     setTrouble('');
     session.emit({
       kind: 'power-recorded',
-      record: { what, position, ohms: shown, limit: own ?? wanted.limit, instrument, by },
+      record: {
+        ...{ what, position, ...(wanted.setting && { setting: wanted.setting }) },
+        ...{ ohms: shown, limit: own ?? wanted.limit, instrument, by },
+      },
     });
   };
   const within = record && isWithin(wanted, record);

@@ -1,4 +1,16 @@
-import { count, flag, MOST_SETTINGS, oneOf, orNull, says, text, two } from '../../../schema/index.js';
+import {
+  count,
+  flag,
+  id,
+  MOST_SETTINGS,
+  oneOf,
+  optional,
+  orNull,
+  says,
+  text,
+  two,
+} from '../../../schema/index.js';
+import type { SettingId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What goes back into the machine. */
@@ -29,9 +41,18 @@ export const checkRead = defineKind('check-read', {
   says: 'a reading of the check before power; the newest of each counts',
   fields: {
     position: says('Of what goes back, in handle order.', count(0, MOST_SETTINGS - 1)),
-    ends: says('`wire` with its id for its far end, `lug` with its label.', two(text(KEY_LETTERS, 1))),
+    setting: says(
+      'What that position stands for, which outlasts another order; absent: for none.',
+      optional(id<SettingId>()),
+    ),
+    ends: says(
+      '`wire` with its id for its far end, `terminal` with its id for a lug of the same switch, `lug` with its label for one of a part.',
+      two(text(KEY_LETTERS, 1)),
+    ),
     joins: says('null: nothing is said any more.', orNull(flag)),
   },
   undo: ['refit'],
   reading: 'extends',
+  // Version 1 had the position alone, and lugs of the same switch by their labels.
+  upgrades: { 1: (what) => what },
 });

@@ -37,6 +37,10 @@ export type BeforePower = (typeof BEFORE_POWER)[number];
 export const powerRecordSchema = object({
   what: oneOf(BEFORE_POWER),
   position: says('The name of the position; empty: in any.', text(POSITION_NAME_LETTERS)),
+  setting: says(
+    'What that position stands for, which outlasts another name; absent: for none.',
+    optional(id<SettingId>()),
+  ),
   ohms: says('As shown; null takes the record back.', orNull(amount(0, 1e13))),
   limit: says('In ohms: at least for insulation, at most for earth; null: none.', orNull(above(0, 1e13))),
   instrument: text(METER_NAME_LETTERS, 1),
@@ -50,6 +54,8 @@ export const powerRecorded = defineKind('power-recorded', {
   fields: { record: powerRecordSchema },
   undo: ['refit'],
   reading: 'extends',
+  // Version 1 had the name of the position alone.
+  upgrades: { 1: (what) => what },
 });
 
 export const JUMPER_OUTCOMES = ['runs', 'does-not', 'stops'] as const;
