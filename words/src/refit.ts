@@ -1,6 +1,13 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Load, SignedRefit, Supply, Termination, Wire } from '@which-way/core/log';
-import type { BeforePower, FunctionResult, JumperOutcome, RefitWay, SupplyKind } from '@which-way/core/log';
+import type {
+  BeforePower,
+  FunctionResult,
+  FunctionTry,
+  JumperOutcome,
+  RefitWay,
+  SupplyKind,
+} from '@which-way/core/log';
 import {
   benchOf,
   type BypassRefusal,
@@ -11,7 +18,7 @@ import {
   type WantedRecord,
 } from '@which-way/core/refit';
 import { CASE_WORDS } from './cases.js';
-import { stateWords, supplyName } from './machine.js';
+import { SEEN_WORDS, stateWords, supplyName } from './machine.js';
 import { ohms } from './quantity.js';
 import { settingName } from './terminals.js';
 import { colorWords } from './wires.js';
@@ -202,6 +209,13 @@ export const RESULT_WORDS: Record<FunctionResult, string> = {
   fails: 'fails',
   'not-tried': 'not tried',
 };
+
+/** What came of trying a line, and what the load does instead where it fails. */
+export const triedWords = ({
+  result,
+  does,
+}: Pick<FunctionTry, 'does'> & { result: FunctionResult }): string =>
+  does ? `${RESULT_WORDS[result]}: ${SEEN_WORDS[does]}` : RESULT_WORDS[result];
 
 /** What is to be tried, and what must happen. */
 export function functionWords(

@@ -33,6 +33,7 @@ export {
   rankFaults,
   readingsOf,
   SEEN,
+  seenOf,
   showsOf,
   singleFaults,
   SURE,

@@ -18,6 +18,7 @@ export {
   type CheckReading,
 } from './check.js';
 export { coverOf, type Cover } from './cover.js';
+export { functionFaults, insteadOf, type DoesInstead, type FunctionFaults } from './function-faults.js';
 export { functionChecks, type FunctionCheck } from './function-test.js';
 export {
   isWithin,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { SwitchMap } from '../continuity/index.js';
 import type { Deed } from '../log/index.js';
-import type { LoadId, SettingId, StepId } from '../switch/index.js';
+import type { LoadId, StepId } from '../switch/index.js';
 import type { House } from '../testing/house-of-switches.js';
 import { chosenPart, inMachine, knownPart, newId, withDeeds } from '../testing/put-back.js';
 import {

@@ -4,9 +4,10 @@ import { functionChecks, type FunctionCheck } from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
 import { functionWords, RESULT_WORDS } from '@which-way/words/refit';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
+import { DoesInstead } from './does-instead.js';
+import { FailedFunction } from './failed-function.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
@@ -45,14 +46,7 @@ export function FunctionPage() {
           All else was tried, and works
         </PlainButton>
       )}
-      {fails.length > 0 && (
-        <Notice look="brick" title={fails.length === 1 ? 'One thing fails' : `${fails.length} things fail`}>
-          <Link to="../../table/machine" relative="path" className="underline">
-            Which fault explains it
-          </Link>{' '}
-          is asked at In the machine: say there what was seen.
-        </Notice>
-      )}
+      {fails.length > 0 && <FailedFunction map={map} fails={fails.length} />}
       <OwnLine />
     </main>
   );
@@ -102,6 +96,7 @@ function Line({ check, words }: { check: FunctionCheck; words: { where: string; 
           Live reading
         </PlainButton>
       </div>
+      {check.kind === 'load' && tried?.result === 'fails' && <DoesInstead check={check} tried={tried} />}
       {tried?.live && (
         <p className="text-quiet">
           Live: {tried.live}. {tried.why}
@@ -126,12 +121,7 @@ function LiveForm({ check, onDone }: { check: FunctionCheck; onDone: () => void 
         session.emit({
           kind: 'function-tried',
           tried: [
-            {
-              line: check.key,
-              result: check.tried?.result ?? 'not-tried',
-              live: shown.trim(),
-              why: why.trim(),
-            },
+            { line: check.key, result: 'not-tried', ...check.tried, live: shown.trim(), why: why.trim() },
           ],
         });
         onDone();

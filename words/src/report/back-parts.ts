@@ -10,7 +10,7 @@ import {
   nodeShort,
   notTestedWords,
   OUTCOME_WORDS as JUMPER_WORDS,
-  RESULT_WORDS,
+  triedWords,
   STANDING_WORDS,
 } from '../refit.js';
 import { actWords, placesOfAct } from '../tape.js';
@@ -48,7 +48,7 @@ export function tests({ map, standing, check }: ReportSource): Section {
   const tried = standing.functions.flatMap((one) => {
     if (!one.tried) return [];
     const { where, must } = functionWords(one, map, loads);
-    return [[where, must, [RESULT_WORDS[one.tried.result], one.tried.live].filter(Boolean).join('; live: ')]];
+    return [[where, must, [triedWords(one.tried), one.tried.live].filter(Boolean).join('; live: ')]];
   });
   const jumpers = jumperTestsOf(map.log).map(
     ({ setting, outcome, by }) =>

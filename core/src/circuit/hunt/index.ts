@@ -23,4 +23,4 @@ export { faultModel, showsOf, type FaultModel } from './fault-model.js';
 export type { Healthy } from './healthy-setting.js';
 export { nextTest, SURE, type NextTest } from './next-test.js';
 export { rankFaults, type RankedFault } from './rank.js';
-export { lookKey, SEEN, type Observation, type Seen } from './seen.js';
+export { lookKey, SEEN, seenOf, type Observation, type Seen } from './seen.js';

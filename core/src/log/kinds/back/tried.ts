@@ -87,9 +87,13 @@ export const jumperTested = defineKind('jumper-tested', {
 export const FUNCTION_RESULTS = ['as-it-should', 'fails', 'not-tried'] as const;
 export type FunctionResult = (typeof FUNCTION_RESULTS)[number];
 
+/** What a load does that does not as it should. */
+const DOES_INSTEAD = ['off', 'on', 'weak', 'reversed', 'sometimes'] as const;
+
 export const functionTrySchema = object({
   line: says('`load` with a setting and a load, or the id of a line of the person.', text(120, 1)),
   result: says('null: nothing is said any more.', orNull(oneOf(FUNCTION_RESULTS))),
+  does: says('Of a load that fails: what it does instead.', optional(oneOf(DOES_INSTEAD))),
   live: says('A live reading beside it; a record, no proof.', text(REMARK_LETTERS)),
   why: says('Of a live reading: the reason, and who is competent.', text(REASON_LETTERS)),
 });
@@ -102,7 +106,11 @@ export const functionTried = defineKind('function-tried', {
   undo: ['refit'],
   reading: 'extends',
   // Version 1 had one a time.
-  upgrades: { 1: ({ tried, ...what }) => ({ ...what, tried: [tried] }) },
+  upgrades: {
+    1: ({ tried, ...what }) => ({ ...what, tried: [tried] }),
+    // Version 3 knows what a load does instead.
+    2: (what) => what,
+  },
 });
 
 export const functionLineSchema = object({
