@@ -133,6 +133,14 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   const line = page.getByRole('group', { name: new RegExp(`^${at[1]}: rear: full`) });
   await line.getByRole('button', { name: 'fails' }).click();
   await expect(page.getByText('One thing fails')).toBeVisible();
+  // What it does instead ranks what explains it: its wire sounded in the check, its contact on the Map.
+  await page
+    .getByRole('group', { name: 'What rear does instead' })
+    .getByRole('button', { name: 'off' })
+    .click();
+  await expect(
+    page.getByRole('list', { name: 'What may explain it' }).getByRole('listitem').first(),
+  ).toContainText('rear is open: burnt out');
   await line.getByRole('button', { name: 'as it should' }).click();
   await page.getByRole('button', { name: 'All else was tried, and works' }).click();
 

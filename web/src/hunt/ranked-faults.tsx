@@ -29,7 +29,7 @@ export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaults
       <ol aria-label="What may explain it">
         {listed.map(({ fault, explains, chance }) => (
           <li key={words(fault)} className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-1">
-            <strong className="grow">{words(fault)}</strong>
+            <strong className="grow first-letter:uppercase">{words(fault)}</strong>
             <span className="text-quiet">
               explains {explains} of {seen}, {Math.round(chance * 100)} %
             </span>

@@ -47,8 +47,8 @@ export function FailedFunction({ map, fails }: { map: SwitchMap; fails: number }
         <p>Say beside it what the load does instead: then the faults that explain it are ranked here.</p>
       )}
       <p>
-        A wire: <Way to="../check">Before power</Way>. The switch: <Way to="../../map">the Map</Way>, by its
-        wires off. A fault of before the repair is hunted at{' '}
+        A wire: <Way to="../check">Before power</Way>. The switch: <Way to="../../map">the Map</Way>, its
+        wires off. The fault of before the repair is hunted at{' '}
         <Way to="../../table/machine">In the machine</Way>.
       </p>
     </Notice>

@@ -79,7 +79,7 @@ function Line({ check, words }: { check: FunctionCheck; words: { where: string; 
         aria-label={`${words.where}: ${words.must}`}
         className="flex flex-wrap items-center gap-2"
       >
-        <span className="min-w-60 grow">
+        <span className="min-w-60 flex-1">
           <strong className="font-mono">{words.where}</strong> {words.must}
         </span>
         {FUNCTION_RESULTS.map((result) => (
