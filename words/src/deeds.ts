@@ -57,6 +57,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'system-probed': 'a reading in the machine of the system',
   'refit-begun': 'what goes back',
   'line-ticked': 'a line of the transfer card',
+  'wire-laid': 'the lug that a wire sits on',
   'check-read': 'a reading of the check before power',
   'power-recorded': 'a measurement before power',
   'jumper-tested': 'a jumper test',

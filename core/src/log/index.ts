@@ -79,6 +79,7 @@ export {
   reportShapeOf,
   residualsOf,
   ticksOf,
+  wiresLaidOf,
 } from './refit-notes.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';

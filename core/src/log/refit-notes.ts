@@ -1,4 +1,4 @@
-import type { PhotoId } from '../switch/index.js';
+import type { PhotoId, WireId } from '../switch/index.js';
 import type { Photo } from './kinds/before/photo.js';
 import type { RefitWay } from './kinds/back/putting-back.js';
 import type {
@@ -26,6 +26,14 @@ function sinceChosen<Kind extends DeedKind>(log: Log, kind: Kind): DeedOf<Kind>[
   const events = liveEvents(log, kind);
   return (begun ? events.filter((event) => compareEvents(event, begun) > 0) : events).map(({ what }) => what);
 }
+
+/** On which of several joined lugs a wire sits, by its label, where somebody has said. */
+export const wiresLaidOf = (log: Log): ReadonlyMap<WireId, string> =>
+  new Map(
+    newestOf(sinceChosen(log, 'wire-laid'), ({ wire }) => wire).flatMap(({ wire, lug }) =>
+      lug === null ? [] : [[wire, lug] as const],
+    ),
+  );
 
 /** Lines of the transfer card that are done. */
 export const ticksOf = (log: Log): ReadonlySet<string> =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { SwitchMap } from '../continuity/index.js';
-import type { Deed } from '../log/index.js';
-import type { LoadId, StepId } from '../switch/index.js';
+import { wiresOf, type Deed } from '../log/index.js';
+import type { LoadId, StepId, WireId } from '../switch/index.js';
 import type { House } from '../testing/house-of-switches.js';
 import { chosenPart, inMachine, knownPart, newId, withDeeds } from '../testing/put-back.js';
 import {
@@ -76,6 +76,28 @@ describe('the transfer card', () => {
     const card = transferCard(withDeeds(map, [chosenPart(map, of, [[0, 'A'], [1, 'B']], ['OFF', 'ON'])])); // prettier-ignore
     expect(card.lines.find(({ kind }) => kind === 'splice')).toMatchObject({ old: '3' });
     expect(card.uncapped).toBe(0);
+  });
+
+  it('wires of one old terminal go over its joined lugs as somebody says, the others to the emptiest', () => {
+    const map = inMachine(
+      { size: 2, settings: ['', '1-2'], wires: '1>L 2>one.1 2>two.1 2>three.1' },
+      { one: {}, two: {}, three: {} },
+    );
+    const of = knownPart('A B C', { OFF: '', ON: 'A-B' });
+    const put = withDeeds(map, [chosenPart(map, of, [[0, 'A'], [1, 'B'], [1, 'C']], ['OFF', 'ON'])]); // prettier-ignore
+    const lugs = (now: SwitchMap) =>
+      transferCard(now).lines.flatMap((line) =>
+        line.kind === 'wire' ? [[line.wire.tag, line.to, line.others.join()]] : [],
+      );
+    const [first, second, third, fourth] = lugs(put).map(([tag]) => tag);
+    expect(lugs(put)).toEqual([[first, 'A', ''], [second, 'B', 'C'], [third, 'B', 'C'], [fourth, 'C', 'B']]); // prettier-ignore
+    const wire = wiresOf(put.log).find(({ tag }) => tag === second)?.id as WireId;
+    const moved = withDeeds(put, [{ kind: 'wire-laid', wire, lug: 'C' }]);
+    expect(lugs(moved).filter(([tag]) => tag === second)).toEqual([[second, 'C', 'B']]);
+    expect(lugs(moved).filter(([, lug]) => lug === 'B')).toHaveLength(2);
+    expect(lugs(withDeeds(moved, [{ kind: 'wire-laid', wire, lug: null }]))).toEqual(lugs(put));
+    // A lug that the match does not give it is none to sit on.
+    expect(lugs(withDeeds(put, [{ kind: 'wire-laid', wire, lug: 'A' }]))).toEqual(lugs(put));
   });
 
   it('ticks count for what goes back now: another choice begins anew', () => {

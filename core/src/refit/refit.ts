@@ -5,13 +5,20 @@ import {
   liveEvents,
   partsOf,
   refitWayOf,
+  wiresLaidOf,
   wiresOf,
   type ChosenReplacement,
   type RefitWay,
   type Wire,
 } from '../log/index.js';
 import { partitionFromGroups, type Partition } from '../partition/index.js';
-import { settingName, requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
+import {
+  settingName,
+  requiredSettings,
+  type SettingId,
+  type TerminalId,
+  type WireId,
+} from '../switch/index.js';
 
 /** A position of what goes back, in handle order. */
 export interface RefitPosition {
@@ -26,6 +33,8 @@ export interface RefitPosition {
 export interface LaidWire {
   wire: Wire;
   lug: number | null;
+  /** Other lugs that are joined with that one: there it would do the same. */
+  mayLie: readonly number[];
 }
 
 /** What goes back into the machine: its lugs, its positions, and which wire goes where. */
@@ -77,14 +86,7 @@ function withPart(
     const lug = place.get(to);
     if (lug !== undefined) lugsOf.set(from, [...(lugsOf.get(from) ?? []), lug]);
   }
-  // Wires of one old terminal are spread over its lugs: they are joined all the same.
-  const used = new Map<string, number>();
-  const wires = wiresOf(map.log).map((wire): LaidWire => {
-    const lugs = lugsOf.get(wire.terminal ?? '') ?? [];
-    const turn = used.get(wire.terminal ?? '') ?? 0;
-    used.set(wire.terminal ?? '', turn + 1);
-    return { wire, lug: lugs[turn % Math.max(1, lugs.length)] ?? null };
-  });
+  const wires = spreadOver(map, (terminal) => lugsOf.get(terminal ?? '') ?? [], part.terminals);
   const jumpers = [...lugsOf.values()].flatMap((lugs) =>
     lugs.slice(1).map((to, at) => [lugs[at] as number, to] as const),
   );
@@ -107,6 +109,38 @@ function withPart(
   };
 }
 
+/** Wires of one old terminal over its joined lugs: where somebody has said, else each on the one with the fewest wires so far. */
+function spreadOver(
+  { log }: Pick<SwitchMap, 'log'>,
+  lugsOf: (terminal: TerminalId | null) => readonly number[],
+  labels: readonly string[],
+): LaidWire[] {
+  const said = wiresLaidOf(log);
+  const saidLug = ({ id, terminal }: Wire) =>
+    lugsOf(terminal).find((lug) => labels[lug] === said.get(id) && said.has(id));
+  const laid = new Map<WireId, number>();
+  const load = new Map<number, number>();
+  const lay = ({ id }: Wire, lug: number) => {
+    laid.set(id, lug);
+    load.set(lug, (load.get(lug) ?? 0) + 1);
+  };
+  const wires = wiresOf(log);
+  for (const wire of wires) {
+    const lug = saidLug(wire);
+    if (lug !== undefined) lay(wire, lug);
+  }
+  for (const wire of wires) {
+    if (laid.has(wire.id)) continue;
+    const [fewest] = lugsOf(wire.terminal).toSorted((a, b) => (load.get(a) ?? 0) - (load.get(b) ?? 0));
+    if (fewest !== undefined) lay(wire, fewest);
+  }
+  return wires.map((wire) => ({
+    wire,
+    lug: laid.get(wire.id) ?? null,
+    mayLie: lugsOf(wire.terminal).filter((lug) => lug !== laid.get(wire.id)),
+  }));
+}
+
 function withSame(map: SwitchMap): Refit {
   const { structure, log } = map;
   const place = new Map(structure.terminals.map(({ id }, at) => [id, at]));
@@ -125,6 +159,7 @@ function withSame(map: SwitchMap): Refit {
     wires: wiresOf(log).map((wire) => ({
       wire,
       lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,
+      mayLie: [],
     })),
     positions: requiredSettings(structure).map((setting) => ({
       name: settingName(structure, setting.id),

@@ -6,7 +6,8 @@ import { chosenOf, refitOf, type Refit } from './refit.js';
 /** One thing to do with the hands, with the name by which it is ticked. */
 export type CardLine = { key: string } & (
   | { kind: 'jumper'; from: string; to: string }
-  | { kind: 'wire'; wire: Wire; old: string | null; to: string; sharing: Wire[] }
+  /** `others`: labels of joined lugs on which it may sit as well. */
+  | { kind: 'wire'; wire: Wire; old: string | null; to: string; sharing: Wire[]; others: string[] }
   /** Wires that sat together on a lug which is not there any more. */
   | { kind: 'splice'; wires: Wire[]; old: string }
   | { kind: 'cap'; wire: Wire; old: string | null }
@@ -74,9 +75,10 @@ function linesOf(map: SwitchMap, refit: Refit): CardLine[] {
     ...wires
       .filter(({ lug }) => lug !== null)
       .toSorted((one, other) => (one.lug as number) - (other.lug as number))
-      .map(({ wire, lug }): CardLine => ({
+      .map(({ wire, lug, mayLie }): CardLine => ({
         ...{ key: `wire ${wire.id}`, kind: 'wire', wire, old: oldLabel(map, wire), to: label(lug as number) },
         sharing: wires.filter((one) => one.lug === lug && one.wire !== wire).map((one) => one.wire),
+        others: mayLie.map(label),
       })),
     ...spliced.map(([terminal, list]): CardLine => ({
       ...{ key: `splice ${terminal}`, kind: 'splice', wires: list },

@@ -27,6 +27,7 @@ const BESIDE: ReadonlySet<DeedKind> = new Set([
   'refit-signed',
   'report-shaped',
   'machine-probed',
+  'wire-laid',
 ]);
 
 /** FNV-1a, 64 bits (offset basis and prime as published by Fowler, Noll and Vo), as 16 hexadecimal figures. */

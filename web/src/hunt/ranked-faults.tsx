@@ -1,4 +1,4 @@
-import { isOfSwitch, type Fault, type RankedFault } from '@which-way/core/circuit';
+import { isOfSwitch, type Fault, type LikelyFault } from '@which-way/core/circuit';
 
 /** Faults less likely than this are not listed. */
 const LISTED = 0.03;
@@ -7,7 +7,7 @@ const MOST_LISTED = 5;
 const HARDLY = 0.05;
 
 interface RankedFaultsProps {
-  ranked: readonly RankedFault[];
+  ranked: readonly LikelyFault[];
   words: (fault: Fault) => string;
   /** How many looks there are to explain. */
   seen: number;

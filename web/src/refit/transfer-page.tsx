@@ -141,6 +141,7 @@ function NextLine({
   done: boolean;
   onTick: (done: boolean) => void;
 }) {
+  const session = useSession();
   const work = line.kind === 'wire' && line.wire.termination ? END_WORK[line.wire.termination] : null;
   return (
     <div className="grid gap-3 rounded-part border-t-4 border-ink bg-sheet p-4">
@@ -156,6 +157,19 @@ function NextLine({
           <li key={text}>{text}</li>
         ))}
       </ul>
+      {line.kind === 'wire' && line.others.length > 0 && !done && (
+        <div role="group" aria-label="Another lug" className="flex flex-wrap items-center gap-2">
+          <span>Joined with {line.to}, the same there:</span>
+          {line.others.map((lug) => (
+            <PlainButton
+              key={lug}
+              onClick={() => session.emit({ kind: 'wire-laid', wire: line.wire.id, lug })}
+            >
+              Put it on {lug}
+            </PlainButton>
+          ))}
+        </div>
+      )}
       <PlainButton
         look="strong"
         className="min-h-16 justify-self-start text-large"

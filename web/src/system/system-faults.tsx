@@ -83,7 +83,7 @@ function Seen(props: HuntingProps) {
         {hunt.unsaid.map((one) => handleName(one, names.job)).join(', ')}.
       </p>
     );
-  const { model, seen, ranked, next } = hunt;
+  const { model, seen, ranked, next, busy } = hunt;
   const { loads } = system.machine;
   const here = settingOf(system, standing);
   const sayAt = (combination: Combination, load: LoadId, what: LoadSeen['seen']) =>
@@ -133,15 +133,19 @@ function Seen(props: HuntingProps) {
           All else worked
         </PlainButton>
       )}
-      {ranked.length > 0 && (
-        <RankedFaults
-          ranked={ranked}
-          words={(fault) => systemFaultWords(fault, names, system.machine.owner ?? [], isUnsteady({ seen }))}
-          seen={seen.length}
-          notTheSwitch="Then it is none of the switches."
-        />
-      )}
-      {next && <NextOfSystem {...props} next={next} onSay={sayAt} />}
+      <div aria-busy={busy} className="grid min-w-0 gap-3">
+        {ranked.length > 0 && (
+          <RankedFaults
+            ranked={ranked}
+            words={(fault) =>
+              systemFaultWords(fault, names, system.machine.owner ?? [], isUnsteady({ seen }))
+            }
+            seen={hunt.looks}
+            notTheSwitch="Then it is none of the switches."
+          />
+        )}
+        {next && <NextOfSystem {...props} next={next} onSay={sayAt} />}
+      </div>
     </>
   );
 }

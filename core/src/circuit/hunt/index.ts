@@ -18,6 +18,7 @@ export {
   withTold,
   workedOf,
 } from './evidence-of.js';
+export { foundFaults, NOTHING_FOUND, type FoundFaults, type LikelyFault } from './found-faults.js';
 export { comesAndGoes, isOfSwitch, singleFaults, type Fault } from './fault.js';
 export { faultModel, showsOf, type FaultModel } from './fault-model.js';
 export type { Healthy } from './healthy-setting.js';

@@ -37,7 +37,7 @@ import { offerNoted } from './judge/offer.js';
 import { requirementRefined } from './judge/requirement.js';
 import { putBeside } from './judge/beside.js';
 import { triedInPlace } from './before/in-place.js';
-import { checkRead, lineTicked, refitBegun } from './back/putting-back.js';
+import { checkRead, lineTicked, refitBegun, wireLaid } from './back/putting-back.js';
 import {
   functionAsked,
   functionTried,
@@ -144,4 +144,5 @@ export const KINDS = {
   'report-shaped': reportShaped,
   'machine-probed': machineProbed,
   'system-probed': systemProbed,
+  'wire-laid': wireLaid,
 } as const;

@@ -71,7 +71,9 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
           All else worked
         </PlainButton>
       )}
-      {faults.ranked.length > 0 && <Explained {...{ map, faults }} onSay={say} />}
+      <div aria-busy={faults.busy} className="grid gap-2">
+        {faults.ranked.length > 0 && <Explained {...{ map, faults }} onSay={say} />}
+      </div>
     </section>
   );
 }
@@ -161,11 +163,7 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   };
   return (
     <>
-      <RankedFaults
-        {...{ ranked, words }}
-        seen={evidence.seen.length}
-        notTheSwitch="Then it is not the switch."
-      />
+      <RankedFaults {...{ ranked, words }} seen={faults.looks} notTheSwitch="Then it is not the switch." />
       {next && (
         <NextStep
           {...{ machine, next, names }}

@@ -2,6 +2,7 @@ import {
   count,
   flag,
   id,
+  LABEL_LETTERS,
   MOST_SETTINGS,
   oneOf,
   optional,
@@ -10,7 +11,7 @@ import {
   text,
   two,
 } from '../../../schema/index.js';
-import type { SettingId } from '../../../switch/index.js';
+import type { SettingId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What goes back into the machine. */
@@ -23,6 +24,16 @@ const KEY_LETTERS = 80;
 export const refitBegun = defineKind('refit-begun', {
   says: 'what goes back: the chosen part, the same switch, or nothing but labels; the newest counts',
   fields: { way: oneOf(REFIT_WAYS) },
+  undo: ['refit'],
+  reading: 'extends',
+});
+
+export const wireLaid = defineKind('wire-laid', {
+  says: 'on which of several joined lugs of a part a wire sits; the newest of each wire counts',
+  fields: {
+    wire: id<WireId>(),
+    lug: says('Its label; null: whichever has the fewest wires.', orNull(text(LABEL_LETTERS, 1))),
+  },
   undo: ['refit'],
   reading: 'extends',
 });
