@@ -1,5 +1,5 @@
 // `npm test`: installs what is missing, then lint, types, unit and end-to-end tests; prints seconds per stage.
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, install, makeCheckers, root } from './fresh-work.mjs';
@@ -10,10 +10,10 @@ const count = { passed: 0, failed: 0 };
 const bin = (path) => join(root, 'node_modules', path);
 
 /** Runs one stage; a failed one does not stop those after it. */
-function stage(name, work) {
+async function stage(name, work) {
   process.stdout.write(`\n== ${name}\n`);
   const began = process.hrtime.bigint();
-  const ok = work();
+  const ok = await work();
   stages.push({ name, ok, seconds: Number(process.hrtime.bigint() - began) / 1e9 });
   return ok;
 }
@@ -24,6 +24,15 @@ const node = (args, cwd = root) =>
     stdio: 'inherit',
     env: { ...process.env, ...(deep ? { WHICH_WAY_DEEP: '1' } : {}) },
   }).status === 0;
+
+/** Runs a command beside others; what it says is told in one piece once it is over. */
+const run = (args) =>
+  new Promise((resolve) => {
+    execFile(process.execPath, args, { cwd: root, maxBuffer: 2 ** 26 }, (error, out, errors) => {
+      process.stdout.write(out + errors);
+      resolve(error === null);
+    });
+  });
 
 /** Debian's Chromium: used where it is, else installed with apt where that is allowed. */
 function chromium() {
@@ -72,46 +81,36 @@ const unitReport = join(root, '.cache', 'unit.json');
 const journeyReport = join(root, '.cache', 'e2e.json');
 for (const report of [unitReport, journeyReport]) rmSync(report, { force: true });
 
-stage('install', () => {
+await stage('install', () => {
   install();
   makeCheckers();
   return chromium();
 });
-stage('lint', () => {
-  const eslint = node([
-    bin('eslint/bin/eslint.js'),
-    '.',
-    '--cache',
-    '--cache-location',
-    '.cache/eslint',
-    '--max-warnings',
-    '0',
-  ]);
-  const prettier = node([
-    bin('prettier/bin/prettier.cjs'),
-    '.',
-    '--check',
-    '--log-level',
-    'warn',
-    '--cache',
-    '--cache-location',
-    '.cache/prettier',
-  ]);
-  return eslint && prettier;
-});
-stage('types', () => {
-  const tsc = bin('typescript/bin/tsc');
-  const projects = [
-    'core/tsconfig.test.json',
-    'words/tsconfig.test.json',
-    'drawing/tsconfig.test.json',
-    'server/tsconfig.test.json',
-    'web/tsconfig.json',
-    'e2e/tsconfig.json',
+const tsc = (...args) => [bin('typescript/bin/tsc'), ...args];
+const cached = (name) => ['--cache', '--cache-location', `.cache/${name}`];
+await stage('lint, types', async () => {
+  const built = run(tsc('-b', 'server'));
+  // Two at a time: as many as the least machine has cores.
+  const lanes = [
+    async () => [
+      await run([bin('eslint/bin/eslint.js'), '.', ...cached('eslint'), '--max-warnings', '0']),
+      await run([
+        ...[bin('prettier/bin/prettier.cjs'), '.', '--check', '--log-level', 'warn'],
+        ...cached('prettier'),
+      ]),
+      (await built) && (await run(tsc('-p', 'words/tsconfig.test.json'))),
+      (await built) && (await run(tsc('-p', 'drawing/tsconfig.test.json'))),
+    ],
+    async () => {
+      const oks = [await built];
+      for (const project of ['core/tsconfig.test.json', 'server/tsconfig.test.json', 'web', 'e2e'])
+        oks.push((await built) && (await run(tsc('-p', project))));
+      return oks;
+    },
   ];
-  return node([tsc, '-b', 'server']) && projects.map((project) => node([tsc, '-p', project])).every(Boolean);
+  return (await Promise.all(lanes.map((lane) => lane()))).flat().every(Boolean);
 });
-stage('unit', () => {
+await stage('unit', () => {
   const ran = node([
     bin('vitest/vitest.mjs'),
     'run',
@@ -126,11 +125,11 @@ stage('unit', () => {
     })) && ran
   );
 });
-stage('build', () => {
+await stage('build', () => {
   build();
   return true;
 });
-stage('end to end', () => {
+await stage('end to end', () => {
   const ran = node([bin('@playwright/test/cli.js'), 'test'], join(root, 'e2e'));
   return (
     tally(journeyReport, ({ stats }) => ({
