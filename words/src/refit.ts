@@ -17,11 +17,11 @@ import {
   type Refit,
   type WantedRecord,
 } from '@which-way/core/refit';
-import { CASE_WORDS } from './cases.js';
-import { SEEN_WORDS, stateWords, supplyName } from './machine.js';
+import { CASE_WORDS } from './before/cases.js';
+import { SEEN_WORDS, stateWords, supplyName } from './machine/machine.js';
 import { ohms } from './quantity.js';
 import { settingName } from './terminals.js';
-import { colorWords } from './wires.js';
+import { colorWords } from './tag/wires.js';
 
 export const WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
   part: { name: 'the part that was chosen', about: 'Wires go onto it as Match laid them.' },

@@ -1,5 +1,5 @@
 import type { Route, Step } from '@which-way/core/route';
-import { SAFETY_SHORT } from './safety.js';
+import { SAFETY_SHORT } from './before/safety.js';
 
 export const STEP_WORDS: Record<Step, string> = {
   intake: 'Intake',

@@ -4,12 +4,12 @@ import { createWriter, type JobEvent, type Value } from '@which-way/core/log';
 import { repeatedOf } from '@which-way/core/verify';
 import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { identityTitle } from './identity.js';
-import { patternWords } from './patterns.js';
+import { identityTitle } from './table/identity.js';
+import { patternWords } from './table/patterns.js';
 import { ohms, quantity } from './quantity.js';
 import { settingName, terminalList } from './terminals.js';
 import { time } from './time.js';
-import { repeatedWords } from './verdict.js';
+import { repeatedWords } from './judge/verdict.js';
 
 const newId = newIdFrom(seededRandom(4));
 const described = (labels: string[], positions: number): Structure => ({

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { api } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { factName } from '@which-way/words/part-facts';
+import { factName } from '@which-way/words/match/part-facts';
 import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
 

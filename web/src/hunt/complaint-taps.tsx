@@ -1,6 +1,6 @@
 import { LOAD_COMPLAINTS, type LoadComplaint, type Machine } from '@which-way/core/circuit';
 import type { LoadId } from '@which-way/core/switch';
-import { COMPLAINT_WORDS } from '@which-way/words/machine';
+import { COMPLAINT_WORDS } from '@which-way/words/machine/machine';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
 interface ComplaintTapsProps {

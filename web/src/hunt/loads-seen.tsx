@@ -1,7 +1,7 @@
 import type { Machine } from '@which-way/core/circuit';
 import { LOAD_SEEN } from '@which-way/core/log';
 import type { LoadId } from '@which-way/core/switch';
-import { SEEN_WORDS } from '@which-way/words/machine';
+import { SEEN_WORDS } from '@which-way/words/machine/machine';
 import { PlainButton } from '../shared/controls/plain-button.js';
 
 export type SeenOfLoad = (typeof LOAD_SEEN)[number];

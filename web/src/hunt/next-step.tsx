@@ -1,7 +1,7 @@
 import type { Machine, NextTest } from '@which-way/core/circuit';
 import { CONDUCTS, type Conducts } from '@which-way/core/log';
 import type { LoadId, SettingId, SupplyId, WireId } from '@which-way/core/switch';
-import { CONDUCTS_WORDS } from '@which-way/words/machine';
+import { CONDUCTS_WORDS } from '@which-way/words/machine/machine';
 import type { ReactNode } from 'react';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { LoadsSeen, type SeenOfLoad } from './loads-seen.js';

@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { MarkingIs } from './part-identity.js';
 import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { designationWords, pieceWords } from '@which-way/words/rating';
+import { designationWords, pieceWords } from '@which-way/words/before/rating';
 
 const LOOKS: Record<Sureness, string> = {
   certain: 'border-line bg-sheet',

@@ -1,6 +1,6 @@
 import { firstTestsOf, guessedSymptoms, mustShow } from '@which-way/core/path';
 import { notesOf, SYMPTOMS, symptomsOf, type Symptom } from '@which-way/core/log';
-import { FIRST_TEST_WORDS, MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/symptom';
+import { FIRST_TEST_WORDS, MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/before/symptom';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';

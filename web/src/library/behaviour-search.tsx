@@ -1,8 +1,8 @@
 import { ordinarySwitches } from '@which-way/core/partition';
 import { readBehaviour, type Behaviour } from '@which-way/core/match';
 import type { MatchQuestion } from '@which-way/contract';
-import { ordinaryWords } from '@which-way/words/approach';
-import { behaviourTroubleWords } from '@which-way/words/match';
+import { ordinaryWords } from '@which-way/words/map/approach';
+import { behaviourTroubleWords } from '@which-way/words/match/match';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { FoundLine } from '../match/found/found-line.js';

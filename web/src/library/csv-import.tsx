@@ -1,5 +1,5 @@
 import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from '@which-way/core/formats';
-import { csvTroubleWords } from '@which-way/words/catalogue';
+import { csvTroubleWords } from '@which-way/words/match/catalogue';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../api/client.js';

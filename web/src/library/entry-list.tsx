@@ -1,5 +1,5 @@
 import type { EntryId } from '@which-way/core/switch';
-import { factLines } from '@which-way/words/part-facts';
+import { factLines } from '@which-way/words/match/part-facts';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, toldOf } from '../api/client.js';

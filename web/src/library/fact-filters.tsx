@@ -1,4 +1,4 @@
-import { FORM_WORDS } from '@which-way/words/layouts';
+import { FORM_WORDS } from '@which-way/words/tag/layouts';
 import { ACTUATOR_FORMS } from '@which-way/core/switch';
 
 import type { LibraryQuestion } from '../api/client.js';

@@ -5,7 +5,7 @@ import { useSession } from '../job/job-context.js';
 import { useSafety } from '../safe/use-safety.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { troubleList } from '@which-way/words/safety';
+import { troubleList } from '@which-way/words/before/safety';
 
 /** Why the Map is shut, and the two ways to open it. */
 export function MapShut() {

@@ -7,7 +7,7 @@ import { Identity } from '../table/identity.js';
 import { PinnedDiagram, useDiagrams } from '../diagram/pinned-diagram.js';
 import { Lesson } from '../practice/lesson.js';
 import { SafetyWarning } from '../safe/safety-warning.js';
-import { CaseNotes } from '../tag/case-chips.js';
+import { CaseNotes } from '../tag/terminals/case-chips.js';
 import { useStable } from '../shared/drawings/use-stable.js';
 import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { CoverageTable } from './board/coverage.js';

@@ -1,7 +1,7 @@
 import type { LooseLink, SupplyPath } from '@which-way/core/path';
 import { LINK_KINDS, type LinkKind, type PathLink } from '@which-way/core/log';
 import type { LinkId } from '@which-way/core/switch';
-import { LINK_WORDS } from '@which-way/words/path';
+import { LINK_WORDS } from '@which-way/words/before/path';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 

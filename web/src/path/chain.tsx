@@ -1,7 +1,7 @@
 import { inSeries, type LinkState, type PathVerdict, type SupplyPath } from '@which-way/core/path';
 import type { LinkId } from '@which-way/core/switch';
 import type { PathLink } from '@which-way/core/log';
-import { linkName, STATE_WORDS } from '@which-way/words/path';
+import { linkName, STATE_WORDS } from '@which-way/words/before/path';
 
 const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {
   pass: { node: 'border-teal bg-teal text-on-teal', mark: '✓', line: 'border-teal' },

@@ -1,8 +1,8 @@
 import { inPlaceOf, loadsOf, partsOf, type InPlaceTrial } from '@which-way/core/log';
 import { inPlaceStanding, ROUNDS_WANTED } from '@which-way/core/path';
 import { POINT_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
-import { IN_PLACE_WORDS } from '@which-way/words/in-place';
-import { PART_WORDS } from '@which-way/words/wires';
+import { IN_PLACE_WORDS } from '@which-way/words/before/in-place';
+import { PART_WORDS } from '@which-way/words/tag/wires';
 import { terminalName } from '@which-way/words/terminals';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';

@@ -3,7 +3,7 @@ import type { PathLink } from '@which-way/core/log';
 import { inSeries } from '@which-way/core/path';
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { linkName, STATE_WORDS } from '@which-way/words/path';
+import { linkName, STATE_WORDS } from '@which-way/words/before/path';
 import { Looks } from './looks.js';
 import type { OnTest } from './proposal.js';
 import { ResultButtons } from './result-buttons.js';

@@ -1,7 +1,7 @@
 import { signsOf, type SupplyPath } from '@which-way/core/path';
 import { photosOf, type PathLink, type PathLook, type Sign } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
-import { SIGN_WORDS } from '@which-way/words/path';
+import { SIGN_WORDS } from '@which-way/words/before/path';
 import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Pick } from '../shared/controls/pick.js';

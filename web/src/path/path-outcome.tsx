@@ -1,6 +1,6 @@
 import type { PathVerdict, SupplyPath } from '@which-way/core/path';
 import type { LinkId } from '@which-way/core/switch';
-import { foundWords, linkName, OUTCOME_WORDS } from '@which-way/words/path';
+import { foundWords, linkName, OUTCOME_WORDS } from '@which-way/words/before/path';
 import { Notice } from '../shared/controls/notice.js';
 
 /** What the tests say so far: whether it is the switch. */

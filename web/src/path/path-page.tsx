@@ -12,7 +12,7 @@ import { type LinkId, type TestId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
-import { LINK_WORDS, PRESET_WORDS } from '@which-way/words/path';
+import { LINK_WORDS, PRESET_WORDS } from '@which-way/words/before/path';
 import { AddLink } from './add-link.js';
 import { Chain } from './chain.js';
 import { InPlacePanel } from './in-place-panel.js';

@@ -9,7 +9,7 @@ import {
 } from '@which-way/core/path';
 import type { LinkKind, TestResult, TestWay } from '@which-way/core/log';
 import type { LinkId } from '@which-way/core/switch';
-import { expectedWords, LIKELY_WORDS, linkName, stretchWords } from '@which-way/words/path';
+import { expectedWords, LIKELY_WORDS, linkName, stretchWords } from '@which-way/words/before/path';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSafety } from '../safe/use-safety.js';

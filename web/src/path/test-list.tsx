@@ -1,7 +1,7 @@
 import type { SupplyPath } from '@which-way/core/path';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
-import { stretchWords, WAY_WORDS } from '@which-way/words/path';
+import { stretchWords, WAY_WORDS } from '@which-way/words/before/path';
 
 const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };
 

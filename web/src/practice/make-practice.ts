@@ -2,7 +2,7 @@ import { createWriter, type ExpectedTable, type JobEvent } from '@which-way/core
 import { blocks, ordinarySwitches, type Pattern } from '@which-way/core/partition';
 import { simulateKnown, simulatePattern, type SimulatedSwitch } from '@which-way/core/simulated';
 import { describeSwitch, type JobId, type TerminalId } from '@which-way/core/switch';
-import { ordinaryWords } from '@which-way/words/approach';
+import { ordinaryWords } from '@which-way/words/map/approach';
 import { api } from '../api/client.js';
 import { newId } from '../job/new-id.js';
 

@@ -9,7 +9,7 @@ import {
   METER_FAULT_WORDS,
   MISASSEMBLY_WORDS,
   SIMULATED_PART_WORDS,
-} from '@which-way/words/practice';
+} from '@which-way/words/map/practice';
 import { time } from '@which-way/words/time';
 
 /** How mapping a simulated switch went: against the truth, what was hidden in it, and what it took beside the plans. */

@@ -18,13 +18,13 @@ import { Notice } from '../shared/controls/notice.js';
 import { LibrarySelect } from '../shared/controls/library-select.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
-import { ordinaryWords } from '@which-way/words/approach';
+import { ordinaryWords } from '@which-way/words/map/approach';
 import {
   CONTACT_FAULT_WORDS,
   METER_FAULT_WORDS,
   MISASSEMBLY_WORDS,
   SIMULATED_PART_WORDS,
-} from '@which-way/words/practice';
+} from '@which-way/words/map/practice';
 import { DrawingUp } from './drawing-up.js';
 import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
 import { makePractice, ORDINARY, switchFor } from './make-practice.js';

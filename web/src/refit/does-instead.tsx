@@ -1,6 +1,6 @@
 import { loadsOf } from '@which-way/core/log';
 import { insteadOf, type FunctionCheck } from '@which-way/core/refit';
-import { SEEN_WORDS } from '@which-way/words/machine';
+import { SEEN_WORDS } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 

@@ -2,7 +2,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { isUnsteady, type Fault } from '@which-way/core/circuit';
 import { wiresOf } from '@which-way/core/log';
 import { chosenOf, functionFaults, wayOf, type FunctionFaults } from '@which-way/core/refit';
-import { faultWords } from '@which-way/words/machine';
+import { faultWords } from '@which-way/words/machine/machine';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RankedFaults } from '../hunt/ranked-faults.js';

@@ -2,7 +2,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import type { CardLine, Refit } from '@which-way/core/refit';
 import { sideBySidePicture, type MovedWire } from '@which-way/drawing/side-by-side';
 import { strandOf } from '@which-way/drawing/strand';
-import { GROUND_WORDS } from '@which-way/words/drawings';
+import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { cardLineWords } from '@which-way/words/refit';
 import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { useViewSide } from '../shared/drawings/view-side.js';

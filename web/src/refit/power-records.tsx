@@ -3,7 +3,7 @@ import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
 import { isWithin, supplyOf, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
 import { beforePowerWords, limitWords } from '@which-way/words/refit';
 import { ohms } from '@which-way/words/quantity';
-import { SUPPLY_WORDS } from '@which-way/words/safety';
+import { SUPPLY_WORDS } from '@which-way/words/before/safety';
 import { useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../safe/given-once.js';

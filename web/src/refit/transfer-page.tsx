@@ -2,7 +2,7 @@ import { photosOf, REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { verdictOf } from '@which-way/core/verify';
 import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
-import { fastenerWords } from '@which-way/words/wires';
+import { fastenerWords } from '@which-way/words/tag/wires';
 import { settingName } from '@which-way/words/terminals';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,5 @@
 import { BARE_ENDS, bareEndsOf, type BareEnds as Ends } from '@which-way/core/log';
-import { BARE_END_WORDS } from '@which-way/words/safety';
+import { BARE_END_WORDS } from '@which-way/words/before/safety';
 import { Check } from 'lucide-react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

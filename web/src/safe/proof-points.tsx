@@ -1,7 +1,7 @@
 import { POINT_KINDS, type PointKind } from '@which-way/core/log';
 import { POINT_LETTERS } from '@which-way/core/schema';
 import { endsInSight } from '@which-way/core/safety';
-import { POINT_WORDS } from '@which-way/words/safety';
+import { POINT_WORDS } from '@which-way/words/before/safety';
 import { useState } from 'react';
 import { X } from 'lucide-react';
 import { CheckLine } from '../shared/controls/check-line.js';

@@ -1,6 +1,6 @@
 import { TESTERS, type Tester } from '@which-way/core/log';
 import { PROVING_SOURCE_LETTERS } from '@which-way/core/schema';
-import { PEN_WORDS, TESTER_WORDS } from '@which-way/words/safety';
+import { PEN_WORDS, TESTER_WORDS } from '@which-way/words/before/safety';
 import { Choice } from '../shared/controls/choice.js';
 import { givenOnce, useGivenOnce } from './given-once.js';
 

@@ -1,7 +1,7 @@
 import { highestLeft, mayBeLeftOut, wantedAnswer } from '@which-way/core/safety';
 import { REASON_LETTERS } from '@which-way/core/schema';
 import { STORES, type SafetyAnswer, type SafetyLine, type SupplyKind } from '@which-way/core/log';
-import { lineWords, STORE_WORDS, TESTER_WORDS } from '@which-way/words/safety';
+import { lineWords, STORE_WORDS, TESTER_WORDS } from '@which-way/words/before/safety';
 import { useState, type ReactNode } from 'react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

@@ -12,7 +12,7 @@ import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
-import { lineWords, SUPPLY_WORDS } from '@which-way/words/safety';
+import { lineWords, SUPPLY_WORDS } from '@which-way/words/before/safety';
 
 /** The shop's own safety lists and notes on local codes. */
 export function ShopPage() {

@@ -1,7 +1,7 @@
 import type { JobSummary } from '@which-way/contract';
 import { DEVICE_CONTACTS, DEVICE_KINDS, type DeviceContact, type DeviceKind } from '@which-way/core/log';
 import type { PinnedDeviceId } from '@which-way/core/switch';
-import { contactWords, DEVICE_WORDS } from '@which-way/words/system';
+import { contactWords, DEVICE_WORDS } from '@which-way/words/machine/system';
 import { useState, type FormEvent } from 'react';
 import { useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

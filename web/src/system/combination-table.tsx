@@ -2,8 +2,8 @@ import type { Load } from '@which-way/core/log';
 import type { Combination, SystemHandle } from '@which-way/core/system';
 import type { InSetting } from '@which-way/core/circuit';
 import type { SettingId } from '@which-way/core/switch';
-import { stateWords } from '@which-way/words/machine';
-import { handleKey, handleName, standingName, type JobNames } from '@which-way/words/system';
+import { stateWords } from '@which-way/words/machine/machine';
+import { handleKey, handleName, standingName, type JobNames } from '@which-way/words/machine/system';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 

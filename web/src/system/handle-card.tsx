@@ -1,6 +1,6 @@
 import type { SystemHandle } from '@which-way/core/system';
 import type { SettingId } from '@which-way/core/switch';
-import { contactWords, DEVICE_WORDS, standingName } from '@which-way/words/system';
+import { contactWords, DEVICE_WORDS, standingName } from '@which-way/words/machine/system';
 import { Link } from 'react-router';
 import { linksOf } from '../map/board/map-drawing.js';
 import { Choice } from '../shared/controls/choice.js';

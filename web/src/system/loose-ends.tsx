@@ -1,7 +1,7 @@
 import { endsOf } from '@which-way/core/circuit';
 import { pointKey, systemJoinsOf, type Log, type SystemPoint } from '@which-way/core/log';
 import { pinsOf, readableOf, type System } from '@which-way/core/system';
-import { pointWords, type SystemNames } from '@which-way/words/system';
+import { pointWords, type SystemNames } from '@which-way/words/machine/system';
 import { useSession } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

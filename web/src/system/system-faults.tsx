@@ -9,7 +9,7 @@ import {
   type System,
 } from '@which-way/core/system';
 import type { LoadId, SettingId } from '@which-way/core/switch';
-import { SEEN_WORDS, supplyName } from '@which-way/words/machine';
+import { SEEN_WORDS, supplyName } from '@which-way/words/machine/machine';
 import {
   handleName,
   placeLabel,
@@ -19,7 +19,7 @@ import {
   systemFaultWords,
   wireWords,
   type SystemNames,
-} from '@which-way/words/system';
+} from '@which-way/words/machine/system';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { PlainButton } from '../shared/controls/plain-button.js';

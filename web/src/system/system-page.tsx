@@ -12,7 +12,7 @@ import {
   systemHazardWords,
   type JobNames,
   type SystemNames,
-} from '@which-way/words/system';
+} from '@which-way/words/machine/system';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { CheckLine } from '../shared/controls/check-line.js';

@@ -1,7 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Passing } from '@which-way/core/log';
 import { betweenThrows, type BetweenThrows } from '@which-way/core/table';
-import { BETWEEN_NOTE, passingWords } from '@which-way/words/between';
+import { BETWEEN_NOTE, passingWords } from '@which-way/words/judge/between';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

@@ -1,6 +1,6 @@
 import { identify, type SwitchIdentity } from '@which-way/core/table';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { identityLines, identityTitle } from '@which-way/words/identity';
+import { identityLines, identityTitle } from '@which-way/words/table/identity';
 
 /** What it is, first and biggest; below it what the name does not say. */
 export function Identity({ map, heading = true }: { map: SwitchMap; heading?: boolean }) {

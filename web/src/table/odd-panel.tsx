@@ -1,6 +1,6 @@
 import { oddQuestions, type OddQuestion } from '@which-way/core/table';
 import type { OddAnswer } from '@which-way/core/log';
-import { oddWords } from '@which-way/words/identity';
+import { oddWords } from '@which-way/words/table/identity';
 import { useJobState, useSession } from '../job/job-context.js';
 import { useAskOnMap } from '../map/use-ask-on-map.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

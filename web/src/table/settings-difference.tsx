@@ -1,7 +1,7 @@
 import type { SettingId } from '@which-way/core/switch';
 import { compareSettings, type TruthTable } from '@which-way/core/table';
 import { strandOf } from '@which-way/drawing/strand';
-import { settingsComparedWords } from '@which-way/words/compared-settings';
+import { settingsComparedWords } from '@which-way/words/table/compared-settings';
 import { settingName } from '@which-way/words/terminals';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';

@@ -1,7 +1,7 @@
 import { deriveMap } from '@which-way/core/continuity';
 import { createWriter, newWire, ORDINARY_METER, type Deed, type JobEvent } from '@which-way/core/log';
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
-import { readingRows, wireRows } from '@which-way/words/log-rows';
+import { readingRows, wireRows } from '@which-way/words/map/log-rows';
 import Papa from 'papaparse';
 import { expect, it } from 'vitest';
 import { readingsCsv, switchNetlist, wiresCsv } from './table-files.js';

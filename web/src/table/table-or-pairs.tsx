@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { equalSettings, pairTable, type TruthTable } from '@which-way/core/table';
-import { equalSettingsWords } from '@which-way/words/compared-settings';
+import { equalSettingsWords } from '@which-way/words/table/compared-settings';
 import { useEffect, useMemo, useState } from 'react';
 import { Choice } from '../shared/controls/choice.js';
 import { ownsKeys } from '../shared/controls/owns-keys.js';

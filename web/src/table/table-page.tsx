@@ -13,7 +13,7 @@ import { CellKey } from '../shared/facts/fact-cell.js';
 import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { Notice } from '../shared/controls/notice.js';
 import { terminalList } from '@which-way/words/terminals';
-import { patternWords } from '@which-way/words/patterns';
+import { patternWords } from '@which-way/words/table/patterns';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {

@@ -1,5 +1,5 @@
 import { svgText } from '@which-way/drawing/svg-text';
-import { customerWords } from '@which-way/words/customer';
+import { customerWords } from '@which-way/words/before/customer';
 import { verdictOf } from '@which-way/core/verify';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';

@@ -4,10 +4,10 @@ import { describe, expect, it } from 'vitest';
 import { newId } from '../job/new-id.js';
 import { choose, fill, fireEvent, pick, press, row, screen, tick, until } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
-import { FitPage } from './fit-page.js';
-import { StripPage } from './strip-page.js';
-import { TerminalsPage } from './terminals-page.js';
-import { WiresPage } from './wires-page.js';
+import { FitPage } from './strip/fit-page.js';
+import { StripPage } from './strip/strip-page.js';
+import { TerminalsPage } from './terminals/terminals-page.js';
+import { WiresPage } from './wires/wires-page.js';
 
 const change = describeSwitch({ terminals: 4, positions: 3, form: 'rotary', layout: 'two-rows' }, newId);
 const described: Deed = { kind: 'restructured', change, basedOn: null };

@@ -6,11 +6,11 @@ import { describe, expect, it } from 'vitest';
 import { areaOf } from '../path/cord-check.js';
 import { readAmount } from '../shared/controls/amount.js';
 import { angleOf } from '@which-way/core/switch';
-import { turnWords } from '@which-way/words/handles';
-import { lineWords, troubleList } from '@which-way/words/safety';
-import { colorWords, fastenerWords } from '@which-way/words/wires';
-import { stickerMap, tagLabels } from './pdf.js';
-import { nextTag } from './next-tag.js';
+import { turnWords } from '@which-way/words/tag/handles';
+import { lineWords, troubleList } from '@which-way/words/before/safety';
+import { colorWords, fastenerWords } from '@which-way/words/tag/wires';
+import { stickerMap, tagLabels } from './wires/pdf.js';
+import { nextTag } from './wires/next-tag.js';
 
 const newId = newIdFrom(seededRandom(9));
 const wire = (tag: string, more: Partial<Wire> = {}): Wire => ({

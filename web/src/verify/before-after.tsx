@@ -1,7 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { beforeAndAfter, lastStretch, type BeforeAndAfter } from '@which-way/core/verify';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { judgedWords, WORK_WORDS } from '@which-way/words/verdict';
+import { judgedWords, WORK_WORDS } from '@which-way/words/judge/verdict';
 import { useMemo } from 'react';
 
 const stateWords = (joined: boolean | null): string =>

@@ -1,4 +1,4 @@
-import { settingMoveWords, workWord } from '../handles.js';
+import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   mostLeftIn,
@@ -18,7 +18,7 @@ import {
   type Sense,
   type Task,
 } from '@which-way/core/probing';
-import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../facts.js';
+import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../map/facts.js';
 import { pairWords, settingName, shortSettingName, terminalList, terminalName } from '../terminals.js';
 import { time } from '../time.js';
 

@@ -13,7 +13,7 @@ import {
   triedWords,
   STANDING_WORDS,
 } from '../refit.js';
-import { actWords, placesOfAct } from '../tape.js';
+import { actWords, placesOfAct } from '../map/tape.js';
 import { settingName } from '../terminals.js';
 import type { Section } from './document.js';
 import { facts, tableOf, type ReportSource } from './pieces.js';

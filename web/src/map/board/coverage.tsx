@@ -2,7 +2,7 @@ import { factAt, type Fact } from '@which-way/core/continuity';
 import { mostLeftIn } from '@which-way/core/planner';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
 import type { Inspected } from '../../shared/facts/inspector.js';
-import { factWords } from '@which-way/words/facts';
+import { factWords } from '@which-way/words/map/facts';
 import { nameOfSetting, terminalName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import type { Probing } from '../probing/use-probing.js';

@@ -7,7 +7,7 @@ import { POSITION_NAME_LETTERS } from '@which-way/core/schema';
 import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSession } from '../../job/job-context.js';
-import { turnWords } from '@which-way/words/handles';
+import { turnWords } from '@which-way/words/tag/handles';
 import { WhatItIs } from '../panels/what-it-is.js';
 import { ActuatorDrawing } from '../../shared/drawings/actuator-drawing.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';

@@ -1,4 +1,4 @@
-import { actWords, placesOfAct } from '@which-way/words/tape';
+import { actWords, placesOfAct } from '@which-way/words/map/tape';
 import type { TapeLine } from '@which-way/core/sense';
 import type { EventId, ReadingId, Structure } from '@which-way/core/switch';
 import { memo, useMemo, useState } from 'react';

@@ -4,7 +4,7 @@ import { approachOf } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
 import { Popover } from 'radix-ui';
 import { PlainButton } from '../../shared/controls/plain-button.js';
-import { ORDER_WORDS } from '@which-way/words/approach';
+import { ORDER_WORDS } from '@which-way/words/map/approach';
 import { time } from '@which-way/words/time';
 import { AtHand } from './at-hand.js';
 import { KeyCap, pressShortcut } from '../keys/panel-keys.js';

@@ -3,7 +3,7 @@ import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId } from '@which-way/core/switch';
 import { Notice } from '../../shared/controls/notice.js';
 import { ReadingLine } from '../../shared/facts/inspector.js';
-import { SUSPICION_WORDS } from '@which-way/words/facts';
+import { SUSPICION_WORDS } from '@which-way/words/map/facts';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
 

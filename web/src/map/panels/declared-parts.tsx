@@ -2,7 +2,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { partsOf } from '@which-way/core/log';
 import { ohms } from '@which-way/words/quantity';
 import { terminalName } from '@which-way/words/terminals';
-import { PART_WORDS } from '@which-way/words/wires';
+import { PART_WORDS } from '@which-way/words/tag/wires';
 
 /** Foreign paths and jumpers as they were declared: what may answer instead of a contact. */
 export function DeclaredParts({ map }: { map: SwitchMap }) {

@@ -13,9 +13,9 @@ import {
   HINT_WORDS,
   LOOK_AGAIN_ADVICE,
   LOOK_AGAIN_WORDS,
-} from '@which-way/words/facts';
+} from '@which-way/words/map/facts';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { PART_WORDS } from '@which-way/words/wires';
+import { PART_WORDS } from '@which-way/words/tag/wires';
 import { evidenceWords } from '@which-way/words/quantity';
 import type { Probing } from '../probing/use-probing.js';
 

@@ -2,7 +2,7 @@ import type { Recognised } from '@which-way/core/match';
 import { approachOf } from '@which-way/core/planner';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
-import { recognisedWords } from '@which-way/words/approach';
+import { recognisedWords } from '@which-way/words/map/approach';
 import { time } from '@which-way/words/time';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';

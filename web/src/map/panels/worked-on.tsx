@@ -1,5 +1,5 @@
 import { WORKS_DONE } from '@which-way/core/log';
-import { WORK_WORDS } from '@which-way/words/verdict';
+import { WORK_WORDS } from '@which-way/words/judge/verdict';
 import { useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 

@@ -1,7 +1,7 @@
 import { sameAsk, type Ask } from '@which-way/core/log';
 import { mostLeft } from '@which-way/core/planner';
 import { answersTo, type Answer } from '@which-way/core/probing';
-import { REASON_WORDS } from '@which-way/words/approach';
+import { REASON_WORDS } from '@which-way/words/map/approach';
 import { answerWords, keyWords } from '@which-way/words/probing/answers';
 import { messageWords } from '@which-way/words/probing/messages';
 import { askInShort, promptWords } from '@which-way/words/probing/prompt';

@@ -2,8 +2,8 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { mechanicsOf } from '@which-way/core/log';
 import { mechanicsAnswers } from '@which-way/core/match';
 import type { PartFacts } from '@which-way/core/switch';
-import { ADAPTING_WORDS, FIT_WORDS } from '@which-way/words/match';
-import { MECHANICS_WORDS } from '@which-way/words/wires';
+import { ADAPTING_WORDS, FIT_WORDS } from '@which-way/words/match/match';
+import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 

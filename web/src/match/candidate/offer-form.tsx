@@ -2,8 +2,8 @@ import { FACT_COLUMNS, readFact, type CsvColumn } from '@which-way/core/formats'
 import { LINK_LETTERS, type Offer } from '@which-way/core/log';
 import { MECHANICS_LETTERS, TITLE_LETTERS } from '@which-way/core/schema';
 import type { EntryId, OfferId, PartFacts } from '@which-way/core/switch';
-import { csvTroubleWords } from '@which-way/words/catalogue';
-import { factLines } from '@which-way/words/part-facts';
+import { csvTroubleWords } from '@which-way/words/match/catalogue';
+import { factLines } from '@which-way/words/match/part-facts';
 import { useState } from 'react';
 import { newId } from '../../job/new-id.js';
 import { readAmount } from '../../shared/controls/amount.js';

@@ -9,8 +9,8 @@ import {
 } from '@which-way/core/match';
 import { REASON_LETTERS } from '@which-way/core/schema';
 import type { KnownSwitch } from '@which-way/core/switch';
-import { differenceText, fitQuestion, offerConflicts, questionsText } from '@which-way/words/match';
-import { factLines } from '@which-way/words/part-facts';
+import { differenceText, fitQuestion, offerConflicts, questionsText } from '@which-way/words/match/match';
+import { factLines } from '@which-way/words/match/part-facts';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
 import { useSession } from '../../job/job-context.js';

@@ -2,7 +2,7 @@ import type { ChosenReplacement } from '@which-way/core/log';
 import { WANTS_REASON, type Difference } from '@which-way/core/match';
 import { REASON_LETTERS } from '@which-way/core/schema';
 import type { KnownSwitch, SettingId, Structure } from '@which-way/core/switch';
-import { differenceText, questionsText } from '@which-way/words/match';
+import { differenceText, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { PlainButton } from '../../shared/controls/plain-button.js';

@@ -1,6 +1,6 @@
 import type { SettingId } from '@which-way/core/switch';
 import { sideBySidePicture } from '@which-way/drawing/side-by-side';
-import { GROUND_WORDS } from '@which-way/words/drawings';
+import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useState } from 'react';
 import { Choice } from '../../shared/controls/choice.js';

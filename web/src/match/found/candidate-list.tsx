@@ -1,6 +1,6 @@
 import type { MatchedEntry } from '@which-way/contract';
 import type { SettingId } from '@which-way/core/switch';
-import { nearWords } from '@which-way/words/match';
+import { nearWords } from '@which-way/words/match/match';
 import { useJobState } from '../../job/job-context.js';
 import { resultWords } from '../match-words.js';
 

@@ -6,7 +6,7 @@ import { api, toldOf } from '../../api/client.js';
 import { useJobState } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { LibrarySelect } from '../../shared/controls/library-select.js';
-import { FromAnotherJob } from '../../verify/from-another-job.js';
+import { FromAnotherJob } from '../../verify/expected/from-another-job.js';
 
 interface SourceChoiceProps {
   source: RequirementSource;

@@ -1,6 +1,6 @@
 import type { Actuator, PositionId, Side } from '@which-way/core/switch';
 import { handlePicture } from '@which-way/drawing/handle-forms';
-import { handleWords, strokeWords } from '@which-way/words/handles';
+import { handleWords, strokeWords } from '@which-way/words/tag/handles';
 import { Painted } from './painted.js';
 
 interface ActuatorDrawingProps {

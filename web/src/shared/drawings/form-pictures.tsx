@@ -1,5 +1,5 @@
 import type { Actuator, ActuatorForm, ActuatorId, PositionId } from '@which-way/core/switch';
-import { FORM_WORDS } from '@which-way/words/layouts';
+import { FORM_WORDS } from '@which-way/words/tag/layouts';
 import { ActuatorDrawing } from './actuator-drawing.js';
 
 /** What a hand usually finds, the most usual first. */

@@ -19,7 +19,7 @@ import {
   partCaption,
   partText,
   tagCaption,
-} from '@which-way/words/drawings';
+} from '@which-way/words/table/drawings';
 import { memo, useMemo, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react';
 import { Painted } from './painted.js';
 import { useStable } from './use-stable.js';

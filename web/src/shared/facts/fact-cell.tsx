@@ -1,5 +1,5 @@
 import type { Cell } from '@which-way/core/table';
-import { factWords } from '@which-way/words/facts';
+import { factWords } from '@which-way/words/map/facts';
 
 /** A cell of the truth table: X on teal is closed, white is a measured open, hatching is not known, amber wants another look. */
 export function FactCell({

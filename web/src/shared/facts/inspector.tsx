@@ -3,7 +3,7 @@ import { factAt, prove } from '@which-way/core/continuity';
 import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId, SettingId, TerminalId } from '@which-way/core/switch';
 import { useJobState, useSession } from '../../job/job-context.js';
-import { factWords, LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS, STANDING_WORDS } from '@which-way/words/facts';
+import { factWords, LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS, STANDING_WORDS } from '@which-way/words/map/facts';
 import { evidenceWords } from '@which-way/words/quantity';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { PlainButton } from '../controls/plain-button.js';

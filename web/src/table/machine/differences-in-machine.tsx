@@ -8,7 +8,7 @@ import {
 import type { SwitchMap } from '@which-way/core/continuity';
 import { loadsSeenOf } from '@which-way/core/log';
 import { expectedOf } from '@which-way/core/verify';
-import { DOES_WORDS, SEEN_WORDS } from '@which-way/words/machine';
+import { DOES_WORDS, SEEN_WORDS } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
 

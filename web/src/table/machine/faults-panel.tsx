@@ -9,7 +9,7 @@ import {
 import type { SwitchMap } from '@which-way/core/continuity';
 import { LOAD_SEEN, symptomsOf, wiresOf, type LoadSeen } from '@which-way/core/log';
 import type { LoadId, SettingId, TerminalId } from '@which-way/core/switch';
-import { faultWords, machinePlace, SEEN_WORDS, supplyName } from '@which-way/words/machine';
+import { faultWords, machinePlace, SEEN_WORDS, supplyName } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import { Link } from 'react-router';
 import { ComplaintTaps } from '../../hunt/complaint-taps.js';

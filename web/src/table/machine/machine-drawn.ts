@@ -10,7 +10,7 @@ import {
 import type { SwitchMap } from '@which-way/core/continuity';
 import { wiresOf, type Load } from '@which-way/core/log';
 import type { MachineDrawn, MachineLoad, MachinePoint } from '@which-way/drawing/machine-picture';
-import { stateWords, supplyName, wattsWords } from '@which-way/words/machine';
+import { stateWords, supplyName, wattsWords } from '@which-way/words/machine/machine';
 
 const LOOKS: Partial<Record<string, MachineLoad['look']>> = {
   full: 'on',

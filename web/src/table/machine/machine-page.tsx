@@ -2,7 +2,7 @@ import type { Hazard, InEverySetting, Machine } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { wireEndsOf, wiresOf } from '@which-way/core/log';
 import { machinePicture } from '@which-way/drawing/machine-picture';
-import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine';
+import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';

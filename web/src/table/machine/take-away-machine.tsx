@@ -5,7 +5,7 @@ import { machinePicture } from '@which-way/drawing/machine-picture';
 import { pictureSheet } from '@which-way/drawing/picture-sheet';
 import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
-import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine';
+import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { toast } from 'sonner';

@@ -4,7 +4,7 @@ import { BESIDE_AS, besideOf, type Beside, type BesideAs } from '@which-way/core
 import { TITLE_LETTERS } from '@which-way/core/schema';
 import { compareBeside, layBeside, type BesideCell } from '@which-way/core/verify';
 import { useQuery } from '@tanstack/react-query';
-import { BESIDE_WORDS, besideCountWords, sideWords } from '@which-way/words/beside';
+import { BESIDE_WORDS, besideCountWords, sideWords } from '@which-way/words/judge/beside';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

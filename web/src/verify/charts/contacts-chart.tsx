@@ -8,7 +8,7 @@ import {
   type JudgedContact,
 } from '@which-way/core/verify';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { CONTACT_WORDS, judgedWords, limitWords } from '@which-way/words/verdict';
+import { CONTACT_WORDS, judgedWords, limitWords } from '@which-way/words/judge/verdict';
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { Chart } from 'react-chartjs-2';
 import { chartColors, limitLine } from './chart-theme.js';

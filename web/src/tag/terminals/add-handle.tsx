@@ -1,0 +1,89 @@
+import { Pick } from '../../shared/controls/pick.js';
+import { ACTUATOR_FORMS, addedHandle, type ActuatorForm } from '@which-way/core/switch';
+import { MOST_SETTINGS, POSITION_NAME_LETTERS } from '@which-way/core/schema';
+import { useState } from 'react';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { newId } from '../../job/new-id.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { FORM_WORDS } from '@which-way/words/tag/layouts';
+import { CheckLine } from '../../shared/controls/check-line.js';
+
+const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
+
+/** One more handle on the same switch: a pull on a knob, a key beside a lever. */
+export function AddHandle() {
+  const structure = useJobState((state) => state.map.structure);
+  const { settings } = structure;
+  const session = useSession();
+  const [open, setOpen] = useState(false);
+  const [form, setForm] = useState<ActuatorForm>('push-pull');
+  const [names, setNames] = useState('in, out');
+  const [every, setEvery] = useState(true);
+  const list = names.split(',').map((name) => name.trim());
+  const extra = (list.length - 1) * (every ? settings.length : 1);
+  const tooMany = settings.length + extra > MOST_SETTINGS;
+  const wrong =
+    list.length < 2 ||
+    list.length > 24 ||
+    list.some((name) => name === '' || [...name].length > POSITION_NAME_LETTERS) ||
+    tooMany;
+  const add = () => {
+    const [first, ...more] = list;
+    if (first === undefined) return;
+    const handle = {
+      name: FORM_WORDS[form],
+      form,
+      positionNames: [first, ...more],
+      everyCombination: every,
+    } as const;
+    session.restructure(addedHandle(structure, handle, newId));
+    setOpen(false);
+  };
+  if (!open) {
+    return (
+      <PlainButton className="justify-self-start" onClick={() => setOpen(true)}>
+        There is one more handle
+      </PlainButton>
+    );
+  }
+  return (
+    <form
+      className="grid gap-3 rounded-part border-2 border-line bg-sheet p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!wrong) add();
+      }}
+    >
+      <Pick
+        label="What it is"
+        value={form}
+        options={ACTUATOR_FORMS.map((one) => ({ value: one, text: FORM_WORDS[one] }))}
+        onPick={(value) => setForm(ACTUATOR_FORMS.find((one) => one === value) ?? 'rotary')}
+      />
+      <label>
+        Its positions, with commas between; first the one that all readings so far were taken in
+        <input
+          value={names}
+          onChange={({ target }) => setNames(target.value)}
+          className={`${INPUT} mt-1 w-full`}
+        />
+      </label>
+      <CheckLine checked={every} onChange={setEvery}>
+        Every combination matters
+      </CheckLine>
+      <p className="text-small text-quiet">
+        {tooMany
+          ? 'That is more than 256 settings. Take fewer combinations.'
+          : `${extra} more ${extra === 1 ? 'setting' : 'settings'} to map.`}
+      </p>
+      <div className="flex gap-2">
+        <PlainButton type="submit" disabled={wrong}>
+          Add it
+        </PlainButton>
+        <PlainButton look="quiet" onClick={() => setOpen(false)}>
+          Close
+        </PlainButton>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,36 @@
+import { partsOf, wiresOf } from '@which-way/core/log';
+import { type TerminalId } from '@which-way/core/switch';
+import { useMemo } from 'react';
+import { useJobState } from '../../job/job-context.js';
+import { photoOfLayout } from '../../photos/photo-url.js';
+import type { Place } from '@which-way/drawing/arrangement';
+import { SwitchDrawing } from '../../shared/drawings/switch-drawing.js';
+import { SIDE_WORDS, useViewSide } from '../../shared/drawings/view-side.js';
+
+interface TagDrawingProps {
+  picked: TerminalId | null;
+  onTerminal: (id: TerminalId) => void;
+  onGround?: (place: Place, height: number) => void;
+}
+
+/** The switch with its tagged wires and declared paths. */
+export function TagDrawing({ picked, onTerminal, onGround }: TagDrawingProps) {
+  const map = useJobState((state) => state.map);
+  const { side } = useViewSide();
+  const wires = useMemo(() => wiresOf(map.log), [map.log]);
+  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  return (
+    <SwitchDrawing
+      {...map.structure}
+      side={side}
+      photo={photoOfLayout(map)}
+      links={[]}
+      parts={parts}
+      wiresAt={(id) => wires.filter(({ terminal }) => terminal === id)}
+      roleOf={(id) => (id === picked ? 'picked' : 'plain')}
+      onTerminal={onTerminal}
+      {...(onGround ? { onGround } : {})}
+      caption={`The switch. ${SIDE_WORDS[side]}`}
+    />
+  );
+}

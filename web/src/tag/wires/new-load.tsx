@@ -1,0 +1,96 @@
+import { LOAD_KINDS, LOAD_MAKES, type Load } from '@which-way/core/log';
+import { LINK_NAME_LETTERS } from '@which-way/core/schema';
+import type { LoadId } from '@which-way/core/switch';
+import { MAKE_WORDS } from '@which-way/words/machine/machine';
+import { LOAD_WORDS } from '@which-way/words/tag/supplies-and-loads';
+import { useState } from 'react';
+import { newId } from '../../job/new-id.js';
+import { readAmount } from '../../shared/controls/amount.js';
+import { Choice } from '../../shared/controls/choice.js';
+import { Pick } from '../../shared/controls/pick.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { CURRENT, Figure, Wrong } from '../strip/figure.js';
+
+const NOTHING_TYPED = { name: '', amps: '', watts: '', volts: '', start: '', constant: '' };
+
+/** A load that is named: what it takes, and how a motor is made. */
+export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
+  const [typed, setTyped] = useState(NOTHING_TYPED);
+  const [kind, setKind] = useState<Load['kind']>('resistive');
+  const [current, setCurrent] = useState<Load['current']>('AC');
+  const [make, setMake] = useState('');
+  const [amps, watts, volts] = [
+    readAmount(typed.amps, 10_000),
+    readAmount(typed.watts),
+    readAmount(typed.volts),
+  ];
+  const [start, constant] = [readAmount(typed.start, 1e5), readAmount(typed.constant, 1e5)];
+  const wrong = [amps, watts, volts, start, constant].some((one) => one === undefined || one === 0);
+  const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong || typed.name.trim() === '') return;
+        const made = LOAD_MAKES.find((one) => one === make);
+        const more = {
+          ...(kind === 'motor' && made && { make: made }),
+          ...(kind === 'motor' && start && { startAmps: start }),
+          ...(kind === 'motor' && current === 'DC' && constant && { timeConstant: constant }),
+        };
+        const figures = { amps: amps ?? null, watts: watts ?? null, volts: volts ?? null };
+        onAdd({
+          id: newId<LoadId>(),
+          name: typed.name.trim(),
+          kind,
+          ...figures,
+          current,
+          ...more,
+          removed: false,
+        });
+        setTyped(NOTHING_TYPED);
+      }}
+    >
+      <input
+        aria-label="What the load is"
+        placeholder="Load, such as heater"
+        value={typed.name}
+        maxLength={LINK_NAME_LETTERS}
+        onChange={({ target }) => set('name')(target.value)}
+        className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 placeholder:text-quiet"
+      />
+      <Pick
+        quiet
+        label="Kind of load"
+        value={kind}
+        options={LOAD_KINDS.map((one) => ({ value: one, text: LOAD_WORDS[one] }))}
+        onPick={(chosen) => setKind(LOAD_KINDS.find((one) => one === chosen) ?? 'resistive')}
+      />
+      <Figure label="A" value={typed.amps} onChange={set('amps')} />
+      <Figure label="W" value={typed.watts} onChange={set('watts')} />
+      <Figure label="V at the load" value={typed.volts} onChange={set('volts')} />
+      {kind === 'motor' && (
+        <Pick
+          quiet
+          label="How the motor is made"
+          value={make}
+          options={[
+            { value: '', text: 'made how? not said' },
+            ...LOAD_MAKES.map((one) => ({ value: one, text: MAKE_WORDS[one] })),
+          ]}
+          onPick={setMake}
+        />
+      )}
+      {kind === 'motor' && <Figure label="A at the start" value={typed.start} onChange={set('start')} />}
+      {kind === 'motor' && current === 'DC' && (
+        <Figure label="L/R, ms" value={typed.constant} onChange={set('constant')} />
+      )}
+      <Choice label="Kind of current of the load" value={current} options={CURRENT} onChoose={setCurrent} />
+      {wrong && <Wrong />}
+      <PlainButton type="submit" disabled={wrong || typed.name.trim() === ''}>
+        Add the load
+      </PlainButton>
+    </form>
+  );
+}

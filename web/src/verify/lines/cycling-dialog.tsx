@@ -1,0 +1,129 @@
+import { REPEATED_UNDER } from '@which-way/core/log';
+import {
+  CYCLING_KEYS,
+  cycleAt,
+  cyclingStep,
+  endedRun,
+  type Cycling,
+  type CyclingAct,
+} from '@which-way/core/verify';
+import { CYCLING_WORDS, UNDER_WORDS } from '@which-way/words/judge/verdict';
+import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useSession } from '../../job/job-context.js';
+import { readAmount } from '../../shared/controls/amount.js';
+import { DialogPanel } from '../../shared/controls/dialog-panel.js';
+import { KeyButton } from '../../shared/controls/key-button.js';
+import { Pick } from '../../shared/controls/pick.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+
+const clock = () => Date.now();
+
+interface CyclingDialogProps {
+  begun: Cycling;
+  name: string;
+  onDone: () => void;
+}
+
+/** The handle is worked at the pace of the number; a key only for what goes wrong, one to end. */
+export function CyclingDialog({ begun, name, onDone }: CyclingDialogProps) {
+  const [cycling, setCycling] = useState(begun);
+  const [now, setNow] = useState(begun.began);
+  const [ended, setEnded] = useState<number | null>(null);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(clock()), 100);
+    return () => clearInterval(timer);
+  }, []);
+  const act = (does: CyclingAct | 'end') => {
+    if (does === 'end') setEnded(cycleAt(cycling, clock()));
+    else setCycling(cyclingStep(cycling, does, clock()));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const line = CYCLING_KEYS.find(({ key }) => key === event.key);
+    if (!line || ended !== null) return;
+    event.preventDefault();
+    act(line.does);
+  };
+  return (
+    <DialogPanel open onOpenChange={(open) => !open && onDone()} title={`Work ${name}`} onKeyDown={onKeyDown}>
+      {ended === null ? (
+        <>
+          <p>One stroke off and back to each number. Keys only for what goes wrong.</p>
+          <p
+            className="text-center font-mono text-[6rem] leading-none font-bold"
+            data-testid="cycle"
+            aria-live="off"
+          >
+            {cycleAt(cycling, now)}
+          </p>
+          <p className="text-center" aria-live="polite">
+            {cycling.misses.length} missed, {cycling.sticks.length} stuck, {cycling.dropOuts} dropped out
+          </p>
+          <div className="mt-3 grid grid-cols-3 gap-2 sm:grid-cols-5">
+            {CYCLING_KEYS.map(({ shown, does }) => (
+              <KeyButton key={does} keys={shown} strong={does === 'end'} onPress={() => act(does)}>
+                {CYCLING_WORDS[does]}
+              </KeyButton>
+            ))}
+          </div>
+        </>
+      ) : (
+        <Ended cycling={cycling} cycles={ended} onChange={setCycling} onDone={onDone} />
+      )}
+    </DialogPanel>
+  );
+}
+
+interface EndedProps {
+  cycling: Cycling;
+  cycles: number;
+  onChange: (cycling: Cycling) => void;
+  onDone: () => void;
+}
+
+/** How many it really were, and under what: then it is kept. */
+function Ended({ cycling, cycles, onChange, onDone }: EndedProps) {
+  const session = useSession();
+  const [typed, setTyped] = useState(String(cycles));
+  const read = readAmount(typed, 10_000);
+  const count = typeof read === 'number' && Number.isInteger(read) && read >= 1 ? read : null;
+  return (
+    <form
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (count === null) return;
+        session.emit({ kind: 'contact-repeated', run: endedRun(cycling, count) });
+        onDone();
+      }}
+    >
+      <label className="flex items-center gap-2">
+        Cycles that it really were
+        <input
+          autoFocus
+          value={typed}
+          inputMode="numeric"
+          maxLength={5}
+          onChange={({ target }) => setTyped(target.value)}
+          className="min-h-12 w-24 rounded-part border-2 border-line bg-sheet px-2 font-mono"
+        />
+      </label>
+      {count === null && (
+        <p role="alert" className="text-brick">
+          A whole number from 1 to 10000, such as 20.
+        </p>
+      )}
+      <Pick
+        label="Under"
+        value={cycling.under}
+        options={REPEATED_UNDER.map((under) => ({ value: under, text: UNDER_WORDS[under] }))}
+        onPick={(chosen) => {
+          const under = REPEATED_UNDER.find((one) => one === chosen);
+          if (under) onChange({ ...cycling, under });
+        }}
+      />
+      <PlainButton look="strong" type="submit" disabled={count === null}>
+        Keep the run
+      </PlainButton>
+    </form>
+  );
+}

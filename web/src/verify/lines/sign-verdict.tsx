@@ -1,0 +1,68 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { signable, signatureOf, type SignatureStanding } from '@which-way/core/verify';
+import { PERSON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
+import { WHOLE_WORDS } from '@which-way/words/judge/verdict';
+import { useState } from 'react';
+import { useSession } from '../../job/job-context.js';
+import { givenOnce, useGivenOnce } from '../../safe/given-once.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+
+const STANDING: Record<SignatureStanding['standing'], string> = {
+  stands: '',
+  reopened: 'Something was read or changed since: it is open again.',
+  differs: 'The same evidence is worth something else by now: see above.',
+};
+
+/** Who answers for the verdict as it stands; what was signed stays beside what is derived. */
+export function SignVerdict({ map }: { map: SwitchMap }) {
+  const session = useSession();
+  const { who } = useGivenOnce();
+  const [note, setNote] = useState('');
+  const signature = signatureOf(map);
+  return (
+    <section aria-label="Sign-off" className="grid gap-2 border-t border-line pt-3">
+      {signature && (
+        <p>
+          <strong>{signature.signed.by}</strong> signed “{WHOLE_WORDS[signature.signed.whole]}”,{' '}
+          {new Date(signature.at).toLocaleString()}. {signature.signed.note}{' '}
+          {signature.standing !== 'stands' && (
+            <strong className="text-amber-ink">{STANDING[signature.standing]}</strong>
+          )}
+        </p>
+      )}
+      {signature?.standing !== 'stands' && (
+        <form
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (who.trim() === '') return;
+            session.emit({ kind: 'verdict-signed', verdict: signable(map, who.trim(), note.trim()) });
+            setNote('');
+          }}
+        >
+          <label className="grid gap-1">
+            Signed by
+            <input
+              value={who}
+              maxLength={PERSON_LETTERS}
+              onChange={({ target }) => givenOnce.setState({ who: target.value })}
+              className="min-h-12 w-40 rounded-part border-2 border-line bg-sheet px-3"
+            />
+          </label>
+          <label className="grid min-w-0 grow gap-1">
+            Accepted defects, and why
+            <input
+              value={note}
+              maxLength={REMARK_LETTERS}
+              onChange={({ target }) => setNote(target.value)}
+              className="min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-3"
+            />
+          </label>
+          <PlainButton type="submit" disabled={who.trim() === ''}>
+            Sign the verdict as it stands
+          </PlainButton>
+        </form>
+      )}
+    </section>
+  );
+}

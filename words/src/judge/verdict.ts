@@ -1,0 +1,150 @@
+import type {
+  CyclingAct,
+  ContactVerdict,
+  JudgedContact,
+  LineOutcome,
+  LineReason,
+  Repeated,
+  Verdict,
+} from '@which-way/core/verify';
+import type { ContactLimit, MechanicalSign, RepeatedUnder, WorkDone } from '@which-way/core/log';
+import { ohms } from '../quantity.js';
+
+export const OUTCOME_WORDS: Record<LineOutcome, string> = {
+  pass: 'pass',
+  fail: 'fail',
+  'not-yet': 'not yet',
+  'cannot-tell': 'cannot tell',
+};
+
+export const LINE_NAMES: Record<Exclude<keyof Verdict, 'whole'>, string> = {
+  pattern: 'Pattern',
+  contacts: 'Contacts',
+  insulation: 'Insulation',
+  mechanics: 'Mechanics',
+};
+
+export const REASON_WORDS: Record<LineReason, string> = {
+  agrees: 'agrees in every pair and position',
+  'agrees-where-said': 'agrees where something is said; of other pairs nothing is said',
+  differs: 'differs from what it should do',
+  'nothing-expected': 'nothing is said of what it should do',
+  'not-complete': 'not all pairs are tested',
+  disputed: 'readings disagree',
+  'odd-open': 'something odd is not answered',
+  'odd-fault': 'something odd was called the fault',
+  'in-circuit': 'read in circuit: no proof',
+  missed: 'missed, worked again and again',
+  'not-repeated': 'it fails sometimes: not every contact was worked 20 times',
+  'all-good': 'every closed contact within the limit',
+  'contacts-high': 'high resistance',
+  'high-by-handheld': 'high on this meter: millivolts at amperes would tell',
+  'contacts-look': 'look again at some',
+  'meter-cannot-tell': 'this meter cannot tell at that limit',
+  'not-at-signal-level': 'not tested at signal level',
+  'no-ohms': 'some not read in ohms: by tone, or they follow',
+  'no-contacts': 'no contact is known',
+  'leak-found': 'a leak was noted',
+  'frame-joined': 'a terminal joins the frame: a hazard',
+  'no-insulation-test': 'no test with an insulation tester',
+  'seen-at-fault': 'seen at fault',
+  'not-looked-at': 'not all of it looked at',
+  'insulation-low': 'below the limit on the insulation tester',
+  'insulation-good': 'tested with an insulation tester, within the limit',
+  'mechanics-good': 'all of it in order',
+};
+
+export const MECHANICAL_WORDS: Record<MechanicalSign, string> = {
+  detents: 'Detents are firm',
+  returns: 'It rests and springs back where it should',
+  'moves-freely': 'It moves freely',
+  'not-charred': 'Nothing is charred',
+  'rivets-tight': 'Rivets and lugs are tight',
+};
+
+export const WHOLE_WORDS: Record<Verdict['whole'], string> = {
+  pass: 'Passed',
+  fail: 'Failed',
+  'as-far-as-tested': 'Passed as far as tested',
+  'not-yet': 'No verdict yet',
+};
+
+export const CONTACT_WORDS: Record<ContactVerdict, string> = {
+  good: 'good',
+  look: 'look',
+  high: 'high resistance',
+  bad: 'bad, by its drop',
+  'cannot-tell': 'this meter cannot tell',
+  unsteady: 'unsteady',
+  'no-ohms': 'not read in ohms',
+};
+
+/** What judges the contacts, in a few words. */
+export function limitWords(limit: ContactLimit): string {
+  switch (limit.school) {
+    case 'fixed':
+      return `at most ${ohms(limit.ohms)}, whatever it carries`;
+    case 'hard-zero':
+      return 'nothing that the meter can tell from nothing';
+    case 'load':
+      return `${limit.amps} A ${limit.current}, ${limit.kind}: up to 50 mV good, above 200 mV bad (common practice)`;
+  }
+}
+
+/** Ohms with what the meter may be out by; the drop and heat at the load. */
+export function judgedWords({ ohms: value, uncertainty, byDrop, drop, heat }: JudgedContact): string {
+  if (value === null) return '';
+  const sure = `${ohms(value)} ± ${ohms(uncertainty)}${byDrop ? ', by its drop' : ''}`;
+  if (drop === null || heat === null) return sure;
+  const millivolts = Math.round(drop * 1000);
+  return `${sure}; about ${millivolts} mV${heat.warns ? `, ${heat.watts.toFixed(1)} W: it gets warm` : ''}`;
+}
+
+/** What would tell, where the meter cannot. */
+export const WOULD_TELL =
+  'What would tell: ten strokes, clean, then 1 to 5 A from a limited supply of at most 6 V, and millivolts across the lugs.';
+
+export const WORK_WORDS: Record<WorkDone, string> = {
+  cleaned: 'cleaned',
+  rebuilt: 'rebuilt',
+  'contact-bent': 'a contact bent',
+  other: 'worked on',
+};
+
+/** What the keys of a run of cycles do. */
+export const CYCLING_WORDS: Record<CyclingAct | 'end', string> = {
+  miss: 'It missed',
+  stick: 'It stuck',
+  'drop-out': 'It dropped out',
+  undo: 'Take back',
+  end: 'End',
+};
+
+export const UNDER_WORDS: Record<RepeatedUnder, string> = {
+  bench: 'on the bench',
+  wiggled: 'wiggled',
+  warm: 'warm',
+  load: 'at its load',
+};
+
+/** An upper bound in per cent, with a digit where it is small. It is rounded up: 28.3 is not below 28. */
+function bound(share: number): string {
+  const digits = share < 0.1 ? 1 : 0;
+  const scale = 10 ** digits;
+  return `${(Math.ceil(share * 100 * scale - 1e-6) / scale).toFixed(digits)} %`;
+}
+
+/** What a run of cycles says, and no more: n of n is evidence, never a proof. */
+export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): string {
+  const { cycles, misses, sticks, dropOuts, under } = run;
+  const what = [
+    misses.length > 0 ? `${misses.length} missed` : '',
+    sticks.length > 0 ? `${sticks.length} stuck` : '',
+    dropOuts > 0 ? `${dropOuts} dropped out` : '',
+  ].filter(Boolean);
+  const seen = what.length > 0 ? `${what.join(', ')} of ${cycles}` : `none of ${cycles} missed`;
+  const rate = below < 1 ? `the rate is below ${bound(below)} (95 %)` : 'it may fail every time';
+  const spreads = spread ? `; ${ohms(spread.least)} to ${ohms(spread.most)}` : '';
+  const beyond = under === 'load' ? '' : ', says nothing of load, heat or vibration';
+  return `${seen}, ${UNDER_WORDS[under]}: ${rate}${spreads}${failed === 0 ? beyond : ''}.`;
+}

@@ -1,0 +1,76 @@
+import type { Fact, LookAgain } from '@which-way/core/continuity';
+import type { Proposal } from '@which-way/core/explain';
+import type { Suspect } from '@which-way/core/planner';
+import type { MiddleHint, Standing } from '@which-way/core/sense';
+import type { Explanation } from '@which-way/core/log';
+import { ohms } from '../quantity.js';
+
+/** Whether and how it is known that two terminals join, as a sentence's end. */
+export function factWords({ state, joined, byTone }: Fact): string {
+  if (state === 'unknown') return 'Not known';
+  if (state === 'disputed') return 'Disputed';
+  const what = joined ? (byTone ? 'Closed, by tone' : 'Closed') : byTone ? 'Open, silent' : 'Open';
+  return `${what}: ${state}`;
+}
+
+export const LOOK_AGAIN_WORDS: Record<LookAgain['because'], string> = {
+  middle: 'reads between closed and open',
+  unsteady: 'is unsteady',
+  'one-way': 'conducts one way only',
+  direction: 'is closed from one side of the handle and open from the other',
+};
+
+export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
+  middle: 'Work the contact ten strokes, hands off the tips, and read it again.',
+  unsteady: 'Hold the leads still or clip them, and read it again.',
+  'one-way': 'A diode or electronics may lie between them. Read both ways again.',
+  direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
+};
+
+export const STANDING_WORDS: Record<Standing, string> = {
+  counts: '',
+  withdrawn: 'undone',
+  superseded: 'replaced',
+  aside: 'kept aside: its prompt was gone',
+  parked: 'parked: terminal or position not in use',
+  earlier: 'before it was worked on',
+};
+
+/** What a reading between closed and open may be, after 'it is'. */
+export const EXPLANATION_WORDS: Record<Explanation, string> = {
+  contact: 'a bad contact',
+  part: 'a part, no contact',
+  leak: 'a leak',
+  potentiometer: 'a potentiometer',
+};
+
+/** What to do about a middle value, by its size. */
+export const HINT_WORDS: Record<MiddleHint, string> = {
+  'work-the-contact': 'Work the handle ten strokes, then read it again.',
+  'a-part-or-film': 'A part lies across, or film or carbon on the contact.',
+  'hands-off-the-tips': 'Hands off the tips, one lead clipped, dry: then read it again.',
+};
+
+/** Why something is proposed. */
+export function becauseWords(because: Proposal['because']): string {
+  switch (because.code) {
+    case 'changes':
+      return `it went from ${ohms(because.from)} to ${ohms(because.to)} on being read again.`;
+    case 'repeats':
+      return `it repeats, ${ohms(because.ohms)} ${because.times} times.`;
+    case 'same-everywhere':
+      return `it is the same in ${because.settings} positions, ${ohms(because.ohms)}.`;
+    case 'follows-handle':
+      return `it goes from ${ohms(because.from)} to ${ohms(because.to)} step by step over ${because.settings} positions.`;
+    case 'declared-parts':
+      return `the declared parts and what is joined would show ${ohms(because.predicted)}.`;
+  }
+}
+
+/** What speaks against a reading. */
+export const SUSPICION_WORDS: Record<Suspect['because'][number], string> = {
+  'doubtful-meter': 'the meter failed its next check',
+  tone: 'only a tone',
+  unsteady: 'flickered',
+  'against-prediction': 'unlike the other positions',
+};

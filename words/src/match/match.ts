@@ -1,0 +1,167 @@
+import type {
+  Adapting,
+  BehaviourTrouble,
+  Difference,
+  DifferenceCode,
+  Gravity,
+  MechanicsAnswer,
+  NearMiss,
+  OfferFindings,
+} from '@which-way/core/match';
+import type { KnownSwitch, SettingId, Structure, TerminalId } from '@which-way/core/switch';
+import { settingName, terminalName } from '../terminals.js';
+import { MECHANICS_WORDS } from '../tag/wires.js';
+
+export const GRAVITY_WORDS: Record<Gravity, string> = {
+  safety: 'Safety',
+  difference: 'Differs',
+  question: 'Ask the seller',
+};
+
+/** What a difference is; `about` is the name of a load or of a position. */
+const WORDS: Record<DifferenceCode, (about: string) => string> = {
+  'spring-lost': (at) => `${at} sprang back, and here it stays: what stopped on release goes on.`,
+  'spring-gained': (at) => `${at} stayed, and here it springs back.`,
+  reversed: () => 'The positions run the other way: the handle turns against what is written on the machine.',
+  'off-moved': (at) =>
+    `${at}, where nothing joins, lies at another end or between: the hand finds OFF elsewhere.`,
+  'jumpers-live': (many) =>
+    `${many === '1' ? 'One junction is' : `${many} junctions are`} added: they stay live, each has to be insulated and enclosed.`,
+  'supplies-meet-in-spare': (at) =>
+    `In ${at}, which is to spare, two supplies meet: a short unless a stop keeps the handle from it.`,
+  'supplies-meet-in-passing': () => 'It makes before it breaks: two supplies meet while the handle passes.',
+  'in-passing-unknown': () => 'Does it break before it makes? If not, two supplies meet in passing.',
+  'ac-rating-on-dc': (load) =>
+    `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
+  'rating-lower': (load) => `${load}: it is rated for less than it takes.`,
+  'start-lower': (load) => `${load}: in its first moment it takes more than this may close onto.`,
+  'volts-lower': (load) => `${load}: it is rated for a lower voltage.`,
+  'rating-unknown': (load) => `${load}: what is it rated for with such a load, at that voltage, AC or DC?`,
+  'minimum-not-reached': (load) => `${load}: it is less than its contacts need to stay clean.`,
+  'minimum-unknown': (load) =>
+    `${load}: what is its least load? Contacts for large currents may not carry a signal.`,
+  'disconnection-lower': () => 'The old one disconnects fully, this one by a smaller gap or electronically.',
+  'disconnection-unknown': () => 'Does it disconnect fully, as the old one does?',
+  'protection-lower': () => 'It keeps out less dust or water than the old one.',
+  'protection-unknown': () => 'How well does it keep out dust and water?',
+  'direct-opening-lost': () => 'The old one is forced open by the hand; this one is not.',
+  'direct-opening-unknown': () => 'Is it forced open by the hand, as the old one is?',
+  'no-volt-release-unknown': () => 'Does it fall off when the supply fails, as the old one does?',
+  'off-lost': () => 'OFF was said not to matter: it is not looked for that anything can be switched off.',
+  'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
+  'rest-contact-changed': (at) =>
+    `At ${at}, where the handle rests, a contact does otherwise than in the old one: a stop or a brake may hang on it.`,
+  'brake-lost': (load) => `${load} is not braked any more where it was braked.`,
+  'live-at-off': (load) => `${load} stays live where it was cut off on every side.`,
+  'runs-on': (load) => `${load} runs where it should stand: the stop is lost.`,
+  'load-differs': (load) => `${load} does otherwise in the machine than it should.`,
+  'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
+  'spare-feeds': (at) =>
+    `In ${at}, which is to spare, something in the machine runs: fit a stop, or know it.`,
+  'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
+  'no-volt-release-lost': () => 'The old one falls off when the supply fails; this one does not.',
+  'earth-lost': () => 'The old one has an earth terminal; this one has none.',
+  'earth-unknown': () => 'Has it an earth terminal, and an insulated shaft, as the old one has?',
+  'insulated-shaft-lost': () => 'The old one’s shaft is insulated; this one’s is not.',
+  'key-lost': () => 'The key does not come out where it came out before.',
+  'key-unknown': () => 'Has it a key, and where does that come out?',
+  'two-wires-in-one': () => 'Two wires sit on one terminal; here only one may.',
+  'wires-unknown': () => 'May two wires go into one terminal?',
+  'brake-to-be-shown': () =>
+    'The old one brakes: it has to be shown that this brake contact opens before run makes.',
+};
+
+const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
+  'spring-lost',
+  'spring-gained',
+  'off-moved',
+  'break-lost',
+  'rest-contact-changed',
+  'contact-differs',
+  'short-in-machine',
+]);
+
+/** What a difference says, positions and loads by their names. */
+export function differenceText(
+  { code, about }: Difference,
+  structure: Structure,
+  settings: readonly SettingId[],
+  known: KnownSwitch,
+): string {
+  const setting = settings[Number(about)];
+  if (code === 'supplies-meet-in-spare' || code === 'spare-feeds') {
+    const place = Number(about);
+    return WORDS[code](known.positions[place]?.name ?? `position ${place + 1}`);
+  }
+  return WORDS[code](OF_A_POSITION.has(code) && setting ? settingName(structure, setting) : about);
+}
+
+/** What a candidate falls short of by one thing. */
+export function nearWords(near: NearMiss, structure: Structure, settings: readonly SettingId[]): string {
+  switch (near.kind) {
+    case 'one-junction-more':
+      return 'one added junction more, and it does';
+    case 'all-but-position': {
+      const setting = settings[near.position];
+      return `all but ${setting ? settingName(structure, setting) : `position ${near.position + 1}`}`;
+    }
+    case 'all-but-wire': {
+      const terminal = structure.terminals[near.terminal]?.id as TerminalId;
+      return `all but what goes on ${terminalName(structure, terminal)}`;
+    }
+  }
+}
+
+/** The questions of a candidate, to be sent to a seller. */
+export const questionsText = (name: string, questions: readonly string[]): string =>
+  [`About ${name}:`, ...questions.map((question, at) => `${at + 1}. ${question}`)].join('\n');
+
+export const FIT_WORDS: Record<MechanicsAnswer['kind'], string> = {
+  fits: 'fits',
+  'can-be-adapted': 'can be adapted',
+  'does-not': 'does not fit',
+  unknown: 'not known',
+};
+
+export const ADAPTING_WORDS: Record<Adapting, string> = {
+  'slot-the-holes': 'slot the holes',
+  'reduce-the-hole': 'reduce the hole with washers or a plate',
+  'open-the-hole': 'open the hole',
+  'another-knob': 'another knob, or its hole opened',
+  'sleeve-the-shaft': 'a sleeve on the shaft',
+  'cut-the-shaft': 'cut the shaft',
+  'new-wire-ends': 'new wire ends',
+  'room-behind': 'measure the room behind',
+};
+
+/** What is asked of a seller about something that must fit. */
+export const fitQuestion = ({ field, old }: MechanicsAnswer): string =>
+  `${MECHANICS_WORDS[field].label}: the old one is ${old}. What is it here?`;
+
+/** What speaks against an offer, a line each. */
+export function offerConflicts(
+  { conflicts, doNotFit, known }: OfferFindings,
+  structure: Structure,
+  settings: readonly SettingId[],
+): string[] {
+  return [
+    ...conflicts.map((one) => differenceText(one, structure, settings, known)),
+    ...doNotFit.map(
+      ({ field, old, fresh }) => `${MECHANICS_WORDS[field].label}: ${fresh}, and ${old} must fit.`,
+    ),
+  ];
+}
+
+/** Why a behaviour that was written down cannot be read, and what would be right. */
+export function behaviourTroubleWords({ code, line, at }: BehaviourTrouble): string {
+  switch (code) {
+    case 'no-colon':
+      return `Line ${line}: “${at}” has no colon. Write the position, a colon, and what joins there: LOW: 1-2.`;
+    case 'not-a-join':
+      return `Line ${line}: “${at}” is no join. Write terminals with hyphens between: 1-2, or 1-2-5.`;
+    case 'nothing-joins':
+      return 'Nothing joins in any position. Write at least one join, such as ON: 1-2.';
+    case 'too-many':
+      return 'Too many terminals or positions: at most 62 and 32.';
+  }
+}
