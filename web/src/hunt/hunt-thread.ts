@@ -1,12 +1,7 @@
-import type { Evidence, FoundFaults, Healthy, Machine } from '@which-way/core/circuit';
+import type { Evidence, FoundFaults } from '@which-way/core/circuit';
 import { wrap, type Remote } from 'comlink';
 import type { HuntWorker } from './hunt.worker.js';
-
-/** What a hunt is in: a machine, and what its switches should make in every setting. */
-export interface Hunted {
-  machine: Machine;
-  healthy: readonly Healthy[];
-}
+import type { Hunted } from './hunted.js';
 
 /** A thread that hunts in one machine. While it is at work only what was asked last waits; what was asked between is dropped. */
 export class HuntThread {

@@ -7,7 +7,7 @@ import {
   type FoundFaults,
 } from '@which-way/core/circuit';
 import { expose } from 'comlink';
-import type { Hunted } from './hunt-thread.js';
+import type { Hunted } from './hunted.js';
 
 let model: FaultModel | null = null;
 

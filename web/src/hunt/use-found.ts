@@ -7,7 +7,8 @@ import {
   type FoundFaults,
 } from '@which-way/core/circuit';
 import { useEffect, useState } from 'react';
-import { HuntThread, type Hunted } from './hunt-thread.js';
+import { HuntThread } from './hunt-thread.js';
+import type { Hunted } from './hunted.js';
 
 /** What was found, and whether more is being worked out. */
 export interface Found extends FoundFaults {
