@@ -6,7 +6,7 @@ import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { cardLineWords } from '@which-way/words/refit';
 import { SideSwitch } from '../shared/drawings/side-switch.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
-import { Painted } from '../shared/drawings/painted.js';
+import { WholePicture } from '../shared/drawings/whole-picture.js';
 
 /** Old and new with the wire of one line between them, from the terminals or as the hand sees them from the front. */
 export function LinePicture({
@@ -42,14 +42,7 @@ export function LinePicture({
   return (
     <figure>
       <SideSwitch />
-      <svg
-        viewBox={`0 0 ${picture.width} ${picture.height}`}
-        role="img"
-        aria-label={caption}
-        className="w-full"
-      >
-        <Painted drawn={picture.shapes} />
-      </svg>
+      <WholePicture picture={picture} caption={caption} />
     </figure>
   );
 }

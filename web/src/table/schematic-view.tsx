@@ -6,7 +6,7 @@ import { settingName } from '@which-way/words/terminals';
 import { calledIn } from '@which-way/words/called';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
-import { Painted } from '../shared/drawings/painted.js';
+import { WholePicture } from '../shared/drawings/whole-picture.js';
 import { Pick } from '../shared/controls/pick.js';
 
 /** Contacts as a circuit diagram draws them, the arms as they stand in one setting. */
@@ -28,14 +28,7 @@ export function SchematicView({ table }: { table: TruthTable }) {
           onPick={(id) => choose(table.settings.find((one) => one === id) ?? null)}
         />
       </div>
-      <svg
-        viewBox={`0 0 ${picture.width} ${picture.height}`}
-        role="img"
-        aria-label={caption}
-        className="max-h-[60dvh] w-full"
-      >
-        <Painted drawn={picture.shapes} />
-      </svg>
+      <WholePicture picture={picture} caption={caption} className="max-h-[60dvh]" />
       {!map.complete && <p className="text-quiet">Only what is known so far is drawn.</p>}
     </div>
   );

@@ -4,7 +4,7 @@ import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useState } from 'react';
 import { Choice } from '../../shared/controls/choice.js';
-import { Painted } from '../../shared/drawings/painted.js';
+import { WholePicture } from '../../shared/drawings/whole-picture.js';
 import { firstJoining, movesOf, sideBySideOf, type Laid } from './side-by-side-of.js';
 
 /** The old one and the candidate from the terminal side, wire by wire, in one position at a time; and the same as a list. */
@@ -28,14 +28,7 @@ export function SideBySideView({ laid }: { laid: Laid }) {
         options={result.positions.map((_, index) => ({ value: String(index), text: name(index) }))}
         onChoose={(index) => setAt(Number(index))}
       />
-      <svg
-        viewBox={`0 0 ${picture.width} ${picture.height}`}
-        role="img"
-        aria-label={picture.caption}
-        className="mt-2 max-h-[70dvh] w-full"
-      >
-        <Painted drawn={picture.shapes} />
-      </svg>
+      <WholePicture picture={picture} caption={picture.caption} className="mt-2 max-h-[70dvh]" />
       <p className="text-small text-quiet">
         Both from the terminal side. How the new one’s terminals lie on it is not known: look at its labels.
         {drawn.ties.length > 0 && ' A dashed black line is a junction that has to be added.'}

@@ -10,7 +10,7 @@ import { useJobState } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { ownsKeys } from '../../shared/controls/owns-keys.js';
-import { Painted } from '../../shared/drawings/painted.js';
+import { WholePicture } from '../../shared/drawings/whole-picture.js';
 import { InSystems } from '../../system/in-systems.js';
 import { DifferencesInMachine } from './differences-in-machine.js';
 import { FaultsPanel } from './faults-panel.js';
@@ -101,14 +101,7 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
             <Choice<InPlace> label="In place" value={place} options={places} onChoose={onPlace} />
           )}
         </div>
-        <svg
-          viewBox={`0 0 ${picture.width} ${picture.height}`}
-          role="img"
-          aria-label={sentence}
-          className="mt-2 max-h-[72dvh] w-full"
-        >
-          <Painted drawn={picture.shapes} />
-        </svg>
+        <WholePicture picture={picture} caption={sentence} className="mt-2 max-h-[72dvh]" />
       </section>
       <div className="grid min-w-0 content-start gap-4">
         <div className="justify-self-end">
