@@ -1,5 +1,6 @@
 import type { JobEvent } from '@which-way/core/log';
 import { wrap, type Remote } from 'comlink';
+import { HandedOver } from './handed-over.js';
 import type { ReportOrder } from './report-maker.js';
 import type { PaperSize } from './report-pdf.js';
 import type { ReportWorker } from './report.worker.js';
@@ -11,7 +12,7 @@ const AT_ONCE = 400;
 export class ReportThread {
   readonly #thread = new Worker(new URL('./report.worker.ts', import.meta.url), { type: 'module' });
   readonly #remote: Remote<ReportWorker> = wrap<ReportWorker>(this.#thread);
-  readonly #sent = new Set<string>();
+  readonly #handedOver = new HandedOver();
   /** Ends what is asked when the thread is stopped or breaks. */
   readonly #over: Promise<never>;
   #end: (why: Error) => void = () => undefined;
@@ -24,16 +25,11 @@ export class ReportThread {
   }
 
   async #feed(events: readonly JobEvent[]): Promise<void> {
-    // What was set aside meanwhile is in no report: it begins anew.
-    const there = new Set<string>(events.map(({ id }) => id));
-    if ([...this.#sent].some((id) => !there.has(id))) {
-      this.#sent.clear();
-      await this.#remote.clear();
-    }
-    const fresh = events.filter(({ id }) => !this.#sent.has(id));
+    const { anew, fresh } = this.#handedOver.next(events);
+    if (anew) await this.#remote.clear();
     for (let from = 0; from < fresh.length; from += AT_ONCE) {
       const some = fresh.slice(from, from + AT_ONCE);
-      for (const { id } of some) this.#sent.add(id);
+      this.#handedOver.took(some);
       await this.#remote.add(some);
     }
   }
