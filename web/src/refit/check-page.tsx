@@ -172,8 +172,10 @@ function Readings({ refit, done, left, onAgain }: ReadingsProps) {
         const wrong = read !== null && read !== joins;
         return (
           <li key={words} className="flex min-h-12 flex-wrap items-center gap-2 border-b border-line">
-            <span className="grow">{words}</span>
-            <span className={wrong ? 'font-bold text-brick' : read === null ? 'text-quiet' : 'font-semibold'}>
+            <span className="w-full sm:w-auto sm:grow">{words}</span>
+            <span
+              className={`ml-auto ${wrong ? 'font-bold text-brick' : read === null ? 'text-quiet' : 'font-semibold'}`}
+            >
               {read === null
                 ? 'to be read'
                 : wrong
