@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     // Tests leave nothing behind for each other; a world of its own for each file costs more than half the time.
     isolate: false,
-    testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 60_000,
+    testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 180_000,
     name: 'web',
     environment: 'jsdom',
     setupFiles: ['./src/testing/matchers.ts', './src/testing/observed-size.ts'],
