@@ -20,7 +20,7 @@ import {
   wireWords,
   type SystemNames,
 } from '@which-way/words/machine/system';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { ComplaintTaps } from '../hunt/complaint-taps.js';
@@ -40,6 +40,8 @@ interface SystemFaultsProps {
   standing: Combination;
   names: SystemNames;
   emit: (deed: Deed) => void;
+  /** Stands over what wants a dead machine, while it is not made safe. */
+  caution: ReactNode;
 }
 
 /** What was seen of the loads, and which fault of which switch explains it. */
@@ -191,7 +193,7 @@ interface NextOfSystemProps extends HuntingProps {
 }
 
 /** What tells most in the least time, with whose lugs are meant. */
-function NextOfSystem({ system, names, combinations, emit, next, onSay }: NextOfSystemProps) {
+function NextOfSystem({ system, names, combinations, emit, next, onSay, caution }: NextOfSystemProps) {
   const { machine, handles } = system;
   const owner = machine.owner ?? [];
   const ownerOf = (place: number) => handles[owner[place] ?? 0];
@@ -221,7 +223,7 @@ function NextOfSystem({ system, names, combinations, emit, next, onSay }: NextOf
   };
   return (
     <NextStep
-      {...{ machine, next }}
+      {...{ machine, next, caution }}
       names={words}
       onLook={(setting, load, seen) => {
         const combination = at(setting);

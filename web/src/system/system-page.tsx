@@ -24,8 +24,9 @@ import { AddToSystem } from './add-to-system.js';
 import { CombinationTable } from './combination-table.js';
 import { HandleCard } from './handle-card.js';
 import { LooseEnds } from './loose-ends.js';
+import { MembersToMakeSafe } from './members-to-make-safe.js';
 import { SystemFaults } from './system-faults.js';
-import { useMembers } from './use-members.js';
+import { useMembers, type Member } from './use-members.js';
 import { useWiringLog } from './use-wiring-log.js';
 import { useSystem, type SystemView } from './use-system.js';
 
@@ -87,7 +88,7 @@ export function SystemPage() {
       </ul>
       {isOpen && setUp}
       {system.machine.loads.length > 0 ? (
-        <Does view={view} names={names} facts={facts} onFacts={setFacts} still={still} onStill={setStill} />
+        <Does {...{ view, names, members, facts, still }} onFacts={setFacts} onStill={setStill} />
       ) : (
         !empty && (
           <Notice look="plain" title="It is not known yet what they feed.">
@@ -133,7 +134,7 @@ interface HandleProps {
   at: number;
   names: SystemNames;
   setting: SystemView['standing'][number] | undefined;
-  members: ReturnType<typeof useMembers>['members'];
+  members: readonly Member[];
   turn: SystemView['turn'];
 }
 
@@ -160,6 +161,7 @@ function Handle({ handle, at, names, setting, members, turn }: HandleProps) {
 interface DoesProps {
   view: SystemView;
   names: SystemNames;
+  members: readonly Member[];
   facts: FactsOf;
   onFacts: (facts: FactsOf) => void;
   still: ReadonlySet<number>;
@@ -172,7 +174,7 @@ const FACTS: readonly { value: FactsOf; text: string }[] = [
 ];
 
 /** What it all does: when each load runs in words, what can hurt, every combination, and which fault explains what was seen. */
-function Does({ view, names, facts, onFacts, still, onStill }: DoesProps) {
+function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProps) {
   const { system, standing, all, turn } = view;
   const { loads } = system.machine;
   const session = useSession();
@@ -229,7 +231,11 @@ function Does({ view, names, facts, onFacts, still, onStill }: DoesProps) {
           />
         )}
       </section>
-      <SystemFaults {...{ log, system, standing, names }} emit={(deed) => session.emit(deed)} />
+      <SystemFaults
+        {...{ log, system, standing, names }}
+        emit={(deed) => session.emit(deed)}
+        caution={<MembersToMakeSafe members={members} />}
+      />
     </div>
   );
 }

@@ -16,6 +16,8 @@ export interface Member {
   map: SwitchMap | null;
   /** Why nothing of it counts. */
   why: string | null;
+  /** It was said to be out of the machine. */
+  outOfMachine: boolean;
 }
 
 /** The switches of a system with what their jobs know; read again whenever one of them changes. */
@@ -47,9 +49,13 @@ export function useMembers(log: Log): { members: Member[]; others: JobSummary[] 
 
 function memberOf(job: JobId, data: JobWithEvents | undefined, failed: boolean): Member {
   if (!data)
-    return { job, name: 'A switch', map: null, why: failed ? 'it cannot be opened' : 'it is being opened' };
-  const name = data.job.title;
-  if (data.job.archived) return { job, name, map: null, why: 'it is put away' };
-  if (data.unreadable.length > 0) return { job, name, map: null, why: 'it cannot be read in full' };
-  return { job, name, map: deriveMap(data.events), why: null };
+    return {
+      ...{ job, name: 'A switch', map: null, outOfMachine: false },
+      why: failed ? 'it cannot be opened' : 'it is being opened',
+    };
+  const { title: name, outOfMachine, archived } = data.job;
+  const none = { job, name, outOfMachine, map: null };
+  if (archived) return { ...none, why: 'it is put away' };
+  if (data.unreadable.length > 0) return { ...none, why: 'it cannot be read in full' };
+  return { ...none, map: deriveMap(data.events), why: null };
 }
