@@ -38,7 +38,7 @@ export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaults
       </ol>
       {best && best.explains < seen && (
         <p className="text-amber-ink">
-          It explains not all of it: it may be two faults, or a look was wrong.
+          The likeliest explains not all of it: it may be two faults, or a look was wrong.
         </p>
       )}
       {more > 0 && <p className="text-quiet">and {more} more that may be it.</p>}
