@@ -1,0 +1,136 @@
+import {
+  NO_EVIDENCE,
+  NOTHING_FOUND,
+  type Evidence,
+  type FoundFaults,
+  type Machine,
+} from '@which-way/core/circuit';
+import { act, cleanup, renderHook } from '@testing-library/react';
+import { expose } from 'comlink';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { useFound } from './use-found.js';
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const HUNTED = { machine: { loads: [] } as unknown as Machine, healthy: [] };
+const looks = (count: number): Evidence => ({
+  ...NO_EVIDENCE,
+  seen: Array.from({ length: count }, () => ({ setting: 's', load: 'l', seen: 'off' }) as never),
+});
+const found = (count: number): FoundFaults => ({ ...NOTHING_FOUND, looks: count });
+
+/** A thread in this one, which answers when it is told to. */
+function aThread() {
+  const asked: number[] = [];
+  const waiting: (() => void)[] = [];
+  let ended = 0;
+  class Thread {
+    readonly #port: MessagePort;
+    onerror: (() => void) | null = null;
+    constructor() {
+      const { port1, port2 } = new MessageChannel();
+      expose(
+        {
+          of: () => undefined,
+          found: ({ seen }: Evidence) =>
+            new Promise((resolve) => {
+              asked.push(seen.length);
+              waiting.push(() => resolve(found(seen.length)));
+            }),
+        },
+        port2,
+      );
+      this.#port = port1;
+    }
+    postMessage(...what: Parameters<MessagePort['postMessage']>) {
+      this.#port.postMessage(...what);
+    }
+    addEventListener(kind: 'message', listener: (event: MessageEvent) => void) {
+      this.#port.addEventListener(kind, listener);
+      this.#port.start();
+    }
+    removeEventListener(kind: 'message', listener: (event: MessageEvent) => void) {
+      this.#port.removeEventListener(kind, listener);
+    }
+    terminate() {
+      ended += 1;
+      this.#port.close();
+    }
+  }
+  vi.stubGlobal('Worker', Thread);
+  return {
+    asked,
+    answer: () => waiting.shift()?.(),
+    ended: () => ended,
+  };
+}
+
+describe('what was found, worked out beside the screen', () => {
+  it('while it is at work only what was asked last waits, and until then what was found before is shown', async () => {
+    const thread = aThread();
+    const { result, rerender, unmount } = renderHook(({ evidence }) => useFound(HUNTED, evidence), {
+      initialProps: { evidence: looks(1) },
+    });
+    expect(result.current).toMatchObject({ looks: 0, busy: true });
+    await vi.waitFor(() => expect(thread.asked).toEqual([1]));
+    for (const count of [2, 3, 4]) rerender({ evidence: looks(count) });
+    thread.answer();
+    await vi.waitFor(() => expect(thread.asked).toEqual([1, 4]));
+    thread.answer();
+    await vi.waitFor(() => expect(result.current).toMatchObject({ looks: 4, busy: false }));
+    rerender({ evidence: looks(5) });
+    expect(result.current).toMatchObject({ looks: 4, busy: true });
+    unmount();
+    expect(thread.ended()).toBe(1);
+  });
+
+  it('asks nothing before something was seen, and nothing of a machine that is not there', () => {
+    const thread = aThread();
+    const { result, rerender } = renderHook(({ hunted, evidence }) => useFound(hunted, evidence), {
+      initialProps: { hunted: HUNTED as typeof HUNTED | null, evidence: NO_EVIDENCE },
+    });
+    expect(result.current).toMatchObject({ looks: 0, busy: false });
+    rerender({ hunted: null, evidence: looks(2) });
+    expect(result.current).toMatchObject({ looks: 0, busy: false });
+    expect(thread.asked).toEqual([]);
+  });
+
+  it('goes on here when the thread breaks', async () => {
+    const broken: { onerror: (() => void) | null }[] = [];
+    vi.stubGlobal(
+      'Worker',
+      class {
+        onerror: (() => void) | null = null;
+        constructor() {
+          broken.push(this);
+        }
+        postMessage() {
+          return undefined;
+        }
+        addEventListener() {
+          return undefined;
+        }
+        terminate() {
+          return undefined;
+        }
+      },
+    );
+    const machine = {
+      ...HUNTED.machine,
+      leads: [],
+      terminals: [],
+      supplies: [],
+      nodes: 0,
+      open: new Set<number>(),
+    };
+    const hunted = { machine: machine as unknown as Machine, healthy: [] };
+    const evidence = looks(1);
+    const { result } = renderHook(() => useFound(hunted, evidence));
+    expect(result.current).toMatchObject({ looks: 0, busy: true });
+    act(() => broken.at(-1)?.onerror?.());
+    await vi.waitFor(() => expect(result.current).toMatchObject({ looks: 1, busy: false }));
+  });
+});
