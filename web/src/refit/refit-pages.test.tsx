@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import type { Deed } from '@which-way/core/log';
+import type { KnownSwitch, SettingId, TerminalId } from '@which-way/core/switch';
+import { newId } from '../job/new-id.js';
 import { aHeater } from '../testing/a-heater.js';
 import { fill, fireEvent, press, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
@@ -121,6 +124,47 @@ describe('wires back', () => {
         [`wire ${wires[2]?.id}`, true],
         [`wire ${wires[2]?.id}`, false],
       ]),
+    );
+  });
+
+  it('a wire that may sit on either of two joined lugs of a part is put where the hand says', async () => {
+    const [low, high] = change.settings.map(({ id }) => id) as [SettingId, SettingId];
+    const part: KnownSwitch = {
+      ...{
+        id: newId(),
+        kind: 'part',
+        name: 'Larkspur two',
+        maker: null,
+        family: '',
+        form: 'rotary',
+        note: null,
+      },
+      terminals: ['A', 'B', 'C', 'D'],
+      positions: [
+        { name: 'I', rests: 'maintained', joined: [['A', 'B']] },
+        { name: 'II', rests: 'maintained', joined: [['D', 'C']] },
+      ],
+    };
+    const lugs = [[0, 'A'], [0, 'D'], [1, 'B'], [2, 'C']] as const; // prettier-ignore
+    const chosen: Deed = {
+      kind: 'chosen',
+      replacement: {
+        ...{ entry: newId(), name: part.name, source: 'as-mapped', accepted: [], part },
+        terminals: lugs.map(([place, to]) => ({ from: ids[place] as TerminalId, to })),
+        positions: [
+          { from: low, to: 'I' },
+          { from: high, to: 'II' },
+        ],
+      },
+    };
+    const { written } = await renderJob(<TransferPage />, [...deeds, chosen]);
+    expect(asked()).toBe('Jumper from A to D');
+    press(/^Done/);
+    expect(asked()).toBe('Tag 1 from 1 to A');
+    press('Put it on D', screen.getByRole('group', { name: 'Another lug' }));
+    expect(screen.getByRole('checkbox', { name: 'Tag 1 from 1 to D' })).toBeVisible();
+    await until(() =>
+      expect(written('wire-laid').map(({ wire, lug }) => [wire, lug])).toEqual([[wires[0]?.id, 'D']]),
     );
   });
 });
