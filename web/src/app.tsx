@@ -93,10 +93,10 @@ const STEPS: RouteObject[] = [
     path: 'refit',
     ...page(() => import('./refit/refit-page.js'), 'RefitPage'),
     children: [
-      { index: true, ...page(() => import('./refit/transfer-page.js'), 'TransferPage') },
-      { path: 'check', ...page(() => import('./refit/check-page.js'), 'CheckPage') },
+      { index: true, ...page(() => import('./refit/card/transfer-page.js'), 'TransferPage') },
+      { path: 'check', ...page(() => import('./refit/power/check-page.js'), 'CheckPage') },
       { path: 'jumper', ...page(() => import('./refit/jumper-page.js'), 'JumperPage') },
-      { path: 'function', ...page(() => import('./refit/function-page.js'), 'FunctionPage') },
+      { path: 'function', ...page(() => import('./refit/function/function-page.js'), 'FunctionPage') },
       { path: 'sign', ...page(() => import('./refit/sign-page.js'), 'SignPage') },
       { path: 'report', ...page(() => import('./refit/report/report-page.js'), 'ReportPage') },
     ],

@@ -1,11 +1,11 @@
 export { compareWithExpected, pairsNamed, type ComparedCell, type Comparison } from './compare.js';
-export { lineUp } from './line-up.js';
-export { contactsWith, withCause, type Cause } from './cause.js';
-export { contactCauses, contactSets, contactsOf, singleCauses } from './causes.js';
-export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnose.js';
-export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis-of.js';
-export { expectedKind, kindsFor } from './expected-kind.js';
-export { readExpected, type TextTrouble } from './expected-text.js';
+export { lineUp } from './expected/line-up.js';
+export { contactsWith, withCause, type Cause } from './diagnosis/cause.js';
+export { contactCauses, contactSets, contactsOf, singleCauses } from './diagnosis/causes.js';
+export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnosis/diagnose.js';
+export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis/diagnosis-of.js';
+export { expectedKind, kindsFor } from './expected/expected-kind.js';
+export { readExpected, type TextTrouble } from './expected/expected-text.js';
 export {
   contactLimitOf,
   dropsOf,
@@ -34,7 +34,7 @@ export {
   type BesideComparison,
   type LaidBeside,
 } from './beside.js';
-export { expectedOf, expectedPattern } from './expected-pattern.js';
-export { readExpectedRows, type RowsTrouble } from './expected-rows.js';
-export { laidOtherwise } from './laid-otherwise.js';
+export { expectedOf, expectedPattern } from './expected/expected-pattern.js';
+export { readExpectedRows, type RowsTrouble } from './expected/expected-rows.js';
+export { laidOtherwise } from './expected/laid-otherwise.js';
 export { shownOf, type Shown } from './must-show.js';

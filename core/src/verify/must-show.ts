@@ -1,7 +1,7 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { MustShow } from '../path/index.js';
 import { compareWithExpected } from './compare.js';
-import { expectedOf } from './expected-pattern.js';
+import { expectedOf } from './expected/expected-pattern.js';
 import { repeatStanding } from './repeatability.js';
 import { verdictOf, type LineOutcome } from './verdict.js';
 

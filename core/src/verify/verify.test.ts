@@ -6,7 +6,7 @@ import type { EntryId, KnownSwitch } from '../switch/index.js';
 import type { ExpectedTable } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, type Bench } from '../testing/generated.js';
 import { compareWithExpected } from './compare.js';
-import { lineUp } from './line-up.js';
+import { lineUp } from './expected/line-up.js';
 
 const tableOf = (on: Bench, groups: number[][][]): ExpectedTable => ({
   source: { kind: 'drawn' },

@@ -5,9 +5,9 @@ import { newId } from '../job/new-id.js';
 import { aHeater } from '../testing/a-heater.js';
 import { fill, fireEvent, press, screen, until, within } from '../testing/acts.js';
 import { renderJob } from '../testing/rendered-job.js';
-import { CheckPage } from './check-page.js';
-import { FunctionPage } from './function-page.js';
-import { TransferPage } from './transfer-page.js';
+import { CheckPage } from './power/check-page.js';
+import { FunctionPage } from './function/function-page.js';
+import { TransferPage } from './card/transfer-page.js';
 
 const { deeds, wires, ids, change } = aHeater();
 

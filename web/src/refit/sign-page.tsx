@@ -18,7 +18,7 @@ import { KeptField } from '../shared/controls/kept-field.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TypedField } from '../shared/controls/typed-field.js';
-import { useCheck } from './use-check.js';
+import { useCheck } from './power/use-check.js';
 
 const LINES: {
   part: keyof Pick<SignedRefit, 'transfer' | 'check' | 'measured' | 'function'>;

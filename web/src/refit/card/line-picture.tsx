@@ -4,9 +4,9 @@ import { sideBySidePicture, type MovedWire } from '@which-way/drawing/side-by-si
 import { strandOf } from '@which-way/drawing/strand';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { cardLineWords } from '@which-way/words/refit';
-import { SideSwitch } from '../shared/drawings/side-switch.js';
-import { useViewSide } from '../shared/drawings/view-side.js';
-import { WholePicture } from '../shared/drawings/whole-picture.js';
+import { SideSwitch } from '../../shared/drawings/side-switch.js';
+import { useViewSide } from '../../shared/drawings/view-side.js';
+import { WholePicture } from '../../shared/drawings/whole-picture.js';
 
 /** Old and new with the wire of one line between them, from the terminals or as the hand sees them from the front. */
 export function LinePicture({

@@ -5,12 +5,12 @@ import { beforePowerWords, limitWords } from '@which-way/words/refit';
 import { ohms } from '@which-way/words/quantity';
 import { SUPPLY_WORDS } from '@which-way/words/before/safety';
 import { useState } from 'react';
-import { useJobState, useSession } from '../job/job-context.js';
-import { givenOnce, useGivenOnce } from '../safe/given-once.js';
-import { readOhms } from '../shared/controls/amount.js';
-import { Notice } from '../shared/controls/notice.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
-import { TypedField } from '../shared/controls/typed-field.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { givenOnce, useGivenOnce } from '../../safe/given-once.js';
+import { readOhms } from '../../shared/controls/amount.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { TypedField } from '../../shared/controls/typed-field.js';
 
 const INPUT = 'min-h-12 rounded-part border-2 border-line bg-sheet px-3';
 

@@ -4,12 +4,12 @@ import { functionChecks, type FunctionCheck } from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
 import { functionWords, RESULT_WORDS } from '@which-way/words/refit';
 import { useMemo, useState } from 'react';
-import { useJobState, useSession } from '../job/job-context.js';
-import { newId } from '../job/new-id.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { newId } from '../../job/new-id.js';
 import { DoesInstead } from './does-instead.js';
 import { FailedFunction } from './failed-function.js';
-import { Notice } from '../shared/controls/notice.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 
 const INPUT = 'min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3';
 

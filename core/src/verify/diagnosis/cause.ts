@@ -1,5 +1,5 @@
-import { partitionOf, relabel, type Partition, type Pattern } from '../partition/index.js';
-import type { Contact } from '../table/index.js';
+import { partitionOf, relabel, type Partition, type Pattern } from '../../partition/index.js';
+import type { Contact } from '../../table/index.js';
 
 /** One thing that makes a switch do other than it should; places of terminals and settings. */
 export type Cause =

@@ -1,9 +1,9 @@
 import { isTicked, wayOf, type CardLine, type TransferCard } from '@which-way/core/refit';
 import { cardLineWords, WAY_WORDS } from '@which-way/words/refit';
 import { Check, Printer } from 'lucide-react';
-import { useJobState } from '../job/job-context.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
-import { WireCasing } from '../tag/wires/wire-casing.js';
+import { useJobState } from '../../job/job-context.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { WireCasing } from '../../tag/wires/wire-casing.js';
 import { PrintedLink } from './printed-link.js';
 
 interface CardProps {

@@ -1,5 +1,5 @@
-import type { ExpectedTable } from '../log/index.js';
-import type { TerminalId } from '../switch/index.js';
+import type { ExpectedTable } from '../../log/index.js';
+import type { TerminalId } from '../../switch/index.js';
 
 /**
  * An expected table with its terminals laid otherwise over those of the switch.

@@ -1,15 +1,15 @@
-import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
-import type { ExpectedTable } from '../log/index.js';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { factAt, isSettled, type SwitchMap } from '../../continuity/index.js';
+import type { ExpectedTable } from '../../log/index.js';
+import { partitionFromGroups, type Pattern } from '../../partition/index.js';
 import {
   contactTerminals,
   spotIn,
   type SettingId,
   type Structure,
   type TerminalId,
-} from '../switch/index.js';
-import { pairsNamed } from './compare.js';
-import { movingContacts, polesWithContacts } from '../table/index.js';
+} from '../../switch/index.js';
+import { pairsNamed } from '../compare.js';
+import { movingContacts, polesWithContacts } from '../../table/index.js';
 import type { TerminalRows } from './causes.js';
 import type { KnownCells } from './diagnose.js';
 

@@ -3,13 +3,13 @@ import { checkStanding, keptUnder, type Check, type Mistake, type Refit } from '
 import { capital, mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useJobState, useSession } from '../job/job-context.js';
-import { useHandsFree } from '../map/keys/hands-free.js';
-import { play, say } from '../map/prompt/sounds.js';
-import { useWakeLock } from '../map/use-wake-lock.js';
-import { Notice } from '../shared/controls/notice.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
-import { useAnswerKeys } from './answer-keys.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { useHandsFree } from '../../map/keys/hands-free.js';
+import { play, say } from '../../map/prompt/sounds.js';
+import { useWakeLock } from '../../map/use-wake-lock.js';
+import { Notice } from '../../shared/controls/notice.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
+import { useAnswerKeys } from '../answer-keys.js';
 import { PowerRecords } from './power-records.js';
 import { useCheck } from './use-check.js';
 

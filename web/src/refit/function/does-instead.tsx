@@ -1,8 +1,8 @@
 import { loadsOf } from '@which-way/core/log';
 import { insteadOf, type FunctionCheck } from '@which-way/core/refit';
 import { SEEN_WORDS } from '@which-way/words/machine/machine';
-import { useJobState, useSession } from '../job/job-context.js';
-import { PlainButton } from '../shared/controls/plain-button.js';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { PlainButton } from '../../shared/controls/plain-button.js';
 
 interface DoesInsteadProps {
   check: Extract<FunctionCheck, { kind: 'load' }>;

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { seededRandom } from '../switch/index.js';
-import { runs } from '../testing/runs.js';
+import { partitionFromGroups, type Pattern } from '../../partition/index.js';
+import { seededRandom } from '../../switch/index.js';
+import { runs } from '../../testing/runs.js';
 import { withCause, type Cause } from './cause.js';
 import { contactsOf } from './causes.js';
 import { diagnose, type Diagnosis, type KnownCells } from './diagnose.js';
@@ -47,7 +47,7 @@ function isTrue(found: Diagnosis['classes'][number] | undefined, truth: Pattern,
 
 /** The corpus that nothing was tuned on; the figures of both are printed by `npm run bench`. */
 const { cases: drawn } = JSON.parse(
-  readFileSync(new URL('../../../tools/planning/diagnosis-b.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../tools/planning/diagnosis-b.json', import.meta.url), 'utf8'),
 ) as { cases: DrawnCase[] };
 
 interface DrawnCase {

@@ -1,5 +1,5 @@
-import type { ExpectedTable } from '../log/index.js';
-import { terminalNamed, type Structure, type TerminalId } from '../switch/index.js';
+import type { ExpectedTable } from '../../log/index.js';
+import { terminalNamed, type Structure, type TerminalId } from '../../switch/index.js';
 
 /** Why a text is no expected table, and where. */
 export interface TextTrouble {

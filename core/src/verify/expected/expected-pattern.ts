@@ -1,7 +1,7 @@
-import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type ExpectedTable } from '../log/index.js';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { requiredSettings } from '../switch/index.js';
+import type { SwitchMap } from '../../continuity/index.js';
+import { liveEvents, type ExpectedTable } from '../../log/index.js';
+import { partitionFromGroups, type Pattern } from '../../partition/index.js';
+import { requiredSettings } from '../../switch/index.js';
 
 /** The table that the switch should follow, as it was said last; null where nobody has. */
 export const expectedOf = ({ log }: SwitchMap): ExpectedTable | null =>

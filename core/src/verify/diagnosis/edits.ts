@@ -1,4 +1,4 @@
-import { partitionOf, type Partition } from '../partition/index.js';
+import { partitionOf, type Partition } from '../../partition/index.js';
 
 /** What is known of each pair in each setting: joined, apart, or not known; [setting][a * size + b]. */
 export type KnownCells = readonly (readonly (boolean | null)[])[];

@@ -4,8 +4,8 @@ import {
   type KnownSwitch,
   type Structure,
   type TerminalId,
-} from '../switch/index.js';
-import { type ExpectedTable } from '../log/index.js';
+} from '../../switch/index.js';
+import { type ExpectedTable } from '../../log/index.js';
 
 /** How a known switch was laid beside the one in hand; or why it cannot be. */
 export type LinedUp =

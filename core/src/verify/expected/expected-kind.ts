@@ -1,8 +1,14 @@
-import type { SwitchMap } from '../continuity/index.js';
-import type { ExpectedTable } from '../log/index.js';
-import { blocks, ordinarySwitches, relabel, type OrdinarySwitch, type Pattern } from '../partition/index.js';
-import { isomorphism, requiredPattern } from '../table/index.js';
-import type { TerminalId } from '../switch/index.js';
+import type { SwitchMap } from '../../continuity/index.js';
+import type { ExpectedTable } from '../../log/index.js';
+import {
+  blocks,
+  ordinarySwitches,
+  relabel,
+  type OrdinarySwitch,
+  type Pattern,
+} from '../../partition/index.js';
+import { isomorphism, requiredPattern } from '../../table/index.js';
+import type { TerminalId } from '../../switch/index.js';
 
 /** Ordinary kinds that a switch with so many contact terminals and required settings may be meant to be. */
 export function kindsFor(map: SwitchMap): OrdinarySwitch[] {

@@ -1,5 +1,5 @@
-import { relabel, type Pattern } from '../partition/index.js';
-import { polesWithContacts, type Contact } from '../table/index.js';
+import { relabel, type Pattern } from '../../partition/index.js';
+import { polesWithContacts, type Contact } from '../../table/index.js';
 import type { Cause } from './cause.js';
 
 /** Rows or wafers of terminals, each in its order: what may have been put in mirrored or turned. */

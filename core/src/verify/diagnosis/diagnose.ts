@@ -1,5 +1,5 @@
-import type { Partition, Pattern } from '../partition/index.js';
-import type { Contact } from '../table/index.js';
+import type { Partition, Pattern } from '../../partition/index.js';
+import type { Contact } from '../../table/index.js';
 import { editCounter, type KnownCells, type SettingAt } from './edits.js';
 import { contactsWith, settingWithCause, type Cause } from './cause.js';
 import {

@@ -1,12 +1,12 @@
-import type { ExpectedTable } from '../log/index.js';
-import { blocks, partitionOf } from '../partition/index.js';
+import type { ExpectedTable } from '../../log/index.js';
+import { blocks, partitionOf } from '../../partition/index.js';
 import {
   contactTerminals,
   terminalNamed,
   type SettingId,
   type Structure,
   type TerminalId,
-} from '../switch/index.js';
+} from '../../switch/index.js';
 
 /** Why rows are no expected table, and where: rows and columns counted from 1, as a spreadsheet does. */
 export interface RowsTrouble {

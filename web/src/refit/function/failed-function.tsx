@@ -5,8 +5,8 @@ import { chosenOf, functionFaults, wayOf, type FunctionFaults } from '@which-way
 import { faultWords } from '@which-way/words/machine/machine';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { RankedFaults } from '../hunt/ranked-faults.js';
-import { Notice } from '../shared/controls/notice.js';
+import { RankedFaults } from '../../hunt/ranked-faults.js';
+import { Notice } from '../../shared/controls/notice.js';
 
 /** A fault of the machine as it was put back: contacts by the lugs of what goes back, wires by their tags. */
 function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: Fault) => string {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { deriveMap } from '../continuity/index.js';
-import { liveEvents } from '../log/index.js';
-import { bestRelabelling, partitionFromGroups, type Pattern } from '../partition/index.js';
-import { bench, mapHidden } from '../testing/generated.js';
-import { compareWithExpected } from './compare.js';
-import { diagnose } from './diagnose.js';
-import { diagnosisQuestion } from './diagnosis-of.js';
+import { deriveMap } from '../../continuity/index.js';
+import { liveEvents } from '../../log/index.js';
+import { bestRelabelling, partitionFromGroups, type Pattern } from '../../partition/index.js';
+import { bench, mapHidden } from '../../testing/generated.js';
+import { compareWithExpected } from '../compare.js';
+import { diagnose } from '../diagnosis/diagnose.js';
+import { diagnosisQuestion } from '../diagnosis/diagnosis-of.js';
 import { expectedKind, kindsFor } from './expected-kind.js';
 import { laidOtherwise } from './laid-otherwise.js';
 import { readExpected } from './expected-text.js';

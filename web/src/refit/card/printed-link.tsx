@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { JobId } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { questions } from '../api/questions.js';
-import { Pick } from '../shared/controls/pick.js';
+import { questions } from '../../api/questions.js';
+import { Pick } from '../../shared/controls/pick.js';
 
 /** The QR code of the job's link on the printed card, under the address that is chosen before it is printed. */
 export function PrintedLink({ job }: { job: JobId }) {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { partitionFromGroups } from '../partition/index.js';
-import { bench, mapHidden } from '../testing/generated.js';
-import { compareWithExpected } from './compare.js';
+import { partitionFromGroups } from '../../partition/index.js';
+import { bench, mapHidden } from '../../testing/generated.js';
+import { compareWithExpected } from '../compare.js';
 import { readExpectedRows } from './expected-rows.js';
 
 const NAMES = ['OFF', 'ON'];
