@@ -47,10 +47,19 @@ describe('in the local network', () => {
 
   it('wrong codes are slowed down, the right one too while it waits', async () => {
     const from = '127.0.0.11';
-    expect((await signIn('AAAA-AAAA', from)).status).toBe(403);
-    const next = await signIn(await code(), from);
+    const right = await code();
+    const wrongThenRight = async () => {
+      expect((await signIn('AAAA-AAAA', from)).status).toBe(403);
+      return signIn(right, from);
+    };
+    // A machine that stood still for a second has waited already: then once more.
+    let next = await wrongThenRight();
+    for (let tries = 0; tries < 5 && next.status === 303; tries += 1) next = await wrongThenRight();
     expect(next.status).toBe(429);
     expect(Number(next.headers['retry-after'])).toBeGreaterThan(0);
+    expect(next.text).toMatch(
+      /A wrong code was tried from here\. Wait (a second|\d+ seconds), then try again\./,
+    );
   });
 
   it('this machine itself stays open', async () => {

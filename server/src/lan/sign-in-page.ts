@@ -13,7 +13,7 @@ export function signInPage({ code, trouble, seconds = 0 }: SignIn): string {
   const said = {
     wrong:
       'That is not the code. It stands where Which Way was started. Each wrong try makes the next wait longer.',
-    wait: `Too many wrong codes. Wait ${seconds} seconds, then try again.`,
+    wait: `A wrong code was tried from here. Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`,
     unread: 'That could not be read. Type the code again.',
   };
   return `<!doctype html>
