@@ -46,6 +46,18 @@ async function hear(
   leave.abort();
   return heard;
 }
+/** Listens as above, and says when the first of it is there: from then on nothing that happens is missed. */
+async function hearing(path: string, enough: (heard: Message[]) => boolean, first = 'hello') {
+  let begun = (): void => undefined;
+  const open = new Promise<void>((resolve) => (begun = resolve));
+  const all = hear(path, (heard) => {
+    if (heard.some(({ kind }) => kind === first)) begun();
+    return enough(heard);
+  });
+  // A stream that ends before it began is told where it is waited for.
+  await Promise.race([open, all]);
+  return { all };
+}
 const logs = (heard: Message[]) => heard.filter((one) => one.kind === 'log');
 
 describe('the stream', () => {
@@ -56,11 +68,11 @@ describe('the stream', () => {
     const post = (some: unknown[]) =>
       served.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events: some });
     await post(events);
-    const listening = hear(`/api/stream?job=${job.id}&after=0`, (heard) => logs(heard).length >= 2);
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    const stream = `/api/stream?job=${job.id}&after=0`;
+    const listening = await hearing(stream, (heard) => logs(heard).length >= 2, 'log');
     const later = addReading();
     await post([later]);
-    const heard = await listening;
+    const heard = await listening.all;
     expect(heard[0]?.kind).toBe('hello');
     const ids = logs(heard).flatMap(({ data }) => data.events.map(({ id }) => id));
     expect(ids).toEqual([...events.map(({ id }) => id)]);
@@ -76,17 +88,16 @@ describe('the stream', () => {
   it('tells that a job is gone, that the bench has changed, and how far long work is', async () => {
     const { job } = newJob(2);
     await served.call('POST', '/api/jobs', job);
-    const page = hear(`/api/stream?job=${job.id}&after=0`, (heard) =>
+    const page = await hearing(`/api/stream?job=${job.id}&after=0`, (heard) =>
       heard.some(({ kind }) => kind === 'gone'),
     );
-    const bench = hear('/api/stream', (heard) =>
+    const bench = await hearing('/api/stream', (heard) =>
       heard.some((one) => one.kind === 'work' && one.data.state === 'done'),
     );
-    await new Promise((resolve) => setTimeout(resolve, 200));
     await served.call('DELETE', `/api/jobs/${job.id}`);
     await served.call('POST', '/api/backup');
-    expect((await page).find(({ kind }) => kind === 'gone')?.data).toEqual({ job: job.id });
-    expect(new Set((await bench).map(({ kind }) => kind))).toEqual(new Set(['hello', 'bench', 'work']));
+    expect((await page.all).find(({ kind }) => kind === 'gone')?.data).toEqual({ job: job.id });
+    expect(new Set((await bench.all).map(({ kind }) => kind))).toEqual(new Set(['hello', 'bench', 'work']));
   });
 
   it('stands behind the same gates as everything, and does not keep the server from stopping', async () => {

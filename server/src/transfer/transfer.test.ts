@@ -239,25 +239,19 @@ describe('a file that is looked through first', () => {
       JSON.stringify({ format: 'which-way', version: 1, jobs, library: [] }),
     );
     await place.call('POST', `/api/imports/${work.id}/take`);
-    const waits: number[] = [];
     let cancelled = false;
     for (let state = 'running'; state === 'running' || state === 'waiting';) {
       const event = mine.addReading();
-      const began = performance.now();
       const { status } = await place.call('POST', `/api/jobs/${mine.job.id}/events`, {
         after: 0,
         events: [event],
       });
-      waits.push(performance.now() - began);
       expect(status).toBe(200);
-      if (waits.length === 3) {
-        await place.call('DELETE', `/api/works/${work.id}`);
-        cancelled = true;
-      }
+      if (!cancelled) await place.call('DELETE', `/api/works/${work.id}`);
+      cancelled = true;
       const answer = await place.call('GET', `/api/works/${work.id}`);
       state = answer.status === 200 ? (answer.body as Work).state : 'cancelled';
     }
-    expect(cancelled).toBe(true);
     const list: JobSummary[] = (await place.call('GET', '/api/jobs')).body;
     const left = new Set(list.map(({ id }) => id));
     expect([1, 13]).toContain(left.size);
