@@ -30,7 +30,10 @@ export function BenchPage() {
   const shop = useQuery(questions.shop());
   const beginSystem = useBeginSystem();
   useBenchKeys(() => setStarting(true));
-  useEffect(() => void import('./make-job.js').catch(() => undefined), []);
+  // What beginning a job needs is fetched once the bench stands.
+  useEffect(() => {
+    void Promise.all([import('./make-job.js'), import('./simulated-choice.js')]).catch(() => undefined);
+  }, []);
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title={shop.data?.name ?? ''}>
