@@ -1,2 +1,1 @@
-export { ROUTE_ENGINE, routeOf, type Route } from './route.js';
-export { STEPS, type Step } from './step.js';
+export { ROUTE_ENGINE, routeOf, STEPS, type Route, type Step } from './route.js';

@@ -30,10 +30,7 @@ export function BenchPage() {
   const shop = useQuery(questions.shop());
   const beginSystem = useBeginSystem();
   useBenchKeys(() => setStarting(true));
-  // What beginning a job needs is fetched once the bench stands.
-  useEffect(() => {
-    void Promise.all([import('./make-job.js'), import('./simulated-choice.js')]).catch(() => undefined);
-  }, []);
+  useEffect(() => void import('./make-job.js').catch(() => undefined), []);
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title={shop.data?.name ?? ''}>

@@ -1,9 +1,10 @@
 import type { ActuatorForm } from '@which-way/core/switch';
 import { TITLE_LETTERS } from '@which-way/core/schema';
-import { lazy, Suspense, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
+import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { FormPictures } from '../shared/drawings/form-pictures.js';
@@ -25,9 +26,6 @@ export function StartDialog({
 }
 
 const makingJobs = () => import('./make-job.js');
-const SimulatedChoice = lazy(async () => ({
-  default: (await import('./simulated-choice.js')).SimulatedChoice,
-}));
 
 const INPUT = 'mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large';
 
@@ -66,9 +64,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
   return (
     <form onSubmit={submit} noValidate className="mt-4 grid gap-4">
       {simulated ? (
-        <Suspense fallback={null}>
-          <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} />
-        </Suspense>
+        <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} />
       ) : (
         <label>
           How many terminals?
@@ -129,5 +125,43 @@ function StartForm({ onClose }: { onClose: () => void }) {
         </PlainButton>
       </div>
     </form>
+  );
+}
+
+interface SimulatedChoiceProps {
+  entry: string;
+  setEntry: (id: string) => void;
+  seed: string;
+  setSeed: (seed: string) => void;
+}
+
+function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProps) {
+  return (
+    <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
+      <div>
+        <LibrarySelect
+          label="Wired like"
+          autoFocus
+          sized
+          large
+          value={entry}
+          onChange={setEntry}
+          placeholder="Choose one of the library"
+        />
+        <span className="text-small text-quiet">
+          Its terminals are mixed up, so that there is something to find.
+        </span>
+      </div>
+      <label>
+        Seed
+        <input
+          value={seed}
+          inputMode="numeric"
+          onChange={(event) => setSeed(event.target.value)}
+          className={INPUT}
+        />
+        <span className="text-small text-quiet">Another number, another mix.</span>
+      </label>
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import type { ApiError, Job } from '@which-way/contract';
-import type { JobEvent, PhotoPurpose } from '@which-way/core/log';
+import { upgradeEvent, type JobEvent, type PhotoPurpose } from '@which-way/core/log';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { SetAside } from './set-aside.js';
@@ -76,11 +76,8 @@ export async function noted(note: () => Promise<void>): Promise<void> {
   }
 }
 
-/** What makes of an event that an older program noted here one that this one knows; the bench, which reads none, does without it. */
-async function toToday(): Promise<(event: JobEvent) => JobEvent> {
-  const { upgradeEvent } = await import('@which-way/core/log');
-  return (event) => upgradeEvent(event) as JobEvent;
-}
+/** An event that an older program noted here, as this one knows it. */
+const ofToday = (event: JobEvent): JobEvent => upgradeEvent(event) as JobEvent;
 
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
@@ -112,7 +109,6 @@ export const browserOutbox: Outbox = {
   },
   async of(job) {
     const rows = await (await database()).getAllFromIndex('waiting', 'job', job);
-    const ofToday = await toToday();
     return rows
       .sort((one, other) => one.order - other.order || one.event.sequence - other.event.sequence)
       .map(({ event }) => ofToday(event));
@@ -130,15 +126,12 @@ export const browserOutbox: Outbox = {
   async removeAside(id) {
     await (await database()).delete('aside', id);
   },
-  async asideOf(job) {
-    const items = await (await database()).getAllFromIndex('aside', 'job', job);
-    const ofToday = await toToday();
-    return items.map((item) => ({
+  asideOf: async (job) =>
+    (await (await database()).getAllFromIndex('aside', 'job', job)).map((item) => ({
       ...item,
       event: ofToday(item.event),
       dependents: item.dependents.map(ofToday),
-    }));
-  },
+    })),
   async copy({ job, cursor, events }) {
     const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
     const copied = transaction.objectStore('copied');
