@@ -81,6 +81,7 @@ test('the prompt can be read at arm’s length: cap height 40 px or more, contra
   page,
 }) => {
   await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'On the bench' })).toBeVisible();
   await page.keyboard.press('n');
   await page.getByLabel('How many terminals?').fill('5');
   await page.keyboard.press('Enter');

@@ -4,6 +4,7 @@ import { Toaster } from 'sonner';
 import { BenchPage } from './bench/bench-page.js';
 import { Notice } from './shared/controls/notice.js';
 import { PlainButton } from './shared/controls/plain-button.js';
+import { patiently } from './shared/patiently.js';
 import { TopBar } from './shared/frame/top-bar.js';
 
 function Lost() {
@@ -49,7 +50,7 @@ function page<Name extends string>(
   load: () => Promise<Record<Name, () => React.ReactNode>>,
   name: Name,
 ): Pick<RouteObject, 'lazy'> {
-  return { lazy: async () => ({ Component: (await load())[name] }) };
+  return { lazy: async () => ({ Component: (await patiently(load))[name] }) };
 }
 
 const intake = () => import('./intake/intake-page.js');

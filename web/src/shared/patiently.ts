@@ -1,0 +1,17 @@
+/** Waits before each further try, in milliseconds. */
+const WAITS_MS = [300, 1500];
+
+/** What is loaded, tried again a little later where it did not come: a network that stumbles once costs nobody a page. */
+export async function patiently<What>(
+  load: () => Promise<What>,
+  waits: readonly number[] = WAITS_MS,
+): Promise<What> {
+  for (const wait of waits) {
+    try {
+      return await load();
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, wait));
+    }
+  }
+  return load();
+}
