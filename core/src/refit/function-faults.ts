@@ -77,9 +77,10 @@ const seenIn = (checks: readonly FunctionCheck[]): Observation[] =>
  * or where it is not known what should be.
  */
 export function functionFaults(map: SwitchMap): FunctionFaults | null {
-  const failing = functionChecks(map).filter(({ tried }) => tried?.result === 'fails');
+  const checks = functionChecks(map);
+  const failing = checks.filter(({ tried }) => tried?.result === 'fails');
   if (failing.length === 0) return null;
-  const seen = seenIn(functionChecks(map));
+  const seen = seenIn(checks);
   const unsaid = failing.filter(({ kind, tried }) => kind === 'load' && !tried?.does).length;
   const machine = machineOf(map);
   const healthy = healthyBack(map);

@@ -109,6 +109,14 @@ describe('the function test', () => {
   });
 });
 
+it('a failing line that is of no load asks for nothing that cannot be said', async () => {
+  await renderJob(<FunctionPage />, deeds);
+  press('fails', screen.getByRole('group', { name: /^warm/ }));
+  expect(screen.getByText('One thing fails')).toBeVisible();
+  expect(screen.queryByText(/Say beside it/)).toBeNull();
+  expect(screen.getByText(/^It is no line of a load in a position/)).toBeVisible();
+});
+
 describe('wires back', () => {
   it('one wire at a time, ticked, and not done after all', async () => {
     const { written } = await renderJob(<TransferPage />, deeds);

@@ -1,7 +1,13 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { isUnsteady, type Fault } from '@which-way/core/circuit';
 import { wiresOf } from '@which-way/core/log';
-import { chosenOf, functionFaults, wayOf, type FunctionFaults } from '@which-way/core/refit';
+import {
+  chosenOf,
+  functionFaults,
+  wayOf,
+  type FunctionCheck,
+  type FunctionFaults,
+} from '@which-way/core/refit';
 import { faultWords } from '@which-way/words/machine/machine';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -23,10 +29,10 @@ function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: 
 }
 
 /** What fails under power, and what explains it: never more than the lines of the test say. */
-export function FailedFunction({ map, fails }: { map: SwitchMap; fails: number }) {
+export function FailedFunction({ map, fails }: { map: SwitchMap; fails: readonly FunctionCheck[] }) {
   const faults = useMemo(() => functionFaults(map), [map]);
   return (
-    <Notice look="brick" title={fails === 1 ? 'One thing fails' : `${fails} things fail`}>
+    <Notice look="brick" title={fails.length === 1 ? 'One thing fails' : `${fails.length} things fail`}>
       <p>Power off, and proved dead, before a hand goes in.</p>
       {faults ? (
         <>
@@ -44,7 +50,7 @@ export function FailedFunction({ map, fails }: { map: SwitchMap; fails: number }
           )}
         </>
       ) : (
-        <p>Say beside it what the load does instead: then the faults that explain it are ranked here.</p>
+        <p>{whyNone(fails)}</p>
       )}
       <p>
         A wire: <Way to="../check">Before power</Way>. The switch: <Way to="../../map">the Map</Way>, its
@@ -53,6 +59,16 @@ export function FailedFunction({ map, fails }: { map: SwitchMap; fails: number }
       </p>
     </Notice>
   );
+}
+
+/** Why no fault is ranked, and what would be wanted: only a load in a position tells of the circuit. */
+function whyNone(fails: readonly FunctionCheck[]): string {
+  const loads = fails.filter(({ kind }) => kind === 'load');
+  if (loads.length === 0)
+    return 'It is no line of a load in a position, and those tell the faults: where one of them fails too, say so above.';
+  if (loads.every(({ tried }) => !tried?.does))
+    return 'Say beside it what the load does instead: then the faults that explain it are ranked here.';
+  return 'What goes back is not known in full in every position: no fault can be ranked.';
 }
 
 const Way = ({ to, children }: { to: string; children: ReactNode }) => (

@@ -46,7 +46,7 @@ export function FunctionPage() {
           All else was tried, and works
         </PlainButton>
       )}
-      {fails.length > 0 && <FailedFunction map={map} fails={fails.length} />}
+      {fails.length > 0 && <FailedFunction map={map} fails={fails} />}
       <OwnLine />
     </main>
   );
