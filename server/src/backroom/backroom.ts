@@ -5,21 +5,24 @@ import { Worker } from 'node:worker_threads';
 import { Refusal } from '../errors/refusal.js';
 import type { BackroomDesk } from './backroom.worker.js';
 
-interface Bench {
+/** What each worker is for. */
+type Bench = 'reading' | 'long' | 'backup';
+
+interface Manned {
   worker: Worker;
   desk: Remote<BackroomDesk>;
-  /** Rejects when the worker ends. */
-  ended: Promise<never>;
+  /** One for each question that has no answer yet: called when the worker ends. An answer takes its own away, so that nothing is kept of it. */
+  unanswered: Set<(reason: Error) => void>;
 }
 
 /**
- * The worker threads: one that reads for the screens, one that does what takes long. Neither ever writes to the database. A
- * worker that dies takes only its own questions with it; the next question starts another.
+ * The worker threads: one reads for the screens, one does what takes long, one makes backups, which wait for nothing. None of them
+ * ever writes to the database. A worker that dies takes only its own questions with it; the next question starts another.
  */
 @Injectable()
 export class Backroom implements OnApplicationShutdown {
   readonly #log = new Logger('backroom');
-  readonly #benches: { reading: Bench | null; long: Bench | null } = { reading: null, long: null };
+  readonly #benches = new Map<Bench, Manned>();
   #closing = false;
 
   /** @param entry the worker's built code. */
@@ -38,44 +41,56 @@ export class Backroom implements OnApplicationShutdown {
     return this.#ask('long', ask);
   }
 
-  /** Lets both go of the database; they open it again when they are asked next. */
+  /** Asks the worker for backups. */
+  backup<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
+    return this.#ask('backup', ask);
+  }
+
+  /** Questions that have no answer yet. */
+  get unanswered(): number {
+    return [...this.#benches.values()].reduce((sum, { unanswered }) => sum + unanswered.size, 0);
+  }
+
+  /** Lets all of them go of the database; they open it again when they are asked next. */
   async letGo(): Promise<void> {
-    for (const bench of Object.values(this.#benches)) if (bench) await bench.desk.letGo();
+    for (const { desk } of this.#benches.values()) await desk.letGo();
   }
 
   async onApplicationShutdown(): Promise<void> {
     this.#closing = true;
-    for (const bench of Object.values(this.#benches)) await bench?.worker.terminate();
+    for (const { worker } of this.#benches.values()) await worker.terminate();
   }
 
-  async #ask<Answer>(
-    which: 'reading' | 'long',
-    ask: (desk: Remote<BackroomDesk>) => Promise<Answer>,
-  ): Promise<Answer> {
-    const bench = (this.#benches[which] ??= this.#start(which));
-    try {
-      return await Promise.race([ask(bench.desk), bench.ended]);
-    } catch (error) {
-      throw refusalOf(error) ?? error;
-    }
+  #ask<Answer>(which: Bench, ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
+    const { desk, unanswered } = this.#manned(which);
+    return new Promise((resolve, reject) => {
+      unanswered.add(reject);
+      ask(desk)
+        .then(resolve, (error: unknown) => reject(refusalOf(error) ?? error))
+        .finally(() => unanswered.delete(reject));
+    });
   }
 
-  #start(which: 'reading' | 'long'): Bench {
+  #manned(which: Bench): Manned {
+    const there = this.#benches.get(which);
+    if (there) return there;
     const worker = new Worker(this.entry, {
       workerData: { database: this.database },
       name: which,
       execArgv: [],
     });
     worker.setMaxListeners(0);
-    const ended = new Promise<never>((_, reject) => {
-      worker.on('error', (error) => this.#log.error(`the ${which} worker failed: ${error.message}`));
-      worker.once('exit', () => {
-        this.#benches[which] = null;
-        if (!this.#closing) reject(new Error(`the ${which} worker ended`));
-      });
+    const unanswered: Manned['unanswered'] = new Set();
+    worker.on('error', (error) => this.#log.error(`the ${which} worker failed: ${error.message}`));
+    worker.once('exit', () => {
+      this.#benches.delete(which);
+      // While the server stops, nobody is there any more to hear that nothing comes.
+      if (!this.#closing) for (const end of unanswered) end(new Error(`the ${which} worker ended`));
+      unanswered.clear();
     });
-    ended.catch(() => undefined);
-    return { worker, desk: wrap<BackroomDesk>(nodeEndpoint(worker)), ended };
+    const manned = { worker, desk: wrap<BackroomDesk>(nodeEndpoint(worker)), unanswered };
+    this.#benches.set(which, manned);
+    return manned;
   }
 }
 

@@ -7,6 +7,7 @@ import type { Readable } from 'node:stream';
 import { DataSource } from 'typeorm';
 import { Backroom } from '../backroom/backroom.js';
 import { Acknowledged } from '../database/acknowledged.js';
+import { Footing } from '../database/footing.js';
 import { takeStock } from '../database/take-stock.js';
 import { Writer } from '../database/writer.js';
 import { receiveFile } from '../errors/receive-file.js';
@@ -31,6 +32,7 @@ export class BackupService {
     private readonly source: DataSource,
     private readonly live: Live,
     private readonly acknowledged: Acknowledged,
+    private readonly footing: Footing,
     @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
@@ -38,7 +40,7 @@ export class BackupService {
     return this.works.begin('backup', async (worker) => {
       const to = join(worker.folder, RESULT);
       const { database, photos, version: program } = this.serving;
-      const manifest = await this.backroom.long((desk) =>
+      const manifest = await this.backroom.backup((desk) =>
         desk.backUp({ database, photos, program }, to, this.#heard(worker), worker.flag),
       );
       noteBackup(dirname(database), manifest.made);
@@ -78,6 +80,7 @@ export class BackupService {
         putInPlace(dirname(this.serving.database), checked);
       } finally {
         await this.source.initialize();
+        this.footing.take();
       }
     });
     this.live.otherStore(await takeStock(this.writer, this.acknowledged, { anew: true }));

@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { collect } from '../testing/collected.js';
 import { DataFolderError, takeDataFolder } from './data-folder.js';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'which-way-'));
@@ -15,6 +16,16 @@ describe('the data folder', () => {
     expect(() => takeDataFolder(place, true)).toThrow(DataFolderError);
     first.release();
     takeDataFolder(place, false).release();
+  });
+
+  it('stays locked through garbage collections, though nobody keeps what taking it returned', async () => {
+    const place = folder();
+    takeDataFolder(place, false);
+    for (let count = 0; count < 5; count += 1) {
+      collect();
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+    expect(() => takeDataFolder(place, false)).toThrow(/Another Which Way/);
   });
 
   it('with a damaged database is refused with a clear message, and nothing in it is changed', () => {

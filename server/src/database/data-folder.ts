@@ -16,6 +16,12 @@ export interface DataFolder {
   release(): void;
 }
 
+/**
+ * Locks that are held: a connection that nobody refers to is closed by the garbage collector, and its lock with it. So they stay here
+ * until they are given back, whatever their taker does with what it got.
+ */
+const held = new Set<Database.Database>();
+
 /** What belongs to the running of a data folder, and stays in it when the rest is moved aside. */
 const STAYS = /^lock\.sqlite/;
 
@@ -39,17 +45,16 @@ export function takeDataFolder(folder: string, fresh: boolean): DataFolder {
     if (fresh) aside = moveAside(folder);
     checkDatabase(database);
   } catch (error) {
-    lock.close();
+    lock.release();
     throw error;
   }
-  return { database, photos, aside, release: () => lock.close() };
+  return { database, photos, aside, release: lock.release };
 }
 
 /** Makes a data folder where it is missing and keeps every other program out of it, until what it returns is called. */
 export function lockDataFolder(folder: string): () => void {
   mkdirSync(folder, { recursive: true });
-  const lock = lockFolder(folder);
-  return () => lock.close();
+  return lockFolder(folder).release;
 }
 
 /** Whether there is anything in a data folder that a person would miss. */
@@ -68,13 +73,19 @@ function moveAside(folder: string): string | null {
 }
 
 /** An exclusive lock that the operating system gives back when the process dies, however it dies. */
-function lockFolder(folder: string): Database.Database {
+function lockFolder(folder: string): { release: () => void } {
   const path = join(folder, 'lock.sqlite');
   let lock: Database.Database | undefined;
   try {
     lock = new Database(path, { timeout: 300 });
     lock.exec('BEGIN EXCLUSIVE');
-    return lock;
+    const taken = lock;
+    held.add(taken);
+    return {
+      release: () => {
+        if (held.delete(taken)) taken.close();
+      },
+    };
   } catch (error) {
     lock?.close();
     if (isBusy(error)) {

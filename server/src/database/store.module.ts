@@ -9,12 +9,14 @@ import {
 import { TypeOrmModule } from '@nestjs/typeorm';
 import Database from 'libsql';
 import { dirname, join } from 'node:path';
+import { DataSource } from 'typeorm';
 import { Backroom } from '../backroom/backroom.js';
 import { Live } from '../live/live.js';
 import { SERVING, type Serving } from '../serving.js';
 import { Works } from '../works/works.js';
 import { Acknowledged } from './acknowledged.js';
 import { dataSourceOptions } from './data-source.js';
+import { Footing } from './footing.js';
 import { Writer } from './writer.js';
 
 /** When the server stops: everything goes from the write-ahead log into the one file, so that a copy of that is all there is. */
@@ -40,7 +42,7 @@ export class ClosingTime implements OnApplicationShutdown {
 @Module({})
 export class StoreModule {
   static for({ database, driver }: Serving): DynamicModule {
-    const shared = [Writer, Backroom, Live, Works, Acknowledged];
+    const shared = [Writer, Backroom, Live, Works, Acknowledged, Footing];
     return {
       module: StoreModule,
       imports: [TypeOrmModule.forRoot({ ...dataSourceOptions(database, driver), retryAttempts: 0 })],
@@ -48,6 +50,16 @@ export class StoreModule {
         Writer,
         Live,
         ClosingTime,
+        {
+          provide: Footing,
+          // Not before the database is open: it is made where there is none.
+          inject: [DataSource],
+          useFactory: () => {
+            const footing = new Footing([dirname(database), database]);
+            footing.take();
+            return footing;
+          },
+        },
         { provide: Acknowledged, useFactory: () => new Acknowledged(dirname(database)) },
         {
           provide: Backroom,

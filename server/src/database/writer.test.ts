@@ -1,11 +1,12 @@
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, renameSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import Database from 'libsql';
 import { DataSource } from 'typeorm';
 import { afterEach, describe, expect, it } from 'vitest';
 import { Refusal } from '../errors/refusal.js';
 import { dataSourceOptions, type DatabaseDriver } from './data-source.js';
+import { Footing } from './footing.js';
 import { Writer } from './writer.js';
 
 const sources: DataSource[] = [];
@@ -13,7 +14,9 @@ const opened = async (driver?: DatabaseDriver) => {
   const place = join(mkdtempSync(join(tmpdir(), 'which-way-writer-')), 'which-way.sqlite');
   const source = await new DataSource(dataSourceOptions(place, driver)).initialize();
   sources.push(source);
-  return { source, writer: new Writer(source) };
+  const footing = new Footing([dirname(place), place]);
+  footing.take();
+  return { place, source, writer: new Writer(source, footing) };
 };
 afterEach(async () => {
   for (const source of sources.splice(0)) if (source.isInitialized) await source.destroy();
@@ -75,6 +78,35 @@ describe('the one writer', () => {
     expect(said).toHaveLength(1);
     stuck = false;
     await expect(note(writer, 'much later')).rejects.toThrow(/cannot write any more/);
+  });
+
+  it.each([
+    ['the database was moved aside', (place: string) => renameSync(place, `${place}.aside`)],
+    [
+      'another database stands in its place',
+      (place: string) => {
+        renameSync(place, `${place}.aside`);
+        copyFileSync(`${place}.aside`, place);
+      },
+    ],
+    ['the folder was moved aside', (place: string) => renameSync(dirname(place), `${dirname(place)}-aside`)],
+    [
+      'another folder stands in its place',
+      (place: string) => {
+        renameSync(dirname(place), `${dirname(place)}-aside`);
+        mkdirSync(dirname(place));
+        copyFileSync(join(`${dirname(place)}-aside`, 'which-way.sqlite'), place);
+      },
+    ],
+  ])('calls nothing stored once %s', async (_, happens) => {
+    const { place, writer } = await opened();
+    const said: string[] = [];
+    writer.onBroken = (reason) => said.push(reason);
+    await note(writer, 'before');
+    happens(place);
+    for (const key of ['after', 'later'])
+      await expect(note(writer, key)).rejects.toMatchObject({ body: { code: 'store-broken' } });
+    expect(said).toEqual([expect.stringContaining('moved, removed or replaced')]);
   });
 
   it('refuses what comes when it is being stopped, and finishes what is being written', async () => {

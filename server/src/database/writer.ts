@@ -2,6 +2,7 @@ import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/comm
 import type Database from 'libsql';
 import { DataSource, type EntityManager } from 'typeorm';
 import { Refusal, refused } from '../errors/refusal.js';
+import { Footing } from './footing.js';
 
 /**
  * How long a turn may wait: a `reading` is what somebody at the bench waits for; a `batch` is a piece of long work, of at
@@ -29,7 +30,10 @@ export class Writer implements BeforeApplicationShutdown {
   /** Called once, when nothing can be written any more. */
   onBroken: (reason: string) => void = () => undefined;
 
-  constructor(private readonly source: DataSource) {}
+  constructor(
+    private readonly source: DataSource,
+    private readonly footing: Footing,
+  ) {}
 
   /**
    * Runs `work` in a transaction of its own. Check and stage before asking for a turn: `work` waits for nothing but the
@@ -83,11 +87,30 @@ export class Writer implements BeforeApplicationShutdown {
       const result = await work(this.source.manager);
       connection.exec('COMMIT');
       if (connection.inTransaction) throw new Error('the transaction was committed and is still open');
+      this.standsWhereItStood();
       return result;
     } catch (error) {
       this.#rollBack(connection);
       throw error;
     }
+  }
+
+  /**
+   * To be asked before anything is called stored: a folder or a database that was moved aside while the server runs still takes
+   * writes, and nobody would find them. Then everything is refused from here on, and the server ends.
+   * @throws Refusal
+   */
+  standsWhereItStood(): void {
+    const lost = this.footing.lost();
+    if (lost === null) return;
+    this.#break(`${lost} was moved, removed or replaced while the server was running`);
+  }
+
+  #break(reason: string): never {
+    const first = this.#broken === null;
+    this.#broken ??= reason;
+    if (first) this.onBroken(this.#broken);
+    throw refusal(this.#broken);
   }
 
   /** Ends the transaction, if there still is one. */
@@ -99,9 +122,7 @@ export class Writer implements BeforeApplicationShutdown {
       this.#log.error(`rollback failed: ${String(error)}`);
     }
     if (!connection.inTransaction) return;
-    this.#broken = 'a change could neither be finished nor taken back';
-    this.onBroken(this.#broken);
-    throw refusal(this.#broken);
+    this.#break('a change could neither be finished nor taken back');
   }
 
   /** The driver's own connection, which the ORM shares among all that use it. */

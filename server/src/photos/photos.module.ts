@@ -5,6 +5,7 @@ import { PHOTO_BYTES } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
 import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
+import { Writer } from '../database/writer.js';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound } from '../errors/refusal.js';
 import { SERVING, type Serving } from '../serving.js';
@@ -21,7 +22,10 @@ export class SizeQuery {
 @ApiTags('photos')
 @Controller('api/photos')
 export class PhotosController {
-  constructor(private readonly photos: PhotoStore) {}
+  constructor(
+    private readonly photos: PhotoStore,
+    private readonly writer: Writer,
+  ) {}
 
   @Put(':id')
   @HttpCode(200)
@@ -34,7 +38,9 @@ export class PhotosController {
       request.resume();
       throw tooLarge();
     }
-    return this.photos.put(id, request);
+    const stored = await this.photos.put(id, request);
+    this.writer.standsWhereItStood();
+    return stored;
   }
 
   @Get(':id')

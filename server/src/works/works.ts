@@ -32,12 +32,21 @@ interface Kept {
 
 const isCancelled = ({ flag }: Kept): boolean => Atomics.load(new Int32Array(flag), 0) !== 0;
 
-/** The long work of this server: one at a time, with its progress, to be cancelled; pages may come and go meanwhile. */
+/** Work that never waits for an import: its lane is its own. What changes the store as a whole waits for all, and all for it. */
+type Lane = 'files' | 'backup';
+const LANES: Record<Work['kind'], readonly Lane[]> = {
+  import: ['files'],
+  export: ['files'],
+  backup: ['backup'],
+  restore: ['files', 'backup'],
+};
+
+/** The long work of this server: one at a time in each lane, with its progress, to be cancelled; pages may come and go meanwhile. */
 @Injectable()
 export class Works {
   readonly #log = new Logger('works');
   readonly #kept = new Map<string, Kept>();
-  #last: Promise<unknown> = Promise.resolve();
+  readonly #last: Record<Lane, Promise<unknown>> = { files: Promise.resolve(), backup: Promise.resolve() };
 
   /** @param folder where works have folders of their own; what an earlier run left in it is cleared away. */
   constructor(
@@ -97,9 +106,14 @@ export class Works {
       tell: () => undefined,
       goesOn: () => undefined,
     };
-    const turn = () => run(worker).finally(() => this.discard(folder));
-    const result = this.#last.then(turn, turn);
-    this.#last = result.catch(() => undefined);
+    return this.#inTurn(['files'], () => run(worker).finally(() => this.discard(folder)));
+  }
+
+  /** Runs work when all that was begun before it in its lanes has ended. */
+  #inTurn<Result>(lanes: readonly Lane[], work: () => Promise<Result>): Promise<Result> {
+    const result = Promise.all(lanes.map((lane) => this.#last[lane])).then(work);
+    const ended = result.catch(() => undefined);
+    for (const lane of lanes) this.#last[lane] = ended;
     return result;
   }
 
@@ -135,7 +149,7 @@ export class Works {
         this.#tell(kept, { state: 'failed', step: null, error: body });
       }
     };
-    this.#last = this.#last.then(turn, turn);
+    void this.#inTurn(LANES[kept.work.kind], turn);
   }
 
   get(id: string): Work {

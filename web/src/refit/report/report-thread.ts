@@ -13,15 +13,25 @@ export class ReportThread {
   readonly #thread = new Worker(new URL('./report.worker.ts', import.meta.url), { type: 'module' });
   readonly #remote: Remote<ReportWorker> = wrap<ReportWorker>(this.#thread);
   readonly #handedOver = new HandedOver();
-  /** Ends what is asked when the thread is stopped or breaks. */
-  readonly #over: Promise<never>;
-  #end: (why: Error) => void = () => undefined;
+  /** One for each question without an answer: called when the thread is stopped or breaks. An answer takes its own away. */
+  readonly #unanswered = new Set<(why: Error) => void>();
   #stopped = false;
 
   constructor() {
-    this.#over = new Promise((_, reject) => (this.#end = reject));
-    this.#over.catch(() => undefined);
     this.#thread.onerror = (event) => this.#end(new Error(event.message));
+    this.#thread.onmessageerror = () => this.#end(new Error('an answer could not be read'));
+  }
+
+  #end(why: Error): void {
+    for (const end of this.#unanswered) end(why);
+    this.#unanswered.clear();
+  }
+
+  #answered<Answer>(asked: Promise<Answer>): Promise<Answer> {
+    return new Promise((resolve, reject) => {
+      this.#unanswered.add(reject);
+      asked.then(resolve, reject).finally(() => this.#unanswered.delete(reject));
+    });
   }
 
   async #feed(events: readonly JobEvent[]): Promise<void> {
@@ -47,12 +57,12 @@ export class ReportThread {
 
   /** The report as a web page in one file. */
   page(events: readonly JobEvent[], order: ReportOrder): Promise<string> {
-    return Promise.race([this.#page(events, order), this.#over]);
+    return this.#answered(this.#page(events, order));
   }
 
   /** The report as a PDF. */
   paper(events: readonly JobEvent[], order: ReportOrder, size: PaperSize): Promise<Blob> {
-    return Promise.race([this.#paper(events, order, size), this.#over]);
+    return this.#answered(this.#paper(events, order, size));
   }
 
   /** Whether somebody stopped it. */
