@@ -18,7 +18,7 @@ const keepPages = VitePWA({
     cleanupOutdatedCaches: true,
     runtimeCaching: [
       {
-        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+        urlPattern: ({ request, url }) => request.mode === 'navigate' && !/^\/(api|shared)\//.test(url.pathname),
         handler: 'NetworkOnly',
         options: { precacheFallback: { fallbackURL: 'index.html' } },
       },
@@ -30,6 +30,6 @@ export default defineConfig({
   plugins: [react(), tailwind(), keepPages],
   resolve: { conditions: ['which-way-source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
-  server: { proxy: { '/api': 'http://127.0.0.1:4170' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:4170', '/shared': 'http://127.0.0.1:4170' } },
   build: { target: 'es2023', sourcemap: true, chunkSizeWarningLimit: 2200 },
 });

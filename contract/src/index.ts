@@ -87,7 +87,24 @@ export interface UnreadableEvent {
   message: string;
 }
 
-/** A link by which others in the local network may read one job. */
+/** A device that came in with the shop's code. */
+export interface SignedIn {
+  id: string;
+  device: 'phone' | 'tablet' | 'computer';
+  /** In the local network, when it signed in. */
+  address: string;
+  /** ISO 8601. */
+  opened: string;
+  seen: string;
+}
+
+/** The same as a page lists it. */
+export interface SignedInDevice extends SignedIn {
+  /** Whether it is the device that asks. */
+  own: boolean;
+}
+
+/** A link by which others in the local network may read the report of one job. */
 export interface JobShare {
   token: string;
   /** When it ends by itself. */

@@ -4,6 +4,7 @@ import { BackupModule } from './backup/backup.module.js';
 import { StoreModule } from './database/store.module.js';
 import { HealthModule } from './health/health.module.js';
 import { JobsModule } from './jobs/jobs.module.js';
+import { LanModule } from './lan/lan.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
 import { PhotosModule } from './photos/photos.module.js';
@@ -18,7 +19,7 @@ import { WorksModule } from './works/works.module.js';
 export class AppModule {
   static for(serving: Serving): DynamicModule {
     const pages = serving.pages
-      ? [ServeStaticModule.forRoot({ rootPath: serving.pages, exclude: ['/api/{*splat}'] })]
+      ? [ServeStaticModule.forRoot({ rootPath: serving.pages, exclude: ['/api/{*splat}', '/shared/{*splat}'] })]
       : [];
     return {
       module: AppModule,
@@ -26,6 +27,7 @@ export class AppModule {
         StoreModule.for(serving),
         HealthModule,
         JobsModule,
+        LanModule,
         LibraryModule,
         TransferModule,
         PhotosModule,

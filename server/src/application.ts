@@ -13,6 +13,7 @@ import { ErrorFilter } from './errors/error.filter.js';
 import { keptAccess } from './lan/access.js';
 import { notTooDeep } from './errors/levels.js';
 import { gate } from './lan/gate.js';
+import { Sessions } from './lan/sessions.js';
 import { Live } from './live/live.js';
 import { TransferService } from './transfer/transfer.service.js';
 import { ownHosts } from './lan/own-hosts.js';
@@ -55,7 +56,10 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
   app.use(logRequests(logger));
   if (serving.lan) {
     const access = await app.get(Writer).write((manager) => keptAccess(manager, serving.newCode));
-    app.use(gate(access));
+    const sessions = app.get(Sessions);
+    if (serving.newCode) await sessions.endAll();
+    await sessions.load();
+    app.use(gate(access, sessions));
   }
   const parse = json({ limit: '1mb' });
   app.use((request: Request, response: Response, next: NextFunction) =>

@@ -121,7 +121,6 @@ const router = createBrowserRouter([
         ...page(() => import('./job/job-frame.js'), 'JobFrame'),
         children: [{ index: true, ...page(() => import('./system/system-page.js'), 'SystemPage') }],
       },
-      { path: '/shared/:token', ...page(() => import('./shared-link/shared-page.js'), 'SharedPage') },
       { path: '/practice', ...page(() => import('./practice/practice-page.js'), 'PracticePage') },
       { path: '/library', ...page(() => import('./library/library-page.js'), 'LibraryPage') },
       { path: '/shop', ...page(() => import('./shop/shop-page.js'), 'ShopPage') },

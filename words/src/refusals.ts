@@ -119,6 +119,10 @@ const REFUSALS = {
     'The job was changed meanwhile, in another tab perhaps.',
     'Look at the job as it is now and make the change again.',
   ],
+  'no-report': () => [
+    'Several switches together have no report.',
+    'Make a link to one of the switches instead.',
+  ],
   'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
   'job-deleted': ({ when }) => [
     `This job was deleted at ${when}.`,

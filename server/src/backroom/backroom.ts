@@ -6,7 +6,7 @@ import { Refusal } from '../errors/refusal.js';
 import type { BackroomDesk } from './backroom.worker.js';
 
 /** What each worker is for. */
-type Bench = 'reading' | 'long' | 'backup';
+type Bench = 'reading' | 'long' | 'backup' | 'report';
 
 interface Manned {
   worker: Worker;
@@ -16,8 +16,8 @@ interface Manned {
 }
 
 /**
- * The worker threads: one reads for the screens, one does what takes long, one makes backups, which wait for nothing. None of them
- * ever writes to the database. A worker that dies takes only its own questions with it; the next question starts another.
+ * The worker threads: one reads for the screens, one does what takes long, one makes backups, which wait for nothing, one
+ * makes the reports that links show. None of them ever writes to the database. A worker that dies takes only its own questions with it; the next question starts another.
  */
 @Injectable()
 export class Backroom implements OnApplicationShutdown {
@@ -44,6 +44,11 @@ export class Backroom implements OnApplicationShutdown {
   /** Asks the worker for backups. */
   backup<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
     return this.#ask('backup', ask);
+  }
+
+  /** Asks the worker for the reports that links show. */
+  report<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
+    return this.#ask('report', ask);
   }
 
   /** Questions that have no answer yet. */

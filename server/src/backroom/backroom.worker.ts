@@ -14,12 +14,15 @@ import { reporter, type Heard } from './reporter.js';
 import { ReadyLibrary } from './ready-library.js';
 import type { LibraryQuestion } from './library-shelf.js';
 import { ReadingRoom } from './reading-room.js';
+import { SharedReports } from './shared-report.js';
 
 const { database } = workerData as { database: string };
 
 let open: ReadingRoom | null = null;
 /** Opened when it is first asked for: at the start the database is not there yet. */
 let library = new ReadyLibrary();
+/** Anew with another database: a cursor of the one before says nothing of it. */
+let shared = new SharedReports();
 const room = () => (open ??= new ReadingRoom(database));
 /** Files that were looked through and wait to be taken in, by their path: several may wait at a time. */
 const staged = new Map<string, StagedFile>();
@@ -36,12 +39,17 @@ const desk = {
     open?.close();
     open = null;
     library = new ReadyLibrary();
+    shared = new SharedReports();
   },
   bench: (search: string, archived: boolean) => room().bench(search, archived),
   summaries: (ids: string[]) => room().summaries(ids),
   job: (id: string, after: number) => room().job(id, after),
   open: (id: string, after: number) => room().open(id, after),
   exportJob: (id: string) => room().exportJob(id),
+  linkOf: (job: string) => room().linkOf(job),
+  jobOfLink: (token: string) => room().jobOfLink(token),
+  sharedPage: (job: string, photosAt: string) => shared.page(room(), job, photosAt),
+  sharedPhoto: (job: string, photo: string) => shared.shows(room(), job, photo),
   note: (key: string) => room().note(key),
   entry: (id: string) => room().shelf.entry(id),
   library: (question: LibraryQuestion) => room().shelf.library(question),

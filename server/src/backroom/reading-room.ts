@@ -1,4 +1,4 @@
-import type { DerivedSummary, Job, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
+import type { DerivedSummary, Job, JobShare, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
 import { FILE_VERSION, type JobFile } from '@which-way/core/formats';
 import type { JobAbout } from '@which-way/core/log';
 import { ROUTE_ENGINE } from '@which-way/core/route';
@@ -164,6 +164,19 @@ export class ReadingRoom {
   /** A small thing that the shop keeps, by its key. */
   note(key: string): string | null {
     return this.#all<{ value: string }>('SELECT value FROM note WHERE key = ?', key)[0]?.value ?? null;
+  }
+
+  /** The link to a job, ended by time or not; null without one. */
+  linkOf(job: string): JobShare | null {
+    return this.#all<JobShare>('SELECT token, until FROM link WHERE job_id = ?', job)[0] ?? null;
+  }
+
+  jobOfLink(token: string): { job: string; until: string } | null {
+    const rows = this.#all<{ job: string; until: string }>(
+      'SELECT job_id AS job, until FROM link WHERE token = ?',
+      token,
+    );
+    return rows[0] ?? null;
   }
 
   shop(): Pick<Shop, 'name' | 'safetyLists' | 'codeNotes'> | null {

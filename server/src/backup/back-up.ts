@@ -1,12 +1,13 @@
 import Database from 'libsql';
 import { createHash } from 'node:crypto';
-import { createReadStream, createWriteStream, existsSync, rmSync } from 'node:fs';
+import { chmodSync, createReadStream, createWriteStream, existsSync, rmSync } from 'node:fs';
 import { open, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
 import type { Reporter } from '../backroom/reporter.js';
+import { dropSecrets } from '../database/secrets.js';
 import { DATABASE_NAME, MANIFEST_NAME, type Manifest } from './manifest.js';
 
 export interface BackupSource {
@@ -76,7 +77,9 @@ function copyDatabase(database: string, to: string): { jobs: number; events: num
   } finally {
     source.close();
   }
+  chmodSync(to, 0o600);
   const copied = new Database(to);
+  dropSecrets(copied);
   const count = (table: string) =>
     (copied.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n;
   try {

@@ -2,6 +2,7 @@ import { Controller, HttpCode, Module, Post, Req } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Work } from '@which-way/contract';
 import type { Request } from 'express';
+import { LanModule } from '../lan/lan.module.js';
 import { BackupService } from './backup.service.js';
 
 @ApiTags('backup')
@@ -27,5 +28,5 @@ export class BackupController {
   }
 }
 
-@Module({ controllers: [BackupController], providers: [BackupService] })
+@Module({ imports: [LanModule], controllers: [BackupController], providers: [BackupService] })
 export class BackupModule {}

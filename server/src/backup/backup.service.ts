@@ -12,13 +12,15 @@ import { takeStock } from '../database/take-stock.js';
 import { Writer } from '../database/writer.js';
 import { receiveFile } from '../errors/receive-file.js';
 import { refused } from '../errors/refusal.js';
+import { writeNote } from '../database/note.js';
+import { Sessions } from '../lan/sessions.js';
 import { Live } from '../live/live.js';
 import { SERVING, type Serving } from '../serving.js';
 import { stamp } from '../transfer/transfer.service.js';
 import { RESULT } from '../works/works.module.js';
 import { Works, type Worker } from '../works/works.js';
 import { noteBackup } from './backed-up.js';
-import { putInPlace } from './put-in-place.js';
+import { putBackFromAside, putInPlace } from './put-in-place.js';
 
 const INCOMING = 'incoming';
 
@@ -33,6 +35,7 @@ export class BackupService {
     private readonly live: Live,
     private readonly acknowledged: Acknowledged,
     private readonly footing: Footing,
+    private readonly sessions: Sessions,
     @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
@@ -72,19 +75,36 @@ export class BackupService {
       ),
     );
     worker.tell({ step: 'putting-in-place' });
+    const code = await this.backroom.read((desk) => desk.note('access'));
     await this.writer.alone(async () => {
       await this.#isEmpty();
       await this.backroom.letGo();
       await this.source.destroy();
+      const folder = dirname(this.serving.database);
+      let aside: string | null = null;
       try {
-        putInPlace(dirname(this.serving.database), checked);
-      } finally {
+        aside = putInPlace(folder, checked);
         await this.source.initialize();
+      } catch (error) {
+        if (this.source.isInitialized) await this.source.destroy();
+        putBackFromAside(folder, aside);
+        await this.source.initialize();
+        throw error;
+      } finally {
         this.footing.take();
       }
     });
+    await this.#goOnOpen(code);
     this.live.otherStore(await takeStock(this.writer, this.acknowledged, { anew: true }));
     return {};
+  }
+
+  /** A backup brings no code and no sessions: those of this server go on. */
+  async #goOnOpen(code: string | null): Promise<void> {
+    await this.writer.write(async (manager) => {
+      if (code !== null) await writeNote(manager, 'access', code);
+      await this.sessions.carryOver(manager);
+    });
   }
 
   async #isEmpty(): Promise<void> {

@@ -1,4 +1,5 @@
 import { upgradeEvent } from '@which-way/core/log';
+import { createHash } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
 import {
   cpSync,
@@ -17,8 +18,9 @@ import { unzipSync, zipSync, type Zippable } from 'fflate';
 import Database from 'libsql';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Health, Job, JobSummary, JobWithEvents, Work } from '@which-way/contract';
+import type { Health, Job, JobSummary, JobWithEvents, ShareAnswer, Work } from '@which-way/contract';
 import { takeDataFolder } from '../database/data-folder.js';
+import { requestFromElsewhere } from '../testing/from-elsewhere.js';
 import { newJob, serve, type Served } from '../testing/served.js';
 
 const root = fileURLToPath(new URL('../../..', import.meta.url));
@@ -145,6 +147,150 @@ describe('a backup', () => {
     expect((await bench(empty)).jobs).toEqual([]);
     expect((await restore(empty, zip)) as Work).toMatchObject({ state: 'done' });
     await empty.close();
+  });
+});
+
+/** The zip of a backup with its database changed by hand, and its list made to fit. */
+const tampered = (zip: Uint8Array, change: (database: Database.Database) => void): Uint8Array => {
+  const parts = unzipSync(zip);
+  const path = join(folder(), 'which-way.sqlite');
+  writeFileSync(path, parts['which-way.sqlite'] ?? new Uint8Array());
+  const database = new Database(path);
+  change(database);
+  database.close();
+  const bytes = readFileSync(path);
+  const manifest = JSON.parse(Buffer.from(parts['manifest.json'] ?? []).toString()) as {
+    files: Record<string, string>;
+  };
+  manifest.files['which-way.sqlite'] = createHash('sha256').update(bytes).digest('hex');
+  return zipSync({
+    ...parts,
+    'which-way.sqlite': new Uint8Array(bytes),
+    'manifest.json': new TextEncoder().encode(JSON.stringify(manifest)),
+  });
+};
+
+describe('a backup whose database is not one of ours', () => {
+  let zip: Buffer;
+  let empty: Served;
+  beforeAll(async () => {
+    const { served } = await filled(folder());
+    zip = await backUp(served);
+    await served.close();
+    empty = await serve();
+  });
+  afterAll(() => empty.close());
+
+  it.each<[string, string, string]>([
+    [
+      'a trigger that ignores what is stored',
+      'CREATE TRIGGER evil BEFORE INSERT ON job_event BEGIN SELECT RAISE(IGNORE); END',
+      'trigger evil',
+    ],
+    [
+      'a trigger named like the text index',
+      'CREATE TRIGGER library_text_data BEFORE INSERT ON job BEGIN SELECT RAISE(IGNORE); END',
+      'trigger library_text_data',
+    ],
+    ['a view', 'CREATE VIEW jobs AS SELECT * FROM job', 'view jobs'],
+    ['a foreign table', 'CREATE TABLE extra (x)', 'table extra'],
+    ['a column too many', 'ALTER TABLE job ADD COLUMN extra TEXT', 'table job'],
+    ['a column too few', 'ALTER TABLE job DROP COLUMN clock', 'table job'],
+    ['a table too few', 'DROP TABLE staged_event', 'table staged_event'],
+    ['an index too few', 'DROP INDEX library_entry_name', 'index library_entry_name'],
+    ['a unique index too many', 'CREATE UNIQUE INDEX one ON job_event (what)', 'index one'],
+    ['a guard of the log removed', 'DROP TRIGGER job_event_no_update', 'trigger job_event_no_update'],
+    [
+      'a table that takes nothing',
+      'DROP TABLE note; CREATE TABLE note (key TEXT PRIMARY KEY NOT NULL, value TEXT NOT NULL CHECK (0))',
+      'table note',
+    ],
+    ['no list of versions', 'DROP TABLE migrations', 'table migrations'],
+    ['versions with a gap', "DELETE FROM migrations WHERE name LIKE 'Third%'", 'versions'],
+    ['a simulation that is no JSON', "UPDATE job SET simulation = '{'", 'a job'],
+  ])('%s: is refused by name, and the bench goes on', async (_, sql, named) => {
+    const work = await restore(empty, tampered(zip, (database) => database.exec(sql)));
+    expect(work).toMatchObject({ state: 'failed', error: { code: expect.stringMatching(/not-a-backup|damaged-file/) } });
+    expect((work as Work).error?.message).toContain(named);
+    expect((work as Work).error?.message).not.toMatch(/SQLITE|no such|syntax error/i);
+    expect((await empty.call('GET', '/api/jobs')).body).toEqual([]);
+  });
+
+  it('and one that says it is larger than the disk is refused before it is unpacked', async () => {
+    const bomb = Buffer.from(zip);
+    // The size in the central directory (APPNOTE 4.3.12: 24 bytes after its signature), of the database, which is its first entry.
+    bomb.writeUInt32LE(0xfffffff0, bomb.indexOf(Buffer.from([0x50, 0x4b, 0x01, 0x02])) + 24);
+    const work = (await restore(empty, bomb)) as Work;
+    expect([work.state, work.error?.code]).toEqual(['failed', expect.stringMatching(/damaged-file|disk-full/)]);
+    expect((await empty.call('GET', '/api/jobs')).body).toEqual([]);
+  });
+
+  it('the one that it came from is put back, once nobody has tampered with it', async () => {
+    const work = (await restore(empty, tampered(zip, () => undefined))) as Work;
+    expect(work).toMatchObject({ state: 'done' });
+  });
+});
+
+describe('a backup and what lets people in', () => {
+  it('holds no code, no session and no link, not in a free page of it either', async () => {
+    const place = folder();
+    const served = await serve(place, true);
+    const { job, events } = newJob(9);
+    await served.call('POST', '/api/jobs', job);
+    await served.call('POST', `/api/jobs/${job.id}/events`, { after: 0, events });
+    const code = await served.note('access');
+    const { share } = (await served.call('POST', `/api/jobs/${job.id}/share`)).body as ShareAnswer;
+    const signed = await requestFromElsewhere(served.base, 'POST', '/sign-in', { body: `code=${code}` });
+    const [cookie = ''] = (signed.headers['set-cookie'] ?? []) as string[];
+    const token = cookie.split(';')[0]?.split('=')[1] ?? '';
+    const zip = await backUp(served);
+    const database = Buffer.from(unzipSync(zip)['which-way.sqlite'] ?? []);
+    const hash = createHash('sha256').update(token).digest('hex');
+    for (const secret of [code, share?.token ?? '', token, hash]) {
+      expect(secret.length).toBeGreaterThan(8);
+      expect(database.includes(secret)).toBe(false);
+    }
+    expect(readFileSync(join(place, 'which-way.sqlite')).length).toBeGreaterThan(0);
+    expect(statSync(join(place, 'which-way.sqlite')).mode & 0o777).toBe(0o600);
+    // Put back beside: the other bench has a code of its own, and neither the link nor the device gets in.
+    const other = await serve(folder(), true);
+    const own = await other.note('access');
+    expect(await restore(other, zip)).toMatchObject({ state: 'done' });
+    expect(await other.note('access')).toBe(own);
+    const get = async (path: string) =>
+      (await requestFromElsewhere(other.base, 'GET', path, { cookie: `which-way=${token}`, accept: '*/*' }))
+        .status;
+    expect([await get('/api/jobs'), await get(`/shared/${share?.token}`)]).toEqual([401, 404]);
+    await other.close();
+    await served.close();
+  });
+
+  it('of before, with its code and links in notes, loses them when it is put back', async () => {
+    const { served } = await filled(folder());
+    const zip = await backUp(served);
+    const jobs: JobSummary[] = (await served.call('GET', '/api/jobs')).body;
+    await served.close();
+    const token = 'b'.repeat(32);
+    const old = tampered(zip, (database) => {
+      database.exec('DROP TABLE link; DROP TABLE session; ALTER TABLE tombstone ADD COLUMN title TEXT');
+      database.exec("DELETE FROM migrations WHERE name LIKE 'Sixth%'");
+      database.exec("INSERT INTO note VALUES ('access', 'OLDC-ODE2 secret')");
+      database
+        .prepare('INSERT INTO note VALUES (?, ?)')
+        .run(`share-of ${jobs[0]?.id}`, `${token} 2099-01-01T00:00:00.000Z`);
+    });
+    const other = await serve(folder(), true);
+    // The tombstone's title was NOT NULL then: what else is not as it was is refused.
+    const work = (await restore(other, old)) as Work;
+    expect([work.state, work.error?.message]).toEqual(['failed', expect.stringContaining('table tombstone')]);
+    const right = tampered(old, (database) =>
+      database.exec(`DROP TABLE tombstone; CREATE TABLE tombstone (
+        job_id TEXT PRIMARY KEY NOT NULL, number INTEGER NOT NULL, title TEXT NOT NULL, deleted TEXT NOT NULL)`),
+    );
+    expect(await restore(other, right)).toMatchObject({ state: 'done' });
+    expect(await other.note('access')).not.toContain('OLDC');
+    expect((await requestFromElsewhere(other.base, 'GET', `/shared/${token}`)).status).toBe(404);
+    await other.close();
   });
 });
 

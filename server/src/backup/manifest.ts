@@ -22,7 +22,8 @@ export function readManifest(parsed: unknown): Manifest | string {
   const version = 'version' in parsed ? parsed.version : null;
   if (version !== 1) return `its version is ${String(version)}, and this program reads version 1`;
   const { files } = parsed as Partial<Manifest>;
-  if (typeof files !== 'object' || files === null || !(DATABASE_NAME in files))
+  if (typeof files !== 'object' || files === null || !Object.hasOwn(files, DATABASE_NAME))
     return 'its list names no database';
+  if (Object.values(files).some((hash) => typeof hash !== 'string')) return 'its list has no sums';
   return parsed as Manifest;
 }

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, renameSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** What belongs to a database besides its main file. */
@@ -24,6 +24,15 @@ export function putInPlace(
   renameSync(fresh.photos, photos);
   renameSync(fresh.database, database);
   return aside;
+}
+
+/** The other way: what was put in place goes, and what was moved aside is where it was. For a database that does not open after all. */
+export function putBackFromAside(folder: string, aside: string | null): void {
+  for (const name of [...ENDINGS.map((ending) => `which-way.sqlite${ending}`), 'photos'])
+    rmSync(join(folder, name), { recursive: true, force: true });
+  if (aside === null) return;
+  for (const name of readdirSync(aside)) renameSync(join(aside, name), join(folder, name));
+  rmSync(aside, { recursive: true, force: true });
 }
 
 /** A new folder for what is moved aside. */

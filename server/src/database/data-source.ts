@@ -1,4 +1,5 @@
 import Database from 'libsql';
+import { chmodSync } from 'node:fs';
 import type { DataSourceOptions } from 'typeorm';
 import { First1767600000000 } from './first.migration.js';
 import { Fifth1795996800000 } from './fifth.migration.js';
@@ -8,6 +9,7 @@ import { JobRow } from './job.entity.js';
 import { JobSummaryRow } from './job-summary.entity.js';
 import { LibraryEntryRow } from './library-entry.entity.js';
 import { Second1795737600000 } from './second.migration.js';
+import { Sixth1796083200000 } from './sixth.migration.js';
 import { Third1795824000000 } from './third.migration.js';
 import { TombstoneRow } from './tombstone.entity.js';
 
@@ -18,6 +20,7 @@ export const MIGRATIONS = [
   Third1795824000000,
   Fourth1795910400000,
   Fifth1795996800000,
+  Sixth1796083200000,
 ];
 
 /** How a class opens a database file: libsql's, or one made of it that fails on purpose. */
@@ -37,10 +40,14 @@ export function dataSourceOptions(database: string, driver: DatabaseDriver = Dat
     migrationsRun: true,
     synchronize: false,
     prepareDatabase: (opened: Database.Database) => {
+      // Its owner's alone, and so are the files beside it, which are made with the same permissions.
+      chmodSync(database, 0o600);
       opened.pragma('journal_mode = WAL');
       opened.pragma('synchronous = FULL');
       opened.pragma('foreign_keys = ON');
       opened.pragma('busy_timeout = 2000');
+      // What is deleted is written over.
+      opened.pragma('secure_delete = ON');
     },
   };
 }

@@ -139,13 +139,15 @@ describe('the description of the API', () => {
       '/api/library/{id}',
       '/api/photos/{id}',
       '/api/restore',
-      '/api/shared/{token}',
-      '/api/shared/{token}/photos/{id}',
+      '/api/sessions',
+      '/api/sessions/{id}',
       '/api/shop',
       '/api/stream',
       '/api/works',
       '/api/works/{id}',
       '/api/works/{id}/file',
+      '/shared/{token}',
+      '/shared/{token}/photos/{id}',
     ]);
   });
 });

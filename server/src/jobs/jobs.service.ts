@@ -114,8 +114,8 @@ export class JobsService {
   /** Deletes a job with its log, and leaves a tombstone. What is asked beforehand is asked by whoever calls. */
   async remove(id: string): Promise<void> {
     await this.writer.write(async (manager) => {
-      const { number, title } = await this.#row(manager, id);
-      await manager.insert(TombstoneRow, { jobId: id, number, title, deleted: now() });
+      const { number } = await this.#row(manager, id);
+      await manager.insert(TombstoneRow, { jobId: id, number, deleted: now() });
       await manager.query('DELETE FROM job_event WHERE job_id = ?', [id]);
       await manager.query('DELETE FROM job WHERE id = ?', [id]);
     });

@@ -1,10 +1,12 @@
+import type { SignedIn } from '@which-way/contract';
 import { told } from '../errors/refusal.js';
 import { urlencoded, type NextFunction, type Request, type Response } from 'express';
 import type { Access } from './access.js';
+import { cookieOf, giveCookie, isOfBefore, takeCookie } from './cookie.js';
 import { Patience } from './patience.js';
+import type { Sessions } from './sessions.js';
 import { signInPage } from './sign-in-page.js';
 
-const COOKIE = 'which-way';
 export const SIGN_IN = '/sign-in';
 export const SIGN_OUT = '/api/sign-out';
 
@@ -17,7 +19,7 @@ export function isLoopback(address: string | undefined): boolean {
  * Lets this machine in, and others only with the shop's code: without it nothing but the sign-in page answers.
  * Wrong codes are slowed down.
  */
-export function gate(access: Access, patience = new Patience()) {
+export function gate(access: Access, sessions: Sessions, patience = new Patience()) {
   const form = urlencoded({ extended: false, limit: '4kb' });
   return (request: Request, response: Response, next: NextFunction): void => {
     const address = request.socket.remoteAddress ?? '';
@@ -26,7 +28,8 @@ export function gate(access: Access, patience = new Patience()) {
       response.set('cache-control', 'no-store');
       if (request.method === 'GET') {
         const { code } = request.query;
-        response.type('html').send(signInPage({ code: typeof code === 'string' ? code : '', trouble: null }));
+        const trouble = isOfBefore(cookieOf(request)) ? 'updated' : null;
+        response.type('html').send(signInPage({ code: typeof code === 'string' ? code : '', trouble }));
         return;
       }
       form(request, response, (error?: unknown) => {
@@ -35,31 +38,39 @@ export function gate(access: Access, patience = new Patience()) {
             .status(400)
             .type('html')
             .send(signInPage({ code: '', trouble: 'unread' }));
-        else tryCode(access, patience, address, request, response);
+        else void tryCode({ access, sessions, patience }, address, request, response).catch(next);
       });
       return;
     }
     if (request.path === SIGN_OUT && request.method === 'POST') {
-      response.clearCookie(COOKIE, { path: '/' });
-      response.json({ signedOut: true });
+      const session = sessions.of(cookieOf(request));
+      takeCookie(response);
+      void (session ? sessions.end(session.id) : Promise.resolve(false))
+        .then(() => response.json({ signedOut: true }))
+        .catch(next);
       return;
     }
-    if (access.holds(cookieOf(request.headers.cookie)) || isOfALink(request)) return next();
+    if (sessions.of(cookieOf(request)) !== null || isOfALink(request)) return next();
     turnAway(request, response);
   };
 }
 
-/** What a link to one job needs: the page, what it is made of, and the job that its token opens. Nothing of it can be changed. */
-const OF_A_LINK = /^\/(shared\/[\w-]+|api\/shared\/[\w-]+(\/photos\/[\w-]+)?|assets\/[\w.-]+|mark\.svg)$/;
+/** What a link to one job opens: the page of its report, and the photos on it. Nothing of it can be changed. */
+const OF_A_LINK = /^\/shared\/[\w-]+(\/photos\/[\w-]+)?$/;
 const isOfALink = ({ method, path }: Request): boolean => method === 'GET' && OF_A_LINK.test(path);
 
-function tryCode(
-  access: Access,
-  patience: Patience,
+interface Door {
+  access: Access;
+  sessions: Sessions;
+  patience: Patience;
+}
+
+async function tryCode(
+  { access, sessions, patience }: Door,
   address: string,
   request: Request,
   response: Response,
-): void {
+): Promise<void> {
   const wait = patience.waitOf(address);
   if (wait > 0) {
     response.status(429).set('retry-after', String(wait)).type('html');
@@ -78,14 +89,19 @@ function tryCode(
     return;
   }
   patience.right(address);
-  response.cookie(COOKIE, access.token(), {
-    httpOnly: true,
-    sameSite: 'strict',
-    path: '/',
-    maxAge: 30 * 86_400_000,
-  });
+  giveCookie(response, await sessions.open({ device: deviceOf(request), address: plainAddress(address) }));
   response.redirect(303, '/');
 }
+
+/** What kind of device a browser says that it is on; no more is kept of it. */
+const deviceOf = ({ headers }: Request): SignedIn['device'] =>
+  /tablet|ipad/i.test(headers['user-agent'] ?? '')
+    ? 'tablet'
+    : /mobi|android|iphone/i.test(headers['user-agent'] ?? '')
+      ? 'phone'
+      : 'computer';
+
+const plainAddress = (address: string): string => address.replace(/^::ffff:/, '');
 
 function turnAway(request: Request, response: Response): void {
   if (request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts('html')) {
@@ -93,12 +109,4 @@ function turnAway(request: Request, response: Response): void {
     return;
   }
   response.status(401).json(told('sign-in-needed'));
-}
-
-function cookieOf(header: string | undefined): string {
-  for (const part of (header ?? '').split(';')) {
-    const [name, value = ''] = part.trim().split('=');
-    if (name === COOKIE) return value;
-  }
-  return '';
 }

@@ -1,5 +1,9 @@
 import { request } from 'node:http';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { SignedInDevice } from '@which-way/contract';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { requestFromElsewhere, type Elsewhere } from '../testing/from-elsewhere.js';
 import { serve, type Served } from '../testing/served.js';
 import { Access } from './access.js';
@@ -104,20 +108,71 @@ describe('patience with wrong codes', () => {
   });
 });
 
-describe('a session', () => {
-  it('ends after thirty days, and with another secret at once', () => {
-    let now = Date.parse('2026-01-05T10:00:00Z');
-    const access = new Access('ABCD-2345', 'secret', () => now);
-    const token = access.token();
-    expect(access.holds(token)).toBe(true);
-    expect(new Access('ABCD-2345', 'other', () => now).holds(token)).toBe(false);
-    expect(access.holds(token.replace(/^\d+/, '9999999999'))).toBe(false);
-    now += 31 * 86_400_000;
-    expect(access.holds(token)).toBe(false);
-    expect([access.accepts(' abcd2345 '), access.accepts('ABCD-2346'), access.accepts('')]).toEqual([
-      true,
-      false,
-      false,
-    ]);
+describe('sessions', () => {
+  const enter = async (from: string) => {
+    const answer = await signIn(await code(), from);
+    const [cookie = ''] = (answer.headers['set-cookie'] ?? []) as string[];
+    return cookie.split(';')[0] ?? '';
+  };
+  const status = async (cookie: string) => (await fromElsewhere('GET', '/api/health', { cookie })).status;
+  const devices = async (cookie: string) =>
+    JSON.parse((await fromElsewhere('GET', '/api/sessions', { cookie })).text) as SignedInDevice[];
+
+  it('are listed, and each is ended by itself: by signing out, or by another device', async () => {
+    const [phone, tablet, laptop] = [
+      await enter('127.0.0.20'),
+      await enter('127.0.0.21'),
+      await enter('127.0.0.22'),
+    ];
+    const list = await devices(phone);
+    expect(list.filter(({ own }) => own)).toEqual([expect.objectContaining({ address: '127.0.0.20' })]);
+    expect(JSON.stringify(list)).not.toContain(phone.split('=')[1]);
+    expect((await fromElsewhere('POST', '/api/sign-out', { cookie: tablet })).status).toBe(200);
+    expect([await status(phone), await status(tablet), await status(laptop)]).toEqual([200, 401, 200]);
+    const other = list.find(({ address }) => address === '127.0.0.22');
+    expect((await fromElsewhere('DELETE', `/api/sessions/${other?.id}`, { cookie: phone })).status).toBe(200);
+    expect([await status(phone), await status(laptop)]).toEqual([200, 401]);
+    expect((await served.call('DELETE', `/api/sessions/${other?.id}`)).status).toBe(404);
   });
+
+  it('end after thirty days, and at once with a new code', async () => {
+    const cookie = await enter('127.0.0.23');
+    const clock = vi.spyOn(Date, 'now').mockReturnValue(Date.now() + 31 * 86_400_000);
+    expect(await status(cookie)).toBe(401);
+    clock.mockRestore();
+    expect(await status(cookie)).toBe(200);
+    expect(await status('which-way=' + 'a'.repeat(43))).toBe(401);
+  });
+
+  it('outlast a restart', async () => {
+    const place = mkdtempSync(join(tmpdir(), 'which-way-lan-'));
+    const first = await serve(place, true);
+    const right = (await first.note('access')).trim();
+    const answer = await requestFromElsewhere(first.base, 'POST', '/sign-in', { body: `code=${right}` });
+    const [cookie = ''] = (answer.headers['set-cookie'] ?? []) as string[];
+    await first.stop();
+    const again = await serve(place, true);
+    const read = await requestFromElsewhere(again.base, 'GET', '/api/jobs', {
+      cookie: cookie.split(';')[0] ?? '',
+    });
+    expect(read.status).toBe(200);
+    await again.close();
+  });
+
+  it('of an earlier version are over, and the sign-in page says why', async () => {
+    const cookie = `which-way=1799999999.${'0a'.repeat(32)}`;
+    expect(await status(cookie)).toBe(401);
+    const page = await fromElsewhere('GET', '/sign-in', { cookie });
+    expect(page.text).toContain('Which Way was updated, and every device was signed out once.');
+    expect((await fromElsewhere('GET', '/sign-in')).text).not.toContain('was updated');
+  });
+});
+
+it('the code is accepted as people write it', () => {
+  const access = new Access('ABCD-2345');
+  expect([access.accepts(' abcd2345 '), access.accepts('ABCD-2346'), access.accepts('')]).toEqual([
+    true,
+    false,
+    false,
+  ]);
 });

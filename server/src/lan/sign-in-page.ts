@@ -1,7 +1,7 @@
 /** What the page says above the field. */
 export interface SignIn {
   code: string;
-  trouble: 'wrong' | 'wait' | 'unread' | null;
+  trouble: 'wrong' | 'wait' | 'unread' | 'updated' | null;
   seconds?: number;
 }
 
@@ -14,6 +14,8 @@ export function signInPage({ code, trouble, seconds = 0 }: SignIn): string {
     wrong:
       'That is not the code. It stands where Which Way was started. Each wrong try makes the next wait longer.',
     wait: `A wrong code was tried from here. Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`,
+    updated:
+      'Which Way was updated, and every device was signed out once. Enter the shop’s code to sign in again.',
     unread: 'That could not be read. Type the code again.',
   };
   return `<!doctype html>

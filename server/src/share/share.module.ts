@@ -2,7 +2,6 @@ import {
   Controller,
   Delete,
   Get,
-  Header,
   HttpCode,
   Inject,
   Module,
@@ -11,16 +10,16 @@ import {
   Req,
   Res,
 } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { JobShare, JobWithEvents, ShareAnswer } from '@which-way/contract';
-import { readLog, reportPhotosOf } from '@which-way/core/log';
+import { ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
+import type { JobShare, ShareAnswer } from '@which-way/contract';
 import type { PhotoId } from '@which-way/core/switch';
 import type { Request, Response } from 'express';
 import { toString } from 'qrcode';
+import { linkTroublePage } from '@which-way/words/report/link';
+import { Backroom } from '../backroom/backroom.js';
+import type { SharedPage } from '../backroom/shared-report.js';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound, refused } from '../errors/refusal.js';
-import { JobsModule } from '../jobs/jobs.module.js';
-import { JobsService } from '../jobs/jobs.service.js';
 import { ownAddresses } from '../lan/own-hosts.js';
 import { PhotoStore } from '../photos/photo-store.js';
 import { PhotosModule } from '../photos/photos.module.js';
@@ -33,8 +32,6 @@ import { Shares } from './shares.js';
 export class ShareController {
   constructor(
     private readonly shares: Shares,
-    private readonly jobs: JobsService,
-    private readonly photos: PhotoStore,
     @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
@@ -48,7 +45,6 @@ export class ShareController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Makes a link to read this job, for thirty days; ends the one before it.' })
   async make(@Param('id', OurIdPipe) id: string, @Req() request: Request): Promise<ShareAnswer> {
-    await this.jobs.open(id, Number.MAX_SAFE_INTEGER);
     return this.#answer(await this.shares.make(id), request);
   }
 
@@ -58,32 +54,6 @@ export class ShareController {
   async end(@Param('id', OurIdPipe) id: string, @Req() request: Request): Promise<ShareAnswer> {
     await this.shares.end(id);
     return this.#answer(null, request);
-  }
-
-  @Get('shared/:token')
-  @Header('content-type', 'application/json; charset=utf-8')
-  @Header('cache-control', 'no-store')
-  @ApiOperation({ summary: 'The job that a link opens, with its log; nothing of any other.' })
-  async read(@Param('token') token: string): Promise<string> {
-    const job = await this.shares.jobOf(token);
-    if (job === null) throw refused(404, 'share-ended');
-    return this.jobs.open(job, 0);
-  }
-
-  @Get('shared/:token/photos/:id')
-  @ApiOperation({ summary: 'A photo that the report of this job shows, by its link; no other.' })
-  async photo(
-    @Param('token') token: string,
-    @Param('id', OurIdPipe) id: PhotoId,
-    @Res() response: Response,
-  ): Promise<void> {
-    const job = await this.shares.jobOf(token);
-    if (job === null) throw refused(404, 'share-ended');
-    const { events } = JSON.parse(await this.jobs.open(job, 0)) as JobWithEvents;
-    const shown = reportPhotosOf(readLog(events)).some((photo) => photo.id === id);
-    const found = shown ? await this.photos.read(id, 'full') : null;
-    if (!found) throw notFound('photo', id);
-    await sendPhoto(found, response, false);
   }
 
   /** The link under every address at which this machine is reached, with its QR code. */
@@ -102,5 +72,46 @@ export class ShareController {
   }
 }
 
-@Module({ imports: [JobsModule, PhotosModule], controllers: [ShareController], providers: [Shares] })
+/** What a link opens: a page that is made here, and the photos on it. */
+@ApiTags('share')
+@Controller('shared')
+export class LinkController {
+  constructor(
+    private readonly shares: Shares,
+    private readonly backroom: Backroom,
+    private readonly photos: PhotoStore,
+  ) {}
+
+  @Get(':token')
+  @ApiProduces('text/html')
+  @ApiOperation({ summary: 'The report that a link opens, as a page; the log itself is not in it.' })
+  async read(@Param('token') token: string, @Res() response: Response): Promise<void> {
+    const job = await this.shares.jobOf(token);
+    const page: SharedPage =
+      job === null
+        ? { trouble: 'ended' }
+        : await this.backroom.report<SharedPage>((desk) => desk.sharedPage(job, `/shared/${token}/photos/`));
+    response.set('cache-control', 'no-store').type('html');
+    if ('html' in page) response.send(page.html);
+    else response.status(404).send(linkTroublePage(page.trouble));
+  }
+
+  @Get(':token/photos/:id')
+  @ApiProduces('image/jpeg')
+  @ApiOperation({ summary: 'A photo that the report of this job shows, by its link; no other.' })
+  async photo(
+    @Param('token') token: string,
+    @Param('id', OurIdPipe) id: PhotoId,
+    @Res() response: Response,
+  ): Promise<void> {
+    const job = await this.shares.jobOf(token);
+    if (job === null) throw refused(404, 'share-ended');
+    const shown = await this.backroom.report((desk) => desk.sharedPhoto(job, id));
+    const found = shown ? await this.photos.read(id, 'full') : null;
+    if (!found) throw notFound('photo', id);
+    await sendPhoto(found, response, false);
+  }
+}
+
+@Module({ imports: [PhotosModule], controllers: [ShareController, LinkController], providers: [Shares] })
 export class ShareModule {}

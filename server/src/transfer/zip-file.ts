@@ -8,6 +8,8 @@ const MOST_ENTRIES = 300_000;
 
 /** A zip that is read: what is in it by name, each to be read as a stream. */
 export interface ZipFile {
+  /** Where it lies. */
+  path: string;
   entries: ReadonlyMap<string, Entry>;
   stream(name: string): Promise<Readable>;
   close(): void;
@@ -27,6 +29,7 @@ export async function openZip(path: string): Promise<ZipFile> {
     );
     const entries = await listOf(opened);
     return {
+      path,
       entries,
       stream: (name) =>
         new Promise((resolve, reject) => {
@@ -44,10 +47,13 @@ export async function openZip(path: string): Promise<ZipFile> {
 }
 
 /** The stream, which fails at its end where the sum of what came is not the one that the zip states (APPNOTE 4.4.7). */
-function checked(stream: Readable, { crc32: stated, fileName }: Entry): Readable {
+function checked(stream: Readable, { crc32: stated, fileName, uncompressedSize }: Entry): Readable {
   let sum = 0;
+  let bytes = 0;
   const check = new Transform({
     transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      if (bytes > uncompressedSize) return done(damaged(`${fileName} is longer than it says`));
       sum = crc32(chunk, sum);
       done(null, chunk);
     },

@@ -9,6 +9,7 @@ import type {
   PostedEvents,
   ShareAnswer,
   Shop,
+  SignedInDevice,
   StoredPhoto,
   StreamMessages,
   Work,
@@ -93,6 +94,7 @@ export const shapes = {
   photo: having<StoredPhoto>({ id: 'text', width: 'number', height: 'number' }),
   work: having<Work>({ id: 'text', kind: 'text', state: 'text' }),
   works: listOf<Work>(having<Work>({ id: 'text', kind: 'text', state: 'text' })),
+  devices: listOf(having<SignedInDevice>({ id: 'text', device: 'text', address: 'text', own: 'yes-no' })),
   share: having<ShareAnswer>({ links: 'list', lan: 'yes-no' }),
   /** Nothing is read of it. */
   anything: () => null,

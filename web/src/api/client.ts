@@ -172,6 +172,8 @@ export const api = {
   health: () => request(shapes.health, '/api/health'),
   seenMissing: () => request(shapes.anything, '/api/health/missing', { method: 'DELETE' }),
   signOut: () => request(shapes.anything, '/api/sign-out', { method: 'POST' }),
+  devices: () => request(shapes.devices, '/api/sessions'),
+  endDevice: (id: string) => request(shapes.anything, `/api/sessions/${id}`, { method: 'DELETE' }),
   jobs: (search: string, archived = false) =>
     request(shapes.jobs, `/api/jobs?search=${encodeURIComponent(search)}&archived=${archived}`),
   makeJob: (job: NewJob) => request(shapes.job, '/api/jobs', sending('POST', job)),
@@ -183,7 +185,6 @@ export const api = {
   shareOf: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`),
   makeShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'POST' }),
   endShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'DELETE' }),
-  shared: (token: string) => request(shapes.jobWithEvents, `/api/shared/${encodeURIComponent(token)}`),
   deleteJob: (id: JobId) => request(shapes.anything, `/api/jobs/${id}`, { method: 'DELETE' }),
   library: (question: LibraryQuestion) =>
     request(

@@ -8,6 +8,7 @@ export const KEYS = {
   works: ['works'],
   health: ['health'],
   shop: ['shop'],
+  devices: ['devices'],
   /** What this browser keeps of jobs that the bench does not have. */
   copies: ['copies'],
 } as const;
@@ -18,12 +19,11 @@ export const questions = {
     queryOptions({ queryKey: [...KEYS.jobs, search, archived], queryFn: () => api.jobs(search, archived) }),
   works: () => queryOptions({ queryKey: KEYS.works, queryFn: api.works }),
   health: () => queryOptions({ queryKey: KEYS.health, queryFn: api.health }),
+  devices: () => queryOptions({ queryKey: KEYS.devices, queryFn: api.devices, staleTime: 0 }),
   shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
   jobEvents: (id: JobId) =>
     queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
   shareOf: (id: JobId) => queryOptions({ queryKey: ['share', id], queryFn: () => api.shareOf(id) }),
-  shared: (token: string) =>
-    queryOptions({ queryKey: ['shared', token], queryFn: () => api.shared(token), refetchInterval: 10_000 }),
   library: (search: string, size: number, facts: Omit<LibraryQuestion, 'search' | 'size' | 'from'> = {}) =>
     queryOptions({
       queryKey: ['library', search, size, facts],

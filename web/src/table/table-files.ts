@@ -5,12 +5,11 @@ import { switchDeck, tableFile } from '@which-way/core/formats';
 import type { Side } from '@which-way/core/switch';
 import { truthTable } from '@which-way/core/table';
 import { verdictOf } from '@which-way/core/verify';
-import { pictureSheet } from '@which-way/drawing/picture-sheet';
 import { schematicPicture } from '@which-way/drawing/schematic';
+import { settingsSheet as drawnSheet } from '@which-way/drawing/settings-sheet';
 import { schematicOf } from '@which-way/drawing/schematic-of';
 import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
-import { switchPicture } from '@which-way/drawing/switch-picture';
 import { calledIn } from '@which-way/words/called';
 import { customerWords } from '@which-way/words/before/customer';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
@@ -19,24 +18,10 @@ import { tableRows } from '@which-way/words/table/table-rows';
 import { settingName } from '@which-way/words/terminals';
 import Papa from 'papaparse';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { linksOf } from '../map/board/map-drawing.js';
 
 /** Pictures of all settings on one sheet. */
-export function settingsSheet(map: SwitchMap, side: Side, caption: string): Picture {
-  const called = calledIn(map.structure);
-  const pictures = [...map.settings.keys()].map((setting) => ({
-    title: called.setting(setting),
-    picture: switchPicture(
-      {
-        ...map.structure,
-        links: linksOf(map, setting, () => undefined).filter(({ faint }) => !faint),
-      },
-      side,
-      { ...GROUND_WORDS, caption: called.setting(setting) },
-    ),
-  }));
-  return pictureSheet(pictures, Math.min(3, pictures.length), caption);
-}
+export const settingsSheet = (map: SwitchMap, side: Side, caption: string): Picture =>
+  drawnSheet(map, side, { ...GROUND_WORDS, caption, setting: calledIn(map.structure).setting });
 
 /** The contacts as they stand in the first setting. */
 export const schematicOfFirst = (map: SwitchMap): Picture => {

@@ -1,12 +1,10 @@
-import { factAt, type Settled } from '@which-way/core/continuity';
 import type { ClipChange } from '@which-way/core/planner';
 import { lastCheck } from '@which-way/core/sense';
-import { polesWithContacts, type Contact } from '@which-way/core/table';
 import { partsOf } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../../shared/facts/inspector.js';
-import { strandOf } from '@which-way/drawing/strand';
+import { joinsOf } from '@which-way/drawing/joins';
 import {
   SwitchDrawing,
   type DrawnLink,
@@ -50,52 +48,23 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
   );
 }
 
-/** The links to draw: this setting's strong, the others' faint; per net as few lines as span it. */
+/** The links to draw: this setting's strong, the others' faint. */
 export function linksOf(
   map: Pick<Probing['map'], 'settings' | 'structure' | 'tape'>,
   at: Probing['at'],
   onPick: (about: Inspected) => void,
 ): DrawnLink[] {
-  const drawn: DrawnLink[] = [];
-  [...map.settings.values()].forEach(({ settled }, index) => {
-    const here = settled.setting === at;
-    const name = settingName(map.structure, settled.setting);
-    const link = (a: number, b: number, disputed: boolean): DrawnLink => {
-      const [from, to] = [settled.terminals[a] as TerminalId, settled.terminals[b] as TerminalId];
-      const ends = `${terminalName(map.structure, from)} and ${terminalName(map.structure, to)}`;
-      return {
-        key: `${settled.setting} ${from} ${to}`,
-        from,
-        to,
-        strand: strandOf(index),
-        faint: !here,
-        disputed,
-        label: `${name}: ${ends} ${disputed ? 'disputed' : 'joined'}`,
-        onPick: () => onPick({ setting: settled.setting, a: from, b: to }),
-      };
+  return joinsOf(map, at).map((join) => {
+    const { setting, from, to, disputed } = join;
+    const ends = `${terminalName(map.structure, from)} and ${terminalName(map.structure, to)}`;
+    return {
+      ...join,
+      key: `${setting} ${from} ${to}`,
+      label: `${settingName(map.structure, setting)}: ${ends} ${disputed ? 'disputed' : 'joined'}`,
+      onPick: () => onPick({ setting, a: from, b: to }),
     };
-    for (const [a, b] of contactsIn(settled)) drawn.push(link(a, b, false));
-    for (const reading of settled.contradictions.flatMap(({ joins }) => joins)) {
-      const line = map.tape.find((one) => one.reading.id === reading)?.reading;
-      const [a, b] = [line?.red[0], line?.black[0]].map((id) =>
-        settled.terminals.indexOf(id as TerminalId),
-      ) as [number, number];
-      if (factAt(settled, a, b).state === 'disputed') drawn.push(link(a, b, true));
-    }
   });
-  return drawn.sort((one, other) => Number(other.faint) - Number(one.faint));
 }
-
-/** As few lines as span each net of a setting; worked out once for each settling. */
-function contactsIn(settled: Settled): readonly Contact[] {
-  const known = spanning.get(settled);
-  if (known) return known;
-  const contacts = polesWithContacts([settled.nets]).flatMap((pole) => pole.contacts);
-  spanning.set(settled, contacts);
-  return contacts;
-}
-
-const spanning = new WeakMap<Settled, readonly Contact[]>();
 
 /** What is tied together on a lead while a bundle is set up and read. */
 function tiesOf({ task }: Probing): DrawnTie[] {

@@ -1,7 +1,7 @@
 import type { ReportDocument } from '@which-way/words/report/document';
 import pdfMake from 'pdfmake/build/pdfmake';
 import fonts from 'pdfmake/build/vfs_fonts';
-import type { ReportPictures } from './report-html.js';
+import type { ReportPictures } from './report-maker.js';
 import { reportPaper, type PaperSize } from './report-pdf.js';
 
 pdfMake.addVirtualFileSystem(fonts);

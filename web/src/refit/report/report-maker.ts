@@ -1,11 +1,14 @@
 import { createMapper } from '@which-way/core/continuity';
 import { reportPhotosOf, type JobEvent } from '@which-way/core/log';
-import { benchOf, checkOf, checkStanding, refitOf, refitStanding, type Check } from '@which-way/core/refit';
+import { checkOf, type Check } from '@which-way/core/refit';
 import type { ReportDocument } from '@which-way/words/report/document';
 import { ownersReport, reportOf } from '@which-way/words/report/report';
 import { settingsSheet } from '../../table/table-files.js';
 import { photosAsData } from './photos-as-data.js';
-import { reportHtml, type ReportPictures } from './report-html.js';
+import type { Picture } from '@which-way/drawing/shape';
+import { svgText } from '@which-way/drawing/svg-text';
+import { reportHtml } from '@which-way/words/report/page';
+import { reportSource } from '@which-way/words/report/source';
 
 export const REPORT_LENGTHS = ['whole', 'short'] as const;
 export type ReportLength = (typeof REPORT_LENGTHS)[number];
@@ -16,6 +19,12 @@ export interface ReportOrder {
   length: ReportLength;
   /** The address of a photo without its id. */
   photosAt: string;
+}
+
+/** What a report is shown with: the drawing of the positions, and photos by id as data addresses. */
+export interface ReportPictures {
+  positions: Picture | null;
+  photos: ReadonlyMap<string, string>;
 }
 
 /** A report with what it is shown with. */
@@ -37,13 +46,7 @@ export class ReportMaker {
 
   async make({ job, length, photosAt }: ReportOrder): Promise<MadeReport> {
     const map = this.#mapper([...this.#events]);
-    const refit = refitOf(map);
-    const check = refit && this.#checkOf(benchOf(refit));
-    const source = {
-      ...{ job, map },
-      standing: refitStanding(map, job.outOfMachine, check),
-      check: refit && check ? { check, at: checkStanding(map, refit, check) } : null,
-    };
+    const source = reportSource(job, map, (bench) => this.#checkOf(bench));
     const photos = length === 'whole' ? reportPhotosOf(map.log).map(({ id }) => id) : [];
     return {
       report: length === 'whole' ? reportOf(source) : ownersReport(source),
@@ -57,7 +60,8 @@ export class ReportMaker {
   /** The report as a web page in one file. */
   async page(order: ReportOrder): Promise<string> {
     const { report, pictures } = await this.make(order);
-    return reportHtml(report, pictures);
+    const { positions, photos } = pictures;
+    return reportHtml(report, { photos, positions: positions && svgText(positions) });
   }
 
   /** The same wires on the same lugs want the same check. */

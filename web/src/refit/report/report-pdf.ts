@@ -1,7 +1,7 @@
 import { svgText } from '@which-way/drawing/svg-text';
 import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/report/document';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import type { ReportPictures } from './report-html.js';
+import type { ReportPictures } from './report-maker.js';
 
 export const PAPER_SIZES = ['A4', 'LETTER'] as const;
 export type PaperSize = (typeof PAPER_SIZES)[number];

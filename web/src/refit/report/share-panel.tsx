@@ -37,15 +37,19 @@ export function SharePanel({ job }: { job: JobId }) {
           ))}
           {links.length === 0 && <NoNetwork lan={lan} />}
           <p className="text-small text-quiet">
-            Whoever has it reads this job until {new Date(share.until).toLocaleDateString()}, and changes
-            nothing.
+            Anyone with the link can read this report until {new Date(share.until).toLocaleDateString()}. They
+            can&rsquo;t change anything.
           </p>
-          <PlainButton onClick={() => change.mutate('end')}>End the link</PlainButton>
+          <PlainButton disabled={change.isPending} onClick={() => change.mutate('end')}>
+            End the link
+          </PlainButton>
         </>
       ) : (
         <>
           {!lan && <NoNetwork lan={lan} />}
-          <PlainButton onClick={() => change.mutate('make')}>Make a link to read it</PlainButton>
+          <PlainButton disabled={change.isPending} onClick={() => change.mutate('make')}>
+            Create a read-only link
+          </PlainButton>
         </>
       )}
     </section>

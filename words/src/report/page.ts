@@ -1,10 +1,8 @@
-import { svgText } from '@which-way/drawing/svg-text';
-import type { Picture } from '@which-way/drawing/shape';
-import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/report/document';
+import { KNOWN_WORDS, type Piece, type ReportDocument } from './document.js';
 
-/** What a report is shown with: the drawing of the positions, and photos by id as data addresses. */
-export interface ReportPictures {
-  positions: Picture | null;
+/** What a report's page is shown with: the drawing of the positions as SVG, and the address of each photo that can be read. */
+export interface PagePictures {
+  positions: string | null;
   photos: ReadonlyMap<string, string>;
 }
 
@@ -15,7 +13,7 @@ const ESCAPES: Readonly<Record<string, string>> = {
   '"': '&quot;',
   "'": '&#39;',
 };
-const escaped = (text: string): string => text.replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
+export const escaped = (text: string): string => text.replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
 
 const STYLE = `
 :root { color-scheme: light; background: #fff; }
@@ -27,17 +25,29 @@ table { border-collapse: collapse; width: 100%; } td, th { text-align: left; ver
 svg { max-width: 100%; height: auto; } @media print { h2 { break-after: avoid; } }
 @media screen { .part { content-visibility: auto; contain-intrinsic-height: auto 150rem; } }`;
 
-/** The report as a web page in one file: nothing is fetched when it is opened. */
-export function reportHtml(report: ReportDocument, pictures: ReportPictures): string {
+/** What stands around a report that is read by a link. */
+export interface AroundReport {
+  /** Lines above it, such as those of a card that is being worked through. */
+  above: { heading: string; lines: string[] } | null;
+  /** Seconds after which the page is to be asked for again; null: never. */
+  again: number | null;
+}
+
+/** The report as a web page in one file: nothing is fetched when it is opened, but photos whose address says so. */
+export function reportHtml(
+  report: ReportDocument,
+  pictures: PagePictures,
+  { above, again }: AroundReport = { above: null, again: null },
+): string {
   const sections = report.sections.map(
     ({ heading, pieces }) =>
       `<section><h2>${escaped(heading)}</h2>${pieces.map((piece) => pieceHtml(piece, pictures)).join('\n')}</section>`,
   );
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
+${again === null ? '' : `<meta http-equiv="refresh" content="${again}">\n`}<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
 <body><main><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
-${sections.join('\n')}
+${above ? `<section><h2>${escaped(above.heading)}</h2><ol>${above.lines.map((line) => `<li>${escaped(line)}</li>`).join('\n')}</ol></section>\n` : ''}${sections.join('\n')}
 </main></body></html>
 `;
 }
@@ -54,7 +64,7 @@ function inParts(lines: readonly string[]): string {
   return parts.map((part) => `<ul class="part">${part.join('\n')}</ul>`).join('\n');
 }
 
-function pieceHtml(piece: Piece, { positions, photos }: ReportPictures): string {
+function pieceHtml(piece: Piece, { positions, photos }: PagePictures): string {
   switch (piece.kind) {
     case 'facts': {
       const [first] = piece.facts;
@@ -70,7 +80,7 @@ function pieceHtml(piece: Piece, { positions, photos }: ReportPictures): string 
         .join('\n')}</tbody></table></div><p class="known">${KNOWN_WORDS[piece.known]}</p>`;
     }
     case 'picture':
-      return positions ? `<figure>${svgText(positions)}</figure>` : '';
+      return positions ? `<figure>${positions}</figure>` : '';
     case 'photo': {
       const address = photos.get(piece.photo);
       const caption = `<figcaption>${escaped(piece.caption)}${address ? '' : ' (the photo could not be read)'}</figcaption>`;
