@@ -1,145 +1,18 @@
-import 'reflect-metadata';
-import type { PhotoId } from '@which-way/core/switch';
-import { createReadStream, existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
-import { createInterface } from 'node:readline/promises';
-import { fileURLToPath } from 'node:url';
-import { parseArgs } from 'node:util';
-import { toString } from 'qrcode';
-import { createApplication } from './application.js';
-import { holdsSomething, NEEDS, takeDataFolder } from './database/data-folder.js';
-import { readNote, writeNote } from './database/note.js';
-import { Writer } from './database/writer.js';
-import { keptAccess } from './lan/access.js';
-import { SIGN_IN } from './lan/gate.js';
-import { ownAddresses } from './lan/own-hosts.js';
-import { PhotoStore } from './photos/photo-store.js';
-import { StartError, startTrouble } from './start-error.js';
-import { TransferService } from './transfer/transfer.service.js';
+import { join } from 'node:path';
+import { startWorker } from './backroom/start-worker.js';
+import { BACKROOM, dataFolderOf, DATABASE_FILE, readOptions } from './options.js';
 
-const LOOPBACK = '127.0.0.1';
-const EVERYWHERE = '0.0.0.0';
-const FIRST_PORT = 4170;
-const PORTS_TO_TRY = 40;
-/** Milliseconds in which a server that cannot write any more still gives its answers. */
-const LAST_WORDS_MS = 1000;
-
-const root = fileURLToPath(new URL('../..', import.meta.url));
-
-const readOptions = () =>
-  parseArgs({
-    options: {
-      data: { type: 'string' },
-      demo: { type: 'boolean', default: false },
-      fresh: { type: 'boolean', default: false },
-      yes: { type: 'boolean', default: false },
-      port: { type: 'string' },
-      lan: { type: 'boolean', default: false },
-      'new-code': { type: 'boolean', default: false },
-    },
-  }).values;
-type Options = ReturnType<typeof readOptions>;
-
-/** Loads the demo files through the same door as a user's, once per database. */
-async function loadDemo(writer: Writer, transfer: TransferService, photos: PhotoStore): Promise<void> {
-  if ((await writer.write((manager) => readNote(manager, 'demo'))) !== null) return;
-  const folder = join(root, 'demo');
-  for (const name of readdirSync(folder)
-    .filter((file) => file.endsWith('.json'))
-    .sort())
-    await transfer.import(createReadStream(join(folder, name)));
-  const pictures = join(folder, 'photos');
-  for (const name of existsSync(pictures) ? readdirSync(pictures).sort() : [])
-    await photos.put(name.replace(/\.jpg$/, '') as PhotoId, createReadStream(join(pictures, name)));
-  await writer.write((manager) => writeNote(manager, 'demo', 'loaded'));
-}
-
-async function listen(
-  app: { listen(port: number, host: string): Promise<unknown> },
-  { port: said, lan }: Options,
-): Promise<number> {
-  const asked = said === undefined ? null : Number(said);
-  if (asked !== null && !(Number.isInteger(asked) && asked > 0 && asked < 65536))
-    throw new StartError(`--port takes a number from 1 to 65535, not "${said}".`);
-  for (let port = asked ?? FIRST_PORT; ; port += 1) {
-    try {
-      await app.listen(port, lan ? EVERYWHERE : LOOPBACK);
-      return port;
-    } catch (error) {
-      const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
-      if (taken && asked !== null)
-        throw new StartError(
-          `Port ${asked} is taken by another program (EADDRINUSE), perhaps by another Which Way.\nGive another one with --port NUMBER, or none: then a free one is found.`,
-        );
-      if (!taken || port >= FIRST_PORT + PORTS_TO_TRY) throw error;
-    }
-  }
-}
-
-/** Nobody loses a bench to a flag: beginning anew on one's own data is asked for, and moves it aside. */
-async function mayBeginAnew(folder: string, { demo, fresh, yes }: Options): Promise<void> {
-  if (!fresh || demo || yes || !holdsSomething(folder)) return;
-  if (!process.stdin.isTTY)
-    throw new StartError(
-      `--fresh would begin anew in ${folder}, where there is a bench already.\nAdd --yes to move that aside (nothing is deleted), or leave --fresh out. Nothing was changed.`,
-    );
-  const asking = createInterface({ input: process.stdin, output: process.stdout });
-  const answer = await asking.question(
-    `There is a bench in ${folder}.\nIt will be moved aside, not deleted. Type yes to begin anew: `,
-  );
-  asking.close();
-  if (answer.trim().toLowerCase() !== 'yes') throw new StartError('Nothing was changed.');
-}
-
+/** Starts the program: the worker that reads for the screens is loaded on one core while the server is on another. */
 async function main(): Promise<void> {
   const options = readOptions();
-  const folder = resolve(options.data ?? join(root, 'data', options.demo ? 'demo' : 'own'));
-  await mayBeginAnew(folder, options);
-  const taken = takeDataFolder(folder, options.fresh);
-  if (taken.aside && !options.demo) process.stdout.write(`What was there is in ${taken.aside} now.\n`);
-  const pages = join(root, 'web', 'dist');
-  const packageFile = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
-  const app = await createApplication({
-    version: packageFile.version,
-    database: taken.database,
-    photos: taken.photos,
-    lan: options.lan,
-    newCode: options['new-code'],
-    demo: options.demo,
-    pages: existsSync(join(pages, 'index.html')) ? pages : null,
-    backroom: new URL('./backroom/backroom.worker.js', import.meta.url),
-  });
-  const writer = app.get(Writer);
-  writer.onBroken = (reason) => {
-    process.stderr.write(
-      `\nThe server ends: ${reason}. Nothing that was called saved is lost. Start it again.\n`,
-    );
-    setTimeout(() => process.exit(4), LAST_WORDS_MS);
-  };
-  await writer.write((manager) => writeNote(manager, NEEDS, packageFile.version));
-  if (options.demo) await loadDemo(writer, app.get(TransferService), app.get(PhotoStore));
-  const port = await listen(app, options);
-  process.stdout.write(
-    `\nWhich Way is ready at http://${LOOPBACK}:${port}/\nData: ${folder}\nCtrl-C stops it.\n\n`,
-  );
-  if (options.lan) process.stdout.write(await lanWords(writer, port));
+  const folder = dataFolderOf(options);
+  const reading = startWorker(BACKROOM, join(folder, DATABASE_FILE), 'reading');
+  const { serve } = await import('./serve.js');
+  await serve(options, folder, reading);
 }
 
-/** How a phone gets in: the address and the code, as text and as QR code. */
-async function lanWords(writer: Writer, port: number): Promise<string> {
-  const { code } = await writer.write((manager) => keptAccess(manager, false));
-  const addresses = ownAddresses();
-  const [first] = addresses;
-  if (!first) return `No local network was found. The shop's code for later is ${code}.\n\n`;
-  const picture = await toString(`http://${first}:${port}${SIGN_IN}?code=${code}`, {
-    type: 'terminal',
-    small: true,
-  });
-  const list = addresses.map((address) => `  http://${address}:${port}/`).join('\n');
-  return `In the local network:\n${list}\nThe shop's code: ${code}\nWhoever has it can read and change everything here. It travels in the clear: use it in the shop's own network only.\n\n${picture}\n`;
-}
-
-main().catch((error: unknown) => {
+main().catch(async (error: unknown) => {
+  const { startTrouble } = await import('./start-error.js');
   const { text, code } = startTrouble(error);
   process.stderr.write(`\n${text}\n\n`);
   process.exit(code);

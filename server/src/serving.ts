@@ -1,3 +1,4 @@
+import type { Worker } from 'node:worker_threads';
 import type { DatabaseDriver } from './database/data-source.js';
 
 /** How this server was started. */
@@ -16,6 +17,8 @@ export interface Serving {
   newCode: boolean;
   /** The built code of the worker threads. */
   backroom: URL;
+  /** One of them that was started already; absent: it is started when it is first asked. */
+  reading?: Worker;
   /** What opens the database; libsql unless a test wants it to fail. */
   driver?: DatabaseDriver;
 }

@@ -1,9 +1,10 @@
 import { Injectable, Logger, type OnApplicationShutdown } from '@nestjs/common';
 import { wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import { Refusal } from '../errors/refusal.js';
 import type { BackroomDesk } from './backroom.worker.js';
+import { startWorker } from './start-worker.js';
 
 /** What each worker is for. */
 type Bench = 'reading' | 'long' | 'backup' | 'report';
@@ -25,11 +26,17 @@ export class Backroom implements OnApplicationShutdown {
   readonly #benches = new Map<Bench, Manned>();
   #closing = false;
 
-  /** @param entry the worker's built code. */
+  /**
+   * @param entry the worker's built code.
+   * @param reading the worker for readings, where it was started already.
+   */
   constructor(
     private readonly database: string,
     private readonly entry: URL,
-  ) {}
+    reading?: Worker,
+  ) {
+    if (reading) this.#man('reading', reading);
+  }
 
   /** Asks the reading worker. */
   read<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
@@ -79,11 +86,10 @@ export class Backroom implements OnApplicationShutdown {
   #manned(which: Bench): Manned {
     const there = this.#benches.get(which);
     if (there) return there;
-    const worker = new Worker(this.entry, {
-      workerData: { database: this.database },
-      name: which,
-      execArgv: [],
-    });
+    return this.#man(which, startWorker(this.entry, this.database, which));
+  }
+
+  #man(which: Bench, worker: Worker): Manned {
     worker.setMaxListeners(0);
     const unanswered: Manned['unanswered'] = new Set();
     worker.on('error', (error) => this.#log.error(`the ${which} worker failed: ${error.message}`));

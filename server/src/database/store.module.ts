@@ -64,7 +64,7 @@ export class StoreModule {
         {
           provide: Backroom,
           inject: [SERVING],
-          useFactory: ({ backroom }: Serving) => new Backroom(database, backroom),
+          useFactory: ({ backroom, reading }: Serving) => new Backroom(database, backroom, reading),
         },
         {
           provide: Works,
