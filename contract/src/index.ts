@@ -142,6 +142,8 @@ export interface PostedEvents {
   /** On the disk now, the ones that were there already included. */
   stored: EventId[];
   refused: { id: EventId; error: ApiError }[];
+  /** Photos that these events speak of and whose pixels are not here: whoever still has them sends them again. */
+  photosWanted: PhotoId[];
   /** Events after the sender's cursor, its own included. */
   events: JobEvent[];
   cursor: number;
@@ -154,6 +156,8 @@ export interface Imported {
   entriesAdded: number;
   entriesChanged: number;
   photosAdded: number;
+  /** Events that clashed with some that came in meanwhile, and were left. */
+  eventsLeft: number;
   /** Whether the shop's settings were taken over. */
   shopTaken: boolean;
 }
@@ -175,6 +179,9 @@ export interface ImportPreview {
   merged: MergedInto[];
   mergedCount: number;
   photos: number;
+  /** The first ones of its jobs that were deleted here: they come back only where a person says so. */
+  deleted: { title: string; when: string }[];
+  deletedCount: number;
   /** `same`: as this bench has them; `other`: they would replace the shop's own. */
   shop: 'none' | 'first' | 'same' | 'other';
   /** The first ones of those that are set aside. */

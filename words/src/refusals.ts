@@ -56,6 +56,15 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'An entry of the same maker and number is wired otherwise.',
     'Two parts cannot share a number: correct its number, or its wiring.',
   ],
+  'clock-too-far': ({ clock, seen }) => [
+    `The clock of this event is ${clock}, far beyond the ${seen} that the job has seen.`,
+    'A clock is one more than the highest that the writer has seen. Reload the page and enter it again.',
+  ],
+  'sequence-too-far': ({ sequence, clock }) => [
+    `Event ${sequence} of this device comes far too early: its clock is only ${clock}.`,
+    'A device counts its events of a job from 1. Reload the page and enter it again.',
+  ],
+  'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
   'too-deep': ({ most }) => [
     `Lists and objects stand more than ${most} deep inside one another.`,
     'Nothing of Which Way does: the file or the request is damaged.',
@@ -113,7 +122,7 @@ const SCHEMA: Readonly<Record<string, Say>> = {
 const REFUSALS = {
   'store-broken': ({ reason }) => [
     `The server cannot write any more: ${reason}.`,
-    'Nothing that was called saved is lost. Start it again; what waits is sent then.',
+    'Everything shown as saved is safe. Start it again; what is waiting is sent then.',
   ],
   'stale-job': () => [
     'The job was changed meanwhile, in another tab perhaps.',
@@ -123,7 +132,6 @@ const REFUSALS = {
     'Several switches together have no report.',
     'Make a link to one of the switches instead.',
   ],
-  'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
   'job-deleted': ({ when }) => [
     `This job was deleted at ${when}.`,
     'What was entered since can be saved as a file, and taken in as a job of its own.',
@@ -137,13 +145,21 @@ const REFUSALS = {
     'An event with this id is stored with other contents.',
     'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
   ],
-  'clock-too-far': ({ clock, seen }) => [
-    `The clock of this event is ${clock}, far beyond the ${seen} that the job has seen.`,
-    'A clock is one more than the highest that the writer has seen. Reload the page and enter it again.',
-  ],
   'stale-structure': () => [
     'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
     'Look at the switch as it is now and make the change again if it is still wanted.',
+  ],
+  'piece-too-large': ({ most }) => [
+    `One entry in this file is larger than ${most} MB.`,
+    'Nothing Which Way exports is that large: the file is damaged. Export it again.',
+  ],
+  'import-unfinished': () => [
+    "The import isn't finished.",
+    'Restart the server: it finishes the import when it starts. Nothing is lost.',
+  ],
+  'deleted-before': ({ count }) => [
+    count === 1 ? 'This file has a job that was deleted here.' : `This file has ${count} jobs that were deleted here.`,
+    'Import it on the bench: there you can choose whether it comes back.',
   ],
   'share-ended': () => [
     'This link was ended, or has run out.',

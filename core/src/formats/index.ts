@@ -1,6 +1,7 @@
 export { deedSchema } from '../log/index.js';
 export { eventSchema, FILE_VERSION, jobHeadSchema, projectFileSchema, shopSchema } from './schema.js';
 export * from './project-file.js';
+export { JsonDepth } from './json-depth.js';
 export { fieldTables } from './field-tables.js';
 export { rowsOfTableFile, tableFile, type TableFile } from './table-file.js';
 export { type CsvTrouble } from './csv-cells.js';

@@ -68,5 +68,7 @@ export const BATCH_BYTES = 768 * 1024;
 export const BATCH_EVENTS = 100;
 /** Levels of lists and objects inside one another, in anything that is taken in. */
 export const MOST_LEVELS = 64;
+/** Bytes of one piece of a file that is taken in (an event, an entry, the head of a job): what is larger is none of ours. */
+export const PIECE_BYTES = 4 * 1024 * 1024;
 /** How far an event's clock may be beyond every clock that its job has seen: farther is no clock but a fault. */
 export const CLOCK_LEAP = 1_000_000;

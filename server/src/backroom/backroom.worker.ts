@@ -55,6 +55,8 @@ const desk = {
   library: (question: LibraryQuestion) => room().shelf.library(question),
   alike: (terminals: number, positions: number, most: number) =>
     room().shelf.alike(terminals, positions, most),
+  deletedOf: (ids: string[]) => room().deletedOf(ids),
+  namedPhotos: (ids: string[]) => room().namedPhotos(ids),
   countJobs: () => room().countJobs(),
   match: (question: MatchQuestion, flag: SharedArrayBuffer, heard: MatchHeard): Promise<MatchAnswer> =>
     matchLibrary(room().shelf, library, question, flag, heard),
@@ -78,6 +80,10 @@ const desk = {
     // The worker was started anew in between: to go on would take in nothing, and call it done.
     if (!mine) throw notLookedThrough().toWire();
     return mine.nextRows(bytes);
+  },
+  /** Leaves these jobs of a file that was looked through out. */
+  leaveOut(file: string, jobs: string[]): void {
+    for (const job of jobs) staged.get(file)?.dropJobOf(job);
   },
   forget,
 };

@@ -6,6 +6,7 @@ import type { SimulatedSwitch } from '@which-way/core/simulated';
 import type { JobId } from '@which-way/core/switch';
 import Database from 'libsql';
 import { existsSync } from 'node:fs';
+import { ANY_ID } from './any-id.js';
 import { LibraryShelf } from './library-shelf.js';
 import { readStored, type StoredEvent } from './stored-event.js';
 import { workOut, type WorkedOut } from './summary.js';
@@ -132,8 +133,38 @@ export class ReadingRoom {
   job(id: string, after: number): { json: string | null; gone: string | null } {
     const opened = this.open(id, after);
     if (opened) return { json: JSON.stringify(opened), gone: null };
+    return { json: null, gone: this.deletedWhen(id) };
+  }
+
+  /** When a job was deleted; null: it was not. */
+  deletedWhen(id: string): string | null {
     const [tomb] = this.#all<{ deleted: string }>('SELECT deleted FROM tombstone WHERE job_id = ?', id);
-    return { json: null, gone: tomb?.deleted ?? null };
+    return tomb?.deleted ?? null;
+  }
+
+  /** Which of these jobs were deleted. */
+  deletedOf(ids: readonly string[]): string[] {
+    return this.#all<{ id: string }>(
+      'SELECT job_id AS id FROM tombstone WHERE job_id IN (SELECT value FROM json_each(?))',
+      JSON.stringify(ids),
+    ).map(({ id }) => id);
+  }
+
+  /** Which of these photos an event of any job names, one that is being taken in too. */
+  namedPhotos(ids: readonly string[]): string[] {
+    const left = new Set(ids);
+    const named = new Set<string>();
+    const look = (sql: string) => {
+      for (const row of this.#database.prepare(sql).iterate() as IterableIterator<{ text: string }>) {
+        for (const [id] of row.text.matchAll(ANY_ID)) if (left.has(id)) named.add(id);
+        if (named.size === left.size) return;
+      }
+    };
+    if (left.size === 0) return [];
+    look('SELECT what AS text FROM job_event');
+    look('SELECT event AS text FROM staged_event');
+    look('SELECT body AS text FROM library_entry');
+    return [...named];
   }
 
   /** Ids of all jobs, put away or not, by number. */

@@ -19,6 +19,8 @@ export class Sixth1796083200000 implements MigrationInterface {
     await runner.query(`CREATE TABLE session (
       id TEXT PRIMARY KEY NOT NULL, token_hash TEXT NOT NULL UNIQUE, device TEXT NOT NULL,
       address TEXT NOT NULL, opened TEXT NOT NULL, seen TEXT NOT NULL)`);
+    // An import that is decided is finished whatever happens; one that is not is taken back.
+    await runner.query('CREATE TABLE import_decided (import TEXT PRIMARY KEY NOT NULL)');
     await this.#links(runner);
     await runner.query("DELETE FROM note WHERE key LIKE 'share %' OR key LIKE 'share-of %'");
     await this.#code(runner);

@@ -48,6 +48,15 @@ export class Writer implements BeforeApplicationShutdown {
     return this.#turn('reading', work);
   }
 
+  /** Moves all of the write-ahead log into the database and empties it; false where somebody still reads an older state. */
+  emptyLog(): Promise<boolean> {
+    return this.alone(async () => {
+      if (this.#closing || this.#broken !== null || !this.source.isInitialized) return true;
+      const rows = this.#connection.prepare('PRAGMA wal_checkpoint(TRUNCATE)').all() as { busy: number }[];
+      return rows[0]?.busy === 0;
+    });
+  }
+
   /** From here on nothing is written any more: the connection is about to be closed. What is being written is finished. */
   async beforeApplicationShutdown(): Promise<void> {
     await this.alone(async () => {

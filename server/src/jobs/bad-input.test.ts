@@ -129,6 +129,7 @@ describe('the description of the API', () => {
       '/api/imports',
       '/api/imports/{id}/take',
       '/api/jobs',
+      '/api/jobs/gone',
       '/api/jobs/{id}',
       '/api/jobs/{id}/events',
       '/api/jobs/{id}/export',

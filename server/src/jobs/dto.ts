@@ -105,6 +105,16 @@ export class JobChangeDto implements JobChange {
   archived?: boolean;
 }
 
+/** Some jobs, such as those that a browser has copies of. */
+export class JobIdsDto {
+  @ApiProperty({ type: 'array', maxItems: 2000, items: { type: 'string', format: 'uuid' } })
+  @IsArray()
+  @ArrayMaxSize(2000)
+  @IsString({ each: true })
+  @MaxLength(36, { each: true })
+  ids: string[];
+}
+
 /** Events are looked at one by one, against the published JSON Schema: see docs/file-format.md. */
 export class PostEventsDto {
   @ApiProperty({ minimum: 0, description: 'Cursor up to which the sender has seen the log.' })

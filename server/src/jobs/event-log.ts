@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { ApiError, PostedEvents } from '@which-way/contract';
-import { checkChange } from '@which-way/core/switch';
+import { checkChange, type Problem } from '@which-way/core/switch';
 import {
   lastChange,
   readLog,
@@ -52,7 +52,7 @@ export class EventLog {
         done.stored.push(event.id);
         continue;
       }
-      const error = clash ?? (trust === 'page' ? (farAhead(event, clock) ?? staleness(known, event)) : null);
+      const error = clash ?? inTold(farAhead(event, clock)) ?? (trust === 'page' ? staleness(known, event) : null);
       if (error) {
         done.refused.push({ id: event.id, error });
         continue;
@@ -123,10 +123,18 @@ function differs(stored: StoredEvent, sent: StoredEvent): ApiError | 'same' {
   return told('event-differs', {}, 'id');
 }
 
-/** A clock far beyond all that the job has seen is a fault, and would leave no room for those after it. */
-function farAhead({ clock }: JobEvent, seen: number): ApiError | null {
-  if (clock <= seen + CLOCK_LEAP) return null;
-  return told('clock-too-far', { clock, seen }, 'clock');
+const inTold = (problem: Problem | null): ApiError | null => problem && inWords(problem);
+
+/**
+ * What is wrong with the numbers of an event: a clock far beyond all that the job has seen is a fault, and would leave no room for
+ * those after it; and no device has written more events than its clock has ticked.
+ * @param seen the highest clock of the job before it.
+ */
+export function farAhead({ clock, sequence }: JobEvent, seen: number): Problem | null {
+  if (clock > seen + CLOCK_LEAP) return { code: 'clock-too-far', path: 'clock', params: { clock, seen } };
+  if (sequence > clock + CLOCK_LEAP)
+    return { code: 'sequence-too-far', path: 'sequence', params: { sequence, clock } };
+  return null;
 }
 
 function staleness(known: readonly JobEvent[], { what }: JobEvent): ApiError | null {

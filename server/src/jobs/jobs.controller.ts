@@ -1,8 +1,9 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
+import type { Response } from 'express';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Job, PostedEvents } from '@which-way/contract';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
-import { AfterQuery, JobChangeDto, NewJobDto, PostEventsDto, SearchQuery } from './dto.js';
+import { AfterQuery, JobChangeDto, JobIdsDto, NewJobDto, PostEventsDto, SearchQuery } from './dto.js';
 import { JobsService } from './jobs.service.js';
 
 const JSON_TYPE = ['content-type', 'application/json; charset=utf-8'] as const;
@@ -23,6 +24,19 @@ export class JobsController {
   @ApiOperation({ summary: 'Makes a job. Sending the same id twice makes one.' })
   create(@Body() fresh: NewJobDto): Promise<Job> {
     return this.jobs.create(fresh);
+  }
+
+  @Post('gone')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Of these jobs the ones that were deleted: whoever has a copy of one forgets it.' })
+  async gone(
+    @Body() { ids }: JobIdsDto,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<{ gone: string[] }> {
+    const gone = await this.jobs.deletedOf(ids);
+    // Photos are kept by the browser for a year otherwise.
+    if (gone.length > 0) response.set('clear-site-data', '"cache"');
+    return { gone };
   }
 
   @Get(':id')

@@ -2,10 +2,11 @@ import { Injectable } from '@nestjs/common';
 import type { Job, PostedEvents } from '@which-way/contract';
 import { readEvent } from '@which-way/core/formats';
 import { EVENT_BYTES } from '@which-way/core/schema';
-import { type EventId } from '@which-way/core/switch';
+import type { EventId, PhotoId } from '@which-way/core/switch';
 import { type JobEvent } from '@which-way/core/log';
 import type { EntityManager } from 'typeorm';
 import { Backroom } from '../backroom/backroom.js';
+import { ANY_ID } from '../backroom/any-id.js';
 import { readStored, type StoredEvent } from '../backroom/stored-event.js';
 import { toJob } from '../backroom/reading-room.js';
 import { Acknowledged } from '../database/acknowledged.js';
@@ -14,7 +15,9 @@ import { TombstoneRow } from '../database/tombstone.entity.js';
 import { Writer } from '../database/writer.js';
 import { inWords, notFound, Refusal, refused, told } from '../errors/refusal.js';
 import { Live } from '../live/live.js';
+import { PhotoStore } from '../photos/photo-store.js';
 import { Summaries } from './summaries.js';
+import { Tidying } from './tidying.js';
 import { EventLog } from './event-log.js';
 import { insertJob } from './insert-job.js';
 import type { JobChangeDto, NewJobDto, PostEventsDto } from './dto.js';
@@ -29,6 +32,8 @@ export class JobsService {
     private readonly live: Live,
     private readonly acknowledged: Acknowledged,
     private readonly summaries: Summaries,
+    private readonly photos: PhotoStore,
+    private readonly tidying: Tidying,
   ) {}
 
   /** The list as JSON: from stored summaries, old ones marked and worked out anew beside. */
@@ -106,20 +111,40 @@ export class JobsService {
     return {
       stored: done.stored,
       refused: [...refused, ...done.refused],
+      photosWanted: await this.#wanted(sound, new Set(done.stored)),
       events: posted.events,
       cursor: posted.cursor,
     };
   }
 
+  /** Photos that stored events speak of and that are not here. */
+  async #wanted(events: readonly JobEvent[], stored: ReadonlySet<EventId>): Promise<PhotoId[]> {
+    const wanted: PhotoId[] = [];
+    for (const { id, what } of events)
+      if (what.kind === 'photo-taken' && !what.photo.removed && stored.has(id))
+        if (!(await this.photos.has(what.photo.id))) wanted.push(what.photo.id);
+    return wanted;
+  }
+
+  /** Of these jobs the ones that were deleted: a browser that still has a copy forgets it. */
+  deletedOf(ids: string[]): Promise<string[]> {
+    return this.backroom.read((desk) => desk.deletedOf(ids));
+  }
+
   /** Deletes a job with its log, and leaves a tombstone. What is asked beforehand is asked by whoever calls. */
   async remove(id: string): Promise<void> {
-    await this.writer.write(async (manager) => {
+    const photos = await this.writer.write(async (manager) => {
       const { number } = await this.#row(manager, id);
+      const rows = (await manager.query('SELECT what FROM job_event WHERE job_id = ?', [id])) as {
+        what: string;
+      }[];
       await manager.insert(TombstoneRow, { jobId: id, number, deleted: now() });
       await manager.query('DELETE FROM job_event WHERE job_id = ?', [id]);
       await manager.query('DELETE FROM job WHERE id = ?', [id]);
+      return [...new Set(rows.flatMap(({ what }) => what.match(ANY_ID) ?? []))] as PhotoId[];
     });
     this.live.job(id, true);
+    await this.tidying.afterDeletion(photos);
   }
 
   async #row(manager: EntityManager, id: string): Promise<JobRow> {
@@ -150,7 +175,7 @@ function sort(events: readonly unknown[]): { sound: JobEvent[]; refused: PostedE
   return { sound, refused };
 }
 
-const tooLarge = () => told('event-too-large', { most: EVENT_BYTES / 1024 });
+const tooLarge = () => inWords({ code: 'event-too-large', path: '', params: { most: EVENT_BYTES / 1024 } });
 
 const deleted = (when: string): Refusal => refused(410, 'job-deleted', { when });
 

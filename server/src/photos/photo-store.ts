@@ -4,7 +4,7 @@ import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
 import { randomBytes } from 'node:crypto';
 import { createReadStream, mkdirSync, type ReadStream } from 'node:fs';
-import { open, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { open, readdir, rename, rm, stat, utimes, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import sharp from 'sharp';
@@ -13,6 +13,7 @@ import { receiveFile } from '../errors/receive-file.js';
 import { Refusal, refused } from '../errors/refusal.js';
 
 const THUMB_EDGE = 480;
+const FULL_NAME = /^[0-9a-f-]{36}\.jpg$/;
 
 /** The two sizes in which a photo is kept. */
 export type PhotoSize = 'full' | 'thumb';
@@ -24,6 +25,9 @@ export abstract class PhotoStore {
   /** The picture as a stream of JPEG; null when there is none. */
   abstract read(id: PhotoId, size: PhotoSize): Promise<{ bytes: number; stream: ReadStream } | null>;
   abstract has(id: PhotoId): Promise<boolean>;
+  /** Photos that were taken in, or sent once more, before then. */
+  abstract olderThan(when: Date): Promise<PhotoId[]>;
+  abstract remove(id: PhotoId): Promise<void>;
 }
 
 /**
@@ -46,6 +50,8 @@ export class PhotoFolder extends PhotoStore {
     const there = await this.#measure(id);
     if (there) {
       picture.resume();
+      // Somebody is about to write down that it is here: it counts as new.
+      await utimes(this.#path(id, 'full'), new Date(), new Date());
       return there;
     }
     const stamp = randomBytes(6).toString('hex');
@@ -79,6 +85,20 @@ export class PhotoFolder extends PhotoStore {
 
   async has(id: PhotoId): Promise<boolean> {
     return (await stat(this.#path(id, 'full')).catch(() => null)) !== null;
+  }
+
+  async olderThan(when: Date): Promise<PhotoId[]> {
+    const old: PhotoId[] = [];
+    for (const name of await readdir(this.folder)) {
+      if (!FULL_NAME.test(name)) continue;
+      const found = await stat(join(this.folder, name)).catch(() => null);
+      if (found && found.mtime < when) old.push(name.slice(0, -'.jpg'.length) as PhotoId);
+    }
+    return old;
+  }
+
+  async remove(id: PhotoId): Promise<void> {
+    for (const size of ['thumb', 'full'] as const) await rm(this.#path(id, size), { force: true });
   }
 
   /** Removes what an interrupted upload left behind. */

@@ -1,5 +1,6 @@
 import type { ImportPreview, MergedInto, SetAside } from '@which-way/contract';
 import {
+  JsonDepth,
   readEvent,
   jobHeadProblems,
   knownSwitchProblems,
@@ -7,6 +8,7 @@ import {
   upgradeFile,
   type ShopFile,
 } from '@which-way/core/formats';
+import { EVENT_BYTES, MOST_LEVELS, PIECE_BYTES } from '@which-way/core/schema';
 import { mergedEntry, sameMakersNumber, type KnownSwitch, type Problem } from '@which-way/core/switch';
 import { JSONParser } from '@streamparser/json';
 import { createReadStream, openSync, readSync, closeSync, statSync } from 'node:fs';
@@ -14,6 +16,7 @@ import type { Readable } from 'node:stream';
 import type { ReadingRoom } from '../backroom/reading-room.js';
 import type { Reporter } from '../backroom/reporter.js';
 import { readStored } from '../backroom/stored-event.js';
+import { farAhead } from '../jobs/event-log.js';
 import { inWords, Refusal, refused } from '../errors/refusal.js';
 import type { StagedFile } from './staged-file.js';
 import { damaged, looksLikeZip, openZip, type ZipFile } from './zip-file.js';
@@ -28,6 +31,8 @@ export interface CheckedFile {
   shop: ShopFile | null;
   /** Names of its photos in the zip. */
   photos: string[];
+  /** Ids of its jobs that were deleted here. */
+  deleted: string[];
 }
 
 /**
@@ -84,24 +89,32 @@ const PIECES = ['$.format', '$.version', '$.shop', '$.jobs.*.events.*', '$.jobs.
 async function readPieces(json: Readable, check: FileCheck, report: (bytes: number) => void): Promise<void> {
   const parser = new JSONParser({ paths: PIECES, keepStack: false });
   let trouble: unknown = null;
+  let bytes = 0;
+  let lastPiece = 0;
   parser.onValue = ({ value, key, parent, stack }) => {
+    lastPiece = bytes;
     const path = [...stack.slice(1).map((level) => level.key), key];
     // Nothing of a list is kept once it was looked at: so a file may be larger than the memory.
     if (Array.isArray(parent)) parent.length = 0;
     check.piece(path, value);
   };
   parser.onError = (error) => (trouble ??= error);
-  let bytes = 0;
+  const depth = new JsonDepth();
   let ended = false;
   parser.onEnd = () => (ended = true);
   for await (const chunk of json as AsyncIterable<Uint8Array>) {
+    // Before the parser has it: each further level would take it longer than the one before.
+    if (depth.add(chunk) > MOST_LEVELS) throw tooDeep();
     parser.write(chunk);
     if (trouble) throw badJson(trouble);
     bytes += chunk.length;
+    if (bytes - lastPiece > PIECE_BYTES) throw refused(422, 'piece-too-large', { most: PIECE_BYTES >> 20 });
     report(bytes);
   }
   if (!ended) throw badJson(new Error('it ends in the middle'));
 }
+
+const tooDeep = () => new Refusal(422, inWords({ code: 'too-deep', path: '', params: { most: MOST_LEVELS } }));
 
 function badJson(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
@@ -120,7 +133,10 @@ class FileCheck {
   #job = -1;
   #libraryAt = -1;
   #shop: ShopFile | null = null;
-  #eventsOf = { number: -1 };
+  readonly #deleted: ImportPreview['deleted'] = [];
+  readonly #deletedIds: string[] = [];
+  /** Of the job that is being read: the number of its last event, and the highest clock of those that were sound. */
+  #eventsOf = { number: -1, clock: 0 };
   /** Ids of the entries that the file brings, by maker and number. */
   readonly #numbers = new Map<string, string>();
   readonly #merged: MergedInto[] = [];
@@ -173,13 +189,19 @@ class FileCheck {
     }
     const { event } = read;
     const row = { id: event.id, writer: `${event.device} ${event.sequence}`, body: JSON.stringify(event) };
+    const wrong: Problem | null =
+      row.body.length > EVENT_BYTES
+        ? { code: 'event-too-large', path: '', params: { most: EVENT_BYTES / 1024 } }
+        : farAhead(event, this.#eventsOf.clock);
+    if (wrong) return this.#setAside({ ...wrong, path: joined(at, wrong.path) }, 'an event', job);
+    this.#eventsOf.clock = Math.max(this.#eventsOf.clock, event.clock);
     if (!this.staged.addEvent(job, number, row))
       this.#setAside({ code: 'twice', path: at, params: { id: event.id } }, 'an event', job);
   }
 
   #head(value: unknown): void {
     const job = (this.#job += 1);
-    this.#eventsOf.number = -1;
+    this.#eventsOf = { number: -1, clock: 0 };
     const hasLog = typeof value === 'object' && value !== null && 'events' in value;
     const head: Record<string, unknown> = { ...(typeof value === 'object' ? value : {}) };
     delete head['events'];
@@ -206,7 +228,15 @@ class FileCheck {
       this.staged.dropJob(job);
       this.#setAside({ code: 'twice', path: at, params: { id } }, `the job ${title}`, null);
     } else if (there) this.#jobsJoined += 1;
-    else this.#jobsNew += 1;
+    else this.#newJob(id, title);
+  }
+
+  #newJob(id: string, title: string): void {
+    this.#jobsNew += 1;
+    const when = this.room.deletedWhen(id);
+    if (when === null) return;
+    this.#deleted.push({ title, when });
+    this.#deletedIds.push(id);
   }
 
   #entry(number: number, value: unknown): void {
@@ -272,11 +302,13 @@ class FileCheck {
       merged: this.#merged,
       mergedCount: this.#mergedCount,
       photos: photos.length,
+      deleted: this.#deleted.slice(0, TOLD),
+      deletedCount: this.#deleted.length,
       shop,
       setAside,
       setAsideCount: this.#asideCount,
     };
-    return { preview, shop: this.#shop, photos };
+    return { preview, shop: this.#shop, photos, deleted: this.#deletedIds };
   }
 
   /** Events that are there already go; those that clash with one that is there are set aside. */

@@ -72,6 +72,12 @@ export class StagedFile {
     return this.#run('DELETE FROM event WHERE job = ?', job);
   }
 
+  /** Drops a job by its id, with its events. */
+  dropJobOf(id: string): void {
+    for (const { place } of this.#all<{ place: number }>('SELECT place FROM job WHERE id = ?', id))
+      this.dropJob(place);
+  }
+
   dropEvent(id: string): void {
     this.#run('DELETE FROM event WHERE id = ?', id);
   }

@@ -9,6 +9,7 @@ import { Refusal } from '../errors/refusal.js';
 import { EventLog } from '../jobs/event-log.js';
 import { insertJob } from '../jobs/insert-job.js';
 import { insertEntry } from '../library/insert-entry.js';
+import { showImport } from './show-import.js';
 import type { StagedRow } from './staged-file.js';
 
 /** Milliseconds of work that one turn should take, and the bytes of rows that the first one is given. */
@@ -28,6 +29,7 @@ export class Taker {
     entriesAdded: 0,
     entriesChanged: 0,
     photosAdded: 0,
+    eventsLeft: 0,
     shopTaken: false,
   };
   readonly #joined: string[] = [];
@@ -82,6 +84,8 @@ export class Taker {
       this.#done.jobsMerged += 1;
       return;
     }
+    // A job that was deleted here and is wanted again: what comes late for it is no news of a deleted one any more.
+    await manager.query('DELETE FROM tombstone WHERE job_id = ?', [id]);
     await insertJob(manager, { ...(JSON.parse(head) as Omit<JobFile, 'events'>), import: this.id });
     this.#done.jobsAdded += 1;
   }
@@ -96,56 +100,22 @@ export class Taker {
     ]);
   }
 
-  /** The last write: all of it is seen from now on. */
-  finish(shop: ShopFile | null, photos: number): Promise<{ imported: Imported; lastRow: number }> {
+  /** Decides that all of it is taken in: from now on it is finished, by a server that is started anew if need be. */
+  decide(shop: ShopFile | null): Promise<void> {
     return this.writer.write(async (manager) => {
-      for (const job of this.#joined) await this.#join(manager, job);
-      const id = [this.id];
-      await manager.query(
-        `UPDATE job SET import = NULL, updated = coalesce((SELECT at FROM job_event WHERE row = job.cursor), updated)
-         WHERE import = ?`,
-        id,
-      );
-      const replaced = 'import IS NULL AND id IN (SELECT id FROM library_entry WHERE import = ?)';
-      const [{ n: all }] = (await manager.query(
-        'SELECT count(*) AS n FROM library_entry WHERE import = ?',
-        id,
-      )) as [{ n: number }];
-      const [{ n: changed }] = (await manager.query(
-        `SELECT count(*) AS n FROM library_entry WHERE ${replaced}`,
-        id,
-      )) as [{ n: number }];
-      await manager.query(`DELETE FROM library_entry WHERE ${replaced}`, id);
-      await manager.query('UPDATE library_entry SET import = NULL WHERE import = ?', id);
-      await manager.query('DELETE FROM staged_event WHERE import = ?', id);
+      await manager.query('INSERT INTO import_decided (import) VALUES (?)', [this.id]);
       if (shop) await this.#takeShop(manager, shop);
-      const [{ last }] = (await manager.query('SELECT max(row) AS last FROM job_event')) as [
-        { last: number | null },
-      ];
-      const imported = {
-        ...this.#done,
-        entriesAdded: all - changed,
-        entriesChanged: changed,
-        photosAdded: photos,
-        shopTaken: shop !== null,
-      };
-      return { imported, lastRow: last ?? 0 };
     }, 'batch');
   }
 
-  /** Events for a job that was there before: appended as if they came now, so that open pages hear of them. */
-  async #join(manager: EntityManager, job: string): Promise<void> {
-    const rows = (await manager.query(
-      'SELECT event FROM staged_event WHERE import = ? AND job_id = ? ORDER BY place',
-      [this.id, job],
-    )) as { event: string }[];
-    if (rows.length === 0) return;
-    const events = rows.map(({ event }) => JSON.parse(event) as JobEvent);
-    const { refused, added } = await this.log.append(manager, job, events, 'import');
-    const [first] = refused;
-    if (first) throw new Refusal(409, first.error);
-    this.#done.eventsAdded += added;
-    await manager.query('UPDATE job SET updated = ? WHERE id = ?', [new Date().toISOString(), job]);
+  /** Shows all of it, turn by turn: with 100,000 entries one turn would keep readings waiting for seconds. */
+  async show(besides: Pick<Imported, 'photosAdded' | 'shopTaken'>): Promise<Imported> {
+    const { joined, left, changed, entries } = await showImport(this.writer, this.log, this.id);
+    const { eventsAdded } = this.#done;
+    return {
+      ...{ ...this.#done, ...besides, eventsLeft: left, eventsAdded: eventsAdded + joined },
+      ...{ entriesAdded: entries - changed, entriesChanged: changed },
+    };
   }
 
   async #takeShop(manager: EntityManager, shop: ShopFile): Promise<void> {

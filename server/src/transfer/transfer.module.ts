@@ -24,6 +24,24 @@ export class TakeQuery {
   @IsOptional()
   @IsIn(['true', 'false'])
   shop?: string;
+
+  @ApiPropertyOptional({
+    enum: ['true', 'false'],
+    description: 'Whether jobs that were deleted here come back; else they are left out.',
+  })
+  @IsOptional()
+  @IsIn(['true', 'false'])
+  again?: string;
+}
+
+export class AgainQuery {
+  @ApiPropertyOptional({
+    enum: ['true', 'false'],
+    description: 'Whether jobs that were deleted here come back; else the file is refused for them.',
+  })
+  @IsOptional()
+  @IsIn(['true', 'false'])
+  again?: string;
 }
 
 @ApiTags('files')
@@ -35,8 +53,8 @@ export class TransferController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Takes in a Which Way file of up to 25 MB, whole or not at all.' })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
-  import(@Req() request: Request): Promise<Imported> {
-    return this.transfer.import(request);
+  import(@Req() request: Request, @Query() { again }: AgainQuery): Promise<Imported> {
+    return this.transfer.import(request, again === 'true');
   }
 
   @Post('imports')
@@ -54,8 +72,8 @@ export class TransferController {
   @ApiOperation({
     summary: 'Takes in what was looked through, without what was set aside: all of it together, or nothing.',
   })
-  take(@Param('id', OurIdPipe) id: string, @Query() { shop }: TakeQuery): Work {
-    return this.transfer.take(id, shop === 'true');
+  take(@Param('id', OurIdPipe) id: string, @Query() { shop, again }: TakeQuery): Work {
+    return this.transfer.take(id, { shop: shop === 'true', again: again === 'true' });
   }
 
   @Post('export')

@@ -18,6 +18,7 @@ import { SERVING, type Serving } from '../serving.js';
 import { RESULT } from '../works/works.module.js';
 import { Works, type Worker } from '../works/works.js';
 import type { CheckedFile } from './check-file.js';
+import { showImport } from './show-import.js';
 import { Taker, takeBack } from './taker.js';
 import { notLookedThrough } from './not-looked-through.js';
 import { openZip } from './zip-file.js';
@@ -42,8 +43,12 @@ export class TransferService {
     @Inject(SERVING) private readonly serving: Serving,
   ) {}
 
-  /** Clears away what the imports of a killed server left. */
+  /** What the imports of a killed server left: those that were decided are finished, the others cleared away. */
   async tidy(): Promise<void> {
+    const decided = (await this.writer.write((manager) =>
+      manager.query('SELECT import FROM import_decided'),
+    )) as { import: string }[];
+    for (const { import: id } of decided) await showImport(this.writer, this.log, id);
     await takeBack(this.writer, 'import IS NOT NULL');
   }
 
@@ -56,16 +61,28 @@ export class TransferService {
   /**
    * Takes in what was looked through, without what was set aside.
    * @param shop whether the shop's settings of the file take the place of those there are.
+   * @param again whether jobs that were deleted here come back; else they are left out.
    */
-  take(id: string, shop: boolean): Work {
-    return this.works.resume(id, async (worker) => ({ imported: await this.#takeIn(worker, id, shop) }));
+  take(id: string, { shop, again }: { shop: boolean; again: boolean }): Work {
+    return this.works.resume(id, async (worker) => {
+      const deleted = this.#checked.get(id)?.deleted ?? [];
+      const file = join(worker.folder, INCOMING);
+      if (!again && deleted.length > 0)
+        await this.backroom.long((desk) => desk.leaveOut(file, deleted));
+      return { imported: await this.#takeIn(worker, id, shop) };
+    });
   }
 
-  /** A whole file in one go: all of it or nothing, if one thing in it is wrong. */
-  async import(body: Readable): Promise<Imported> {
+  /**
+   * A whole file in one go: all of it or nothing, if one thing in it is wrong.
+   * @param again whether jobs that were deleted here come back; else the file is refused for them.
+   */
+  async import(body: Readable, again = false): Promise<Imported> {
     const place = await this.#store(body, IMPORT_BYTES);
     return this.works.quietly(async (worker) => {
       const { preview } = await this.#check(worker, place.id, 'which-way.json');
+      const deleted = preview?.deletedCount ?? 0;
+      if (deleted > 0 && !again) throw refused(409, 'deleted-before', { count: deleted });
       const [first, ...more] = preview?.setAside ?? [];
       if (first) {
         const status = ['event-differs', 'sequence-taken'].includes(first.code) ? 409 : 422;
@@ -106,6 +123,7 @@ export class TransferService {
     const taker = new Taker(this.writer, this.log, id);
     const total = preview.jobsNew + preview.jobsJoined + preview.events + preview.entries;
     let done = 0;
+    let decided = false;
     try {
       for (;;) {
         worker.goesOn();
@@ -117,11 +135,14 @@ export class TransferService {
       }
       const added = await this.#takePhotos(worker, photos);
       worker.goesOn();
-      const { imported, lastRow } = await taker.finish(withShop ? shop : null, added);
-      this.#afterwards(taker, lastRow);
+      await taker.decide(withShop ? shop : null);
+      decided = true;
+      const imported = await taker.show({ photosAdded: added, shopTaken: withShop && shop !== null });
+      await this.#afterwards(taker);
       return imported;
     } catch (error) {
-      // What cannot be taken back now stays hidden, and is cleared away at the next start.
+      // What cannot be finished or taken back now stays hidden until the next start, which does it.
+      if (decided) throw refused(503, 'import-unfinished');
       await taker.takeBack().catch(() => undefined);
       throw error;
     } finally {
@@ -149,8 +170,11 @@ export class TransferService {
     return added;
   }
 
-  #afterwards(taker: Taker, lastRow: number): void {
-    this.acknowledged.advance(lastRow);
+  async #afterwards(taker: Taker): Promise<void> {
+    const [{ last }] = (await this.writer.write((manager) =>
+      manager.query('SELECT max(row) AS last FROM job_event'),
+    )) as [{ last: number | null }];
+    this.acknowledged.advance(last ?? 0);
     for (const job of taker.joined) this.live.job(job);
     this.summaries.redo(taker.joined);
     this.live.bench();
