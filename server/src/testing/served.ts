@@ -8,6 +8,7 @@ import {
   type NewId,
   type ReadingId,
 } from '@which-way/core/switch';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -20,6 +21,8 @@ import { Writer } from '../database/writer.js';
 export interface Served {
   base: string;
   database: string;
+  /** The application itself, to reach what is inside. */
+  app: Pick<NestExpressApplication, 'get'>;
   call(
     method: string,
     path: string,
@@ -55,6 +58,7 @@ export async function serve(
   return {
     base,
     database,
+    app,
     async call(method, path, body, headers = {}) {
       const response = await fetch(base + path, {
         method,

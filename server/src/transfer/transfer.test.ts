@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newJob, serve, type Served } from '../testing/served.js';
+import { lookedThrough, workEnded } from '../testing/works.js';
 
 let served: Served;
 beforeAll(async () => {
@@ -16,37 +17,19 @@ beforeAll(async () => {
 });
 afterAll(() => served.close());
 
-/** Waits for long work to come to an end, or to wait for a person. */
-async function ended(served: Served, id: string): Promise<Work> {
-  for (;;) {
-    const work: Work = (await served.call('GET', `/api/works/${id}`)).body;
-    if (work.state !== 'running' && work.state !== 'waiting') return work;
-    await new Promise((resolve) => setTimeout(resolve, 15));
-  }
-}
-
 /** Everything as the program saves it: the zip, and the project file in it. */
 async function exported(served: Served): Promise<{ zip: Buffer; file: ProjectFile }> {
   const begun: Work = (await served.call('POST', '/api/export')).body;
-  const work = await ended(served, begun.id);
+  const work = await workEnded(served, begun.id);
   expect(work.state).toBe('done');
   const zip = Buffer.from(await (await fetch(`${served.base}/api/works/${work.id}/file`)).arrayBuffer());
   const names = unzipSync(zip);
   return { zip, file: JSON.parse(Buffer.from(names['which-way.json'] ?? []).toString()) as ProjectFile };
 }
 
-/** Sends a file to be looked through. */
-async function lookedThrough(served: Served, body: Buffer | string): Promise<Work> {
-  const response = await fetch(`${served.base}/api/imports?name=test`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body: typeof body === 'string' ? body : new Uint8Array(body),
-  });
-  return ended(served, ((await response.json()) as Work).id);
-}
 const take = async (served: Served, id: string, shop = false) => {
   expect((await served.call('POST', `/api/imports/${id}/take?shop=${shop}`)).status).toBe(202);
-  return ended(served, id);
+  return workEnded(served, id);
 };
 const asFile = ({ job, events }: ReturnType<typeof newJob>) => ({
   ...job,
