@@ -108,6 +108,10 @@ const CHANGES: Record<StructureChange['change'], string> = {
   placed: 'where lugs lie',
 };
 
+/** What a kind of event is; null: it is not known here. */
+export const kindWords = (kind: string): string | null =>
+  Object.hasOwn(WORDS, kind) ? WORDS[kind as Deed['kind']] : null;
+
 /** What an event is, in a few words. */
 export const deedWords = (what: Deed): string =>
   what.kind === 'restructured' ? CHANGES[what.change.change] : WORDS[what.kind];

@@ -96,6 +96,7 @@ export const shapes = {
   works: listOf<Work>(having<Work>({ id: 'text', kind: 'text', state: 'text' })),
   devices: listOf(having<SignedInDevice>({ id: 'text', device: 'text', address: 'text', own: 'yes-no' })),
   share: having<ShareAnswer>({ links: 'list', lan: 'yes-no' }),
+  gone: having<{ gone: string[] }>({ gone: 'list' }),
   /** Nothing is read of it. */
   anything: () => null,
 };

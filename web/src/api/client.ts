@@ -180,6 +180,7 @@ export const api = {
   openJob: (id: JobId, after = 0) => request(shapes.jobWithEvents, `/api/jobs/${id}?after=${after}`),
   changeJob: (id: JobId, change: JobChange) =>
     request(shapes.job, `/api/jobs/${id}`, sending('PATCH', change)),
+  gone: (ids: JobId[]) => request(shapes.gone, '/api/jobs/gone', sending('POST', { ids })),
   postEvents: (id: JobId, body: PostEvents) =>
     request(shapes.posted, `/api/jobs/${id}/events`, sending('POST', body)),
   shareOf: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`),
@@ -227,8 +228,8 @@ export const api = {
       `/api/imports?name=${encodeURIComponent(file.name.slice(0, 200))}`,
       sendingFile(file),
     ),
-  takeIn: (id: string, shop: boolean) =>
-    request(shapes.work, `/api/imports/${id}/take?shop=${shop}`, { method: 'POST' }),
+  takeIn: (id: string, { shop, again }: { shop: boolean; again: boolean }) =>
+    request(shapes.work, `/api/imports/${id}/take?shop=${shop}&again=${again}`, { method: 'POST' }),
   exportAll: () => request(shapes.work, '/api/export', { method: 'POST' }),
   backUp: () => request(shapes.work, '/api/backup', { method: 'POST' }),
   restore: (file: File) => request(shapes.work, '/api/restore', sendingFile(file)),

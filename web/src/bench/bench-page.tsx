@@ -8,7 +8,9 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
 import { useBeginSystem } from '../system/use-begin-system.js';
+import { browserOutbox } from '../job/outbox/outbox.js';
 import { Files } from './files.js';
+import { forgetDeleted } from './forget-deleted.js';
 import { JobList } from './job-list.js';
 import { KeepingLine, MissingNotice } from './keeping-line.js';
 import { StartDialog } from './start-dialog.js';
@@ -30,6 +32,10 @@ export function BenchPage() {
   const shop = useQuery(questions.shop());
   const beginSystem = useBeginSystem();
   useBenchKeys(() => setStarting(true));
+  const there = jobs.isSuccess;
+  useEffect(() => {
+    if (there) void forgetDeleted(browserOutbox).catch(() => undefined);
+  }, [there]);
   useEffect(() => void import('./make-job.js').catch(() => undefined), []);
   return (
     <div className="flex min-h-full flex-col">

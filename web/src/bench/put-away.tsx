@@ -1,5 +1,6 @@
 import { KEYS } from '../api/questions.js';
 import type { JobSummary } from '@which-way/contract';
+import { DELETE_WORDS } from '@which-way/words/deleted';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -41,8 +42,10 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
   return (
     <DialogPanel open onOpenChange={onClose} title={`Delete job ${job.number}?`}>
       <p className="mt-3">
-        <strong>{job.title}</strong> goes with all its readings, and cannot be brought back here. Its photos
-        stay in the data folder. To have it out of the way, put it away instead.
+        <strong>{job.title}.</strong> {DELETE_WORDS.about}
+      </p>
+      <p className="mt-2">
+        {DELETE_WORDS.backups} {DELETE_WORDS.instead}
       </p>
       {trouble && (
         <div className="mt-3">

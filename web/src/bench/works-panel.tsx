@@ -7,6 +7,7 @@ import { api } from '../api/client.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { factName } from '@which-way/words/match/part-facts';
+import { DELETED_WORDS } from '@which-way/words/deleted';
 import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
 
@@ -91,9 +92,10 @@ function Running({ work, onStop }: { work: Work; onStop: () => void }) {
 function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPreview; onLeave: () => void }) {
   const queries = useQueryClient();
   const [shop, setShop] = useState(preview.shop === 'first');
-  const { setAside, setAsideCount, merged, mergedCount } = preview;
+  const [again, setAgain] = useState(false);
+  const { setAside, setAsideCount, merged, mergedCount, deleted, deletedCount } = preview;
   const take = async () => {
-    await api.takeIn(work.id, shop).catch(() => undefined);
+    await api.takeIn(work.id, { shop, again }).catch(() => undefined);
     await queries.invalidateQueries({ queryKey: KEYS.works });
   };
   const nothing = preview.jobsNew + preview.events + preview.entries + preview.photos === 0;
@@ -142,6 +144,19 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
             ? 'Take over its shop lists and code notes'
             : 'Put its shop lists and code notes in the place of those here'}
         </CheckLine>
+      )}
+      {deletedCount > 0 && (
+        <>
+          <p>{DELETED_WORDS.about(deletedCount)}</p>
+          <ul className="my-2 max-h-60 list-disc overflow-y-auto pl-6" aria-label={DELETED_WORDS.list}>
+            {deleted.map(({ title, when }, index) => (
+              <li key={index}>{DELETED_WORDS.one(title, when)}</li>
+            ))}
+          </ul>
+          <CheckLine checked={again} onChange={setAgain}>
+            {DELETED_WORDS.again(deletedCount)}
+          </CheckLine>
+        </>
       )}
       <div className="mt-2 flex flex-wrap gap-3">
         <PlainButton look="strong" onClick={() => void take()}>

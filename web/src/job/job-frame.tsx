@@ -8,7 +8,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { RouteLine } from '../shared/frame/route-line.js';
 import { SaveMark } from '../shared/frame/save-mark.js';
 import { TopBar } from '../shared/frame/top-bar.js';
-import { AsidePanel, DeletedJob, LostPanel } from './panels/aside-panel.js';
+import { AsidePanel, DeletedJob, LostPanel, StrangePanel } from './panels/aside-panel.js';
 import { JobProvider, useJobState } from './job-context.js';
 import { addressOf } from './job-address.js';
 import { StrandedPanel } from './panels/stranded-panel.js';
@@ -103,6 +103,7 @@ function Frame() {
           {job.about === 'switch' && <JobRoute job={job} />}
           <div className="no-print max-h-[34dvh] shrink-0 overflow-y-auto">
             <AsidePanel />
+            <StrangePanel />
             <LostPanel />
             <StrandedPanel />
           </div>

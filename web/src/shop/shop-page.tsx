@@ -12,6 +12,7 @@ import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
+import { SignedInDevices } from './signed-in-devices.js';
 import { lineWords, SUPPLY_WORDS } from '@which-way/words/before/safety';
 
 /** The shop's own safety lists and notes on local codes. */
@@ -26,6 +27,7 @@ export function ShopPage() {
             {toldOf(shop.error).hint}
           </Notice>
         )}
+        <SignedInDevices />
         {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
       </main>
     </div>

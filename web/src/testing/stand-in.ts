@@ -40,7 +40,7 @@ export class StandIn {
       });
     const { after, events } = JSON.parse(String(init.body)) as PostEvents;
     this.requests.push({ bytes: String(init.body).length, events: events.length });
-    const answer: PostedEvents = { stored: [], refused: [], events: [], cursor: 0 };
+    const answer: PostedEvents = { stored: [], refused: [], photosWanted: [], events: [], cursor: 0 };
     for (const event of events) {
       const code = this.refuse(event);
       if (code) {
@@ -52,19 +52,24 @@ export class StandIn {
       }
       if (!this.stored.some((one) => one.id === event.id)) this.stored.push(event);
       answer.stored.push(event.id);
+      if (event.what.kind === 'photo-taken' && !this.photos.some((path) => path.endsWith(photoOf(event))))
+        answer.photosWanted.push(photoOf(event));
     }
     return Response.json({ ...answer, events: this.stored.slice(after), cursor: this.stored.length });
   };
 }
+
+const photoOf = ({ what }: JobEvent): PhotoId =>
+  what.kind === 'photo-taken' ? what.photo.id : ('' as PhotoId);
 
 /** What a browser keeps, in memory. */
 export class MemoryOutbox implements Outbox {
   kept: JobEvent[] = [];
   put = async (_job: JobId, event: JobEvent): Promise<void> => void this.kept.push(event);
   remove = async (ids: readonly string[]) => {
-    this.kept = this.kept.filter((event) => !ids.includes(event.id));
+    this.kept = this.kept.filter((event) => !ids.includes((event as JobEvent | null)?.id ?? ''));
   };
-  of = async () => this.kept;
+  of = async () => this.kept.map((event) => ({ id: (event as JobEvent | null)?.id ?? '', event }));
   photos: KeptPhoto[] = [];
   putPhoto = async (_job: JobId, photo: KeptPhoto) => void this.photos.push(photo);
   removePhoto = async (id: PhotoId) => {

@@ -1,7 +1,8 @@
 import type { ApiError, Job } from '@which-way/contract';
-import { upgradeEvent, type JobEvent, type PhotoPurpose } from '@which-way/core/log';
+import type { JobEvent, PhotoPurpose } from '@which-way/core/log';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { KeptRow } from './readable.js';
 import type { SetAside } from './set-aside.js';
 
 interface OutboxSchema extends DBSchema {
@@ -49,17 +50,20 @@ export interface KeptPhoto {
 export interface Outbox {
   put(job: JobId, event: JobEvent): Promise<void>;
   remove(ids: readonly string[]): Promise<void>;
-  of(job: JobId): Promise<JobEvent[]>;
+  /** In the order in which they were written, as they lie there: any of them may be damaged. */
+  of(job: JobId): Promise<KeptRow[]>;
   putPhoto(job: JobId, photo: KeptPhoto): Promise<void>;
   removePhoto(id: PhotoId): Promise<void>;
   photosOf(job: JobId): Promise<KeptPhoto[]>;
   putAside(item: SetAside): Promise<void>;
   removeAside(id: string): Promise<void>;
+  /** As they lie there. */
   asideOf(job: JobId): Promise<SetAside[]>;
   /** Notes the whole of what the server has of a job; what was noted of it before and is not in it goes. */
   copy(copy: JobCopy): Promise<void>;
   /** Notes what the server has of it besides, up to the cursor. */
   addToCopy(copy: JobCopy): Promise<void>;
+  /** Its events as they lie there. */
   copyOf(job: JobId): Promise<JobCopy | null>;
   /** The jobs that this browser has a copy of. */
   copies(): Promise<Job[]>;
@@ -75,9 +79,6 @@ export async function noted(note: () => Promise<void>): Promise<void> {
     // The next load takes it from the server.
   }
 }
-
-/** An event that an older program noted here, as this one knows it. */
-const ofToday = (event: JobEvent): JobEvent => upgradeEvent(event) as JobEvent;
 
 let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null;
 
@@ -109,9 +110,10 @@ export const browserOutbox: Outbox = {
   },
   async of(job) {
     const rows = await (await database()).getAllFromIndex('waiting', 'job', job);
+    const sequence = ({ event }: KeptRow) => (event as JobEvent | null)?.sequence ?? 0;
     return rows
-      .sort((one, other) => one.order - other.order || one.event.sequence - other.event.sequence)
-      .map(({ event }) => ofToday(event));
+      .sort((one, other) => one.order - other.order || sequence(one) - sequence(other))
+      .map(({ id, event }) => ({ id, event }));
   },
   async putPhoto(job, photo) {
     await (await database()).put('photos', { ...photo, job });
@@ -126,12 +128,7 @@ export const browserOutbox: Outbox = {
   async removeAside(id) {
     await (await database()).delete('aside', id);
   },
-  asideOf: async (job) =>
-    (await (await database()).getAllFromIndex('aside', 'job', job)).map((item) => ({
-      ...item,
-      event: ofToday(item.event),
-      dependents: item.dependents.map(ofToday),
-    })),
+  asideOf: async (job) => (await database()).getAllFromIndex('aside', 'job', job),
   async copy({ job, cursor, events }) {
     const transaction = (await database()).transaction(['jobs', 'copied'], 'readwrite');
     const copied = transaction.objectStore('copied');

@@ -17,11 +17,15 @@ interface PhotoQueueMeans {
 }
 
 /**
- * Photos on their way to the server, one after another. A photo's copy here goes when the server has it, or when a person
- * drops it, and never for any other reason.
+ * Photos on their way to the server, one after another. A photo's copy here goes when the server has both its pixels and the event
+ * that tells of it, or when a person drops it, and never for any other reason.
  */
 export class PhotoQueue {
   #photos: KeptPhoto[] = [];
+  /** Pixels that the server has; the event that tells of them is still on its way. */
+  readonly #sent = new Map<PhotoId, KeptPhoto>();
+  /** Photos whose event the server has, and not their pixels: they are sent once more, and nothing is written down. */
+  readonly #wanted = new Set<PhotoId>();
   #shown = new Map<PhotoId, string>();
   #busy = false;
 
@@ -37,10 +41,32 @@ export class PhotoQueue {
     return this.#photos.flatMap(({ refused }) => refused ?? []);
   }
 
-  /** Takes up what the browser kept from an earlier time. */
-  takeUp(photos: readonly KeptPhoto[]): void {
-    const known = new Set(this.#photos.map(({ id }) => id));
-    this.#set([...this.#photos, ...photos.filter(({ id }) => !known.has(id))]);
+  /**
+   * Takes up what the browser kept from an earlier time.
+   * @param told photos whose event is stored already, and those whose event waits to be sent.
+   */
+  takeUp(
+    photos: readonly KeptPhoto[],
+    told: { stored: ReadonlySet<PhotoId>; waiting: ReadonlySet<PhotoId> },
+  ): void {
+    const known = new Set([...this.#photos.map(({ id }) => id), ...this.#sent.keys()]);
+    const fresh = photos.filter(({ id }) => !known.has(id));
+    for (const photo of fresh) if (told.waiting.has(photo.id)) this.#sent.set(photo.id, photo);
+    for (const { id } of fresh) if (told.stored.has(id)) this.#wanted.add(id);
+    this.#set([...this.#photos, ...fresh.filter(({ id }) => !this.#sent.has(id))]);
+  }
+
+  /** The events that tell of these photos are stored; `wanted`: those of which the server has no pixels. */
+  async recorded(photos: readonly PhotoId[], wanted: ReadonlySet<PhotoId>): Promise<void> {
+    for (const id of photos) {
+      const photo = this.#sent.get(id);
+      if (!photo) continue;
+      this.#sent.delete(id);
+      if (wanted.has(id)) {
+        this.#wanted.add(id);
+        this.#set([...this.#photos, photo]);
+      } else await this.means.outbox.removePhoto(id).catch(() => undefined);
+    }
   }
 
   async add(picture: Blob, purpose: PhotoPurpose): Promise<PhotoId> {
@@ -71,15 +97,20 @@ export class PhotoQueue {
   async #send(photo: KeptPhoto): Promise<void> {
     try {
       const size = await api.putPhoto(photo.id, new Blob([photo.bytes], { type: photo.type }));
+      if (this.#wanted.delete(photo.id)) {
+        await this.#remove(photo.id);
+        return;
+      }
+      this.#sent.set(photo.id, photo);
+      this.#set(this.#photos.filter(({ id }) => id !== photo.id));
+      this.means.keeping.release([photo.id]);
       this.means.onStored(photo, size);
     } catch (error) {
       if (!(error instanceof RefusedError) || isPassing(error)) throw error;
       const refused = { ...photo, refused: error.error };
       this.means.keeping.keep(photo.id, () => this.means.outbox.putPhoto(this.means.job, refused));
       this.#set(this.#photos.map((one) => (one.id === photo.id ? refused : one)));
-      return;
     }
-    await this.#remove(photo.id);
   }
 
   /** A person does not want it any more. */

@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { deedWords, wrongWords } from '@which-way/words/deeds';
+import { STRANGE_WORDS, strangeWords } from '@which-way/words/kept';
+import { saveText } from '../../shared/files/save-text.js';
 import { useJobState, useSession } from '../job-context.js';
 import { mendingOf, type SetAside } from '../outbox/set-aside.js';
 import { saveAsFile } from './save-as-file.js';
@@ -103,6 +105,35 @@ function RefusedPhoto({ id }: { id: string }) {
         Save it as a file
       </a>
       <PlainButton onClick={() => void session.photos.drop(photo.id)}>Drop it</PlainButton>
+    </div>
+  );
+}
+
+/** What this browser kept and this program cannot read: by name, to be saved or dropped. The rest of the job is open. */
+export function StrangePanel() {
+  const strange = useJobState((state) => state.strange);
+  const session = useSession();
+  if (strange.length === 0) return null;
+  return (
+    <div className="px-5 pt-3">
+      <Notice look="amber" title={STRANGE_WORDS.title(strange.length)}>
+        <p>{STRANGE_WORDS.about}</p>
+        <ul className="mt-2 grid gap-2">
+          {strange.map((one) => (
+            <li key={`${one.store} ${one.id}`} className="flex flex-wrap items-center gap-3">
+              <span className="grow">{strangeWords(one)}</span>
+              <PlainButton
+                onClick={() =>
+                  saveText('which-way-unreadable.json', JSON.stringify(one.raw, null, 1), 'application/json')
+                }
+              >
+                {STRANGE_WORDS.save}
+              </PlainButton>
+              <PlainButton onClick={() => session.dropStrange(one)}>{STRANGE_WORDS.remove}</PlainButton>
+            </li>
+          ))}
+        </ul>
+      </Notice>
     </div>
   );
 }

@@ -19,11 +19,15 @@ import { nextBatch } from '../outbox/batch.js';
 import { DELETED, NOTHING_YET, type JobState } from './job-state.js';
 import { Keeping } from '../outbox/keeping.js';
 import { newId } from '../new-id.js';
-import { lostSince, notArrived, readKept } from '../outbox/kept.js';
+import { lostSince, notArrived, readCopy, readKept } from '../outbox/kept.js';
 import { noted, type Outbox } from '../outbox/outbox.js';
 import { PhotoQueue } from '../outbox/photo-queue.js';
+import type { Strange } from '../outbox/readable.js';
 import { saveStateOf } from '../outbox/save-state.js';
 import { leftOut, mendedDeed, standsAgain, type Mending, type SetAside } from '../outbox/set-aside.js';
+
+/** The photo that an event tells of for the first time, if it does. */
+const photoTakenIn = ({ what }: JobEvent): PhotoId[] => (what.kind === 'photo-taken' ? [what.photo.id] : []);
 
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
 /**
@@ -116,7 +120,7 @@ export class JobSession {
     this.#fromCopy = false;
     const there = new Set(events.map(({ id }) => id));
     this.#unsent = this.#unsent.filter(({ id }) => !there.has(id));
-    const copy = await this.outbox.copyOf(this.id).catch(() => null);
+    const copy = await readCopy(this.outbox, this.id);
     const lost = lostSince(copy, events, this.#unsent, unreadable);
     this.#setEvents([...events, ...this.#unsent]);
     this.store.setState({ job, trouble: null, unreadable, lost });
@@ -130,13 +134,17 @@ export class JobSession {
     const known = new Set(this.#unsent.map(({ id }) => id));
     const waiting = await notArrived(this.outbox, kept.events, stored);
     this.#unsent.push(...waiting.filter(({ id }) => !known.has(id)));
-    this.photos.takeUp(kept.photos);
+    this.photos.takeUp(kept.photos, {
+      stored: new Set(stored.flatMap(photoTakenIn)),
+      waiting: new Set(this.#unsent.flatMap(photoTakenIn)),
+    });
     this.#asides.takeUp(kept.aside);
+    this.store.setState({ strange: kept.strange });
   }
 
   /** Shows the job as this browser knows it while the server is away; false where it does not know it. */
   async #openCopy(): Promise<boolean> {
-    const copy = await this.outbox.copyOf(this.id).catch(() => null);
+    const copy = await readCopy(this.outbox, this.id);
     if (!copy || this.#closed) return false;
     await this.#takeUpKept(copy.events);
     this.#cursor = copy.cursor;
@@ -255,6 +263,13 @@ export class JobSession {
     this.#send(added, [...events, ...added]);
   }
 
+  /** A person does not need what cannot be read any more. */
+  dropStrange({ id, store }: Strange): void {
+    const { strange } = this.store.getState();
+    this.store.setState({ strange: strange.filter((one) => one.id !== id || one.store !== store) });
+    void noted(() => (store === 'aside' ? this.outbox.removeAside(id) : this.outbox.remove([id])));
+  }
+
   /** Offers the server again what it had once; or lets it go. */
   settleLost(offer: boolean): void {
     const { lost, events, job } = this.store.getState();
@@ -280,7 +295,7 @@ export class JobSession {
 
   /** Sends what waits, in order; asks for what is new when nothing waits. */
   async flush(): Promise<void> {
-    void this.photos.flush(() => !this.#closed).catch((error: unknown) => this.#failed(error));
+    this.#sendPhotos();
     if (this.#busy || this.#closed) return;
     this.#busy = true;
     clearTimeout(this.#timer);
@@ -302,6 +317,10 @@ export class JobSession {
     }
   }
 
+  #sendPhotos(): void {
+    void this.photos.flush(() => !this.#closed).catch((error: unknown) => this.#failed(error));
+  }
+
   async #settle(batch: JobEvent[], answer: Awaited<ReturnType<typeof api.postEvents>>): Promise<void> {
     const stored = new Set<string>(answer.stored);
     this.#unsent = this.#unsent.filter(({ id }) => !stored.has(id));
@@ -320,6 +339,9 @@ export class JobSession {
     const done = [...batch.filter(({ id }) => stored.has(id)).map(({ id }) => id), ...fallen];
     this.#keeping.release(done);
     await noted(() => this.outbox.remove(done));
+    const recorded = batch.filter(({ id }) => stored.has(id)).flatMap(photoTakenIn);
+    await this.photos.recorded(recorded, new Set(answer.photosWanted));
+    this.#sendPhotos();
     this.#showSave();
   }
 

@@ -2,6 +2,7 @@ import type { ApiError, Job, UnreadableEvent } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { JobEvent } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
+import type { Strange } from '../outbox/readable.js';
 import type { SetAside } from '../outbox/set-aside.js';
 
 /**
@@ -34,6 +35,8 @@ export interface JobState {
   photos: readonly WaitingPhoto[];
   /** What the server refused, until a person has mended it or left it out. */
   aside: readonly SetAside[];
+  /** What this browser kept and cannot read, until a person has saved or dropped it. */
+  strange: readonly Strange[];
   /** Events that this browser had from the server once, and that the server does not have any more. */
   lost: readonly JobEvent[];
 }
@@ -47,6 +50,7 @@ export const NOTHING_YET: Omit<JobState, 'map'> = {
   save: { state: 'saved' },
   photos: [],
   aside: [],
+  strange: [],
   lost: [],
 };
 
