@@ -1,3 +1,4 @@
+import { plainText } from '@which-way/core/schema';
 import type { Picture, Shape } from './shape.js';
 
 /** Colours by their names, as a file needs them: there is no style sheet beside it. */
@@ -31,7 +32,7 @@ const AS_THEY_ARE = new Set(['viewBox', 'preserveAspectRatio', 'clipPathUnits'])
 const FOR_SCREENS = new Set(['className', 'tabIndex', 'role', 'dataTestid', 'dataRole', 'pointerEvents']);
 
 const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (character) => `&#${character.charCodeAt(0)};`);
+  plainText(text).replace(/[&<>"]/g, (character) => `&#${character.charCodeAt(0)};`);
 
 const nameOf = (attribute: string): string =>
   AS_THEY_ARE.has(attribute)

@@ -1,3 +1,4 @@
+import { Refusal } from './errors/refusal.js';
 import { DataFolderError } from './database/data-folder.js';
 
 /** Why the program cannot start, in a sentence for the person who started it. */
@@ -7,6 +8,8 @@ export class StartError extends Error {}
 export function startTrouble(error: unknown): { text: string; code: number } {
   if (error instanceof StartError || error instanceof DataFolderError)
     return { text: error.message, code: 3 };
+  const refusal = error instanceof Error ? Refusal.fromWire(error.message) : null;
+  if (refusal) return { text: `${refusal.body.message}\n${refusal.body.hint}`, code: 3 };
   const code = typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
   const message = error instanceof Error ? error.message : String(error);
   if (code === 'EADDRINUSE')

@@ -17,3 +17,17 @@ export function strangeWords({ kind, at, why }: { kind: string; at: string; why:
   const when = at.length >= 16 ? `, ${at.slice(0, 16).replace('T', ' ')}` : '';
   return `${name}${when}. ${why}`.trim();
 }
+
+/** Why the browser does not keep unsent work. */
+export const KEEPING_WORDS = {
+  silent: "The browser's storage doesn't answer.",
+  full: "The browser's storage is full.",
+  refuses: "The browser doesn't allow it.",
+};
+
+/** An address at which there is no job. */
+export const NO_SUCH_JOB = {
+  title: 'No such job',
+  message: "There's no job at this address.",
+  hint: 'Check the address. The job may be on another machine.',
+};

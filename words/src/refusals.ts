@@ -1,4 +1,4 @@
-import { ID_PATTERN } from '@which-way/core/schema';
+import { ID_PATTERN, VISIBLE_LINE } from '@which-way/core/schema';
 import type { Problem, ProblemCode } from '@which-way/core/switch';
 
 type Params = Problem['params'];
@@ -113,6 +113,8 @@ const SCHEMA: Readonly<Record<string, Say>> = {
   'schema-pattern': ({ pattern }) =>
     pattern === ID_PATTERN
       ? ['This is not an id.', 'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.']
+      : pattern === VISIBLE_LINE
+        ? ['This is blank, or has control characters in it.', 'Use one line with a letter or a number in it.']
       : pattern === '\\S'
         ? ['This is blank.', 'It must have a letter or a number in it.']
         : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
@@ -191,12 +193,16 @@ const REFUSALS = {
         ],
   invalid: () => ['What was sent does not fit.', 'See /api/docs.'],
   'disk-full': () => [
-    'The disk is full: nothing can be stored.',
-    'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
+    'The disk is full: nothing can be saved.',
+    'Nothing was partly saved. Free some space, then try again.',
   ],
-  'cannot-store': ({ said }) => [
-    `The store cannot be used: ${said}.`,
-    'Nothing was half-saved. Free space on the disk or check the folder, then try again.',
+  'no-room-for-backup': () => [
+    'There is no room for the backup: the disk is full, or files may not grow that large.',
+    'No backup was made. Free some space, or choose another disk, then try again.',
+  ],
+  'cannot-store': () => [
+    "The server can't save: its disk or data folder has a problem.",
+    'Nothing was partly saved. Check the disk and the data folder, then try again.',
   ],
   internal: () => [
     'Something went wrong in the server.',

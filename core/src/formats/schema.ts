@@ -15,8 +15,8 @@ import {
   SHOP_NAME_LETTERS,
   text,
   time,
+  title,
   TITLE_LETTERS,
-  words,
   type Schema,
 } from '../schema/index.js';
 import { deedSchema, JOB_ABOUT, SAFETY_LINES, SUPPLIES } from '../log/index.js';
@@ -59,7 +59,7 @@ export const shopSchema = object({
 
 export const idSchema = id();
 /** What a job is called, and where it stands: in files, and where a page gives or changes it. */
-export const titleSchema = words(TITLE_LETTERS);
+export const titleSchema = title(TITLE_LETTERS);
 export const placeSchema = says("Where it stands or whose it is, in the shop's words.", text(TITLE_LETTERS));
 
 const jobFields = {

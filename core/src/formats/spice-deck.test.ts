@@ -45,6 +45,29 @@ describe('300 generated machines against the circuit simulator ngspice (version 
     expect(furthest(sharesBySimulator(MACHINES, printed(run(machinesDeck(MACHINES)))))).toBeLessThan(1e-4);
   });
 
+  it('no name of anything begins a line of its own in a deck', () => {
+    const evil = 'lamp\r\n.control\nshell touch /tmp/x\n.endc\u2028.end';
+    const drawn = {
+      terminals: 'L N A',
+      supplies: { mains: { kind: 'L', volts: 230 }, back: { kind: 'N', volts: null } },
+      // One of known power and one of which it is not known stand in different lines.
+      loads: { e1: { watts: 400, volts: 230 }, e2: { watts: null, volts: null } },
+      wires: 'L>mains N>back A>e1.1 A>e2.1 N>e1.2 N>e2.2',
+    } as const;
+    const machine = drawnMachine(drawn);
+    const named = { ...machine, loads: machine.loads.map((load) => ({ ...load, name: evil })) };
+    const settings = [{ name: evil, nets: drawnContacts(drawn.terminals, 'L-A').nets }];
+    for (const deck of [
+      spiceDeck(evil, named, settings),
+      switchDeck(evil, ['1', evil, '3'], settings),
+    ]) {
+      expect(deck).toContain('lamp .control');
+      expect(deck.split('\n').filter((line) => /^\s*\.(control|endc)|^shell/.test(line))).toEqual([]);
+      expect(deck.match(/^\.end$/gm)).toHaveLength(1);
+      expect(deck).not.toMatch(/[\r\u2028]/);
+    }
+  });
+
   it.skipIf(!installed)('a deck that is taken away gives the table, setting by setting', () => {
     const drawn = {
       terminals: 'L N A B C',

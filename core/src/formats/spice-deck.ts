@@ -1,5 +1,9 @@
 import { endKey, layNodes, siemensOf, windingsOf, type Healthy, type Machine } from '../circuit/index.js';
+import { plainLine } from '../schema/index.js';
 import type { LoadId, TerminalId } from '../switch/index.js';
+
+/** A text as a comment of a netlist holds it: ASCII on one line, so that nothing in it begins a line of its own. */
+const comment = (text: string): string => plainLine(text).replace(/[^\x20-\x7e]+/g, ' ').trim();
 
 /** Ohms of what joins and of what parts, and of the leak that gives every node a way to ground; a simulator wants all three. */
 const [JOINED, PARTED, LEAK] = ['20u', '1G', '1G'];
@@ -50,13 +54,12 @@ export function spiceDeck(
   machine: Machine,
   settings: readonly (Pick<Healthy, 'nets'> & { name: string })[],
 ): string {
-  const plain = title.replace(/[^\x20-\x7e]+/g, ' ').trim();
   const unsaid = machine.loads.filter((load) => siemensOf(load) === null).map(({ name }) => name);
   return [
-    `* ${plain}`,
-    ...settings.map(({ name }, at) => `* setting ${at}: ${name.replace(/[^\x20-\x7e]+/g, ' ')}`),
-    ...machine.loads.map(({ name }, at) => `* load ${at}: ${name.replace(/[^\x20-\x7e]+/g, ' ')}`),
-    ...(unsaid.length > 0 ? [`* of unknown power, taken as 100 ohms: ${unsaid.join(', ')}`] : []),
+    `* ${comment(title)}`,
+    ...settings.map(({ name }, at) => `* setting ${at}: ${comment(name)}`),
+    ...machine.loads.map(({ name }, at) => `* load ${at}: ${comment(name)}`),
+    ...(unsaid.length > 0 ? [`* of unknown power, taken as 100 ohms: ${comment(unsaid.join(', '))}`] : []),
     '.param setting=0',
     ...deckOf(machine, settings),
     '.ac lin 1 50 50',
@@ -71,16 +74,15 @@ export function switchDeck(
   labels: readonly string[],
   settings: readonly (Pick<Healthy, 'nets'> & { name: string })[],
 ): string {
-  const plain = (text: string) => text.replace(/[^\x20-\x7e]+/g, ' ').trim();
   const alone = {
     ...layNodes(labels.length, [], []),
     ...{ terminals: labels as readonly TerminalId[], supplies: [], loads: [], leads: [] },
     ...{ open: new Set<number>(), halfSaid: new Set<LoadId>() },
   };
   return [
-    `* ${plain(title)}`,
-    ...settings.map(({ name }, at) => `* setting ${at}: ${plain(name)}`),
-    ...labels.map((label, at) => `* n${at}: terminal ${plain(label)}`),
+    `* ${comment(title)}`,
+    ...settings.map(({ name }, at) => `* setting ${at}: ${comment(name)}`),
+    ...labels.map((label, at) => `* n${at}: terminal ${comment(label)}`),
     '.param setting=0',
     ...deckOf(alone as Machine, settings),
     '.op',

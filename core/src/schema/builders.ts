@@ -48,8 +48,13 @@ export const two = <Of extends Schema>(items: Of): TUnsafe<[Static<Of>, Static<O
 export const text = (maxLength: number, minLength = 0) => TextOf({ minLength, maxLength });
 /** Text of a certain form, as a regular expression. */
 export const written = (maxLength: number, pattern: string) => TextOf({ maxLength, pattern });
+/** One line without control characters, and not of blanks alone. */
+export const VISIBLE_LINE = '^\\P{Cc}*[^\\s\\p{C}]\\P{Cc}*$';
 /** Text with a letter, a number or a sign in it: blanks alone are refused. */
 export const words = (maxLength: number) => TextOf({ minLength: 1, maxLength, pattern: '\\S' });
+
+/** What a job is called: words on one line, with something in them that is seen. */
+export const title = (maxLength: number) => TextOf({ minLength: 1, maxLength, pattern: VISIBLE_LINE });
 
 export const orNull = <Of extends Schema>(schema: Of): TUnsafe<Static<Of> | null> =>
   Unsafe<Static<Of> | null>({ anyOf: [schema, { type: 'null' }] });

@@ -19,6 +19,8 @@ export {
   time,
   two,
   unionOf,
+  title,
+  VISIBLE_LINE,
   words,
   written,
   type Fields,
@@ -79,3 +81,4 @@ export {
   WIRE_SIZE_LETTERS,
   WIRE_TAG_LETTERS,
 } from './limits.js';
+export { plainLine, plainText, plainTexts } from './plain-text.js';

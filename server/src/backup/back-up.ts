@@ -7,6 +7,8 @@ import type { Readable } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import { ZipFile } from 'yazl';
 import type { Reporter } from '../backroom/reporter.js';
+import { storeTrouble } from '../errors/error-body.js';
+import { refused } from '../errors/refusal.js';
 import { dropSecrets } from '../database/secrets.js';
 import { DATABASE_NAME, MANIFEST_NAME, type Manifest } from './manifest.js';
 
@@ -62,10 +64,16 @@ export async function backUp(
     await file.close();
     await rename(part, to);
     return manifest;
+  } catch (error) {
+    // What is read is sound, or the server would not run: it is the copy that cannot be written.
+    throw isOutOfRoom(error) ? refused(503, 'no-room-for-backup').toWire() : error;
   } finally {
     for (const left of [part, copy]) await rm(left, { force: true });
   }
 }
+
+const isOutOfRoom = (error: unknown): boolean =>
+  /FULL|IOERR|ENOSPC|EDQUOT|EFBIG/.test(storeTrouble(error) ?? '');
 
 function copyDatabase(database: string, to: string): { jobs: number; events: number } {
   if (!existsSync(database)) throw new Error(`there is no database at ${database}`);

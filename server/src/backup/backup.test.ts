@@ -324,6 +324,24 @@ describe('backup and restore by command', () => {
   });
 });
 
+describe('a backup for which there is no room', () => {
+  it('by a limit on the size of files, says so without an engine’s words, and leaves nothing behind', async () => {
+    const place = folder();
+    const { served } = await filled(place);
+    await served.stop();
+    const limited = (blocks: number, command: string) =>
+      spawnSync('sh', ['-c', `ulimit -f ${blocks}; exec "${process.execPath}" ${command}`], {
+        cwd: root,
+        encoding: 'utf8',
+      });
+    const file = join(place, 'copy.zip');
+    const { status, stderr } = limited(40, `server/dist/backup-command.js "${file}" --data "${place}"`);
+    expect([status, stderr]).toEqual([3, expect.stringContaining('There is no room for the backup')]);
+    expect(stderr).not.toMatch(/SQLITE|EFBIG|I\/O error|\n\s+at /);
+    expect(readdirSync(place).filter((name) => name.startsWith('copy.zip'))).toEqual([]);
+  });
+});
+
 describe('the one file of the database', () => {
   it('holds everything once the server has stopped, so that a copy of it alone is a copy of the bench', async () => {
     const place = folder();

@@ -1,3 +1,4 @@
+import { plainLine, VISIBLE_LINE } from '@which-way/core/schema';
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 interface Note {
@@ -25,6 +26,7 @@ export class Sixth1796083200000 implements MigrationInterface {
     await runner.query("DELETE FROM note WHERE key LIKE 'share %' OR key LIKE 'share-of %'");
     await this.#code(runner);
     await runner.query('ALTER TABLE tombstone DROP COLUMN title');
+    await this.#titles(runner);
   }
 
   /** Of each job the link that its page showed; others that were left open are ended. */
@@ -45,6 +47,24 @@ export class Sixth1796083200000 implements MigrationInterface {
     const [note] = (await runner.query("SELECT key, value FROM note WHERE key = 'access'")) as Note[];
     const [code = ''] = note?.value.split(' ') ?? [];
     if (note) await runner.query("UPDATE note SET value = ? WHERE key = 'access'", [code]);
+  }
+
+  /** Titles lose what no title may have any more; one that is nothing else is called by its number, so that its file can be taken in. */
+  async #titles(runner: QueryRunner): Promise<void> {
+    const jobs = (await runner.query('SELECT id, number, title FROM job')) as {
+      id: string;
+      number: number;
+      title: string;
+    }[];
+    const visible = new RegExp(VISIBLE_LINE, 'u');
+    for (const { id, number, title } of jobs) {
+      if (visible.test(title)) continue;
+      const plain = plainLine(title);
+      await runner.query('UPDATE job SET title = ?, version = version + 1 WHERE id = ?', [
+        visible.test(plain) ? plain : `Job ${number}`,
+        id,
+      ]);
+    }
   }
 
   async down(): Promise<void> {

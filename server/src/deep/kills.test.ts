@@ -1,6 +1,8 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import Database from 'libsql';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
@@ -26,6 +28,7 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
       .toBuffer();
     const counts = { events: 0, photos: 0, imports: 0, backups: 0 };
     let seed = 5000;
+    let lastBackup: Buffer | null = null;
 
     const write = async ({ job, add }: (typeof jobs)[number], going: () => boolean) => {
       await server.call('POST', '/api/jobs', job);
@@ -84,8 +87,16 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
       const begun = await server.call('POST', '/api/backup');
       for (let tries = 0; begun && tries < 100; tries += 1) {
         const answer = await server.call('GET', `/api/works/${(begun.body as Work).id}`);
-        if (!answer || (answer.body as Work).state === 'done') counts.backups += answer ? 1 : 0;
-        if (!answer || (answer.body as Work).state === 'done') return;
+        if (!answer) return;
+        if ((answer.body as Work).state === 'done') {
+          const zip = await fetch(`${server.base}/api/works/${(begun.body as Work).id}/file`)
+            .then((response) => response.arrayBuffer())
+            .catch(() => null);
+          if (zip === null) return;
+          lastBackup = Buffer.from(zip);
+          counts.backups += 1;
+          return;
+        }
         await new Promise((resolve) => setTimeout(resolve, 10));
       }
     };
@@ -135,7 +146,15 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
     expect(readdirSync(join(folder, 'photos')).filter((name) => name.endsWith('.part'))).toEqual([]);
     process.stdout.write(`kills: ${KILLS}; acknowledged before them: ${JSON.stringify(counts)}\n`);
     expect(counts.events).toBeGreaterThan(KILLS);
-    expect([counts.photos, counts.imports].every((count) => count > 0)).toBe(true);
+    expect([counts.photos, counts.imports, counts.backups].every((count) => count > 0)).toBe(true);
+    const file = join(folder, 'last-backup.zip');
+    writeFileSync(file, lastBackup ?? '');
+    const { status, stderr } = spawnSync(
+      process.execPath,
+      ['server/dist/restore-command.js', file, '--data', join(folder, 'put-back')],
+      { cwd: fileURLToPath(new URL('../../..', import.meta.url)), encoding: 'utf8' },
+    );
+    expect([status, stderr]).toEqual([0, '']);
     rmSync(folder, { recursive: true, force: true });
   });
 });

@@ -22,8 +22,8 @@ export function errorBody(thrown: unknown): [status: number, body: ApiError] {
   }
   const code = storeTrouble(thrown);
   if (code) {
-    const full = /FULL|ENOSPC|EDQUOT/.test(code);
-    return [503, told(full ? 'disk-full' : 'cannot-store', { said: code })];
+    // A file that may not grow any further is a full disk for whoever has to make room.
+    return [503, told(/FULL|ENOSPC|EDQUOT|EFBIG/.test(code) ? 'disk-full' : 'cannot-store')];
   }
   return [500, told('internal')];
 }
@@ -35,7 +35,10 @@ export function storeTrouble(thrown: unknown): string | null {
     if (typeof code === 'string' && STORE.test(code)) return code;
   }
   const message = thrown instanceof Error ? thrown.message : '';
-  return /database or disk is full|no space left on device/i.test(message) ? 'SQLITE_FULL' : null;
+  // From a worker thread the message comes alone.
+  if (/database or disk is full|no space left on device/i.test(message)) return 'SQLITE_FULL';
+  if (/disk I\/O error/i.test(message)) return 'SQLITE_IOERR';
+  return STORE.exec(message)?.[0] ?? null;
 }
 
 function causeOf(thrown: unknown, field: string): unknown {

@@ -1,6 +1,6 @@
 import type { ApiError, PostedEvents } from '@which-way/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { madeOn, serve, type Served } from '../testing/served.js';
+import { madeOn, newJob, serve, type Served } from '../testing/served.js';
 
 let served: Served;
 beforeAll(async () => {
@@ -115,6 +115,25 @@ describe('bad input', () => {
     );
     expect(status).toBe(403);
   });
+});
+
+describe('a title', () => {
+  it.each(['\u0000', '\u200b', ' \u0007 ', 'two\nlines', 'tab\tin it', '\u202e'])(
+    '%j is refused, in a job and in a file',
+    async (title) => {
+      const { job, events } = newJob(77);
+      const made = await served.call('POST', '/api/jobs', { ...job, title });
+      expect(made).toMatchObject({ status: 400, body: { path: 'title' } });
+      const file = { ...job, title, place: '', simulation: null, created: '2026-01-05T10:00:00.000Z', events };
+      const taken = await served.call('POST', '/api/import', {
+        format: 'which-way',
+        version: 1,
+        jobs: [file],
+        library: [],
+      });
+      expect(taken.status).toBe(422);
+    },
+  );
 });
 
 describe('the description of the API', () => {

@@ -23,6 +23,25 @@ const STRUCTURAL: ReadonlySet<DeedKind> = new Set(['restructured', 'withdrawn', 
 /** Whether the change of a structure is checked against the one there is: files bring whole histories, and are not. */
 export type Trust = 'page' | 'import';
 
+/** How far a job's log is. */
+export interface Standing {
+  cursor: number;
+  clock: number;
+}
+
+export interface AppendOptions {
+  trust?: Trust;
+  /** How far the log is, where the caller has just read it. */
+  known?: Standing;
+  /** What the job says of when it went on; absent: as it was. */
+  updated?: string;
+}
+
+async function standingOf(manager: EntityManager, job: string): Promise<Standing> {
+  const [row] = (await manager.query('SELECT cursor, clock FROM job WHERE id = ?', [job])) as Standing[];
+  return row ?? { cursor: 0, clock: 0 };
+}
+
 /** The stored logs: append, nothing else. Runs inside a transaction that the caller opened, in a fixed number of statements. */
 @Injectable()
 export class EventLog {
@@ -34,14 +53,12 @@ export class EventLog {
     manager: EntityManager,
     jobId: string,
     events: readonly JobEvent[],
-    trust: Trust = 'page',
+    { trust = 'page', known, updated }: AppendOptions = {},
   ): Promise<Appended> {
-    const [job] = (await manager.query('SELECT cursor, clock FROM job WHERE id = ?', [jobId])) as [
-      { cursor: number; clock: number },
-    ];
+    const job = known ?? (await standingOf(manager, jobId));
     const there = await this.#there(manager, jobId, events);
     const structural = events.some(({ what }) => STRUCTURAL.has(what.kind));
-    const known = structural && trust === 'page' ? await this.#structuralEvents(manager, jobId) : [];
+    const changes = structural && trust === 'page' ? await this.#structuralEvents(manager, jobId) : [];
     const done: Appended = { stored: [], refused: [], added: 0, cursor: job.cursor };
     const rows: StoredEvent[] = [];
     let { clock } = job;
@@ -52,7 +69,7 @@ export class EventLog {
         done.stored.push(event.id);
         continue;
       }
-      const error = clash ?? inTold(farAhead(event, clock)) ?? (trust === 'page' ? staleness(known, event) : null);
+      const error = clash ?? inTold(farAhead(event, clock)) ?? (trust === 'page' ? staleness(changes, event) : null);
       if (error) {
         done.refused.push({ id: event.id, error });
         continue;
@@ -60,13 +77,16 @@ export class EventLog {
       there.add(row);
       rows.push(row);
       clock = Math.max(clock, event.clock);
-      if (STRUCTURAL.has(event.what.kind)) known.push(event);
+      if (STRUCTURAL.has(event.what.kind)) changes.push(event);
       done.stored.push(event.id);
     }
     if (rows.length > 0) {
       done.cursor = await insertRows(manager, rows);
       done.added = rows.length;
-      await manager.query('UPDATE job SET cursor = ?, clock = ? WHERE id = ?', [done.cursor, clock, jobId]);
+      await manager.query(
+        'UPDATE job SET cursor = ?, clock = ?, updated = coalesce(?, updated) WHERE id = ?',
+        [done.cursor, clock, updated ?? null, jobId],
+      );
     }
     return done;
   }
@@ -162,11 +182,12 @@ const MOST_ROWS = 3000;
 
 /** Inserts rows in order; the number of the last one. */
 async function insertRows(manager: EntityManager, rows: readonly StoredEvent[]): Promise<number> {
+  let last = 0;
   for (let from = 0; from < rows.length; from += MOST_ROWS) {
     const some = rows.slice(from, from + MOST_ROWS);
     const marks = some.map(() => `(${COLUMNS.map(() => '?').join(', ')})`).join(', ');
-    await manager.query(
-      `INSERT INTO job_event (${COLUMNS.join(', ')}) VALUES ${marks}`,
+    const inserted = (await manager.query(
+      `INSERT INTO job_event (${COLUMNS.join(', ')}) VALUES ${marks} RETURNING row`,
       some.flatMap(({ id, job_id, device, sequence, clock, at, schema, what, seal }) => [
         id,
         job_id,
@@ -179,8 +200,8 @@ async function insertRows(manager: EntityManager, rows: readonly StoredEvent[]):
         what,
         seal,
       ]),
-    );
+    )) as { row: number }[];
+    last = inserted.at(-1)?.row ?? last;
   }
-  const [{ last }] = (await manager.query('SELECT last_insert_rowid() AS last')) as [{ last: number }];
   return last;
 }

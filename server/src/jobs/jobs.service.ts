@@ -18,7 +18,7 @@ import { Live } from '../live/live.js';
 import { PhotoStore } from '../photos/photo-store.js';
 import { Summaries } from './summaries.js';
 import { Tidying } from './tidying.js';
-import { EventLog } from './event-log.js';
+import { EventLog, type Standing } from './event-log.js';
 import { insertJob } from './insert-job.js';
 import type { JobChangeDto, NewJobDto, PostEventsDto } from './dto.js';
 
@@ -93,9 +93,8 @@ export class JobsService {
   async post(id: string, { after, events }: PostEventsDto): Promise<PostedEvents> {
     const { sound, refused } = sort(events);
     const posted = await this.writer.write(async (manager) => {
-      const row = await this.#row(manager, id);
-      const done = await this.log.append(manager, id, sound);
-      if (done.added > 0) await manager.query('UPDATE job SET updated = ? WHERE id = ?', [now(), row.id]);
+      const known = await this.#standing(manager, id);
+      const done = await this.log.append(manager, id, sound, { known, updated: now() });
       const rows = (await manager.query('SELECT * FROM job_event WHERE job_id = ? AND row > ? ORDER BY row', [
         id,
         after,
@@ -145,6 +144,15 @@ export class JobsService {
     });
     this.live.job(id, true);
     await this.tidying.afterDeletion(photos);
+  }
+
+  /** How far the log of a job is that can be written to; asked for each measurement, so by one plain statement. */
+  async #standing(manager: EntityManager, id: string): Promise<Standing> {
+    const [row] = (await manager.query(
+      'SELECT cursor, clock FROM job WHERE id = ? AND import IS NULL',
+      [id],
+    )) as Standing[];
+    return row ?? (await this.#row(manager, id));
   }
 
   async #row(manager: EntityManager, id: string): Promise<JobRow> {

@@ -40,6 +40,10 @@ export class Spawned {
     });
   }
 
+  get running(): boolean {
+    return this.#process !== null && this.#process.exitCode === null && this.#process.signalCode === null;
+  }
+
   /** Ends it at once, or as Ctrl-C would. */
   async stop(signal: NodeJS.Signals = 'SIGKILL'): Promise<void> {
     const child = this.#process;

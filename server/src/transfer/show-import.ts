@@ -68,12 +68,10 @@ async function joinEvents(manager: EntityManager, log: EventLog, { id, rows, sho
     manager,
     first.job,
     some.map(({ event }) => JSON.parse(event) as JobEvent),
-    'import',
+    { trust: 'import', updated: new Date().toISOString() },
   );
   shown.joined += added;
   shown.left += refused.length;
-  if (added > 0)
-    await manager.query('UPDATE job SET updated = ? WHERE id = ?', [new Date().toISOString(), first.job]);
   await manager.query(
     'DELETE FROM staged_event WHERE import = ? AND place IN (SELECT value FROM json_each(?))',
     [id, JSON.stringify(some.map(({ place }) => place))],

@@ -61,7 +61,7 @@ export class Taker {
         }
       }
       for (const [job, events] of fresh) {
-        const { refused, added } = await this.log.append(manager, job, events, 'import');
+        const { refused, added } = await this.log.append(manager, job, events, { trust: 'import' });
         if (refused[0]) throw new Refusal(409, refused[0].error);
         this.#done.eventsAdded += added;
       }

@@ -3,6 +3,7 @@ import { routeOf } from '@which-way/core/route';
 import type { JobId } from '@which-way/core/switch';
 import { memo, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, Navigate, Outlet, useLocation, useParams } from 'react-router';
+import { NO_SUCH_JOB } from '@which-way/words/kept';
 import { Hint } from '../shared/controls/hint.js';
 import { Notice } from '../shared/controls/notice.js';
 import { RouteLine } from '../shared/frame/route-line.js';
@@ -51,17 +52,17 @@ function Frame() {
     );
   }
   if (!job) {
+    const nowhere = trouble !== null && trouble.missing && !trouble.deleted;
     return (
       <>
-        <TopBar title="Opening the job" />
+        <TopBar title={nowhere ? NO_SUCH_JOB.title : 'Opening the job'} />
         <main className="mx-auto max-w-2xl p-8">
           {trouble ? (
-            <Notice look={trouble.missing ? 'plain' : 'amber'} title={trouble.message}>
-              <p>
-                {trouble.missing && !trouble.deleted
-                  ? 'It may have been made on another machine.'
-                  : trouble.hint}
-              </p>
+            <Notice
+              look={trouble.missing ? 'plain' : 'amber'}
+              title={nowhere ? NO_SUCH_JOB.message : trouble.message}
+            >
+              <p>{nowhere ? NO_SUCH_JOB.hint : trouble.hint}</p>
               <Link to="/" className="underline">
                 Go to the bench
               </Link>

@@ -8,6 +8,7 @@ import {
 } from '@which-way/core/formats';
 import type { EntryId, KnownSwitch } from '@which-way/core/switch';
 import Papa from 'papaparse';
+import { csvText } from '../shared/files/csv-text.js';
 import { newId } from '../job/new-id.js';
 import { readText, rowsOfCsv, type CsvFileTrouble } from '../shared/files/read-csv.js';
 
@@ -77,4 +78,4 @@ export const asFile = (entries: readonly KnownSwitch[], name: string): File =>
 
 /** Entries as a CSV with every column there is; formulas stay text. */
 export const catalogueCsv = (entries: readonly KnownSwitch[]): string =>
-  Papa.unparse([[...CSV_COLUMNS], ...entries.map(rowOfEntry)], { newline: '\r\n', escapeFormulae: true });
+  csvText([[...CSV_COLUMNS], ...entries.map(rowOfEntry)]);

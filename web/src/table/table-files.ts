@@ -2,6 +2,7 @@ import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { healthyOf } from '@which-way/core/circuit';
 import { switchDeck, tableFile } from '@which-way/core/formats';
+import { plainLine, plainText, plainTexts } from '@which-way/core/schema';
 import type { Side } from '@which-way/core/switch';
 import { truthTable } from '@which-way/core/table';
 import { verdictOf } from '@which-way/core/verify';
@@ -16,8 +17,8 @@ import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { readingRows, wireRows } from '@which-way/words/map/log-rows';
 import { tableRows } from '@which-way/words/table/table-rows';
 import { settingName } from '@which-way/words/terminals';
-import Papa from 'papaparse';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { csvText } from '../shared/files/csv-text.js';
 
 /** Pictures of all settings on one sheet. */
 export const settingsSheet = (map: SwitchMap, side: Side, caption: string): Picture =>
@@ -29,15 +30,10 @@ export const schematicOfFirst = (map: SwitchMap): Picture => {
   return schematicPicture(schematicOf(map, first ?? null, calledIn(map.structure)), 'The contacts');
 };
 
-/** The table as CSV; what a spreadsheet would take for a formula is kept as text. */
-export const tableCsv = (map: SwitchMap): string =>
-  Papa.unparse(tableRows(map), { newline: '\r\n', escapeFormulae: true });
-
-/** Readings and wires as CSV, kept from formulas in the same way. */
-export const readingsCsv = (map: SwitchMap): string =>
-  Papa.unparse(readingRows(map), { newline: '\r\n', escapeFormulae: true });
-export const wiresCsv = (map: SwitchMap): string =>
-  Papa.unparse(wireRows(map), { newline: '\r\n', escapeFormulae: true });
+/** The table, the readings and the wires as CSV. */
+export const tableCsv = (map: SwitchMap): string => csvText(tableRows(map));
+export const readingsCsv = (map: SwitchMap): string => csvText(readingRows(map));
+export const wiresCsv = (map: SwitchMap): string => csvText(wireRows(map));
 
 /** The switch alone for a circuit simulator, as it should be, else as a complete map has it; null where neither is known. */
 export function switchNetlist(map: SwitchMap, title: string): string | null {
@@ -59,7 +55,7 @@ export function tableDocument(
   side: Side,
 ): TDocumentDefinitions {
   const [head = [], ...rows] = tableRows(map).map((row) => row.filter((_, at) => at < 3 || at % 2 === 1));
-  const body = [head.map((text) => ({ text, bold: true })), ...rows] as Content[][];
+  const body = plainTexts([head.map((text) => ({ text, bold: true })), ...rows]) as Content[][];
   const table = truthTable(map);
   return {
     pageSize: 'A4',
@@ -67,11 +63,11 @@ export function tableDocument(
     info: { title: `Truth table of job ${job.number}` },
     defaultStyle: { fontSize: 9 },
     content: [
-      { text: `Job ${job.number}, ${job.title}`, fontSize: 14, bold: true },
+      { text: plainLine(`Job ${job.number}, ${job.title}`), fontSize: 14, bold: true },
       ...(table.complete
         ? []
         : [{ text: 'NOT COMPLETE', bold: true, margin: [0, 4, 0, 0] as [number, number, number, number] }]),
-      { text: customerWords(map, verdictOf(map)), margin: [0, 6, 0, 10] },
+      { text: plainText(customerWords(map, verdictOf(map))), margin: [0, 6, 0, 10] },
       { table: { headerRows: 1, body }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 12] },
       { svg: svgText(settingsSheet(map, side, 'All positions')), fit: [527, 360], margin: [0, 0, 0, 12] },
       ...(table.poles.length > 0

@@ -1,3 +1,4 @@
+import { plainText } from '@which-way/core/schema';
 import { KNOWN_WORDS, type Piece, type ReportDocument } from './document.js';
 
 /** What a report's page is shown with: the drawing of the positions as SVG, and the address of each photo that can be read. */
@@ -13,7 +14,8 @@ const ESCAPES: Readonly<Record<string, string>> = {
   '"': '&quot;',
   "'": '&#39;',
 };
-export const escaped = (text: string): string => text.replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
+export const escaped = (text: string): string =>
+  plainText(text).replace(/[&<>"']/g, (letter) => ESCAPES[letter] ?? '');
 
 const STYLE = `
 :root { color-scheme: light; background: #fff; }

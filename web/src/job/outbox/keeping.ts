@@ -1,3 +1,5 @@
+import { KEEPING_WORDS } from '@which-way/words/kept';
+
 /** Milliseconds that the browser has to say that it kept something; a silent one counts as one that does not. */
 const PATIENCE_MS = 2500;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
@@ -60,7 +62,7 @@ export class Keeping {
       if (piece.failed) this.onChange();
     } catch (error) {
       if (this.#pieces.get(id) !== piece) return;
-      this.#reason = error instanceof Error ? error.message : String(error);
+      this.#reason = keepingTrouble(error);
       piece.failed = true;
       this.onChange();
       this.#later();
@@ -81,9 +83,18 @@ export class Keeping {
   }
 }
 
+class SilentStorage extends Error {}
+
+/** Why the browser does not keep something, in a sentence; what an engine says of itself is no news for a person. */
+function keepingTrouble(error: unknown): string {
+  if (error instanceof SilentStorage) return KEEPING_WORDS.silent;
+  const full = error instanceof Error && /quota/i.test(`${error.name} ${error.message}`);
+  return full ? KEEPING_WORDS.full : KEEPING_WORDS.refuses;
+}
+
 function within<Value>(milliseconds: number, promise: Promise<Value>): Promise<Value> {
   return new Promise((resolve, reject) => {
-    const timer = setTimeout(() => reject(new Error('The browser’s storage does not answer.')), milliseconds);
+    const timer = setTimeout(() => reject(new SilentStorage()), milliseconds);
     promise.then(resolve, reject).finally(() => clearTimeout(timer));
   });
 }

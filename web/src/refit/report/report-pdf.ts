@@ -1,3 +1,4 @@
+import { plainTexts } from '@which-way/core/schema';
 import { svgText } from '@which-way/drawing/svg-text';
 import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/report/document';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -11,10 +12,11 @@ const ACROSS: Record<PaperSize, number> = { A4: 595 - 80, LETTER: 612 - 80 };
 
 /** The report as paper: the same sections and words as the page. */
 export function reportPaper(
-  report: ReportDocument,
+  said: ReportDocument,
   pictures: ReportPictures,
   size: PaperSize,
 ): TDocumentDefinitions {
+  const report = plainTexts(said);
   return {
     pageSize: size,
     pageMargins: [40, 48, 40, 48],

@@ -1,4 +1,5 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef } from 'react';
+import { useDraft } from './use-draft.js';
 
 /** A field is kept when the hands rest this long, so that a reload or a crash loses a word at most. */
 const KEEP_AFTER_MS = 700;
@@ -15,7 +16,7 @@ interface KeptFieldProps {
   onKeep: (text: string) => void;
 }
 
-/** A text that is kept by itself, on leaving the field or when the hands rest. */
+/** A text that is kept by itself, on leaving the field or when the hands rest; reloaded before that, it is there again. */
 export function KeptField({
   label,
   hint,
@@ -26,7 +27,7 @@ export function KeptField({
   unit,
   onKeep,
 }: KeptFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useDraft(label);
   const id = useId();
   const latest = useRef(onKeep);
   useEffect(() => {
