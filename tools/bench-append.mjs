@@ -9,19 +9,17 @@ import { newIdFrom, seededRandom } from '@which-way/core/switch';
 const ROUNDS = 300;
 const median = (values) => values.toSorted((one, other) => one - other)[Math.floor(values.length / 2)];
 
-export async function benchAppend({ atMost, round }, job) {
+async function applicationIn(folder) {
   process.env.WHICH_WAY_LOG = 'quiet';
   await import('reflect-metadata');
   const { default: Database } = await import('libsql');
   const { createApplication } = await import('../server/dist/application.js');
-  const { JobsService } = await import('../server/dist/jobs/jobs.service.js');
-  const folder = mkdtempSync(join(tmpdir(), 'which-way-append-'));
   const driver = class extends Database {
     pragma(source, ...rest) {
       return super.pragma(source.replace('synchronous = FULL', 'synchronous = OFF'), ...rest);
     }
   };
-  const app = await createApplication({
+  return createApplication({
     version: 'bench',
     database: join(folder, 'which-way.sqlite'),
     photos: join(folder, 'photos'),
@@ -32,6 +30,12 @@ export async function benchAppend({ atMost, round }, job) {
     backroom: new URL('../server/dist/backroom/backroom.worker.js', import.meta.url),
     driver,
   });
+}
+
+export async function benchAppend({ atMost, round }, job) {
+  const folder = mkdtempSync(join(tmpdir(), 'which-way-append-'));
+  const app = await applicationIn(folder);
+  const { JobsService } = await import('../server/dist/jobs/jobs.service.js');
   try {
     const jobs = app.get(JobsService);
     const medians = [];
@@ -64,7 +68,13 @@ export async function benchAppend({ atMost, round }, job) {
       medians.push(median(times));
     }
     const [short, long] = medians;
-    atMost('store', 'a measurement appended to a job of 10,000 events, server time, median', round(long, 2), 'ms', 1);
+    atMost(
+      'store',
+      'a measurement appended to a job of 10,000 events, server time, median',
+      round(long, 2),
+      'ms',
+      1,
+    );
     atMost('store', 'the same, of that in a job of 200 events', round(long / short, 2), 'x', 1.3);
   } finally {
     await app.close();

@@ -207,6 +207,28 @@ async function takeIn(server, text, reading) {
 
 const median = (values) => values.toSorted((one, other) => one - other)[Math.floor(values.length / 2)];
 
+const fileOf = (jobs, library = []) => JSON.stringify({ format: 'which-way', version: 1, jobs, library });
+
+async function benchLibrary(server, { note, atMost, round }, reading) {
+  const library = await takeIn(server, fileOf([], [...entries(100_000)]), reading);
+  note('store', 'import of 100,000 library entries', round(library.seconds, 1), 's');
+  atMost(
+    'store',
+    'longest wait of a reading during it, its last writes too',
+    round(library.longest, 1),
+    'ms',
+    250,
+  );
+  const pages = [];
+  const searches = [];
+  for (let turn = 0; turn < 9; turn += 1) {
+    pages.push(await server.time(`/api/library?from=${turn * 5000}`));
+    searches.push(await server.time(`/api/library?search=${WORDS[turn]}%20${WORDS[turn + 1]}`));
+  }
+  atMost('store', 'a page of 100,000 entries, median', round(median(pages), 1), 'ms', 50);
+  atMost('store', 'a search among 100,000 entries, median', round(median(searches), 1), 'ms', 50);
+}
+
 export async function benchStore({ note, atMost, round }) {
   const server = new Server();
   try {
@@ -219,15 +241,14 @@ export async function benchStore({ note, atMost, round }) {
         after: Number.MAX_SAFE_INTEGER,
         events: [writer.write([], { kind: 'signed', by: 'x', note: '' })],
       });
-    const file = (jobs, library = []) => JSON.stringify({ format: 'which-way', version: 1, jobs, library });
 
     const ten = Array.from({ length: 20 }, (_, at) => job(1000 + at, 500));
-    const small = await takeIn(server, file(ten), reading);
+    const small = await takeIn(server, fileOf(ten), reading);
     note('store', 'import of 10,000 events, readings beside it', round(small.seconds, 2), 's');
     atMost('store', 'longest wait of a reading during it', round(small.longest, 1), 'ms', 250);
     const many = await takeIn(
       server,
-      file(Array.from({ length: 500 }, (_, at) => job(2000 + at, 300))),
+      fileOf(Array.from({ length: 500 }, (_, at) => job(2000 + at, 300))),
       reading,
     );
     note('store', 'import of 500 jobs of 300 events, per 10,000 events', round(many.seconds / 15, 2), 's');
@@ -255,17 +276,7 @@ export async function benchStore({ note, atMost, round }) {
     atMost('store', 'list of 521 jobs, first after a restart', round(cold), 'ms', 1000);
     atMost('store', 'list of 521 jobs, warm, median', round(median(warm), 1), 'ms', 100);
 
-    const library = await takeIn(server, file([], [...entries(100_000)]), reading);
-    note('store', 'import of 100,000 library entries', round(library.seconds, 1), 's');
-    atMost('store', 'longest wait of a reading during it, its last writes too', round(library.longest, 1), 'ms', 250);
-    const pages = [];
-    const searches = [];
-    for (let turn = 0; turn < 9; turn += 1) {
-      pages.push(await server.time(`/api/library?from=${turn * 5000}`));
-      searches.push(await server.time(`/api/library?search=${WORDS[turn]}%20${WORDS[turn + 1]}`));
-    }
-    atMost('store', 'a page of 100,000 entries, median', round(median(pages), 1), 'ms', 50);
-    atMost('store', 'a search among 100,000 entries, median', round(median(searches), 1), 'ms', 50);
+    await benchLibrary(server, { note, atMost, round }, reading);
     if (existsSync(CHROMIUM)) await benchPages(server, { note, atMost, round });
 
     await server.stop();

@@ -13,10 +13,7 @@ export interface Join extends PictureLink {
  * The joins of every setting as lines between terminals, per net as few as span it; those of `at` strong, the others' faint. What is
  * disputed is a line of its own.
  */
-export function joinsOf(
-  map: Pick<SwitchMap, 'settings' | 'tape'>,
-  at: SettingId | null,
-): Join[] {
+export function joinsOf(map: Pick<SwitchMap, 'settings' | 'tape'>, at: SettingId | null): Join[] {
   const drawn: Join[] = [];
   [...map.settings.values()].forEach(({ settled }, index) => {
     const { setting, terminals } = settled;

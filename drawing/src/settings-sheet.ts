@@ -13,7 +13,11 @@ export interface SheetWords extends GroundSaid {
 }
 
 /** The switch in every setting, seen from one side, on one sheet. */
-export function settingsSheet(map: SwitchMap, side: Side, { caption, setting, ...ground }: SheetWords): Picture {
+export function settingsSheet(
+  map: SwitchMap,
+  side: Side,
+  { caption, setting, ...ground }: SheetWords,
+): Picture {
   const pictures = [...map.settings.keys()].map((id) => ({
     title: setting(id),
     picture: switchPicture(

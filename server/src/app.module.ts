@@ -19,7 +19,12 @@ import { WorksModule } from './works/works.module.js';
 export class AppModule {
   static for(serving: Serving): DynamicModule {
     const pages = serving.pages
-      ? [ServeStaticModule.forRoot({ rootPath: serving.pages, exclude: ['/api/{*splat}', '/shared/{*splat}'] })]
+      ? [
+          ServeStaticModule.forRoot({
+            rootPath: serving.pages,
+            exclude: ['/api/{*splat}', '/shared/{*splat}'],
+          }),
+        ]
       : [];
     return {
       module: AppModule,

@@ -24,7 +24,6 @@ const PORTS_TO_TRY = 40;
 /** Milliseconds in which a server that cannot write any more still gives its answers. */
 const LAST_WORDS_MS = 1000;
 
-
 /** Loads the demo files through the same door as a user's, once per database. */
 async function loadDemo(writer: Writer, transfer: TransferService, photos: PhotoStore): Promise<void> {
   if ((await writer.write((manager) => readNote(manager, 'demo'))) !== null) return;

@@ -6,7 +6,8 @@ export const STRANGE_WORDS = {
     count === 1
       ? "1 change kept in this browser can't be read"
       : `${count} changes kept in this browser can't be read`,
-  about: 'The rest of the job is fine. A newer Which Way may be able to read it: save it before you remove it.',
+  about:
+    'The rest of the job is fine. A newer Which Way may be able to read it: save it before you remove it.',
   save: 'Export',
   remove: 'Remove',
 };

@@ -115,9 +115,9 @@ const SCHEMA: Readonly<Record<string, Say>> = {
       ? ['This is not an id.', 'Ids are UUIDs in lower case, such as 0f8fad5b-d9cb-469f-a165-70867728950e.']
       : pattern === VISIBLE_LINE
         ? ['This is blank, or has control characters in it.', 'Use one line with a letter or a number in it.']
-      : pattern === '\\S'
-        ? ['This is blank.', 'It must have a letter or a number in it.']
-        : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
+        : pattern === '\\S'
+          ? ['This is blank.', 'It must have a letter or a number in it.']
+          : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
 };
 
 /** What the server refuses for reasons of its own. */
@@ -160,7 +160,9 @@ const REFUSALS = {
     'Restart the server: it finishes the import when it starts. Nothing is lost.',
   ],
   'deleted-before': ({ count }) => [
-    count === 1 ? 'This file has a job that was deleted here.' : `This file has ${count} jobs that were deleted here.`,
+    count === 1
+      ? 'This file has a job that was deleted here.'
+      : `This file has ${count} jobs that were deleted here.`,
     'Import it on the bench: there you can choose whether it comes back.',
   ],
   'share-ended': () => [

@@ -57,10 +57,7 @@ describe('300 generated machines against the circuit simulator ngspice (version 
     const machine = drawnMachine(drawn);
     const named = { ...machine, loads: machine.loads.map((load) => ({ ...load, name: evil })) };
     const settings = [{ name: evil, nets: drawnContacts(drawn.terminals, 'L-A').nets }];
-    for (const deck of [
-      spiceDeck(evil, named, settings),
-      switchDeck(evil, ['1', evil, '3'], settings),
-    ]) {
+    for (const deck of [spiceDeck(evil, named, settings), switchDeck(evil, ['1', evil, '3'], settings)]) {
       expect(deck).toContain('lamp .control');
       expect(deck.split('\n').filter((line) => /^\s*\.(control|endc)|^shell/.test(line))).toEqual([]);
       expect(deck.match(/^\.end$/gm)).toHaveLength(1);

@@ -3,7 +3,10 @@ import { plainLine } from '../schema/index.js';
 import type { LoadId, TerminalId } from '../switch/index.js';
 
 /** A text as a comment of a netlist holds it: ASCII on one line, so that nothing in it begins a line of its own. */
-const comment = (text: string): string => plainLine(text).replace(/[^\x20-\x7e]+/g, ' ').trim();
+const comment = (text: string): string =>
+  plainLine(text)
+    .replace(/[^\x20-\x7e]+/g, ' ')
+    .trim();
 
 /** Ohms of what joins and of what parts, and of the leak that gives every node a way to ground; a simulator wants all three. */
 const [JOINED, PARTED, LEAK] = ['20u', '1G', '1G'];

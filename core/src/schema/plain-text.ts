@@ -13,7 +13,10 @@ export const plainText = (text: string): string =>
  * @example plainLine('lamp\n.control') === 'lamp .control'
  */
 export const plainLine = (text: string): string =>
-  text.replace(/[\s\u2028\u2029\u0085\u000b\u000c]+/gu, ' ').replace(CONTROLS, '').trim();
+  text
+    .replace(/[\s\u2028\u2029\u0085\u000b\u000c]+/gu, ' ')
+    .replace(CONTROLS, '')
+    .trim();
 
 /** Every text in a value made plain, the value otherwise as it is. */
 export function plainTexts<Value>(value: Value): Value {

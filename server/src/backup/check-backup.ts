@@ -167,7 +167,8 @@ async function bringUpToDate(path: string, ready: string): Promise<void> {
 /** How many of the migrations a database has been through, one after the other. */
 function levelOf(database: Database.Database): number {
   const has = database.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migrations'");
-  if (has.all().length === 0) throw notABackup('its database is not one of ours: table migrations is missing');
+  if (has.all().length === 0)
+    throw notABackup('its database is not one of ours: table migrations is missing');
   const there = (
     database.prepare('SELECT name FROM migrations ORDER BY timestamp').all() as { name: string }[]
   ).map(({ name }) => name);

@@ -23,9 +23,8 @@ async function running(place: string) {
   const made = newJob(3);
   await server.call('POST', '/api/jobs', made.job);
   const post = async () =>
-    (
-      await server.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: made.events })
-    )?.body as PostedEvents | undefined;
+    (await server.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: made.events }))
+      ?.body as PostedEvents | undefined;
   await post();
   // So many reads that garbage was collected more than once.
   for (let count = 0; count < 200; count += 1) await server.call('GET', `/api/jobs/${made.job.id}`);
@@ -41,7 +40,10 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])('one data folder', () => {
     const place = folder();
     const { server, post, made, file } = await running(place);
     const command = restore(file, place);
-    expect([command.status, command.stderr]).toEqual([3, expect.stringContaining('Another Which Way is using')]);
+    expect([command.status, command.stderr]).toEqual([
+      3,
+      expect.stringContaining('Another Which Way is using'),
+    ]);
     const second = new Spawned(place);
     expect([await second.start(), second.said]).toEqual([
       false,

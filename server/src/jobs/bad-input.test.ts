@@ -124,7 +124,14 @@ describe('a title', () => {
       const { job, events } = newJob(77);
       const made = await served.call('POST', '/api/jobs', { ...job, title });
       expect(made).toMatchObject({ status: 400, body: { path: 'title' } });
-      const file = { ...job, title, place: '', simulation: null, created: '2026-01-05T10:00:00.000Z', events };
+      const file = {
+        ...job,
+        title,
+        place: '',
+        simulation: null,
+        created: '2026-01-05T10:00:00.000Z',
+        events,
+      };
       const taken = await served.call('POST', '/api/import', {
         format: 'which-way',
         version: 1,

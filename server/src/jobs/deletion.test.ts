@@ -92,11 +92,7 @@ describe('pixels that no event names', () => {
 
   it('go after thirty days; a withdrawn photo stays, since it can be redone', async () => {
     const made = await madeOn(served, 95);
-    const [unnamed, young, withdrawn] = [
-      made.newId<PhotoId>(),
-      made.newId<PhotoId>(),
-      made.newId<PhotoId>(),
-    ];
+    const [unnamed, young, withdrawn] = [made.newId<PhotoId>(), made.newId<PhotoId>(), made.newId<PhotoId>()];
     for (const id of [unnamed, young, withdrawn]) await upload(id);
     const event = made.add(taken(withdrawn));
     made.add({ kind: 'withdrawn', target: event.id, basedOn: made.events[0]?.id ?? null });

@@ -69,7 +69,8 @@ export class EventLog {
         done.stored.push(event.id);
         continue;
       }
-      const error = clash ?? inTold(farAhead(event, clock)) ?? (trust === 'page' ? staleness(changes, event) : null);
+      const error =
+        clash ?? inTold(farAhead(event, clock)) ?? (trust === 'page' ? staleness(changes, event) : null);
       if (error) {
         done.refused.push({ id: event.id, error });
         continue;

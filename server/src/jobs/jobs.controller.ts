@@ -1,4 +1,16 @@
-import { Body, Controller, Delete, Get, Header, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Query,
+  Res,
+} from '@nestjs/common';
 import type { Response } from 'express';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Job, PostedEvents } from '@which-way/contract';
@@ -28,7 +40,9 @@ export class JobsController {
 
   @Post('gone')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Of these jobs the ones that were deleted: whoever has a copy of one forgets it.' })
+  @ApiOperation({
+    summary: 'Of these jobs the ones that were deleted: whoever has a copy of one forgets it.',
+  })
   async gone(
     @Body() { ids }: JobIdsDto,
     @Res({ passthrough: true }) response: Response,

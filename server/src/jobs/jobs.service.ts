@@ -13,7 +13,7 @@ import { Acknowledged } from '../database/acknowledged.js';
 import { JobRow } from '../database/job.entity.js';
 import { TombstoneRow } from '../database/tombstone.entity.js';
 import { Writer } from '../database/writer.js';
-import { inWords, notFound, Refusal, refused, told } from '../errors/refusal.js';
+import { inWords, notFound, Refusal, refused } from '../errors/refusal.js';
 import { Live } from '../live/live.js';
 import { PhotoStore } from '../photos/photo-store.js';
 import { Summaries } from './summaries.js';
@@ -148,10 +148,9 @@ export class JobsService {
 
   /** How far the log of a job is that can be written to; asked for each measurement, so by one plain statement. */
   async #standing(manager: EntityManager, id: string): Promise<Standing> {
-    const [row] = (await manager.query(
-      'SELECT cursor, clock FROM job WHERE id = ? AND import IS NULL',
-      [id],
-    )) as Standing[];
+    const [row] = (await manager.query('SELECT cursor, clock FROM job WHERE id = ? AND import IS NULL', [
+      id,
+    ])) as Standing[];
     return row ?? (await this.#row(manager, id));
   }
 

@@ -1,15 +1,4 @@
-import {
-  Controller,
-  Delete,
-  Get,
-  HttpCode,
-  Inject,
-  Module,
-  Param,
-  Post,
-  Req,
-  Res,
-} from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Inject, Module, Param, Post, Req, Res } from '@nestjs/common';
 import { ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { JobShare, ShareAnswer } from '@which-way/contract';
 import type { PhotoId } from '@which-way/core/switch';

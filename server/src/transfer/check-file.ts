@@ -1,6 +1,5 @@
 import type { ImportPreview, MergedInto, SetAside } from '@which-way/contract';
 import {
-  JsonDepth,
   readEvent,
   jobHeadProblems,
   knownSwitchProblems,
@@ -8,16 +7,15 @@ import {
   upgradeFile,
   type ShopFile,
 } from '@which-way/core/formats';
-import { EVENT_BYTES, MOST_LEVELS, PIECE_BYTES } from '@which-way/core/schema';
+import { EVENT_BYTES } from '@which-way/core/schema';
 import { mergedEntry, sameMakersNumber, type KnownSwitch, type Problem } from '@which-way/core/switch';
-import { JSONParser } from '@streamparser/json';
 import { createReadStream, openSync, readSync, closeSync, statSync } from 'node:fs';
-import type { Readable } from 'node:stream';
 import type { ReadingRoom } from '../backroom/reading-room.js';
 import type { Reporter } from '../backroom/reporter.js';
 import { readStored } from '../backroom/stored-event.js';
 import { farAhead } from '../jobs/event-log.js';
-import { inWords, Refusal, refused } from '../errors/refusal.js';
+import { inWords, Refusal } from '../errors/refusal.js';
+import { readPieces } from './file-pieces.js';
 import type { StagedFile } from './staged-file.js';
 import { damaged, looksLikeZip, openZip, type ZipFile } from './zip-file.js';
 
@@ -82,44 +80,6 @@ async function wholePhotos(zip: ZipFile | null, photos: readonly string[], repor
     }
     if (index % 20 === 0) report('photos', index, photos.length);
   }
-}
-
-const PIECES = ['$.format', '$.version', '$.shop', '$.jobs.*.events.*', '$.jobs.*', '$.library.*'];
-
-async function readPieces(json: Readable, check: FileCheck, report: (bytes: number) => void): Promise<void> {
-  const parser = new JSONParser({ paths: PIECES, keepStack: false });
-  let trouble: unknown = null;
-  let bytes = 0;
-  let lastPiece = 0;
-  parser.onValue = ({ value, key, parent, stack }) => {
-    lastPiece = bytes;
-    const path = [...stack.slice(1).map((level) => level.key), key];
-    // Nothing of a list is kept once it was looked at: so a file may be larger than the memory.
-    if (Array.isArray(parent)) parent.length = 0;
-    check.piece(path, value);
-  };
-  parser.onError = (error) => (trouble ??= error);
-  const depth = new JsonDepth();
-  let ended = false;
-  parser.onEnd = () => (ended = true);
-  for await (const chunk of json as AsyncIterable<Uint8Array>) {
-    // Before the parser has it: each further level would take it longer than the one before.
-    if (depth.add(chunk) > MOST_LEVELS) throw tooDeep();
-    parser.write(chunk);
-    if (trouble) throw badJson(trouble);
-    bytes += chunk.length;
-    if (bytes - lastPiece > PIECE_BYTES) throw refused(422, 'piece-too-large', { most: PIECE_BYTES >> 20 });
-    report(bytes);
-  }
-  if (!ended) throw badJson(new Error('it ends in the middle'));
-}
-
-const tooDeep = () => new Refusal(422, inWords({ code: 'too-deep', path: '', params: { most: MOST_LEVELS } }));
-
-function badJson(error: unknown): Refusal {
-  if (error instanceof Refusal) return error;
-  const said = error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
-  return refused(400, 'bad-json', { file: 1, said: said.replace(/\.$/, '').slice(0, 160) });
 }
 
 /** What is found of a file while its pieces come. */

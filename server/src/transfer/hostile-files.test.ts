@@ -99,10 +99,14 @@ describe('a job that was deleted here and comes in a file', () => {
     expect((await take(second, 'again=true')).imported).toMatchObject({ jobsAdded: 1 });
     const opened = (await served.call('GET', `/api/jobs/${gone.job.id}`)).body as JobWithEvents;
     expect(opened.events).toHaveLength(1);
-    expect(((await served.call('POST', '/api/jobs/gone', { ids: [gone.job.id] })).body as { gone: string[] }).gone).toEqual([]);
+    expect(
+      ((await served.call('POST', '/api/jobs/gone', { ids: [gone.job.id] })).body as { gone: string[] }).gone,
+    ).toEqual([]);
     // Its log is append-only again.
     const database = new Database(served.database);
-    expect(() => database.exec(`DELETE FROM job_event WHERE job_id = '${gone.job.id}'`)).toThrow(/append-only/);
+    expect(() => database.exec(`DELETE FROM job_event WHERE job_id = '${gone.job.id}'`)).toThrow(
+      /append-only/,
+    );
     database.close();
   });
 });

@@ -67,8 +67,7 @@ export class TransferService {
     return this.works.resume(id, async (worker) => {
       const deleted = this.#checked.get(id)?.deleted ?? [];
       const file = join(worker.folder, INCOMING);
-      if (!again && deleted.length > 0)
-        await this.backroom.long((desk) => desk.leaveOut(file, deleted));
+      if (!again && deleted.length > 0) await this.backroom.long((desk) => desk.leaveOut(file, deleted));
       return { imported: await this.#takeIn(worker, id, shop) };
     });
   }

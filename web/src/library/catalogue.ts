@@ -7,7 +7,6 @@ import {
   type CsvRow,
 } from '@which-way/core/formats';
 import type { EntryId, KnownSwitch } from '@which-way/core/switch';
-import Papa from 'papaparse';
 import { csvText } from '../shared/files/csv-text.js';
 import { newId } from '../job/new-id.js';
 import { readText, rowsOfCsv, type CsvFileTrouble } from '../shared/files/read-csv.js';

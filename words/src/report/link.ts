@@ -6,7 +6,10 @@ export type LinkTrouble = 'ended' | 'unreadable' | 'system';
 const SAID: Record<LinkTrouble, readonly [title: string, text: string]> = {
   ended: ['This link has ended.', 'Ask the workshop for a new one.'],
   unreadable: ["This job can't be shown by a link.", 'Part of it is damaged. Look at it on the bench.'],
-  system: ['There is no report here.', 'Several switches together have no report. Ask for the link to one of them.'],
+  system: [
+    'There is no report here.',
+    'Several switches together have no report. Ask for the link to one of them.',
+  ],
 };
 
 export const cardHeading = (done: number, all: number): string => `Transfer card: ${done} of ${all} done`;

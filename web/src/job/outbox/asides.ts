@@ -1,9 +1,10 @@
 import type { PostedEvents } from '@which-way/contract';
-import type { JobEvent } from '@which-way/core/log';
+import { nextClock, type JobEvent } from '@which-way/core/log';
 import type { JobId } from '@which-way/core/switch';
 import type { Keeping } from './keeping.js';
 import { noted, type Outbox } from './outbox.js';
-import { setAside, type SetAside } from './set-aside.js';
+import { newId } from '../new-id.js';
+import { leftOut, setAside, standsAgain, type SetAside } from './set-aside.js';
 
 /** What the server refused of a job: kept by the browser, each with what hangs on it, until a person has decided. */
 export class Asides {
@@ -43,6 +44,21 @@ export class Asides {
       this.#are([...this.items, item]);
     }
     return fallen;
+  }
+
+  /** Gives an item up: the events that stand in for it, so that the numbers have no gap. */
+  leaveOut(item: SetAside, events: readonly JobEvent[]): JobEvent[] {
+    this.settle(item);
+    return leftOut(item, { newId, now: new Date().toISOString(), clock: nextClock(events) });
+  }
+
+  /** Takes an item up again by an event that was written in its place: that, with what hangs on it. */
+  mend(item: SetAside, mended: JobEvent): JobEvent[] {
+    const again = standsAgain(item);
+    const gone = [item.event, ...item.dependents.filter((event) => !again.includes(event))];
+    this.settle(item);
+    const means = { newId, now: new Date().toISOString(), clock: mended.clock };
+    return [...leftOut(item, means, gone), mended, ...again];
   }
 
   /** A person has decided: it is set aside no more. */

@@ -19,27 +19,30 @@ const SPOILT: [name: string, spoil: (event: JobEvent) => unknown, said: RegExp][
 ];
 
 describe('what the browser kept and cannot read', () => {
-  it.each(SPOILT)('%s is named and set aside; the job opens, and the rest is sent', async (_, spoil, said) => {
-    const outbox = new MemoryOutbox();
-    const writing = await opened(new MemoryOutbox());
-    around.server.away = true;
-    writing.restructure(change);
-    writing.emit({ kind: 'noted', field: 'complaint', text: 'Hums.' });
-    const [sound, other] = writing.store.getState().events as [JobEvent, JobEvent];
-    writing.close();
-    around.server.away = false;
-    outbox.kept = [spoil(other) as JobEvent, sound];
-    const session = await opened(outbox);
-    const { strange, job, trouble } = session.store.getState();
-    expect([job?.id, trouble]).toEqual([around.id, null]);
-    expect(strange.map(strangeWords)).toEqual([expect.stringMatching(said)]);
-    expect(session.store.getState().map.structure.terminals).toHaveLength(3);
-    await settle();
-    expect(around.server.stored.map(({ id }) => id)).toEqual([sound.id]);
-    session.dropStrange(strange[0] as never);
-    await settle();
-    expect([session.store.getState().strange, outbox.kept]).toEqual([[], []]);
-  });
+  it.each(SPOILT)(
+    '%s is named and set aside; the job opens, and the rest is sent',
+    async (_, spoil, said) => {
+      const outbox = new MemoryOutbox();
+      const writing = await opened(new MemoryOutbox());
+      around.server.away = true;
+      writing.restructure(change);
+      writing.emit({ kind: 'noted', field: 'complaint', text: 'Hums.' });
+      const [sound, other] = writing.store.getState().events as [JobEvent, JobEvent];
+      writing.close();
+      around.server.away = false;
+      outbox.kept = [spoil(other) as JobEvent, sound];
+      const session = await opened(outbox);
+      const { strange, job, trouble } = session.store.getState();
+      expect([job?.id, trouble]).toEqual([around.id, null]);
+      expect(strange.map(strangeWords)).toEqual([expect.stringMatching(said)]);
+      expect(session.store.getState().map.structure.terminals).toHaveLength(3);
+      await settle();
+      expect(around.server.stored.map(({ id }) => id)).toEqual([sound.id]);
+      session.strange.drop(strange[0] as never);
+      await settle();
+      expect([session.store.getState().strange, outbox.kept]).toEqual([[], []]);
+    },
+  );
 
   it('in its copy of a job is left out while the server is away', async () => {
     const outbox = new MemoryOutbox();

@@ -1,11 +1,21 @@
 import type { ApiError } from '@which-way/contract';
 import type { JobId, PhotoId } from '@which-way/core/switch';
-import type { PhotoPurpose } from '@which-way/core/log';
+import type { Deed, JobEvent, PhotoPurpose } from '@which-way/core/log';
 import { api, RefusedError, isPassing } from '../../api/client.js';
 import type { WaitingPhoto } from '../session/job-state.js';
 import type { Keeping } from './keeping.js';
 import { newId } from '../new-id.js';
 import type { KeptPhoto, Outbox } from './outbox.js';
+
+/** The photos that events tell of for the first time. */
+const photosIn = (events: readonly JobEvent[]): PhotoId[] =>
+  events.flatMap(({ what }) => (what.kind === 'photo-taken' ? [what.photo.id] : []));
+
+/** What is written down once the pixels of a photo are on the server's disk. */
+export const takenDeed = (
+  { id, purpose, caption }: KeptPhoto,
+  { width, height }: { width: number; height: number },
+): Deed => ({ kind: 'photo-taken', photo: { id, purpose, caption, width, height, removed: false } });
 
 interface PhotoQueueMeans {
   job: JobId;
@@ -43,12 +53,13 @@ export class PhotoQueue {
 
   /**
    * Takes up what the browser kept from an earlier time.
-   * @param told photos whose event is stored already, and those whose event waits to be sent.
+   * @param events those that are stored, and those that wait to be sent: they may tell of some of them already.
    */
   takeUp(
     photos: readonly KeptPhoto[],
-    told: { stored: ReadonlySet<PhotoId>; waiting: ReadonlySet<PhotoId> },
+    events: { stored: readonly JobEvent[]; waiting: readonly JobEvent[] },
   ): void {
+    const told = { stored: new Set(photosIn(events.stored)), waiting: new Set(photosIn(events.waiting)) };
     const known = new Set([...this.#photos.map(({ id }) => id), ...this.#sent.keys()]);
     const fresh = photos.filter(({ id }) => !known.has(id));
     for (const photo of fresh) if (told.waiting.has(photo.id)) this.#sent.set(photo.id, photo);
@@ -56,9 +67,9 @@ export class PhotoQueue {
     this.#set([...this.#photos, ...fresh.filter(({ id }) => !this.#sent.has(id))]);
   }
 
-  /** The events that tell of these photos are stored; `wanted`: those of which the server has no pixels. */
-  async recorded(photos: readonly PhotoId[], wanted: ReadonlySet<PhotoId>): Promise<void> {
-    for (const id of photos) {
+  /** These events are stored; `wanted`: of the photos that they tell of those whose pixels the server does not have. */
+  async recorded(events: readonly JobEvent[], wanted: ReadonlySet<PhotoId>): Promise<void> {
+    for (const id of photosIn(events)) {
       const photo = this.#sent.get(id);
       if (!photo) continue;
       this.#sent.delete(id);

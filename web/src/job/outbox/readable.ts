@@ -1,5 +1,6 @@
 import type { JobEvent } from '@which-way/core/log';
 import { problemWords } from '@which-way/words/refusals';
+import { noted, type Outbox } from './outbox.js';
 
 /** Something that the browser kept and this program cannot read: damaged, or written by a newer one. It spoils nothing but itself. */
 export interface Strange {
@@ -24,9 +25,7 @@ export interface KeptRow {
 }
 
 const field = (holder: unknown, name: string): unknown =>
-  typeof holder === 'object' && holder !== null
-    ? (holder as Record<string, unknown>)[name]
-    : undefined;
+  typeof holder === 'object' && holder !== null ? (holder as Record<string, unknown>)[name] : undefined;
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
 
 /** Tells events that can be read, brought to today's version, from what cannot. */
@@ -51,4 +50,24 @@ export async function readable(
     strange.push({ id, store, kind, at: text(field(event, 'at')), why, raw: event });
   }
   return { events, strange };
+}
+
+/** Pieces that cannot be read, until a person has dropped them. */
+export class StrangePieces {
+  #items: readonly Strange[] = [];
+
+  constructor(
+    private readonly outbox: Pick<Outbox, 'remove' | 'removeAside'>,
+    private readonly onChange: (items: readonly Strange[]) => void,
+  ) {}
+
+  takeUp(items: readonly Strange[]): void {
+    this.#items = items;
+    this.onChange(items);
+  }
+
+  drop({ id, store }: Strange): void {
+    this.takeUp(this.#items.filter((one) => one.id !== id || one.store !== store));
+    void noted(() => (store === 'aside' ? this.outbox.removeAside(id) : this.outbox.remove([id])));
+  }
 }

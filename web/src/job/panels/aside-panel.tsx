@@ -129,7 +129,7 @@ export function StrangePanel() {
               >
                 {STRANGE_WORDS.save}
               </PlainButton>
-              <PlainButton onClick={() => session.dropStrange(one)}>{STRANGE_WORDS.remove}</PlainButton>
+              <PlainButton onClick={() => session.strange.drop(one)}>{STRANGE_WORDS.remove}</PlainButton>
             </li>
           ))}
         </ul>

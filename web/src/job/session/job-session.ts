@@ -1,7 +1,6 @@
 import { createMapper } from '@which-way/core/continuity';
 import {
   createWriter,
-  nextClock,
   type Deed,
   type DeedKind,
   type JobEvent,
@@ -21,13 +20,10 @@ import { Keeping } from '../outbox/keeping.js';
 import { newId } from '../new-id.js';
 import { lostSince, notArrived, readCopy, readKept } from '../outbox/kept.js';
 import { noted, type Outbox } from '../outbox/outbox.js';
-import { PhotoQueue } from '../outbox/photo-queue.js';
-import type { Strange } from '../outbox/readable.js';
+import { PhotoQueue, takenDeed } from '../outbox/photo-queue.js';
+import { StrangePieces } from '../outbox/readable.js';
 import { saveStateOf } from '../outbox/save-state.js';
-import { leftOut, mendedDeed, standsAgain, type Mending, type SetAside } from '../outbox/set-aside.js';
-
-/** The photo that an event tells of for the first time, if it does. */
-const photoTakenIn = ({ what }: JobEvent): PhotoId[] => (what.kind === 'photo-taken' ? [what.photo.id] : []);
+import { mendedDeed, type Mending, type SetAside } from '../outbox/set-aside.js';
 
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
 /**
@@ -45,6 +41,8 @@ export class JobSession {
   readonly heard = new Set<EventId>();
   /** Photos on their way. */
   readonly photos: PhotoQueue;
+  /** What the browser kept and cannot read. */
+  readonly strange: StrangePieces;
   #cursor = 0;
   #unsent: JobEvent[] = [];
   #busy = false;
@@ -64,15 +62,12 @@ export class JobSession {
     this.#asides = new Asides(id, outbox, this.#keeping, (aside) =>
       this.store.setState({ aside: [...aside] }),
     );
+    this.strange = new StrangePieces(outbox, (strange) => this.store.setState({ strange }));
     this.photos = new PhotoQueue({
       job: id,
       outbox,
       keeping: this.#keeping,
-      onStored: ({ id: photo, purpose, caption }, { width, height }) =>
-        this.emit({
-          kind: 'photo-taken',
-          photo: { id: photo, purpose, caption, width, height, removed: false },
-        }),
+      onStored: (photo, size) => this.emit(takenDeed(photo, size)),
       onChange: (photos) => {
         this.store.setState({ photos });
         this.#showSave();
@@ -134,12 +129,9 @@ export class JobSession {
     const known = new Set(this.#unsent.map(({ id }) => id));
     const waiting = await notArrived(this.outbox, kept.events, stored);
     this.#unsent.push(...waiting.filter(({ id }) => !known.has(id)));
-    this.photos.takeUp(kept.photos, {
-      stored: new Set(stored.flatMap(photoTakenIn)),
-      waiting: new Set(this.#unsent.flatMap(photoTakenIn)),
-    });
+    this.photos.takeUp(kept.photos, { stored, waiting: this.#unsent });
     this.#asides.takeUp(kept.aside);
-    this.store.setState({ strange: kept.strange });
+    this.strange.takeUp(kept.strange);
   }
 
   /** Shows the job as this browser knows it while the server is away; false where it does not know it. */
@@ -242,12 +234,10 @@ export class JobSession {
     this.emit({ kind: 'wires-off', off: outOfMachine });
   }
 
-  /** Gives up what was set aside: other events stand in for it, so that the numbers have no gap. */
+  /** Gives up what was set aside: other events stand in for it. */
   leaveOut(item: SetAside): void {
     const { events } = this.store.getState();
-    const clock = nextClock(events);
-    const instead = leftOut(item, { newId, now: new Date().toISOString(), clock });
-    this.#asides.settle(item);
+    const instead = this.#asides.leaveOut(item, events);
     this.#send(instead, [...events, ...instead]);
   }
 
@@ -255,19 +245,8 @@ export class JobSession {
   mend(item: SetAside, mending: Mending, typed: string): void {
     const { events } = this.store.getState();
     const mended = this.#writer.write(events, mendedDeed(item, mending, typed, lastChange(events)));
-    const again = standsAgain(item);
-    const gone = [item.event, ...item.dependents.filter((event) => !again.includes(event))];
-    const means = { newId, now: new Date().toISOString(), clock: mended.clock };
-    const added = [...leftOut(item, means, gone), mended, ...again];
-    this.#asides.settle(item);
+    const added = this.#asides.mend(item, mended);
     this.#send(added, [...events, ...added]);
-  }
-
-  /** A person does not need what cannot be read any more. */
-  dropStrange({ id, store }: Strange): void {
-    const { strange } = this.store.getState();
-    this.store.setState({ strange: strange.filter((one) => one.id !== id || one.store !== store) });
-    void noted(() => (store === 'aside' ? this.outbox.removeAside(id) : this.outbox.remove([id])));
   }
 
   /** Offers the server again what it had once; or lets it go. */
@@ -318,7 +297,7 @@ export class JobSession {
   }
 
   #sendPhotos(): void {
-    void this.photos.flush(() => !this.#closed).catch((error: unknown) => this.#failed(error));
+    this.photos.flush(() => !this.#closed).catch((error: unknown) => this.#failed(error));
   }
 
   async #settle(batch: JobEvent[], answer: Awaited<ReturnType<typeof api.postEvents>>): Promise<void> {
@@ -339,8 +318,10 @@ export class JobSession {
     const done = [...batch.filter(({ id }) => stored.has(id)).map(({ id }) => id), ...fallen];
     this.#keeping.release(done);
     await noted(() => this.outbox.remove(done));
-    const recorded = batch.filter(({ id }) => stored.has(id)).flatMap(photoTakenIn);
-    await this.photos.recorded(recorded, new Set(answer.photosWanted));
+    await this.photos.recorded(
+      batch.filter(({ id }) => stored.has(id)),
+      new Set(answer.photosWanted),
+    );
     this.#sendPhotos();
     this.#showSave();
   }
