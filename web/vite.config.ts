@@ -18,7 +18,8 @@ const keepPages = VitePWA({
     cleanupOutdatedCaches: true,
     runtimeCaching: [
       {
-        urlPattern: ({ request, url }) => request.mode === 'navigate' && !/^\/(api|shared)\//.test(url.pathname),
+        urlPattern: ({ request, url }) =>
+          request.mode === 'navigate' && !/^\/(api|shared)\//.test(url.pathname),
         handler: 'NetworkOnly',
         options: { precacheFallback: { fallbackURL: 'index.html' } },
       },

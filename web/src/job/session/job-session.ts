@@ -327,8 +327,7 @@ export class JobSession {
   }
 
   #failed(error: unknown): void {
-    const { message } = toldOf(error);
-    this.#reason = message;
+    this.#reason = toldOf(error).message;
     if (error instanceof RefusedError && error.error.code === 'job-deleted') {
       this.store.setState({ trouble: { ...toldOf(error), missing: true, deleted: true } });
       this.#showSave();
