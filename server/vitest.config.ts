@@ -5,6 +5,8 @@ export default defineConfig({
   ssr: { resolve: { conditions: ['which-way-source', 'node'] } },
   test: {
     name: 'server',
+    // Loading the framework anew for each file costs more than most of its tests.
+    isolate: false,
     environment: 'node',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],

@@ -156,8 +156,8 @@ const REFUSALS = {
     'Nothing Which Way exports is that large: the file is damaged. Export it again.',
   ],
   'import-unfinished': () => [
-    "The import isn't finished.",
-    'Restart the server: it finishes the import when it starts. Nothing is lost.',
+    "The import isn't finished: the disk takes nothing more.",
+    'Free some space on the disk: the server finishes it by itself. Nothing is lost.',
   ],
   'deleted-before': ({ count }) => [
     count === 1

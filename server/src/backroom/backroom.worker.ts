@@ -57,6 +57,7 @@ const desk = {
     room().shelf.alike(terminals, positions, most),
   deletedOf: (ids: string[]) => room().deletedOf(ids),
   namedPhotos: (ids: string[]) => room().namedPhotos(ids),
+  lastRow: () => room().lastRow(),
   countJobs: () => room().countJobs(),
   match: (question: MatchQuestion, flag: SharedArrayBuffer, heard: MatchHeard): Promise<MatchAnswer> =>
     matchLibrary(room().shelf, library, question, flag, heard),

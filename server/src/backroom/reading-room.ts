@@ -217,6 +217,11 @@ export class ReadingRoom {
     return { name, safetyLists, codeNotes };
   }
 
+  /** The number of the last event; 0 before the first. */
+  lastRow(): number {
+    return this.#all<{ last: number | null }>('SELECT max(row) AS last FROM job_event')[0]?.last ?? 0;
+  }
+
   countJobs(): number {
     return this.#all<{ count: number }>('SELECT count(*) AS count FROM job')[0]?.count ?? 0;
   }

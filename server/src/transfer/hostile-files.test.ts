@@ -30,31 +30,38 @@ const take = async (work: Work, query = '') => {
 
 describe('numbers in a file that would leave no room for those after them', () => {
   it.each([
-    ['a clock near 2^53', { clock: 2 ** 53 - 1 }, 'clock-too-far'],
-    ['a clock of two millions', { clock: 2_000_000 }, 'clock-too-far'],
-    ['a sequence near 2^53', { sequence: 2 ** 53 - 1 }, 'sequence-too-far'],
-  ])('%s: that event is set aside with its reason, and the job can be gone on with', async (_, odd, code) => {
-    const made = newJob(Object.values(odd)[0] ?? 7);
-    const reading = made.addReading();
-    const last = { ...made.addReading(), ...odd };
-    const work = await lookedThrough(served, projectFile(jobFile(made, [...made.events.slice(0, -1), last])));
-    expect(work.preview?.setAside).toEqual([expect.objectContaining({ code })]);
-    expect((await take(work)).state).toBe('done');
-    const opened = (await served.call('GET', `/api/jobs/${made.job.id}`)).body as JobWithEvents;
-    expect(opened.events.map(({ id }) => id)).toContain(reading.id);
-    expect(opened.events.map(({ id }) => id)).not.toContain(last.id);
-    const writer = createWriter({ newId: made.newId, now: () => '2026-01-05T10:00:00.000Z' });
-    const next = writer.write(opened.events, { kind: 'noted', field: 'complaint', text: 'Goes on.' });
-    const posted = (
-      await served.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: [next] })
-    ).body as PostedEvents;
-    expect(posted.stored).toEqual([next.id]);
-    // The same from a peer is refused event by event.
-    const peer = (await served.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: [last] }))
-      .body as PostedEvents;
-    expect(peer.refused.map(({ error }) => error.code)).toEqual([code]);
-    await served.call('DELETE', `/api/jobs/${made.job.id}`);
-  });
+    ['a clock near 2^53', 41, { clock: 2 ** 53 - 1 }, 'clock-too-far'],
+    ['a clock of two millions', 42, { clock: 2_000_000 }, 'clock-too-far'],
+    ['a sequence near 2^53', 43, { sequence: 2 ** 53 - 1 }, 'sequence-too-far'],
+  ])(
+    '%s: that event is set aside with its reason, and the job can be gone on with',
+    async (_, seed, odd, code) => {
+      const made = newJob(seed);
+      const reading = made.addReading();
+      const last = { ...made.addReading(), ...odd };
+      const work = await lookedThrough(
+        served,
+        projectFile(jobFile(made, [...made.events.slice(0, -1), last])),
+      );
+      expect(work.preview?.setAside).toEqual([expect.objectContaining({ code })]);
+      expect((await take(work)).state).toBe('done');
+      const opened = (await served.call('GET', `/api/jobs/${made.job.id}`)).body as JobWithEvents;
+      expect(opened.events.map(({ id }) => id)).toContain(reading.id);
+      expect(opened.events.map(({ id }) => id)).not.toContain(last.id);
+      const writer = createWriter({ newId: made.newId, now: () => '2026-01-05T10:00:00.000Z' });
+      const next = writer.write(opened.events, { kind: 'noted', field: 'complaint', text: 'Goes on.' });
+      const posted = (
+        await served.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: [next] })
+      ).body as PostedEvents;
+      expect(posted.stored).toEqual([next.id]);
+      // The same from a peer is refused event by event.
+      const peer = (
+        await served.call('POST', `/api/jobs/${made.job.id}/events`, { after: 0, events: [last] })
+      ).body as PostedEvents;
+      expect(peer.refused.map(({ error }) => error.code)).toEqual([code]);
+      await served.call('DELETE', `/api/jobs/${made.job.id}`);
+    },
+  );
 
   it('clocks that climb by less than a million each are as they were', async () => {
     const made = newJob(40);

@@ -24,6 +24,8 @@ import { notLookedThrough } from './not-looked-through.js';
 import { openZip } from './zip-file.js';
 
 const INCOMING = 'incoming';
+/** Milliseconds after which it is tried again to finish an import that the disk had no room for. */
+const LATER_MS = 15_000;
 
 /** Files in and out: the project's own, of any size, beside whatever else goes on. */
 @Injectable()
@@ -45,11 +47,25 @@ export class TransferService {
 
   /** What the imports of a killed server left: those that were decided are finished, the others cleared away. */
   async tidy(): Promise<void> {
+    await this.#finishDecided();
+    await takeBack(this.writer, 'import IS NOT NULL');
+  }
+
+  async #finishDecided(): Promise<void> {
     const decided = (await this.writer.write((manager) =>
       manager.query('SELECT import FROM import_decided'),
     )) as { import: string }[];
     for (const { import: id } of decided) await showImport(this.writer, this.log, id);
-    await takeBack(this.writer, 'import IS NOT NULL');
+    if (decided.length > 0) this.live.bench();
+  }
+
+  /** Goes on with what is decided and could not be shown, until it is. */
+  #finishLater(): void {
+    setTimeout(() => {
+      this.works
+        .quietly(() => this.#finishDecided(), this.works.newFolder())
+        .catch(() => this.#finishLater());
+    }, LATER_MS).unref();
   }
 
   /** Receives a file and looks it through; it then waits to be taken in. */
@@ -140,8 +156,11 @@ export class TransferService {
       await this.#afterwards(taker);
       return imported;
     } catch (error) {
-      // What cannot be finished or taken back now stays hidden until the next start, which does it.
-      if (decided) throw refused(503, 'import-unfinished');
+      // What cannot be taken back now stays hidden until the next start, which does it.
+      if (decided) {
+        this.#finishLater();
+        throw refused(503, 'import-unfinished');
+      }
       await taker.takeBack().catch(() => undefined);
       throw error;
     } finally {
@@ -170,10 +189,7 @@ export class TransferService {
   }
 
   async #afterwards(taker: Taker): Promise<void> {
-    const [{ last }] = (await this.writer.write((manager) =>
-      manager.query('SELECT max(row) AS last FROM job_event'),
-    )) as [{ last: number | null }];
-    this.acknowledged.advance(last ?? 0);
+    this.acknowledged.advance(await this.backroom.read((desk) => desk.lastRow()));
     for (const job of taker.joined) this.live.job(job);
     this.summaries.redo(taker.joined);
     this.live.bench();
