@@ -25,6 +25,8 @@ export default defineConfig({
     // Recording every step takes a quarter of the time; `--trace on` records where something is looked into.
     trace: 'off',
     contextOptions: { reducedMotion: 'reduce' },
+    // Each new context would fetch all pages beforehand; whoever tries offline use allows it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium',
       args: chromiumArguments,

@@ -73,6 +73,7 @@ test('nine terminals, positions unknown: a practice switch is found to be what i
 }) => {
   const bench = new Bench(page);
   await page.goto('/practice');
+  await expect(page.getByRole('button', { name: 'Put it on the bench' })).toBeVisible();
   await expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await bench.pick(/^Which/, '1-pole 8-way selector');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();

@@ -2,6 +2,8 @@ import type { JobWithEvents } from '@which-way/contract';
 import { expect, Served, test } from '../served.js';
 import { Bench } from '../at-the-bench.js';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('a reload while the server is away shows the job; what is answered meanwhile goes up in order, once', async ({
   browser,
 }) => {

@@ -134,7 +134,7 @@ test('wrong files and wrong values are refused clearly, and nothing of them is t
   expect(await jobs()).toBe(before);
 
   await page.goto('/jobs/00000000-0000-4000-8000-000000000000/map');
-  await expect(page.getByText('There is no job')).toBeVisible();
+  await expect(page.getByText('There’s no job at this address.')).toBeVisible();
   await page.goto('/nowhere');
   await expect(page.getByText('There is nothing at this address.')).toBeVisible();
 });

@@ -29,6 +29,6 @@ export const KEEPING_WORDS = {
 /** An address at which there is no job. */
 export const NO_SUCH_JOB = {
   title: 'No such job',
-  message: "There's no job at this address.",
+  message: 'There’s no job at this address.',
   hint: 'Check the address. The job may be on another machine.',
 };

@@ -203,8 +203,8 @@ const REFUSALS = {
     'No backup was made. Free some space, or choose another disk, then try again.',
   ],
   'cannot-store': () => [
-    "The server can't save: its disk or data folder has a problem.",
-    'Nothing was partly saved. Check the disk and the data folder, then try again.',
+    "The server can't save: the disk is full, or it or the data folder has a problem.",
+    'Nothing was partly saved. Free some space or check the data folder, then try again.',
   ],
   internal: () => [
     'Something went wrong in the server.',

@@ -12,8 +12,8 @@ import { reportSource } from '@which-way/words/report/source';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import type { ReadingRoom } from './reading-room.js';
 
-/** Seconds after which a page that is open asks again: it follows what is done at the bench. */
-const AGAIN_S = 15;
+/** Keeps a page that is open up to date with what is done at the bench. */
+const FOLLOW = '/follow.js';
 /** Pages that are kept, for those who have them open. */
 const KEPT = 8;
 
@@ -52,7 +52,7 @@ export class SharedReports {
                 heading: cardHeading(card.lines.length - card.left, card.lines.length),
                 lines: card.lines.map((line) => cardDone(cardLineWords(line), isTicked(card, line))),
               },
-        again: AGAIN_S,
+        script: FOLLOW,
       },
     );
     this.#keep(id, { of, html });

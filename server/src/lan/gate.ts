@@ -55,8 +55,8 @@ export function gate(access: Access, sessions: Sessions, patience = new Patience
   };
 }
 
-/** What a link to one job opens: the page of its report, and the photos on it. Nothing of it can be changed. */
-const OF_A_LINK = /^\/shared\/[\w-]+(\/photos\/[\w-]+)?$/;
+/** What a link to one job opens: the page of its report, what keeps it up to date, and the photos on it. Nothing can be changed. */
+const OF_A_LINK = /^\/(follow\.js|shared\/[\w-]+(\/photos\/[\w-]+)?)$/;
 const isOfALink = ({ method, path }: Request): boolean => method === 'GET' && OF_A_LINK.test(path);
 
 interface Door {

@@ -31,15 +31,15 @@ svg { max-width: 100%; height: auto; } @media print { h2 { break-after: avoid; }
 export interface AroundReport {
   /** Lines above it, such as those of a card that is being worked through. */
   above: { heading: string; lines: string[] } | null;
-  /** Seconds after which the page is to be asked for again; null: never. */
-  again: number | null;
+  /** A script of our own that keeps the page up to date; null: none. */
+  script: string | null;
 }
 
 /** The report as a web page in one file: nothing is fetched when it is opened, but photos whose address says so. */
 export function reportHtml(
   report: ReportDocument,
   pictures: PagePictures,
-  { above, again }: AroundReport = { above: null, again: null },
+  { above, script }: AroundReport = { above: null, script: null },
 ): string {
   const sections = report.sections.map(
     ({ heading, pieces }) =>
@@ -47,7 +47,7 @@ export function reportHtml(
   );
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-${again === null ? '' : `<meta http-equiv="refresh" content="${again}">\n`}<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
+${script === null ? '' : `<script defer src=\"${script}\"></script>\n`}<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
 <body><main><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
 ${above ? `<section><h2>${escaped(above.heading)}</h2><ol>${above.lines.map((line) => `<li>${escaped(line)}</li>`).join('\n')}</ol></section>\n` : ''}${sections.join('\n')}
 </main></body></html>

@@ -44,6 +44,22 @@ describe('what the browser kept and cannot read', () => {
     },
   );
 
+  it('is not what only holds too much: that is shown, refused by the server, and mended there', async () => {
+    const outbox = new MemoryOutbox();
+    const writing = await opened(new MemoryOutbox());
+    around.server.away = true;
+    writing.restructure(change);
+    writing.emit({ kind: 'noted', field: 'complaint', text: 'x'.repeat(5000) });
+    outbox.kept = [...writing.store.getState().events];
+    writing.close();
+    around.server.away = false;
+    around.server.refuse = ({ what }) => (what.kind === 'noted' ? 'schema-maxLength' : null);
+    const session = await opened(outbox);
+    await settle();
+    expect(session.store.getState().strange).toEqual([]);
+    expect(session.store.getState().aside).toHaveLength(1);
+  });
+
   it('in its copy of a job is left out while the server is away', async () => {
     const outbox = new MemoryOutbox();
     const first = await opened(outbox);

@@ -1,4 +1,4 @@
-import type { JobEvent } from '@which-way/core/log';
+import { upgradeEvent, type JobEvent } from '@which-way/core/log';
 import { problemWords } from '@which-way/words/refusals';
 import { noted, type Outbox } from './outbox.js';
 
@@ -24,6 +24,9 @@ export interface KeptRow {
   event: unknown;
 }
 
+/** What is wrong with an event that is whole and holds too much, or too little. */
+const A_LIMIT = /^schema-(max|min|pattern|unique)/;
+
 const field = (holder: unknown, name: string): unknown =>
   typeof holder === 'object' && holder !== null ? (holder as Record<string, unknown>)[name] : undefined;
 const text = (value: unknown): string => (typeof value === 'string' ? value : '');
@@ -45,6 +48,11 @@ export async function readable(
       continue;
     }
     const [problem] = read.problems;
+    // A text that is too long can be shown: the server refuses it, and it is mended there.
+    if (problem && A_LIMIT.test(problem.code)) {
+      events.push(upgradeEvent(event) as JobEvent);
+      continue;
+    }
     const why = problem ? problemWords(problem)[0] : '';
     const kind = text(field(field(event, 'what'), 'kind')).slice(0, 60);
     strange.push({ id, store, kind, at: text(field(event, 'at')), why, raw: event });
