@@ -12,7 +12,8 @@ export default defineConfig({
   timeout: 600_000,
   expect: { timeout: 25_000 },
   fullyParallel: true,
-  workers: 2,
+  // A journey waits for the page half of its time: three keep two cores busy.
+  workers: 3,
   forbidOnly: true,
   retries: 0,
   outputDir: '../test-results',

@@ -1,10 +1,12 @@
-// `npm test`: installs what is missing, then lint, types, unit and end-to-end tests; prints seconds per stage.
+// `npm test`: installs what is missing, then lint, types, unit and end-to-end tests; prints seconds per stage and the slowest tests.
+// With `-- --yardstick` also the seconds of one cold `tsc -b core`, so that runs on two machines can be compared.
 import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { build, install, makeCheckers, root } from './fresh-work.mjs';
 
 const deep = process.argv.includes('--deep');
+const yardstick = process.argv.includes('--yardstick');
 const stages = [];
 const count = { passed: 0, failed: 0 };
 const bin = (path) => join(root, 'node_modules', path);
@@ -139,8 +141,51 @@ await stage('end to end', () => {
   );
 });
 
+/** The tests that took longest, unit and journeys together. */
+function slowest(most) {
+  const read = (file) => {
+    try {
+      return JSON.parse(readFileSync(file, 'utf8'));
+    } catch {
+      return {};
+    }
+  };
+  const unit = (read(unitReport).testResults ?? []).flatMap(({ name, assertionResults }) =>
+    assertionResults.map(({ title, duration }) => ({
+      seconds: (duration ?? 0) / 1000,
+      where: relative(root, name),
+      title,
+    })),
+  );
+  const within = ({ file, specs = [], suites = [] }) => [
+    ...specs.flatMap(({ title, tests }) =>
+      tests.flatMap(({ results }) =>
+        results.map(({ duration }) => ({ seconds: duration / 1000, where: `e2e/journeys/${file}`, title })),
+      ),
+    ),
+    ...suites.flatMap(within),
+  ];
+  const journeys = (read(journeyReport).suites ?? []).flatMap(within);
+  return [...unit, ...journeys].toSorted((one, other) => other.seconds - one.seconds).slice(0, most);
+}
+
+process.stdout.write('\nThe slowest\n');
+for (const { seconds, where, title } of slowest(10))
+  process.stdout.write(`  ${seconds.toFixed(1).padStart(7)}  ${where}: ${title.slice(0, 90)}\n`);
+
+if (yardstick) {
+  const began = process.hrtime.bigint();
+  spawnSync(process.execPath, [bin('typescript/bin/tsc'), '-b', 'core', '--force'], { cwd: root });
+  const seconds = Number(process.hrtime.bigint() - began) / 1e9;
+  process.stdout.write(`\nYardstick: a cold tsc -b core takes ${seconds.toFixed(1)} s on this machine\n`);
+}
+
 process.stdout.write('\nSeconds per stage\n');
-for (const { name, ok, seconds } of stages)
+const whole = stages.reduce((sum, { seconds }) => sum + seconds, 0);
+for (const { name, ok, seconds } of [
+  ...stages,
+  { name: 'all', ok: stages.every(({ ok }) => ok), seconds: whole },
+])
   process.stdout.write(`  ${name.padEnd(12)} ${seconds.toFixed(1).padStart(7)}  ${ok ? 'ok' : 'FAILED'}\n`);
 const broken = stages.filter(({ ok }) => !ok);
 const other = broken.filter(({ name }) => name !== 'unit' && name !== 'end to end').length;

@@ -9,6 +9,6 @@ export default defineConfig({
     name: 'web',
     environment: 'jsdom',
     setupFiles: ['./src/testing/matchers.ts', './src/testing/observed-size.ts'],
-    include: ['src/**/*.test.{ts,tsx}'],
+    include: ['src/**/*.test.tsx', 'src/**/*.dom.test.ts'],
   },
 });

@@ -3,6 +3,7 @@ import { discrete, partitionOf, type Partition } from '../partition/index.js';
 import { seededRandom, type LoadId, type SettingId, type TerminalId, type WireId } from '../switch/index.js';
 import { generatedMachines, joinsOf } from '../testing/generated-machines.js';
 import { faultModel, NO_EVIDENCE, powered, rankFaults, type Machine } from './index.js';
+import { fewRuns } from '../testing/runs.js';
 
 /** A machine with its terminals in another order and under other names, its wires and leads likewise; and where each place went. */
 function renamed(
@@ -29,7 +30,7 @@ function renamed(
 describe('other names for terminals, wires and settings', () => {
   it('change nothing of what the loads do, of what is live, or of how likely a fault is', () => {
     const random = seededRandom(4);
-    for (const { machine, nets } of generatedMachines(120, 41)) {
+    for (const { machine, nets } of generatedMachines(fewRuns(120), 41)) {
       const other = renamed(machine, random);
       const moved = (of: Partition): Partition =>
         partitionOf(

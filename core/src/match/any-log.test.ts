@@ -16,7 +16,7 @@ import {
 import { namedIn, ORDERS, PLAIN_APPROACH, type Value } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SILENT, SOUNDED, switchLikePattern } from '../testing/generated.js';
 import { anyDeed } from '../testing/any-deed.js';
-import { runs } from '../testing/runs.js';
+import { fewRuns } from '../testing/runs.js';
 import { recognise } from './recognise.js';
 
 const anyValue = fc.constantFrom<Value>(
@@ -67,7 +67,7 @@ describe('any log whatever', () => {
           }
         },
       ),
-      { numRuns: runs(60) },
+      { numRuns: fewRuns(60) },
     );
   });
 
@@ -97,7 +97,7 @@ describe('any log whatever', () => {
           }
         },
       ),
-      { numRuns: runs(60) },
+      { numRuns: fewRuns(60) },
     );
   });
 });

@@ -7,6 +7,7 @@ import { seededRandom, shuffled, type KnownSwitch, type TerminalId } from '../sw
 import { knownPattern } from '../table/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
 import { recognise } from './recognise.js';
+import { fewSeeds } from '../testing/runs.js';
 
 const selector = () => ordinarySwitches(16, 3).find(({ kind }) => kind === 'selector');
 
@@ -36,7 +37,7 @@ describe('what a switch looks like', () => {
   });
 
   it('is proved in the end to be what it is, in no more readings than without, whatever it looked like on the way', () => {
-    for (const seed of [1, 2, 3, 4, 5]) {
+    for (const seed of fewSeeds(1, 5)) {
       const hidden = relabel(selector()?.pattern ?? [], shuffled([...Array(16).keys()], seededRandom(seed)));
       const plain = mapHidden(hidden, bench(16, 3));
       const on = bench(16, 3, seed);

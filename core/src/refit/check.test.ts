@@ -12,6 +12,7 @@ import {
   type Bench,
   type Mistake,
 } from './index.js';
+import { fewSeeds } from '../testing/runs.js';
 
 /** A switch put back: lugs, what joins by position, the lug of each wire, junctions. */
 function bench(lugs: number, positions: string[], at: number[], jumpers: [number, number][] = []): Bench {
@@ -79,7 +80,7 @@ describe('the check before power', () => {
   });
 
   it('passes when all is as it should be, and names the mistake that was made among the likely ones', () => {
-    for (let seed = 101; seed <= 130; seed += 1) {
+    for (const seed of fewSeeds(101, 130)) {
       const one = anyBench(seed);
       const { readings, cannot } = checkOf(one);
       const readWith = (mistake: Mistake | null) =>
@@ -178,7 +179,7 @@ describe('the fewest columns that cover all rows', () => {
   }
 
   it('are as few as a SAT solver finds', () => {
-    for (let seed = 1; seed <= 40; seed += 1) {
+    for (const seed of fewSeeds(1, 40)) {
       const random = seededRandom(seed);
       const rows = 6 + Math.floor(random() * 12);
       const columns = Array.from({ length: 14 }, () =>

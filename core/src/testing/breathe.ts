@@ -1,4 +1,5 @@
 import { setImmediate } from 'node:timers/promises';
+import fc from 'fast-check';
 import { afterEach } from 'vitest';
 
 /**
@@ -6,3 +7,6 @@ import { afterEach } from 'vitest';
  * for longer than that on a slow machine: between two tests it gets its turn.
  */
 afterEach(() => setImmediate());
+
+// The ordinary tests try the same cases each time: red or green, they say something of the change. The deep ones try others.
+if (!process.env['WHICH_WAY_DEEP']) fc.configureGlobal({ seed: 20_261_130 });

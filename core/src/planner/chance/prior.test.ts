@@ -12,6 +12,7 @@ import { pairFirst, positionFirst } from '../schools/schools.js';
 import { priorChance } from './prior.js';
 import { takeReading, type Field } from '../field/field.js';
 import { type Planner } from '../schools/situation.js';
+import { fewRuns } from '../../testing/runs.js';
 
 /** What is known of a switch after so many moves of a planner. */
 function partlyMapped(truth: Pattern, planner: Planner, moves: number): Field {
@@ -68,7 +69,7 @@ describe('the learnt prior', () => {
               }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: fewRuns(60) },
     );
   });
 

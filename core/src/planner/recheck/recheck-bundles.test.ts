@@ -14,6 +14,7 @@ import { Sides } from './recheck-sides.js';
 import { type OnLead } from './side-seconds.js';
 import { quickestHold } from './recheck-rollout.js';
 import { type Move } from '../hands/move.js';
+import { fewRuns } from '../../testing/runs.js';
 
 const sidesOf = (move: Move): [number[], number[]] => [[move.red].flat(), move.black];
 const settingsOf = (move: Move) => (move.kind === 'sweep' ? [move.setting] : move.settings);
@@ -44,7 +45,7 @@ describe('holds of a re-check', () => {
         );
         expect(leftOn(board)).toBe(0);
       }),
-      { numRuns: 40 },
+      { numRuns: fewRuns(40) },
     );
   });
 
