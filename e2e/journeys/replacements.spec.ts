@@ -207,7 +207,7 @@ test('a catalogue of ten thousand rows: mended in place, left, taken in, while r
 
     // A reading every few milliseconds, from another device, while it is taken in.
     const job = address.split('/')[2] ?? '';
-    let [going, sent, sequence] = [true, 0, 0];
+    let [going, sent, sequence, after] = [true, 0, 0, 0];
     const device = crypto.randomUUID();
     const readings = (async () => {
       while (going || sent < 20) {
@@ -225,14 +225,17 @@ test('a catalogue of ten thousand rows: mended in place, left, taken in, while r
         };
         const response = await fetch(`${served.base}/api/jobs/${job}/events`, {
           ...{ method: 'POST', headers: { 'content-type': 'application/json' } },
-          body: JSON.stringify({ after: 0, events: [event] }),
+          body: JSON.stringify({ after, events: [event] }),
         });
-        expect(response.status, await response.text()).toBe(200);
+        const text = await response.text();
+        expect(response.status, text).toBe(200);
+        after = (JSON.parse(text) as { cursor: number }).cursor;
         sent += 1;
+        await new Promise((resolve) => setTimeout(resolve, 5));
       }
     })();
     await work.getByRole('button', { name: 'Take in', exact: true }).click();
-    await expect(work).toContainText('9998 library entries new', { timeout: 60_000 });
+    await expect(work).toContainText('9998 library entries new', { timeout: 300_000 });
     going = false;
     await readings;
     const opened = (await (await fetch(`${served.base}/api/jobs/${job}`)).json()) as {
