@@ -62,6 +62,30 @@ const plannerRooms = PLANNER_ROOMS.map((room, index) => {
   );
 });
 
+const READ = '[name.name=/^(title|label|placeholder|alt|aria-label|text|hint|caption)$/]';
+const SPOKEN = '/[A-Za-z]{2}/';
+const inWords = (selector) => ({
+  selector,
+  message: 'What people read stands in words/ (words/src/screens).',
+});
+/** Text that a component would say by itself: between tags, and in the attributes that are read. */
+const SAID_IN_A_COMPONENT = [
+  `JSXText[value=${SPOKEN}]`,
+  `JSXAttribute${READ} > Literal[value=${SPOKEN}]`,
+  `JSXAttribute${READ} > JSXExpressionContainer > :matches(Literal[value=${SPOKEN}], TemplateLiteral > TemplateElement[value.raw=${SPOKEN}])`,
+  `JSXAttribute${READ} > JSXExpressionContainer > ConditionalExpression > Literal[value=${SPOKEN}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(Literal[value=${SPOKEN}], TemplateLiteral > TemplateElement[value.raw=${SPOKEN}])`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > ConditionalExpression > Literal[value=${SPOKEN}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > LogicalExpression > Literal[value=${SPOKEN}]`,
+].map(inWords);
+/** What a refusal says, and what the program prints. */
+const SAID_BY_THE_SERVER = [
+  `Property[key.name=/^(message|hint)$/] > Literal[value=/ /]`,
+  `Property[key.name=/^(message|hint)$/] > TemplateLiteral > TemplateElement[value.raw=/[a-z] [a-z]/]`,
+  `NewExpression[callee.name=/^(StartError|DataFolderError)$/] > Literal`,
+  `CallExpression[callee.property.name='write'] > TemplateLiteral > TemplateElement[value.raw=/[a-z] [a-z]/]`,
+].map((selector) => ({ selector, message: 'What people read stands in words/ (words/src/server).' }));
+
 export default tseslint.config(
   {
     ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs', 'core/src/formats/checkers.ts'],
@@ -102,6 +126,16 @@ export default tseslint.config(
     ['@which-way/server*', '**/server/**', '@nestjs/*', 'typeorm', 'node:*'],
     'The web does not know the server.',
   ),
+  {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx', 'web/src/testing/**'],
+    rules: { 'no-restricted-syntax': ['error', ...SAID_IN_A_COMPONENT] },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'server/src/testing/**'],
+    rules: { 'no-restricted-syntax': ['error', ...SAID_BY_THE_SERVER] },
+  },
   {
     files: ['server/src/**/*.ts'],
     rules: {

@@ -17,21 +17,33 @@ function* filesIn(folder) {
 
 /** Literal text of a module with the exported name that it stands under; templates with their parameters in braces. */
 function sentencesOf(path) {
-  const source = ts.createSourceFile(path, readFileSync(join(root, path), 'utf8'), ts.ScriptTarget.Latest, true);
+  const source = ts.createSourceFile(
+    path,
+    readFileSync(join(root, path), 'utf8'),
+    ts.ScriptTarget.Latest,
+    true,
+  );
   const found = [];
   const visit = (node, owner) => {
     const name =
-      (ts.isVariableDeclaration(node) || ts.isPropertyAssignment(node) || ts.isFunctionDeclaration(node)) && node.name
+      (ts.isVariableDeclaration(node) || ts.isPropertyAssignment(node) || ts.isFunctionDeclaration(node)) &&
+      node.name
         ? node.name.getText()
         : null;
     const here = name === null ? owner : [...owner, name];
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) {
-      if (!ts.isImportDeclaration(node.parent) && !ts.isLiteralTypeNode(node.parent) && /[A-Za-z]{2}/.test(node.text))
+      if (
+        !ts.isImportDeclaration(node.parent) &&
+        !ts.isLiteralTypeNode(node.parent) &&
+        /[A-Za-z]{2}/.test(node.text)
+      )
         found.push({ owner, text: node.text });
       return;
     }
     if (ts.isTemplateExpression(node)) {
-      const spans = node.templateSpans.map(({ expression, literal }) => `{${expression.getText()}}${literal.text}`);
+      const spans = node.templateSpans.map(
+        ({ expression, literal }) => `{${expression.getText()}}${literal.text}`,
+      );
       found.push({ owner, text: node.head.text + spans.join('') });
     }
     ts.forEachChild(node, (child) => visit(child, here));
@@ -49,7 +61,10 @@ const users = [...filesIn('web/src'), ...filesIn('server/src'), ...filesIn('word
 function placesOf(module, [owner, key]) {
   const imported = new RegExp(`(@which-way/words/${module}'|/${module.split('/').at(-1)}\\.js')`);
   return users
-    .filter(({ text }) => imported.test(text) && (!owner || text.includes(owner)) && (!key || !owner || text.includes(key)))
+    .filter(
+      ({ text }) =>
+        imported.test(text) && (!owner || text.includes(owner)) && (!key || !owner || text.includes(key)),
+    )
     .map(({ path }) => path);
 }
 
@@ -64,7 +79,9 @@ for (const path of filesIn('words/src')) {
   for (const { owner, text } of said) {
     count += 1;
     const places = placesOf(module, owner);
-    process.stdout.write(`${text.replace(/\n/g, '⏎')}\n      ${owner.join('.') || '-'} · ${places.join(', ') || 'nobody'}\n`);
+    process.stdout.write(
+      `${text.replace(/\n/g, '⏎')}\n      ${owner.join('.') || '-'} · ${places.join(', ') || 'nobody'}\n`,
+    );
   }
 }
 process.stdout.write(`\n${count} sentences\n`);

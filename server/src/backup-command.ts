@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { backUp } from './backup/back-up.js';
 import { noteBackup } from './backup/backed-up.js';
 import { StartError, startTrouble } from './start-error.js';
+import { BACKUP_COMMAND_TEXT } from '@which-way/words/server/backup-command';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -16,11 +17,10 @@ async function main(): Promise<void> {
   });
   const folder = resolve(values.data ?? join(root, 'data', values.demo ? 'demo' : 'own'));
   const database = join(folder, 'which-way.sqlite');
-  if (!existsSync(database))
-    throw new StartError(`There is no bench in ${folder}. Name its folder with --data FOLDER.`);
+  if (!existsSync(database)) throw new StartError(BACKUP_COMMAND_TEXT.thereIsNoBenchIn(folder));
   const stamp = new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '');
   const to = resolve(positionals[0] ?? `which-way-backup-${stamp}.zip`);
-  if (existsSync(to)) throw new StartError(`${to} is there already. Name another file.`);
+  if (existsSync(to)) throw new StartError(BACKUP_COMMAND_TEXT.isThereAlreadyNameAnother(to));
   const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   const manifest = await backUp(
     { database, photos: join(folder, 'photos'), program: version },
@@ -30,7 +30,7 @@ async function main(): Promise<void> {
   noteBackup(folder, manifest.made);
   const photos = Object.keys(manifest.files).length - 1;
   process.stdout.write(
-    `${to}\n${manifest.jobs} jobs, ${manifest.events} events, ${photos} files of photos. Keep it on another disk.\n`,
+    BACKUP_COMMAND_TEXT.jobsEventsFilesOfPhotos(to, manifest.jobs, manifest.events, photos),
   );
 }
 

@@ -8,6 +8,7 @@ import { putInPlace } from './backup/put-in-place.js';
 import { lockDataFolder } from './database/data-folder.js';
 import { Refusal } from './errors/refusal.js';
 import { StartError, startTrouble } from './start-error.js';
+import { RESTORE_COMMAND_TEXT } from '@which-way/words/server/restore-command';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -21,8 +22,8 @@ async function main(): Promise<void> {
     allowPositionals: true,
   });
   const [file] = positionals;
-  if (!file) throw new StartError('Say which backup: npm run restore -- FILE.');
-  if (!existsSync(file)) throw new StartError(`There is no file ${resolve(file)}.`);
+  if (!file) throw new StartError(RESTORE_COMMAND_TEXT.sayWhichBackupNpmRun);
+  if (!existsSync(file)) throw new StartError(RESTORE_COMMAND_TEXT.thereIsNoFile(resolve(file)));
   const folder = resolve(values.data ?? join(root, 'data', values.demo ? 'demo' : 'own'));
   const release = lockDataFolder(folder);
   const to = join(folder, 'restoring');
@@ -31,8 +32,8 @@ async function main(): Promise<void> {
     const checked = await check(resolve(file), to);
     const aside = putInPlace(folder, checked);
     const { jobs, events, made } = checked.manifest;
-    process.stdout.write(`Put back into ${folder}: ${jobs} jobs, ${events} events, as of ${made}.\n`);
-    if (aside) process.stdout.write(`What was there is in ${aside}.\n`);
+    process.stdout.write(RESTORE_COMMAND_TEXT.putBackIntoJobsEvents(folder, jobs, events, made));
+    if (aside) process.stdout.write(RESTORE_COMMAND_TEXT.whatWasThereIsIn(aside));
   } finally {
     await rm(to, { recursive: true, force: true });
     release();
@@ -45,7 +46,7 @@ async function check(file: string, to: string): Promise<CheckedBackup> {
   } catch (error) {
     const refusal = Refusal.fromWire(error instanceof Error ? error.message : '');
     if (!refusal) throw error;
-    throw new StartError(`${refusal.body.message}\n${refusal.body.hint}\nNothing was changed.`);
+    throw new StartError(RESTORE_COMMAND_TEXT.nothingWasChanged(refusal.body.message, refusal.body.hint));
   }
 }
 

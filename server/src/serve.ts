@@ -16,6 +16,7 @@ import { PhotoStore } from './photos/photo-store.js';
 import { BACKROOM, root, type Options } from './options.js';
 import { StartError } from './start-error.js';
 import { TransferService } from './transfer/transfer.service.js';
+import { SERVE_TEXT } from '@which-way/words/server/serve';
 
 const LOOPBACK = '127.0.0.1';
 const EVERYWHERE = '0.0.0.0';
@@ -44,17 +45,14 @@ async function listen(
 ): Promise<number> {
   const asked = said === undefined ? null : Number(said);
   if (asked !== null && !(Number.isInteger(asked) && asked > 0 && asked < 65536))
-    throw new StartError(`--port takes a number from 1 to 65535, not "${said}".`);
+    throw new StartError(SERVE_TEXT.portTakesANumberFrom(said ?? ''));
   for (let port = asked ?? FIRST_PORT; ; port += 1) {
     try {
       await app.listen(port, lan ? EVERYWHERE : LOOPBACK);
       return port;
     } catch (error) {
       const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
-      if (taken && asked !== null)
-        throw new StartError(
-          `Port ${asked} is taken by another program (EADDRINUSE), perhaps by another Which Way.\nGive another one with --port NUMBER, or none: then a free one is found.`,
-        );
+      if (taken && asked !== null) throw new StartError(SERVE_TEXT.portIsTakenByAnother(asked));
       if (!taken || port >= FIRST_PORT + PORTS_TO_TRY) throw error;
     }
   }
@@ -63,16 +61,11 @@ async function listen(
 /** Nobody loses a bench to a flag: beginning anew on one's own data is asked for, and moves it aside. */
 async function mayBeginAnew(folder: string, { demo, fresh, yes }: Options): Promise<void> {
   if (!fresh || demo || yes || !holdsSomething(folder)) return;
-  if (!process.stdin.isTTY)
-    throw new StartError(
-      `--fresh would begin anew in ${folder}, where there is a bench already.\nAdd --yes to move that aside (nothing is deleted), or leave --fresh out. Nothing was changed.`,
-    );
+  if (!process.stdin.isTTY) throw new StartError(SERVE_TEXT.freshWouldBeginAnewIn(folder));
   const asking = createInterface({ input: process.stdin, output: process.stdout });
-  const answer = await asking.question(
-    `There is a bench in ${folder}.\nIt will be moved aside, not deleted. Type yes to begin anew: `,
-  );
+  const answer = await asking.question(SERVE_TEXT.thereIsABenchIn(folder));
   asking.close();
-  if (answer.trim().toLowerCase() !== 'yes') throw new StartError('Nothing was changed.');
+  if (answer.trim().toLowerCase() !== 'yes') throw new StartError(SERVE_TEXT.nothingWasChanged);
 }
 
 /**
@@ -82,7 +75,7 @@ async function mayBeginAnew(folder: string, { demo, fresh, yes }: Options): Prom
 export async function serve(options: Options, folder: string, reading: Worker): Promise<void> {
   await mayBeginAnew(folder, options);
   const taken = takeDataFolder(folder, options.fresh);
-  if (taken.aside && !options.demo) process.stdout.write(`What was there is in ${taken.aside} now.\n`);
+  if (taken.aside && !options.demo) process.stdout.write(SERVE_TEXT.whatWasThereIsIn(taken.aside));
   const pages = join(root, 'web', 'dist');
   const packageFile = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
   const app = await createApplication({
@@ -98,17 +91,13 @@ export async function serve(options: Options, folder: string, reading: Worker): 
   });
   const writer = app.get(Writer);
   writer.onBroken = (reason) => {
-    process.stderr.write(
-      `\nThe server has stopped: ${reason}. Everything shown as saved is safe. Start it again.\n`,
-    );
+    process.stderr.write(SERVE_TEXT.theServerHasStoppedEverything(reason));
     setTimeout(() => process.exit(4), LAST_WORDS_MS);
   };
   await writer.write((manager) => writeNote(manager, NEEDS, packageFile.version));
   if (options.demo) await loadDemo(writer, app.get(TransferService), app.get(PhotoStore));
   const port = await listen(app, options);
-  process.stdout.write(
-    `\nWhich Way is ready at http://${LOOPBACK}:${port}/\nData: ${folder}\nCtrl-C stops it.\n\n`,
-  );
+  process.stdout.write(SERVE_TEXT.whichWayIsReadyAt(LOOPBACK, port, folder));
   if (options.lan) process.stdout.write(await lanWords(writer, port));
 }
 
@@ -117,11 +106,11 @@ async function lanWords(writer: Writer, port: number): Promise<string> {
   const { code } = await writer.write((manager) => keptAccess(manager, false));
   const addresses = ownAddresses();
   const [first] = addresses;
-  if (!first) return `No local network was found. The shop's code for later is ${code}.\n\n`;
+  if (!first) return SERVE_TEXT.noLocalNetworkWasFound(code);
   const picture = await toString(`http://${first}:${port}${SIGN_IN}?code=${code}`, {
     type: 'terminal',
     small: true,
   });
   const list = addresses.map((address) => `  http://${address}:${port}/`).join('\n');
-  return `In the local network:\n${list}\nThe shop's code: ${code}\nWhoever has it can read and change everything here. It travels in the clear: use it in the shop's own network only.\n\n${picture}\n`;
+  return SERVE_TEXT.inTheLocalNetworkThe(list, code, picture);
 }

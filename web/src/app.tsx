@@ -6,17 +6,18 @@ import { Notice } from './shared/controls/notice.js';
 import { PlainButton } from './shared/controls/plain-button.js';
 import { patiently } from './shared/patiently.js';
 import { TopBar } from './shared/frame/top-bar.js';
+import { APP_TEXT } from '@which-way/words/screens/app';
 
 function Lost() {
   return (
     <>
-      <TopBar title="No such page" />
+      <TopBar title={APP_TEXT.noSuchPage} />
       <main className="mx-auto max-w-2xl p-8">
-        <Notice look="plain" title="There is nothing at this address.">
+        <Notice look="plain" title={APP_TEXT.thereIsNothingAtThis}>
           <Link to="/" className="underline">
-            Go to the bench
+            {APP_TEXT.goToTheBench}
           </Link>
-          , where all jobs are.
+          {APP_TEXT.whereAllJobsAre}
         </Notice>
       </main>
     </>
@@ -28,16 +29,13 @@ function Broken() {
   const error = useRouteError();
   return (
     <>
-      <TopBar title="This page does not open" />
+      <TopBar title={APP_TEXT.thisPageDoesNotOpen} />
       <main className="mx-auto max-w-2xl p-8">
-        <Notice look="amber" title="This page does not open just now.">
-          <p>
-            Either it is not kept in this browser and the server does not answer, or it has a fault. What was
-            entered is kept.
-          </p>
+        <Notice look="amber" title={APP_TEXT.thisPageDoesNotOpen2}>
+          <p>{APP_TEXT.eitherItIsNotKept}</p>
           <p className="font-mono text-small">{error instanceof Error ? error.message : String(error)}</p>
           <PlainButton look="strong" className="mt-2" onClick={() => location.reload()}>
-            Try again
+            {APP_TEXT.tryAgain}
           </PlainButton>
         </Notice>
       </main>
@@ -108,7 +106,7 @@ const STEPS: RouteObject[] = [
 const router = createBrowserRouter([
   {
     errorElement: <Broken />,
-    HydrateFallback: () => <TopBar title="Opening" />,
+    HydrateFallback: () => <TopBar title={APP_TEXT.opening} />,
     children: [
       { path: '/', element: <BenchPage /> },
       {

@@ -1,14 +1,15 @@
 import { toast } from 'sonner';
 import { registerSW } from 'virtual:pwa-register';
+import { KEEP_PAGES_TEXT } from '@which-way/words/screens/keep-pages';
 
 /** Keeps the pages in the browser; a new version of them waits until a person takes it. */
 export function keepPages(): void {
   const takeIt = registerSW({
     onNeedRefresh: () =>
-      toast('A new version of Which Way is here.', {
-        description: 'What you entered stays. It begins with a reload.',
+      toast(KEEP_PAGES_TEXT.aNewVersionOfWhich, {
+        description: KEEP_PAGES_TEXT.whatYouEnteredStaysIt,
         duration: Infinity,
-        action: { label: 'Take it now', onClick: () => void takeIt(true) },
+        action: { label: KEEP_PAGES_TEXT.takeItNow, onClick: () => void takeIt(true) },
       }),
     // A browser that cannot, or may not, does without.
     onRegisterError: () => undefined,

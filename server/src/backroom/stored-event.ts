@@ -3,6 +3,7 @@ import { readEvent } from '@which-way/core/formats';
 import { type JobEvent } from '@which-way/core/log';
 import { inWords } from '../errors/refusal.js';
 import { sealOf, type Sealed } from '../database/seal.js';
+import { STORED_EVENT_TEXT } from '@which-way/words/server/backroom/stored-event';
 
 /** An event as it lies in the database. */
 export interface StoredEvent extends Sealed {
@@ -34,14 +35,14 @@ function readRow(row: StoredEvent): JobEvent | UnreadableEvent {
     id,
     at,
     code: 'damaged',
-    message: `An event of ${when(at)} is damaged: ${how}.`,
+    message: STORED_EVENT_TEXT.anEventOfIsDamaged(when(at), how),
   });
-  if (row.seal !== null && row.seal !== sealOf(row)) return damaged('it is not as it was stored');
+  if (row.seal !== null && row.seal !== sealOf(row)) return damaged(STORED_EVENT_TEXT.itIsNotAsIt);
   let what: unknown;
   try {
     what = JSON.parse(row.what);
   } catch {
-    return damaged('its contents are no JSON');
+    return damaged(STORED_EVENT_TEXT.itsContentsAreNoJson);
   }
   const { device, sequence, clock } = row;
   const read = readEvent({ id, device, sequence, clock, at, schema, what });
@@ -52,7 +53,7 @@ function readRow(row: StoredEvent): JobEvent | UnreadableEvent {
       id,
       at,
       code: problem.code,
-      message: `An event of ${when(at)} was written by a newer Which Way. ${inWords(problem).message}`,
+      message: STORED_EVENT_TEXT.anEventOfWasWritten(when(at), inWords(problem).message),
     };
-  return damaged(`${problem?.path || 'its contents'} does not fit`);
+  return damaged(STORED_EVENT_TEXT.doesNotFit(problem?.path || 'its contents'));
 }

@@ -12,6 +12,7 @@ import {
   type Log,
 } from '@which-way/core/log';
 import { positionsOf } from '@which-way/core/switch';
+import { SUMMARY_TEXT } from '@which-way/words/server/backroom/summary';
 
 /** A summary as it is stored: with what it was worked out of. */
 export interface WorkedOut {
@@ -69,7 +70,7 @@ function derive(
       said: writtenOf(map.log),
     };
   } catch (error) {
-    const trouble = `Its log cannot be made sense of: ${error instanceof Error ? error.message : String(error)}.`;
+    const trouble = SUMMARY_TEXT.itsLogCannotBeMade(error instanceof Error ? error.message : String(error));
     return { derived: { route: null, settingName: null, trouble }, said: [] };
   }
 }

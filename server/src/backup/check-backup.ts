@@ -13,6 +13,7 @@ import { damaged, openZip, type ZipFile } from '../transfer/zip-file.js';
 import { Refusal, refused } from '../errors/refusal.js';
 import { hashOf } from './back-up.js';
 import { DATABASE_NAME, MANIFEST_NAME, readManifest, type Manifest } from './manifest.js';
+import { CHECK_BACKUP_TEXT } from '@which-way/words/server/backup/check-backup';
 
 /** Larger than what this program makes, by far; what says to be larger is none of ours. */
 const MOST_DATABASE_BYTES = 64 * 1024 ** 3;
@@ -63,7 +64,7 @@ async function manifestOf(zip: ZipFile): Promise<Manifest> {
     parsed = JSON.parse(await manifestText(zip));
   } catch (error) {
     if (error instanceof Refusal && error.body.code === 'not-a-backup') throw error;
-    throw notABackup('it has no manifest');
+    throw notABackup(CHECK_BACKUP_TEXT.itHasNoManifest);
   }
   const read = readManifest(parsed);
   if (typeof read === 'string') throw notABackup(read);
@@ -76,7 +77,7 @@ function fits(zip: ZipFile, names: readonly string[]): void {
   for (const name of names) {
     const bytes = zip.entries.get(name)?.uncompressedSize ?? 0;
     const most = name === DATABASE_NAME ? MOST_DATABASE_BYTES : MOST_PHOTO_BYTES;
-    if (bytes > most) throw notABackup(`${name} would be larger than any of ours`);
+    if (bytes > most) throw notABackup(CHECK_BACKUP_TEXT.wouldBeLargerThanAny(name));
     all += bytes;
   }
   const { bavail, bsize } = statfsSync(dirname(zip.path));
@@ -85,13 +86,13 @@ function fits(zip: ZipFile, names: readonly string[]): void {
 
 async function manifestText(zip: ZipFile): Promise<string> {
   if ((zip.entries.get(MANIFEST_NAME)?.uncompressedSize ?? 0) > MOST_MANIFEST_BYTES)
-    throw notABackup('its list is longer than any of ours');
+    throw notABackup(CHECK_BACKUP_TEXT.itsListIsLongerThan);
   return text(await zip.stream(MANIFEST_NAME));
 }
 
 async function unpack(zip: ZipFile, name: string, hash: string, to: string): Promise<void> {
   const known = name === DATABASE_NAME || /^photos\/[0-9a-f-]{36}(\.thumb)?\.jpg$/.test(name);
-  if (!known) throw notABackup(`"${basename(name)}" has no place in it`);
+  if (!known) throw notABackup(CHECK_BACKUP_TEXT.hasNoPlaceInIt(basename(name)));
   const path = join(to, name);
   try {
     await pipeline(await zip.stream(name), createWriteStream(path, { mode: 0o600 }));
@@ -103,7 +104,7 @@ async function unpack(zip: ZipFile, name: string, hash: string, to: string): Pro
   const handle = await open(path, 'r+');
   await handle.sync();
   await handle.close();
-  if ((await hashOf(path)) !== hash) throw damaged(`${name} is not as it was backed up`);
+  if ((await hashOf(path)) !== hash) throw damaged(CHECK_BACKUP_TEXT.isNotAsItWas(name));
 }
 
 /**
@@ -116,16 +117,17 @@ async function checkDatabase(path: string, ready: string): Promise<void> {
   const database = new Database(path);
   try {
     const [row] = database.prepare('PRAGMA quick_check').all() as { quick_check: string }[];
-    if (row?.quick_check !== 'ok') throw damaged(`its database: ${row?.quick_check ?? 'no answer'}`);
+    if (row?.quick_check !== 'ok')
+      throw damaged(CHECK_BACKUP_TEXT.itsDatabase(row?.quick_check ?? 'no answer'));
     const strange = differenceOf(schemaOf(database), await schemaAt(levelOf(database), `${path}.fresh`));
-    if (strange !== null) throw notABackup(`its database is not one of ours: ${strange}`);
+    if (strange !== null) throw notABackup(CHECK_BACKUP_TEXT.itsDatabaseIsNotOne(strange));
     dropSecrets(database);
     database.close();
     await bringUpToDate(path, ready);
   } catch (error) {
     if (error instanceof Refusal) throw error;
     // What SQLite says of a file that it cannot make sense of is no sentence for a person.
-    throw damaged('its database cannot be read');
+    throw damaged(CHECK_BACKUP_TEXT.itsDatabaseCannotBeRead);
   } finally {
     if (database.open) database.close();
   }
@@ -133,12 +135,21 @@ async function checkDatabase(path: string, ready: string): Promise<void> {
 
 /** Values without which a page would not open: how many rows have others. */
 const WRONG_VALUES: readonly { what: string; sql: string }[] = [
-  { what: 'a job', sql: "SELECT 1 FROM job WHERE typeof(title) <> 'text' OR typeof(place) <> 'text'" },
-  { what: 'a job', sql: 'SELECT 1 FROM job WHERE simulation IS NOT NULL AND NOT json_valid(simulation)' },
-  { what: 'a summary', sql: 'SELECT 1 FROM job_summary WHERE NOT json_valid(body)' },
-  { what: 'an entry of the library', sql: 'SELECT 1 FROM library_entry WHERE NOT json_valid(body)' },
   {
-    what: "the shop's settings",
+    what: CHECK_BACKUP_TEXT.aJob,
+    sql: "SELECT 1 FROM job WHERE typeof(title) <> 'text' OR typeof(place) <> 'text'",
+  },
+  {
+    what: CHECK_BACKUP_TEXT.aJob,
+    sql: 'SELECT 1 FROM job WHERE simulation IS NOT NULL AND NOT json_valid(simulation)',
+  },
+  { what: CHECK_BACKUP_TEXT.aSummary, sql: 'SELECT 1 FROM job_summary WHERE NOT json_valid(body)' },
+  {
+    what: CHECK_BACKUP_TEXT.anEntryOfTheLibrary,
+    sql: 'SELECT 1 FROM library_entry WHERE NOT json_valid(body)',
+  },
+  {
+    what: CHECK_BACKUP_TEXT.theShopsSettings,
     sql: "SELECT 1 FROM note WHERE key IN ('shop', 'missing') AND NOT json_valid(value)",
   },
 ];
@@ -153,7 +164,7 @@ async function bringUpToDate(path: string, ready: string): Promise<void> {
   const database = new Database(path);
   try {
     const wrong = WRONG_VALUES.find(({ sql }) => database.prepare(`${sql} LIMIT 1`).all().length > 0);
-    if (wrong) throw damaged(`${wrong.what} in its database cannot be read`);
+    if (wrong) throw damaged(CHECK_BACKUP_TEXT.inItsDatabaseCannotBe(wrong.what));
     database.prepare('VACUUM INTO ?').run(ready);
   } finally {
     database.close();
@@ -167,16 +178,14 @@ async function bringUpToDate(path: string, ready: string): Promise<void> {
 /** How many of the migrations a database has been through, one after the other. */
 function levelOf(database: Database.Database): number {
   const has = database.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migrations'");
-  if (has.all().length === 0)
-    throw notABackup('its database is not one of ours: table migrations is missing');
+  if (has.all().length === 0) throw notABackup(CHECK_BACKUP_TEXT.itsDatabaseIsNotOne2);
   const there = (
     database.prepare('SELECT name FROM migrations ORDER BY timestamp').all() as { name: string }[]
   ).map(({ name }) => name);
   const known = MIGRATIONS.map(({ name }) => name);
-  if (there.some((name) => !known.includes(name)))
-    throw notABackup('a newer Which Way wrote it: update this one first');
+  if (there.some((name) => !known.includes(name))) throw notABackup(CHECK_BACKUP_TEXT.aNewerWhichWayWrote);
   if (there.length === 0 || there.some((name, at) => name !== known[at]))
-    throw notABackup('its database is not one of ours: its versions are out of order');
+    throw notABackup(CHECK_BACKUP_TEXT.itsDatabaseIsNotOne3);
   return there.length;
 }
 

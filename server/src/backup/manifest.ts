@@ -1,3 +1,5 @@
+import { MANIFEST_TEXT } from '@which-way/words/server/backup/manifest';
+
 /** What a backup says of itself, in manifest.json, written last. */
 export interface Manifest {
   format: 'which-way-backup';
@@ -17,13 +19,14 @@ export const MANIFEST_NAME = 'manifest.json';
 
 /** Reads what is claimed to be a manifest; a sentence that says what is wrong where it is none. */
 export function readManifest(parsed: unknown): Manifest | string {
-  if (typeof parsed !== 'object' || parsed === null || !('format' in parsed)) return 'it has no manifest';
-  if (parsed.format !== 'which-way-backup') return 'it is no backup of Which Way';
+  if (typeof parsed !== 'object' || parsed === null || !('format' in parsed))
+    return MANIFEST_TEXT.itHasNoManifest;
+  if (parsed.format !== 'which-way-backup') return MANIFEST_TEXT.itIsNoBackupOf;
   const version = 'version' in parsed ? parsed.version : null;
-  if (version !== 1) return `its version is ${String(version)}, and this program reads version 1`;
+  if (version !== 1) return MANIFEST_TEXT.itsVersionIsAndThis(String(version));
   const { files } = parsed as Partial<Manifest>;
   if (typeof files !== 'object' || files === null || !Object.hasOwn(files, DATABASE_NAME))
-    return 'its list names no database';
-  if (Object.values(files).some((hash) => typeof hash !== 'string')) return 'its list has no sums';
+    return MANIFEST_TEXT.itsListNamesNoDatabase;
+  if (Object.values(files).some((hash) => typeof hash !== 'string')) return MANIFEST_TEXT.itsListHasNoSums;
   return parsed as Manifest;
 }

@@ -2,6 +2,7 @@ import Database from 'libsql';
 import { existsSync, mkdirSync, readdirSync, renameSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { MIGRATIONS } from './data-source.js';
+import { DATA_FOLDER_TEXT } from '@which-way/words/server/database/data-folder';
 
 /** Why a data folder cannot be used; the message is for the person who started the program. */
 export class DataFolderError extends Error {}
@@ -35,7 +36,7 @@ export function takeDataFolder(folder: string, fresh: boolean): DataFolder {
   try {
     mkdirSync(folder, { recursive: true });
   } catch (error) {
-    throw new DataFolderError(`The data folder ${folder} cannot be made: ${messageOf(error)}`);
+    throw new DataFolderError(DATA_FOLDER_TEXT.theDataFolderCannotBe(folder, messageOf(error)));
   }
   const lock = lockFolder(folder);
   const database = join(folder, 'which-way.sqlite');
@@ -89,11 +90,9 @@ function lockFolder(folder: string): { release: () => void } {
   } catch (error) {
     lock?.close();
     if (isBusy(error)) {
-      throw new DataFolderError(
-        `Another Which Way is using the data folder ${folder}.\nUse the one that is running, or stop it first. Nothing was changed.`,
-      );
+      throw new DataFolderError(DATA_FOLDER_TEXT.anotherWhichWayIsUsing(folder));
     }
-    throw new DataFolderError(`The data folder ${folder} cannot be locked: ${messageOf(error)}`);
+    throw new DataFolderError(DATA_FOLDER_TEXT.theDataFolderCannotBe2(folder, messageOf(error)));
   }
 }
 
@@ -104,16 +103,16 @@ function checkDatabase(path: string): void {
     database = new Database(path, { timeout: 1000 });
     const row: unknown = database.prepare('PRAGMA quick_check').get();
     const said =
-      typeof row === 'object' && row !== null && 'quick_check' in row ? String(row.quick_check) : 'no answer';
+      typeof row === 'object' && row !== null && 'quick_check' in row
+        ? String(row.quick_check)
+        : DATA_FOLDER_TEXT.noAnswer;
     if (said !== 'ok') throw new Error(said);
     const newer = newerThanThis(database);
     if (newer !== null) throw new DataFolderError(newer);
   } catch (error) {
     if (error instanceof DataFolderError) throw error;
     if (isBusy(error)) {
-      throw new DataFolderError(
-        `The database ${path} is locked by another program.\nClose that program and start again. Nothing was changed.`,
-      );
+      throw new DataFolderError(DATA_FOLDER_TEXT.theDatabaseIsLockedBy(path));
     }
     throw new DataFolderError(
       `The database ${path} is damaged: ${messageOf(error)}\n` +
@@ -138,7 +137,7 @@ function newerThanThis(database: Database.Database): string | null {
   const [needs] = has('note')
     ? (database.prepare('SELECT value FROM note WHERE key = ?').all(NEEDS) as { value: string }[])
     : [];
-  return `The database was written by a newer Which Way: it needs version ${needs?.value ?? 'unknown'} or newer.\nUpdate this one, or use another data folder. Nothing was changed.`;
+  return DATA_FOLDER_TEXT.theDatabaseWasWrittenBy(needs?.value ?? 'unknown');
 }
 
 function isBusy(error: unknown): boolean {

@@ -3,6 +3,7 @@ import type Database from 'libsql';
 import { DataSource, type EntityManager } from 'typeorm';
 import { Refusal, refused } from '../errors/refusal.js';
 import { Footing } from './footing.js';
+import { WRITER_TEXT } from '@which-way/words/server/database/writer';
 
 /**
  * How long a turn may wait: a `reading` is what somebody at the bench waits for; a `batch` is a piece of long work, of at
@@ -88,7 +89,7 @@ export class Writer implements BeforeApplicationShutdown {
   async #transaction<Result>(work: (manager: EntityManager) => Promise<Result>): Promise<Result> {
     if (this.#broken !== null) throw refusal(this.#broken);
     // The driver ends the whole process when a connection is used that is closed.
-    if (this.#closing || !this.source.isInitialized) throw refusal('it is being stopped');
+    if (this.#closing || !this.source.isInitialized) throw refusal(WRITER_TEXT.itIsBeingStopped);
     const connection = this.#connection;
     if (connection.inTransaction) this.#rollBack(connection);
     connection.exec('BEGIN IMMEDIATE');
@@ -112,7 +113,7 @@ export class Writer implements BeforeApplicationShutdown {
   standsWhereItStood(): void {
     const lost = this.footing.lost();
     if (lost === null) return;
-    this.#break(`${lost} was moved, removed or replaced while the server was running`);
+    this.#break(WRITER_TEXT.wasMovedRemovedOrReplaced(lost));
   }
 
   #break(reason: string): never {
@@ -128,10 +129,10 @@ export class Writer implements BeforeApplicationShutdown {
     try {
       connection.exec('ROLLBACK');
     } catch (error) {
-      this.#log.error(`rollback failed: ${String(error)}`);
+      this.#log.error(WRITER_TEXT.rollbackFailed(String(error)));
     }
     if (!connection.inTransaction) return;
-    this.#break('a change could neither be finished nor taken back');
+    this.#break(WRITER_TEXT.aChangeCouldNeitherBe);
   }
 
   /** The driver's own connection, which the ORM shares among all that use it. */

@@ -1,6 +1,7 @@
 import { HttpException } from '@nestjs/common';
 import type { ApiError } from '@which-way/contract';
 import { Refusal, told } from './refusal.js';
+import { ERROR_BODY_TEXT } from '@which-way/words/server/errors/error-body';
 
 /** What the operating system says when it is the store that fails, and not what was sent. */
 const STORE =
@@ -11,10 +12,7 @@ export function errorBody(thrown: unknown): [status: number, body: ApiError] {
   if (thrown instanceof Refusal) return [thrown.status, thrown.body];
   if (thrown instanceof HttpException) {
     const status = thrown.getStatus();
-    const hint =
-      status === 404
-        ? 'GET /api/docs lists the addresses that there are.'
-        : 'GET /api/docs says what is accepted.';
+    const hint = status === 404 ? ERROR_BODY_TEXT.getApiDocsListsThe : ERROR_BODY_TEXT.getApiDocsSaysWhat;
     return [
       status,
       { code: status === 404 ? 'not-found' : 'refused', message: thrown.message, path: '', hint },

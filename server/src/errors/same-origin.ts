@@ -1,5 +1,6 @@
 import type { ApiError } from '@which-way/contract';
 import type { NextFunction, Request, Response } from 'express';
+import { SAME_ORIGIN_TEXT } from '@which-way/words/server/errors/same-origin';
 
 const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
@@ -13,9 +14,9 @@ export function sameOriginOnly(others: () => readonly string[] = () => []) {
     const host = request.headers.host ?? '';
     const { origin } = request.headers;
     const known = LOOPBACK.test(host) || others().includes(host.toLowerCase().replace(/:\d+$/, ''));
-    if (!known) return turnAway(response, 'wrong-host', `The host "${host}" is not this machine.`);
+    if (!known) return turnAway(response, 'wrong-host', SAME_ORIGIN_TEXT.theHostIsNotThis(host));
     if (origin !== undefined && origin !== `http://${host}`) {
-      return turnAway(response, 'wrong-origin', `Requests from "${origin}" are not accepted.`);
+      return turnAway(response, 'wrong-origin', SAME_ORIGIN_TEXT.requestsFromAreNotAccepted(origin));
     }
     next();
   };
@@ -26,7 +27,7 @@ function turnAway(response: Response, code: string, message: string): void {
     code,
     message,
     path: '',
-    hint: 'Open Which Way at the address that it printed when it started.',
+    hint: SAME_ORIGIN_TEXT.openWhichWayAtThe,
   };
   response.status(403).json(body);
 }

@@ -1,6 +1,7 @@
 import { ValidationPipe, type ValidationError } from '@nestjs/common';
 import type { ApiError } from '@which-way/contract';
 import { Refusal, told } from './refusal.js';
+import { VALIDATION_TEXT } from '@which-way/words/server/errors/validation';
 
 /** Checks every body and query by its DTO class; unknown fields are refused. */
 export function strictValidation(): ValidationPipe {
@@ -23,10 +24,12 @@ function flatten(error: ValidationError, above: string): ApiError[] {
   const path = above === '' ? error.property : `${above}.${error.property}`;
   const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
     code: rule === 'whitelistValidation' ? 'unknown-field' : `invalid-${rule}`,
-    message: `${path}: ${rule === 'whitelistValidation' ? 'this field is not known' : message}.`,
+    message: `${path}: ${rule === 'whitelistValidation' ? VALIDATION_TEXT.thisFieldIsNotKnown : message}.`,
     path,
     hint:
-      rule === 'whitelistValidation' ? 'Remove it, or check its spelling.' : 'GET /api/docs says what fits.',
+      rule === 'whitelistValidation'
+        ? VALIDATION_TEXT.removeItOrCheckIts
+        : VALIDATION_TEXT.getApiDocsSaysWhat,
   }));
   return [...own, ...(error.children ?? []).flatMap((child) => flatten(child, path))];
 }

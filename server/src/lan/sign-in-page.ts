@@ -1,3 +1,5 @@
+import { SIGN_IN_TEXT } from '@which-way/words/server/sign-in';
+
 /** What the page says above the field. */
 export interface SignIn {
   code: string;
@@ -10,20 +12,12 @@ const escape = (text: string): string =>
 
 /** The one page that answers without the code: no script, no picture, nothing of the shop. */
 export function signInPage({ code, trouble, seconds = 0 }: SignIn): string {
-  const said = {
-    wrong:
-      'That is not the code. It stands where Which Way was started. Each wrong try makes the next wait longer.',
-    wait: `A wrong code was tried from here. Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then try again.`,
-    updated:
-      'Which Way was updated, and every device was signed out once. Enter the shop’s code to sign in again.',
-    unread: 'That could not be read. Type the code again.',
-  };
   return `<!doctype html>
 <html lang="en">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
-<title>Which Way: sign in</title>
+<title>${SIGN_IN_TEXT.title}</title>
 <style>
 body { margin: 0; font: 1.15rem/1.45 system-ui, sans-serif; background: #edf1ee; color: #14201c; }
 header { background: #14342b; color: #fff; padding: 1rem 1.25rem; font-weight: 700; font-size: 1.3rem; }
@@ -38,11 +32,11 @@ p[role] { margin: 0; border: 2px solid #97351a; background: #fbe9e3; padding: 0.
 <body>
 <header>Which Way</header>
 <form method="post" action="/sign-in">
-<label for="code">The shop’s code, as it was printed where Which Way was started</label>
-${trouble ? `<p role="alert">${said[trouble]}</p>` : ''}
+<label for="code">${SIGN_IN_TEXT.label}</label>
+${trouble ? `<p role="alert">${SIGN_IN_TEXT[trouble](seconds)}</p>` : ''}
 <input id="code" name="code" value="${escape(code)}" autocomplete="off" autocapitalize="characters" spellcheck="false" required maxlength="20">
-<button>Open the bench</button>
-<p class="plain">This address is plain http: the code and the sign-in travel in the clear, and whoever can listen in on this network can read them. Use it in the shop’s own network, not in a public one.</p>
+<button>${SIGN_IN_TEXT.open}</button>
+<p class="plain">${SIGN_IN_TEXT.caution}</p>
 </form>
 </body>
 </html>`;

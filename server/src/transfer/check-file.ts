@@ -18,6 +18,7 @@ import { inWords, Refusal } from '../errors/refusal.js';
 import { readPieces } from './file-pieces.js';
 import type { StagedFile } from './staged-file.js';
 import { damaged, looksLikeZip, openZip, type ZipFile } from './zip-file.js';
+import { CHECK_FILE_TEXT } from '@which-way/words/server/transfer/check-file';
 
 /** So many of what is set aside are told one by one. */
 const TOLD = 200;
@@ -121,7 +122,8 @@ class FileCheck {
     if (name === 'shop') {
       if (value === null || value === undefined) return;
       const [problem] = shopProblems(value);
-      if (problem) this.#setAside({ ...problem, path: `shop.${problem.path}` }, 'the shop’s settings', null);
+      if (problem)
+        this.#setAside({ ...problem, path: `shop.${problem.path}` }, CHECK_FILE_TEXT.theShopsSettings, null);
       else this.#shop = value as ShopFile;
       return;
     }
@@ -144,7 +146,7 @@ class FileCheck {
     const read = readEvent(value);
     if (!read.ok) {
       for (const problem of read.problems.slice(0, 1))
-        this.#setAside({ ...problem, path: joined(at, problem.path) }, 'an event', job);
+        this.#setAside({ ...problem, path: joined(at, problem.path) }, CHECK_FILE_TEXT.anEvent, job);
       return;
     }
     const { event } = read;
@@ -153,10 +155,11 @@ class FileCheck {
       row.body.length > EVENT_BYTES
         ? { code: 'event-too-large', path: '', params: { most: EVENT_BYTES / 1024 } }
         : farAhead(event, this.#eventsOf.clock);
-    if (wrong) return this.#setAside({ ...wrong, path: joined(at, wrong.path) }, 'an event', job);
+    if (wrong)
+      return this.#setAside({ ...wrong, path: joined(at, wrong.path) }, CHECK_FILE_TEXT.anEvent, job);
     this.#eventsOf.clock = Math.max(this.#eventsOf.clock, event.clock);
     if (!this.staged.addEvent(job, number, row))
-      this.#setAside({ code: 'twice', path: at, params: { id: event.id } }, 'an event', job);
+      this.#setAside({ code: 'twice', path: at, params: { id: event.id } }, CHECK_FILE_TEXT.anEvent, job);
   }
 
   #head(value: unknown): void {
@@ -178,7 +181,7 @@ class FileCheck {
       this.#forgetEventsOf(job);
       this.#setAside(
         { ...problem, path: joined(at, problem.path) },
-        `the job ${title} with ${lost} events`,
+        CHECK_FILE_TEXT.theJobWithEvents(title, lost),
         null,
       );
       return;
@@ -186,7 +189,7 @@ class FileCheck {
     const there = this.room.known('job', [id]).size > 0;
     if (!this.staged.addJob(job, id, JSON.stringify(head), there)) {
       this.staged.dropJob(job);
-      this.#setAside({ code: 'twice', path: at, params: { id } }, `the job ${title}`, null);
+      this.#setAside({ code: 'twice', path: at, params: { id } }, CHECK_FILE_TEXT.theJob(title), null);
     } else if (there) this.#jobsJoined += 1;
     else this.#newJob(id, title);
   }
@@ -203,7 +206,7 @@ class FileCheck {
     const at = `library.${number}`;
     const [problem] = knownSwitchProblems(value);
     const named = typeof value === 'object' && value !== null && 'name' in value ? String(value.name) : '';
-    const of = `the library entry ${named.slice(0, 60)}`.trim();
+    const of = CHECK_FILE_TEXT.theLibraryEntry(named.slice(0, 60)).trim();
     if (problem) return this.#setAside({ ...problem, path: joined(at, problem.path) }, of, null);
     const entry = this.#together(value as KnownSwitch);
     if (!entry) return this.#setAside({ code: 'same-number-other-wiring', path: at, params: {} }, of, null);
@@ -284,7 +287,7 @@ class FileCheck {
         this.staged.dropEvent(id);
         if (there?.job_id === jobId && same && JSON.stringify(same) === body) continue;
         const path = `jobs.${job}.events.${number}.${clash === 'event-differs' ? 'id' : 'sequence'}`;
-        this.#setAside({ code: clash, path, params: { id } }, 'an event', job);
+        this.#setAside({ code: clash, path, params: { id } }, CHECK_FILE_TEXT.anEvent, job);
       }
     }
   }

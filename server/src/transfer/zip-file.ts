@@ -2,6 +2,7 @@ import { Transform, type Readable } from 'node:stream';
 import { crc32 } from 'node:zlib';
 import { open, type Entry, type ZipFile as Opened } from 'yauzl';
 import { Refusal, refused } from '../errors/refusal.js';
+import { ZIP_FILE_TEXT } from '@which-way/words/server/transfer/zip-file';
 
 /** More than any bench has; a file that says so is no file of ours. */
 const MOST_ENTRIES = 300_000;
@@ -34,7 +35,7 @@ export async function openZip(path: string): Promise<ZipFile> {
       stream: (name) =>
         new Promise((resolve, reject) => {
           const entry = entries.get(name);
-          if (!entry) return reject(damaged(`"${name}" is missing`));
+          if (!entry) return reject(damaged(ZIP_FILE_TEXT.isMissing(name)));
           opened.openReadStream(entry, (error, stream) =>
             error ? reject(damaged(error.message)) : resolve(checked(stream, entry)),
           );
@@ -53,11 +54,11 @@ function checked(stream: Readable, { crc32: stated, fileName, uncompressedSize }
   const check = new Transform({
     transform(chunk: Buffer, _encoding, done) {
       bytes += chunk.length;
-      if (bytes > uncompressedSize) return done(damaged(`${fileName} is longer than it says`));
+      if (bytes > uncompressedSize) return done(damaged(ZIP_FILE_TEXT.isLongerThanItSays(fileName)));
       sum = crc32(chunk, sum);
       done(null, chunk);
     },
-    flush: (done) => done(sum === stated ? null : damaged(`${fileName} is not as it was saved`)),
+    flush: (done) => done(sum === stated ? null : damaged(ZIP_FILE_TEXT.isNotAsItWas(fileName))),
   });
   stream.on('error', (error) => check.destroy(error));
   return stream.pipe(check);
@@ -68,7 +69,7 @@ function listOf(zip: Opened): Promise<Map<string, Entry>> {
     const entries = new Map<string, Entry>();
     zip.on('error', reject);
     zip.on('entry', (entry: Entry) => {
-      if (entries.size >= MOST_ENTRIES) return reject(damaged('it lists too many files'));
+      if (entries.size >= MOST_ENTRIES) return reject(damaged(ZIP_FILE_TEXT.itListsTooManyFiles));
       entries.set(entry.fileName, entry);
       zip.readEntry();
     });

@@ -9,6 +9,7 @@ import type {
 } from '@which-way/contract';
 import { shapes, type Shape } from './answers.js';
 import type { JobId, KnownSwitch, PhotoId } from '@which-way/core/switch';
+import { CLIENT_TEXT } from '@which-way/words/screens/api/client';
 
 /** The server answered, and refused. */
 export class RefusedError extends Error {
@@ -23,7 +24,7 @@ export class RefusedError extends Error {
 /** The server did not answer. */
 export class NoServerError extends Error {
   constructor() {
-    super('The server does not answer.');
+    super(CLIENT_TEXT.theServerDoesNotAnswer);
   }
 }
 
@@ -138,7 +139,7 @@ const notOurs = (message: string, path: string): ApiError => ({
   code: 'no-answer',
   message,
   path,
-  hint: 'Reload the page.',
+  hint: CLIENT_TEXT.reloadThePage,
 });
 
 function readError(text: string, status: number): ApiError {
@@ -150,7 +151,7 @@ function readError(text: string, status: number): ApiError {
   } catch {
     // Not JSON: something between us and the server answered.
   }
-  return notOurs(`The answer (${status}) was not from Which Way.`, '');
+  return notOurs(CLIENT_TEXT.theAnswerWasNotFrom(status), '');
 }
 
 const sending = (method: string, body: unknown): RequestInit => ({
@@ -238,7 +239,6 @@ export const api = {
 /** What to tell a person about something that was thrown. */
 export function toldOf(error: unknown): { message: string; hint: string } {
   if (error instanceof RefusedError) return { message: error.error.message, hint: error.error.hint };
-  if (error instanceof NoServerError)
-    return { message: error.message, hint: 'Start it again; it is tried again by itself.' };
-  return { message: error instanceof Error ? error.message : String(error), hint: 'Reload the page.' };
+  if (error instanceof NoServerError) return { message: error.message, hint: CLIENT_TEXT.startItAgainItIs };
+  return { message: error instanceof Error ? error.message : String(error), hint: CLIENT_TEXT.reloadThePage };
 }

@@ -16,6 +16,7 @@ import { KeepingLine, MissingNotice } from './keeping-line.js';
 import { StartDialog } from './start-dialog.js';
 import { useBenchStream } from './use-bench-stream.js';
 import { WorksPanel } from './works-panel.js';
+import { BENCH_PAGE_TEXT } from '@which-way/words/screens/bench/bench-page';
 
 /** What is on the bench, and at which step of its route each job is. */
 export function BenchPage() {
@@ -44,39 +45,43 @@ export function BenchPage() {
       </TopBar>
       <main className="mx-auto w-full max-w-[90rem] grow px-4 pb-10 sm:px-8">
         <div className="flex flex-wrap items-center gap-4 py-5">
-          <h1 className="text-title font-bold">{archived ? 'Put away' : 'On the bench'}</h1>
+          <h1 className="text-title font-bold">
+            {archived ? BENCH_PAGE_TEXT.putAway : BENCH_PAGE_TEXT.onTheBench}
+          </h1>
           <label className="grow sm:max-w-sm">
-            <span className="sr-only">Find a job</span>
+            <span className="sr-only">{BENCH_PAGE_TEXT.findAJob}</span>
             <input
               id="find"
               type="search"
               value={search}
-              placeholder="Find a job, a place, a marking"
+              placeholder={BENCH_PAGE_TEXT.findAJobAPlace}
               onChange={(event) => setSearch(event.target.value)}
               className="min-h-12 w-full rounded-part border-2 border-line bg-sheet px-4 placeholder:text-quiet"
             />
           </label>
           <PlainButton look="quiet" onClick={() => setArchived(!archived)}>
-            {archived ? 'Back to the bench' : 'Put away'}
+            {archived ? BENCH_PAGE_TEXT.backToTheBench : BENCH_PAGE_TEXT.putAway}
           </PlainButton>
           {(jobs.data ?? []).some(({ about }) => about === 'switch') && !archived && (
             <PlainButton look="quiet" onClick={() => void beginSystem('Switches of one machine', [])}>
-              Join switches
+              {BENCH_PAGE_TEXT.joinSwitches}
             </PlainButton>
           )}
           <Link
             to="/practice"
             className="flex min-h-16 items-center rounded-part border-2 border-line bg-sheet px-5 font-bold hover:border-ink sm:ml-auto"
           >
-            Practice
+            {BENCH_PAGE_TEXT.practice}
           </Link>
           <button
             type="button"
             onClick={() => setStarting(true)}
             className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass"
           >
-            Map a switch now{' '}
-            <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">N</kbd>
+            {BENCH_PAGE_TEXT.mapASwitchNow}{' '}
+            <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">
+              {BENCH_PAGE_TEXT.n}
+            </kbd>
           </button>
         </div>
         {jobs.isError && (
@@ -89,7 +94,7 @@ export function BenchPage() {
         <MissingNotice jobs={jobs.data ?? []} />
         <WorksPanel />
         {jobs.data && <JobList jobs={jobs.data} search={search} archived={archived} />}
-        {jobs.isLoading && <p className="py-6 text-quiet">Looking at the bench.</p>}
+        {jobs.isLoading && <p className="py-6 text-quiet">{BENCH_PAGE_TEXT.lookingAtTheBench}</p>}
         {jobs.data && <KeepingLine empty={jobs.data.length === 0 && search === '' && !archived} />}
       </main>
       <StartDialog open={starting} onOpenChange={setStarting} />

@@ -5,6 +5,7 @@ import { useRef } from 'react';
 import { Link } from 'react-router';
 import { api } from '../api/client.js';
 import { useBegin } from './use-begin.js';
+import { FILES_TEXT } from '@which-way/words/screens/bench/files';
 
 const BUTTON = 'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift';
 
@@ -14,7 +15,7 @@ export function Files() {
   const health = useQuery(questions.health());
   const begin = useBegin();
   const signOut = () =>
-    begin('Not signed out.', async () => {
+    begin(FILES_TEXT.notSignedOut, async () => {
       await api.signOut();
       window.location.assign('/sign-in');
     });
@@ -24,7 +25,7 @@ export function Files() {
         ref={input}
         type="file"
         accept=".json,.zip,application/json,application/zip"
-        aria-label="Take in a Which Way file"
+        aria-label={FILES_TEXT.takeInAWhichWay}
         className="hidden"
         onChange={(event) => {
           const [file] = event.target.files ?? [];
@@ -33,24 +34,28 @@ export function Files() {
         }}
       />
       <button type="button" onClick={() => input.current?.click()} className={BUTTON}>
-        <Upload size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Take in a file</span>
+        <Upload size={18} aria-hidden="true" />{' '}
+        <span className="max-sm:sr-only">{FILES_TEXT.takeInAFile}</span>
       </button>
       <Link to="/library" className={BUTTON}>
-        <LibraryBig size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Library</span>
+        <LibraryBig size={18} aria-hidden="true" />{' '}
+        <span className="max-sm:sr-only">{FILES_TEXT.library}</span>
       </Link>
       <Link to="/shop" className={BUTTON}>
-        <ClipboardList size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Shop lists</span>
+        <ClipboardList size={18} aria-hidden="true" />{' '}
+        <span className="max-sm:sr-only">{FILES_TEXT.shopLists}</span>
       </Link>
       <button
         type="button"
         onClick={() => void begin('Not saved.', api.exportAll)}
         className={`${BUTTON} max-sm:hidden`}
       >
-        <Download size={18} aria-hidden="true" /> Save all as a file
+        <Download size={18} aria-hidden="true" />
+        {FILES_TEXT.saveAllAsAFile}
       </button>
       {health.data?.signedIn && (
         <button type="button" onClick={() => void signOut()} className={BUTTON}>
-          <LogOut size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Sign out</span>
+          <LogOut size={18} aria-hidden="true" /> <span className="max-sm:sr-only">{FILES_TEXT.signOut}</span>
         </button>
       )}
     </>

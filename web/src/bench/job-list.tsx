@@ -10,6 +10,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { nextWords, STEP_WORDS } from '@which-way/words/route';
 import { addressOf } from '../job/job-address.js';
 import { DeleteDialog, usePutAway } from './put-away.js';
+import { JOB_LIST_TEXT } from '@which-way/words/screens/bench/job-list';
 
 interface JobListProps {
   jobs: JobSummary[];
@@ -22,14 +23,14 @@ interface JobListProps {
 export function JobList({ jobs, search, archived }: JobListProps) {
   const [deleting, setDeleting] = useState<JobSummary | null>(null);
   if (jobs.length === 0) {
-    const nothing = archived ? 'Nothing is put away.' : 'The bench is empty.';
+    const nothing = archived ? JOB_LIST_TEXT.nothingIsPutAway : JOB_LIST_TEXT.theBenchIsEmpty;
     return (
-      <Notice look="plain" title={search ? `Nothing on the bench is like “${search}”.` : nothing}>
+      <Notice look="plain" title={search ? JOB_LIST_TEXT.nothingOnTheBenchIs(search) : nothing}>
         {search
-          ? 'Try a shorter word, or the number of the job.'
+          ? JOB_LIST_TEXT.tryAShorterWordOr
           : archived
-            ? 'A job that is done can be put away: it stays, and is out of the list.'
-            : 'Take a switch, press N, and begin. Or take in a file.'}
+            ? JOB_LIST_TEXT.aJobThatIsDone
+            : JOB_LIST_TEXT.takeASwitchPressN}
       </Notice>
     );
   }
@@ -97,14 +98,14 @@ function JobRow({ job }: { job: JobSummary }) {
         <span className="block truncate text-large font-bold">{job.title}</span>
         <span className="block truncate text-quiet">
           {[job.place, job.simulation ? 'simulated switch' : ''].filter(Boolean).join(' · ') ||
-            'no place given'}
+            JOB_LIST_TEXT.noPlaceGiven}
         </span>
       </span>
       {job.route ? <MiniRoute route={job.route} /> : <span className="max-md:hidden" />}
       <span className={`col-span-2 text-base font-semibold md:col-span-1 ${color}`}>
         {next.text}
         {job.stale && job.route && (
-          <span className="block text-small font-normal text-quiet">as it was; being worked out anew</span>
+          <span className="block text-small font-normal text-quiet">{JOB_LIST_TEXT.asItWasBeingWorked}</span>
         )}
       </span>
       <span className="hidden text-right text-small text-quiet md:block">
@@ -122,7 +123,7 @@ function JobMenu({ job, onDelete }: { job: JobSummary; onDelete: () => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        aria-label={`More for job ${job.number}`}
+        aria-label={JOB_LIST_TEXT.moreForJob(job.number)}
         className="flex w-12 shrink-0 items-center justify-center hover:bg-paper"
       >
         <Ellipsis size={20} aria-hidden="true" />
@@ -133,15 +134,15 @@ function JobMenu({ job, onDelete }: { job: JobSummary; onDelete: () => void }) {
           className="z-40 min-w-60 rounded-part border-2 border-line bg-sheet p-1 text-ink"
         >
           <DropdownMenu.Item className={ITEM} onSelect={() => putAway(job)}>
-            {job.archived ? 'Put it back on the bench' : 'Put it away'}
+            {job.archived ? JOB_LIST_TEXT.putItBackOnThe : JOB_LIST_TEXT.putItAway}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} asChild>
             <a href={`/api/jobs/${job.id}/export`} download>
-              Save it as a file
+              {JOB_LIST_TEXT.saveItAsAFile}
             </a>
           </DropdownMenu.Item>
           <DropdownMenu.Item className={`${ITEM} text-brick`} onSelect={onDelete}>
-            Delete it …
+            {JOB_LIST_TEXT.deleteIt}
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
@@ -151,7 +152,7 @@ function JobMenu({ job, onDelete }: { job: JobSummary; onDelete: () => void }) {
 
 function MiniRoute({ route }: { route: NonNullable<JobSummary['route']> }) {
   const here = STEPS.indexOf(route.at);
-  const said = `At ${STEP_WORDS[route.at]}, step ${here + 1} of ${STEPS.length}`;
+  const said = JOB_LIST_TEXT.atStepOf(STEP_WORDS[route.at], here + 1, STEPS.length);
   return (
     <svg
       viewBox="0 0 240 28"

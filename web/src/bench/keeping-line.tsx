@@ -9,6 +9,7 @@ import { browserOutbox } from '../job/outbox/outbox.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { useBegin } from './use-begin.js';
+import { KEEPING_LINE_TEXT } from '@which-way/words/screens/bench/keeping-line';
 
 /** How old the last backup is, and the way to make one; on an empty bench the way to put one back. */
 export function KeepingLine({ empty }: { empty: boolean }) {
@@ -21,11 +22,13 @@ export function KeepingLine({ empty }: { empty: boolean }) {
     <div className="mt-6 flex flex-wrap items-center gap-3 text-quiet">
       <span>
         {backedUp
-          ? `Last backup ${formatDistanceToNowStrict(new Date(backedUp), { addSuffix: true })}.`
-          : 'No backup of this bench was made yet.'}
+          ? KEEPING_LINE_TEXT.lastBackup(formatDistanceToNowStrict(new Date(backedUp), { addSuffix: true }))
+          : KEEPING_LINE_TEXT.noBackupOfThisBench}
       </span>
       {!empty && (
-        <PlainButton onClick={() => void begin('No backup was made.', api.backUp)}>Back up</PlainButton>
+        <PlainButton onClick={() => void begin('No backup was made.', api.backUp)}>
+          {KEEPING_LINE_TEXT.backUp}
+        </PlainButton>
       )}
       {empty && (
         <>
@@ -33,7 +36,7 @@ export function KeepingLine({ empty }: { empty: boolean }) {
             ref={input}
             type="file"
             accept=".zip,application/zip"
-            aria-label="Backup to put back"
+            aria-label={KEEPING_LINE_TEXT.backupToPutBack}
             className="hidden"
             onChange={(event) => {
               const [file] = event.target.files ?? [];
@@ -41,7 +44,7 @@ export function KeepingLine({ empty }: { empty: boolean }) {
               if (file) void begin(`${file.name} was not put back.`, () => api.restore(file));
             }}
           />
-          <PlainButton onClick={() => input.current?.click()}>Put a backup back</PlainButton>
+          <PlainButton onClick={() => input.current?.click()}>{KEEPING_LINE_TEXT.putABackupBack}</PlainButton>
         </>
       )}
     </div>
@@ -67,18 +70,18 @@ export function MissingNotice({ jobs }: { jobs: readonly JobSummary[] }) {
     <div className="mb-4">
       <Notice
         look="brick"
-        title={`${missing.count} ${missing.count === 1 ? 'event that was' : 'events that were'} saved once ${missing.count === 1 ? 'is' : 'are'} missing from the database`}
+        title={KEEPING_LINE_TEXT.savedOnceMissingFromThe(
+          missing.count,
+          missing.count === 1 ? KEEPING_LINE_TEXT.eventThatWas : KEEPING_LINE_TEXT.eventsThatWere,
+          missing.count === 1 ? KEEPING_LINE_TEXT.isText : KEEPING_LINE_TEXT.are,
+        )}
       >
-        <p>
-          An older copy of it stands in its place, or its disk has lost something. Open the jobs in the
-          browsers where they were worked on: what those still hold is offered there. Or put back a newer
-          backup.
-        </p>
+        <p>{KEEPING_LINE_TEXT.anOlderCopyOfIt}</p>
         {gone.data?.map((job) => (
           <GoneJob key={job.id} job={job} />
         ))}
         <PlainButton className="mt-2" onClick={() => void seen()}>
-          I have seen it
+          {KEEPING_LINE_TEXT.iHaveSeenIt}
         </PlainButton>
       </Notice>
     </div>
@@ -95,7 +98,7 @@ function GoneJob({ job }: { job: Job }) {
       const { id, title, place, outOfMachine, simulation } = job;
       await api.makeJob({ id, title, place, outOfMachine, simulation });
       await queries.invalidateQueries({ queryKey: KEYS.jobs });
-      toast.success(`${title} is on the bench again. Open it: its events are offered there.`);
+      toast.success(KEEPING_LINE_TEXT.isOnTheBenchAgain(title));
     } catch (error) {
       toast.error(toldOf(error).message, { description: toldOf(error).hint });
       setBusy(false);
@@ -103,9 +106,10 @@ function GoneJob({ job }: { job: Job }) {
   };
   return (
     <p className="mt-2 flex flex-wrap items-center gap-3">
-      <strong>{job.title}</strong> is missing altogether; this browser still has it.
+      <strong>{job.title}</strong>
+      {KEEPING_LINE_TEXT.isMissingAltogetherThisBrowser}
       <PlainButton disabled={busy} onClick={() => void putBack()}>
-        Put it back
+        {KEEPING_LINE_TEXT.putItBack}
       </PlainButton>
     </p>
   );

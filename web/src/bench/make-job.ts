@@ -3,6 +3,7 @@ import { simulateKnown } from '@which-way/core/simulated';
 import { describeSwitch, type ActuatorForm, type JobId, type KnownSwitch } from '@which-way/core/switch';
 import { api } from '../api/client.js';
 import { newId } from '../job/new-id.js';
+import { MAKE_JOB_TEXT } from '@which-way/words/screens/bench/make-job';
 
 /** A job as it is begun. */
 interface Start {
@@ -29,7 +30,10 @@ export async function makeJob({
   const id = newId<JobId>();
   const simulation = known ? simulateKnown(known, seed, true) : null;
   const name =
-    title || (known ? `Simulated switch, ${terminals} terminals` : `Switch with ${terminals} terminals`);
+    title ||
+    (known
+      ? MAKE_JOB_TEXT.simulatedSwitchTerminals(terminals)
+      : MAKE_JOB_TEXT.switchWithTerminals(terminals));
   await api.makeJob({ id, title: name, outOfMachine, simulation });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
   const form = known?.form ?? said ?? 'unsaid';

@@ -9,6 +9,7 @@ import { browserOutbox } from '../job/outbox/outbox.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { PUT_AWAY_TEXT } from '@which-way/words/screens/bench/put-away';
 
 /** Puts a job away, or back on the bench. */
 export function usePutAway() {
@@ -16,7 +17,7 @@ export function usePutAway() {
   return async ({ id, version, archived, number }: JobSummary) => {
     try {
       await api.changeJob(id, { version, archived: !archived });
-      toast.success(archived ? `Job ${number} is on the bench again.` : `Job ${number} is put away.`);
+      toast.success(archived ? PUT_AWAY_TEXT.jobIsOnTheBench(number) : PUT_AWAY_TEXT.jobIsPutAway(number));
     } catch (error) {
       toast.error(toldOf(error).message, { description: toldOf(error).hint });
     }
@@ -32,7 +33,7 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
     try {
       await api.deleteJob(job.id);
       await browserOutbox.forget(job.id).catch(() => undefined);
-      toast.success(`Job ${job.number} is deleted.`);
+      toast.success(PUT_AWAY_TEXT.jobIsDeleted(job.number));
       onClose();
       await queries.invalidateQueries({ queryKey: KEYS.jobs });
     } catch (error) {
@@ -40,7 +41,7 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
     }
   };
   return (
-    <DialogPanel open onOpenChange={onClose} title={`Delete job ${job.number}?`}>
+    <DialogPanel open onOpenChange={onClose} title={PUT_AWAY_TEXT.deleteJob(job.number)}>
       <p className="mt-3">
         <strong>{job.title}.</strong> {DELETE_WORDS.about}
       </p>
@@ -60,13 +61,13 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
           download
           className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
         >
-          Save it as a file first
+          {PUT_AWAY_TEXT.saveItAsAFile}
         </a>
         <PlainButton className="text-brick" onClick={() => void remove()}>
-          Delete it
+          {PUT_AWAY_TEXT.deleteIt}
         </PlainButton>
         <PlainButton look="quiet" autoFocus onClick={onClose}>
-          Keep it
+          {PUT_AWAY_TEXT.keepIt}
         </PlainButton>
       </div>
     </DialogPanel>

@@ -9,6 +9,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { FormPictures } from '../shared/drawings/form-pictures.js';
 import { readStart } from './start-form.js';
+import { START_DIALOG_TEXT } from '@which-way/words/screens/bench/start-dialog';
 
 /** Asks the least that is needed to begin: how many terminals, how many positions if known, and out of the machine or not. */
 export function StartDialog({
@@ -19,7 +20,7 @@ export function StartDialog({
   onOpenChange: (open: boolean) => void;
 }) {
   return (
-    <DialogPanel open={open} onOpenChange={onOpenChange} title="Map a switch now">
+    <DialogPanel open={open} onOpenChange={onOpenChange} title={START_DIALOG_TEXT.mapASwitchNow}>
       <StartForm onClose={() => onOpenChange(false)} />
     </DialogPanel>
   );
@@ -67,7 +68,7 @@ function StartForm({ onClose }: { onClose: () => void }) {
         <SimulatedChoice {...{ entry, setEntry, seed, setSeed }} />
       ) : (
         <label>
-          How many terminals?
+          {START_DIALOG_TEXT.howManyTerminals}
           <input
             autoFocus
             inputMode="numeric"
@@ -76,24 +77,23 @@ function StartForm({ onClose }: { onClose: () => void }) {
             onChange={(event) => setTerminals(event.target.value)}
             className={INPUT}
           />
-          <span className="text-small text-quiet">
-            Mark one lug with a pen now and count on from it: that is 1.
-          </span>
+          <span className="text-small text-quiet">{START_DIALOG_TEXT.markOneLugWithA}</span>
         </label>
       )}
       <label>
-        How many positions?
+        {START_DIALOG_TEXT.howManyPositions}
         <input
           value={positions}
           autoComplete="off"
           onChange={(event) => setPositions(event.target.value)}
           className={INPUT}
         />
-        <span className="text-small text-quiet">? is an answer: they are found on the way.</span>
+        <span className="text-small text-quiet">{START_DIALOG_TEXT.isAnAnswerTheyAre}</span>
       </label>
       {!simulated && <FormPictures chosen={form} onChoose={setForm} />}
       <label>
-        What is it? <span className="text-quiet">Can wait.</span>
+        {START_DIALOG_TEXT.whatIsIt}
+        <span className="text-quiet">{START_DIALOG_TEXT.canWait}</span>
         <input
           value={title}
           maxLength={TITLE_LETTERS}
@@ -108,20 +108,20 @@ function StartForm({ onClose }: { onClose: () => void }) {
       )}
       <div className="flex flex-wrap gap-3">
         <PlainButton type="submit" look="strong" disabled={busy} className="min-h-16 grow text-large">
-          {simulated ? 'Start with the simulated switch' : 'It is out of the machine: start'}
+          {simulated ? START_DIALOG_TEXT.startWithTheSimulatedSwitch : START_DIALOG_TEXT.itIsOutOfThe}
         </PlainButton>
         {!simulated && (
           <PlainButton disabled={busy} onClick={() => void start(false)} className="min-h-16">
-            It is still in the machine
+            {START_DIALOG_TEXT.itIsStillInThe}
           </PlainButton>
         )}
       </div>
       <div className="flex flex-wrap justify-between gap-3 border-t border-line pt-3">
         <PlainButton look="quiet" onClick={() => setSimulated(!simulated)}>
-          {simulated ? 'I have a switch in my hand' : 'No switch at hand? Try a simulated one'}
+          {simulated ? START_DIALOG_TEXT.iHaveASwitchIn : START_DIALOG_TEXT.noSwitchAtHandTry}
         </PlainButton>
         <PlainButton look="quiet" onClick={onClose}>
-          Close
+          {START_DIALOG_TEXT.close}
         </PlainButton>
       </div>
     </form>
@@ -140,27 +140,25 @@ function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProp
     <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
       <div>
         <LibrarySelect
-          label="Wired like"
+          label={START_DIALOG_TEXT.wiredLike}
           autoFocus
           sized
           large
           value={entry}
           onChange={setEntry}
-          placeholder="Choose one of the library"
+          placeholder={START_DIALOG_TEXT.chooseOneOfTheLibrary}
         />
-        <span className="text-small text-quiet">
-          Its terminals are mixed up, so that there is something to find.
-        </span>
+        <span className="text-small text-quiet">{START_DIALOG_TEXT.itsTerminalsAreMixedUp}</span>
       </div>
       <label>
-        Seed
+        {START_DIALOG_TEXT.seed}
         <input
           value={seed}
           inputMode="numeric"
           onChange={(event) => setSeed(event.target.value)}
           className={INPUT}
         />
-        <span className="text-small text-quiet">Another number, another mix.</span>
+        <span className="text-small text-quiet">{START_DIALOG_TEXT.anotherNumberAnotherMix}</span>
       </label>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { KnownSwitch } from '@which-way/core/switch';
+import { START_FORM_TEXT } from '@which-way/words/screens/bench/start-form';
 
 interface Typed {
   terminals: string;
@@ -24,27 +25,29 @@ function whole(typed: string, least: number, most: number): number | null {
 
 /** Reads the start form. */
 export function readStart({ terminals, positions, seed, simulated, known }: Typed): StartRead {
-  if (simulated && !known) return wrong('No simulated switch is chosen.', 'Choose one of the library.');
+  if (simulated && !known)
+    return wrong(START_FORM_TEXT.noSimulatedSwitchIsChosen, START_FORM_TEXT.chooseOneOfTheLibrary);
   const count = simulated ? (known?.terminals.length ?? 0) : whole(terminals, 2, 48);
   if (count === null) {
     const said =
       terminals.trim() === ''
-        ? 'The number of terminals is missing.'
-        : `“${terminals}” terminals cannot be mapped.`;
-    return wrong(said, 'Give a whole number from 2 to 48.');
+        ? START_FORM_TEXT.theNumberOfTerminalsIs
+        : START_FORM_TEXT.terminalsCannotBeMapped(terminals);
+    return wrong(said, START_FORM_TEXT.giveAWholeNumberFrom);
   }
   const unknown = positions.trim() === '?' || positions.trim() === '';
   const places = unknown ? null : whole(positions, 1, 24);
   if (!unknown && places === null) {
-    return wrong(
-      `“${positions}” is not a number of positions.`,
-      'Give a whole number from 1 to 24, or ? if you do not know.',
-    );
+    return wrong(START_FORM_TEXT.isNotANumberOf(positions), START_FORM_TEXT.giveAWholeNumberFrom2);
   }
   const mix = whole(seed, 0, 4294967295);
-  if (simulated && mix === null) return wrong(`“${seed}” is not a seed.`, 'Give a whole number.');
+  if (simulated && mix === null)
+    return wrong(START_FORM_TEXT.isNotASeed(seed), START_FORM_TEXT.giveAWholeNumber);
   if (simulated && places !== null && places > (known?.positions.length ?? 0)) {
-    return wrong(`That switch has ${known?.positions.length} positions.`, 'Give at most that many, or ?.');
+    return wrong(
+      START_FORM_TEXT.thatSwitchHasPositions(known?.positions.length ?? 0),
+      START_FORM_TEXT.giveAtMostThatMany,
+    );
   }
   return { ok: true, terminals: count, positions: places, seed: mix ?? 0 };
 }

@@ -1,4 +1,5 @@
 import type { Imported, ImportPreview, Work } from '@which-way/contract';
+import { WORK_WORDS_TEXT } from '@which-way/words/screens/bench/work-words';
 
 /** What long work is called while it runs, and how it ended. */
 export const KIND_WORDS: Record<
@@ -6,28 +7,28 @@ export const KIND_WORDS: Record<
   { running: string; done: string; failed: string; stopped: string }
 > = {
   import: {
-    running: 'Taking in a file',
-    done: 'The file is taken in',
-    failed: 'The file was not taken in',
-    stopped: 'Taking in was stopped',
+    running: WORK_WORDS_TEXT.takingInAFile,
+    done: WORK_WORDS_TEXT.theFileIsTakenIn,
+    failed: WORK_WORDS_TEXT.theFileWasNotTaken,
+    stopped: WORK_WORDS_TEXT.takingInWasStopped,
   },
   export: {
-    running: 'Saving all as a file',
-    done: 'All is saved as a file',
-    failed: 'The file was not made',
-    stopped: 'Saving was stopped',
+    running: WORK_WORDS_TEXT.savingAllAsAFile,
+    done: WORK_WORDS_TEXT.allIsSavedAsA,
+    failed: WORK_WORDS_TEXT.theFileWasNotMade,
+    stopped: WORK_WORDS_TEXT.savingWasStopped,
   },
   backup: {
-    running: 'Backing up',
-    done: 'The backup is made',
-    failed: 'The backup was not made',
-    stopped: 'Backing up was stopped',
+    running: WORK_WORDS_TEXT.backingUp,
+    done: WORK_WORDS_TEXT.theBackupIsMade,
+    failed: WORK_WORDS_TEXT.theBackupWasNotMade,
+    stopped: WORK_WORDS_TEXT.backingUpWasStopped,
   },
   restore: {
-    running: 'Putting a backup back',
-    done: 'The backup is put back',
-    failed: 'The backup was not put back',
-    stopped: 'Putting back was stopped',
+    running: WORK_WORDS_TEXT.puttingABackupBack,
+    done: WORK_WORDS_TEXT.theBackupIsPutBack,
+    failed: WORK_WORDS_TEXT.theBackupWasNotPut,
+    stopped: WORK_WORDS_TEXT.puttingBackWasStopped,
   },
 };
 

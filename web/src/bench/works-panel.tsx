@@ -10,13 +10,14 @@ import { factName } from '@which-way/words/match/part-facts';
 import { DELETED_WORDS } from '@which-way/words/deleted';
 import { importedWords, KIND_WORDS, previewWords, stepWords } from './work-words.js';
 import { isActive, useWorks } from './use-bench-stream.js';
+import { WORKS_PANEL_TEXT } from '@which-way/words/screens/bench/works-panel';
 
 /** Long work on the server: how far it is, what a file would bring, what came of it. */
 export function WorksPanel() {
   const works = useWorks();
   if (works.length === 0) return null;
   return (
-    <section aria-label="Long work" className="mb-4 grid gap-3">
+    <section aria-label={WORKS_PANEL_TEXT.longWork} className="mb-4 grid gap-3">
       {works.map((work) => (
         <WorkItem key={work.id} work={work} />
       ))}
@@ -36,11 +37,12 @@ function WorkItem({ work }: { work: Work }) {
     return <Preview work={work} preview={work.preview} onLeave={() => void end()} />;
   const forget = (
     <PlainButton look="quiet" onClick={() => void end()}>
-      Close
+      {WORKS_PANEL_TEXT.close}
     </PlainButton>
   );
   if (work.state === 'failed' && work.error) {
-    const title = work.kind === 'import' ? 'The file was not taken in.' : `${KIND_WORDS[work.kind].failed}.`;
+    const title =
+      work.kind === 'import' ? WORKS_PANEL_TEXT.theFileWasNotTaken : `${KIND_WORDS[work.kind].failed}.`;
     return (
       <Notice look="brick" title={`${title} ${work.error.message}`}>
         {work.error.hint} {forget}
@@ -49,21 +51,23 @@ function WorkItem({ work }: { work: Work }) {
   }
   const said =
     work.state === 'cancelled'
-      ? `${KIND_WORDS[work.kind].stopped}. Nothing of it stays.`
+      ? WORKS_PANEL_TEXT.nothingOfItStays(KIND_WORDS[work.kind].stopped)
       : work.imported
         ? importedWords(name, work.imported)
         : `${KIND_WORDS[work.kind].done}.`;
   return (
     <div className="flex flex-wrap items-center gap-3 rounded-part border-2 border-line bg-sheet px-4 py-1">
       <strong className="mr-auto">{said}</strong>
-      {work.kind === 'backup' && work.file && <span>Keep it on another disk than this one.</span>}
+      {work.kind === 'backup' && work.file && <span>{WORKS_PANEL_TEXT.keepItOnAnotherDisk}</span>}
       {work.file && (
         <a
           href={`/api/works/${work.id}/file`}
           download={work.file.name}
           className="flex min-h-12 items-center rounded-part border-2 border-enamel bg-enamel px-4 font-semibold text-on-enamel"
         >
-          Save {work.file.name} ({Math.max(1, Math.round(work.file.bytes / 1024))} kB)
+          {WORKS_PANEL_TEXT.save}
+          {work.file.name} ({Math.max(1, Math.round(work.file.bytes / 1024))}
+          {WORKS_PANEL_TEXT.kb}
         </a>
       )}
       {forget}
@@ -83,7 +87,7 @@ function Running({ work, onStop }: { work: Work; onStop: () => void }) {
           {...(share === null ? {} : { value: share, max: 1 })}
         />
         <span>{stepWords(work)}</span>
-        <PlainButton onClick={onStop}>Stop</PlainButton>
+        <PlainButton onClick={onStop}>{WORKS_PANEL_TEXT.stop}</PlainButton>
       </div>
     </Notice>
   );
@@ -104,45 +108,65 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
       {mergedCount > 0 && (
         <>
           <p>
-            {mergedCount === 1 ? '1 is' : `${mergedCount} are`} here already by maker and number, and put
-            together with that; where the two differ the newer counts:
+            {mergedCount === 1 ? WORKS_PANEL_TEXT.isText : WORKS_PANEL_TEXT.are(mergedCount)}
+            {WORKS_PANEL_TEXT.hereAlreadyByMakerAnd}
           </p>
-          <ul className="my-2 max-h-60 list-disc overflow-y-auto pl-6" aria-label="Put together">
+          <ul
+            className="my-2 max-h-60 list-disc overflow-y-auto pl-6"
+            aria-label={WORKS_PANEL_TEXT.putTogether}
+          >
             {merged.map(({ name, into, changed }, index) => (
               <li key={index}>
                 {name === into ? (
                   <strong>{name}</strong>
                 ) : (
                   <>
-                    <strong>{name}</strong> into {into}
+                    <strong>{name}</strong>
+                    {WORKS_PANEL_TEXT.into}
+                    {into}
                   </>
                 )}
-                {changed.length > 0 && `: other ${changed.map(factName).join(', ')}`}
+                {changed.length > 0 && WORKS_PANEL_TEXT.other(changed.map(factName).join(', '))}
               </li>
             ))}
-            {mergedCount > merged.length && <li>and {mergedCount - merged.length} more</li>}
+            {mergedCount > merged.length && (
+              <li>
+                {WORKS_PANEL_TEXT.and}
+                {mergedCount - merged.length}
+                {WORKS_PANEL_TEXT.more}
+              </li>
+            )}
           </ul>
         </>
       )}
-      {nothing && setAsideCount === 0 && <p>All of it is here already.</p>}
+      {nothing && setAsideCount === 0 && <p>{WORKS_PANEL_TEXT.allOfItIsHere}</p>}
       {setAsideCount > 0 && (
         <>
-          <p>{setAsideCount} are set aside and not taken in:</p>
+          <p>
+            {setAsideCount}
+            {WORKS_PANEL_TEXT.areSetAsideAndNot}
+          </p>
           <ul className="my-2 max-h-60 list-disc overflow-y-auto pl-6">
             {setAside.map((one, index) => (
               <li key={index}>
                 <strong>{one.of}</strong>: {one.message} {one.hint}
               </li>
             ))}
-            {setAsideCount > setAside.length && <li>and {setAsideCount - setAside.length} more</li>}
+            {setAsideCount > setAside.length && (
+              <li>
+                {WORKS_PANEL_TEXT.and}
+                {setAsideCount - setAside.length}
+                {WORKS_PANEL_TEXT.more}
+              </li>
+            )}
           </ul>
         </>
       )}
       {(preview.shop === 'first' || preview.shop === 'other') && (
         <CheckLine checked={shop} onChange={setShop}>
           {preview.shop === 'first'
-            ? 'Take over its shop lists and code notes'
-            : 'Put its shop lists and code notes in the place of those here'}
+            ? WORKS_PANEL_TEXT.takeOverItsShopLists
+            : WORKS_PANEL_TEXT.putItsShopListsAnd}
         </CheckLine>
       )}
       {deletedCount > 0 && (
@@ -160,9 +184,9 @@ function Preview({ work, preview, onLeave }: { work: Work; preview: ImportPrevie
       )}
       <div className="mt-2 flex flex-wrap gap-3">
         <PlainButton look="strong" onClick={() => void take()}>
-          Take in
+          {WORKS_PANEL_TEXT.takeIn}
         </PlainButton>
-        <PlainButton onClick={onLeave}>Leave it</PlainButton>
+        <PlainButton onClick={onLeave}>{WORKS_PANEL_TEXT.leaveIt}</PlainButton>
       </div>
     </Notice>
   );

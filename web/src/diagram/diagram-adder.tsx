@@ -3,6 +3,7 @@ import { FilePlus } from 'lucide-react';
 import { usePhotos } from '../photos/use-photos.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import type { OpenPdf } from './pdf-page.js';
+import { DIAGRAM_ADDER_TEXT } from '@which-way/words/screens/diagram/diagram-adder';
 
 /** Takes the maker's diagram in: a picture, or one page of a PDF, which is drawn here and not kept. */
 export function DiagramAdder() {
@@ -18,7 +19,7 @@ export function DiagramAdder() {
       setOpen(null);
       pdf.close();
     } catch {
-      setMessage(`Page ${number} cannot be drawn. Take another page, or a screenshot of it.`);
+      setMessage(DIAGRAM_ADDER_TEXT.pageCannotBeDrawnTake(number));
     }
     setBusy(false);
   };
@@ -34,9 +35,7 @@ export function DiagramAdder() {
       if (pdf.pages === 1) await take(pdf, 1);
       else setOpen({ pdf, name: file.name });
     } catch {
-      setMessage(
-        `${file.name} cannot be read as a PDF. Take one without a password, or a photo of the page.`,
-      );
+      setMessage(DIAGRAM_ADDER_TEXT.cannotBeReadAsA(file.name));
     }
     setBusy(false);
   };
@@ -45,7 +44,8 @@ export function DiagramAdder() {
   return (
     <div className="grid gap-2">
       <label className="flex min-h-12 cursor-pointer items-center gap-2 justify-self-start rounded-part border-2 border-line bg-sheet px-4 font-semibold focus-within:outline-3 focus-within:outline-brass hover:border-ink">
-        <FilePlus size={20} aria-hidden="true" /> Photo or PDF of the diagram
+        <FilePlus size={20} aria-hidden="true" />
+        {DIAGRAM_ADDER_TEXT.photoOrPdfOfThe}
         <input
           type="file"
           accept="image/*,application/pdf"
@@ -57,7 +57,7 @@ export function DiagramAdder() {
           }}
         />
       </label>
-      {busy && <p role="status">Drawing the page…</p>}
+      {busy && <p role="status">{DIAGRAM_ADDER_TEXT.drawingThePage}</p>}
       {open && (
         <form
           className="flex flex-wrap items-center gap-2"
@@ -67,7 +67,8 @@ export function DiagramAdder() {
           }}
         >
           <label className="flex items-center gap-2">
-            Page, of {open.pdf.pages}
+            {DIAGRAM_ADDER_TEXT.pageOf}
+            {open.pdf.pages}
             <input
               value={page}
               inputMode="numeric"
@@ -78,9 +79,14 @@ export function DiagramAdder() {
             />
           </label>
           <PlainButton type="submit" disabled={!inRange || busy}>
-            Take this page
+            {DIAGRAM_ADDER_TEXT.takeThisPage}
           </PlainButton>
-          {!inRange && <p className="text-small text-brick">A page from 1 to {open.pdf.pages}.</p>}
+          {!inRange && (
+            <p className="text-small text-brick">
+              {DIAGRAM_ADDER_TEXT.aPageFromTo}
+              {open.pdf.pages}.
+            </p>
+          )}
         </form>
       )}
       {message && (

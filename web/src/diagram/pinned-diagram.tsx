@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { photoUrl } from '../photos/photo-url.js';
 import { Pick } from '../shared/controls/pick.js';
+import { PINNED_DIAGRAM_TEXT } from '@which-way/words/screens/diagram/pinned-diagram';
 
 /** The pictures of the maker's diagram, newest first. */
 export function useDiagrams() {
@@ -28,7 +29,7 @@ export function PinnedDiagram() {
       {diagrams.length > 1 && (
         <Pick
           quiet
-          label="Which diagram"
+          label={PINNED_DIAGRAM_TEXT.whichDiagram}
           value={shown.id}
           options={diagrams.map(({ id, caption }, place) => ({
             value: id,
@@ -41,12 +42,12 @@ export function PinnedDiagram() {
         <TransformComponent wrapperClass="!w-full rounded-part border-2 border-line bg-sheet">
           <img
             src={photoUrl(shown.id)}
-            alt={shown.caption || 'The maker’s diagram'}
+            alt={shown.caption || PINNED_DIAGRAM_TEXT.theMakersDiagram}
             className="max-h-[60vh] w-full object-contain"
           />
         </TransformComponent>
       </TransformWrapper>
-      <p className="text-small text-quiet">Turn the wheel or pinch to enlarge; drag to move.</p>
+      <p className="text-small text-quiet">{PINNED_DIAGRAM_TEXT.turnTheWheelOrPinch}</p>
     </div>
   );
 }

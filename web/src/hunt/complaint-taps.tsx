@@ -2,6 +2,7 @@ import { LOAD_COMPLAINTS, type LoadComplaint, type Machine } from '@which-way/co
 import type { LoadId } from '@which-way/core/switch';
 import { COMPLAINT_WORDS } from '@which-way/words/machine/machine';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { COMPLAINT_TAPS_TEXT } from '@which-way/words/screens/hunt/complaint-taps';
 
 interface ComplaintTapsProps {
   machine: Pick<Machine, 'loads'>;
@@ -19,7 +20,7 @@ export function ComplaintTaps({ machine, told, isSaid, onSay }: ComplaintTapsPro
     <div
       key={id}
       role="group"
-      aria-label={`What is wrong with ${name}`}
+      aria-label={COMPLAINT_TAPS_TEXT.whatIsWrongWith(name)}
       className="flex flex-wrap items-center gap-2"
     >
       <span className="min-w-24 grow font-semibold">{name}</span>

@@ -5,6 +5,7 @@ import { CONDUCTS_WORDS } from '@which-way/words/machine/machine';
 import type { ReactNode } from 'react';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { LoadsSeen, type SeenOfLoad } from './loads-seen.js';
+import { NEXT_STEP_TEXT } from '@which-way/words/screens/hunt/next-step';
 
 /** What the places of a machine are called, of one switch or of several. */
 export interface HuntNames {
@@ -51,7 +52,10 @@ function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<Ne
       return (
         <Box name="Look next">
           <p>
-            Next, {next.seconds} s: bring it to <strong>{names.at(next.setting)}</strong>.
+            {NEXT_STEP_TEXT.next}
+            {next.seconds}
+            {NEXT_STEP_TEXT.sBringItTo}
+            <strong>{names.at(next.setting)}</strong>.
           </p>
           <LoadsSeen
             machine={machine}
@@ -64,9 +68,10 @@ function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<Ne
       return (
         <Box name="Read next">
           <p>
-            Next, about {next.seconds} s once it is safe: does{' '}
-            <strong>{names.contact(next.setting, next.contact)}</strong> join at{' '}
-            <strong>{names.at(next.setting)}</strong>?
+            {NEXT_STEP_TEXT.nextAbout}
+            {next.seconds}
+            {NEXT_STEP_TEXT.sOnceItIsSafe} <strong>{names.contact(next.setting, next.contact)}</strong>
+            {NEXT_STEP_TEXT.joinAt} <strong>{names.at(next.setting)}</strong>?
           </p>
           {toMap}
         </Box>
@@ -75,9 +80,10 @@ function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<Ne
       return (
         <Box name="Work next">
           <p>
-            It comes and goes: one reading proves nothing. Next, about {next.seconds} s once it is safe: work{' '}
-            <strong>{names.contact(next.setting, next.contact)}</strong> again and again, closed at{' '}
-            <strong>{names.at(next.setting)}</strong>.
+            {NEXT_STEP_TEXT.itComesAndGoesOne}
+            {next.seconds}
+            {NEXT_STEP_TEXT.sOnceItIsSafe2} <strong>{names.contact(next.setting, next.contact)}</strong>
+            {NEXT_STEP_TEXT.againAndAgainClosedAt} <strong>{names.at(next.setting)}</strong>.
           </p>
           {toRepeat}
         </Box>
@@ -88,22 +94,36 @@ function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<Ne
       return (
         <Box name="Try next">
           <p>
-            Next, about {next.seconds} s, dead and proved so: free one end of{' '}
-            <strong>{names.part(next.part)}</strong> and read ohms from end to end.
+            {NEXT_STEP_TEXT.nextAbout}
+            {next.seconds}
+            {NEXT_STEP_TEXT.sDeadAndProvedSo} <strong>{names.part(next.part)}</strong>
+            {NEXT_STEP_TEXT.andReadOhmsFromEnd}
           </p>
-          <Two yes="It conducts" no="It is open" onSay={(whole) => on.onPart(next.part, whole)} />
+          <Two
+            yes={NEXT_STEP_TEXT.itConducts}
+            no={NEXT_STEP_TEXT.itIsOpen}
+            onSay={(whole) => on.onPart(next.part, whole)}
+          />
         </Box>
       );
     case 'supply':
       return (
         <Box name="See to the supply next">
           <p>
-            Next, about {next.seconds} s: does <strong>{names.supply(next.supply)}</strong> come as far as
-            here? Its fuse, cord and plug are tested at <em>Is it the switch?</em>; volts on a live machine
-            are for who may measure them.
+            {NEXT_STEP_TEXT.nextAbout}
+            {next.seconds}
+            {NEXT_STEP_TEXT.sDoes}
+            <strong>{names.supply(next.supply)}</strong>
+            {NEXT_STEP_TEXT.comeAsFarAsHere}
+            <em>{NEXT_STEP_TEXT.isItTheSwitch}</em>
+            {NEXT_STEP_TEXT.voltsOnALiveMachine}
           </p>
           {toPath}
-          <Two yes="It is there" no="It is missing" onSay={(there) => on.onPart(next.supply, there)} />
+          <Two
+            yes={NEXT_STEP_TEXT.itIsThere}
+            no={NEXT_STEP_TEXT.itIsMissing}
+            onSay={(there) => on.onPart(next.supply, there)}
+          />
         </Box>
       );
   }
@@ -122,9 +142,14 @@ function Probe({
   return (
     <Box name="Probe next">
       <p>
-        Next, about {next.seconds} s, unplugged and proved dead, all wires on: handle at{' '}
-        <strong>{names.at(next.setting)}</strong>, one probe on <strong>{names.place(red)}</strong>, the other
-        on <strong>{names.place(black)}</strong>. Read the ohms: by ear a lamp or a coil sounds joined.
+        {NEXT_STEP_TEXT.nextAbout}
+        {next.seconds}
+        {NEXT_STEP_TEXT.sUnpluggedAndProvedDead} <strong>{names.at(next.setting)}</strong>
+        {NEXT_STEP_TEXT.oneProbeOn}
+        <strong>{names.place(red)}</strong>
+        {NEXT_STEP_TEXT.theOtherOn}
+        <strong>{names.place(black)}</strong>
+        {NEXT_STEP_TEXT.readTheOhmsByEar}
       </p>
       <div className="flex flex-wrap gap-2">
         {CONDUCTS.map((one) => (

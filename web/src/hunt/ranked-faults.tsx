@@ -1,4 +1,5 @@
 import { isOfSwitch, type Fault, type LikelyFault } from '@which-way/core/circuit';
+import { RANKED_FAULTS_TEXT } from '@which-way/words/screens/hunt/ranked-faults';
 
 /** Faults less likely than this are not listed. */
 const LISTED = 0.03;
@@ -25,23 +26,30 @@ export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaults
     .reduce((sum, { chance }) => sum + chance, 0);
   return (
     <>
-      <p className="text-quiet">One fault is assumed. Chances, not proof: a look may be wrong.</p>
-      <ol aria-label="What may explain it">
+      <p className="text-quiet">{RANKED_FAULTS_TEXT.oneFaultIsAssumedChances}</p>
+      <ol aria-label={RANKED_FAULTS_TEXT.whatMayExplainIt}>
         {listed.map(({ fault, explains, chance }) => (
           <li key={words(fault)} className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-1">
             <strong className="grow first-letter:uppercase">{words(fault)}</strong>
             <span className="text-quiet">
-              explains {explains} of {seen}, {Math.round(chance * 100)} %
+              {RANKED_FAULTS_TEXT.explains}
+              {explains}
+              {RANKED_FAULTS_TEXT.ofText}
+              {seen}, {Math.round(chance * 100)} %
             </span>
           </li>
         ))}
       </ol>
       {best && best.explains < seen && (
-        <p className="text-amber-ink">
-          The likeliest explains not all of it: it may be two faults, or a look was wrong.
+        <p className="text-amber-ink">{RANKED_FAULTS_TEXT.theLikeliestExplainsNotAll}</p>
+      )}
+      {more > 0 && (
+        <p className="text-quiet">
+          {RANKED_FAULTS_TEXT.and}
+          {more}
+          {RANKED_FAULTS_TEXT.moreThatMayBeIt}
         </p>
       )}
-      {more > 0 && <p className="text-quiet">and {more} more that may be it.</p>}
       {best && inSwitch < HARDLY && <p className="font-semibold">{notTheSwitch}</p>}
     </>
   );

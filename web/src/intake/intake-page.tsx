@@ -10,48 +10,56 @@ import { DiagramAdder } from '../diagram/diagram-adder.js';
 import { KeptNotes, type NamedNote } from './kept-notes.js';
 import { Symptoms } from './symptoms.js';
 import { Sisters } from './sisters.js';
+import { INTAKE_PAGE_TEXT } from '@which-way/words/screens/intake/intake-page';
 
 const PAGES = [
-  { to: '.', text: 'The story' },
+  { to: '.', text: INTAKE_PAGE_TEXT.theStory },
   { to: 'markings', text: 'Markings' },
-  { to: 'worth', text: 'Repair or replace' },
+  { to: 'worth', text: INTAKE_PAGE_TEXT.repairOrReplace },
 ];
 
 /** What is written down before anything is touched. */
-export const IntakePage = () => <SubNav label="Parts of the intake" pages={PAGES} acts={ACTS_OF.intake} />;
+export const IntakePage = () => (
+  <SubNav label={INTAKE_PAGE_TEXT.partsOfTheIntake} pages={PAGES} acts={ACTS_OF.intake} />
+);
 
 const FIELDS: { field: NoteField; label: string; hint: string; lines: number }[] = [
-  { field: 'machine', label: 'What it came from', hint: 'The machine, in a few words.', lines: 1 },
+  {
+    field: 'machine',
+    label: INTAKE_PAGE_TEXT.whatItCameFrom,
+    hint: INTAKE_PAGE_TEXT.theMachineInAFew,
+    lines: 1,
+  },
   {
     field: 'complaint',
-    label: 'The complaint, in the owner’s words',
-    hint: 'As it was said, before anybody explains it.',
+    label: INTAKE_PAGE_TEXT.theComplaintInTheOwners,
+    hint: INTAKE_PAGE_TEXT.asItWasSaidBefore,
     lines: 3,
   },
   {
     field: 'tried',
-    label: 'What was tried, and what was seen',
-    hint: 'In which position it works, buzzes, smells, does nothing.',
+    label: INTAKE_PAGE_TEXT.whatWasTriedAndWhat,
+    hint: INTAKE_PAGE_TEXT.inWhichPositionItWorks,
     lines: 3,
   },
   {
     field: 'prior-work',
-    label: 'Prior work suspected',
-    hint: 'What looks disturbed: odd screws, fresh solder, a missing spring.',
+    label: INTAKE_PAGE_TEXT.priorWorkSuspected,
+    hint: INTAKE_PAGE_TEXT.whatLooksDisturbedOddScrews,
     lines: 2,
   },
   {
     field: 'money-limit',
-    label: 'Money limit',
-    hint: 'What the owner will spend without being asked again.',
+    label: INTAKE_PAGE_TEXT.moneyLimit,
+    hint: INTAKE_PAGE_TEXT.whatTheOwnerWillSpend,
     lines: 1,
   },
 ];
 
 const IDENTITY: readonly NamedNote[] = [
-  { field: 'machine-maker', label: 'Maker of the machine' },
+  { field: 'machine-maker', label: INTAKE_PAGE_TEXT.makerOfTheMachine },
   { field: 'machine-model', label: 'Model' },
-  { field: 'machine-serial', label: 'Serial number' },
+  { field: 'machine-serial', label: INTAKE_PAGE_TEXT.serialNumber },
 ];
 
 /** The owner's story, the first photos, and the other switches that may be the bad one. */
@@ -61,8 +69,8 @@ export function StoryPage() {
   const notes = useMemo(() => notesOf(log), [log]);
   return (
     <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-2">
-      <section aria-label="Notes">
-        <h1 className="text-title font-bold">Intake</h1>
+      <section aria-label={INTAKE_PAGE_TEXT.notes}>
+        <h1 className="text-title font-bold">{INTAKE_PAGE_TEXT.intake}</h1>
         <div className="mt-4 grid gap-5">
           {FIELDS.map(({ field, ...words }) => (
             <KeptField
@@ -80,11 +88,9 @@ export function StoryPage() {
       </section>
       <div className="grid content-start gap-8">
         <Symptoms />
-        <section aria-label="First photos">
-          <h2 className="text-title font-bold">Photos</h2>
-          <p className="mt-1 mb-3 text-quiet">
-            As it came in, before anything is moved: wires, knob positions, anything odd.
-          </p>
+        <section aria-label={INTAKE_PAGE_TEXT.firstPhotos}>
+          <h2 className="text-title font-bold">{INTAKE_PAGE_TEXT.photos}</h2>
+          <p className="mt-1 mb-3 text-quiet">{INTAKE_PAGE_TEXT.asItCameInBefore}</p>
           <PhotoAdder purpose="before" />
           <div className="mt-3" />
           <PhotoStrip
@@ -92,11 +98,9 @@ export function StoryPage() {
             onPick={(photo) => window.open(`/api/photos/${photo.id}`, '_blank', 'noopener')}
           />
         </section>
-        <section aria-label="Diagram">
-          <h2 className="text-title font-bold">The maker’s diagram</h2>
-          <p className="mt-1 mb-3 text-quiet">
-            It stays beside the Map and Verify. Of a PDF one page is kept, as a picture.
-          </p>
+        <section aria-label={INTAKE_PAGE_TEXT.diagram}>
+          <h2 className="text-title font-bold">{INTAKE_PAGE_TEXT.theMakersDiagram}</h2>
+          <p className="mt-1 mb-3 text-quiet">{INTAKE_PAGE_TEXT.itStaysBesideTheMap}</p>
           <DiagramAdder />
         </section>
         <Sisters />

@@ -14,6 +14,7 @@ import { MarkingIs } from './part-identity.js';
 import { photoUrl } from '../photos/photo-url.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { designationWords, pieceWords } from '@which-way/words/before/rating';
+import { MARKING_CARD_TEXT } from '@which-way/words/screens/intake/marking-card';
 
 const LOOKS: Record<Sureness, string> = {
   certain: 'border-line bg-sheet',
@@ -50,7 +51,7 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
       <div className="flex flex-wrap gap-2">
         <input
           id={`marking-${marking.id}`}
-          aria-label="Marking as read"
+          aria-label={MARKING_CARD_TEXT.markingAsRead}
           value={typed}
           maxLength={MARKING_LETTERS}
           autoComplete="off"
@@ -60,11 +61,17 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
           onKeyDown={(event) => event.key === 'Enter' && keep()}
           className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 font-mono text-large"
         />
-        <PlainButton onClick={() => onChange({ ...marking, runs: [], box: null })}>Remove</PlainButton>
+        <PlainButton onClick={() => onChange({ ...marking, runs: [], box: null })}>
+          {MARKING_CARD_TEXT.remove}
+        </PlainButton>
       </div>
       {kept !== '' && (
         <>
-          <div className="flex flex-wrap gap-1" role="group" aria-label="How sure each character is">
+          <div
+            className="flex flex-wrap gap-1"
+            role="group"
+            aria-label={MARKING_CARD_TEXT.howSureEachCharacterIs}
+          >
             {[...kept].map((character, index) => {
               const sure = sureness[index] ?? 'certain';
               return (
@@ -72,7 +79,7 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
                   key={index}
                   type="button"
                   onClick={() => turn(index)}
-                  aria-label={`${character === ' ' ? 'space' : character}: ${sure}`}
+                  aria-label={`${character === ' ' ? MARKING_CARD_TEXT.space : character}: ${sure}`}
                   className={`flex h-12 min-w-9 items-center justify-center rounded-part border-2 font-mono text-large font-bold ${LOOKS[sure]}`}
                 >
                   {sure === 'unreadable' ? '?' : character}
@@ -80,9 +87,7 @@ export function MarkingCard({ marking, photo, onChange }: MarkingCardProps) {
               );
             })}
           </div>
-          <p className="text-small text-quiet">
-            Tap a character: certain, a guess (dashed), unreadable (hatched).
-          </p>
+          <p className="text-small text-quiet">{MARKING_CARD_TEXT.tapACharacterCertainA}</p>
           {/* What could not be read is no identity. */}
           {sureness.every((sure) => sure !== 'unreadable') && <MarkingIs text={kept} />}
           <Decoded marking={marking} />
@@ -100,7 +105,7 @@ function Clipping({ photo, box }: { photo: Photo; box: PhotoBox }) {
     <svg
       viewBox={view.join(' ')}
       role="img"
-      aria-label="The marking on the photo"
+      aria-label={MARKING_CARD_TEXT.theMarkingOnThePhoto}
       className="max-h-28 w-full rounded-part border-2 border-brass bg-lead-black"
     >
       <image href={photoUrl(photo.id)} width={width} height={height} />
@@ -137,7 +142,7 @@ function Decoded({ marking }: { marking: Marking }) {
   ].filter(Boolean);
   return (
     <div>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5" aria-label="What it says">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5" aria-label={MARKING_CARD_TEXT.whatItSays}>
         {told.map((piece) => (
           <div key={piece.from} className="contents">
             <dt
@@ -149,7 +154,7 @@ function Decoded({ marking }: { marking: Marking }) {
               {pieceWords(piece)}
               {piece.guessed && (
                 <em className="ml-2 rounded-part bg-amber-wash px-2 text-amber-ink not-italic">
-                  rests on a guess
+                  {MARKING_CARD_TEXT.restsOnAGuess}
                 </em>
               )}
             </dd>
@@ -164,7 +169,8 @@ function Decoded({ marking }: { marking: Marking }) {
         </ul>
       ))}
       <p className="mt-2 text-quiet">
-        Not stated, so not known: {unknown.join(', ') || 'nothing of the usual'}.
+        {MARKING_CARD_TEXT.notStatedSoNotKnown}
+        {unknown.join(', ') || MARKING_CARD_TEXT.nothingOfTheUsual}.
       </p>
     </div>
   );

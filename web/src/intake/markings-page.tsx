@@ -10,6 +10,7 @@ import { usePhotos } from '../photos/use-photos.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { PartIdentity } from './part-identity.js';
 import { MarkingCard } from './marking-card.js';
+import { MARKINGS_PAGE_TEXT } from '@which-way/words/screens/intake/markings-page';
 
 /** Markings: found on a photo under the loupe, transcribed beside it, and decoded. */
 export function MarkingsPage() {
@@ -31,8 +32,8 @@ export function MarkingsPage() {
   const boxed = (box: PhotoBox) => keep({ id: newId<MarkingId>(), runs: [], box });
   return (
     <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-      <h1 className="sr-only">Markings</h1>
-      <section aria-label="Photos of markings" className="min-w-0">
+      <h1 className="sr-only">{MARKINGS_PAGE_TEXT.markings}</h1>
+      <section aria-label={MARKINGS_PAGE_TEXT.photosOfMarkings} className="min-w-0">
         <div className="mb-2 flex flex-wrap items-center gap-3">
           <PhotoStrip picked={photo?.id ?? null} onPick={({ id }) => setPicked(id)} />
           <PhotoAdder purpose="marking" />
@@ -41,7 +42,7 @@ export function MarkingsPage() {
           <Loupe
             key={photo.id}
             photo={photo.id}
-            caption={photo.caption || 'Photo of the switch'}
+            caption={photo.caption || MARKINGS_PAGE_TEXT.photoOfTheSwitch}
             onBox={boxed}
             boxes={markings.flatMap(({ id, runs, box }) =>
               box?.photo === photo.id
@@ -57,18 +58,12 @@ export function MarkingsPage() {
             )}
           />
         ) : (
-          <p className="mt-3 text-quiet">
-            Photograph the stamped side close up, in slanting light. Then draw a box on each marking and read
-            it under the loupe. Without a photo, type what is stamped.
-          </p>
+          <p className="mt-3 text-quiet">{MARKINGS_PAGE_TEXT.photographTheStampedSideClose}</p>
         )}
       </section>
-      <section aria-label="Markings" className="min-w-0">
+      <section aria-label={MARKINGS_PAGE_TEXT.markings} className="min-w-0">
         <PartIdentity />
-        <p className="text-quiet">
-          Type what is stamped, as it stands: 16(4)A 250V~ T85 5E4, A600, AC-15, 3x18AWG. What it does not
-          state stays unknown.
-        </p>
+        <p className="text-quiet">{MARKINGS_PAGE_TEXT.typeWhatIsStampedAs}</p>
         <ul className="mt-4 grid gap-5">
           {shown.map((marking) => (
             <MarkingCard
@@ -88,7 +83,7 @@ export function MarkingsPage() {
           disabled={fresh !== null}
           onClick={() => setFresh({ id: newId<MarkingId>(), runs: [], box: null })}
         >
-          {shown.length === 0 ? 'Read a marking' : 'One more marking'}
+          {shown.length === 0 ? MARKINGS_PAGE_TEXT.readAMarking : MARKINGS_PAGE_TEXT.oneMoreMarking}
         </PlainButton>
       </section>
     </main>

@@ -7,6 +7,7 @@ import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { SISTERS_TEXT } from '@which-way/words/screens/intake/sisters';
 
 /** Other switches that control the same thing: any may be the bad one, and each can become a job linked to this one. */
 export function Sisters() {
@@ -44,50 +45,48 @@ export function Sisters() {
       note({ ...sister, job: id });
     } catch (error) {
       const { message, hint } = toldOf(error);
-      toast.error(`No job was made. ${message}`, { description: hint });
+      toast.error(SISTERS_TEXT.noJobWasMade(message), { description: hint });
     } finally {
       setBusy(null);
     }
   };
   return (
-    <section aria-label="Sister switches">
-      <h2 className="text-title font-bold">Other switches that control the same</h2>
-      <p className="mt-1 text-quiet">
-        Any of them may be the bad one: another door, a thermostat, a foot pedal.
-      </p>
+    <section aria-label={SISTERS_TEXT.sisterSwitches}>
+      <h2 className="text-title font-bold">{SISTERS_TEXT.otherSwitchesThatControlThe}</h2>
+      <p className="mt-1 text-quiet">{SISTERS_TEXT.anyOfThemMayBe}</p>
       <ul className="mt-3 grid gap-2">
         {sisters.map((sister) => (
           <li key={sister.id} className="flex flex-wrap items-center gap-3 border-b border-line pb-2">
             <span className="grow font-semibold">{sister.text}</span>
             {sister.job ? (
               <Link to={`/jobs/${sister.job}`} className="flex min-h-12 items-center px-2 underline">
-                Open its job
+                {SISTERS_TEXT.openItsJob}
               </Link>
             ) : (
               <PlainButton disabled={busy !== null} onClick={() => void makeJob(sister)}>
-                Make it a job
+                {SISTERS_TEXT.makeItAJob}
               </PlainButton>
             )}
             <PlainButton
               look="quiet"
-              aria-label={`Remove ${sister.text}`}
+              aria-label={SISTERS_TEXT.remove(sister.text)}
               onClick={() => note({ ...sister, removed: true })}
             >
-              Remove
+              {SISTERS_TEXT.remove2}
             </PlainButton>
           </li>
         ))}
       </ul>
       <form onSubmit={add} className="mt-3 flex flex-wrap gap-2">
         <input
-          aria-label="Where the other switch is"
-          placeholder="Where, and what it does"
+          aria-label={SISTERS_TEXT.whereTheOtherSwitchIs}
+          placeholder={SISTERS_TEXT.whereAndWhatItDoes}
           value={text}
           maxLength={90}
           onChange={(event) => setText(event.target.value)}
           className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
         />
-        <PlainButton type="submit">Note it</PlainButton>
+        <PlainButton type="submit">{SISTERS_TEXT.noteIt}</PlainButton>
       </form>
     </section>
   );

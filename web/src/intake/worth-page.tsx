@@ -7,18 +7,44 @@ import { readAmount } from '../shared/controls/amount.js';
 import { KeptField } from '../shared/controls/kept-field.js';
 import { Notice } from '../shared/controls/notice.js';
 import { CheckLine } from '../shared/controls/check-line.js';
+import { WORTH_PAGE_TEXT } from '@which-way/words/screens/intake/worth-page';
 
 type Amount = Exclude<keyof WorthInputs, 'dangerous'>;
 
 const FIELDS: { field: Amount; label: string; hint: string; unit: string | null }[] = [
-  { field: 'part', label: 'The part', hint: 'What the switch costs; 0 if it can be cleaned.', unit: null },
-  { field: 'minutes', label: 'Time', hint: 'At the bench, testing included.', unit: 'minutes' },
-  { field: 'ratePerHour', label: 'Rate per hour', hint: '0 where nobody is paid.', unit: null },
-  { field: 'postage', label: 'Postage and travel', hint: '0 if there is none.', unit: null },
-  { field: 'newMachine', label: 'A new machine', hint: 'Of the same use.', unit: null },
-  { field: 'newLife', label: 'A new one lasts', hint: 'Of this price, as you know them.', unit: 'years' },
-  { field: 'lifeLeft', label: 'This one would last', hint: 'Once repaired.', unit: 'years' },
-  { field: 'limit', label: 'The owner’s own limit', hint: 'Empty: none was said.', unit: null },
+  { field: 'part', label: WORTH_PAGE_TEXT.thePart, hint: WORTH_PAGE_TEXT.whatTheSwitchCostsIf, unit: null },
+  { field: 'minutes', label: 'Time', hint: WORTH_PAGE_TEXT.atTheBenchTestingIncluded, unit: 'minutes' },
+  {
+    field: 'ratePerHour',
+    label: WORTH_PAGE_TEXT.ratePerHour,
+    hint: WORTH_PAGE_TEXT.whereNobodyIsPaid,
+    unit: null,
+  },
+  {
+    field: 'postage',
+    label: WORTH_PAGE_TEXT.postageAndTravel,
+    hint: WORTH_PAGE_TEXT.ifThereIsNone,
+    unit: null,
+  },
+  { field: 'newMachine', label: WORTH_PAGE_TEXT.aNewMachine, hint: WORTH_PAGE_TEXT.ofTheSameUse, unit: null },
+  {
+    field: 'newLife',
+    label: WORTH_PAGE_TEXT.aNewOneLasts,
+    hint: WORTH_PAGE_TEXT.ofThisPriceAsYou,
+    unit: 'years',
+  },
+  {
+    field: 'lifeLeft',
+    label: WORTH_PAGE_TEXT.thisOneWouldLast,
+    hint: WORTH_PAGE_TEXT.onceRepaired,
+    unit: 'years',
+  },
+  {
+    field: 'limit',
+    label: WORTH_PAGE_TEXT.theOwnersOwnLimit,
+    hint: WORTH_PAGE_TEXT.emptyNoneWasSaid,
+    unit: null,
+  },
 ];
 
 /** Whether it is worth repairing, in money alone; and when money is not the question. */
@@ -35,9 +61,9 @@ export function WorthPage() {
   };
   return (
     <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-2">
-      <section aria-label="What it takes">
-        <h1 className="text-title font-bold">Repair or replace</h1>
-        <p className="mt-1 text-quiet">In the money that you use. What you leave empty stays unknown.</p>
+      <section aria-label={WORTH_PAGE_TEXT.whatItTakes}>
+        <h1 className="text-title font-bold">{WORTH_PAGE_TEXT.repairOrReplace}</h1>
+        <p className="mt-1 text-quiet">{WORTH_PAGE_TEXT.inTheMoneyThatYou}</p>
         <div className="mt-4 grid gap-4 sm:grid-cols-2">
           {FIELDS.map(({ field, label, hint, unit }) => (
             <div key={field}>
@@ -52,7 +78,8 @@ export function WorthPage() {
               />
               {wrong[field] !== undefined && (
                 <p role="alert" className="text-small text-brick">
-                  “{wrong[field]}” is not an amount. Give a number such as 12 or 12.50, up to 1000000.
+                  “{wrong[field]}
+                  {WORTH_PAGE_TEXT.isNotAnAmountGive}
                 </p>
               )}
             </div>
@@ -66,7 +93,7 @@ export function WorthPage() {
             }
             hazard
           >
-            It is dangerous, and this repair does not make it safe
+            {WORTH_PAGE_TEXT.itIsDangerousAndThis}
           </CheckLine>
         </div>
       </section>
@@ -91,44 +118,53 @@ function Sum({ inputs }: { inputs: WorthInputs }) {
     label.toLowerCase(),
   );
   return (
-    <section aria-label="Which way it leans" aria-live="polite" className="grid content-start gap-4">
+    <section
+      aria-label={WORTH_PAGE_TEXT.whichWayItLeans}
+      aria-live="polite"
+      className="grid content-start gap-4"
+    >
       <p className="text-title leading-tight font-extrabold">
-        {sum.leans === 'not-kept' && 'Not to be kept for money’s sake'}
-        {sum.leans === 'unknown' && 'It cannot be said yet'}
-        {sum.leans === 'even' && 'It comes out even'}
-        {sum.leans === 'repair' && `It leans to repair, by ${money(sum.by ?? 0)}`}
-        {sum.leans === 'new' && `It leans to a new one, by ${money(sum.by ?? 0)}`}
+        {sum.leans === 'not-kept' && WORTH_PAGE_TEXT.notToBeKeptFor}
+        {sum.leans === 'unknown' && WORTH_PAGE_TEXT.itCannotBeSaidYet}
+        {sum.leans === 'even' && WORTH_PAGE_TEXT.itComesOutEven}
+        {sum.leans === 'repair' && WORTH_PAGE_TEXT.itLeansToRepairBy(money(sum.by ?? 0))}
+        {sum.leans === 'new' && WORTH_PAGE_TEXT.itLeansToANew(money(sum.by ?? 0))}
       </p>
       {sum.leans === 'not-kept' && (
-        <Notice look="brick" title="Do not give it back as it is">
-          Mend what makes it dangerous, or take it out of use: cut the cord off, and tell the owner why.
+        <Notice look="brick" title={WORTH_PAGE_TEXT.doNotGiveItBack}>
+          {WORTH_PAGE_TEXT.mendWhatMakesItDangerous}
         </Notice>
       )}
-      {sum.leans === 'unknown' && <p>Still needed: {missing.join(', ')}.</p>}
+      {sum.leans === 'unknown' && (
+        <p>
+          {WORTH_PAGE_TEXT.stillNeeded}
+          {missing.join(', ')}.
+        </p>
+      )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-6 gap-y-1 border-t-2 border-line pt-3 text-large">
-        <dt>The repair</dt>
-        <dd className="text-right font-mono">{sum.repair === null ? 'not known' : money(sum.repair)}</dd>
-        <dt>The same years with a new one</dt>
+        <dt>{WORTH_PAGE_TEXT.theRepair}</dt>
         <dd className="text-right font-mono">
-          {sum.sameYearsNew === null ? 'not known' : money(sum.sameYearsNew)}
+          {sum.repair === null ? WORTH_PAGE_TEXT.notKnown : money(sum.repair)}
+        </dd>
+        <dt>{WORTH_PAGE_TEXT.theSameYearsWithA}</dt>
+        <dd className="text-right font-mono">
+          {sum.sameYearsNew === null ? WORTH_PAGE_TEXT.notKnown : money(sum.sameYearsNew)}
         </dd>
       </dl>
       {sum.overLimit !== null && (
-        <Notice look="amber" title={`${money(sum.overLimit)} over the owner’s limit`}>
-          Ask before going on.
+        <Notice look="amber" title={WORTH_PAGE_TEXT.overTheOwnersLimit(money(sum.overLimit))}>
+          {WORTH_PAGE_TEXT.askBeforeGoingOn}
         </Notice>
       )}
       {sum.turns.length > 0 && (
         <div>
-          <h2 className="font-bold">It would come out even with</h2>
+          <h2 className="font-bold">{WORTH_PAGE_TEXT.itWouldComeOutEven}</h2>
           <ul className="mt-1 grid gap-1">
             {sum.turns.map(({ field, at }) => (
               <li key={field}>{TURN_WORDS[field](at)}</li>
             ))}
           </ul>
-          <p className="mt-2 text-small text-quiet">
-            One at a time, the rest as it is. The years of a new one count evenly over its price.
-          </p>
+          <p className="mt-2 text-small text-quiet">{WORTH_PAGE_TEXT.oneAtATimeThe}</p>
         </div>
       )}
     </section>

@@ -13,6 +13,7 @@ import { AsidePanel, DeletedJob, LostPanel, StrangePanel } from './panels/aside-
 import { JobProvider, useJobState } from './job-context.js';
 import { addressOf } from './job-address.js';
 import { StrandedPanel } from './panels/stranded-panel.js';
+import { JOB_FRAME_TEXT } from '@which-way/words/screens/job/job-frame';
 
 /** What all screens of a job share: its name, its route, and whether the work is saved. */
 export function JobFrame() {
@@ -38,13 +39,13 @@ function Frame() {
   if (job && trouble?.deleted) {
     return (
       <>
-        <TopBar title={`Job ${job.number} · ${job.title}`} />
+        <TopBar title={JOB_FRAME_TEXT.job(job.number, job.title)} />
         <main className="mx-auto w-full max-w-2xl p-8">
           <Notice look="amber" title={trouble.message}>
             <p>{trouble.hint}</p>
             <DeletedJob />
             <Link to="/" className="mt-2 block underline">
-              Go to the bench
+              {JOB_FRAME_TEXT.goToTheBench}
             </Link>
           </Notice>
         </main>
@@ -55,7 +56,7 @@ function Frame() {
     const nowhere = trouble !== null && trouble.missing && !trouble.deleted;
     return (
       <>
-        <TopBar title={nowhere ? NO_SUCH_JOB.title : 'Opening the job'} />
+        <TopBar title={nowhere ? NO_SUCH_JOB.title : JOB_FRAME_TEXT.openingTheJob} />
         <main className="mx-auto max-w-2xl p-8">
           {trouble ? (
             <Notice
@@ -64,11 +65,11 @@ function Frame() {
             >
               <p>{nowhere ? NO_SUCH_JOB.hint : trouble.hint}</p>
               <Link to="/" className="underline">
-                Go to the bench
+                {JOB_FRAME_TEXT.goToTheBench}
               </Link>
             </Notice>
           ) : (
-            <p>Opening the job.</p>
+            <p>{JOB_FRAME_TEXT.openingTheJob2}</p>
           )}
         </main>
       </>
@@ -81,14 +82,14 @@ function Frame() {
       <TopBar
         title={
           <>
-            {job.about === 'system' ? 'System' : 'Job'} {job.number} · {job.title}
+            {job.about === 'system' ? JOB_FRAME_TEXT.system : JOB_FRAME_TEXT.job2} {job.number} · {job.title}
             {job.simulation && (
-              <Hint text="How it went, against the switch behind it">
+              <Hint text={JOB_FRAME_TEXT.howItWentAgainstThe}>
                 <Link
                   to={`/jobs/${job.id}/practice`}
                   className="ml-3 rounded-part border border-current px-2 font-semibold"
                 >
-                  simulated switch
+                  {JOB_FRAME_TEXT.simulatedSwitch}
                 </Link>
               </Hint>
             )}
@@ -128,23 +129,28 @@ const CalmRouteLine = memo(RouteLine);
 function Unreadable({ job, unreadable }: { job: Job; unreadable: readonly UnreadableEvent[] }) {
   return (
     <main className="mx-auto w-full max-w-3xl p-8">
-      <Notice look="brick" title="This job cannot be read">
+      <Notice look="brick" title={JOB_FRAME_TEXT.thisJobCannotBeRead}>
         <ul className="list-disc pl-6">
           {unreadable.slice(0, 8).map(({ id, message }) => (
             <li key={id}>{message}</li>
           ))}
         </ul>
-        {unreadable.length > 8 && <p>And {unreadable.length - 8} more.</p>}
+        {unreadable.length > 8 && (
+          <p>
+            {JOB_FRAME_TEXT.and}
+            {unreadable.length - 8}
+            {JOB_FRAME_TEXT.more}
+          </p>
+        )}
         <p className="mt-2">
-          Nothing is worked out from the rest, since it might be wrong. The other jobs are as they were. Put
-          back a backup, or{' '}
+          {JOB_FRAME_TEXT.nothingIsWorkedOutFrom}{' '}
           <a href={`/api/jobs/${job.id}/export`} download className="underline">
-            save what can be read of it as a file
+            {JOB_FRAME_TEXT.saveWhatCanBeRead}
           </a>
           .
         </p>
         <Link to="/" className="mt-2 block underline">
-          Go to the bench
+          {JOB_FRAME_TEXT.goToTheBench}
         </Link>
       </Notice>
     </main>

@@ -12,6 +12,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { EntryList } from './entry-list.js';
+import { BEHAVIOUR_SEARCH_TEXT } from '@which-way/words/screens/library/behaviour-search';
 
 /** Sizes of ordinary switches that are offered as something to begin with. */
 const SIZES = [2, 3, 4, 5, 6, 8, 9, 10, 12].flatMap((terminals) =>
@@ -71,7 +72,9 @@ export function BehaviourSearch() {
   const may = matches.candidates.filter(({ result }) => result.kind !== 'no');
   return (
     <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">By what it does</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+        {BEHAVIOUR_SEARCH_TEXT.byWhatItDoes}
+      </summary>
       <form
         className="grid gap-2"
         onSubmit={(event) => {
@@ -80,24 +83,24 @@ export function BehaviourSearch() {
         }}
       >
         <label className="grid gap-1">
-          What it joins, a position a line; ?1-3 where that is not known
+          {BEHAVIOUR_SEARCH_TEXT.whatItJoinsAPosition}
           <textarea
             value={text}
             rows={3}
             maxLength={4000}
-            placeholder={'OFF:\nLOW: 1-2\nHIGH: 1-3'}
+            placeholder={BEHAVIOUR_SEARCH_TEXT.offLowHigh}
             onChange={({ target }) => setText(target.value)}
             className="rounded-part border-2 border-line bg-sheet px-3 py-2 font-mono placeholder:text-quiet"
           />
         </label>
         <div className="flex flex-wrap gap-2">
           <PlainButton type="submit" disabled={text.trim() === ''}>
-            Switches that do this
+            {BEHAVIOUR_SEARCH_TEXT.switchesThatDoThis}
           </PlainButton>
           <Pick
             quiet
-            label="An ordinary kind"
-            placeholder="Begin with an ordinary kind …"
+            label={BEHAVIOUR_SEARCH_TEXT.anOrdinaryKind}
+            placeholder={BEHAVIOUR_SEARCH_TEXT.beginWithAnOrdinaryKind}
             value=""
             options={options}
             onPick={(at) => setText(textOf(ORDINARY[Number(at)]?.pattern ?? []))}
@@ -116,7 +119,7 @@ export function BehaviourSearch() {
       )}
       <FoundLine matches={matches} onStop={() => search.stop()} />
       <EntryList
-        label="Switches that do this"
+        label={BEHAVIOUR_SEARCH_TEXT.switchesThatDoThis}
         entries={may.map(({ known, result }) => ({
           ...{ id: known.id, name: known.name },
           about: [known.maker, known.family, resultWords(result)].filter(Boolean).join(' · '),

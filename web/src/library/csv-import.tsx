@@ -17,6 +17,7 @@ import {
   type Catalogue,
 } from './catalogue.js';
 import { useLooked } from './use-looked.js';
+import { CSV_IMPORT_TEXT } from '@which-way/words/screens/library/csv-import';
 
 /** Rows with a mistake that are shown at once; the next follow as these are mended. */
 const MOST_WRONG = 20;
@@ -28,21 +29,20 @@ export function CsvImport() {
   const [catalogue, setCatalogue] = useState<Catalogue | null>(null);
   const [trouble, setTrouble] = useState('');
   const read = async (file: File) => {
-    if (file.size > MOST_CATALOGUE_BYTES)
-      return setTrouble(`${file.name} is too large: at most 40 MB. Split it.`);
+    if (file.size > MOST_CATALOGUE_BYTES) return setTrouble(CSV_IMPORT_TEXT.isTooLargeAtMost(file.name));
     const found = await readCatalogue(file);
-    if (found === 'no-rows') return setTrouble(`${file.name} has no rows below its head. Is it a CSV file?`);
+    if (found === 'no-rows') return setTrouble(CSV_IMPORT_TEXT.hasNoRowsBelowIts(file.name));
     if (typeof found === 'string') return setTrouble(`${file.name} ${CSV_FILE_WORDS[found]}`);
     setTrouble('');
     setCatalogue(found);
   };
   return (
-    <section aria-label="Take in a catalogue" className="grid gap-3 border-t-2 border-line py-4">
+    <section aria-label={CSV_IMPORT_TEXT.takeInACatalogue} className="grid gap-3 border-t-2 border-line py-4">
       <input
         ref={input}
         type="file"
         accept=".csv,text/csv"
-        aria-label="A catalogue as a CSV file"
+        aria-label={CSV_IMPORT_TEXT.aCatalogueAsACsv}
         className="hidden"
         onChange={({ target }) => {
           const [file] = target.files ?? [];
@@ -54,7 +54,7 @@ export function CsvImport() {
         <Looked key={catalogue.name} catalogue={catalogue} onChange={setCatalogue} />
       ) : (
         <PlainButton className="justify-self-start" onClick={() => input.current?.click()}>
-          Take in a catalogue, CSV
+          {CSV_IMPORT_TEXT.takeInACatalogueCsv}
         </PlainButton>
       )}
       {trouble && (
@@ -89,7 +89,9 @@ function Looked({ catalogue, onChange }: LookedProps) {
     });
   const take = async () => {
     rememberMapping(catalogue.head, mapping);
-    await begin(`${catalogue.name} was not sent.`, () => api.lookThrough(asFile(good, catalogue.name)));
+    await begin(CSV_IMPORT_TEXT.wasNotSent(catalogue.name), () =>
+      api.lookThrough(asFile(good, catalogue.name)),
+    );
     navigate('/');
     // What is being taken in stands on top of the bench.
     window.scrollTo(0, 0);
@@ -100,16 +102,19 @@ function Looked({ catalogue, onChange }: LookedProps) {
       <Columns head={catalogue.head} mapping={mapping} onChange={setMapping} />
       {!current && (
         <label className="grid gap-1 text-quiet">
-          Looking through {catalogue.rows.length} rows
+          {CSV_IMPORT_TEXT.lookingThrough}
+          {catalogue.rows.length}
+          {CSV_IMPORT_TEXT.rows}
           <progress max={catalogue.rows.length} value={done} className="h-2 w-full" />
         </label>
       )}
       <p className="font-semibold" role="status">
-        {good.length === 1 ? '1 row is good' : `${good.length} rows are good`}, {wrong.length}{' '}
-        {wrong.length === 1 ? 'has' : 'have'} a mistake.
+        {good.length === 1 ? CSV_IMPORT_TEXT.rowIsGood : CSV_IMPORT_TEXT.rowsAreGood(good.length)},{' '}
+        {wrong.length} {wrong.length === 1 ? CSV_IMPORT_TEXT.has : CSV_IMPORT_TEXT.have}
+        {CSV_IMPORT_TEXT.aMistake}
       </p>
       {wrong.length > 0 && (
-        <Notice look="amber" title="Mend them here, or they are set aside">
+        <Notice look="amber" title={CSV_IMPORT_TEXT.mendThemHereOrThey}>
           <ul className="grid gap-2">
             {wrong.slice(0, MOST_WRONG).map(({ row, found }) => (
               <li key={row.id} className="border-b border-line pb-2">
@@ -118,7 +123,8 @@ function Looked({ catalogue, onChange }: LookedProps) {
                     const column = one.code === 'more-cells' ? undefined : mapping[one.column];
                     return (
                       <label key={one.column} className="grid gap-1">
-                        Row {row.at}: {csvTroubleWords(one)}
+                        {CSV_IMPORT_TEXT.row}
+                        {row.at}: {csvTroubleWords(one)}
                         {column !== undefined && (
                           <input
                             defaultValue={row.cells[column] ?? ''}
@@ -132,14 +138,21 @@ function Looked({ catalogue, onChange }: LookedProps) {
               </li>
             ))}
           </ul>
-          {wrong.length > MOST_WRONG && <p>And {wrong.length - MOST_WRONG} more.</p>}
+          {wrong.length > MOST_WRONG && (
+            <p>
+              {CSV_IMPORT_TEXT.and}
+              {wrong.length - MOST_WRONG}
+              {CSV_IMPORT_TEXT.more}
+            </p>
+          )}
         </Notice>
       )}
       <div className="flex flex-wrap gap-2">
         <PlainButton look="strong" disabled={good.length === 0 || !current} onClick={() => void take()}>
-          Take in {good.length === 1 ? '1 row' : `${good.length} rows`}
+          {CSV_IMPORT_TEXT.takeIn}
+          {good.length === 1 ? CSV_IMPORT_TEXT.row2 : CSV_IMPORT_TEXT.rows2(good.length)}
         </PlainButton>
-        <PlainButton onClick={() => onChange(null)}>Leave it</PlainButton>
+        <PlainButton onClick={() => onChange(null)}>{CSV_IMPORT_TEXT.leaveIt}</PlainButton>
       </div>
     </>
   );
@@ -165,7 +178,8 @@ function Columns({ head, mapping, onChange }: ColumnsProps) {
   return (
     <details open={missing.length > 0 || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        Columns{missing.length > 0 && `: still to be said: ${missing.join(', ')}`}
+        {CSV_IMPORT_TEXT.columns}
+        {missing.length > 0 && CSV_IMPORT_TEXT.stillToBeSaid(missing.join(', '))}
       </summary>
       <div className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
         {CSV_COLUMNS.map((column) => (

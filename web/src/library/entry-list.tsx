@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, toldOf } from '../api/client.js';
 import { photoUrl, thumbUrl } from '../photos/photo-url.js';
+import { ENTRY_LIST_TEXT } from '@which-way/words/screens/library/entry-list';
 
 /** What a line of the list shows. */
 export interface ListedEntry {
@@ -39,7 +40,7 @@ export function EntryList({ label, entries }: { label: string; entries: readonly
 function Entry({ id }: { id: string }) {
   const { data, error } = useQuery({ queryKey: ['entry', id], queryFn: () => api.entry(id) });
   if (error) return <p className="text-brick">{toldOf(error).message}</p>;
-  if (!data) return <p className="text-quiet">Opening it.</p>;
+  if (!data) return <p className="text-quiet">{ENTRY_LIST_TEXT.openingIt}</p>;
   const lines = factLines(data.facts ?? {});
   return (
     <div className="grid gap-3 pb-3 sm:grid-cols-2">
@@ -48,10 +49,12 @@ function Entry({ id }: { id: string }) {
           {data.positions.map(({ name, rests, joined }, at) => (
             <tr key={at} className="border-t border-line">
               <th scope="row" className="pr-4 text-left">
-                {name ?? `position ${at + 1}`}
-                {rests === 'momentary' && ', springs back'}
+                {name ?? ENTRY_LIST_TEXT.position(at + 1)}
+                {rests === 'momentary' && ENTRY_LIST_TEXT.springsBack}
               </th>
-              <td className="font-mono">{joined.map((net) => net.join('–')).join('  ') || 'nothing'}</td>
+              <td className="font-mono">
+                {joined.map((net) => net.join('–')).join('  ') || ENTRY_LIST_TEXT.nothing}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -63,14 +66,18 @@ function Entry({ id }: { id: string }) {
             <dd>{value}</dd>
           </div>
         ))}
-        {lines.length === 0 && <p className="text-quiet">Nothing is stated besides the wiring.</p>}
+        {lines.length === 0 && <p className="text-quiet">{ENTRY_LIST_TEXT.nothingIsStatedBesidesThe}</p>}
       </dl>
       {data.facts?.photos && (
-        <ul className="flex flex-wrap gap-2 sm:col-span-2" aria-label={`Pictures of ${data.name}`}>
+        <ul className="flex flex-wrap gap-2 sm:col-span-2" aria-label={ENTRY_LIST_TEXT.picturesOf(data.name)}>
           {data.facts.photos.map((photo) => (
             <li key={photo}>
               <a href={photoUrl(photo)} target="_blank" rel="noreferrer">
-                <img src={thumbUrl(photo)} alt={`A picture of ${data.name}`} className="h-24 rounded-part" />
+                <img
+                  src={thumbUrl(photo)}
+                  alt={ENTRY_LIST_TEXT.aPictureOf(data.name)}
+                  className="h-24 rounded-part"
+                />
               </a>
             </li>
           ))}

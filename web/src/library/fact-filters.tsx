@@ -6,18 +6,19 @@ import { readAmount } from '../shared/controls/amount.js';
 import { CheckLine } from '../shared/controls/check-line.js';
 import { Pick } from '../shared/controls/pick.js';
 import { useState } from 'react';
+import { FACT_FILTERS_TEXT } from '@which-way/words/screens/library/fact-filters';
 
 /** Facts that are asked for. */
 export type FactFilter = Omit<LibraryQuestion, 'search' | 'size' | 'from'>;
 
 const FIGURES = [
-  ['terminals', 'Terminals, exactly'],
-  ['positions', 'Positions, exactly'],
-  ['amps', 'A that only heat, at least'],
-  ['motorAmps', 'A of a motor, at least'],
-  ['voltsAc', 'V AC, at least'],
-  ['voltsDc', 'V DC, at least'],
-  ['mostPrice', 'Price, at most'],
+  ['terminals', FACT_FILTERS_TEXT.terminalsExactly],
+  ['positions', FACT_FILTERS_TEXT.positionsExactly],
+  ['amps', FACT_FILTERS_TEXT.aThatOnlyHeatAt],
+  ['motorAmps', FACT_FILTERS_TEXT.aOfAMotorAt],
+  ['voltsAc', FACT_FILTERS_TEXT.vAcAtLeast],
+  ['voltsDc', FACT_FILTERS_TEXT.vDcAtLeast],
+  ['mostPrice', FACT_FILTERS_TEXT.priceAtMost],
 ] as const;
 
 const DISCONNECTIONS = ['full', 'mini', 'micro', 'electronic'] as const;
@@ -39,37 +40,36 @@ export function FactFilters({
   return (
     <details open={said > 0 || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        By what is stated{said > 0 && `: ${said} asked for`}
+        {FACT_FILTERS_TEXT.byWhatIsStated}
+        {said > 0 && FACT_FILTERS_TEXT.askedFor(said)}
       </summary>
       <div className="grid grid-cols-2 items-end gap-2 sm:grid-cols-4">
         {FIGURES.map(([name, label]) => (
           <Figure key={name} label={label} onSay={(value) => set(name, value)} />
         ))}
         <Pick
-          label="Handle"
+          label={FACT_FILTERS_TEXT.handle}
           value={filter.form ?? ''}
           options={[ANY, ...ACTUATOR_FORMS.map((form) => ({ value: form, text: FORM_WORDS[form] }))]}
           onPick={(form) => set('form', form || undefined)}
         />
         <Pick
-          label="Disconnection"
+          label={FACT_FILTERS_TEXT.disconnection}
           value={filter.disconnection ?? ''}
           options={[ANY, ...DISCONNECTIONS.map((one) => ({ value: one, text: one }))]}
           onPick={(one) => set('disconnection', one || undefined)}
         />
         <CheckLine checked={filter.springs === true} onChange={(on) => set('springs', on || undefined)}>
-          springs back
+          {FACT_FILTERS_TEXT.springsBack}
         </CheckLine>
         <CheckLine checked={filter.inStock === true} onChange={(on) => set('inStock', on || undefined)}>
-          in stock
+          {FACT_FILTERS_TEXT.inStock}
         </CheckLine>
         <CheckLine checked={filter.kind === 'part'} onChange={(on) => set('kind', on ? 'part' : undefined)}>
-          parts alone
+          {FACT_FILTERS_TEXT.partsAlone}
         </CheckLine>
       </div>
-      <p className="text-small text-quiet">
-        What an entry does not state it is not found by: it may still have it.
-      </p>
+      <p className="text-small text-quiet">{FACT_FILTERS_TEXT.whatAnEntryDoesNot}</p>
     </details>
   );
 }
@@ -93,7 +93,8 @@ function Figure({ label, onSay }: { label: string; onSay: (value: number | undef
       />
       {wrong && (
         <span role="alert" className="text-small text-brick">
-          “{typed}” is no number: write 12 or 12.5.
+          “{typed}
+          {FACT_FILTERS_TEXT.isNoNumberWriteOr}
         </span>
       )}
     </label>

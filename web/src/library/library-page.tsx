@@ -13,6 +13,7 @@ import { catalogueCsv } from './catalogue.js';
 import { CsvImport } from './csv-import.js';
 import { EntryList } from './entry-list.js';
 import { FactFilters, type FactFilter } from './fact-filters.js';
+import { LIBRARY_PAGE_TEXT } from '@which-way/words/screens/library/library-page';
 
 /** Entries that a list shows at once; more are found by words. */
 const SHOWN = 100;
@@ -26,17 +27,17 @@ export function LibraryPage() {
   const asksNothing = search === '' && Object.keys(filter).length === 0;
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar title="Library" />
+      <TopBar title={LIBRARY_PAGE_TEXT.library} />
       <main className="mx-auto w-full max-w-5xl grow px-4 pb-10 sm:px-8">
-        <h1 className="py-4 text-title font-bold">Known switches and parts</h1>
+        <h1 className="py-4 text-title font-bold">{LIBRARY_PAGE_TEXT.knownSwitchesAndParts}</h1>
         <CsvImport />
         <div className="flex flex-wrap items-end gap-3">
           <label className="grow">
-            Find
+            {LIBRARY_PAGE_TEXT.find}
             <input
               type="search"
               value={search}
-              placeholder="Name, maker, number, marking, family"
+              placeholder={LIBRARY_PAGE_TEXT.nameMakerNumberMarkingFamily}
               onChange={({ target }) => setSearch(target.value)}
               className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-4"
             />
@@ -45,7 +46,7 @@ export function LibraryPage() {
             disabled={entries.length === 0}
             onClick={() => void saveShown(entries.map(({ id }) => id))}
           >
-            Save these as CSV
+            {LIBRARY_PAGE_TEXT.saveTheseAsCsv}
           </PlainButton>
         </div>
         <FactFilters filter={filter} onFilter={setFilter} />
@@ -56,15 +57,17 @@ export function LibraryPage() {
           </Notice>
         )}
         <p className="my-2 border-t-2 border-line pt-2 text-quiet" role="status">
-          {count > SHOWN ? `${SHOWN} of ${count} are listed: say more words.` : `${count} found.`}
+          {count > SHOWN
+            ? LIBRARY_PAGE_TEXT.ofAreListedSayMore(SHOWN, count)
+            : LIBRARY_PAGE_TEXT.found(count)}
         </p>
         {library.data && count === 0 && asksNothing && (
-          <Notice look="plain" title="The library is empty.">
-            Take in a catalogue, a Which Way file, or a job that was mapped.
+          <Notice look="plain" title={LIBRARY_PAGE_TEXT.theLibraryIsEmpty}>
+            {LIBRARY_PAGE_TEXT.takeInACatalogueA}
           </Notice>
         )}
         <EntryList
-          label="Entries"
+          label={LIBRARY_PAGE_TEXT.entries}
           entries={entries.map(({ id, name, maker, family, terminals, positions }) => ({
             ...{ id, name },
             about: [maker, family, `${terminals} terminals`, `${positions} positions`]
@@ -85,6 +88,6 @@ async function saveShown(ids: readonly string[]): Promise<void> {
     saveText('which-way-library.csv', catalogueCsv(entries), 'text/csv');
   } catch (error) {
     const { message, hint } = toldOf(error);
-    toast.error(`Nothing was saved. ${message}`, { description: hint });
+    toast.error(LIBRARY_PAGE_TEXT.nothingWasSaved(message), { description: hint });
   }
 }

@@ -13,6 +13,7 @@ import { MapTools } from './panels/map-tools.js';
 import { PromptBar } from './prompt/prompt-bar.js';
 import { useWakeLock } from './use-wake-lock.js';
 import { useProbing } from './probing/use-probing.js';
+import { MAP_PAGE_TEXT } from '@which-way/words/screens/map/map-page';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
@@ -31,7 +32,7 @@ export function MapPage() {
   const framed = map.structure.terminals.some(({ role }) => role === 'frame');
   return (
     <main data-fits className="flex grow flex-col lg:min-h-[38rem] lg:basis-0">
-      <h1 className="sr-only">Map</h1>
+      <h1 className="sr-only">{MAP_PAGE_TEXT.map}</h1>
       <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:grid-cols-[15.5rem_minmax(0,1fr)_25rem]">
         <div className="order-2 lg:order-none lg:min-h-0 lg:overflow-y-auto">
           <HandleRail probing={probing} />

@@ -6,6 +6,7 @@ import { useSafety } from '../safe/use-safety.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { troubleList } from '@which-way/words/before/safety';
+import { MAP_SHUT_TEXT } from '@which-way/words/screens/map/map-shut';
 
 /** Why the Map is shut, and the two ways to open it. */
 export function MapShut() {
@@ -15,27 +16,24 @@ export function MapShut() {
   const open = () => session.setOutOfMachine(true).catch((error: unknown) => setTrouble(toldOf(error)));
   return (
     <main className="mx-auto w-full max-w-3xl p-4 sm:p-8">
-      <h1 className="sr-only">Map</h1>
-      <Notice look="brick" title="The Map is shut: the switch is still in the machine.">
+      <h1 className="sr-only">{MAP_SHUT_TEXT.map}</h1>
+      <Notice look="brick" title={MAP_SHUT_TEXT.theMapIsShutThe}>
         <ul className="grid list-disc gap-1 pl-5">
           {troubleList(troubles, list?.supply ?? 'plug-in').map((words) => (
             <li key={words}>{words}</li>
           ))}
         </ul>
-        <p className="mt-3">
-          A meter on ohms must not meet a live circuit, and a circuit around the switch makes readings lie.
-          Local rules and licensed practice come first; fixed mains wiring is for those who may work on it.
-        </p>
+        <p className="mt-3">{MAP_SHUT_TEXT.aMeterOnOhmsMust}</p>
         <div className="mt-4 flex flex-wrap gap-3">
           <Link
             to="../safe"
             relative="path"
             className="flex min-h-16 items-center rounded-part border-2 border-enamel bg-enamel px-5 text-large font-semibold text-on-enamel"
           >
-            {list ? 'Go on with the safety list' : 'Make it safe'}
+            {list ? MAP_SHUT_TEXT.goOnWithTheSafety : MAP_SHUT_TEXT.makeItSafe}
           </Link>
           <PlainButton className="min-h-16 text-large" onClick={() => void open()}>
-            It is out of the machine now
+            {MAP_SHUT_TEXT.itIsOutOfThe}
           </PlainButton>
         </div>
       </Notice>

@@ -23,6 +23,7 @@ import { WaysOn } from './panels/ways-on.js';
 import type { OutlookView } from './probing/use-outlook.js';
 import type { Probing } from './probing/use-probing.js';
 import type { WakeLock } from './use-wake-lock.js';
+import { SIDE_PANE_TEXT } from '@which-way/words/screens/map/side-pane';
 
 interface SidePaneProps {
   probing: Probing;
@@ -69,7 +70,10 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
         <WaysOn probing={probing} outlook={outlook} />
       </div>
       <Tabs.Root defaultValue="table" className="flex min-h-0 grow flex-col px-4 pt-1">
-        <Tabs.List aria-label="What is known" className="flex shrink-0 gap-4 border-b-2 border-line">
+        <Tabs.List
+          aria-label={SIDE_PANE_TEXT.whatIsKnown}
+          className="flex shrink-0 gap-4 border-b-2 border-line"
+        >
           {(diagrams.length > 0 ? [...TABS, DIAGRAM] : TABS).map(([value, words]) => (
             <Tabs.Trigger
               key={value}
@@ -97,10 +101,7 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
         </Tabs.Content>
       </Tabs.Root>
       {awake === 'cannot' && (
-        <p className="px-4 py-1 text-small text-quiet">
-          The screen may go dark by itself: this browser keeps it on only at a secure address, such as on the
-          machine that runs Which Way. Set the device to stay awake.
-        </p>
+        <p className="px-4 py-1 text-small text-quiet">{SIDE_PANE_TEXT.theScreenMayGoDark}</p>
       )}
     </div>
   );
@@ -110,13 +111,11 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
 function WhatItIsNow({ map }: { map: SwitchMap }) {
   const open = oddQuestions(map).filter(({ answer }) => answer === null).length;
   return (
-    <section aria-label="What it is">
+    <section aria-label={SIDE_PANE_TEXT.whatItIs}>
       <Identity map={map} heading={false} />
       {open > 0 && (
         <Link to="../table" relative="path" className="underline">
-          {open === 1
-            ? 'One thing about it is odd: is that meant?'
-            : `${open} things about it are odd: are they meant?`}
+          {open === 1 ? SIDE_PANE_TEXT.oneThingAboutItIs : SIDE_PANE_TEXT.thingsAboutItAreOdd(open)}
         </Link>
       )}
     </section>
@@ -127,7 +126,7 @@ const CONTENT = 'min-h-0 grow py-2 lg:overflow-y-auto';
 
 /** What is known, a part at a time. */
 const TABS = [
-  ['table', 'Truth table so far'],
+  ['table', SIDE_PANE_TEXT.truthTableSoFar],
   ['pairs', 'Coverage'],
   ['readings', 'Readings'],
 ] as const;

@@ -24,6 +24,7 @@ import { NO_REQUIREMENT_WORDS } from './match-words.js';
 import { Refinements } from './requirement/refinements.js';
 import { anotherName, SourceChoice } from './requirement/source-choice.js';
 import { WhatMatters } from './requirement/what-matters.js';
+import { MATCH_PAGE_TEXT } from '@which-way/words/screens/match/match-page';
 
 const NONE: MatchedEntry[] = [];
 
@@ -111,26 +112,30 @@ export function MatchPage() {
       data-fits
       className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[27rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
     >
-      <section aria-label="Candidates" className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2">
-        <h1 className="text-title font-bold">What can take its place</h1>
+      <section
+        aria-label={MATCH_PAGE_TEXT.candidates}
+        className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2"
+      >
+        <h1 className="text-title font-bold">{MATCH_PAGE_TEXT.whatCanTakeItsPlace}</h1>
         {choice}
         <p className="mt-2">
-          Needs {requirement.terminals.length} terminals and {settings.length}{' '}
-          {settings.length === 1 ? 'position' : 'positions in this order'}.
-          {source === 'machine' &&
-            need.capped &&
-            ' More would do than was looked for: the search for that was cut off.'}
+          {MATCH_PAGE_TEXT.needs}
+          {requirement.terminals.length}
+          {MATCH_PAGE_TEXT.terminalsAnd}
+          {settings.length}{' '}
+          {settings.length === 1 ? MATCH_PAGE_TEXT.position : MATCH_PAGE_TEXT.positionsInThisOrder}.
+          {source === 'machine' && need.capped && MATCH_PAGE_TEXT.moreWouldDoThanWas}
         </p>
         <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
         <Refinements map={map} refinement={refinement} onRefine={refine} />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
         <label className="mt-2 block">
-          Only those that are called
+          {MATCH_PAGE_TEXT.onlyThoseThatAreCalled}
           <input
             type="search"
             value={words}
             maxLength={120}
-            placeholder="Name, maker, number, marking, family"
+            placeholder={MATCH_PAGE_TEXT.nameMakerNumberMarkingFamily}
             onChange={({ target }) => setWords(target.value)}
             className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
           />
@@ -154,10 +159,12 @@ export function MatchPage() {
       ) : (
         <p className="p-8 text-quiet">
           {matches.running
-            ? 'Searching.'
+            ? MATCH_PAGE_TEXT.searching
             : matches.all === 0
-              ? 'What can take its place stands here once something is in the library.'
-              : `None of the library has this wiring${refinement.jumpers === 0 ? ' without an added junction' : ''}. The list says why for each, and what comes near.`}
+              ? MATCH_PAGE_TEXT.whatCanTakeItsPlace2
+              : MATCH_PAGE_TEXT.noneOfTheLibraryHas(
+                  refinement.jumpers === 0 ? ' without an added junction' : '',
+                )}
         </p>
       )}
     </main>
@@ -173,17 +180,17 @@ function Troubles({ matches, words, onAgain }: { matches: SearchState; words: st
           <Notice look="amber" title={trouble.message}>
             {trouble.hint}{' '}
             <PlainButton look="quiet" onClick={onAgain}>
-              Look again
+              {MATCH_PAGE_TEXT.lookAgain}
             </PlainButton>
           </Notice>
         </div>
       )}
       {done && all === 0 && words === '' && (
         <div className="mt-3">
-          <Notice look="plain" title="The library is empty.">
-            Take in a catalogue or a file with known switches at{' '}
+          <Notice look="plain" title={MATCH_PAGE_TEXT.theLibraryIsEmpty}>
+            {MATCH_PAGE_TEXT.takeInACatalogueOr}{' '}
             <Link to="/library" className="underline">
-              Library
+              {MATCH_PAGE_TEXT.library}
             </Link>
             .
           </Notice>
@@ -208,11 +215,13 @@ function NotAll({
     <div className="mt-3">
       <Notice
         look="amber"
-        title={mapped ? 'The map is not complete' : 'Not everything is said of what it should do'}
+        title={mapped ? MATCH_PAGE_TEXT.theMapIsNotComplete : MATCH_PAGE_TEXT.notEverythingIsSaidOf}
       >
-        {unsettledPairs} pairs {mapped ? 'are not settled' : 'bind nothing'}
-        {mapped && map.structure.actuators[0]?.closed === null ? ', and there may be more positions' : ''}. A
-        candidate can be ruled out, but none is a match yet.
+        {unsettledPairs}
+        {MATCH_PAGE_TEXT.pairs}
+        {mapped ? MATCH_PAGE_TEXT.areNotSettled : MATCH_PAGE_TEXT.bindNothing}
+        {mapped && map.structure.actuators[0]?.closed === null ? MATCH_PAGE_TEXT.andThereMayBeMore : ''}
+        {MATCH_PAGE_TEXT.aCandidateCanBeRuled}
       </Notice>
     </div>
   );
@@ -222,16 +231,16 @@ function NotAll({
 function NothingToMatch({ because, children }: { because: NoRequirement; children: ReactNode }) {
   return (
     <main className="mx-auto w-full max-w-3xl p-8">
-      <h1 className="sr-only">Match</h1>
+      <h1 className="sr-only">{MATCH_PAGE_TEXT.match}</h1>
       <Notice look="plain" title={NO_REQUIREMENT_WORDS[because]}>
         <Link to="../map" relative="path" className="underline">
-          Go to the Map
+          {MATCH_PAGE_TEXT.goToTheMap}
         </Link>{' '}
-        or say at{' '}
+        {MATCH_PAGE_TEXT.orSayAt}{' '}
         <Link to="../verify" relative="path" className="underline">
-          Verify
+          {MATCH_PAGE_TEXT.verify}
         </Link>{' '}
-        what it should do: a dead switch is matched by that.
+        {MATCH_PAGE_TEXT.whatItShouldDoA}
       </Notice>
       {children}
     </main>

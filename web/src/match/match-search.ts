@@ -2,6 +2,7 @@ import type { MatchAnswer, MatchedEntry, MatchQuestion } from '@which-way/contra
 import type { MatchResult } from '@which-way/core/match';
 import { createStore } from 'zustand/vanilla';
 import { api, NoServerError, toldOf } from '../api/client.js';
+import { MATCH_SEARCH_TEXT } from '@which-way/words/screens/match/match-search';
 
 /** What a change of what is asked did: which candidates come, which go. */
 export interface ListChange {
@@ -88,9 +89,7 @@ export class MatchSearch {
       this.#asked = '';
       const away = error instanceof NoServerError;
       const told = toldOf(error);
-      const hint = away
-        ? 'The library is on the server: nothing can be looked up until it is back.'
-        : told.hint;
+      const hint = away ? MATCH_SEARCH_TEXT.theLibraryIsOnThe : told.hint;
       this.store.setState({ ...NOTHING, trouble: { message: told.message, hint } });
     }
   }

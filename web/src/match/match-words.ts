@@ -1,5 +1,6 @@
 import type { MatchResult, NoRequirement } from '@which-way/core/match';
 import type { KnownSwitch } from '@which-way/core/switch';
+import { MATCH_WORDS_TEXT } from '@which-way/words/screens/match/match-words';
 
 const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
@@ -46,20 +47,18 @@ export function resultWords(result: MatchResult, loosened: boolean | 'machine' =
 
 /** Why there is nothing to match. */
 export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
-  'nothing-mapped': 'The switch is not mapped yet.',
-  'nothing-joins': 'No contact is known yet: nothing joins in any position.',
-  'more-than-one-actuator': 'This switch has more than one handle: not compared in this version.',
-  'too-many-positions': 'This switch has more than 32 positions: not compared in this version.',
-  'nothing-expected': 'Nobody has said what it should do: Verify is the place for that.',
-  'no-position-matters': 'Every position was said not to matter.',
-  'nothing-of-another': 'Choose the job or the entry that it should do as.',
-  'no-machine':
-    'No load is on a wire yet: say at Wires and jumpers where each wire ends. And what the switch should do has to be known in full.',
-  working: 'It is being worked out what matters to the machine.',
-  'too-many-wires':
-    'More than 8 terminals carry wires: what matters to the machine is not worked out for so many.',
-  'took-too-long': 'It took more than 2 seconds to work out what matters to the machine, and was given up.',
-  disputed: 'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
+  'nothing-mapped': MATCH_WORDS_TEXT.theSwitchIsNotMapped,
+  'nothing-joins': MATCH_WORDS_TEXT.noContactIsKnownYet,
+  'more-than-one-actuator': MATCH_WORDS_TEXT.thisSwitchHasMoreThan,
+  'too-many-positions': MATCH_WORDS_TEXT.thisSwitchHasMoreThan2,
+  'nothing-expected': MATCH_WORDS_TEXT.nobodyHasSaidWhatIt,
+  'no-position-matters': MATCH_WORDS_TEXT.everyPositionWasSaidNot,
+  'nothing-of-another': MATCH_WORDS_TEXT.chooseTheJobOrThe,
+  'no-machine': MATCH_WORDS_TEXT.noLoadIsOnA,
+  working: MATCH_WORDS_TEXT.itIsBeingWorkedOut,
+  'too-many-wires': MATCH_WORDS_TEXT.moreThanTerminalsCarryWires,
+  'took-too-long': MATCH_WORDS_TEXT.itTookMoreThanSeconds,
+  disputed: MATCH_WORDS_TEXT.readingsContradictSettleThatOn,
 };
 
 /** What a candidate's position is called. */

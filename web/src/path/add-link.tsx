@@ -4,6 +4,7 @@ import type { LinkId } from '@which-way/core/switch';
 import { LINK_WORDS } from '@which-way/words/before/path';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { ADD_LINK_TEXT } from '@which-way/words/screens/path/add-link';
 
 /** Taps in what else lies in the path. */
 export function AddLink({
@@ -29,9 +30,10 @@ export function AddLink({
     onLay([...path.links.slice(0, place), fresh, ...path.links.slice(place)]);
   };
   return (
-    <section aria-label="Add a link">
+    <section aria-label={ADD_LINK_TEXT.addALink}>
       <h2 className="mb-1 font-semibold text-quiet">
-        Tap in what else is there{after ? ', after the chosen link' : ''}
+        {ADD_LINK_TEXT.tapInWhatElseIs}
+        {after ? ADD_LINK_TEXT.afterTheChosenLink : ''}
       </h2>
       <div className="flex flex-wrap gap-1.5">
         {LINK_KINDS.map((kind) => (

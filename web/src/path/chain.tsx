@@ -2,6 +2,7 @@ import { inSeries, type LinkState, type PathVerdict, type SupplyPath } from '@wh
 import type { LinkId } from '@which-way/core/switch';
 import type { PathLink } from '@which-way/core/log';
 import { linkName, STATE_WORDS } from '@which-way/words/before/path';
+import { CHAIN_TEXT } from '@which-way/words/screens/path/chain';
 
 const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {
   pass: { node: 'border-teal bg-teal text-on-teal', mark: '✓', line: 'border-teal' },
@@ -39,20 +40,23 @@ export function Chain({ path, verdict, picked, onPick }: ChainProps) {
   return (
     <div>
       <div className={`grid gap-2 ${back.length > 0 ? 'sm:border-r-4 sm:border-line' : ''}`}>
-        <ol className="flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4" aria-label="Supply path">
+        <ol className="flex flex-col sm:flex-row sm:flex-wrap sm:gap-y-4" aria-label={CHAIN_TEXT.supplyPath}>
           {there.map(item)}
         </ol>
         {back.length > 0 && (
           // Drawn under the feed, the way back runs towards the supply.
-          <ol className="flex flex-col sm:flex-row-reverse sm:flex-wrap sm:gap-y-4" aria-label="The way back">
+          <ol
+            className="flex flex-col sm:flex-row-reverse sm:flex-wrap sm:gap-y-4"
+            aria-label={CHAIN_TEXT.theWayBack}
+          >
             {back.map(item)}
           </ol>
         )}
       </div>
       {beside.length > 0 && (
         <div className="mt-2 flex flex-wrap items-center gap-x-3">
-          <span className="text-small text-quiet">Beside the path, tested alone:</span>
-          <ul className="flex flex-wrap" aria-label="Beside the path">
+          <span className="text-small text-quiet">{CHAIN_TEXT.besideThePathTestedAlone}</span>
+          <ul className="flex flex-wrap" aria-label={CHAIN_TEXT.besideThePath}>
             {beside.map(item)}
           </ul>
         </div>

@@ -4,6 +4,7 @@ import { lastCheckedMeter } from '@which-way/core/log';
 import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { readAmount } from '../shared/controls/amount.js';
+import { CORD_CHECK_TEXT } from '@which-way/words/screens/path/cord-check';
 
 /** The area of one conductor in mm2 from a cord's marking or a bare number; null when it is neither. */
 export function areaOf(typed: string): number | null {
@@ -25,11 +26,11 @@ export function CordCheck() {
   const milliohm =
     loop && (loop.ohms < 10 ? `${Math.round(loop.ohms * 1000)} milliohm` : `${loop.ohms.toFixed(1)} ohm`);
   return (
-    <section aria-label="Cord" className="border-t-2 border-line pt-3">
-      <h2 className="font-bold">What should the cord read?</h2>
+    <section aria-label={CORD_CHECK_TEXT.cord} className="border-t-2 border-line pt-3">
+      <h2 className="font-bold">{CORD_CHECK_TEXT.whatShouldTheCordRead}</h2>
       <div className="mt-1 grid grid-cols-2 gap-3">
         <label>
-          Length in metres
+          {CORD_CHECK_TEXT.lengthInMetres}
           <input
             inputMode="decimal"
             maxLength={8}
@@ -39,29 +40,29 @@ export function CordCheck() {
           />
         </label>
         <label>
-          Size
+          {CORD_CHECK_TEXT.size}
           <input
             maxLength={20}
             value={size}
-            placeholder="0.75 or 18 AWG"
+            placeholder={CORD_CHECK_TEXT.orAwg}
             onChange={({ target }) => setSize(target.value)}
             className={`${INPUT} placeholder:text-quiet`}
           />
         </label>
       </div>
       <p className="mt-2" aria-live="polite">
-        {metres === undefined && 'Give the length as a number, such as 2 or 1,8. '}
-        {size.trim() !== '' && area === null && 'Give the size as mm² or gauge: 0.75, 3G1.5, 18 AWG. '}
+        {metres === undefined && CORD_CHECK_TEXT.giveTheLengthAsA}
+        {size.trim() !== '' && area === null && CORD_CHECK_TEXT.giveTheSizeAsMm}
         {loop &&
-          `${metres} m loops to ${milliohm}, far ends joined: ${
+          CORD_CHECK_TEXT.mLoopsToFarEnds(
+            metres ?? 0,
+            milliohm ?? '',
             loop.tells
-              ? `this meter can tell, to plus or minus ${Math.round(loop.uncertainty * 1000)} milliohm.`
-              : `this meter cannot tell. It may be out by ${Math.round(loop.uncertainty * 1000)} milliohm.`
-          }`}
+              ? CORD_CHECK_TEXT.thisMeterCanTellTo(Math.round(loop.uncertainty * 1000))
+              : CORD_CHECK_TEXT.thisMeterCannotTellIt(Math.round(loop.uncertainty * 1000)),
+          )}
       </p>
-      <p className="text-small text-quiet">
-        Copper at 20 °C. A thinned cord reads high; one that moves when flexed is broken.
-      </p>
+      <p className="text-small text-quiet">{CORD_CHECK_TEXT.copperAtCAThinned}</p>
     </section>
   );
 }

@@ -10,6 +10,7 @@ import { positionNames } from '../safe/handle-positions.js';
 import { useSafety } from '../safe/use-safety.js';
 import { Choice } from '../shared/controls/choice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { IN_PLACE_PANEL_TEXT } from '@which-way/words/screens/path/in-place-panel';
 
 const FOUND = [
   { value: 'open', text: 'open' },
@@ -25,20 +26,25 @@ export function InPlacePanel() {
   const [begun, setBegun] = useState<InPlaceTrial | null>(null);
   return (
     <details className="border-t-2 border-line pt-2" open={trials.length > 0 || undefined}>
-      <summary className="min-h-11 cursor-pointer py-2 font-bold">In place, the wires on</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-bold">
+        {IN_PLACE_PANEL_TEXT.inPlaceTheWiresOn}
+      </summary>
       <ul className="grid gap-1">
         {trials.map((trial, at) => (
           <li key={at} className="border-b border-line py-1">
             <strong>
-              {trial.between}, {trial.openAt} to {trial.closedAt}, {trial.rounds.length} times:
+              {trial.between}, {trial.openAt}
+              {IN_PLACE_PANEL_TEXT.to}
+              {trial.closedAt}, {trial.rounds.length}
+              {IN_PLACE_PANEL_TEXT.times}
             </strong>{' '}
             {IN_PLACE_WORDS[inPlaceStanding(trial)]}
-            {trial.sharedBy && ` What could share the path: ${trial.sharedBy}.`}
+            {trial.sharedBy && IN_PLACE_PANEL_TEXT.whatCouldShareThePath(trial.sharedBy)}
           </li>
         ))}
       </ul>
       {!safe.open ? (
-        <p>Nothing is read in ohms before it is made safe.</p>
+        <p>{IN_PLACE_PANEL_TEXT.nothingIsReadInOhms}</p>
       ) : begun ? (
         <Rounds begun={begun} onDone={() => setBegun(null)} />
       ) : (
@@ -85,14 +91,14 @@ function Begin({ onBegin }: { onBegin: (trial: InPlaceTrial) => void }) {
         if (ready) onBegin({ ...typed, rounds: [] });
       }}
     >
-      {field('between', 'Between which two points', POINT_LETTERS)}
+      {field('between', IN_PLACE_PANEL_TEXT.betweenWhichTwoPoints, POINT_LETTERS)}
       <div className="grid grid-cols-2 gap-2">
-        {field('openAt', 'It parts at', POINT_LETTERS)}
-        {field('closedAt', 'It joins at', POINT_LETTERS)}
+        {field('openAt', IN_PLACE_PANEL_TEXT.itPartsAt, POINT_LETTERS)}
+        {field('closedAt', IN_PLACE_PANEL_TEXT.itJoinsAt, POINT_LETTERS)}
       </div>
-      {field('sharedBy', 'What else could share the path', REMARK_LETTERS)}
+      {field('sharedBy', IN_PLACE_PANEL_TEXT.whatElseCouldShareThe, REMARK_LETTERS)}
       <PlainButton type="submit" disabled={!ready}>
-        Begin: leads on, and leave them
+        {IN_PLACE_PANEL_TEXT.beginLeadsOnAndLeave}
       </PlainButton>
     </form>
   );
@@ -115,13 +121,21 @@ function Rounds({ begun, onDone }: { begun: InPlaceTrial; onDone: () => void }) 
   return (
     <div className="grid gap-2">
       <p className="text-large font-bold">
-        {round} of {ROUNDS_WANTED}: handle at {open === null ? trial.openAt : trial.closedAt}, {trial.between}{' '}
-        is
+        {round}
+        {IN_PLACE_PANEL_TEXT.ofText}
+        {ROUNDS_WANTED}
+        {IN_PLACE_PANEL_TEXT.handleAt}
+        {open === null ? trial.openAt : trial.closedAt}, {trial.between} {IN_PLACE_PANEL_TEXT.isText}
       </p>
       <div className="flex flex-wrap gap-2">
-        <Choice<Found> label="What the meter says" value={null} options={FOUND} onChoose={say} />
+        <Choice<Found>
+          label={IN_PLACE_PANEL_TEXT.whatTheMeterSays}
+          value={null}
+          options={FOUND}
+          onChoose={say}
+        />
         <PlainButton look="quiet" onClick={onDone}>
-          Leave it
+          {IN_PLACE_PANEL_TEXT.leaveIt}
         </PlainButton>
       </div>
     </div>

@@ -7,6 +7,7 @@ import { linkName, STATE_WORDS } from '@which-way/words/before/path';
 import { Looks } from './looks.js';
 import type { OnTest } from './proposal.js';
 import { ResultButtons } from './result-buttons.js';
+import { LINK_PANEL_TEXT } from '@which-way/words/screens/path/link-panel';
 
 interface LinkPanelProps {
   path: SupplyPath;
@@ -26,10 +27,13 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
   };
   return (
     <section aria-label={linkName(link)} className="grid gap-3">
-      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]">{linkName(link)} alone</p>
+      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]">
+        {linkName(link)}
+        {LINK_PANEL_TEXT.alone}
+      </p>
       <p>
         {STATE_WORDS[verdict.states.get(link.id) ?? 'not-tested']}
-        {!inSeries(link) && '; beside the path, not in it'}
+        {!inSeries(link) && LINK_PANEL_TEXT.besideThePathNotIn}
       </p>
       <ResultButtons
         flex={link.kind === 'cord'}
@@ -38,13 +42,17 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
       <Insulated link={link} path={path} onTest={onTest} />
       <Looks link={link} path={path} />
       <div className="flex flex-wrap gap-2 border-t border-line pt-3">
-        <PlainButton disabled={index === 0} onClick={() => move(-1)} aria-label="Move it towards the supply">
+        <PlainButton
+          disabled={index === 0}
+          onClick={() => move(-1)}
+          aria-label={LINK_PANEL_TEXT.moveItTowardsTheSupply}
+        >
           <ArrowLeft size={18} aria-hidden="true" />
         </PlainButton>
         <PlainButton
           disabled={index === path.links.length - 1}
           onClick={() => move(1)}
-          aria-label="Move it towards the load"
+          aria-label={LINK_PANEL_TEXT.moveItTowardsTheLoad}
         >
           <ArrowRight size={18} aria-hidden="true" />
         </PlainButton>
@@ -55,10 +63,10 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
           }}
         >
           <Trash2 size={18} className="mr-2 inline" aria-hidden="true" />
-          Not in this machine
+          {LINK_PANEL_TEXT.notInThisMachine}
         </PlainButton>
         <PlainButton look="quiet" onClick={onClose}>
-          Back to the next test
+          {LINK_PANEL_TEXT.backToTheNextTest}
         </PlainButton>
       </div>
     </section>
@@ -66,8 +74,8 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
 }
 
 const WAY_HOW = {
-  across: 'To the other conductor, far end open:',
-  'to-earth': 'To earth or the frame:',
+  across: LINK_PANEL_TEXT.toTheOtherConductorFar,
+  'to-earth': LINK_PANEL_TEXT.toEarthOrTheFrame,
 } as const;
 
 /** Measurements where open is right: to the other conductor and to earth. */
@@ -81,20 +89,24 @@ function Insulated({ link, path, onTest }: Pick<LinkPanelProps, 'link' | 'path' 
           aria-pressed={last?.result === 'pass'}
           onClick={() => onTest([link.id], 'pass', false, way)}
         >
-          Open
+          {LINK_PANEL_TEXT.open}
         </PlainButton>
         <PlainButton
           aria-pressed={last?.result === 'fail'}
           onClick={() => onTest([link.id], 'fail', false, way)}
         >
-          Not open
+          {LINK_PANEL_TEXT.notOpen}
         </PlainButton>
-        {last && <span className="text-quiet">{last.result === 'pass' ? 'open' : 'not open'}</span>}
+        {last && (
+          <span className="text-quiet">
+            {last.result === 'pass' ? LINK_PANEL_TEXT.open2 : LINK_PANEL_TEXT.notOpen2}
+          </span>
+        )}
       </div>
     );
   });
   return (
-    <section aria-label="Beside it" className="grid gap-1 border-t border-line pt-2">
+    <section aria-label={LINK_PANEL_TEXT.besideIt} className="grid gap-1 border-t border-line pt-2">
       {rows}
     </section>
   );

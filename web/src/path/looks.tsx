@@ -6,6 +6,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { LOOKS_TEXT } from '@which-way/words/screens/path/looks';
 
 interface LooksProps {
   link: PathLink;
@@ -33,10 +34,12 @@ export function Looks({ link, path, signs = signsOf(link.kind) }: LooksProps) {
           className="min-h-14 justify-self-start text-large"
           onClick={() => open.forEach((sign) => say(sign, { found: 'good' }))}
         >
-          All {open.length} are good
+          {LOOKS_TEXT.all}
+          {open.length}
+          {LOOKS_TEXT.areGood}
         </PlainButton>
       )}
-      <ul className="grid gap-1" aria-label="What to look for">
+      <ul className="grid gap-1" aria-label={LOOKS_TEXT.whatToLookFor}>
         {signs.map((sign) => {
           const look = seen(sign);
           return (
@@ -56,7 +59,7 @@ export function Looks({ link, path, signs = signsOf(link.kind) }: LooksProps) {
                   {photos.length > 0 && (
                     <Pick
                       quiet
-                      label={`Photo of: ${SIGN_WORDS[sign].look}`}
+                      label={LOOKS_TEXT.photoOf(SIGN_WORDS[sign].look)}
                       value={look.photo ?? ''}
                       options={[
                         { value: '', text: 'no photo' },
@@ -69,7 +72,7 @@ export function Looks({ link, path, signs = signsOf(link.kind) }: LooksProps) {
                     />
                   )}
                   <PlainButton look="quiet" className="!px-2" onClick={() => say(sign, { found: null })}>
-                    Take back
+                    {LOOKS_TEXT.takeBack}
                   </PlainButton>
                 </>
               )}

@@ -2,6 +2,7 @@ import type { PathVerdict, SupplyPath } from '@which-way/core/path';
 import type { LinkId } from '@which-way/core/switch';
 import { foundWords, linkName, OUTCOME_WORDS } from '@which-way/words/before/path';
 import { Notice } from '../shared/controls/notice.js';
+import { PATH_OUTCOME_TEXT } from '@which-way/words/screens/path/path-outcome';
 
 /** What the tests say so far: whether it is the switch. */
 export function PathOutcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) {
@@ -25,17 +26,14 @@ export function PathOutcome({ path, verdict }: { path: SupplyPath; verdict: Path
       }
     >
       <p>{about}</p>
-      {stuck && (
-        <p className="mt-1 font-semibold">
-          All tests pass or fail in turn: it comes and goes. Flex and turn each link while you measure it, and
-          test it warm.
-        </p>
-      )}
+      {stuck && <p className="mt-1 font-semibold">{PATH_OUTCOME_TEXT.allTestsPassOrFail}</p>}
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        {found.length > 0 && <Line term="Found" names={found.join('; ')} />}
-        {verdict.faults.length > 0 && <Line term="At fault" names={names(verdict.faults)} />}
-        {verdict.suspects.length > 0 && <Line term="Suspect" names={names(verdict.suspects)} />}
-        {cleared.length > 0 && <Line term="Cleared" names={names(cleared)} />}
+        {found.length > 0 && <Line term={PATH_OUTCOME_TEXT.found} names={found.join('; ')} />}
+        {verdict.faults.length > 0 && <Line term={PATH_OUTCOME_TEXT.atFault} names={names(verdict.faults)} />}
+        {verdict.suspects.length > 0 && (
+          <Line term={PATH_OUTCOME_TEXT.suspect} names={names(verdict.suspects)} />
+        )}
+        {cleared.length > 0 && <Line term={PATH_OUTCOME_TEXT.cleared} names={names(cleared)} />}
       </dl>
     </Notice>
   );

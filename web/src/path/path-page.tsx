@@ -22,6 +22,7 @@ import { PathOutcome } from './path-outcome.js';
 import { CordCheck } from './cord-check.js';
 import { Proposal, type OnTest } from './proposal.js';
 import { TestList } from './test-list.js';
+import { PATH_PAGE_TEXT } from '@which-way/words/screens/path/path-page';
 
 const PRESETS = Object.keys(PATH_PRESETS) as PathPreset[];
 
@@ -42,7 +43,7 @@ export function PathPage() {
   const link = path.links.find(({ id }) => id === picked);
   return (
     <main className="grid grow content-start gap-6 p-4 sm:p-6">
-      <h1 className="sr-only">Is it the switch?</h1>
+      <h1 className="sr-only">{PATH_PAGE_TEXT.isItTheSwitch}</h1>
       {path.links.length === 0 ? (
         <Presets onChoose={(preset) => session.emit({ kind: 'path-laid', ...layPath(preset, newId) })} />
       ) : (
@@ -84,11 +85,8 @@ export function PathPage() {
 
 function Presets({ onChoose }: { onChoose: (preset: PathPreset) => void }) {
   return (
-    <section aria-label="What kind of machine" className="grid max-w-4xl gap-3">
-      <p className="text-large">
-        Before the switch is blamed: what lies between the supply and the load? Take the nearest, then tap
-        links in and out.
-      </p>
+    <section aria-label={PATH_PAGE_TEXT.whatKindOfMachine} className="grid max-w-4xl gap-3">
+      <p className="text-large">{PATH_PAGE_TEXT.beforeTheSwitchIsBlamed}</p>
       <div className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
         {PRESETS.map((preset) => (
           <button

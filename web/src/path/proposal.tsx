@@ -17,6 +17,7 @@ import { readAmount } from '../shared/controls/amount.js';
 import { Notice } from '../shared/controls/notice.js';
 import { Looks } from './looks.js';
 import { ResultButtons } from './result-buttons.js';
+import { PROPOSAL_TEXT } from '@which-way/words/screens/path/proposal';
 
 /** What a test is written down with. */
 export type OnTest = (links: LinkId[], result: TestResult, flexed: boolean, way?: TestWay) => void;
@@ -34,10 +35,10 @@ export function Proposal({ path, verdict, onTest }: ProposalProps) {
   if (!step) return null;
   if (!safe.open)
     return (
-      <Notice look="brick" title="First make it safe">
-        Ohms, and fingers inside, only on what is proved dead.{' '}
+      <Notice look="brick" title={PROPOSAL_TEXT.firstMakeItSafe}>
+        {PROPOSAL_TEXT.ohmsAndFingersInsideOnly}{' '}
         <Link to="../../safe" relative="path" className="underline">
-          To the safety list
+          {PROPOSAL_TEXT.toTheSafetyList}
         </Link>
       </Notice>
     );
@@ -54,12 +55,16 @@ function Look({ step, path }: { step: Extract<ProposedStep, { kind: 'look' }>; p
   const link = path.links.find(({ id }) => id === step.link);
   if (!link) return null;
   return (
-    <section aria-label="Look next" className="grid gap-3">
-      <p className="text-quiet">Look next: it tells more a minute than any measurement</p>
+    <section aria-label={PROPOSAL_TEXT.lookNext} className="grid gap-3">
+      <p className="text-quiet">{PROPOSAL_TEXT.lookNextItTellsMore}</p>
       <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
-        Look at: {linkName(link)}
+        {PROPOSAL_TEXT.lookAt}
+        {linkName(link)}
       </p>
-      <p>{minutes(step.minutes)}. What looks good is not cleared by it, only less suspect.</p>
+      <p>
+        {minutes(step.minutes)}
+        {PROPOSAL_TEXT.whatLooksGoodIsNot}
+      </p>
       <Looks key={link.id} link={link} path={path} signs={step.signs} />
     </section>
   );
@@ -67,10 +72,9 @@ function Look({ step, path }: { step: Extract<ProposedStep, { kind: 'look' }>; p
 
 /** How a stretch of these kinds is tested. */
 function howToTest(kinds: readonly LinkKind[]): string {
-  if (kinds.includes('electronics'))
-    return 'By itself: what goes in, what comes out; ohms through it say little';
+  if (kinds.includes('electronics')) return PROPOSAL_TEXT.byItselfWhatGoesIn;
   const on = kinds.includes('switch') ? ', the switch on' : '';
-  return `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`;
+  return PROPOSAL_TEXT.fromTheOneEndTo(on);
 }
 
 function Test({
@@ -86,27 +90,26 @@ function Test({
   const kinds = links.map(({ kind }) => kind);
   const loads = links.filter(({ conductor }) => conductor === 'load').map(({ kind }) => kind);
   return (
-    <section aria-label="Test next" className="grid gap-3">
+    <section aria-label={PROPOSAL_TEXT.testNext} className="grid gap-3">
       <p className="text-quiet">
-        {step.whole
-          ? 'Test next: the whole machine at its plug is the first split'
-          : 'Test next: it splits the suspects best for the least work'}
+        {step.whole ? PROPOSAL_TEXT.testNextTheWholeMachine : PROPOSAL_TEXT.testNextItSplitsThe}
       </p>
       <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
-        {step.whole ? 'Pin to pin at the plug' : stretchWords(path.links, step.links)}
+        {step.whole ? PROPOSAL_TEXT.pinToPinAtThe : stretchWords(path.links, step.links)}
       </p>
       {kinds.includes('battery') ? (
         <p>
-          Volts with a load on belong to the{' '}
+          {PROPOSAL_TEXT.voltsWithALoadOn}{' '}
           <Link to="../../safe" relative="path" className="underline">
-            live records
+            {PROPOSAL_TEXT.liveRecords}
           </Link>
-          : who may do it writes them down there, and says here whether it passed.
+          {PROPOSAL_TEXT.whoMayDoItWrites}
         </p>
       ) : (
         <p>
-          {step.whole ? 'Handle off: open. Handle on: what the load reads' : howToTest(kinds)}.{' '}
-          {minutes(step.minutes)}; {LIKELY_WORDS[likelihoodOf(step.passes)]}, by what is usual.
+          {step.whole ? PROPOSAL_TEXT.handleOffOpenHandleOn : howToTest(kinds)}. {minutes(step.minutes)};{' '}
+          {LIKELY_WORDS[likelihoodOf(step.passes)]}
+          {PROPOSAL_TEXT.byWhatIsUsual}
         </p>
       )}
       {loads.length > 0 && <LoadReads kinds={loads} />}
@@ -122,7 +125,7 @@ function LoadReads({ kinds }: { kinds: readonly LinkKind[] }) {
   const [atVolts, atWatts] = [readAmount(volts, 10_000), readAmount(watts, 1e5)];
   const nameplate: Nameplate | null = atVolts && atWatts ? { volts: atVolts, watts: atWatts } : null;
   const expected = expectedOhms(kinds, nameplate);
-  if (!expected) return <p className="text-quiet">What it should read cannot be said: electronics in it.</p>;
+  if (!expected) return <p className="text-quiet">{PROPOSAL_TEXT.whatItShouldReadCannot}</p>;
   const field = (label: string, value: string, set: (typed: string) => void, read: unknown) => (
     <label className="flex items-center gap-2">
       {label}
@@ -138,8 +141,11 @@ function LoadReads({ kinds }: { kinds: readonly LinkKind[] }) {
   );
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-      <p className="font-semibold">The load: {expectedWords(expected)}</p>
-      {field('Nameplate volts', volts, setVolts, atVolts)}
+      <p className="font-semibold">
+        {PROPOSAL_TEXT.theLoad}
+        {expectedWords(expected)}
+      </p>
+      {field(PROPOSAL_TEXT.nameplateVolts, volts, setVolts, atVolts)}
       {field('watts', watts, setWatts, atWatts)}
     </div>
   );

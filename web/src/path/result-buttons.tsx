@@ -2,6 +2,7 @@ import type { TestResult } from '@which-way/core/log';
 import { useState } from 'react';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { CheckLine } from '../shared/controls/check-line.js';
+import { RESULT_BUTTONS_TEXT } from '@which-way/words/screens/path/result-buttons';
 
 interface ResultButtonsProps {
   /** It has a cord in it: at rest it proves little. */
@@ -20,12 +21,13 @@ export function ResultButtons({ flex, onResult }: ResultButtonsProps) {
   return (
     <div className="grid gap-2">
       <CheckLine checked={flexed} onChange={setFlexed}>
-        Flexed while it was measured{flex ? ': a cord at both ends, or a broken strand hides' : ''}
+        {RESULT_BUTTONS_TEXT.flexedWhileItWasMeasured}
+        {flex ? RESULT_BUTTONS_TEXT.aCordAtBothEnds : ''}
       </CheckLine>
       <div className="flex flex-wrap gap-2">
         {button('pass', 'Pass')}
         {button('fail', 'Fail')}
-        {button('unsteady', 'Comes and goes')}
+        {button('unsteady', RESULT_BUTTONS_TEXT.comesAndGoes)}
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import type { SupplyPath } from '@which-way/core/path';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { stretchWords, WAY_WORDS } from '@which-way/words/before/path';
+import { TEST_LIST_TEXT } from '@which-way/words/screens/path/test-list';
 
 const RESULTS = { pass: 'pass', fail: 'fail', unsteady: 'comes and goes' };
 
@@ -10,8 +11,8 @@ export function TestList({ path }: { path: SupplyPath }) {
   const session = useSession();
   if (path.tests.length === 0) return null;
   return (
-    <section aria-label="Tests so far">
-      <h2 className="font-semibold text-quiet">Tests so far</h2>
+    <section aria-label={TEST_LIST_TEXT.testsSoFar}>
+      <h2 className="font-semibold text-quiet">{TEST_LIST_TEXT.testsSoFar}</h2>
       <ul>
         {path.tests.toReversed().map((test) => (
           <li key={test.id} className="flex items-center gap-3 border-b border-line">
@@ -19,14 +20,14 @@ export function TestList({ path }: { path: SupplyPath }) {
               {stretchWords(path.links, test.links)}:{' '}
               <strong>{test.result ? RESULTS[test.result] : ''}</strong>
               {test.way !== 'through' && `, ${WAY_WORDS[test.way]}`}
-              {test.flexed && ', flexed'}
+              {test.flexed && TEST_LIST_TEXT.flexed}
             </span>
             <PlainButton
               look="quiet"
               className="!px-2"
               onClick={() => session.emit({ kind: 'path-tested', test: { ...test, result: null } })}
             >
-              Take back
+              {TEST_LIST_TEXT.takeBack}
             </PlainButton>
           </li>
         ))}

@@ -7,6 +7,7 @@ import { useId, useRef, useState, type PointerEvent, type ReactNode } from 'reac
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { photoUrl } from './photo-url.js';
+import { LOUPE_TEXT } from '@which-way/words/screens/photos/loupe';
 
 /** How far markings are enlarged: they are microscopic. */
 const MOST_ZOOM = 12;
@@ -44,7 +45,7 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
     sharp ? `url(#${filterId})` : '',
   ].join(' ');
   return (
-    <section aria-label="Loupe" className="grid gap-2">
+    <section aria-label={LOUPE_TEXT.loupe} className="grid gap-2">
       <svg width="0" height="0" className="absolute" aria-hidden="true">
         <filter id={filterId}>
           <feConvolveMatrix order="3" kernelMatrix="-1 -1 -1 -1 9 -1 -1 -1 -1" preserveAlpha="true" />
@@ -61,16 +62,16 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
         {({ zoomIn, zoomOut, resetTransform }) => (
           <>
             <div className="flex flex-wrap items-center gap-2">
-              <Tool label="Smaller" onClick={() => zoomOut(zoom / 2, 0)}>
+              <Tool label={LOUPE_TEXT.smaller} onClick={() => zoomOut(zoom / 2, 0)}>
                 <Minus aria-hidden="true" />
               </Tool>
-              <output className="w-16 text-center font-mono font-bold" aria-label="Enlarged">
+              <output className="w-16 text-center font-mono font-bold" aria-label={LOUPE_TEXT.enlarged}>
                 {zoom.toFixed(zoom < 10 ? 1 : 0)}×
               </output>
-              <Tool label="Larger" onClick={() => zoomIn(zoom, 0)}>
+              <Tool label={LOUPE_TEXT.larger} onClick={() => zoomIn(zoom, 0)}>
                 <Plus aria-hidden="true" />
               </Tool>
-              <Tool label="The whole photo" onClick={() => resetTransform(0)}>
+              <Tool label={LOUPE_TEXT.theWholePhoto} onClick={() => resetTransform(0)}>
                 <Scan aria-hidden="true" />
               </Tool>
               <PlainButton
@@ -79,7 +80,7 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
                 onClick={() => setDrawing(!drawing)}
               >
                 <SquareDashedMousePointer size={20} className="mr-2 inline" aria-hidden="true" />
-                {drawing ? 'Drag over a marking' : 'Box a marking'}
+                {drawing ? LOUPE_TEXT.dragOverAMarking : LOUPE_TEXT.boxAMarking}
               </PlainButton>
             </div>
             <div className="h-[min(52dvh,34rem)] overflow-hidden rounded-part border-2 border-line bg-lead-black">
@@ -101,22 +102,22 @@ export function Loupe({ photo, caption, boxes, onBox }: LoupeProps) {
       </TransformWrapper>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
         <Slider
-          label="Brightness"
+          label={LOUPE_TEXT.brightness}
           value={brightness}
           onChange={setBrightness}
           icon={<Sun size={20} aria-hidden="true" />}
         />
         <Slider
-          label="Contrast"
+          label={LOUPE_TEXT.contrast}
           value={contrast}
           onChange={setContrast}
           icon={<Contrast size={20} aria-hidden="true" />}
         />
         <CheckLine tight checked={inverted} onChange={setInverted}>
-          Invert
+          {LOUPE_TEXT.invert}
         </CheckLine>
         <CheckLine tight checked={sharp} onChange={setSharp}>
-          Sharpen
+          {LOUPE_TEXT.sharpen}
         </CheckLine>
       </div>
     </section>
@@ -193,7 +194,7 @@ function Sheet({ photo, caption, boxes, onBox, drawing, filter, zoom }: SheetPro
   if (missing) {
     return (
       <p className="flex h-full w-full items-center justify-center p-6 text-center text-on-lead">
-        This photo is not on this machine: a file of jobs holds no pictures. It is where it was taken in.
+        {LOUPE_TEXT.thisPhotoIsNotOn}
       </p>
     );
   }

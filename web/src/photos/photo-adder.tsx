@@ -3,6 +3,7 @@ import { Camera, ImagePlus } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { usePhotos } from './use-photos.js';
+import { PHOTO_ADDER_TEXT } from '@which-way/words/screens/photos/photo-adder';
 
 const BUTTON =
   'flex min-h-12 cursor-pointer items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink focus-within:outline-3 focus-within:outline-brass';
@@ -46,15 +47,17 @@ export function PhotoAdder({ purpose }: { purpose: PhotoPurpose }) {
       className={`flex flex-wrap items-center gap-3 rounded-part border-2 border-dashed p-3 ${isDragActive ? 'border-brass bg-sheet' : 'border-line'}`}
     >
       <label className={`${BUTTON} hidden pointer-coarse:flex`}>
-        <Camera size={20} aria-hidden="true" /> Camera
+        <Camera size={20} aria-hidden="true" />
+        {PHOTO_ADDER_TEXT.camera}
         {input(true)}
       </label>
       <label className={BUTTON}>
-        <ImagePlus size={20} aria-hidden="true" /> Add photos
+        <ImagePlus size={20} aria-hidden="true" />
+        {PHOTO_ADDER_TEXT.addPhotos}
         {input(false)}
       </label>
       <span className="text-small text-quiet">
-        {isDragActive ? 'Let go here' : 'or drop or paste them here'}
+        {isDragActive ? PHOTO_ADDER_TEXT.letGoHere : PHOTO_ADDER_TEXT.orDropOrPasteThem}
       </span>
     </div>
   );

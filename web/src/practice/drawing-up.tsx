@@ -1,5 +1,6 @@
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { MOST_DRAWN, type DrawnSwitch } from './drawn-pattern.js';
+import { DRAWING_UP_TEXT } from '@which-way/words/screens/practice/drawing-up';
 
 /** A switch of one's own for practice: its lugs, and position by position what joins. */
 export function DrawingUp({
@@ -13,9 +14,9 @@ export function DrawingUp({
   const field = 'min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-mono';
   return (
     <fieldset className="mt-3 border-l-4 border-line pl-4">
-      <legend className="sr-only">Your own switch</legend>
+      <legend className="sr-only">{DRAWING_UP_TEXT.yourOwnSwitch}</legend>
       <label className="flex items-center gap-3">
-        Lugs
+        {DRAWING_UP_TEXT.lugs}
         <input
           inputMode="numeric"
           value={terminals}
@@ -25,10 +26,13 @@ export function DrawingUp({
       </label>
       {positions.map((text, at) => (
         <label key={at} className="mt-2 flex items-center gap-3">
-          <span className="w-24 shrink-0">Position {at + 1}</span>
+          <span className="w-24 shrink-0">
+            {DRAWING_UP_TEXT.position}
+            {at + 1}
+          </span>
           <input
             value={text}
-            placeholder={at === 0 ? '1-2, 4-5' : 'nothing joins'}
+            placeholder={at === 0 ? '1-2, 4-5' : DRAWING_UP_TEXT.nothingJoins}
             onChange={(event) => onChange({ ...drawn, positions: positions.with(at, event.target.value) })}
             className={`${field} min-w-0 grow`}
           />
@@ -39,18 +43,16 @@ export function DrawingUp({
           disabled={positions.length >= MOST_DRAWN.positions}
           onClick={() => onChange({ ...drawn, positions: [...positions, ''] })}
         >
-          One more position
+          {DRAWING_UP_TEXT.oneMorePosition}
         </PlainButton>
         <PlainButton
           disabled={positions.length <= 1}
           onClick={() => onChange({ ...drawn, positions: positions.slice(0, -1) })}
         >
-          One fewer
+          {DRAWING_UP_TEXT.oneFewer}
         </PlainButton>
       </div>
-      <p className="mt-1 text-quiet">
-        What joins, with a dash between. The lugs are shuffled before you get it.
-      </p>
+      <p className="mt-1 text-quiet">{DRAWING_UP_TEXT.whatJoinsWithADash}</p>
     </fieldset>
   );
 }

@@ -1,4 +1,5 @@
 import { partitionFromGroups, type Pattern } from '@which-way/core/partition';
+import { DRAWN_PATTERN_TEXT } from '@which-way/words/screens/practice/drawn-pattern';
 
 /** A switch as it was drawn up for practice: how many lugs, and for each position what joins, such as `1-2, 4-5-6`. */
 export interface DrawnSwitch {
@@ -15,9 +16,7 @@ export function readDrawn({
 }: DrawnSwitch): { kind: 'pattern'; pattern: Pattern } | { kind: 'wrong'; message: string } {
   const size = /^\d+$/.test(terminals.trim()) ? Number(terminals) : 0;
   if (size < 2 || size > MOST_DRAWN.terminals)
-    return wrong(
-      `“${terminals}” lugs cannot be drawn. Give a whole number from 2 to ${MOST_DRAWN.terminals}.`,
-    );
+    return wrong(DRAWN_PATTERN_TEXT.lugsCannotBeDrawnGive(terminals, MOST_DRAWN.terminals));
   const pattern: number[][] = [];
   for (const [at, text] of positions.entries()) {
     const groups: number[][] = [];
@@ -25,15 +24,13 @@ export function readDrawn({
       const lugs = part.split(/[-+]/).map(Number);
       const fits = lugs.length > 1 && lugs.every((lug) => Number.isInteger(lug) && lug >= 1 && lug <= size);
       if (!fits || new Set(lugs).size < lugs.length)
-        return wrong(
-          `Position ${at + 1}: “${part}” says nothing that joins. Write lugs from 1 to ${size} with a dash between, such as 1-2, 3-4-5.`,
-        );
+        return wrong(DRAWN_PATTERN_TEXT.positionSaysNothingThatJoins(at + 1, part, size));
       groups.push(lugs.map((lug) => lug - 1));
     }
     pattern.push(partitionFromGroups(size, groups));
   }
   if (pattern.every((nets) => nets.every((net, place) => net === place)))
-    return wrong('Nothing joins in any position. Write at least one pair, such as 1-2.');
+    return wrong(DRAWN_PATTERN_TEXT.nothingJoinsInAnyPosition);
   return { kind: 'pattern', pattern };
 }
 

@@ -5,6 +5,7 @@ import { describeSwitch, type JobId, type TerminalId } from '@which-way/core/swi
 import { ordinaryWords } from '@which-way/words/map/approach';
 import { api } from '../api/client.js';
 import { newId } from '../job/new-id.js';
+import { MAKE_PRACTICE_TEXT } from '@which-way/words/screens/practice/make-practice';
 
 /** Ordinary switches to practise on: terminals by positions, small ones first. */
 const SHAPES: readonly [terminals: number, positions: number][] = [
@@ -33,7 +34,7 @@ export async function switchFor(
 ): Promise<{ hidden: SimulatedSwitch; title: string } | null> {
   const all = [...ORDINARY.map(({ key }) => key), ...library];
   const wanted = choice === 'surprise' ? all[seed % all.length] : choice;
-  const title = choice === 'surprise' ? 'Practice: a surprise' : null;
+  const title = choice === 'surprise' ? MAKE_PRACTICE_TEXT.practiceASurprise : null;
   const ordinary = ORDINARY.find(({ key }) => key === wanted);
   if (ordinary) {
     const name = ordinaryWords(ordinary.kind, ordinary.poles, ordinary.ways);

@@ -11,6 +11,7 @@ import {
   SIMULATED_PART_WORDS,
 } from '@which-way/words/map/practice';
 import { time } from '@which-way/words/time';
+import { OUTCOME_PAGE_TEXT } from '@which-way/words/screens/practice/outcome-page';
 
 /** How mapping a simulated switch went: against the truth, what was hidden in it, and what it took beside the plans. */
 export function OutcomePage() {
@@ -19,10 +20,10 @@ export function OutcomePage() {
   if (!hidden)
     return (
       <main className="mx-auto max-w-2xl p-8">
-        <Notice look="plain" title="This is a real switch.">
-          Only for a simulated one is it known what is behind it.{' '}
+        <Notice look="plain" title={OUTCOME_PAGE_TEXT.thisIsARealSwitch}>
+          {OUTCOME_PAGE_TEXT.onlyForASimulatedOne}{' '}
           <Link to="/practice" className="underline">
-            Practise on one
+            {OUTCOME_PAGE_TEXT.practiseOnOne}
           </Link>
         </Notice>
       </main>
@@ -38,36 +39,41 @@ function OutcomeOf({ hidden }: { hidden: SimulatedSwitch }) {
   const name = (place: number) => map.structure.terminals[place]?.label ?? String(place + 1);
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8">
-      <h1 className="text-title font-bold">How it went</h1>
+      <h1 className="text-title font-bold">{OUTCOME_PAGE_TEXT.howItWent}</h1>
       <p className="mt-1 text-large">
         {map.complete && pairs.wrong === 0
-          ? 'The map is complete, and it is the switch.'
+          ? OUTCOME_PAGE_TEXT.theMapIsCompleteAnd
           : pairs.wrong > 0
-            ? `${pairs.wrong} of ${all} pairs are not as they are in the switch.`
-            : 'Nothing on the map is wrong; it is not complete.'}{' '}
+            ? OUTCOME_PAGE_TEXT.ofPairsAreNotAs(pairs.wrong, all)
+            : OUTCOME_PAGE_TEXT.nothingOnTheMapIs}{' '}
         {!map.complete && (
           <Link to="../map" relative="path" className="underline">
-            Go on mapping
+            {OUTCOME_PAGE_TEXT.goOnMapping}
           </Link>
         )}
       </p>
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
-        <dt>Right</dt>
+        <dt>{OUTCOME_PAGE_TEXT.right}</dt>
         <dd className="font-mono font-bold">
-          {pairs.right} of {all} pairs
+          {pairs.right}
+          {OUTCOME_PAGE_TEXT.ofText}
+          {all}
+          {OUTCOME_PAGE_TEXT.pairs}
         </dd>
-        <dt>Wrong</dt>
+        <dt>{OUTCOME_PAGE_TEXT.wrong}</dt>
         <dd className="font-mono font-bold">{pairs.wrong}</dd>
-        <dt>Not known</dt>
+        <dt>{OUTCOME_PAGE_TEXT.notKnown}</dt>
         <dd className="font-mono font-bold">{pairs.unknown}</dd>
-        <dt>Positions found</dt>
+        <dt>{OUTCOME_PAGE_TEXT.positionsFound}</dt>
         <dd className="font-mono font-bold">
-          {positions.found} of {positions.all}
+          {positions.found}
+          {OUTCOME_PAGE_TEXT.ofText}
+          {positions.all}
         </dd>
       </dl>
-      <h2 className="mt-6 text-large font-bold">What was hidden in it</h2>
+      <h2 className="mt-6 text-large font-bold">{OUTCOME_PAGE_TEXT.whatWasHiddenInIt}</h2>
       {faults.length === 0 ? (
-        <p>Nothing: a good switch and a good meter.</p>
+        <p>{OUTCOME_PAGE_TEXT.nothingAGoodSwitchAnd}</p>
       ) : (
         <ul>
           {faults.map((fault, index) => (
@@ -78,11 +84,11 @@ function OutcomeOf({ hidden }: { hidden: SimulatedSwitch }) {
           ))}
         </ul>
       )}
-      <h2 className="mt-6 text-large font-bold">What it took</h2>
+      <h2 className="mt-6 text-large font-bold">{OUTCOME_PAGE_TEXT.whatItTook}</h2>
       <Took outcome={outcome} />
       <p className="mt-6">
         <Link to="/practice" className="underline">
-          Another one
+          {OUTCOME_PAGE_TEXT.anotherOne}
         </Link>
       </p>
     </main>
@@ -93,18 +99,18 @@ function OutcomeOf({ hidden }: { hidden: SimulatedSwitch }) {
 function standingWords({ what, shown }: HiddenFault): string {
   if (what.kind === 'assembly')
     return shown === null
-      ? 'Nothing to compare with: Verify says what it should do'
+      ? OUTCOME_PAGE_TEXT.nothingToCompareWithVerify
       : shown
-        ? 'The diagnosis has it'
-        : 'The diagnosis does not have it yet';
-  return shown === null ? 'A map cannot show it' : shown ? 'You have it' : 'Missed';
+        ? OUTCOME_PAGE_TEXT.theDiagnosisHasIt
+        : OUTCOME_PAGE_TEXT.theDiagnosisDoesNotHave;
+  return shown === null ? OUTCOME_PAGE_TEXT.aMapCannotShowIt : shown ? OUTCOME_PAGE_TEXT.youHaveIt : 'Missed';
 }
 
 const PLAN_WORDS: Record<Outcome['plans'][number]['name'], string> = {
-  position: 'Position first, without a slip',
-  time: 'By time',
-  clips: 'By time, with clips',
-  certify: 'Knowing the answer, to prove it',
+  position: OUTCOME_PAGE_TEXT.positionFirstWithoutASlip,
+  time: OUTCOME_PAGE_TEXT.byTime,
+  clips: OUTCOME_PAGE_TEXT.byTimeWithClips,
+  certify: OUTCOME_PAGE_TEXT.knowingTheAnswerToProve,
 };
 
 function Took({ outcome: { took, plans } }: { outcome: Outcome }) {
@@ -112,9 +118,9 @@ function Took({ outcome: { took, plans } }: { outcome: Outcome }) {
     <table className="w-full max-w-xl text-left">
       <thead>
         <tr className="border-b-2 border-line text-quiet">
-          <th className="py-1 font-semibold">Way</th>
-          <th className="text-right font-semibold">Touches</th>
-          <th className="text-right font-semibold">Time</th>
+          <th className="py-1 font-semibold">{OUTCOME_PAGE_TEXT.way}</th>
+          <th className="text-right font-semibold">{OUTCOME_PAGE_TEXT.touches}</th>
+          <th className="text-right font-semibold">{OUTCOME_PAGE_TEXT.time}</th>
         </tr>
       </thead>
       <tbody>

@@ -29,13 +29,14 @@ import { DrawingUp } from './drawing-up.js';
 import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
 import { makePractice, ORDINARY, switchFor } from './make-practice.js';
 import { LESSON_NAME } from './lesson.js';
+import { PRACTICE_PAGE_TEXT } from '@which-way/words/screens/practice/practice-page';
 
 const DRAWN_NAME = 'a switch of one’s own';
 
 const FAULTS: readonly [count: number, words: string][] = [
-  [0, 'None: the switch and the meter are as they should be'],
-  [1, 'One surprise'],
-  [3, 'Three surprises'],
+  [0, PRACTICE_PAGE_TEXT.noneTheSwitchAndThe],
+  [1, PRACTICE_PAGE_TEXT.oneSurprise],
+  [3, PRACTICE_PAGE_TEXT.threeSurprises],
 ];
 
 /** A switch that exists only in the computer, a meter that answers, and what was wrong told afterwards. */
@@ -64,7 +65,7 @@ export function PracticePage() {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
     const own = choice === 'drawn' ? readDrawn(drawn) : null;
     if (own?.kind === 'wrong')
-      return setTrouble({ message: 'That switch cannot be drawn up.', hint: own.message });
+      return setTrouble({ message: PRACTICE_PAGE_TEXT.thatSwitchCannotBeDrawn, hint: own.message });
     let chosen: { hidden: SimulatedSwitch; title: string } | null = null;
     try {
       chosen = own
@@ -73,7 +74,11 @@ export function PracticePage() {
     } catch (error) {
       return setTrouble(toldOf(error));
     }
-    if (!chosen) return setTrouble({ message: 'No switch is chosen.', hint: 'Choose one of the list.' });
+    if (!chosen)
+      return setTrouble({
+        message: PRACTICE_PAGE_TEXT.noSwitchIsChosen,
+        hint: PRACTICE_PAGE_TEXT.chooseOneOfTheList,
+      });
     const surprised = withSurprises(chosen.hidden, seed, faults);
     void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
   };
@@ -84,23 +89,21 @@ export function PracticePage() {
 
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar title="Practice" />
+      <TopBar title={PRACTICE_PAGE_TEXT.practice} />
       <main className="mx-auto w-full max-w-3xl grow px-4 pb-10 sm:px-8">
-        <h1 className="py-5 text-title font-bold">Practice</h1>
-        <section aria-label="First lesson" className="border-t-2 border-line py-5">
-          <h2 className="text-large font-bold">First lesson</h2>
-          <p className="my-2">
-            Three lugs, a handle, a meter that answers by itself. A few minutes, no switch in the hand.
-          </p>
+        <h1 className="py-5 text-title font-bold">{PRACTICE_PAGE_TEXT.practice}</h1>
+        <section aria-label={PRACTICE_PAGE_TEXT.firstLesson} className="border-t-2 border-line py-5">
+          <h2 className="text-large font-bold">{PRACTICE_PAGE_TEXT.firstLesson}</h2>
+          <p className="my-2">{PRACTICE_PAGE_TEXT.threeLugsAHandleA}</p>
           <PlainButton look="strong" className="min-h-14" disabled={busy} onClick={lesson}>
-            Begin the lesson
+            {PRACTICE_PAGE_TEXT.beginTheLesson}
           </PlainButton>
         </section>
         <form className="border-t-2 border-line py-5" onSubmit={(event) => void start(event)}>
-          <h2 className="text-large font-bold">A switch to map</h2>
+          <h2 className="text-large font-bold">{PRACTICE_PAGE_TEXT.aSwitchToMap}</h2>
           <div className="mt-2">
             <LibrarySelect
-              label="Which"
+              label={PRACTICE_PAGE_TEXT.which}
               value={choice}
               onChange={setChoice}
               group="From the library"
@@ -121,17 +124,14 @@ export function PracticePage() {
           {choice === 'drawn' && <DrawingUp drawn={drawn} onChange={setDrawn} />}
           <Surprises count={faults} onChoose={setFaults} />
           <ForCertain kind={kind} onChoose={setKind} />
-          <p className="my-2 text-quiet">
-            Contacts dirty, burnt, welded, broken, unsteady, making from one side only or not every time;
-            lamps, motors, diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.
-          </p>
+          <p className="my-2 text-quiet">{PRACTICE_PAGE_TEXT.contactsDirtyBurntWeldedBroken}</p>
           {trouble && (
             <Notice look="amber" title={trouble.message}>
               {trouble.hint}
             </Notice>
           )}
           <PlainButton look="strong" type="submit" className="mt-2 min-h-14" disabled={busy}>
-            Put it on the bench
+            {PRACTICE_PAGE_TEXT.putItOnTheBench}
           </PlainButton>
         </form>
       </main>
@@ -144,7 +144,7 @@ function Surprises({ count, onChoose }: { count: number; onChoose: (count: numbe
   return (
     <RadioLines
       className="mt-4"
-      label="What is wrong with it, or with the meter"
+      label={PRACTICE_PAGE_TEXT.whatIsWrongWithIt}
       value={String(count)}
       options={FAULTS.map(([many, text]) => ({ value: String(many), text }))}
       onChoose={(many) => onChoose(Number(many))}
@@ -163,7 +163,7 @@ function ForCertain({
   return (
     <div className="mt-1">
       <Pick
-        label="And for certain"
+        label={PRACTICE_PAGE_TEXT.andForCertain}
         value={kind}
         className="min-h-14 px-4 text-large"
         options={[

@@ -17,6 +17,7 @@ import { givenOnce, useGivenOnce } from '../safe/given-once.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TypedField } from '../shared/controls/typed-field.js';
+import { JUMPER_PAGE_TEXT } from '@which-way/words/screens/refit/jumper-page';
 
 /** Wires joined instead of the switch, to show that the rest of the machine works. */
 export function JumperPage() {
@@ -25,28 +26,28 @@ export function JumperPage() {
   const found = useMemo(() => bypasses(map), [map]);
   return (
     <main className="mx-auto grid w-full max-w-4xl grow content-start gap-4 p-4 sm:p-6">
-      <h1 className="text-title font-bold">Jumper test: does the rest work without the switch?</h1>
-      <Notice look="amber" title="Supply off while you join, and off again while you part them.">
+      <h1 className="text-title font-bold">{JUMPER_PAGE_TEXT.jumperTestDoesTheRest}</h1>
+      <Notice look="amber" title={JUMPER_PAGE_TEXT.supplyOffWhileYouJoin}>
         <ul className="list-disc pl-5">
-          <li>Only a competent person, where local rules allow it.</li>
-          <li>Enclosed connectors rated for the current; no bare ends, no clips on live parts.</li>
-          <li>Nobody in reach of what may move. The plug is the only stop: keep it in the hand.</li>
-          <li>Seconds, not minutes; then everything as it was.</li>
+          <li>{JUMPER_PAGE_TEXT.onlyACompetentPersonWhere}</li>
+          <li>{JUMPER_PAGE_TEXT.enclosedConnectorsRatedForThe}</li>
+          <li>{JUMPER_PAGE_TEXT.nobodyInReachOfWhat}</li>
+          <li>{JUMPER_PAGE_TEXT.secondsNotMinutesThenEverything}</li>
         </ul>
       </Notice>
       {found.length === 0 ? (
         <p className="text-quiet">
-          It can be said once the map is complete, or at{' '}
+          {JUMPER_PAGE_TEXT.itCanBeSaidOnce}{' '}
           <Link to="../../verify" relative="path" className="underline">
-            Verify
+            {JUMPER_PAGE_TEXT.verify}
           </Link>{' '}
-          what the switch should do.
+          {JUMPER_PAGE_TEXT.whatTheSwitchShouldDo}
         </p>
       ) : (
         <>
           <div className="max-w-xs">
             <TypedField
-              label="Tried by"
+              label={JUMPER_PAGE_TEXT.triedBy}
               value={who}
               maxLength={PERSON_LETTERS}
               onType={(typed) => givenOnce.setState({ who: typed })}
@@ -85,7 +86,7 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
           <ul>
             {bypass.joined.map((net) => (
               <li key={net.join()}>
-                Join{' '}
+                {JUMPER_PAGE_TEXT.join}{' '}
                 {net
                   .map((id) => {
                     const there = wires.filter(({ terminal }) => terminal === id);
@@ -107,7 +108,7 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
                 {OUTCOME_WORDS[outcome]}
               </PlainButton>
             ))}
-            {by === '' && <span className="text-quiet">First say who tries it.</span>}
+            {by === '' && <span className="text-quiet">{JUMPER_PAGE_TEXT.firstSayWhoTriesIt}</span>}
           </div>
           {last && (
             <p>

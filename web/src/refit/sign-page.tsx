@@ -19,16 +19,17 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { TypedField } from '../shared/controls/typed-field.js';
 import { useCheck } from './power/use-check.js';
+import { SIGN_PAGE_TEXT } from '@which-way/words/screens/refit/sign-page';
 
 const LINES: {
   part: keyof Pick<SignedRefit, 'transfer' | 'check' | 'measured' | 'function'>;
   text: string;
   to: string;
 }[] = [
-  { part: 'transfer', text: 'Transfer card', to: '..' },
-  { part: 'check', text: 'Check before power', to: '../check' },
-  { part: 'measured', text: 'Insulation and earth', to: '../check' },
-  { part: 'function', text: 'Function test', to: '../function' },
+  { part: 'transfer', text: SIGN_PAGE_TEXT.transferCard, to: '..' },
+  { part: 'check', text: SIGN_PAGE_TEXT.checkBeforePower, to: '../check' },
+  { part: 'measured', text: SIGN_PAGE_TEXT.insulationAndEarth, to: '../check' },
+  { part: 'function', text: SIGN_PAGE_TEXT.functionTest, to: '../function' },
 ];
 
 /** How all stands, what stays, and who answers for it. */
@@ -49,12 +50,12 @@ export function SignPage() {
     <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
       <h1 className="text-title font-bold">
         {!signed?.stands
-          ? 'How it stands'
+          ? SIGN_PAGE_TEXT.howItStands
           : isWholeSignature(signed.signed)
-            ? `Signed off by ${signed.signed.by}`
-            : `Signed by ${signed.signed.by}, not all of it done`}
+            ? SIGN_PAGE_TEXT.signedOffBy(signed.signed.by)
+            : SIGN_PAGE_TEXT.signedByNotAllOf(signed.signed.by)}
       </h1>
-      <ul aria-label="How it stands" className="border-t-2 border-line">
+      <ul aria-label={SIGN_PAGE_TEXT.howItStands} className="border-t-2 border-line">
         {LINES.map(({ part, text, to }) => (
           <li key={part} className="flex min-h-12 items-center gap-3 border-b border-line">
             <Link to={to} relative="path" className="grow underline underline-offset-4">
@@ -75,20 +76,20 @@ export function SignPage() {
         ))}
       </ul>
       {notTested.length > 0 && (
-        <Notice look="amber" title="Not tested">
+        <Notice look="amber" title={SIGN_PAGE_TEXT.notTested}>
           <p>{notTested.join('; ')}.</p>
         </Notice>
       )}
       <Residuals />
       <Notes />
-      <section aria-label="Sign-off" className="grid gap-2 border-t-2 border-line pt-3">
+      <section aria-label={SIGN_PAGE_TEXT.signOff} className="grid gap-2 border-t-2 border-line pt-3">
         {signed && (
           <p>
-            <strong>{signed.signed.by}</strong> signed it, {new Date(signed.at).toLocaleString()}.{' '}
+            <strong>{signed.signed.by}</strong>
+            {SIGN_PAGE_TEXT.signedIt}
+            {new Date(signed.at).toLocaleString()}.{' '}
             {!signed.stands && (
-              <strong className="text-amber-ink">
-                Something was read or changed since: it is open again.
-              </strong>
+              <strong className="text-amber-ink">{SIGN_PAGE_TEXT.somethingWasReadOrChanged}</strong>
             )}
           </p>
         )}
@@ -101,13 +102,13 @@ export function SignPage() {
             }}
           >
             <TypedField
-              label="Signed by"
+              label={SIGN_PAGE_TEXT.signedBy}
               value={who}
               maxLength={PERSON_LETTERS}
               onType={(typed) => givenOnce.setState({ who: typed })}
             />
             <PlainButton type="submit" look="strong" disabled={who.trim() === ''}>
-              Sign it as it stands
+              {SIGN_PAGE_TEXT.signItAsItStands}
             </PlainButton>
           </form>
         )}
@@ -124,8 +125,8 @@ function Residuals() {
   const [reason, setReason] = useState('');
   const residuals = residualsOf(log);
   return (
-    <section aria-label="Defects that stay" className="grid gap-2">
-      <h2 className="text-large font-bold">Defects that stay</h2>
+    <section aria-label={SIGN_PAGE_TEXT.defectsThatStay} className="grid gap-2">
+      <h2 className="text-large font-bold">{SIGN_PAGE_TEXT.defectsThatStay}</h2>
       <ul>
         {residuals.map((one) => (
           <li key={one.id} className="flex items-center gap-2 border-b border-line">
@@ -134,10 +135,10 @@ function Residuals() {
             </span>
             <PlainButton
               look="quiet"
-              aria-label={`Take away: ${one.text}`}
+              aria-label={SIGN_PAGE_TEXT.takeAway(one.text)}
               onClick={() => session.emit({ kind: 'residual-noted', residual: { ...one, removed: true } })}
             >
-              Take away
+              {SIGN_PAGE_TEXT.takeAway2}
             </PlainButton>
           </li>
         ))}
@@ -155,16 +156,22 @@ function Residuals() {
           setReason('');
         }}
       >
-        <TypedField label="Defect" value={text} maxLength={REMARK_LETTERS} onType={setText} grow />
         <TypedField
-          label="Accepted because"
+          label={SIGN_PAGE_TEXT.defect}
+          value={text}
+          maxLength={REMARK_LETTERS}
+          onType={setText}
+          grow
+        />
+        <TypedField
+          label={SIGN_PAGE_TEXT.acceptedBecause}
           value={reason}
           maxLength={REASON_LETTERS}
           onType={setReason}
           grow
         />
         <PlainButton type="submit" disabled={text.trim() === '' || reason.trim() === ''}>
-          It stays
+          {SIGN_PAGE_TEXT.itStays}
         </PlainButton>
       </form>
     </section>
@@ -172,13 +179,23 @@ function Residuals() {
 }
 
 const NOTES: { field: RefitNote; label: string; hint: string; lines: number }[] = [
-  { field: 'done', label: 'What was done', hint: 'In a sentence or two.', lines: 2 },
-  { field: 'advice', label: 'Advice to the owner', hint: 'What to watch, what not to do.', lines: 2 },
-  { field: 'next-look', label: 'To be looked at again', hint: 'When, and at what.', lines: 1 },
+  { field: 'done', label: SIGN_PAGE_TEXT.whatWasDone, hint: SIGN_PAGE_TEXT.inASentenceOrTwo, lines: 2 },
+  {
+    field: 'advice',
+    label: SIGN_PAGE_TEXT.adviceToTheOwner,
+    hint: SIGN_PAGE_TEXT.whatToWatchWhatNot,
+    lines: 2,
+  },
+  {
+    field: 'next-look',
+    label: SIGN_PAGE_TEXT.toBeLookedAtAgain,
+    hint: SIGN_PAGE_TEXT.whenAndAtWhat,
+    lines: 1,
+  },
   {
     field: 'code-note',
-    label: 'What applies here',
-    hint: 'Local rules, licences, the shop’s own.',
+    label: SIGN_PAGE_TEXT.whatAppliesHere,
+    hint: SIGN_PAGE_TEXT.localRulesLicencesTheShops,
     lines: 2,
   },
 ];
@@ -188,7 +205,7 @@ function Notes() {
   const session = useSession();
   const notes = refitNotesOf(log);
   return (
-    <section aria-label="Notes" className="grid gap-3 sm:grid-cols-2">
+    <section aria-label={SIGN_PAGE_TEXT.notes} className="grid gap-3 sm:grid-cols-2">
       {NOTES.map(({ field, ...field_ }) => (
         <KeptField
           key={field}

@@ -3,6 +3,7 @@ import { BARE_END_WORDS } from '@which-way/words/before/safety';
 import { Check } from 'lucide-react';
 import { useJobState, useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { BARE_ENDS_TEXT } from '@which-way/words/screens/safe/bare-ends';
 
 /** What stays behind when a switch comes out: one line, one tap. Once answered it says so, and can be taken back. */
 export function BareEnds({ quietOnceSaid = false }: { quietOnceSaid?: boolean }) {
@@ -14,13 +15,13 @@ export function BareEnds({ quietOnceSaid = false }: { quietOnceSaid?: boolean })
       <p className="flex flex-wrap items-center gap-2">
         <Check className="text-teal" aria-hidden="true" /> {BARE_END_WORDS[said]}.
         <PlainButton look="quiet" className="!px-2" onClick={() => say(null)}>
-          Answer again
+          {BARE_ENDS_TEXT.answerAgain}
         </PlainButton>
       </p>
     );
   return (
-    <section aria-label="What stays behind" className="grid gap-1">
-      <p className="font-semibold">Bare conductors left in the machine?</p>
+    <section aria-label={BARE_ENDS_TEXT.whatStaysBehind} className="grid gap-1">
+      <p className="font-semibold">{BARE_ENDS_TEXT.bareConductorsLeftInThe}</p>
       <div className="flex flex-wrap gap-2">
         {BARE_ENDS.map((ends) => (
           <PlainButton key={ends} onClick={() => say(ends)}>

@@ -8,6 +8,7 @@ import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { CheckLine } from '../shared/controls/check-line.js';
+import { LIVE_RECORDS_TEXT } from '@which-way/words/screens/safe/live-records';
 
 const EMPTY = { where: '', volts: '', reason: '', by: '', dial: false };
 const INPUT = 'mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3';
@@ -54,48 +55,55 @@ export function LiveRecords() {
     </label>
   );
   return (
-    <section aria-label="Live records" className="border-t-2 border-line pt-3">
-      <h2 className="font-bold">Live measurements</h2>
-      <p className="text-quiet">
-        Recorded only: they map nothing and open nothing. For a competent person, where it cannot be done
-        dead.
-      </p>
+    <section aria-label={LIVE_RECORDS_TEXT.liveRecords} className="border-t-2 border-line pt-3">
+      <h2 className="font-bold">{LIVE_RECORDS_TEXT.liveMeasurements}</h2>
+      <p className="text-quiet">{LIVE_RECORDS_TEXT.recordedOnlyTheyMapNothing}</p>
       <ul className="mt-2 grid gap-2">
         {records.map(({ record, at, event }) => (
           <li key={event} className="border-l-4 border-brick pl-3">
             <strong className="font-mono">
-              {record.volts} V{record.current && ` ${record.current}`}
+              {record.volts}
+              {LIVE_RECORDS_TEXT.v}
+              {record.current && ` ${record.current}`}
             </strong>{' '}
-            at {record.where}, by {record.by}, {new Date(at).toLocaleString()}. {record.reason}
+            {LIVE_RECORDS_TEXT.at}
+            {record.where}
+            {LIVE_RECORDS_TEXT.by}
+            {record.by}, {new Date(at).toLocaleString()}. {record.reason}
           </li>
         ))}
       </ul>
       {!open ? (
         <PlainButton className="mt-2" onClick={() => setOpen(true)}>
-          Record a live measurement
+          {LIVE_RECORDS_TEXT.recordALiveMeasurement}
         </PlainButton>
       ) : (
         <form onSubmit={keep} className="mt-2 grid gap-3">
-          {text('where', 'Between which points, in which position', 200)}
+          {text('where', LIVE_RECORDS_TEXT.betweenWhichPointsInWhich, 200)}
           {text('volts', 'Volts', 9)}
           <Choice
-            label="AC or DC"
+            label={LIVE_RECORDS_TEXT.acOrDc}
             value={current}
             options={CURRENTS.map((value) => ({ value, text: value }))}
             onChoose={setCurrent}
           />
-          {text('reason', 'Why it cannot be done dead', 300)}
-          {text('by', 'Competent person', 80)}
+          {text('reason', LIVE_RECORDS_TEXT.whyItCannotBeDone, 300)}
+          {text('by', LIVE_RECORDS_TEXT.competentPerson, 80)}
           <CheckLine checked={typed.dial} onChange={(ticked) => setTyped({ ...typed, dial: ticked })}>
-            Dial on volts, red lead in the volts socket
+            {LIVE_RECORDS_TEXT.dialOnVoltsRedLead}
           </CheckLine>
-          {missing.length > 0 && <p className="text-small text-quiet">Still needed: {missing.join('; ')}.</p>}
+          {missing.length > 0 && (
+            <p className="text-small text-quiet">
+              {LIVE_RECORDS_TEXT.stillNeeded}
+              {missing.join('; ')}.
+            </p>
+          )}
           <div className="flex gap-3">
             <PlainButton type="submit" disabled={missing.length > 0}>
-              Keep the record
+              {LIVE_RECORDS_TEXT.keepTheRecord}
             </PlainButton>
             <PlainButton look="quiet" onClick={() => setOpen(false)}>
-              Close
+              {LIVE_RECORDS_TEXT.close}
             </PlainButton>
           </div>
         </form>

@@ -7,12 +7,13 @@ import { X } from 'lucide-react';
 import { CheckLine } from '../shared/controls/check-line.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import type { ProofDesk } from './use-proof.js';
+import { PROOF_POINTS_TEXT } from '@which-way/words/screens/safe/proof-points';
 
 const FIRST_NAME: Record<PointKind, string> = {
   conductor: '',
   earth: 'Earth',
-  'long-earth': 'Earth on a lead',
-  'long-neutral': 'Neutral on a lead',
+  'long-earth': PROOF_POINTS_TEXT.earthOnALead,
+  'long-neutral': PROOF_POINTS_TEXT.neutralOnALead,
   box: 'Box',
 };
 
@@ -37,7 +38,7 @@ export function ProofPoints({ desk: { proof, list, change } }: { desk: ProofDesk
   };
   return (
     <div className="grid gap-2">
-      <ul className="flex flex-wrap gap-1.5" aria-label="Measured between">
+      <ul className="flex flex-wrap gap-1.5" aria-label={PROOF_POINTS_TEXT.measuredBetween}>
         {proof.points.map((point) => (
           <li key={point.name} className="flex items-center rounded-part border-2 border-line bg-sheet pl-3">
             <strong>{point.name}</strong>
@@ -46,7 +47,7 @@ export function ProofPoints({ desk: { proof, list, change } }: { desk: ProofDesk
             )}
             <button
               type="button"
-              aria-label={`${point.name} is not here`}
+              aria-label={PROOF_POINTS_TEXT.isNotHere(point.name)}
               className="flex size-11 items-center justify-center"
               onClick={() => drop(point.name)}
             >
@@ -63,15 +64,15 @@ export function ProofPoints({ desk: { proof, list, change } }: { desk: ProofDesk
             }}
           >
             <input
-              aria-label="One more conductor"
-              placeholder="one more"
+              aria-label={PROOF_POINTS_TEXT.oneMoreConductor}
+              placeholder={PROOF_POINTS_TEXT.oneMore}
               value={name}
               maxLength={POINT_LETTERS}
               onChange={({ target }) => setName(target.value)}
               className="min-h-12 w-28 rounded-part border-2 border-line bg-sheet px-2 placeholder:text-quiet"
             />
             <PlainButton type="submit" disabled={name.trim() === ''}>
-              Add
+              {PROOF_POINTS_TEXT.add}
             </PlainButton>
           </form>
         </li>
@@ -80,7 +81,7 @@ export function ProofPoints({ desk: { proof, list, change } }: { desk: ProofDesk
         <div className="flex flex-wrap items-center gap-2">
           {!has('earth') && (
             <CheckLine tight checked={proof.noEarth} onChange={(noEarth) => change({ noEarth })}>
-              No earth here
+              {PROOF_POINTS_TEXT.noEarthHere}
             </CheckLine>
           )}
           {POINT_KINDS.filter((is) => is !== 'conductor' && !has(is)).map((is) => (

@@ -9,6 +9,7 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { loads, useGivenOnce } from './given-once.js';
 import type { ProofDesk } from './use-proof.js';
 import { useVolts, VoltsField } from './volts-field.js';
+import { PROOF_READINGS_TEXT } from '@which-way/words/screens/safe/proof-readings';
 
 type When = 'before' | 'after';
 
@@ -39,7 +40,7 @@ export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
     <div className="grid gap-2">
       <div className="flex flex-wrap items-center gap-x-5">
         <Choice
-          label="AC or DC"
+          label={PROOF_READINGS_TEXT.acOrDc}
           value={current}
           options={[
             { value: 'AC', text: 'AC' },
@@ -48,12 +49,14 @@ export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
           onChoose={setCurrent}
         />
         <CheckLine checked={lowImpedance} onChange={setLow}>
-          A tester that loads what it measures (on it, ghost volts vanish)
+          {PROOF_READINGS_TEXT.aTesterThatLoadsWhat}
         </CheckLine>
       </div>
       <ul
         className="grid gap-1"
-        aria-label={when === 'before' ? 'Read before isolation' : 'Read after isolation'}
+        aria-label={
+          when === 'before' ? PROOF_READINGS_TEXT.readBeforeIsolation : PROOF_READINGS_TEXT.readAfterIsolation
+        }
       >
         {made.map((reading) => (
           <li key={readingWords(reading)} className="flex items-center gap-2 border-b border-line">
@@ -61,7 +64,7 @@ export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
             <PlainButton
               look="quiet"
               className="!px-2"
-              aria-label={`Take back ${readingWords(reading)}`}
+              aria-label={PROOF_READINGS_TEXT.takeBack(readingWords(reading))}
               onClick={() => desk.change({ [when]: made.filter((one) => one !== reading) })}
             >
               <X size={18} aria-hidden="true" />
@@ -82,14 +85,11 @@ export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
         />
       ) : (
         <PlainButton look="quiet" className="justify-self-start !px-1" onClick={() => setExtra(true)}>
-          Another reading
+          {PROOF_READINGS_TEXT.anotherReading}
         </PlainButton>
       )}
       {when === 'before' && !endsInSight(list.supply) && (
-        <p className="text-small text-quiet">
-          Live, and for a competent person: each reference shows the supply against a live conductor, or
-          nought against it says nothing later.
-        </p>
+        <p className="text-small text-quiet">{PROOF_READINGS_TEXT.liveAndForACompetent}</p>
       )}
     </div>
   );
@@ -129,11 +129,18 @@ function TypedReading({
       }}
     >
       <strong className="min-w-28 text-large">{words}</strong>
-      <VoltsField quiet label={`${when === 'before' ? 'Live volts' : 'Volts'} from ${words}`} field={field} />
+      <VoltsField
+        quiet
+        label={PROOF_READINGS_TEXT.from(
+          when === 'before' ? PROOF_READINGS_TEXT.liveVolts : PROOF_READINGS_TEXT.volts,
+          words,
+        )}
+        field={field}
+      />
       {positions.length > 0 ? (
         <Pick
           quiet
-          label={`Position for ${words}`}
+          label={PROOF_READINGS_TEXT.positionFor(words)}
           value={position}
           options={[
             {
@@ -146,11 +153,12 @@ function TypedReading({
         />
       ) : (
         <span className="text-quiet">
-          {when === 'before' ? 'the lowest' : 'the highest'}, in every position
+          {when === 'before' ? PROOF_READINGS_TEXT.theLowest : PROOF_READINGS_TEXT.theHighest}
+          {PROOF_READINGS_TEXT.inEveryPosition}
         </span>
       )}
       <PlainButton type="submit" disabled={field.volts === null}>
-        Keep
+        {PROOF_READINGS_TEXT.keep}
       </PlainButton>
     </form>
   );
@@ -173,8 +181,22 @@ function OtherReading({
   const options = names.map((name) => ({ value: name, text: name }));
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <Pick quiet label="From" placeholder="From" value={one} options={options} onPick={setOne} />
-      <Pick quiet label="To" placeholder="To" value={other} options={options} onPick={setOther} />
+      <Pick
+        quiet
+        label={PROOF_READINGS_TEXT.from2}
+        placeholder={PROOF_READINGS_TEXT.from2}
+        value={one}
+        options={options}
+        onPick={setOne}
+      />
+      <Pick
+        quiet
+        label={PROOF_READINGS_TEXT.to}
+        placeholder={PROOF_READINGS_TEXT.to}
+        value={other}
+        options={options}
+        onPick={setOther}
+      />
       {one && other && one !== other && (
         <TypedReading
           key={`${one} ${other}`}
@@ -187,7 +209,7 @@ function OtherReading({
         />
       )}
       <PlainButton look="quiet" onClick={onClose}>
-        Close
+        {PROOF_READINGS_TEXT.close}
       </PlainButton>
     </div>
   );

@@ -3,6 +3,7 @@ import { PROVING_SOURCE_LETTERS } from '@which-way/core/schema';
 import { PEN_WORDS, TESTER_WORDS } from '@which-way/words/before/safety';
 import { Choice } from '../shared/controls/choice.js';
 import { givenOnce, useGivenOnce } from './given-once.js';
+import { PROVED_WITH_TEXT } from '@which-way/words/screens/safe/proved-with';
 
 /** The tester and the known source it is proved on: as they were given last, until they are changed. */
 export function ProvedWith() {
@@ -10,18 +11,18 @@ export function ProvedWith() {
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Choice<Tester>
-        label="What is it proved with?"
+        label={PROVED_WITH_TEXT.whatIsItProvedWith}
         value={tester}
         options={TESTERS.map((value) => ({ value, text: TESTER_WORDS[value] }))}
         onChoose={(chosen) => givenOnce.setState({ tester: chosen })}
       />
       {tester === 'pen' && <p className="basis-full text-brick">{PEN_WORDS}</p>}
       <label className="max-w-full min-w-0">
-        On which known source?
+        {PROVED_WITH_TEXT.onWhichKnownSource}
         <input
           value={source}
           maxLength={PROVING_SOURCE_LETTERS}
-          placeholder="the bench socket, 230 V"
+          placeholder={PROVED_WITH_TEXT.theBenchSocketV}
           onChange={({ target }) => givenOnce.setState({ source: target.value })}
           className="mt-1 block min-h-12 w-64 max-w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
         />

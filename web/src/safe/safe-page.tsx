@@ -19,6 +19,7 @@ import { BareEnds } from './bare-ends.js';
 import { SafetyList } from './safety-list.js';
 import { useSafety } from './use-safety.js';
 import { CheckLine } from '../shared/controls/check-line.js';
+import { SAFE_PAGE_TEXT } from '@which-way/words/screens/safe/safe-page';
 
 /** The short list before any ohms are measured in a machine; one tap when the switch is out of it. */
 export function SafePage() {
@@ -32,7 +33,7 @@ export function SafePage() {
     <main className="grid grow content-start gap-x-10 gap-y-8 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <div className="grid min-w-0 content-start gap-5">
         <div className="flex items-center gap-2">
-          <h1 className="grow text-title font-bold">Make safe</h1>
+          <h1 className="grow text-title font-bold">{SAFE_PAGE_TEXT.makeSafe}</h1>
           <UndoButtons acts={ACTS_OF.safe} />
         </div>
         {by !== 'out-of-machine' && (
@@ -41,10 +42,11 @@ export function SafePage() {
             {list && !choosing && standing.troubles[0]?.code !== 're-energised' ? (
               <p className="flex flex-wrap items-center gap-x-3 text-large">
                 <span>
-                  Or in the machine, <strong>{SUPPLY_WORDS[list.supply].name.toLowerCase()}</strong>:
+                  {SAFE_PAGE_TEXT.orInTheMachine}
+                  <strong>{SUPPLY_WORDS[list.supply].name.toLowerCase()}</strong>:
                 </span>
                 <PlainButton look="quiet" onClick={() => setChoosing(true)}>
-                  Another supply, or begin anew
+                  {SAFE_PAGE_TEXT.anotherSupplyOrBeginAnew}
                 </PlainButton>
               </p>
             ) : (
@@ -55,7 +57,7 @@ export function SafePage() {
         {list && by !== 'out-of-machine' && (
           <>
             {list.codeNote !== '' && (
-              <Notice look="plain" title="What applies here">
+              <Notice look="plain" title={SAFE_PAGE_TEXT.whatAppliesHere}>
                 {list.codeNote}
               </Notice>
             )}
@@ -65,12 +67,10 @@ export function SafePage() {
         {by === 'out-of-machine' && (
           <div className="grid gap-3">
             <p className="flex items-center gap-3 text-large font-semibold">
-              <Check className="text-teal" aria-hidden="true" /> The switch is out of the machine.
+              <Check className="text-teal" aria-hidden="true" />
+              {SAFE_PAGE_TEXT.theSwitchIsOutOf}
             </p>
-            <p className="text-quiet">
-              Nothing else is asked. Capacitors on the switch itself may still hold a charge: short them
-              through a resistor first.
-            </p>
+            <p className="text-quiet">{SAFE_PAGE_TEXT.nothingElseIsAskedCapacitors}</p>
             <BareEnds />
             <PlainButton
               className="justify-self-start"
@@ -80,22 +80,21 @@ export function SafePage() {
                   .catch((error: unknown) => toast.error(toldOf(error).message))
               }
             >
-              It is still in the machine after all
+              {SAFE_PAGE_TEXT.itIsStillInThe}
             </PlainButton>
           </div>
         )}
       </div>
-      <aside className="grid min-w-0 content-start gap-5" aria-label="Where it stands">
+      <aside className="grid min-w-0 content-start gap-5" aria-label={SAFE_PAGE_TEXT.whereItStands}>
         <Standing supply={supply} />
         <CaseNotes />
-        <Notice look="plain" title="Local rules come first">
-          Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of
-          others are for those who may work on them. Never work alone on what can kill.
+        <Notice look="plain" title={SAFE_PAGE_TEXT.localRulesComeFirst}>
+          {SAFE_PAGE_TEXT.rulesForYourPlaceAnd}
         </Notice>
         {job && !job.outOfMachine && <LiveRecords />}
         <p>
           <Link to="/shop" className="underline">
-            Change the shop’s lists and code notes
+            {SAFE_PAGE_TEXT.changeTheShopsListsAnd}
           </Link>
         </p>
       </aside>
@@ -115,7 +114,7 @@ function OutOfMachine() {
           void session.setOutOfMachine(true).catch((error: unknown) => setTrouble(toldOf(error)))
         }
       >
-        It is out of the machine
+        {SAFE_PAGE_TEXT.itIsOutOfThe}
       </PlainButton>
       {trouble && (
         <Notice look="amber" title={trouble.message}>
@@ -139,10 +138,13 @@ function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun:
   return (
     <fieldset className="grid gap-2" disabled={!shop.data}>
       <legend className="mb-2 font-bold">
-        {chosen ? 'The list for' : 'Still in the machine? What feeds it?'}
+        {chosen ? SAFE_PAGE_TEXT.theListFor : SAFE_PAGE_TEXT.stillInTheMachineWhat}
       </legend>
       {shop.isError && (
-        <p className="text-amber-ink">{toldOf(shop.error).message} The shop’s lists cannot be read.</p>
+        <p className="text-amber-ink">
+          {toldOf(shop.error).message}
+          {SAFE_PAGE_TEXT.theShopsListsCannotBe}
+        </p>
       )}
       <div className="grid gap-2 sm:grid-cols-2">
         {SUPPLIES.map((supply) => (
@@ -155,7 +157,7 @@ function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun:
           >
             <span className="block font-bold">{SUPPLY_WORDS[supply].name}</span>
             <span className="block text-small">
-              {supply === chosen ? 'Begins this list anew' : SUPPLY_WORDS[supply].about}
+              {supply === chosen ? SAFE_PAGE_TEXT.beginsThisListAnew : SUPPLY_WORDS[supply].about}
             </span>
           </button>
         ))}
@@ -170,7 +172,7 @@ function Standing({ supply }: { supply: SupplyKind }) {
   const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
   if (!standing.open) {
     return (
-      <Notice look="brick" title="The Map is shut">
+      <Notice look="brick" title={SAFE_PAGE_TEXT.theMapIsShut}>
         <ul className="grid list-disc gap-1 pl-5">
           {troubleList(standing.troubles, supply).map((words) => (
             <li key={words}>{words}</li>
@@ -182,35 +184,37 @@ function Standing({ supply }: { supply: SupplyKind }) {
   return (
     <section
       className="grid gap-3 rounded-part border-2 border-teal bg-sheet px-4 py-3"
-      aria-label="The Map is open"
+      aria-label={SAFE_PAGE_TEXT.theMapIsOpen}
     >
-      <h2 className="font-bold">The Map is open</h2>
+      <h2 className="font-bold">{SAFE_PAGE_TEXT.theMapIsOpen}</h2>
       <Link
         to="../map"
         relative="path"
         className="justify-self-start rounded-part border-2 border-enamel bg-enamel px-4 py-2.5 font-semibold text-on-enamel"
       >
-        Go to the Map
+        {SAFE_PAGE_TEXT.goToTheMap}
       </Link>
       {standing.by === 'list' && (
         <>
           {standing.staleHours !== null && (
             <p className="text-amber-ink">
-              The list is {standing.staleHours} hours old. Prove dead again before you go on.
+              {SAFE_PAGE_TEXT.theListIs}
+              {standing.staleHours}
+              {SAFE_PAGE_TEXT.hoursOldProveDeadAgain}
             </p>
           )}
           <CheckLine
             checked={wiresOff === true}
             onChange={(ticked) => session.emit({ kind: 'wires-off', off: ticked })}
           >
-            The wires are off the switch
+            {SAFE_PAGE_TEXT.theWiresAreOffThe}
           </CheckLine>
           {wiresOff === true && <BareEnds />}
           <PlainButton
             className="justify-self-start"
             onClick={() => session.emit({ kind: 're-energised', reason: '' })}
           >
-            It had power again
+            {SAFE_PAGE_TEXT.itHadPowerAgain}
           </PlainButton>
         </>
       )}

@@ -20,6 +20,7 @@ import { ProvedWith, useProvedAnswer } from './proved-with.js';
 import { SafetySignature } from './safety-signature.js';
 import { SafetyRow } from './safety-row.js';
 import { useProof, withReading, type ProofDesk } from './use-proof.js';
+import { SAFETY_LIST_TEXT } from '@which-way/words/screens/safe/safety-list';
 
 const PROOFS: ReadonlySet<SafetyLineKind> = new Set(['prove-tester', 'prove-dead', 'prove-again']);
 
@@ -57,13 +58,16 @@ export function SafetyList({ list, standing }: SafetyListProps) {
   return (
     <>
       {!inSight && desk && (
-        <section aria-label="Before it is switched off" className="grid gap-2 border-t-2 border-line pt-3">
-          <h2 className="text-large font-bold">Before it is switched off: what shows the supply?</h2>
+        <section
+          aria-label={SAFETY_LIST_TEXT.beforeItIsSwitchedOff}
+          className="grid gap-2 border-t-2 border-line pt-3"
+        >
+          <h2 className="text-large font-bold">{SAFETY_LIST_TEXT.beforeItIsSwitchedOff2}</h2>
           <ProofPoints desk={desk} />
           <ProofReadings desk={desk} when="before" />
         </section>
       )}
-      <ol className="border-t-2 border-line" aria-label="Safety list">
+      <ol className="border-t-2 border-line" aria-label={SAFETY_LIST_TEXT.safetyList}>
         {rows(before)}
         <AllSo lines={before} answers={answers} />
         {together && desk ? (
@@ -116,7 +120,9 @@ function AllSo({ lines, answers }: { lines: readonly SafetyLine[]; answers: Answ
   return (
     <li className="border-b border-line bg-sheet py-3 pl-14">
       <PlainButton look="strong" className="min-h-14" onClick={give}>
-        All {open.length} are so
+        {SAFETY_LIST_TEXT.all}
+        {open.length}
+        {SAFETY_LIST_TEXT.areSo}
       </PlainButton>
     </li>
   );
@@ -170,9 +176,7 @@ function ProvedTogether({
               </>
             ) : (
               <p className="text-quiet">
-                {proved
-                  ? 'Keeping the last of the volts says all three: it showed the voltage before, this was read, it showed the voltage after.'
-                  : 'Say first with what, and on which known source.'}
+                {proved ? SAFETY_LIST_TEXT.keepingTheLastOfThe : SAFETY_LIST_TEXT.sayFirstWithWhatAnd}
               </p>
             )
           }

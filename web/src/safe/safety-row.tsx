@@ -7,6 +7,7 @@ import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { ProvedWith, useProvedAnswer } from './proved-with.js';
 import { useVolts, VoltsField } from './volts-field.js';
+import { SAFETY_ROW_TEXT } from '@which-way/words/screens/safe/safety-row';
 
 interface SafetyRowProps {
   line: SafetyLine;
@@ -46,7 +47,7 @@ export function SafetyRow({ line, proof, asked, number, supply, answer, next }: 
           <span>{answerWords(answer)}</span>
           {!proof && (
             <PlainButton look="quiet" className="!px-2" onClick={() => give(null)}>
-              Answer again
+              {SAFETY_ROW_TEXT.answerAgain}
             </PlainButton>
           )}
           {proof && <div className="col-span-full">{proof}</div>}
@@ -65,7 +66,7 @@ export function SafetyRow({ line, proof, asked, number, supply, answer, next }: 
               {QUESTIONS[wantedAnswer(line.kind)]({ onGive: give })}
               {mayBeLeftOut(line.kind) && (
                 <PlainButton look="quiet" onClick={() => setLeaving(true)}>
-                  Not applicable
+                  {SAFETY_ROW_TEXT.notApplicable}
                 </PlainButton>
               )}
             </div>
@@ -81,11 +82,14 @@ function answerWords(answer: SafetyAnswer): string {
     case 'done':
       return 'Done';
     case 'not-applicable':
-      return `Not applicable: ${answer.reason}`;
+      return SAFETY_ROW_TEXT.notApplicable2(answer.reason);
     case 'proved':
       return `${TESTER_WORDS[answer.tester]}, on ${answer.source}`;
     case 'dead':
-      return `At most ${answer.volts} V${answer.everyPosition ? ', in every position' : ', not in every position'}`;
+      return SAFETY_ROW_TEXT.atMostV(
+        answer.volts,
+        answer.everyPosition ? ', in every position' : ', not in every position',
+      );
     case 'proof':
       return `${count(answer.after.length)}, at most ${highestLeft(answer) ?? 0} V`;
     case 'discharged':
@@ -114,7 +118,7 @@ function LeaveOut({ onGive, onBack }: Asking & { onBack: () => void }) {
       }}
     >
       <label className="grow">
-        Why not?
+        {SAFETY_ROW_TEXT.whyNot}
         <input
           autoFocus
           value={reason}
@@ -124,17 +128,17 @@ function LeaveOut({ onGive, onBack }: Asking & { onBack: () => void }) {
         />
       </label>
       <PlainButton type="submit" disabled={reason.trim() === ''}>
-        Keep the reason
+        {SAFETY_ROW_TEXT.keepTheReason}
       </PlainButton>
       <PlainButton look="quiet" onClick={onBack}>
-        Back
+        {SAFETY_ROW_TEXT.back}
       </PlainButton>
     </form>
   );
 }
 
 function Done({ onGive }: Asking) {
-  return <PlainButton onClick={() => onGive({ kind: 'done', note: '' })}>Done</PlainButton>;
+  return <PlainButton onClick={() => onGive({ kind: 'done', note: '' })}>{SAFETY_ROW_TEXT.done}</PlainButton>;
 }
 
 function Proved({ onGive }: Asking) {
@@ -147,7 +151,7 @@ function Proved({ onGive }: Asking) {
         disabled={answer === null}
         onClick={() => answer && onGive(answer)}
       >
-        It showed the voltage
+        {SAFETY_ROW_TEXT.itShowedTheVoltage}
       </PlainButton>
     </div>
   );
@@ -169,8 +173,8 @@ function Discharged({ onGive }: Asking) {
           })
         }
       >
-        <VoltsField label="Volts found" field={before} />
-        <VoltsField label="Volts after the resistor" field={after} />
+        <VoltsField label={SAFETY_ROW_TEXT.voltsFound} field={before} />
+        <VoltsField label={SAFETY_ROW_TEXT.voltsAfterTheResistor} field={after} />
       </Keep>
       {storing ? (
         <div className="flex flex-wrap items-center gap-2">
@@ -180,12 +184,12 @@ function Discharged({ onGive }: Asking) {
             </PlainButton>
           ))}
           <PlainButton look="quiet" onClick={() => setStoring(false)}>
-            None of these
+            {SAFETY_ROW_TEXT.noneOfThese}
           </PlainButton>
         </div>
       ) : (
         <PlainButton look="quiet" className="justify-self-start !px-1" onClick={() => setStoring(true)}>
-          It stores high voltage: microwave, picture tube, flash
+          {SAFETY_ROW_TEXT.itStoresHighVoltageMicrowave}
         </PlainButton>
       )}
     </div>
@@ -203,7 +207,7 @@ function Keep({ ready, onKeep, children }: { ready: boolean; onKeep: () => void;
     >
       {children}
       <PlainButton type="submit" disabled={!ready}>
-        Keep
+        {SAFETY_ROW_TEXT.keep}
       </PlainButton>
     </form>
   );

@@ -6,6 +6,7 @@ import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { givenOnce, useGivenOnce } from './given-once.js';
 import type { ProofDesk } from './use-proof.js';
+import { SAFETY_SIGNATURE_TEXT } from '@which-way/words/screens/safe/safety-signature';
 
 type Answers = SafetyStanding['answers'];
 
@@ -38,7 +39,9 @@ export function SafetySignature({ lines, standing, desk }: SafetySignatureProps)
       <p className="flex items-center gap-3 text-large">
         <Check className="text-teal" aria-hidden="true" />
         <span>
-          <strong>{signed.by}</strong> answers for it, {new Date(signed.at).toLocaleString()}.
+          <strong>{signed.by}</strong>
+          {SAFETY_SIGNATURE_TEXT.answersForIt}
+          {new Date(signed.at).toLocaleString()}.
         </span>
       </p>
     );
@@ -67,7 +70,7 @@ export function SafetySignature({ lines, standing, desk }: SafetySignatureProps)
       }}
     >
       <label className="grow sm:max-w-xs">
-        <span className="font-semibold">Who did it?</span>
+        <span className="font-semibold">{SAFETY_SIGNATURE_TEXT.whoDidIt}</span>
         <input
           value={who}
           maxLength={PERSON_LETTERS}
@@ -77,15 +80,18 @@ export function SafetySignature({ lines, standing, desk }: SafetySignatureProps)
         />
       </label>
       <PlainButton type="submit" look="strong" className="min-h-12" disabled={!ready || who.trim() === ''}>
-        {ready && given.length > 0 ? 'All of it is so, and I answer for this list' : 'I answer for this list'}
+        {ready && given.length > 0
+          ? SAFETY_SIGNATURE_TEXT.allOfItIsSo
+          : SAFETY_SIGNATURE_TEXT.iAnswerForThisList}
       </PlainButton>
       {ready && given.length > 0 && (
-        <p className="basis-full text-small text-quiet">It says also: {[...new Set(sayings)].join('; ')}.</p>
+        <p className="basis-full text-small text-quiet">
+          {SAFETY_SIGNATURE_TEXT.itSaysAlso}
+          {[...new Set(sayings)].join('; ')}.
+        </p>
       )}
       {!ready && (
-        <p className="basis-full text-small text-quiet">
-          When every line is answered and nothing on the right is against it.
-        </p>
+        <p className="basis-full text-small text-quiet">{SAFETY_SIGNATURE_TEXT.whenEveryLineIsAnswered}</p>
       )}
     </form>
   );

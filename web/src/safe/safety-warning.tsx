@@ -6,6 +6,7 @@ import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { BareEnds } from './bare-ends.js';
 import { useSafety } from './use-safety.js';
+import { SAFETY_WARNING_TEXT } from '@which-way/words/screens/safe/safety-warning';
 
 /** On the Map of a switch that is still in its machine: an old list, and wires that make readings lie. */
 export function SafetyWarning() {
@@ -19,32 +20,30 @@ export function SafetyWarning() {
   return (
     <>
       {standing.staleHours !== null && (
-        <Notice look="amber" title={`The safety list is ${standing.staleHours} hours old`}>
-          Is it still isolated? Prove dead again before you go on.{' '}
+        <Notice look="amber" title={SAFETY_WARNING_TEXT.theSafetyListIsHours(standing.staleHours)}>
+          {SAFETY_WARNING_TEXT.isItStillIsolatedProve}{' '}
           <Link to="../safe" relative="path" className="underline">
-            To the list
+            {SAFETY_WARNING_TEXT.toTheList}
           </Link>
         </Notice>
       )}
       {wiresOff !== true && (
-        <Notice look="amber" title="In circuit: the wires are still on">
-          <p>
-            An open proves apart. A closed proves nothing, since the circuit may be what conducts; it is kept,
-            and not counted.
-          </p>
+        <Notice look="amber" title={SAFETY_WARNING_TEXT.inCircuitTheWiresAre}>
+          <p>{SAFETY_WARNING_TEXT.anOpenProvesApartA}</p>
           <PlainButton className="mt-2" onClick={() => session.emit({ kind: 'wires-off', off: true })}>
-            The wires are off now
+            {SAFETY_WARNING_TEXT.theWiresAreOffNow}
           </PlainButton>
         </Notice>
       )}
       {left !== null && left > 0 && (
         <p className="text-amber-ink">
-          {left} V were left in it: read ohms both ways round, and take a difference as doubtful.
+          {left}
+          {SAFETY_WARNING_TEXT.vWereLeftInIt}
         </p>
       )}
       {wiresOff === true && <BareEnds quietOnceSaid />}
       <PlainButton look="quiet" onClick={() => session.emit({ kind: 're-energised', reason: '' })}>
-        It had power again
+        {SAFETY_WARNING_TEXT.itHadPowerAgain}
       </PlainButton>
     </>
   );

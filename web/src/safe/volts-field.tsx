@@ -1,4 +1,5 @@
 import { useId, useState } from 'react';
+import { VOLTS_FIELD_TEXT } from '@which-way/words/screens/safe/volts-field';
 
 const MOST_VOLTS = 10_000;
 
@@ -43,7 +44,7 @@ export function VoltsField({ label, quiet = false, field }: VoltsFieldProps) {
       </label>
       {field.wrong && (
         <p id={trouble} className="text-small text-brick">
-          Volts such as 0,4 or -38.
+          {VOLTS_FIELD_TEXT.voltsSuchAsOr}
         </p>
       )}
     </div>

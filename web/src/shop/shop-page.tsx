@@ -14,13 +14,14 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { TopBar } from '../shared/frame/top-bar.js';
 import { SignedInDevices } from './signed-in-devices.js';
 import { lineWords, SUPPLY_WORDS } from '@which-way/words/before/safety';
+import { SHOP_PAGE_TEXT } from '@which-way/words/screens/shop/shop-page';
 
 /** The shop's own safety lists and notes on local codes. */
 export function ShopPage() {
   const shop = useQuery({ ...questions.shop(), staleTime: 0 });
   return (
     <div className="flex min-h-full flex-col">
-      <TopBar title="The shop" />
+      <TopBar title={SHOP_PAGE_TEXT.theShop} />
       <main className="mx-auto w-full max-w-4xl grow p-4 pb-12 sm:p-8">
         {shop.isError && (
           <Notice look="amber" title={toldOf(shop.error).message}>
@@ -49,7 +50,7 @@ function ShopForm({ shop }: { shop: Shop }) {
     setTrouble(null);
     try {
       await api.changeShop(draft);
-      toast.success('The shop’s lists are saved. Lists that were begun before stay as they are.');
+      toast.success(SHOP_PAGE_TEXT.theShopsListsAreSaved);
       await queries.invalidateQueries({ queryKey: KEYS.shop });
     } catch (error) {
       setTrouble(toldOf(error));
@@ -57,9 +58,9 @@ function ShopForm({ shop }: { shop: Shop }) {
   };
   return (
     <div className="grid gap-6">
-      <h1 className="text-title font-bold">Safety lists and code notes</h1>
+      <h1 className="text-title font-bold">{SHOP_PAGE_TEXT.safetyListsAndCodeNotes}</h1>
       <label className="max-w-md">
-        <span className="font-semibold">Name of the shop</span>
+        <span className="font-semibold">{SHOP_PAGE_TEXT.nameOfTheShop}</span>
         <input
           value={draft.name}
           maxLength={SHOP_NAME_LETTERS}
@@ -68,14 +69,14 @@ function ShopForm({ shop }: { shop: Shop }) {
         />
       </label>
       <Choice
-        label="The list for"
+        label={SHOP_PAGE_TEXT.theListFor}
         shown
         value={supply}
         options={SUPPLIES.map((value) => ({ value, text: SUPPLY_WORDS[value].name }))}
         onChoose={setSupply}
       />
       <label>
-        <span className="font-semibold">Local codes: what applies here</span>
+        <span className="font-semibold">{SHOP_PAGE_TEXT.localCodesWhatAppliesHere}</span>
         <textarea
           rows={3}
           maxLength={CODE_NOTE_LETTERS}
@@ -85,9 +86,9 @@ function ShopForm({ shop }: { shop: Shop }) {
           }
           className={INPUT}
         />
-        <span className="text-small text-quiet">Shown above the list of every job of this kind.</span>
+        <span className="text-small text-quiet">{SHOP_PAGE_TEXT.shownAboveTheListOf}</span>
       </label>
-      <ol className="border-t-2 border-line" aria-label="Lines of the list">
+      <ol className="border-t-2 border-line" aria-label={SHOP_PAGE_TEXT.linesOfTheList}>
         {lines.map((line, index) => (
           <LineForm
             key={`${supply} ${line.kind} ${line.kind === 'own' ? index : ''}`}
@@ -105,7 +106,7 @@ function ShopForm({ shop }: { shop: Shop }) {
         className="justify-self-start"
         onClick={() => setLines([...lines, { kind: 'own', text: '', why: '' }])}
       >
-        One more line
+        {SHOP_PAGE_TEXT.oneMoreLine}
       </PlainButton>
       {trouble && (
         <Notice look="brick" title={trouble.message}>
@@ -119,10 +120,10 @@ function ShopForm({ shop }: { shop: Shop }) {
           disabled={!changed}
           onClick={() => void save()}
         >
-          Save the lists
+          {SHOP_PAGE_TEXT.saveTheLists}
         </PlainButton>
         <PlainButton disabled={!changed} onClick={() => setDraft(shop)}>
-          As they were
+          {SHOP_PAGE_TEXT.asTheyWere}
         </PlainButton>
       </div>
     </div>
@@ -155,15 +156,15 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
     <li className="grid gap-2 border-b border-line py-3 sm:grid-cols-[1fr_auto]">
       <div className="grid gap-2">
         <input
-          aria-label="What to do"
+          aria-label={SHOP_PAGE_TEXT.whatToDo}
           maxLength={REASON_LETTERS}
           value={line.text ?? standard.text}
           onChange={({ target }) => change('text', target.value)}
           className={`${INPUT} font-semibold`}
         />
         <input
-          aria-label="Why"
-          placeholder="Why, in a sentence"
+          aria-label={SHOP_PAGE_TEXT.why}
+          placeholder={SHOP_PAGE_TEXT.whyInASentence}
           maxLength={REASON_LETTERS}
           value={line.why ?? standard.why}
           onChange={({ target }) => change('why', target.value)}
@@ -171,18 +172,28 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
         />
       </div>
       <div className="flex items-start gap-1">
-        <PlainButton className="!px-2.5" aria-label="Move up" disabled={first} onClick={() => onMove(-1)}>
+        <PlainButton
+          className="!px-2.5"
+          aria-label={SHOP_PAGE_TEXT.moveUp}
+          disabled={first}
+          onClick={() => onMove(-1)}
+        >
           <ArrowUp size={18} aria-hidden="true" />
         </PlainButton>
-        <PlainButton className="!px-2.5" aria-label="Move down" disabled={last} onClick={() => onMove(1)}>
+        <PlainButton
+          className="!px-2.5"
+          aria-label={SHOP_PAGE_TEXT.moveDown}
+          disabled={last}
+          onClick={() => onMove(1)}
+        >
           <ArrowDown size={18} aria-hidden="true" />
         </PlainButton>
         {onRemove ? (
-          <PlainButton className="!px-2.5" aria-label="Remove this line" onClick={onRemove}>
+          <PlainButton className="!px-2.5" aria-label={SHOP_PAGE_TEXT.removeThisLine} onClick={onRemove}>
             <Trash2 size={18} aria-hidden="true" />
           </PlainButton>
         ) : (
-          <span className="w-20 pt-2 text-center text-small text-quiet">stays</span>
+          <span className="w-20 pt-2 text-center text-small text-quiet">{SHOP_PAGE_TEXT.stays}</span>
         )}
       </div>
     </li>

@@ -7,6 +7,7 @@ import { useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { ADD_TO_SYSTEM_TEXT } from '@which-way/words/screens/system/add-to-system';
 
 /** Puts another switch of the bench, or a device, into the system. */
 export function AddToSystem({ others }: { others: readonly JobSummary[] }) {
@@ -15,9 +16,9 @@ export function AddToSystem({ others }: { others: readonly JobSummary[] }) {
   return (
     <div className="flex flex-wrap items-end gap-3">
       <Pick
-        label="A switch of the bench"
+        label={ADD_TO_SYSTEM_TEXT.aSwitchOfTheBench}
         value=""
-        placeholder={others.length > 0 ? 'Choose a job' : 'No other switch is on the bench'}
+        placeholder={others.length > 0 ? ADD_TO_SYSTEM_TEXT.chooseAJob : ADD_TO_SYSTEM_TEXT.noOtherSwitchIsOn}
         options={others.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` }))}
         onPick={(id) => {
           const chosen = others.find((one) => one.id === id);
@@ -28,7 +29,7 @@ export function AddToSystem({ others }: { others: readonly JobSummary[] }) {
       {adding ? (
         <DeviceForm onDone={() => setAdding(false)} />
       ) : (
-        <PlainButton onClick={() => setAdding(true)}>A float, thermostat, door or relay</PlainButton>
+        <PlainButton onClick={() => setAdding(true)}>{ADD_TO_SYSTEM_TEXT.aFloatThermostatDoorOr}</PlainButton>
       )}
     </div>
   );
@@ -49,21 +50,21 @@ function DeviceForm({ onDone }: { onDone: () => void }) {
     onDone();
   };
   return (
-    <form onSubmit={add} className="flex flex-wrap items-end gap-3" aria-label="A device">
+    <form onSubmit={add} className="flex flex-wrap items-end gap-3" aria-label={ADD_TO_SYSTEM_TEXT.aDevice}>
       <Pick
-        label="What it is"
+        label={ADD_TO_SYSTEM_TEXT.whatItIs}
         value={kind}
         options={DEVICE_KINDS.map((one) => ({ value: one, text: DEVICE_WORDS[one] }))}
         onPick={(value) => setKind(DEVICE_KINDS.find((one) => one === value) ?? 'float')}
       />
       <Pick
-        label="Its contact"
+        label={ADD_TO_SYSTEM_TEXT.itsContact}
         value={contact}
         options={DEVICE_CONTACTS.map((one) => ({ value: one, text: contactWords(kind, one) }))}
         onPick={(value) => setContact(DEVICE_CONTACTS.find((one) => one === value) ?? 'makes')}
       />
       <label className="grid gap-1">
-        <span>Its name</span>
+        <span>{ADD_TO_SYSTEM_TEXT.itsName}</span>
         <input
           value={name}
           maxLength={120}
@@ -73,10 +74,10 @@ function DeviceForm({ onDone }: { onDone: () => void }) {
         />
       </label>
       <PlainButton type="submit" look="strong">
-        Add it
+        {ADD_TO_SYSTEM_TEXT.addIt}
       </PlainButton>
       <PlainButton type="button" onClick={onDone}>
-        Leave it
+        {ADD_TO_SYSTEM_TEXT.leaveIt}
       </PlainButton>
     </form>
   );

@@ -6,6 +6,7 @@ import { stateWords } from '@which-way/words/machine/machine';
 import { handleKey, handleName, standingName, type JobNames } from '@which-way/words/machine/system';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
+import { COMBINATION_TABLE_TEXT } from '@which-way/words/screens/system/combination-table';
 
 interface CombinationTableProps {
   handles: readonly SystemHandle[];
@@ -45,7 +46,11 @@ export function CombinationTable(props: CombinationTableProps) {
   const here = standing.join();
   return (
     <div ref={frame} className="max-h-[60dvh] overflow-auto">
-      <table aria-label="All combinations" aria-rowcount={combinations.length + 1} className="w-full">
+      <table
+        aria-label={COMBINATION_TABLE_TEXT.allCombinations}
+        aria-rowcount={combinations.length + 1}
+        className="w-full"
+      >
         <thead className="sticky top-0 bg-paper">
           <tr className="border-b-2 border-line text-left">
             {handles.map((handle) => (

@@ -9,6 +9,7 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { ActuatorDrawing } from '../shared/drawings/actuator-drawing.js';
 import { SwitchDrawing } from '../shared/drawings/switch-drawing.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
+import { HANDLE_CARD_TEXT } from '@which-way/words/screens/system/handle-card';
 
 interface HandleCardProps {
   handle: SystemHandle;
@@ -48,12 +49,17 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
           look="quiet"
           className="!min-h-11 shrink-0 !px-2 whitespace-nowrap"
           onClick={onTakeAway}
-          aria-label={`Take ${name} away`}
+          aria-label={HANDLE_CARD_TEXT.takeAway(name)}
         >
-          Take away
+          {HANDLE_CARD_TEXT.takeAway2}
         </PlainButton>
       </div>
-      {why && <p className="text-amber-ink">Nothing of it counts: {why}.</p>}
+      {why && (
+        <p className="text-amber-ink">
+          {HANDLE_CARD_TEXT.nothingOfItCounts}
+          {why}.
+        </p>
+      )}
       {handle.of === 'device' ? (
         <p className="text-quiet">
           {DEVICE_WORDS[handle.device.kind]}: {contactWords(handle.device.kind, handle.device.contact)}
@@ -71,9 +77,20 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
       )}
       {settings.length > 1 &&
         (settings.length <= IN_A_ROW ? (
-          <Choice label={`${name} stands at`} value={setting as string} options={options} onChoose={turn} />
+          <Choice
+            label={HANDLE_CARD_TEXT.standsAt(name)}
+            value={setting as string}
+            options={options}
+            onChoose={turn}
+          />
         ) : (
-          <Pick quiet label={`${name} stands at`} value={setting} options={options} onPick={turn} />
+          <Pick
+            quiet
+            label={HANDLE_CARD_TEXT.standsAt(name)}
+            value={setting}
+            options={options}
+            onPick={turn}
+          />
         ))}
     </li>
   );
@@ -94,7 +111,12 @@ function Drawn({ handle: { map }, setting, name }: DrawnProps) {
   return (
     <>
       <span className="pointer-events-none block max-h-44 overflow-hidden">
-        <SwitchDrawing {...map.structure} side={side} links={links} caption={`${name}, its contacts`} />
+        <SwitchDrawing
+          {...map.structure}
+          side={side}
+          links={links}
+          caption={HANDLE_CARD_TEXT.itsContacts(name)}
+        />
       </span>
       <span className="pointer-events-none block">
         {map.structure.actuators.slice(0, 2).map((actuator) => (

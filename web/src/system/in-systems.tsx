@@ -5,6 +5,7 @@ import { questions } from '../api/questions.js';
 import { useJobState } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { useBeginSystem } from './use-begin-system.js';
+import { IN_SYSTEMS_TEXT } from '@which-way/words/screens/system/in-systems';
 
 /** The systems that this switch is part of, and a way to join it with another one. */
 export function InSystems() {
@@ -14,21 +15,22 @@ export function InSystems() {
   if (!job) return null;
   const systems = jobs.filter(({ members }) => members?.includes(job.id));
   return (
-    <section aria-label="With other switches" className="grid gap-1 border-t-2 border-line pt-2">
-      <h2 className="text-large font-bold">With other switches</h2>
+    <section
+      aria-label={IN_SYSTEMS_TEXT.withOtherSwitches}
+      className="grid gap-1 border-t-2 border-line pt-2"
+    >
+      <h2 className="text-large font-bold">{IN_SYSTEMS_TEXT.withOtherSwitches}</h2>
       {systems.map(({ id, number, title }) => (
         <Link key={id} to={`/systems/${id}`} className="inline-flex min-h-11 items-center underline">
           {number} {title}
         </Link>
       ))}
-      {systems.length === 0 && (
-        <p className="text-quiet">Two on the stairs, or a selector and its float: what they do together.</p>
-      )}
+      {systems.length === 0 && <p className="text-quiet">{IN_SYSTEMS_TEXT.twoOnTheStairsOr}</p>}
       <PlainButton
         className="justify-self-start"
         onClick={() => void begin(`${job.title}, with others`.slice(0, TITLE_LETTERS), [job.id])}
       >
-        Join it with another switch
+        {IN_SYSTEMS_TEXT.joinItWithAnotherSwitch}
       </PlainButton>
     </section>
   );

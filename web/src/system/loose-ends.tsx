@@ -5,6 +5,7 @@ import { pointWords, type SystemNames } from '@which-way/words/machine/system';
 import { useSession } from '../job/job-context.js';
 import { Pick } from '../shared/controls/pick.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { LOOSE_ENDS_TEXT } from '@which-way/words/screens/system/loose-ends';
 
 /** Everything that a loose end may go to, from what is known: other loose ends first. */
 function placesOf({ handles, machine, loose }: System): SystemPoint[] {
@@ -44,23 +45,21 @@ export function LooseEnds({ log, system, names }: { log: Log; system: System; na
     session.emit({ kind: 'system-joined', from, to });
   if (system.loose.length + joins.length === 0) return null;
   return (
-    <section aria-label="What goes where" className="grid gap-2">
-      <h2 className="text-large font-bold">What goes where</h2>
-      {system.loose.length > 0 && (
-        <p className="text-quiet">
-          No answer rests on an end that is not said. A wire appears here once its far end is said to be
-          another switch or device, or is not said at all.
-        </p>
-      )}
+    <section aria-label={LOOSE_ENDS_TEXT.whatGoesWhere} className="grid gap-2">
+      <h2 className="text-large font-bold">{LOOSE_ENDS_TEXT.whatGoesWhere}</h2>
+      {system.loose.length > 0 && <p className="text-quiet">{LOOSE_ENDS_TEXT.noAnswerRestsOnAn}</p>}
       <ul className="grid gap-1">
         {system.loose.map((from) => (
           <li key={pointKey(from)} className="flex flex-wrap items-center gap-2">
-            <span className="min-w-48 grow">{pointWords(from, names)} goes to</span>
+            <span className="min-w-48 grow">
+              {pointWords(from, names)}
+              {LOOSE_ENDS_TEXT.goesTo}
+            </span>
             <Pick
               quiet
-              label={`${pointWords(from, names)} goes to`}
+              label={LOOSE_ENDS_TEXT.goesTo2(pointWords(from, names))}
               value=""
-              placeholder="not known"
+              placeholder={LOOSE_ENDS_TEXT.notKnown}
               options={places
                 .filter((one) => ownerOf(one) !== ownerOf(from))
                 .map((one) => ({ value: pointKey(one), text: pointWords(one, names) }))}
@@ -75,10 +74,12 @@ export function LooseEnds({ log, system, names }: { log: Log; system: System; na
         {joins.map(({ from, to }) => (
           <li key={pointKey(from)} className="flex flex-wrap items-center gap-2 border-b border-line">
             <span className="grow">
-              {pointWords(from, names)} goes to <strong>{pointWords(to, names)}</strong>
+              {pointWords(from, names)}
+              {LOOSE_ENDS_TEXT.goesTo3}
+              <strong>{pointWords(to, names)}</strong>
             </span>
             <PlainButton look="quiet" className="shrink-0 whitespace-nowrap" onClick={() => say(from, null)}>
-              Not so
+              {LOOSE_ENDS_TEXT.notSo}
             </PlainButton>
           </li>
         ))}

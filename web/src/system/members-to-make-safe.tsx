@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useNow } from '../safe/use-now.js';
 import { Notice } from '../shared/controls/notice.js';
 import type { Member } from './use-members.js';
+import { MEMBERS_TO_MAKE_SAFE_TEXT } from '@which-way/words/screens/system/members-to-make-safe';
 
 /** Which switches of a system are not answered for yet, each with the way to its own list; nothing where all are. */
 export function MembersToMakeSafe({ members }: { members: readonly Member[] }) {
@@ -11,8 +12,8 @@ export function MembersToMakeSafe({ members }: { members: readonly Member[] }) {
   const open = members.filter(({ map, outOfMachine }) => map !== null && !isSafe(map, outOfMachine, now));
   if (open.length === 0) return null;
   return (
-    <Notice look="brick" title="First make it safe">
-      Ohms, and fingers inside, only on what is proved dead. Not answered for:{' '}
+    <Notice look="brick" title={MEMBERS_TO_MAKE_SAFE_TEXT.firstMakeItSafe}>
+      {MEMBERS_TO_MAKE_SAFE_TEXT.ohmsAndFingersInsideOnly}{' '}
       {open.map(({ job, name }, at) => (
         <span key={job}>
           {at > 0 && ', '}

@@ -28,6 +28,7 @@ import { LoadsSeen } from '../hunt/loads-seen.js';
 import { NextStep, type HuntNames } from '../hunt/next-step.js';
 import { RankedFaults } from '../hunt/ranked-faults.js';
 import { useHunt, type Hunt } from './use-hunt.js';
+import { SYSTEM_FAULTS_TEXT } from '@which-way/words/screens/system/system-faults';
 
 /** The stories of its members are about their own machines. */
 const NOTHING_TOLD: ReadonlySet<LoadComplaint> = new Set();
@@ -57,14 +58,15 @@ export function SystemFaults({ system, standing, ...more }: SystemFaultsProps) {
   );
   const few = combinations && combinations.length <= MOST_SIMULATED ? combinations : null;
   return (
-    <section aria-label="What was seen" className="grid min-w-0 content-start gap-3">
-      <h2 className="text-large font-bold">Which of them is bad?</h2>
+    <section aria-label={SYSTEM_FAULTS_TEXT.whatWasSeen} className="grid min-w-0 content-start gap-3">
+      <h2 className="text-large font-bold">{SYSTEM_FAULTS_TEXT.whichOfThemIsBad}</h2>
       {few ? (
         <Seen {...{ system, standing }} {...more} combinations={few} />
       ) : (
         <p className="text-quiet">
-          With more than {MOST_SIMULATED} combinations no fault is looked for in all of them together. Take
-          away the switches that do not matter to the complaint, or ask in each job by itself.
+          {SYSTEM_FAULTS_TEXT.withMoreThan}
+          {MOST_SIMULATED}
+          {SYSTEM_FAULTS_TEXT.combinationsNoFaultIsLooked}
         </p>
       )}
     </section>
@@ -81,8 +83,8 @@ function Seen(props: HuntingProps) {
   if ('unsaid' in hunt)
     return (
       <p className="text-quiet">
-        It can be said once each job says at Verify what its switch should do. Not said in full:{' '}
-        {hunt.unsaid.map((one) => handleName(one, names.job)).join(', ')}.
+        {SYSTEM_FAULTS_TEXT.itCanBeSaidOnce} {hunt.unsaid.map((one) => handleName(one, names.job)).join(', ')}
+        .
       </p>
     );
   const { model, seen, ranked, next, busy } = hunt;
@@ -114,10 +116,11 @@ function Seen(props: HuntingProps) {
   return (
     <>
       <ComplaintTaps machine={model.machine} told={NOTHING_TOLD} isSaid={isSaid} onSay={sayComplaint} />
-      <div role="group" aria-label="What it did so" className="grid gap-2">
+      <div role="group" aria-label={SYSTEM_FAULTS_TEXT.whatItDidSo} className="grid gap-2">
         <p>
-          Turn the handles above to where it was wrong.{' '}
-          <strong>{standingsWords(system.handles, standing, names.job)}</strong>: what did it do?
+          {SYSTEM_FAULTS_TEXT.turnTheHandlesAboveTo}{' '}
+          <strong>{standingsWords(system.handles, standing, names.job)}</strong>
+          {SYSTEM_FAULTS_TEXT.whatDidItDo}
         </p>
         <LoadsSeen
           machine={system.machine}
@@ -132,7 +135,7 @@ function Seen(props: HuntingProps) {
           className="justify-self-start"
           onClick={() => emit({ kind: 'system-looked', seen: open.slice(0, 500) })}
         >
-          All else worked
+          {SYSTEM_FAULTS_TEXT.allElseWorked}
         </PlainButton>
       )}
       <div aria-busy={busy} className="grid min-w-0 gap-3">
@@ -143,7 +146,7 @@ function Seen(props: HuntingProps) {
               systemFaultWords(fault, names, system.machine.owner ?? [], isUnsteady({ seen }))
             }
             seen={hunt.looks}
-            notTheSwitch="Then it is none of the switches."
+            notTheSwitch={SYSTEM_FAULTS_TEXT.thenItIsNoneOf}
           />
         )}
         {next && <NextOfSystem {...props} next={next} onSay={sayAt} />}
@@ -161,7 +164,7 @@ interface SeenListProps extends HuntingProps {
 function SeenList({ system, names, combinations, seen, onTakeBack }: SeenListProps) {
   if (seen.length === 0) return null;
   return (
-    <ul aria-label="Seen" className="max-h-64 overflow-auto">
+    <ul aria-label={SYSTEM_FAULTS_TEXT.seen} className="max-h-64 overflow-auto">
       {seen.map(({ setting, load, seen: what }) => {
         const combination = combinations.find((one) => settingOf(system, one) === setting);
         if (!combination) return null;
@@ -175,10 +178,10 @@ function SeenList({ system, names, combinations, seen, onTakeBack }: SeenListPro
             <PlainButton
               look="quiet"
               className="shrink-0 whitespace-nowrap"
-              aria-label={`Not so: ${where}, ${name}`}
+              aria-label={SYSTEM_FAULTS_TEXT.notSo(where, name)}
               onClick={() => onTakeBack(combination, load)}
             >
-              Not so
+              {SYSTEM_FAULTS_TEXT.notSo2}
             </PlainButton>
           </li>
         );
@@ -236,9 +239,9 @@ function NextOfSystem({ system, names, combinations, emit, next, onSay, caution 
           emit({ kind: 'system-probed', at: standingsAt(system, combination), between: [a, b], conducts });
       }}
       onPart={(part, whole) => emit({ kind: 'system-part-tried', part, whole })}
-      toMap={job && <Way to={`${job}/map`}>Read it on its Map</Way>}
-      toRepeat={job && <Way to={`${job}/verify`}>Work it at its Verify</Way>}
-      toPath={supplyJob && <Way to={`/jobs/${supplyJob}/tag/path`}>Is it the switch?</Way>}
+      toMap={job && <Way to={`${job}/map`}>{SYSTEM_FAULTS_TEXT.readItOnItsMap}</Way>}
+      toRepeat={job && <Way to={`${job}/verify`}>{SYSTEM_FAULTS_TEXT.workItAtItsVerify}</Way>}
+      toPath={supplyJob && <Way to={`/jobs/${supplyJob}/tag/path`}>{SYSTEM_FAULTS_TEXT.isItTheSwitch}</Way>}
     />
   );
 }

@@ -29,6 +29,7 @@ import { SystemFaults } from './system-faults.js';
 import { useMembers, type Member } from './use-members.js';
 import { useWiringLog } from './use-wiring-log.js';
 import { useSystem, type SystemView } from './use-system.js';
+import { SYSTEM_PAGE_TEXT } from '@which-way/words/screens/system/system-page';
 
 /** Several switches in one machine: what runs in which combination, what can hurt, and which of them is bad. */
 export function SystemPage() {
@@ -64,19 +65,17 @@ export function SystemPage() {
     <main className="grid w-full grow content-start gap-5 px-4 py-3 sm:px-6">
       <div className="flex items-start justify-between gap-3">
         <h1 className="text-title font-bold first-letter:uppercase" aria-live="polite">
-          {empty ? 'Which switches work together?' : <Headline view={view} names={names} />}
+          {empty ? SYSTEM_PAGE_TEXT.whichSwitchesWorkTogether : <Headline view={view} names={names} />}
         </h1>
         <div className="no-print flex shrink-0 gap-1">
           <UndoButtons acts={ACTS_OF.system} />
         </div>
       </div>
-      {empty && (
-        <p className="max-w-3xl text-quiet">
-          Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs.
-          What each wire goes to is said once, and then every combination of their handles is worked out.
-        </p>
-      )}
-      <ul aria-label="Switches and devices" className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+      {empty && <p className="max-w-3xl text-quiet">{SYSTEM_PAGE_TEXT.twoOnTheStairsA}</p>}
+      <ul
+        aria-label={SYSTEM_PAGE_TEXT.switchesAndDevices}
+        className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3"
+      >
         {system.handles.map((handle, at) => (
           <Handle
             key={handleKey(handle)}
@@ -91,9 +90,8 @@ export function SystemPage() {
         <Does {...{ view, names, members, facts, still }} onFacts={setFacts} onStill={setStill} />
       ) : (
         !empty && (
-          <Notice look="plain" title="It is not known yet what they feed.">
-            Say in each job at Tag wires, Wires and jumpers, what its wires bring or feed, and which go to
-            another switch. What has one name in two jobs is one thing here.
+          <Notice look="plain" title={SYSTEM_PAGE_TEXT.itIsNotKnownYet}>
+            {SYSTEM_PAGE_TEXT.sayInEachJobAt}
           </Notice>
         )
       )}
@@ -118,7 +116,7 @@ function Named() {
   return (
     <div className="max-w-xl">
       <KeptField
-        label="What the machine is called"
+        label={SYSTEM_PAGE_TEXT.whatTheMachineIsCalled}
         text={title}
         maxLength={TITLE_LETTERS}
         onKeep={(text) => {
@@ -181,10 +179,15 @@ function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProp
   const log = useJobState((state) => state.map.log);
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-      <section aria-label="What runs when" className="grid min-w-0 content-start gap-3">
+      <section aria-label={SYSTEM_PAGE_TEXT.whatRunsWhen} className="grid min-w-0 content-start gap-3">
         <div className="flex flex-wrap items-end justify-between gap-3">
-          <h2 className="text-large font-bold">What runs when</h2>
-          <Choice<FactsOf> label="Which facts" value={facts} options={FACTS} onChoose={onFacts} />
+          <h2 className="text-large font-bold">{SYSTEM_PAGE_TEXT.whatRunsWhen}</h2>
+          <Choice<FactsOf>
+            label={SYSTEM_PAGE_TEXT.whichFacts}
+            value={facts}
+            options={FACTS}
+            onChoose={onFacts}
+          />
         </div>
         {all ? (
           <ul className="grid gap-1">
@@ -198,13 +201,13 @@ function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProp
             })}
           </ul>
         ) : (
-          <Notice look="plain" title="So many combinations: choose which handles are turned.">
-            More than 4,096 are not worked out at once. Those that are not ticked stand as they do above.
+          <Notice look="plain" title={SYSTEM_PAGE_TEXT.soManyCombinationsChooseWhich}>
+            {SYSTEM_PAGE_TEXT.moreThanAreNotWorked}
           </Notice>
         )}
         {(!all || still.size > 0) && (
           <fieldset>
-            <legend className="font-semibold">Turned in the table</legend>
+            <legend className="font-semibold">{SYSTEM_PAGE_TEXT.turnedInTheTable}</legend>
             {system.handles.map((handle, at) => (
               <CheckLine
                 key={handleKey(handle)}
@@ -262,22 +265,20 @@ function SystemHazards({ view: { system, all }, names }: { view: SystemView; nam
       {sure.length > 0 && (
         <Notice
           look="brick"
-          title={sure.length === 1 ? 'One thing can hurt' : `${sure.length} things can hurt`}
+          title={
+            sure.length === 1 ? SYSTEM_PAGE_TEXT.oneThingCanHurt : SYSTEM_PAGE_TEXT.thingsCanHurt(sure.length)
+          }
         >
           {lines(sure)}
         </Notice>
       )}
       {(unsure.length > 0 || partly) && (
-        <Notice look="amber" title="Not known to be safe">
-          {unsure.length > 0
-            ? lines(unsure)
-            : 'Not all of it is known: a short, or something live at OFF, may be among what is not.'}
+        <Notice look="amber" title={SYSTEM_PAGE_TEXT.notKnownToBeSafe}>
+          {unsure.length > 0 ? lines(unsure) : SYSTEM_PAGE_TEXT.notAllOfItIs}
         </Notice>
       )}
       {sure.length + unsure.length === 0 && !partly && (
-        <p className="text-quiet">
-          No short and nothing live at OFF is found in this. It is no proof: measure before you touch.
-        </p>
+        <p className="text-quiet">{SYSTEM_PAGE_TEXT.noShortAndNothingLive}</p>
       )}
     </>
   );

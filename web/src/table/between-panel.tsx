@@ -5,6 +5,7 @@ import { BETWEEN_NOTE, passingWords } from '@which-way/words/judge/between';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { BETWEEN_PANEL_TEXT } from '@which-way/words/screens/table/between-panel';
 
 /** What a moving contact does between two positions, watched from throw to throw, both ways. */
 export function BetweenPanel({ map }: { map: SwitchMap }) {
@@ -14,7 +15,8 @@ export function BetweenPanel({ map }: { map: SwitchMap }) {
   return (
     <details className="border-t border-line pt-1">
       <summary className="min-h-11 cursor-pointer py-2 font-bold">
-        Between positions: {tried === 0 ? 'not tried' : `${tried} of ${steps.length} steps tried`}
+        {BETWEEN_PANEL_TEXT.betweenPositions}
+        {tried === 0 ? BETWEEN_PANEL_TEXT.notTried : BETWEEN_PANEL_TEXT.ofStepsTried(tried, steps.length)}
       </summary>
       <p className="text-quiet">{BETWEEN_NOTE}</p>
       <ul className="mt-1 grid gap-1">
@@ -51,26 +53,26 @@ function Way({ map: { structure }, step, way }: WayProps) {
         {name}: <strong>{passingWords(passing)}</strong>
       </span>
       <PlainButton
-        aria-label={`${name}: both made at once`}
+        aria-label={BETWEEN_PANEL_TEXT.bothMadeAtOnce(name)}
         onClick={() => say((passing?.passes ?? 0) + 1, true)}
       >
-        Seen
+        {BETWEEN_PANEL_TEXT.seen}
       </PlainButton>
       <PlainButton
-        aria-label={`${name}: not seen in one more pass`}
+        aria-label={BETWEEN_PANEL_TEXT.notSeenInOneMore(name)}
         disabled={passing?.seen === true}
         onClick={() => say((passing?.passes ?? 0) + 1, false)}
       >
-        One more pass, not seen
+        {BETWEEN_PANEL_TEXT.oneMorePassNotSeen}
       </PlainButton>
       {passing && (
         <PlainButton
           look="quiet"
           className="!px-2"
-          aria-label={`${name}: take back`}
+          aria-label={BETWEEN_PANEL_TEXT.takeBack(name)}
           onClick={() => say(0, false)}
         >
-          Take back
+          {BETWEEN_PANEL_TEXT.takeBack2}
         </PlainButton>
       )}
     </div>

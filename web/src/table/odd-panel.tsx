@@ -4,6 +4,7 @@ import { oddWords } from '@which-way/words/table/identity';
 import { useJobState, useSession } from '../job/job-context.js';
 import { useAskOnMap } from '../map/use-ask-on-map.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { ODD_PANEL_TEXT } from '@which-way/words/screens/table/odd-panel';
 
 const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the fault' };
 
@@ -22,13 +23,17 @@ export function OddPanel() {
     });
   return (
     <section
-      aria-label="Is that meant?"
+      aria-label={ODD_PANEL_TEXT.isThatMeant}
       className="no-print rounded-part border-2 border-line bg-sheet px-3 py-1"
     >
       {open.length > 1 && (
         <div className="flex flex-wrap items-center gap-3">
-          <h2 className="grow text-large font-bold">Is that meant?</h2>
-          <PlainButton onClick={() => say(open.flat(), 'meant')}>All {open.length} are meant</PlainButton>
+          <h2 className="grow text-large font-bold">{ODD_PANEL_TEXT.isThatMeant}</h2>
+          <PlainButton onClick={() => say(open.flat(), 'meant')}>
+            {ODD_PANEL_TEXT.all}
+            {open.length}
+            {ODD_PANEL_TEXT.areMeant}
+          </PlainButton>
         </div>
       )}
       <ul>
@@ -38,13 +43,13 @@ export function OddPanel() {
             className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1"
           >
             <span className="min-w-0 grow basis-60">
-              {open.length === 1 && <strong>Is that meant? </strong>}
+              {open.length === 1 && <strong>{ODD_PANEL_TEXT.isThatMeant2}</strong>}
               {oddWords(map.structure, group)}
             </span>
             <span className="flex flex-wrap gap-1.5">
-              <PlainButton onClick={() => say(group, 'meant')}>It is meant</PlainButton>
+              <PlainButton onClick={() => say(group, 'meant')}>{ODD_PANEL_TEXT.itIsMeant}</PlainButton>
               {group[0].odd.code !== 'joins-nothing' && <ReadAgain question={group[0]} />}
-              <PlainButton onClick={() => say(group, 'fault')}>It is the fault</PlainButton>
+              <PlainButton onClick={() => say(group, 'fault')}>{ODD_PANEL_TEXT.itIsTheFault}</PlainButton>
             </span>
           </li>
         ))}
@@ -53,8 +58,8 @@ export function OddPanel() {
         <details>
           <summary className="min-h-11 cursor-pointer py-2">
             {answered.length === 1
-              ? 'One odd thing was answered'
-              : `${answered.length} odd things were answered`}
+              ? ODD_PANEL_TEXT.oneOddThingWasAnswered
+              : ODD_PANEL_TEXT.oddThingsWereAnswered(answered.length)}
           </summary>
           <ul>
             {answered.map((group) => (
@@ -62,7 +67,7 @@ export function OddPanel() {
                 <span className="grow">{oddWords(map.structure, group)}</span>
                 <strong>{ANSWERED[group[0].answer ?? 'meant']}</strong>
                 <PlainButton look="quiet" className="!px-2" onClick={() => say(group, null)}>
-                  Answer again
+                  {ODD_PANEL_TEXT.answerAgain}
                 </PlainButton>
               </li>
             ))}
@@ -93,5 +98,7 @@ function ReadAgain({ question: { about } }: { question: OddQuestion }) {
   const setting = about.settings[0] ?? map.structure.settings[0]?.id;
   const askOnMap = useAskOnMap();
   if (!red || !black || !setting) return null;
-  return <PlainButton onClick={() => askOnMap(setting, red, black)}>Read it again</PlainButton>;
+  return (
+    <PlainButton onClick={() => askOnMap(setting, red, black)}>{ODD_PANEL_TEXT.readItAgain}</PlainButton>
+  );
 }

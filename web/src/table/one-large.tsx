@@ -3,6 +3,7 @@ import { useState, type KeyboardEvent } from 'react';
 import type { Inspected } from '../shared/facts/inspector.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { SettingPicture } from './setting-picture.js';
+import { ONE_LARGE_TEXT } from '@which-way/words/screens/table/one-large';
 
 interface OneLargeProps {
   table: TruthTable;
@@ -26,7 +27,7 @@ export function OneLarge({ table, onPick }: OneLargeProps) {
   return (
     <div
       role="group"
-      aria-label="One setting, large; arrows go to the next"
+      aria-label={ONE_LARGE_TEXT.oneSettingLargeArrowsGo}
       tabIndex={0}
       onKeyDown={onKeyDown}
       className="outline-offset-4"
@@ -36,11 +37,13 @@ export function OneLarge({ table, onPick }: OneLargeProps) {
       </ul>
       <div className="flex items-center justify-center gap-3">
         <PlainButton onClick={() => go(-1)}>
-          ←<span className="sr-only">The setting before</span>
+          ←<span className="sr-only">{ONE_LARGE_TEXT.theSettingBefore}</span>
         </PlainButton>
-        {place + 1} of {all}
+        {place + 1}
+        {ONE_LARGE_TEXT.ofText}
+        {all}
         <PlainButton onClick={() => go(1)}>
-          →<span className="sr-only">The next setting</span>
+          →<span className="sr-only">{ONE_LARGE_TEXT.theNextSetting}</span>
         </PlainButton>
       </div>
     </div>

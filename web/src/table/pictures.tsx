@@ -8,6 +8,7 @@ import { OneLarge } from './one-large.js';
 import { SchematicView } from './schematic-view.js';
 import { SettingPicture } from './setting-picture.js';
 import { SettingsDifference } from './settings-difference.js';
+import { PICTURES_TEXT } from '@which-way/words/screens/table/pictures';
 
 interface PicturesProps {
   map: SwitchMap;
@@ -17,7 +18,7 @@ interface PicturesProps {
 
 const TABS = [
   ['all', 'All'],
-  ['large', 'One, large'],
+  ['large', PICTURES_TEXT.oneLarge],
   ['difference', 'Difference'],
   ['schematic', 'Schematic'],
 ] as const;
@@ -29,7 +30,7 @@ export function Pictures({ map, table, onPick }: PicturesProps) {
   return (
     <Tabs.Root defaultValue="all">
       <div className="no-print mb-2 flex flex-wrap items-center justify-between border-b-2 border-line">
-        <Tabs.List aria-label="Pictures of what" className="flex gap-4">
+        <Tabs.List aria-label={PICTURES_TEXT.picturesOfWhat} className="flex gap-4">
           {TABS.map(([value, words]) => (
             <Tabs.Trigger
               key={value}

@@ -8,28 +8,31 @@ import { useState } from 'react';
 import { useJobState } from '../job/job-context.js';
 import { WholePicture } from '../shared/drawings/whole-picture.js';
 import { Pick } from '../shared/controls/pick.js';
+import { SCHEMATIC_VIEW_TEXT } from '@which-way/words/screens/table/schematic-view';
 
 /** Contacts as a circuit diagram draws them, the arms as they stand in one setting. */
 export function SchematicView({ table }: { table: TruthTable }) {
   const map = useJobState((state) => state.map);
   const [chosen, choose] = useState<SettingId | null>(table.settings[0] ?? null);
-  if (table.poles.length === 0) return <p>No contact is known yet.</p>;
-  const caption = chosen ? `The contacts, standing at ${settingName(map.structure, chosen)}` : 'The contacts';
+  if (table.poles.length === 0) return <p>{SCHEMATIC_VIEW_TEXT.noContactIsKnownYet}</p>;
+  const caption = chosen
+    ? SCHEMATIC_VIEW_TEXT.theContactsStandingAt(settingName(map.structure, chosen))
+    : SCHEMATIC_VIEW_TEXT.theContacts;
   const picture = schematicPicture(schematicOf(map, chosen, calledIn(map.structure)), caption);
   return (
     <div>
       <div className="flex items-center gap-2">
-        Standing at
+        {SCHEMATIC_VIEW_TEXT.standingAt}
         <Pick
           quiet
-          label="Standing at"
+          label={SCHEMATIC_VIEW_TEXT.standingAt}
           value={chosen ?? ''}
           options={table.settings.map((id) => ({ value: id, text: settingName(map.structure, id) }))}
           onPick={(id) => choose(table.settings.find((one) => one === id) ?? null)}
         />
       </div>
       <WholePicture picture={picture} caption={caption} className="max-h-[60dvh]" />
-      {!map.complete && <p className="text-quiet">Only what is known so far is drawn.</p>}
+      {!map.complete && <p className="text-quiet">{SCHEMATIC_VIEW_TEXT.onlyWhatIsKnownSo}</p>}
     </div>
   );
 }

@@ -12,6 +12,7 @@ import { StrandSample } from '../shared/drawings/strand-sample.js';
 import { SwitchDrawing } from '../shared/drawings/switch-drawing.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
 import type { Inspected } from '../shared/facts/inspector.js';
+import { SETTINGS_DIFFERENCE_TEXT } from '@which-way/words/screens/table/settings-difference';
 
 interface SettingsDifferenceProps {
   table: TruthTable;
@@ -24,7 +25,7 @@ export function SettingsDifference({ table, onPick }: SettingsDifferenceProps) {
   const { side } = useViewSide();
   const [chosen, choose] = useState<[number, number]>([0, 1]);
   const [from, to] = chosen.map((at) => table.settings[at]) as [SettingId | undefined, SettingId | undefined];
-  if (!from || !to) return <p>There is only one setting.</p>;
+  if (!from || !to) return <p>{SETTINGS_DIFFERENCE_TEXT.thereIsOnlyOneSetting}</p>;
   const words = settingsComparedWords(map.structure, from, to, compareSettings(map, from, to));
   const options = table.settings.map((id, at) => ({
     value: String(at),
@@ -37,20 +38,20 @@ export function SettingsDifference({ table, onPick }: SettingsDifferenceProps) {
   return (
     <div>
       <div className="flex flex-wrap items-center gap-2">
-        From
+        {SETTINGS_DIFFERENCE_TEXT.from}
         <StrandSample strand={strandOf(chosen[0])} />
         <Pick
           quiet
-          label="From"
+          label={SETTINGS_DIFFERENCE_TEXT.from}
           value={String(chosen[0])}
           options={options}
           onPick={(at) => choose([Number(at), chosen[1]])}
         />
-        to
+        {SETTINGS_DIFFERENCE_TEXT.to}
         <StrandSample strand={strandOf(chosen[1])} />
         <Pick
           quiet
-          label="To"
+          label={SETTINGS_DIFFERENCE_TEXT.to2}
           value={String(chosen[1])}
           options={options}
           onPick={(at) => choose([chosen[0], Number(at)])}

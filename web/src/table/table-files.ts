@@ -19,6 +19,7 @@ import { tableRows } from '@which-way/words/table/table-rows';
 import { settingName } from '@which-way/words/terminals';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { csvText } from '../shared/files/csv-text.js';
+import { TABLE_FILES_TEXT } from '@which-way/words/screens/table/table-files';
 
 /** Pictures of all settings on one sheet. */
 export const settingsSheet = (map: SwitchMap, side: Side, caption: string): Picture =>
@@ -27,7 +28,10 @@ export const settingsSheet = (map: SwitchMap, side: Side, caption: string): Pict
 /** The contacts as they stand in the first setting. */
 export const schematicOfFirst = (map: SwitchMap): Picture => {
   const [first] = map.settings.keys();
-  return schematicPicture(schematicOf(map, first ?? null, calledIn(map.structure)), 'The contacts');
+  return schematicPicture(
+    schematicOf(map, first ?? null, calledIn(map.structure)),
+    TABLE_FILES_TEXT.theContacts,
+  );
 };
 
 /** The table, the readings and the wires as CSV. */
@@ -60,7 +64,7 @@ export function tableDocument(
   return {
     pageSize: 'A4',
     pageMargins: [34, 36, 34, 36],
-    info: { title: `Truth table of job ${job.number}` },
+    info: { title: TABLE_FILES_TEXT.truthTableOfJob(job.number) },
     defaultStyle: { fontSize: 9 },
     content: [
       { text: plainLine(`Job ${job.number}, ${job.title}`), fontSize: 14, bold: true },
@@ -69,7 +73,11 @@ export function tableDocument(
         : [{ text: 'NOT COMPLETE', bold: true, margin: [0, 4, 0, 0] as [number, number, number, number] }]),
       { text: plainText(customerWords(map, verdictOf(map))), margin: [0, 6, 0, 10] },
       { table: { headerRows: 1, body }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 12] },
-      { svg: svgText(settingsSheet(map, side, 'All positions')), fit: [527, 360], margin: [0, 0, 0, 12] },
+      {
+        svg: svgText(settingsSheet(map, side, TABLE_FILES_TEXT.allPositions)),
+        fit: [527, 360],
+        margin: [0, 0, 0, 12],
+      },
       ...(table.poles.length > 0
         ? [{ svg: svgText(schematicOfFirst(map)), fit: [400, 280] as [number, number] }]
         : []),

@@ -1,12 +1,13 @@
 import { ACTS_OF } from '@which-way/core/log';
 import { SubNav } from '../shared/frame/sub-nav.js';
+import { TABLE_FRAME_TEXT } from '@which-way/words/screens/table/table-frame';
 
 const PAGES = [
-  { to: '.', text: 'The switch' },
-  { to: 'machine', text: 'In the machine' },
+  { to: '.', text: TABLE_FRAME_TEXT.theSwitch },
+  { to: 'machine', text: TABLE_FRAME_TEXT.inTheMachine },
 ];
 
 /** What the switch does by itself, and what that does in the machine. */
 export const TableFrame = () => (
-  <SubNav label="Parts of the truth table" pages={PAGES} acts={ACTS_OF.table} />
+  <SubNav label={TABLE_FRAME_TEXT.partsOfTheTruthTable} pages={PAGES} acts={ACTS_OF.table} />
 );

@@ -6,6 +6,7 @@ import { Choice } from '../shared/controls/choice.js';
 import { ownsKeys } from '../shared/controls/owns-keys.js';
 import type { Inspected } from '../shared/facts/inspector.js';
 import { TableGrid } from '../shared/facts/table-grid.js';
+import { TABLE_OR_PAIRS_TEXT } from '@which-way/words/screens/table/table-or-pairs';
 
 interface TableOrPairsProps {
   map: SwitchMap;
@@ -33,7 +34,7 @@ export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
     <>
       <div className="no-print mb-2">
         <Choice<Shown>
-          label="The table by"
+          label={TABLE_OR_PAIRS_TEXT.theTableBy}
           value={shown}
           options={[
             { value: 'contacts', text: 'Contacts' },
@@ -53,8 +54,10 @@ export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
           />
           {pairs.openEverywhere > 0 && (
             <p className="mt-2">
-              {pairs.openEverywhere === 1 ? 'One more pair is' : `${pairs.openEverywhere} more pairs are`}{' '}
-              open in every position.
+              {pairs.openEverywhere === 1
+                ? TABLE_OR_PAIRS_TEXT.oneMorePairIs
+                : TABLE_OR_PAIRS_TEXT.morePairsAre(pairs.openEverywhere)}{' '}
+              {TABLE_OR_PAIRS_TEXT.openInEveryPosition}
             </p>
           )}
         </>

@@ -14,6 +14,7 @@ import { Inspector, type Inspected } from '../shared/facts/inspector.js';
 import { Notice } from '../shared/controls/notice.js';
 import { terminalList } from '@which-way/words/terminals';
 import { patternWords } from '@which-way/words/table/patterns';
+import { TABLE_PAGE_TEXT } from '@which-way/words/screens/table/table-page';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {
@@ -24,20 +25,20 @@ export function TablePage() {
   if (map.structure.terminals.length === 0 || count.settled === 0) {
     return (
       <main className="mx-auto w-full max-w-3xl p-8">
-        <h1 className="sr-only">Truth table</h1>
-        <Notice look="plain" title="There is no table yet.">
-          It builds up from the readings.{' '}
+        <h1 className="sr-only">{TABLE_PAGE_TEXT.truthTable}</h1>
+        <Notice look="plain" title={TABLE_PAGE_TEXT.thereIsNoTableYet}>
+          {TABLE_PAGE_TEXT.itBuildsUpFromThe}{' '}
           <Link to="../map" relative="path" className="underline">
-            Go to the Map
+            {TABLE_PAGE_TEXT.goToTheMap}
           </Link>{' '}
-          and take the first.
+          {TABLE_PAGE_TEXT.andTakeTheFirst}
         </Notice>
       </main>
     );
   }
   return (
     <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-3 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
-      <section aria-label="Table" className="min-w-0">
+      <section aria-label={TABLE_PAGE_TEXT.table} className="min-w-0">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
           <TakeAway />
@@ -46,15 +47,15 @@ export function TablePage() {
         <TableOrPairs map={map} table={table} onPick={setInspected} />
         {!table.complete && table.joinsNothing.length > 0 && (
           <p className="mt-2">
-            Join nothing as far as is known:{' '}
+            {TABLE_PAGE_TEXT.joinNothingAsFarAs}{' '}
             <strong className="font-mono">{terminalList(map.structure, table.joinsNothing)}</strong>.
           </p>
         )}
       </section>
-      <section aria-label="Pictures" className="flex min-w-0 flex-col gap-2">
+      <section aria-label={TABLE_PAGE_TEXT.pictures} className="flex min-w-0 flex-col gap-2">
         <Pictures map={map} table={table} onPick={setInspected} />
         <OddPanel />
-        <ul className="grid gap-1" aria-label="In words">
+        <ul className="grid gap-1" aria-label={TABLE_PAGE_TEXT.inWords}>
           {patternWords(map.structure, table).map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
@@ -76,14 +77,17 @@ function Standing({ table, count }: { table: TruthTable; count: ReturnType<typeo
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <p className={`my-2 ${table.complete ? '' : 'rounded-part bg-amber-wash px-3 py-2 text-amber-ink'}`}>
-      {count.settled} of {count.all} pairs settled over all positions: {count.measured} measured,{' '}
-      {count.follows} follow.
-      {!table.complete && ' The map is not complete.'}
-      {open && ' There may be positions that nobody has found.'}
+      {count.settled}
+      {TABLE_PAGE_TEXT.ofText}
+      {count.all}
+      {TABLE_PAGE_TEXT.pairsSettledOverAllPositions}
+      {count.measured}
+      {TABLE_PAGE_TEXT.measured} {count.follows}
+      {TABLE_PAGE_TEXT.follow}
+      {!table.complete && TABLE_PAGE_TEXT.theMapIsNotComplete}
+      {open && TABLE_PAGE_TEXT.thereMayBePositionsThat}
       {table.complete &&
-        (isRechecked(map)
-          ? ' Re-checked: any single wrong reading would have shown.'
-          : ' Not re-checked: a single slip would not have shown.')}
+        (isRechecked(map) ? TABLE_PAGE_TEXT.reCheckedAnySingleWrong : TABLE_PAGE_TEXT.notReCheckedASingle)}
     </p>
   );
 }

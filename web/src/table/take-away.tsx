@@ -16,6 +16,7 @@ import { PlainButton } from '../shared/controls/plain-button.js';
 import { useViewSide } from '../shared/drawings/view-side.js';
 import { MENU_ITEM, SaveMenu } from '../shared/files/save-menu.js';
 import { saveText } from '../shared/files/save-text.js';
+import { TAKE_AWAY_TEXT } from '@which-way/words/screens/table/take-away';
 
 const LOOK =
   'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
@@ -30,10 +31,10 @@ export function TakeAway() {
   const name = `job-${job.number}`;
   const files = () => import('./table-files.js');
   const save = (make: () => Promise<void>) =>
-    void make().catch(() => toast.error('The file could not be made. Reload the page and try again.'));
+    void make().catch(() => toast.error(TAKE_AWAY_TEXT.theFileCouldNotBe));
   const choices: [words: string, act: () => void][] = [
     [
-      'Pictures, SVG',
+      TAKE_AWAY_TEXT.picturesSvg,
       () =>
         save(async () =>
           saveText(
@@ -44,14 +45,14 @@ export function TakeAway() {
         ),
     ],
     [
-      'Schematic, SVG',
+      TAKE_AWAY_TEXT.schematicSvg,
       () =>
         save(async () =>
           saveText(`${name}-schematic.svg`, svgText((await files()).schematicOfFirst(map)), 'image/svg+xml'),
         ),
     ],
     [
-      'All on paper, PDF',
+      TAKE_AWAY_TEXT.allOnPaperPdf,
       () =>
         save(async () =>
           (await import('../shared/files/pdf-file.js')).savePdf(
@@ -61,11 +62,11 @@ export function TakeAway() {
         ),
     ],
     [
-      'Table, CSV',
+      TAKE_AWAY_TEXT.tableCsv,
       () => save(async () => saveText(`${name}-table.csv`, (await files()).tableCsv(map), 'text/csv')),
     ],
     [
-      'Table, JSON',
+      TAKE_AWAY_TEXT.tableJson,
       () =>
         save(async () =>
           saveText(`${name}-table.json`, (await files()).tableJson(map, job.title), 'application/json'),
@@ -80,24 +81,25 @@ export function TakeAway() {
         }),
     ]),
     [
-      'The switch as a netlist, SPICE',
+      TAKE_AWAY_TEXT.theSwitchAsANetlist,
       () =>
         save(async () =>
           saveNetlist(job, (await files()).switchNetlist(map, `Job ${job.number}, ${job.title}`)),
         ),
     ],
-    ['Into the library', () => void intoLibrary(map, job)],
-    ['In words for the owner', () => setWords(customerWords(map, verdictOf(map)))],
+    [TAKE_AWAY_TEXT.intoTheLibrary, () => void intoLibrary(map, job)],
+    [TAKE_AWAY_TEXT.inWordsForTheOwner, () => setWords(customerWords(map, verdictOf(map)))],
   ];
   return (
     <div className="flex gap-2">
       <SaveMenu choices={choices}>
         <a href={`/api/jobs/${job.id}/export`} download className={MENU_ITEM}>
-          The whole job as a file
+          {TAKE_AWAY_TEXT.theWholeJobAsA}
         </a>
       </SaveMenu>
       <button type="button" onClick={() => window.print()} className={LOOK}>
-        <Printer size={18} aria-hidden="true" /> Print
+        <Printer size={18} aria-hidden="true" />
+        {TAKE_AWAY_TEXT.print}
       </button>
       <OwnerWords words={words} onClose={() => setWords(null)} />
     </div>
@@ -107,7 +109,7 @@ export function TakeAway() {
 /** The switch alone for a circuit simulator; says so where it is not known in full. */
 function saveNetlist({ number }: Job, deck: string | null): void {
   if (deck) saveText(`job-${number}-switch.cir`, deck, 'text/plain');
-  else toast.error('No netlist: what the switch joins is not known in full.');
+  else toast.error(TAKE_AWAY_TEXT.noNetlistWhatTheSwitch);
 }
 
 /** Pictures that an entry keeps. */
@@ -118,21 +120,26 @@ async function intoLibrary(map: SwitchMap, job: Job): Promise<void> {
   try {
     const { settled, all } = settledCount(map);
     const known = asKnownSwitch(map, job.id as string as EntryId, job.title);
-    const coverage = `Mapped as job ${job.number}: ${map.complete ? 'complete' : 'NOT COMPLETE'}, ${settled} of ${all} pairs settled.`;
+    const coverage = TAKE_AWAY_TEXT.mappedAsJobOfPairs(
+      job.number,
+      map.complete ? 'complete' : 'NOT COMPLETE',
+      settled,
+      all,
+    );
     const photos = photosOf(map.log)
       .slice(-MOST_PHOTOS)
       .map(({ id }) => id);
     await api.keepEntry({ ...known, note: coverage, ...(photos.length > 0 && { facts: { photos } }) });
-    toast.success(`“${job.title}” is in the library. ${coverage}`);
+    toast.success(TAKE_AWAY_TEXT.isInTheLibrary(job.title, coverage));
   } catch (error) {
     const { message, hint } = error instanceof RangeError ? ONE_HANDLE : toldOf(error);
-    toast.error(`It is not in the library. ${message}`, { description: hint });
+    toast.error(TAKE_AWAY_TEXT.itIsNotInThe(message), { description: hint });
   }
 }
 
 const ONE_HANDLE = {
-  message: 'It has more than one handle.',
-  hint: 'An entry of the library has one list of positions.',
+  message: TAKE_AWAY_TEXT.itHasMoreThanOne,
+  hint: TAKE_AWAY_TEXT.anEntryOfTheLibrary,
 };
 
 /** The paragraph for the owner, to be copied. */
@@ -143,13 +150,17 @@ function OwnerWords({ words, onClose }: { words: string | null; onClose: () => v
       await navigator.clipboard.writeText(words ?? '');
       toast.success('Copied.');
     } catch {
-      toast.error('This browser copies only at a secure address: mark the words and copy them.');
+      toast.error(TAKE_AWAY_TEXT.thisBrowserCopiesOnlyAt);
     }
   };
   return (
-    <DialogPanel open={words !== null} onOpenChange={(open) => !open && onClose()} title="For the owner">
+    <DialogPanel
+      open={words !== null}
+      onOpenChange={(open) => !open && onClose()}
+      title={TAKE_AWAY_TEXT.forTheOwner}
+    >
       <p className="my-3 select-text">{words}</p>
-      <PlainButton onClick={() => void copy()}>Copy it</PlainButton>
+      <PlainButton onClick={() => void copy()}>{TAKE_AWAY_TEXT.copyIt}</PlainButton>
     </DialogPanel>
   );
 }

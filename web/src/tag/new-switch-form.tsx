@@ -1,6 +1,7 @@
 import { readLabels } from '@which-way/core/switch';
 import { useState } from 'react';
 import { PlainButton } from '../shared/controls/plain-button.js';
+import { NEW_SWITCH_FORM_TEXT } from '@which-way/words/screens/tag/new-switch-form';
 
 interface NewSwitchFormProps {
   onDescribe: (terminals: number, positions: number | null, labels?: string[]) => void;
@@ -18,14 +19,11 @@ export function NewSwitchForm({ onDescribe }: NewSwitchFormProps) {
     const read = readLabels(terminals);
     const labels = count === null && read.ok ? read.labels : undefined;
     const size = count ?? labels?.length ?? 0;
-    if (size < 2 || size > 48)
-      return setMessage(
-        'Give how many terminals there are, from 2 to 48, or their labels such as 1-5, 7-11.',
-      );
+    if (size < 2 || size > 48) return setMessage(NEW_SWITCH_FORM_TEXT.giveHowManyTerminalsThere);
     const unknown = ['', '?'].includes(positions.trim());
     const places = unknown ? null : Number(positions);
     if (places !== null && !(Number.isInteger(places) && places >= 1 && places <= 24))
-      return setMessage('Give how many positions there are, from 1 to 24, or ? if you do not know.');
+      return setMessage(NEW_SWITCH_FORM_TEXT.giveHowManyPositionsThere);
     return onDescribe(size, places, labels);
   };
   return (
@@ -36,20 +34,20 @@ export function NewSwitchForm({ onDescribe }: NewSwitchFormProps) {
         describe();
       }}
     >
-      <h1 className="text-title font-bold">Terminals and handle</h1>
+      <h1 className="text-title font-bold">{NEW_SWITCH_FORM_TEXT.terminalsAndHandle}</h1>
       <label>
-        How many terminals, or their labels?
+        {NEW_SWITCH_FORM_TEXT.howManyTerminalsOrTheir}
         <input
           value={terminals}
-          placeholder="8, or 1-5, 7-11"
+          placeholder={NEW_SWITCH_FORM_TEXT.or}
           onChange={({ target }) => setTerminals(target.value)}
           className={`${INPUT} placeholder:text-quiet`}
         />
       </label>
       <label>
-        How many positions?
+        {NEW_SWITCH_FORM_TEXT.howManyPositions}
         <input value={positions} onChange={({ target }) => setPositions(target.value)} className={INPUT} />
-        <span className="text-small text-quiet">? is an answer: they are found on the way.</span>
+        <span className="text-small text-quiet">{NEW_SWITCH_FORM_TEXT.isAnAnswerTheyAre}</span>
       </label>
       {message && (
         <p role="alert" className="text-brick">
@@ -57,7 +55,7 @@ export function NewSwitchForm({ onDescribe }: NewSwitchFormProps) {
         </p>
       )}
       <PlainButton type="submit" look="strong" className="min-h-14 justify-self-start text-large">
-        Lay them out
+        {NEW_SWITCH_FORM_TEXT.layThemOut}
       </PlainButton>
     </form>
   );

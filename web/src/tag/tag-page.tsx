@@ -1,15 +1,16 @@
 import { ACTS_OF } from '@which-way/core/log';
 import { SubNav } from '../shared/frame/sub-nav.js';
+import { TAG_PAGE_TEXT } from '@which-way/words/screens/tag/tag-page';
 
 const PAGES = [
-  { to: 'path', text: 'Is it the switch?' },
-  { to: '.', text: 'Terminals and handle' },
-  { to: 'wires', text: 'Wires and jumpers' },
-  { to: 'strip', text: 'Strip log' },
-  { to: 'fit', text: 'What must fit' },
+  { to: 'path', text: TAG_PAGE_TEXT.isItTheSwitch },
+  { to: '.', text: TAG_PAGE_TEXT.terminalsAndHandle },
+  { to: 'wires', text: TAG_PAGE_TEXT.wiresAndJumpers },
+  { to: 'strip', text: TAG_PAGE_TEXT.stripLog },
+  { to: 'fit', text: TAG_PAGE_TEXT.whatMustFit },
 ];
 
 const ACTS = new Set([...ACTS_OF.path, ...ACTS_OF.tag]);
 
 /** From the supply path to the bare switch: what is written down before the wires come off. */
-export const TagPage = () => <SubNav label="Parts of tagging" pages={PAGES} acts={ACTS} />;
+export const TagPage = () => <SubNav label={TAG_PAGE_TEXT.partsOfTagging} pages={PAGES} acts={ACTS} />;

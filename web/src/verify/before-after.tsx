@@ -3,6 +3,7 @@ import { beforeAndAfter, lastStretch, type BeforeAndAfter } from '@which-way/cor
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { judgedWords, WORK_WORDS } from '@which-way/words/judge/verdict';
 import { useMemo } from 'react';
+import { BEFORE_AFTER_TEXT } from '@which-way/words/screens/verify/before-after';
 
 const stateWords = (joined: boolean | null): string =>
   joined === null ? 'not known' : joined ? 'closed' : 'open';
@@ -15,16 +16,17 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
   const told = (joined: boolean | null, judged: BeforeAndAfter['before']) =>
     [stateWords(joined), judged ? judgedWords(judged) : ''].filter(Boolean).join(', ');
   return (
-    <section aria-label="Before and after" className="border-t border-line pt-3">
+    <section aria-label={BEFORE_AFTER_TEXT.beforeAndAfter} className="border-t border-line pt-3">
       <h2 className="font-bold">
-        Before and after: {WORK_WORDS[stretch.what]}, {new Date(stretch.at).toLocaleString()}
+        {BEFORE_AFTER_TEXT.beforeAndAfter2}
+        {WORK_WORDS[stretch.what]}, {new Date(stretch.at).toLocaleString()}
       </h2>
       <table className="w-full text-left">
         <thead>
           <tr>
-            <th>Contact</th>
-            <th>Before</th>
-            <th>After</th>
+            <th>{BEFORE_AFTER_TEXT.contact}</th>
+            <th>{BEFORE_AFTER_TEXT.before}</th>
+            <th>{BEFORE_AFTER_TEXT.after}</th>
           </tr>
         </thead>
         <tbody>
@@ -34,8 +36,8 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
               className={`border-t border-line ${was === is ? '' : 'font-bold'}`}
             >
               <td>
-                {terminals.map((id) => terminalName(map.structure, id)).join('–')} at{' '}
-                {settingName(map.structure, setting)}
+                {terminals.map((id) => terminalName(map.structure, id)).join('–')}
+                {BEFORE_AFTER_TEXT.at} {settingName(map.structure, setting)}
               </td>
               <td>{told(was, before)}</td>
               <td>{told(is, after)}</td>

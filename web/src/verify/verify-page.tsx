@@ -30,6 +30,7 @@ import { useDiagnosis } from './likely/use-diagnosis.js';
 import { sourceWords } from '@which-way/words/judge/diagnosis';
 import { nothingSaid } from './expected/expected-edit.js';
 import { ExpectedGrid } from './expected/expected-grid.js';
+import { VERIFY_PAGE_TEXT } from '@which-way/words/screens/verify/verify-page';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
 export function VerifyPage() {
@@ -43,12 +44,12 @@ export function VerifyPage() {
   if (map.structure.terminals.length === 0) {
     return (
       <main className="mx-auto w-full max-w-3xl p-8">
-        <h1 className="sr-only">Verify</h1>
-        <Notice look="plain" title="There is nothing to compare yet.">
+        <h1 className="sr-only">{VERIFY_PAGE_TEXT.verify}</h1>
+        <Notice look="plain" title={VERIFY_PAGE_TEXT.thereIsNothingToCompare}>
           <Link to="../map" relative="path" className="underline">
-            Go to the Map
+            {VERIFY_PAGE_TEXT.goToTheMap}
           </Link>{' '}
-          first.
+          {VERIFY_PAGE_TEXT.first}
         </Notice>
       </main>
     );
@@ -59,8 +60,8 @@ export function VerifyPage() {
       data-fits
       className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
     >
-      <section aria-label="Expected table" className="min-w-0 px-6 py-4 lg:overflow-y-auto">
-        <h1 className="text-title font-bold">What it should do</h1>
+      <section aria-label={VERIFY_PAGE_TEXT.expectedTable} className="min-w-0 px-6 py-4 lg:overflow-y-auto">
+        <h1 className="text-title font-bold">{VERIFY_PAGE_TEXT.whatItShouldDo}</h1>
         <Source expected={expected} onSet={set} />
         {expected && comparison && (
           <ExpectedGrid
@@ -73,7 +74,7 @@ export function VerifyPage() {
         )}
       </section>
       <section
-        aria-label="What differs"
+        aria-label={VERIFY_PAGE_TEXT.whatDiffers}
         className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
       >
         <VerdictLines map={map} />
@@ -84,7 +85,7 @@ export function VerifyPage() {
         {comparison && <Differences map={map} comparison={comparison} />}
         {comparison?.outcome === 'differs' && machineOf(map) && (
           <Link to="../table/machine" relative="path" className="inline-flex min-h-11 items-center underline">
-            What that does in the machine
+            {VERIFY_PAGE_TEXT.whatThatDoesInThe}
           </Link>
         )}
         <BeforeAfter map={map} />
@@ -99,7 +100,9 @@ export function VerifyPage() {
         <SignVerdict map={map} />
         {diagrams.length > 0 && (
           <details className="border-t border-line pt-3">
-            <summary className="min-h-12 cursor-pointer py-2 font-bold">The maker’s diagram</summary>
+            <summary className="min-h-12 cursor-pointer py-2 font-bold">
+              {VERIFY_PAGE_TEXT.theMakersDiagram}
+            </summary>
             <PinnedDiagram />
           </details>
         )}
@@ -137,15 +140,13 @@ function Source({
     if (lined.kind === 'cannot') {
       setHow(null);
       const about = { terminals: 'terminals', positions: 'positions', actuators: 'handles' }[lined.because];
-      return setTrouble(
-        `${known.name} has ${lined.needs} ${about}, this switch ${lined.has}. Choose one with as many, or click the table in.`,
-      );
+      return setTrouble(VERIFY_PAGE_TEXT.hasThisSwitchChooseOne(known.name, lined.needs, about, lined.has));
     }
     setTrouble(null);
     setHow(
       lined.by === 'label'
-        ? 'Terminals were laid side by side by their labels, positions by their order.'
-        : 'The labels differ: terminals were laid side by side by their order. Check that 1 is 1.',
+        ? VERIFY_PAGE_TEXT.terminalsWereLaidSideBy
+        : VERIFY_PAGE_TEXT.theLabelsDifferTerminalsWere,
     );
     onSet(lined.table);
   };
@@ -162,13 +163,15 @@ function Source({
         ) : (
           <LibrarySelect
             quiet
-            label="Known switch"
+            label={VERIFY_PAGE_TEXT.knownSwitch}
             value=""
             onChange={(id) => void choose(id)}
-            placeholder="Take it from the library"
+            placeholder={VERIFY_PAGE_TEXT.takeItFromTheLibrary}
           />
         )}
-        {!expected && <PlainButton onClick={() => onSet(drawn())}>Click it in by hand</PlainButton>}
+        {!expected && (
+          <PlainButton onClick={() => onSet(drawn())}>{VERIFY_PAGE_TEXT.clickItInByHand}</PlainButton>
+        )}
         {expected && (
           <PlainButton
             onClick={() => {
@@ -176,29 +179,24 @@ function Source({
               onSet(null);
             }}
           >
-            Leave the comparison
+            {VERIFY_PAGE_TEXT.leaveTheComparison}
           </PlainButton>
         )}
         {map.log.undo.some(({ what }) => what.kind === 'expected') && (
-          <PlainButton onClick={() => session.undo(EXPECTED)}>Undo</PlainButton>
+          <PlainButton onClick={() => session.undo(EXPECTED)}>{VERIFY_PAGE_TEXT.undo}</PlainButton>
         )}
         {map.log.redo.some(({ what }) => what.kind === 'expected') && (
-          <PlainButton onClick={() => session.redo(EXPECTED)}>Redo</PlainButton>
+          <PlainButton onClick={() => session.redo(EXPECTED)}>{VERIFY_PAGE_TEXT.redo}</PlainButton>
         )}
       </div>
       {!expected && <ExpectedSources onSet={onSet} />}
       {trouble && (
-        <Notice look="amber" title="That one cannot be laid beside this switch.">
+        <Notice look="amber" title={VERIFY_PAGE_TEXT.thatOneCannotBeLaid}>
           {trouble}
         </Notice>
       )}
       {how && <p className="text-quiet">{how}</p>}
-      {!expected && (
-        <p>
-          Take a known switch, or click in what the diagram says: which terminals should join in which
-          position.
-        </p>
-      )}
+      {!expected && <p>{VERIFY_PAGE_TEXT.takeAKnownSwitchOr}</p>}
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { saveText } from '../../shared/files/save-text.js';
 import { useJobState, useSession } from '../job-context.js';
 import { mendingOf, type SetAside } from '../outbox/set-aside.js';
 import { saveAsFile } from './save-as-file.js';
+import { ASIDE_PANEL_TEXT } from '@which-way/words/screens/job/panels/aside-panel';
 
 /** What the server refused: read here, and mended or left out. The rest of the work goes on meanwhile. */
 export function AsidePanel() {
@@ -17,7 +18,12 @@ export function AsidePanel() {
   const count = aside.length + refused.length;
   return (
     <div className="px-5 pt-3">
-      <Notice look="brick" title={count === 1 ? 'A change was not saved' : `${count} changes were not saved`}>
+      <Notice
+        look="brick"
+        title={
+          count === 1 ? ASIDE_PANEL_TEXT.aChangeWasNotSaved : ASIDE_PANEL_TEXT.changesWereNotSaved(count)
+        }
+      >
         <ul className="grid gap-3">
           {aside.map((item) => (
             <li key={item.id}>
@@ -48,15 +54,20 @@ function AsideItem({ item }: { item: SetAside }) {
   return (
     <div className="grid gap-2">
       <p>
-        <strong>Not saved: {deedWords(event.what)}.</strong> {wrongWords(error)} {error.hint}
-        {dependents.length > 0 && ` With it wait ${dependents.length} more that hang on it.`}
+        <strong>
+          {ASIDE_PANEL_TEXT.notSaved}
+          {deedWords(event.what)}.
+        </strong>{' '}
+        {wrongWords(error)} {error.hint}
+        {dependents.length > 0 && ASIDE_PANEL_TEXT.withItWaitMoreThat(dependents.length)}
       </p>
       <div className="flex flex-wrap items-end gap-3">
         {mending.how === 'value' && (
           <label className="grow">
             <span className="text-small">
-              What it should be{mending.most === null ? '' : `, at most ${mending.most}`}
-              {tooLong > 0 && `: ${tooLong} too many`}
+              {ASIDE_PANEL_TEXT.whatItShouldBe}
+              {mending.most === null ? '' : ASIDE_PANEL_TEXT.atMost(mending.most)}
+              {tooLong > 0 && ASIDE_PANEL_TEXT.tooMany(tooLong)}
             </span>
             <input
               value={typed}
@@ -67,20 +78,23 @@ function AsideItem({ item }: { item: SetAside }) {
         )}
         {mending.how === 'value' && (
           <PlainButton look="strong" disabled={tooLong > 0} onClick={mend}>
-            Save it mended
+            {ASIDE_PANEL_TEXT.saveItMended}
           </PlainButton>
         )}
         {mending.how === 'first-of-list' && (
           <PlainButton look="strong" onClick={mend}>
-            Keep the first {mending.most} of {mending.length}
+            {ASIDE_PANEL_TEXT.keepTheFirst}
+            {mending.most}
+            {ASIDE_PANEL_TEXT.ofText}
+            {mending.length}
           </PlainButton>
         )}
         {mending.how === 'again' && (
           <PlainButton look="strong" onClick={mend}>
-            Make it on the switch as it is now
+            {ASIDE_PANEL_TEXT.makeItOnTheSwitch}
           </PlainButton>
         )}
-        <PlainButton onClick={() => session.leaveOut(item)}>Leave it out</PlainButton>
+        <PlainButton onClick={() => session.leaveOut(item)}>{ASIDE_PANEL_TEXT.leaveItOut}</PlainButton>
       </div>
     </div>
   );
@@ -92,19 +106,23 @@ function RefusedPhoto({ id }: { id: string }) {
   if (!photo?.refused) return null;
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <img src={photo.url} alt="The photo that was refused" className="size-16 rounded-part object-cover" />
+      <img
+        src={photo.url}
+        alt={ASIDE_PANEL_TEXT.thePhotoThatWasRefused}
+        className="size-16 rounded-part object-cover"
+      />
       <p className="grow">
-        <strong>Not saved: a photo.</strong> {photo.refused.message} {photo.refused.hint}
+        <strong>{ASIDE_PANEL_TEXT.notSavedAPhoto}</strong> {photo.refused.message} {photo.refused.hint}
       </p>
-      <PlainButton onClick={() => session.sendPhotoAgain(photo.id)}>Try again</PlainButton>
+      <PlainButton onClick={() => session.sendPhotoAgain(photo.id)}>{ASIDE_PANEL_TEXT.tryAgain}</PlainButton>
       <a
         href={photo.url}
         download="photo"
         className="flex min-h-12 items-center rounded-part border-2 border-line bg-sheet px-4 font-semibold"
       >
-        Save it as a file
+        {ASIDE_PANEL_TEXT.saveItAsAFile}
       </a>
-      <PlainButton onClick={() => void session.photos.drop(photo.id)}>Drop it</PlainButton>
+      <PlainButton onClick={() => void session.photos.drop(photo.id)}>{ASIDE_PANEL_TEXT.dropIt}</PlainButton>
     </div>
   );
 }
@@ -147,14 +165,16 @@ export function LostPanel() {
     <div className="px-5 pt-3">
       <Notice
         look="amber"
-        title={`The server has lost ${lost.length === 1 ? 'an event' : `${lost.length} events`} of this job that this browser still has`}
+        title={ASIDE_PANEL_TEXT.theServerHasLostOf(
+          lost.length === 1 ? ASIDE_PANEL_TEXT.anEvent : ASIDE_PANEL_TEXT.events(lost.length),
+        )}
       >
-        <p>An older database was put in its place perhaps. They can be put back as they were.</p>
+        <p>{ASIDE_PANEL_TEXT.anOlderDatabaseWasPut}</p>
         <div className="mt-2 flex flex-wrap gap-3">
           <PlainButton look="strong" onClick={() => session.settleLost(true)}>
-            Put them back
+            {ASIDE_PANEL_TEXT.putThemBack}
           </PlainButton>
-          <PlainButton onClick={() => session.settleLost(false)}>Let them go</PlainButton>
+          <PlainButton onClick={() => session.settleLost(false)}>{ASIDE_PANEL_TEXT.letThemGo}</PlainButton>
         </div>
       </Notice>
     </div>
@@ -168,8 +188,10 @@ export function DeletedJob() {
   if (!job || events.length === 0) return null;
   return (
     <p className="mt-2">
-      This browser still has {events.length} events of it.{' '}
-      <PlainButton onClick={() => saveAsFile(job, events)}>Save them as a file</PlainButton>
+      {ASIDE_PANEL_TEXT.thisBrowserStillHas}
+      {events.length}
+      {ASIDE_PANEL_TEXT.eventsOfIt}{' '}
+      <PlainButton onClick={() => saveAsFile(job, events)}>{ASIDE_PANEL_TEXT.saveThemAsAFile}</PlainButton>
     </p>
   );
 }

@@ -7,6 +7,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
 import { useJobState, useSession } from '../job-context.js';
 import { dropStranded, moveStranded } from './stranded-acts.js';
+import { STRANDED_PANEL_TEXT } from '@which-way/words/screens/job/panels/stranded-panel';
 
 /** Readings on a lug or in a position that was never added: they are kept, they count for nothing, and they can be moved. */
 export function StrandedPanel() {
@@ -24,16 +25,20 @@ export function StrandedPanel() {
     <div className="px-5 pt-3">
       <Notice
         look="amber"
-        title={`${readings === 1 ? 'A reading is' : `${readings} readings are`} set aside: on something that was never added`}
+        title={STRANDED_PANEL_TEXT.setAsideOnSomethingThat(
+          readings === 1 ? STRANDED_PANEL_TEXT.aReadingIs : STRANDED_PANEL_TEXT.readingsAre(readings),
+        )}
       >
-        <p>The change that should have brought it in was refused. Say what was meant, or take them out.</p>
+        <p>{STRANDED_PANEL_TEXT.theChangeThatShouldHave}</p>
         <div className="mt-2 flex flex-wrap items-end gap-3">
           {lugs.map((lost, index) => (
             <Pick
               key={lost}
-              label={`Lug that is not there${lugs.length > 1 ? `, ${index + 1}` : ''}: it is`}
+              label={STRANDED_PANEL_TEXT.lugThatIsNotThere(
+                lugs.length > 1 ? STRANDED_PANEL_TEXT.text(index + 1) : '',
+              )}
               value={terminals.get(lost) ?? ''}
-              placeholder="Choose a lug"
+              placeholder={STRANDED_PANEL_TEXT.chooseALug}
               options={map.structure.terminals.map(({ id, label }) => ({ value: id, text: label }))}
               onPick={(id) => setTerminals(new Map(terminals).set(lost, id as TerminalId))}
             />
@@ -41,9 +46,11 @@ export function StrandedPanel() {
           {positions.map((lost, index) => (
             <Pick
               key={lost}
-              label={`Position that is not there${positions.length > 1 ? `, ${index + 1}` : ''}: it is`}
+              label={STRANDED_PANEL_TEXT.positionThatIsNotThere(
+                positions.length > 1 ? STRANDED_PANEL_TEXT.text(index + 1) : '',
+              )}
               value={settings.get(lost) ?? ''}
-              placeholder="Choose a position"
+              placeholder={STRANDED_PANEL_TEXT.chooseAPosition}
               options={map.structure.settings.map(({ id }) => ({
                 value: id,
                 text: settingName(map.structure, id),
@@ -56,9 +63,9 @@ export function StrandedPanel() {
             disabled={!ready}
             onClick={() => moveStranded(session, { terminals, settings })}
           >
-            Move them there
+            {STRANDED_PANEL_TEXT.moveThemThere}
           </PlainButton>
-          <PlainButton onClick={() => dropStranded(session)}>Take them out</PlainButton>
+          <PlainButton onClick={() => dropStranded(session)}>{STRANDED_PANEL_TEXT.takeThemOut}</PlainButton>
         </div>
       </Notice>
     </div>

@@ -4,6 +4,7 @@ import type { JobEvent } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import type { Strange } from '../outbox/readable.js';
 import type { SetAside } from '../outbox/set-aside.js';
+import { JOB_STATE_TEXT } from '@which-way/words/screens/job/session/job-state';
 
 /**
  * Where the person's work is. `saved` means: on the server's disk; `waiting`: kept by this browser through a reload, on its
@@ -56,8 +57,8 @@ export const NOTHING_YET: Omit<JobState, 'map'> = {
 
 /** What is told of a job that was deleted elsewhere. */
 export const DELETED: JobState['trouble'] = {
-  message: 'This job was deleted.',
-  hint: 'On another device, or in another tab.',
+  message: JOB_STATE_TEXT.thisJobWasDeleted,
+  hint: JOB_STATE_TEXT.onAnotherDeviceOrIn,
   missing: true,
   deleted: true,
 };

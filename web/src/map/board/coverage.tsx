@@ -6,6 +6,7 @@ import { factWords } from '@which-way/words/map/facts';
 import { nameOfSetting, terminalName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import type { Probing } from '../probing/use-probing.js';
+import { COVERAGE_TEXT } from '@which-way/words/screens/map/board/coverage';
 
 /** How far every position is, what is missing and what it would cost; and the pairs of one position, each to be tapped. */
 export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
@@ -21,11 +22,11 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
       <table className="w-full text-right font-mono text-small [&_td]:pl-2 [&_td]:align-top [&_td]:whitespace-nowrap [&_th]:align-bottom [&_th+th]:pl-2 [&_tbody_th]:align-top">
         <thead className="text-quiet">
           <tr>
-            <th className="text-left font-semibold">Position</th>
-            <th className="font-semibold">measured</th>
-            <th className="font-semibold">follows</th>
-            <th className="font-semibold">not known</th>
-            <th className="font-semibold">would take</th>
+            <th className="text-left font-semibold">{COVERAGE_TEXT.position}</th>
+            <th className="font-semibold">{COVERAGE_TEXT.measured}</th>
+            <th className="font-semibold">{COVERAGE_TEXT.follows}</th>
+            <th className="font-semibold">{COVERAGE_TEXT.notKnown}</th>
+            <th className="font-semibold">{COVERAGE_TEXT.wouldTake}</th>
           </tr>
         </thead>
         <tbody>
@@ -83,7 +84,7 @@ function PairMatrix({
   if (!settled) return null;
   const label = (place: number) => terminalName(map.structure, settled.terminals[place] as TerminalId);
   return (
-    <div className="mt-2 overflow-x-auto" role="group" aria-label="Every pair of this position">
+    <div className="mt-2 overflow-x-auto" role="group" aria-label={COVERAGE_TEXT.everyPairOfThisPosition}>
       <div
         className="grid w-max gap-px font-mono text-small"
         style={{ gridTemplateColumns: `auto repeat(${map.contacts.length}, 3rem)` }}
@@ -103,7 +104,7 @@ function PairMatrix({
                 <button
                   key={b}
                   type="button"
-                  aria-label={`${label(a)} and ${label(b)}: ${factWords(fact)}`}
+                  aria-label={COVERAGE_TEXT.and(label(a), label(b), factWords(fact))}
                   onClick={() =>
                     onPick({
                       setting,

@@ -18,6 +18,7 @@ import { nameOfSetting } from '@which-way/words/terminals';
 import { valueWords } from '@which-way/words/quantity';
 import { isHeldAsk } from '@which-way/core/probing';
 import type { Probing } from '../probing/use-probing.js';
+import { HANDLE_RAIL_TEXT } from '@which-way/words/screens/map/board/handle-rail';
 
 /** The handle and its positions: where it should be now, and how far each position is. */
 export function HandleRail({ probing }: { probing: Probing }) {
@@ -32,8 +33,10 @@ export function HandleRail({ probing }: { probing: Probing }) {
   const later = useDeferredValue(map);
   const tells = useMemo(() => tellTaleWords(later), [later]);
   return (
-    <section aria-label="Handle" className="flex flex-col gap-1 px-4 py-2">
-      <h2 className="font-semibold text-quiet">{structure.actuators.length > 1 ? 'Handles' : 'Handle'}</h2>
+    <section aria-label={HANDLE_RAIL_TEXT.handle} className="flex flex-col gap-1 px-4 py-2">
+      <h2 className="font-semibold text-quiet">
+        {structure.actuators.length > 1 ? HANDLE_RAIL_TEXT.handles : HANDLE_RAIL_TEXT.handle}
+      </h2>
       <HandleDrawings probing={probing} />
       <ol className="relative">
         {structure.settings.map((setting, index) => {
@@ -82,13 +85,13 @@ export function HandleRail({ probing }: { probing: Probing }) {
                             {value
                               ? foundWords(value)
                               : probing.stepAt === setting.id
-                                ? 'now'
-                                : 'tap if it sounds'}
+                                ? HANDLE_RAIL_TEXT.now
+                                : HANDLE_RAIL_TEXT.tapIfItSounds}
                           </span>
                         )}
                       </span>
                       {wanted ? null : coverage && isComplete(coverage) ? (
-                        <Check className="text-teal" aria-label="settled" />
+                        <Check className="text-teal" aria-label={HANDLE_RAIL_TEXT.settled} />
                       ) : (
                         <span className="font-mono text-small text-quiet">
                           {share(settled, coverage?.pairs ?? 0)}
@@ -107,7 +110,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
         {closed === null && (
           <li className="relative pl-9 text-quiet">
             <Stop first={false} last={false} here={false} open />
-            <p className="px-3 py-2">more, perhaps</p>
+            <p className="px-3 py-2">{HANDLE_RAIL_TEXT.morePerhaps}</p>
           </li>
         )}
       </ol>
@@ -205,18 +208,18 @@ function NameForm({ probing, index, onDone }: { probing: Probing; index: number;
     >
       <input
         autoFocus
-        aria-label="Name of the position"
+        aria-label={HANDLE_RAIL_TEXT.nameOfThePosition}
         maxLength={POSITION_NAME_LETTERS}
         value={name}
         onChange={(event) => setName(event.target.value)}
         onKeyDown={(event) => event.key === 'Escape' && onDone()}
         className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2"
       />
-      <PlainButton type="submit">Name</PlainButton>
+      <PlainButton type="submit">{HANDLE_RAIL_TEXT.name}</PlainButton>
       {structure.settings.length > 1 && position && (
-        <Hint text="Not a position after all: its readings are parked">
+        <Hint text={HANDLE_RAIL_TEXT.notAPositionAfterAll}>
           <PlainButton
-            aria-label="Remove this position"
+            aria-label={HANDLE_RAIL_TEXT.removeThisPosition}
             onClick={() => {
               session.restructure({ change: 'position-retired', position: position.id });
               onDone();

@@ -5,6 +5,7 @@ import { memo } from 'react';
 import type { Inspected } from '../../shared/facts/inspector.js';
 import { TableGrid } from '../../shared/facts/table-grid.js';
 import { Tape } from './tape.js';
+import { KNOWN_SO_FAR_TEXT } from '@which-way/words/screens/map/board/known-so-far';
 
 interface KnownProps {
   map: SwitchMap;
@@ -16,9 +17,9 @@ interface KnownProps {
 export const TableSoFar = memo(function TableSoFar({ map, at, onPick }: KnownProps) {
   const table = truthTable(map);
   return (
-    <section aria-label="Truth table so far">
+    <section aria-label={KNOWN_SO_FAR_TEXT.truthTableSoFar}>
       {table.poles.length + table.uncertain.length === 0 ? (
-        <p className="text-quiet">Nothing joins so far.</p>
+        <p className="text-quiet">{KNOWN_SO_FAR_TEXT.nothingJoinsSoFar}</p>
       ) : (
         <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} most={6} />
       )}
@@ -35,7 +36,7 @@ export const ReadingsSoFar = memo(function ReadingsSoFar({
   onReadAgain: (id: ReadingId) => void;
 }) {
   return (
-    <section aria-label="Readings">
+    <section aria-label={KNOWN_SO_FAR_TEXT.readings}>
       <Tape tape={map.tape} structure={map.structure} onReadAgain={onReadAgain} />
     </section>
   );

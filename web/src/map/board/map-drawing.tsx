@@ -17,6 +17,7 @@ import { valueWords } from '@which-way/words/quantity';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { isJoin } from '@which-way/core/probing';
 import type { Probing } from '../probing/use-probing.js';
+import { MAP_DRAWING_TEXT } from '@which-way/words/screens/map/board/map-drawing';
 
 /** The switch with its links so far, and with the leads where the prompt wants them. */
 export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (about: Inspected) => void }) {
@@ -43,7 +44,7 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
         return value && value.kind !== 'tone' ? valueWords(value) : null;
       }}
       onTerminal={(terminal) => probing.act({ do: 'touch', terminal })}
-      caption={`The switch. ${SIDE_WORDS[side]}`}
+      caption={MAP_DRAWING_TEXT.theSwitch(SIDE_WORDS[side])}
     />
   );
 }

@@ -3,6 +3,7 @@ import type { TapeLine } from '@which-way/core/sense';
 import type { EventId, ReadingId, Structure } from '@which-way/core/switch';
 import { memo, useMemo, useState } from 'react';
 import { ReadingLine } from '../../shared/facts/inspector.js';
+import { TAPE_TEXT } from '@which-way/words/screens/map/board/tape';
 
 /** How many acts the tape shows before it asks. */
 const SHOWN = 40;
@@ -18,10 +19,10 @@ export const Tape = memo(function Tape({ tape, structure, onReadAgain }: TapePro
   const [open, setOpen] = useState<EventId | null>(null);
   const [all, setAll] = useState(false);
   const acts = useMemo(() => groupActs(tape), [tape]);
-  if (acts.length === 0) return <p className="text-quiet">No reading yet.</p>;
+  if (acts.length === 0) return <p className="text-quiet">{TAPE_TEXT.noReadingYet}</p>;
   return (
     <>
-      <ol className="grid" aria-label="Readings, newest first">
+      <ol className="grid" aria-label={TAPE_TEXT.readingsNewestFirst}>
         {acts.slice(0, all ? undefined : SHOWN).map((lines) => {
           const id = (lines[0] as TapeLine).event.id;
           return (
@@ -31,7 +32,8 @@ export const Tape = memo(function Tape({ tape, structure, onReadAgain }: TapePro
       </ol>
       {!all && acts.length > SHOWN && (
         <button type="button" className="mt-2 underline" onClick={() => setAll(true)}>
-          Show all {acts.length}
+          {TAPE_TEXT.showAll}
+          {acts.length}
         </button>
       )}
     </>

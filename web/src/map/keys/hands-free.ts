@@ -1,6 +1,7 @@
 import { useStore } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { createStore } from 'zustand/vanilla';
+import { HANDS_FREE_TEXT } from '@which-way/words/screens/map/keys/hands-free';
 
 /** What a key or a pedal may be set to do on the Map. */
 export const ACTIONS = ['yes', 'no', 'undo', 'redo', 'skip', 'sounds', 'speech'] as const;
@@ -40,8 +41,7 @@ const NOT_GIVEN =
 
 /** Gives a key or pedal to an action, taking it from any other. Returns why not, where it cannot be. */
 export function giveKey(action: Action, key: string): string | null {
-  if (NOT_GIVEN.test(key))
-    return `“${key === ' ' ? 'Space' : key}” is needed for typing or answering already.`;
+  if (NOT_GIVEN.test(key)) return HANDS_FREE_TEXT.isNeededForTypingOr(key === ' ' ? 'Space' : key);
   const { keys } = handsFree.getState();
   const others = Object.fromEntries(
     ACTIONS.map((one) => [one, keys[one] === key ? null : keys[one]]),

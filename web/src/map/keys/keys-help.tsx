@@ -6,11 +6,12 @@ import { DialogPanel } from '../../shared/controls/dialog-panel.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { giveKey, handsFree, toggle, useHandsFree, type Action } from './hands-free.js';
 import { canSpeak } from '../prompt/sounds.js';
+import { KEYS_HELP_TEXT } from '@which-way/words/screens/map/keys/keys-help';
 
 /** What every key does on the Map; other keys and pedals learn by being pressed; sounds and speech. */
 export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <DialogPanel open={open} onOpenChange={onOpenChange} title="Keys, pedals and sounds">
+    <DialogPanel open={open} onOpenChange={onOpenChange} title={KEYS_HELP_TEXT.keysPedalsAndSounds}>
       <dl className="my-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
         {KEY_TABLE.map(({ shown, does }) => (
           <div key={shown} className="contents">
@@ -26,20 +27,20 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
       <Learning />
       <Ears />
       <PlainButton look="strong" className="mt-4" onClick={() => onOpenChange(false)}>
-        Close
+        {KEYS_HELP_TEXT.close}
       </PlainButton>
     </DialogPanel>
   );
 }
 
 const LEARNT: readonly [Action, string][] = [
-  ['yes', 'It sounds; done'],
-  ['no', 'None; open. Held down: undo'],
+  ['yes', KEYS_HELP_TEXT.itSoundsDone],
+  ['no', KEYS_HELP_TEXT.noneOpenHeldDownUndo],
   ['undo', 'Undo'],
   ['redo', 'Redo'],
   ['skip', 'Skip'],
-  ['sounds', 'Sounds on or off'],
-  ['speech', 'Speech on or off'],
+  ['sounds', KEYS_HELP_TEXT.soundsOnOrOff],
+  ['speech', KEYS_HELP_TEXT.speechOnOrOff],
 ];
 
 /** A pedal is a key to the computer: choose what it should do, then press it. */
@@ -59,8 +60,8 @@ function Learning() {
     return () => window.removeEventListener('keydown', onKey, true);
   }, [waiting]);
   return (
-    <section aria-label="Pedals and keys of your own" className="border-t border-line pt-3">
-      <h3 className="font-bold">Pedals and keys of your own</h3>
+    <section aria-label={KEYS_HELP_TEXT.pedalsAndKeysOfYour} className="border-t border-line pt-3">
+      <h3 className="font-bold">{KEYS_HELP_TEXT.pedalsAndKeysOfYour}</h3>
       {LEARNT.map(([action, does]) => (
         <div key={action} className="flex min-h-12 items-center gap-3">
           <span className="grow">{does}</span>
@@ -71,14 +72,14 @@ function Learning() {
             aria-pressed={waiting === action}
             onClick={() => setWaiting(waiting === action ? null : action)}
           >
-            {waiting === action ? 'Press it now' : 'Learn'}
+            {waiting === action ? KEYS_HELP_TEXT.pressItNow : KEYS_HELP_TEXT.learn}
           </PlainButton>
           {keys[action] && (
             <PlainButton
-              aria-label={`Forget the key for: ${does}`}
+              aria-label={KEYS_HELP_TEXT.forgetTheKeyFor(does)}
               onClick={() => handsFree.setState({ keys: { ...keys, [action]: null } })}
             >
-              Forget
+              {KEYS_HELP_TEXT.forget}
             </PlainButton>
           )}
         </div>
@@ -95,12 +96,12 @@ function Learning() {
 function Ears() {
   const { sounds, speech } = useHandsFree();
   return (
-    <section aria-label="Sounds" className="mt-3 border-t border-line pt-3">
+    <section aria-label={KEYS_HELP_TEXT.sounds} className="mt-3 border-t border-line pt-3">
       <CheckLine checked={sounds} onChange={() => toggle('sounds')}>
-        Sounds for joined, none, look again, contradiction and done
+        {KEYS_HELP_TEXT.soundsForJoinedNoneLook}
       </CheckLine>
       <CheckLine checked={speech} disabled={!canSpeak()} onChange={() => toggle('speech')}>
-        {canSpeak() ? 'Say the next prompt, and what was answered' : 'This browser cannot speak'}
+        {canSpeak() ? KEYS_HELP_TEXT.sayTheNextPromptAnd : KEYS_HELP_TEXT.thisBrowserCannotSpeak}
       </CheckLine>
     </section>
   );

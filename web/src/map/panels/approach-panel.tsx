@@ -10,6 +10,7 @@ import { AtHand } from './at-hand.js';
 import { KeyCap, pressShortcut } from '../keys/panel-keys.js';
 import { useForecasts } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { APPROACH_PANEL_TEXT } from '@which-way/words/screens/map/panels/approach-panel';
 
 /** How it is mapped: the order, how far, clips and the seconds of these hands, each with what it will probably take. */
 export function ApproachPanel({
@@ -26,14 +27,14 @@ export function ApproachPanel({
     <Popover.Root open={open} onOpenChange={onOpenChange}>
       <Popover.Trigger asChild>
         <PlainButton className="px-3">
-          {now.extent === 'named-pairs' ? 'Quick check' : ORDER_WORDS[now.order].short}{' '}
+          {now.extent === 'named-pairs' ? APPROACH_PANEL_TEXT.quickCheck : ORDER_WORDS[now.order].short}{' '}
           <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
         </PlainButton>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           role="dialog"
-          aria-label="How to map"
+          aria-label={APPROACH_PANEL_TEXT.howToMap}
           align="end"
           sideOffset={6}
           collisionPadding={8}
@@ -91,14 +92,14 @@ function waysOf(
     {
       key: 'clips',
       approach: everything('time', clips),
-      name: `By time, with ${clips} clips`,
-      hint: 'Terminals are tied together: one reading settles many pairs.',
+      name: APPROACH_PANEL_TEXT.byTimeWithClips(clips),
+      hint: APPROACH_PANEL_TEXT.terminalsAreTiedTogetherOne,
     },
     {
       key: 'working',
       approach: { ...now, extent: 'working-pairs' },
-      name: 'Working pairs only',
-      hint: 'The commons against their throws. Throws are not tested against each other: no pass.',
+      name: APPROACH_PANEL_TEXT.workingPairsOnly,
+      hint: APPROACH_PANEL_TEXT.theCommonsAgainstTheirThrows,
     },
   ];
 }
@@ -126,8 +127,17 @@ function Way({ way, shortcut, expected, alone }: WayProps) {
         <span className="block text-small text-quiet">{way.hint}</span>
       </span>
       <span className="shrink-0 text-right font-mono text-small whitespace-nowrap">
-        {expected ? `about ${time(expected.seconds)}` : alone ? 'no forecast' : '…'}
-        {expected && <span className="block text-quiet">{expected.touches} touches</span>}
+        {expected
+          ? APPROACH_PANEL_TEXT.about(time(expected.seconds))
+          : alone
+            ? APPROACH_PANEL_TEXT.noForecast
+            : '…'}
+        {expected && (
+          <span className="block text-quiet">
+            {expected.touches}
+            {APPROACH_PANEL_TEXT.touches}
+          </span>
+        )}
       </span>
     </>
   );
@@ -146,7 +156,7 @@ function Choices({ probing }: { probing: Probing }) {
   return (
     <>
       <RadioLines
-        label="How to map, from the next prompt on"
+        label={APPROACH_PANEL_TEXT.howToMapFromThe}
         value={ways.find(({ key }) => isChosen(key, now))?.key ?? null}
         options={ways.map((way, place) => ({
           value: way.key,
@@ -160,8 +170,8 @@ function Choices({ probing }: { probing: Probing }) {
       />
       <p className="mt-1 text-small text-quiet">
         {alone
-          ? 'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.'
-          : `Times are a forecast for a switch such as this one will probably turn out to be${open ? ', in the positions found so far' : ''}.`}
+          ? APPROACH_PANEL_TEXT.thisBrowserRunsNoWorker
+          : APPROACH_PANEL_TEXT.timesAreAForecastFor(open ? ', in the positions found so far' : '')}
       </p>
       <AtHand probing={probing} />
     </>

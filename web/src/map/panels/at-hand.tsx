@@ -12,6 +12,7 @@ import { KeyCap } from '../keys/panel-keys.js';
 import { MeterRange } from './meter-range.js';
 import { TypedNumber } from './typed-number.js';
 import type { Probing } from '../probing/use-probing.js';
+import { AT_HAND_TEXT } from '@which-way/words/screens/map/panels/at-hand';
 
 /** What is at hand: a meter that sounds or shows, a clamp, clips, hands with a pace of their own; and a quick check. */
 export function AtHand({ probing }: { probing: Probing }) {
@@ -34,7 +35,7 @@ const approaches = ({ act }: Probing, change: Partial<Approach>) => act({ do: 'a
 function Sensing({ probing: { hands, act } }: { probing: Probing }) {
   return (
     <RadioLines
-      label="Read by"
+      label={AT_HAND_TEXT.readBy}
       name="How it is read"
       inRow
       className="mt-3 border-t border-line pt-1"
@@ -44,7 +45,7 @@ function Sensing({ probing: { hands, act } }: { probing: Probing }) {
         shortcut: one.charAt(0),
         text: (
           <span>
-            {one === 'tone' ? 'tone' : 'ohms on the display'} <KeyCap of={one.charAt(0)} />
+            {one === 'tone' ? AT_HAND_TEXT.tone : AT_HAND_TEXT.ohmsOnTheDisplay} <KeyCap of={one.charAt(0)} />
           </span>
         ),
       }))}
@@ -75,7 +76,8 @@ function HoldAid({ probing }: { probing: Probing }) {
         })
       }
     >
-      A clamp or tape holds the handle where it springs back <KeyCap of="h" />
+      {AT_HAND_TEXT.aClampOrTapeHolds}
+      <KeyCap of="h" />
     </CheckLine>
   );
 }
@@ -94,9 +96,7 @@ function QuickCheck({ probing }: { probing: Probing }) {
     const read = readPairs(text, map.structure);
     if (!read.ok) return setMessage(wrongPairWords(read.wrong));
     if (read.pairs.length > MOST_NAMED_PAIRS)
-      return setMessage(
-        `That is ${read.pairs.length} pairs; a quick check takes at most ${MOST_NAMED_PAIRS}. Map the switch instead.`,
-      );
+      return setMessage(AT_HAND_TEXT.thatIsPairsAQuick(read.pairs.length, MOST_NAMED_PAIRS));
     setMessage('');
     session.emit({ kind: 'pairs-named', pairs: read.pairs });
     approaches(probing, { extent: 'named-pairs' });
@@ -110,7 +110,8 @@ function QuickCheck({ probing }: { probing: Probing }) {
       }}
     >
       <label className="block font-semibold">
-        Quick check: only these pairs <KeyCap of="q" />
+        {AT_HAND_TEXT.quickCheckOnlyThesePairs}
+        <KeyCap of="q" />
         <span className="flex gap-2">
           <input
             value={text}
@@ -119,12 +120,10 @@ function QuickCheck({ probing }: { probing: Probing }) {
             aria-keyshortcuts="q"
             className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-2 font-mono font-normal"
           />
-          <PlainButton type="submit">Check these</PlainButton>
+          <PlainButton type="submit">{AT_HAND_TEXT.checkThese}</PlainButton>
         </span>
       </label>
-      <p className="text-small text-quiet">
-        It proves little: what is not named is not tested. It is never a pass.
-      </p>
+      <p className="text-small text-quiet">{AT_HAND_TEXT.itProvesLittleWhatIs}</p>
       {message && (
         <p role="alert" className="text-brick">
           {message}
@@ -139,7 +138,7 @@ function Clips({ probing }: { probing: Probing }) {
   return (
     <div className="mt-3 border-t border-line pt-3 font-semibold">
       <TypedNumber
-        label="Clips at hand"
+        label={AT_HAND_TEXT.clipsAtHand}
         value={clips}
         shortcut="c"
         read={(text) =>
@@ -156,19 +155,19 @@ function Clips({ probing }: { probing: Probing }) {
 }
 
 const HAND_WORDS: readonly [keyof HandSeconds, string][] = [
-  ['moveLead', 'Move one lead'],
-  ['moveBoth', 'Move both leads'],
-  ['turn', 'Turn to another position'],
-  ['read', 'Read the meter'],
-  ['holdMomentary', 'Hold a sprung handle, more'],
-  ['clip', 'One clip on or off'],
+  ['moveLead', AT_HAND_TEXT.moveOneLead],
+  ['moveBoth', AT_HAND_TEXT.moveBothLeads],
+  ['turn', AT_HAND_TEXT.turnToAnotherPosition],
+  ['read', AT_HAND_TEXT.readTheMeter],
+  ['holdMomentary', AT_HAND_TEXT.holdASprungHandleMore],
+  ['clip', AT_HAND_TEXT.oneClipOnOrOff],
 ];
 
 const readSeconds = (text: string): number | string => {
   const seconds = Number(text.trim().replace(',', '.'));
   return text.trim() !== '' && seconds >= 0 && seconds <= 120
     ? seconds
-    : `“${text}” is no time. Type seconds from 0 to 120, such as 2,5.`;
+    : AT_HAND_TEXT.isNoTimeTypeSeconds(text);
 };
 
 /** Seconds of these hands: learnt from the job, or typed in. */
@@ -180,7 +179,8 @@ function Hands({ probing }: { probing: Probing }) {
   return (
     <details className="mt-2">
       <summary aria-keyshortcuts="s" className="min-h-12 cursor-pointer py-2 font-semibold">
-        Seconds of your hands: {now.hands ? 'as typed in' : 'learnt from this job'} <KeyCap of="s" />
+        {AT_HAND_TEXT.secondsOfYourHands}
+        {now.hands ? AT_HAND_TEXT.asTypedIn : AT_HAND_TEXT.learntFromThisJob} <KeyCap of="s" />
       </summary>
       {HAND_WORDS.map(([field, words]) => (
         <TypedNumber
@@ -196,7 +196,7 @@ function Hands({ probing }: { probing: Probing }) {
           className="mt-2 w-full"
           onClick={() => approaches(probing, { hands: PLAIN_APPROACH.hands })}
         >
-          Learn them from this job again
+          {AT_HAND_TEXT.learnThemFromThisJob}
         </PlainButton>
       )}
     </details>

@@ -6,6 +6,7 @@ import { ReadingLine } from '../../shared/facts/inspector.js';
 import { SUSPICION_WORDS } from '@which-way/words/map/facts';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
+import { CONTRADICTIONS_TEXT } from '@which-way/words/screens/map/panels/contradictions';
 
 /** Readings that cannot all hold, those whose removal alone settles it first. Calm, beside the plan. */
 export function Contradictions({
@@ -23,10 +24,9 @@ export function Contradictions({
       <Notice
         key={`tangled ${settled.setting}`}
         look="amber"
-        title={`Too tangled at ${settingName(map.structure, settled.setting)}`}
+        title={CONTRADICTIONS_TEXT.tooTangledAt(settingName(map.structure, settled.setting))}
       >
-        So many of its readings contradict one another that they cannot be sorted out here. Nothing is claimed
-        of it. Take bundles back, the last ones first, or read pairs instead.
+        {CONTRADICTIONS_TEXT.soManyOfItsReadings}
       </Notice>
     ),
     ...settled.contradictions.map((contradiction) => {
@@ -36,13 +36,13 @@ export function Contradictions({
         <Notice
           key={opens.join()}
           look="amber"
-          title={`Contradiction at ${settingName(map.structure, settled.setting)}`}
+          title={CONTRADICTIONS_TEXT.contradictionAt(settingName(map.structure, settled.setting))}
         >
           <p>
-            These readings cannot all be right.{' '}
+            {CONTRADICTIONS_TEXT.theseReadingsCannotAllBe}{' '}
             {enough.length > 0
-              ? 'If any one of the first is wrong, the rest agree:'
-              : 'No single slip explains them:'}
+              ? CONTRADICTIONS_TEXT.ifAnyOneOfThe
+              : CONTRADICTIONS_TEXT.noSingleSlipExplainsThem}
           </p>
           <ul className="my-1">
             {suspects.flatMap(({ reading, because }) =>
@@ -53,15 +53,8 @@ export function Contradictions({
               )),
             )}
           </ul>
-          {!everySuspect && (
-            <p>
-              Bundles are among them: this is one set of readings that cannot all hold, and there may be
-              others.
-            </p>
-          )}
-          {maybePartsInSeries && (
-            <p>It may also be parts in series, each below the beeper’s threshold: read ohms.</p>
-          )}
+          {!everySuspect && <p>{CONTRADICTIONS_TEXT.bundlesAreAmongThemThis}</p>}
+          {maybePartsInSeries && <p>{CONTRADICTIONS_TEXT.itMayAlsoBeParts}</p>}
         </Notice>
       );
     }),

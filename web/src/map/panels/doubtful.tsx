@@ -4,6 +4,7 @@ import { useSession } from '../../job/job-context.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { Probing } from '../probing/use-probing.js';
+import { DOUBTFUL_TEXT } from '@which-way/words/screens/map/panels/doubtful';
 
 /** Readings taken with a meter that failed its next check: asked again in one go, or kept by undoing the failed check. */
 export function Doubtful({ probing }: { probing: Probing }) {
@@ -15,12 +16,15 @@ export function Doubtful({ probing }: { probing: Probing }) {
     ({ event, standing }) => standing === 'counts' && acts.includes(event.id),
   ).length;
   return (
-    <Notice look="amber" title={count === 1 ? 'One reading is doubtful' : `${count} readings are doubtful`}>
-      <p>They were taken after the last good check of the meter, and the next check failed.</p>
+    <Notice
+      look="amber"
+      title={count === 1 ? DOUBTFUL_TEXT.oneReadingIsDoubtful : DOUBTFUL_TEXT.readingsAreDoubtful(count)}
+    >
+      <p>{DOUBTFUL_TEXT.theyWereTakenAfterThe}</p>
       <PlainButton className="mt-2" onClick={() => acts.forEach((id) => session.withdraw(id))}>
-        Ask just those again
+        {DOUBTFUL_TEXT.askJustThoseAgain}
       </PlainButton>
-      <p className="mt-1 text-small">If the check itself was the mistake, undo it: then they stand.</p>
+      <p className="mt-1 text-small">{DOUBTFUL_TEXT.ifTheCheckItselfWas}</p>
     </Notice>
   );
 }

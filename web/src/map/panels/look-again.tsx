@@ -18,6 +18,7 @@ import { settingName, terminalName } from '@which-way/words/terminals';
 import { PART_WORDS } from '@which-way/words/tag/wires';
 import { evidenceWords } from '@which-way/words/quantity';
 import type { Probing } from '../probing/use-probing.js';
+import { LOOK_AGAIN_TEXT } from '@which-way/words/screens/map/panels/look-again';
 
 /** Readings between closed and open: what each may be and why; a person accepts one, or reads it again. */
 export function LookAgainPanel({ probing }: { probing: Probing }) {
@@ -30,7 +31,9 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
   return (
     <Notice
       look="amber"
-      title={items.length === 1 ? 'One to look at again' : `${items.length} to look at again`}
+      title={
+        items.length === 1 ? LOOK_AGAIN_TEXT.oneToLookAtAgain : LOOK_AGAIN_TEXT.toLookAtAgain(items.length)
+      }
     >
       <ul className="grid gap-3">
         {items.slice(0, 6).map(({ settled, item }) => {
@@ -47,8 +50,8 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
               className="border-t border-line pt-2 first:border-0 first:pt-0"
             >
               <p className="font-semibold">
-                {terminalName(map.structure, a)}–{terminalName(map.structure, b)} at{' '}
-                {settingName(map.structure, settled.setting)}:{' '}
+                {terminalName(map.structure, a)}–{terminalName(map.structure, b)}
+                {LOOK_AGAIN_TEXT.at} {settingName(map.structure, settled.setting)}:{' '}
                 {line && item.because === 'middle'
                   ? evidenceWords(line.evidence)
                   : LOOK_AGAIN_WORDS[item.because]}
@@ -57,14 +60,15 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
               {item.because !== 'middle' && <p>{LOOK_AGAIN_ADVICE[item.because]}</p>}
               {proposals.map((proposal: Proposal) => (
                 <p key={proposal.because.code} className="mt-1">
-                  Perhaps {EXPLANATION_WORDS[proposal.as]}: {becauseWords(proposal.because)}
+                  {LOOK_AGAIN_TEXT.perhaps}
+                  {EXPLANATION_WORDS[proposal.as]}: {becauseWords(proposal.because)}
                 </p>
               ))}
               <div className="mt-1 flex flex-wrap gap-2">
                 <PlainButton
                   onClick={() => probing.act({ do: 'ask-pair', red: a, black: b, setting: settled.setting })}
                 >
-                  Read it again
+                  {LOOK_AGAIN_TEXT.readItAgain}
                 </PlainButton>
                 <DeclareHere
                   ends={`${terminalName(map.structure, a)}–${terminalName(map.structure, b)}`}
@@ -89,7 +93,8 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                 />
                 {acceptable(proposals).map((as) => (
                   <PlainButton key={as} onClick={() => accept(as)}>
-                    It is {EXPLANATION_WORDS[as]}
+                    {LOOK_AGAIN_TEXT.itIs}
+                    {EXPLANATION_WORDS[as]}
                   </PlainButton>
                 ))}
               </div>
@@ -106,9 +111,9 @@ function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: Part
   return (
     <Pick
       quiet
-      label={`Declare what lies across ${ends}`}
+      label={LOOK_AGAIN_TEXT.declareWhatLiesAcross(ends)}
       value=""
-      placeholder="Declare what lies there"
+      placeholder={LOOK_AGAIN_TEXT.declareWhatLiesThere}
       options={PART_FORMS.map((form) => ({ value: form, text: PART_WORDS[form] }))}
       onPick={(value) => {
         const form = PART_FORMS.find((one) => one === value);

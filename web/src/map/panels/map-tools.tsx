@@ -13,6 +13,7 @@ import { CaseChips } from '../../tag/terminals/case-chips.js';
 import { WorkedOn } from './worked-on.js';
 import { WafersApart } from './wafers-apart.js';
 import type { Probing } from '../probing/use-probing.js';
+import { MAP_TOOLS_TEXT } from '@which-way/words/screens/map/panels/map-tools';
 
 /** What is needed now and then: how it sounds or reads, another pair, one more lug, the layout. */
 export function MapTools({
@@ -29,7 +30,7 @@ export function MapTools({
   const session = useSession();
   return (
     <div className="flex flex-wrap items-center justify-end gap-1 px-2 py-2 [&>button]:px-2.5">
-      <div role="group" aria-label="How it is read" className="flex">
+      <div role="group" aria-label={MAP_TOOLS_TEXT.howItIsRead} className="flex">
         {(['tone', 'ohms'] as const).map((one) => (
           <button
             key={one}
@@ -40,38 +41,39 @@ export function MapTools({
               sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
             }`}
           >
-            {one === 'tone' ? 'Tone' : 'Ohms'}
+            {one === 'tone' ? MAP_TOOLS_TEXT.tone : MAP_TOOLS_TEXT.ohms}
           </button>
         ))}
       </div>
       <ApproachPanel probing={probing} {...approach} />
       <PlainButton className="px-3" aria-pressed={picking} onClick={() => act({ do: 'pick-pair' })}>
-        Another pair
+        {MAP_TOOLS_TEXT.anotherPair}
       </PlainButton>
       <Popover.Root>
         <Popover.Trigger asChild>
-          <PlainButton className="px-3">The switch</PlainButton>
+          <PlainButton className="px-3">{MAP_TOOLS_TEXT.theSwitch}</PlainButton>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             role="dialog"
-            aria-label="The switch"
+            aria-label={MAP_TOOLS_TEXT.theSwitch}
             align="end"
             sideOffset={6}
             className="max-h-(--radix-popover-content-available-height) w-80 overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
           >
             <WorkedOn />
             <RadioLines
-              label="How the terminals lie"
+              label={MAP_TOOLS_TEXT.howTheTerminalsLie}
               value={PLAIN_LAYOUTS.find((layout) => layout === map.structure.layout.kind) ?? null}
               options={PLAIN_LAYOUTS.map((layout) => ({ value: layout, text: LAYOUT_WORDS[layout] }))}
               onChoose={(layout) => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
             />
             <Link to="../tag" relative="path" className="block py-1 underline">
-              Wafers, a connector, a photo: at Tag wires
+              {MAP_TOOLS_TEXT.wafersAConnectorAPhoto}
             </Link>
             <PlainButton className="my-2 w-full" onClick={() => act({ do: 'add-lug' })}>
-              One more lug <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
+              {MAP_TOOLS_TEXT.oneMoreLug}
+              <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
             </PlainButton>
             <CaseChips />
             <WafersApart probing={probing} />
@@ -79,7 +81,7 @@ export function MapTools({
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <PlainButton className="px-3" aria-label="Keys" onClick={onHelp}>
+      <PlainButton className="px-3" aria-label={MAP_TOOLS_TEXT.keys} onClick={onHelp}>
         ?
       </PlainButton>
     </div>
@@ -95,11 +97,10 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
   const rename = () => {
     const terminal = terminals.find((one) => one.id === id);
     const wanted = label.trim();
-    if (!terminal) return setMessage('Choose a terminal first.');
-    if (wanted === '' || /[=\s]/.test(wanted))
-      return setMessage('A label has no space and no = in it, and is not empty.');
+    if (!terminal) return setMessage(MAP_TOOLS_TEXT.chooseATerminalFirst);
+    if (wanted === '' || /[=\s]/.test(wanted)) return setMessage(MAP_TOOLS_TEXT.aLabelHasNoSpace);
     if (terminals.some((one) => one.id !== id && one.label.toLowerCase() === wanted.toLowerCase())) {
-      return setMessage(`There is a terminal ${wanted} already.`);
+      return setMessage(MAP_TOOLS_TEXT.thereIsATerminalAlready(wanted));
     }
     setMessage('');
     setLabel('');
@@ -118,24 +119,24 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
         rename();
       }}
     >
-      <p className="font-bold">Call a terminal something else</p>
+      <p className="font-bold">{MAP_TOOLS_TEXT.callATerminalSomethingElse}</p>
       <div className="mt-1 flex gap-2">
         <Pick
           quiet
-          label="Terminal"
+          label={MAP_TOOLS_TEXT.terminal}
           value={id}
-          placeholder="Which"
+          placeholder={MAP_TOOLS_TEXT.which}
           options={terminals.map((terminal) => ({ value: terminal.id, text: terminal.label }))}
           onPick={setId}
         />
         <input
-          aria-label="New label"
+          aria-label={MAP_TOOLS_TEXT.newLabel}
           value={label}
           maxLength={LABEL_LETTERS}
           onChange={(event) => setLabel(event.target.value)}
           className="min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-2 font-mono"
         />
-        <PlainButton type="submit">Rename</PlainButton>
+        <PlainButton type="submit">{MAP_TOOLS_TEXT.rename}</PlainButton>
       </div>
       <PlainButton
         className="mt-2 w-full"
@@ -148,7 +149,7 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
           session.restructure({ change: 'terminal-retired', terminal: terminal.id });
         }}
       >
-        It is no terminal: remove it
+        {MAP_TOOLS_TEXT.itIsNoTerminalRemove}
       </PlainButton>
       {message && (
         <p role="status" className="mt-1 text-brick">

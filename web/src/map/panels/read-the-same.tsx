@@ -6,6 +6,7 @@ import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
+import { READ_THE_SAME_TEXT } from '@which-way/words/screens/map/panels/read-the-same';
 
 /** Positions without names that read the same: perhaps one that was come to twice, perhaps two that do the same. */
 export function ReadTheSame({ probing }: { probing: Probing }) {
@@ -27,8 +28,8 @@ export function ReadTheSame({ probing }: { probing: Probing }) {
   const last = position === actuator.positions.at(-1)?.id;
   const round = actuator.closed === null && last && into === actuator.positions[0]?.id;
   return (
-    <Notice look="plain" title={`${again} reads as ${first} does`}>
-      <p>Every pair is the same. That may be one position, come to twice, or two that do the same.</p>
+    <Notice look="plain" title={READ_THE_SAME_TEXT.readsAsDoes(again, first)}>
+      <p>{READ_THE_SAME_TEXT.everyPairIsTheSame}</p>
       <div className="mt-1 grid gap-2">
         {round && (
           <PlainButton
@@ -37,11 +38,13 @@ export function ReadTheSame({ probing }: { probing: Probing }) {
               session.restructure({ change: 'positions-closed', actuator: actuator.id, by: 'round' });
             }}
           >
-            Back at the start: they are one
+            {READ_THE_SAME_TEXT.backAtTheStartThey}
           </PlainButton>
         )}
-        <PlainButton onClick={merge}>They are one: put the readings together</PlainButton>
-        <PlainButton onClick={() => setTwo(new Set([...two, found.other]))}>They are two</PlainButton>
+        <PlainButton onClick={merge}>{READ_THE_SAME_TEXT.theyAreOnePutThe}</PlainButton>
+        <PlainButton onClick={() => setTwo(new Set([...two, found.other]))}>
+          {READ_THE_SAME_TEXT.theyAreTwo}
+        </PlainButton>
       </div>
     </Notice>
   );

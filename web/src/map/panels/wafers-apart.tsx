@@ -3,6 +3,7 @@ import { spotIn, type TerminalId } from '@which-way/core/switch';
 import { useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { Probing } from '../probing/use-probing.js';
+import { WAFERS_APART_TEXT } from '@which-way/words/screens/map/panels/wafers-apart';
 
 /** On request: take it that wafers do not touch each other. It stays marked as assumed, and is read at the end. */
 export function WafersApart({ probing: { map } }: { probing: Probing }) {
@@ -12,7 +13,7 @@ export function WafersApart({ probing: { map } }: { probing: Probing }) {
   if (made)
     return (
       <PlainButton className="mb-2 w-full" onClick={() => session.withdraw(made.id)}>
-        Wafers assumed apart: take it back
+        {WAFERS_APART_TEXT.wafersAssumedApartTakeIt}
       </PlainButton>
     );
   if (layout.kind !== 'wafers') return null;
@@ -26,10 +27,10 @@ export function WafersApart({ probing: { map } }: { probing: Probing }) {
   return (
     <PlainButton
       className="mb-2 w-full"
-      title="Shown as assumed, never counted as settled; read at the end"
+      title={WAFERS_APART_TEXT.shownAsAssumedNeverCounted}
       onClick={() => session.emit({ kind: 'assumed', assumption: { kind: 'blocks-apart', blocks }, by: '' })}
     >
-      Assume that wafers do not touch
+      {WAFERS_APART_TEXT.assumeThatWafersDoNot}
     </PlainButton>
   );
 }

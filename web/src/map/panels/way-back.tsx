@@ -2,6 +2,7 @@ import { returnSweep, returnWanted } from '@which-way/core/planner';
 import { Notice } from '../../shared/controls/notice.js';
 import { settingName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
+import { WAY_BACK_TEXT } from '@which-way/words/screens/map/panels/way-back';
 
 /** What going back through the positions has shown so far. */
 export function WayBackSoFar({ probing: { map } }: { probing: Probing }) {
@@ -11,16 +12,16 @@ export function WayBackSoFar({ probing: { map } }: { probing: Probing }) {
   const names = otherwise.map((id) => settingName(map.structure, id)).join(', ');
   if (otherwise.length === 0)
     return (
-      <Notice look="plain" title={`Way back: ${same.length} of ${all} read the same`}>
-        {left.length === 0
-          ? 'Each by one pair: no position was counted wrong, and no detent makes those from one side only.'
-          : 'One pair for each position that tells it from the others.'}
+      <Notice look="plain" title={WAY_BACK_TEXT.wayBackOfReadThe(same.length, all)}>
+        {left.length === 0 ? WAY_BACK_TEXT.eachByOnePairNo : WAY_BACK_TEXT.onePairForEachPosition}
       </Notice>
     );
   return (
-    <Notice look="amber" title={`Way back: otherwise at ${names}`}>
-      {same.length} of {all} read the same. A worn detent or contact makes from one side only, or a position
-      was counted wrong: come to it from both sides again.
+    <Notice look="amber" title={WAY_BACK_TEXT.wayBackOtherwiseAt(names)}>
+      {same.length}
+      {WAY_BACK_TEXT.ofText}
+      {all}
+      {WAY_BACK_TEXT.readTheSameAWorn}
     </Notice>
   );
 }

@@ -5,6 +5,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { time } from '@which-way/words/time';
 import { OFFERED_CLIPS, type OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { WAYS_ON_TEXT } from '@which-way/words/screens/map/panels/ways-on';
 
 /** Less than this is not worth a question, in seconds. */
 const SHORT = 120;
@@ -18,21 +19,27 @@ export function WaysOn({ probing, outlook }: { probing: Probing; outlook: Outloo
   const chosen = liveEvents(map.log, 'approached').length > 0;
   if (!answered || chosen || map.complete || !now || now.seconds < SHORT) return null;
   return (
-    <Notice look="plain" title={`Everything: about ${time(now.seconds)} more`}>
+    <Notice look="plain" title={WAYS_ON_TEXT.everythingAboutMore(time(now.seconds))}>
       <div className="mt-1 grid gap-2">
         {clips && clips.seconds < 0.9 * now.seconds && (
           <PlainButton onClick={() => go({ order: 'time', extent: 'everything', clips: OFFERED_CLIPS })}>
-            About {time(clips.seconds)} with {OFFERED_CLIPS} clips
+            {WAYS_ON_TEXT.about}
+            {time(clips.seconds)}
+            {WAYS_ON_TEXT.withText}
+            {OFFERED_CLIPS}
+            {WAYS_ON_TEXT.clips}
           </PlainButton>
         )}
         {working && working.seconds < 0.8 * now.seconds && (
           <PlainButton onClick={() => go({ extent: 'working-pairs' })}>
-            Working pairs, about {time(working.seconds)}: throws not tested against each other
+            {WAYS_ON_TEXT.workingPairsAbout}
+            {time(working.seconds)}
+            {WAYS_ON_TEXT.throwsNotTestedAgainstEach}
           </PlainButton>
         )}
-        <PlainButton onClick={() => go(approachOf(map))}>Go on as now</PlainButton>
+        <PlainButton onClick={() => go(approachOf(map))}>{WAYS_ON_TEXT.goOnAsNow}</PlainButton>
       </div>
-      <p className="mt-1 text-small">Changed at any time with /.</p>
+      <p className="mt-1 text-small">{WAYS_ON_TEXT.changedAtAnyTimeWith}</p>
     </Notice>
   );
 }

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { FormPictures } from '../../shared/drawings/form-pictures.js';
+import { WHAT_IT_IS_TEXT } from '@which-way/words/screens/map/panels/what-it-is';
 
 /** Nobody has said what the hand moves: one tap on a picture, and every word after it follows. */
 export function WhatItIs({ actuator }: { actuator: Actuator }) {
@@ -10,12 +11,12 @@ export function WhatItIs({ actuator }: { actuator: Actuator }) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <PlainButton className="w-full !px-2 text-small">What is it?</PlainButton>
+        <PlainButton className="w-full !px-2 text-small">{WHAT_IT_IS_TEXT.whatIsIt}</PlainButton>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           role="dialog"
-          aria-label="What the hand moves"
+          aria-label={WHAT_IT_IS_TEXT.whatTheHandMoves}
           align="start"
           sideOffset={6}
           collisionPadding={8}

@@ -12,13 +12,14 @@ import { KeyButton } from '../../shared/controls/key-button.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { PROMPT_BAR_TEXT } from '@which-way/words/screens/map/prompt/prompt-bar';
 
 /** The next thing to do, the biggest thing on the screen, with its answers beside it. */
 export function PromptBar({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
   const words = promptWords(probing, outlook.recheck);
   return (
     <section
-      aria-label="What to do next"
+      aria-label={PROMPT_BAR_TEXT.whatToDoNext}
       aria-busy={probing.busy}
       className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
@@ -66,7 +67,10 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
   return (
     <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
-      Then, if none: {words(silent)}. If it sounds: {words(sounded)}.
+      {PROMPT_BAR_TEXT.thenIfNone}
+      {words(silent)}
+      {PROMPT_BAR_TEXT.ifItSounds}
+      {words(sounded)}.
     </p>
   );
 }
@@ -84,29 +88,43 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
     <div className="text-base leading-snug text-quiet max-sm:hidden">
       <p className="text-ink">
         <strong className="font-mono text-large">
-          {coverage.measured + coverage.follows} of {coverage.pairs}
+          {coverage.measured + coverage.follows}
+          {PROMPT_BAR_TEXT.ofText}
+          {coverage.pairs}
         </strong>{' '}
-        pairs settled
+        {PROMPT_BAR_TEXT.pairsSettled}
       </p>
       {task?.kind === 'prompt' &&
         plan?.kind === 'ask' &&
         sameAsk(task.prompt.ask, plan.ask) &&
-        plan.reason && <p>Why this: {REASON_WORDS[plan.reason]}</p>}
+        plan.reason && (
+          <p>
+            {PROMPT_BAR_TEXT.whyThis}
+            {REASON_WORDS[plan.reason]}
+          </p>
+        )}
       <p>
-        at {settingName(map.structure, at)}: {coverage.measured} measured, {coverage.follows} follow
-        {coverage.assumed > 0 ? `, ${coverage.assumed} assumed` : ''}
+        {PROMPT_BAR_TEXT.at}
+        {settingName(map.structure, at)}: {coverage.measured}
+        {PROMPT_BAR_TEXT.measured}
+        {coverage.follows}
+        {PROMPT_BAR_TEXT.follow}
+        {coverage.assumed > 0 ? PROMPT_BAR_TEXT.assumed(coverage.assumed) : ''}
       </p>
       {recheck && (
         <p className="font-semibold text-ink">
-          Re-check: {recheck.touches} touches more, {time(recheck.seconds)}
+          {PROMPT_BAR_TEXT.reCheck}
+          {recheck.touches}
+          {PROMPT_BAR_TEXT.touchesMore}
+          {time(recheck.seconds)}
         </p>
       )}
       {left.readings > 0 && (
         <p>
           {expected && expected.readings > 0
-            ? `About ${expected.touches} touches more, ${time(expected.seconds)}`
-            : `At most ${left.touches} touches more, ${time(left.seconds)}`}
-          {open ? ', in the positions found so far' : ''}
+            ? PROMPT_BAR_TEXT.aboutTouchesMore(expected.touches, time(expected.seconds))
+            : PROMPT_BAR_TEXT.atMostTouchesMore(left.touches, time(left.seconds))}
+          {open ? PROMPT_BAR_TEXT.inThePositionsFoundSo : ''}
         </p>
       )}
     </div>

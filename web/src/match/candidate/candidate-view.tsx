@@ -18,6 +18,7 @@ import { Offers } from './offers.js';
 import { Differences, useAccepted } from './part-differences.js';
 import { useAllDifferences } from './use-all-differences.js';
 import { SideBySideView } from './side-by-side-view.js';
+import { CANDIDATE_VIEW_TEXT } from '@which-way/words/screens/match/candidate/candidate-view';
 
 type FitOf = Extract<MatchResult, { terminals: unknown }>;
 
@@ -40,11 +41,14 @@ export function CandidateView(props: CandidateViewProps) {
   const { known, result, near } = candidate;
   if (result.kind === 'no' || result.kind === 'undecided')
     return (
-      <section aria-label="Candidate" className="px-6 py-4 lg:overflow-y-auto">
+      <section aria-label={CANDIDATE_VIEW_TEXT.candidate} className="px-6 py-4 lg:overflow-y-auto">
         <Heading candidate={candidate} />
         <p className="mt-3 text-large">{resultWords(result, loosened)}.</p>
         {near && (
-          <p className="text-large font-semibold">Near: {nearWords(near, map.structure, found.settings)}.</p>
+          <p className="text-large font-semibold">
+            {CANDIDATE_VIEW_TEXT.near}
+            {nearWords(near, map.structure, found.settings)}.
+          </p>
         )}
       </section>
     );
@@ -101,14 +105,14 @@ function Fitting({
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;
   return (
-    <section aria-label="Candidate" className="px-6 py-4 lg:overflow-y-auto">
+    <section aria-label={CANDIDATE_VIEW_TEXT.candidate} className="px-6 py-4 lg:overflow-y-auto">
       <div className="flex flex-wrap items-start gap-4">
         <div className="min-w-0 grow basis-80">
           <Heading candidate={candidate} />
         </div>
         {isChosen ? (
           <PlainButton onClick={() => session.emit({ kind: 'chosen', replacement: null })}>
-            Chosen. Take it back
+            {CANDIDATE_VIEW_TEXT.chosenTakeItBack}
           </PlainButton>
         ) : (
           <PlainButton
@@ -117,33 +121,32 @@ function Fitting({
             disabled={result.kind !== 'same-wiring' || accepted.open > 0}
             onClick={() => session.emit({ kind: 'chosen', replacement })}
           >
-            Choose this one
+            {CANDIDATE_VIEW_TEXT.chooseThisOne}
           </PlainButton>
         )}
       </div>
       <p className="mt-2 text-large">
-        {resultWords(result, loosened)}, {like === null ? SOURCE_WORDS[source] : `like ${like}`}.
+        {resultWords(result, loosened)},{' '}
+        {like === null ? SOURCE_WORDS[source] : CANDIDATE_VIEW_TEXT.like(like)}.
       </p>
       {accepted.open > 0 && (
         <p className="text-brick">
-          {accepted.open === 1 ? 'One safety difference is' : `${accepted.open} safety differences are`} to be
-          answered before it can be chosen.
+          {accepted.open === 1
+            ? CANDIDATE_VIEW_TEXT.oneSafetyDifferenceIs
+            : CANDIDATE_VIEW_TEXT.safetyDifferencesAre(accepted.open)}
+          {CANDIDATE_VIEW_TEXT.toBeAnsweredBeforeIt}
         </p>
       )}
       <Differences {...{ differences, accepted, known, settings }} structure={map.structure} />
-      {stale && (
-        <p className="text-amber-ink">It was chosen with another terminal map; look again and choose anew.</p>
-      )}
+      {stale && <p className="text-amber-ink">{CANDIDATE_VIEW_TEXT.itWasChosenWithAnother}</p>}
       <SideBySideView laid={{ map, found, known, result }} />
       <Positions map={map} known={known} result={result} settings={settings} />
       <MechanicsFit map={map} facts={known.facts ?? {}} />
       <Offers {...{ map, found, known, result, subject, refinement }} />
       <LookAlike {...{ map, known }} />
       <div className="mt-4 max-w-2xl">
-        <Notice look="plain" title="Same wiring is not yet ‘fits’">
-          Only loads that were named at Wires and jumpers are compared with its ratings, and only what was
-          measured at What must fit with its size. Look at each before fitting; mains work follows local rules
-          and is for those who may do it.
+        <Notice look="plain" title={CANDIDATE_VIEW_TEXT.sameWiringIsNotYet}>
+          {CANDIDATE_VIEW_TEXT.onlyLoadsThatWereNamed}
         </Notice>
       </div>
     </section>
@@ -153,7 +156,8 @@ function Fitting({
 /** What is stated of it besides its wiring; all else is not. */
 function Stated({ facts }: { facts: PartFacts }) {
   const lines = factLines(facts);
-  if (lines.length === 0) return <p className="text-quiet">Nothing is stated besides its wiring.</p>;
+  if (lines.length === 0)
+    return <p className="text-quiet">{CANDIDATE_VIEW_TEXT.nothingIsStatedBesidesIts}</p>;
   return <p className="text-quiet">{lines.map(([label, value]) => `${label}: ${value}`).join(' · ')}</p>;
 }
 
@@ -171,7 +175,7 @@ function Positions({
 }) {
   return (
     <div className="mt-4 grid max-w-2xl gap-4">
-      <table aria-label="Position by position" className="w-full">
+      <table aria-label={CANDIDATE_VIEW_TEXT.positionByPosition} className="w-full">
         <tbody>
           {result.positions.map(({ from, to }, index) => (
             <tr key={from} className="border-b border-line">
@@ -181,23 +185,23 @@ function Positions({
                   {settingName(map.structure, settings[from] as SettingId)}
                 </span>
               </td>
-              <td className="px-3 text-quiet">is now</td>
+              <td className="px-3 text-quiet">{CANDIDATE_VIEW_TEXT.isNow}</td>
               <td className="font-semibold">
                 {positionName(known, to)}
-                {known.positions[to]?.rests === 'momentary' && ', springs back'}
+                {known.positions[to]?.rests === 'momentary' && CANDIDATE_VIEW_TEXT.springsBack}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       {result.sparePositions.length > 0 && (
-        <Notice look="amber" title="Positions to spare">
+        <Notice look="amber" title={CANDIDATE_VIEW_TEXT.positionsToSpare}>
           <p>
-            The handle can go where the old one could not:{' '}
+            {CANDIDATE_VIEW_TEXT.theHandleCanGoWhere}{' '}
             {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}.{' '}
             {result.between.length > 0
-              ? 'Some lie between: no stop takes them away.'
-              : 'Fit a stop, or know what happens there.'}
+              ? CANDIDATE_VIEW_TEXT.someLieBetweenNoStop
+              : CANDIDATE_VIEW_TEXT.fitAStopOrKnow}
           </p>
         </Notice>
       )}

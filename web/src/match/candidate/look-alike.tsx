@@ -8,6 +8,7 @@ import { toldOf } from '../../api/client.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { beginFromEntry } from '../../verify/beside/begin-beside.js';
+import { LOOK_ALIKE_TEXT } from '@which-way/words/screens/match/candidate/look-alike';
 
 /** A part may look like what it should be and be another: it is measured as a job of its own before it is fitted. */
 export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }) {
@@ -22,21 +23,18 @@ export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }
     try {
       const id = await beginFromEntry(job, known, title);
       session.emit({ kind: 'put-beside', beside: { job: id, title, as: 'new-part' } });
-      toast.success(`“${title}” is on the bench as a job of its own.`);
+      toast.success(LOOK_ALIKE_TEXT.isOnTheBenchAs(title));
     } catch (error) {
       const { message, hint } = toldOf(error);
-      toast.error(`No job was made. ${message}`, { description: hint });
+      toast.error(LOOK_ALIKE_TEXT.noJobWasMade(message), { description: hint });
     } finally {
       setBusy(false);
     }
   };
   return (
-    <section aria-label="Before it is fitted" className="mt-4 max-w-2xl">
-      <h3 className="text-large font-bold">Before it is fitted</h3>
-      <p>
-        A part that looks the same may be wired otherwise, and an entry may be wrong: measure the new part,
-        with what the library says of it as what it should do.
-      </p>
+    <section aria-label={LOOK_ALIKE_TEXT.beforeItIsFitted} className="mt-4 max-w-2xl">
+      <h3 className="text-large font-bold">{LOOK_ALIKE_TEXT.beforeItIsFitted}</h3>
+      <p>{LOOK_ALIKE_TEXT.aPartThatLooksThe}</p>
       {begun.map((one) => (
         <p key={one.job}>
           <Link to={`/jobs/${one.job}`} className="inline-flex min-h-11 items-center underline">
@@ -45,7 +43,7 @@ export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }
         </p>
       ))}
       <PlainButton disabled={busy} onClick={() => void begin()}>
-        Measure the new part
+        {LOOK_ALIKE_TEXT.measureTheNewPart}
       </PlainButton>
     </section>
   );

@@ -6,6 +6,7 @@ import { ADAPTING_WORDS, FIT_WORDS } from '@which-way/words/match/match';
 import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { MECHANICS_FIT_TEXT } from '@which-way/words/screens/match/candidate/mechanics-fit';
 
 const LOOK = {
   fits: 'text-teal',
@@ -20,10 +21,10 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
   const answers = mechanicsAnswers(known, facts);
   const judged = answers.filter(({ old, fresh }) => old !== '' || fresh !== '');
   return (
-    <section aria-label="Whether it fits" className="mt-4 max-w-2xl">
-      <h3 className="text-large font-bold">Whether it fits</h3>
+    <section aria-label={MECHANICS_FIT_TEXT.whetherItFits} className="mt-4 max-w-2xl">
+      <h3 className="text-large font-bold">{MECHANICS_FIT_TEXT.whetherItFits}</h3>
       {judged.length === 0 ? (
-        <p className="text-quiet">Nothing is known of either.</p>
+        <p className="text-quiet">{MECHANICS_FIT_TEXT.nothingIsKnownOfEither}</p>
       ) : (
         <table className="w-full">
           <tbody>
@@ -33,7 +34,7 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
                   {MECHANICS_WORDS[field].label}
                 </th>
                 <td className="pr-3 text-quiet">
-                  {old || 'not measured'} / {fresh || 'not stated'}
+                  {old || MECHANICS_FIT_TEXT.notMeasured} / {fresh || MECHANICS_FIT_TEXT.notStated}
                 </td>
                 <td className={`font-semibold ${LOOK[kind]}`}>
                   {FIT_WORDS[kind]}
@@ -45,11 +46,11 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
         </table>
       )}
       <p className="text-small text-quiet">
-        Old / new.{' '}
+        {MECHANICS_FIT_TEXT.oldNew}{' '}
         <Link to="../tag/fit" relative="path" className="underline">
-          What must fit
+          {MECHANICS_FIT_TEXT.whatMustFit}
         </Link>{' '}
-        is where the old one is measured.
+        {MECHANICS_FIT_TEXT.isWhereTheOldOne}
       </p>
     </section>
   );

@@ -9,6 +9,7 @@ import { newId } from '../../job/new-id.js';
 import { readAmount } from '../../shared/controls/amount.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { OFFER_FORM_TEXT } from '@which-way/words/screens/match/candidate/offer-form';
 
 const FIELD =
   'min-h-12 min-w-0 w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet';
@@ -24,7 +25,7 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
   const wrong = price === undefined || badLink || typed.seller.trim() === '';
   return (
     <form
-      aria-label="A new offer"
+      aria-label={OFFER_FORM_TEXT.aNewOffer}
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -40,7 +41,7 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
     >
       <div className="grid gap-2 sm:grid-cols-[2fr_3fr_1fr]">
         <label>
-          Seller
+          {OFFER_FORM_TEXT.seller}
           <input
             value={typed.seller}
             maxLength={TITLE_LETTERS}
@@ -49,7 +50,7 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
           />
         </label>
         <label>
-          Where, a link
+          {OFFER_FORM_TEXT.whereALink}
           <input
             value={typed.link}
             maxLength={LINK_LETTERS}
@@ -59,7 +60,7 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
           />
         </label>
         <label>
-          Price
+          {OFFER_FORM_TEXT.price}
           <input
             value={typed.price}
             inputMode="decimal"
@@ -70,17 +71,19 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
       </div>
       {price === undefined && (
         <p role="alert" className="text-brick">
-          “{typed.price}” is not a price: a number such as 12 or 12.50.
+          “{typed.price}
+          {OFFER_FORM_TEXT.isNotAPriceA}
         </p>
       )}
       {badLink && (
         <p role="alert" className="text-brick">
-          “{link}” is not a link: it begins with http:// or https://.
+          “{link}
+          {OFFER_FORM_TEXT.isNotALinkIt}
         </p>
       )}
       <StatedFacts stated={stated} onState={setStated} />
       <PlainButton type="submit" disabled={wrong} className="justify-self-start">
-        Add the offer
+        {OFFER_FORM_TEXT.addTheOffer}
       </PlainButton>
     </form>
   );
@@ -102,26 +105,26 @@ export function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (
     <div className="grid gap-1">
       {factLines(stated).length > 0 && (
         <p>
-          States{' '}
+          {OFFER_FORM_TEXT.states}{' '}
           {factLines(stated)
             .map(([label, value]) => `${label}: ${value}`)
             .join(' · ')}
           <PlainButton look="quiet" className="!px-2" onClick={() => onState({})}>
-            Clear
+            {OFFER_FORM_TEXT.clear}
           </PlainButton>
         </p>
       )}
       <div className="flex flex-wrap items-center gap-2">
-        It states
+        {OFFER_FORM_TEXT.itStates}
         <Pick
           quiet
-          label="What it states"
+          label={OFFER_FORM_TEXT.whatItStates}
           value={column}
           options={FACT_COLUMNS.map((one) => ({ value: one, text: one.replaceAll('-', ' ') }))}
           onPick={(chosen) => setColumn(FACT_COLUMNS.find((one) => one === chosen) ?? 'marking')}
         />
         <input
-          aria-label="As it is stated"
+          aria-label={OFFER_FORM_TEXT.asItIsStated}
           value={text}
           maxLength={MECHANICS_LETTERS}
           onChange={({ target }) => setText(target.value)}
@@ -133,7 +136,7 @@ export function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (
           className="min-h-12 min-w-0 grow basis-40 rounded-part border-2 border-line bg-sheet px-3"
         />
         <PlainButton disabled={text.trim() === ''} onClick={add}>
-          Take that
+          {OFFER_FORM_TEXT.takeThat}
         </PlainButton>
       </div>
       {trouble && (

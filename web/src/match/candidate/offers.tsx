@@ -19,6 +19,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { NO_WORTH } from '../../intake/no-worth.js';
 import { neverPairs } from '../match-question.js';
 import { OfferForm } from './offer-form.js';
+import { OFFERS_TEXT } from '@which-way/words/screens/match/candidate/offers';
 
 interface OffersProps {
   map: SwitchMap;
@@ -41,16 +42,16 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
     keep({ ...offer, state: 'taken', reason: '' });
     if (offer.price === null) return;
     session.emit({ kind: 'worth-noted', inputs: { ...(worthOf(map.log) ?? NO_WORTH), part: offer.price } });
-    toast.success(`Its price, ${offer.price}, is now the part’s at Repair or replace.`);
+    toast.success(OFFERS_TEXT.itsPriceIsNowThe(offer.price));
   };
   const of = {
     ...{ required: found.requirement, subject, never: neverPairs(map, found, refinement) },
     mechanics: mechanicsOf(map.log),
   };
   return (
-    <section aria-label="Offers" className="mt-4 max-w-3xl">
-      <h3 className="text-large font-bold">Offers</h3>
-      {offers.length === 0 && <p className="text-quiet">None is written down.</p>}
+    <section aria-label={OFFERS_TEXT.offers} className="mt-4 max-w-3xl">
+      <h3 className="text-large font-bold">{OFFERS_TEXT.offers}</h3>
+      {offers.length === 0 && <p className="text-quiet">{OFFERS_TEXT.noneIsWrittenDown}</p>}
       <ul>
         {offers.map((offer) => {
           const findings = offerFindings(of, known, result, offer);
@@ -67,7 +68,9 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
         })}
       </ul>
       <details className="mt-2">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold">Write down an offer</summary>
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+          {OFFERS_TEXT.writeDownAnOffer}
+        </summary>
         <OfferForm entry={known.id} onAdd={keep} />
       </details>
     </section>
@@ -85,14 +88,32 @@ interface OfferLineProps {
 
 const STATE_WORDS: Record<Offer['state'], string> = { open: '', rejected: 'rejected', taken: 'taken' };
 
+/** What was asked of a seller, and what they answered. */
+function Asked({ offer, keep }: Pick<OfferLineProps, 'offer' | 'keep'>) {
+  return (
+    <>
+      <p className="text-small text-quiet">
+        {OFFERS_TEXT.askedOn}
+        {offer.asked?.slice(0, 10)}.
+      </p>
+      <KeptField
+        label={OFFERS_TEXT.whatAnswered(offer.seller)}
+        text={offer.answer}
+        maxLength={REASON_LETTERS}
+        onKeep={(text) => keep({ ...offer, answer: text })}
+      />
+    </>
+  );
+}
+
 function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferLineProps) {
-  const { seller, link, price, stated, state, reason, asked, answer } = offer;
+  const { seller, link, price, stated, state, reason, asked } = offer;
   const ask = async () => {
     try {
       await navigator.clipboard.writeText(questionsText(findings.known.name, questions));
-      toast.success('The questions are copied.');
+      toast.success(OFFERS_TEXT.theQuestionsAreCopied);
     } catch {
-      toast.error('This browser copies only at a secure address: mark the questions and copy them.');
+      toast.error(OFFERS_TEXT.thisBrowserCopiesOnlyAt);
     }
     keep({
       ...offer,
@@ -101,7 +122,7 @@ function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferL
     });
   };
   return (
-    <li className="grid gap-1 border-b border-line py-2" aria-label={`Offer of ${seller}`}>
+    <li className="grid gap-1 border-b border-line py-2" aria-label={OFFERS_TEXT.offerOf(seller)}>
       <p className="flex flex-wrap items-baseline gap-x-3">
         <strong>{seller}</strong>
         {price !== null && <span className="font-mono">{price}</span>}
@@ -120,13 +141,18 @@ function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferL
       </p>
       {factLines(stated).length > 0 && (
         <p className="text-quiet">
-          States{' '}
+          {OFFERS_TEXT.states}{' '}
           {factLines(stated)
             .map(([label, value]) => `${label}: ${value}`)
             .join(' · ')}
         </p>
       )}
-      {reason && <p>Rejected: {reason}</p>}
+      {reason && (
+        <p>
+          {OFFERS_TEXT.rejected}
+          {reason}
+        </p>
+      )}
       {conflicts.length > 0 && (
         <ul className="list-disc pl-6 text-brick">
           {conflicts.map((text) => (
@@ -136,42 +162,37 @@ function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferL
       )}
       {questions.length > 0 && (
         <p className="text-quiet">
-          {questions.length === 1 ? 'One thing is' : `${questions.length} things are`} not stated:{' '}
-          {questions.join(' ')}
+          {questions.length === 1 ? OFFERS_TEXT.oneThingIs : OFFERS_TEXT.thingsAre(questions.length)}
+          {OFFERS_TEXT.notStated} {questions.join(' ')}
         </p>
       )}
-      {asked && <p className="text-small text-quiet">Asked on {asked.slice(0, 10)}.</p>}
-      {asked && (
-        <KeptField
-          label={`What ${seller} answered`}
-          text={answer}
-          maxLength={REASON_LETTERS}
-          onKeep={(text) => keep({ ...offer, answer: text })}
-        />
-      )}
+      {asked && <Asked {...{ offer, keep }} />}
       <div className="flex flex-wrap gap-2">
-        {questions.length > 0 && <PlainButton onClick={() => void ask()}>Copy the questions</PlainButton>}
+        {questions.length > 0 && (
+          <PlainButton onClick={() => void ask()}>{OFFERS_TEXT.copyTheQuestions}</PlainButton>
+        )}
         {state === 'open' && conflicts.length > 0 && (
           <PlainButton
             onClick={() =>
               keep({ ...offer, state: 'rejected', reason: conflicts.join(' ').slice(0, REASON_LETTERS) })
             }
           >
-            Reject it: {conflicts.length === 1 ? 'a conflict' : `${conflicts.length} conflicts`}
+            {OFFERS_TEXT.rejectIt}
+            {conflicts.length === 1 ? OFFERS_TEXT.aConflict : OFFERS_TEXT.conflicts(conflicts.length)}
           </PlainButton>
         )}
         {state === 'open' && (
           <PlainButton disabled={conflicts.length > 0} onClick={() => take(offer)}>
-            Take it
+            {OFFERS_TEXT.takeIt}
           </PlainButton>
         )}
         {state !== 'open' && (
           <PlainButton look="quiet" onClick={() => keep({ ...offer, state: 'open', reason: '' })}>
-            Open again
+            {OFFERS_TEXT.openAgain}
           </PlainButton>
         )}
         <PlainButton look="quiet" onClick={() => keep({ ...offer, removed: true })}>
-          Remove
+          {OFFERS_TEXT.remove}
         </PlainButton>
       </div>
     </li>

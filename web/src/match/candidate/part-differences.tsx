@@ -6,6 +6,7 @@ import { differenceText, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { PART_DIFFERENCES_TEXT } from '@which-way/words/screens/match/candidate/part-differences';
 
 type Accepted = ChosenReplacement['accepted'];
 
@@ -55,19 +56,19 @@ export function Differences({ differences, accepted, structure, settings, known 
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(questionsText(known.name, texts));
-      toast.success('The questions are copied.');
+      toast.success(PART_DIFFERENCES_TEXT.theQuestionsAreCopied);
     } catch {
-      toast.error('This browser copies only at a secure address: mark the questions and copy them.');
+      toast.error(PART_DIFFERENCES_TEXT.thisBrowserCopiesOnlyAt);
     }
   };
   return (
     <>
       {safety.length > 0 && (
         <section
-          aria-label="Safety differences"
+          aria-label={PART_DIFFERENCES_TEXT.safetyDifferences}
           className="mt-3 rounded-part border-2 border-brick px-4 py-2"
         >
-          <h3 className="text-large font-bold">Safety differences</h3>
+          <h3 className="text-large font-bold">{PART_DIFFERENCES_TEXT.safetyDifferences}</h3>
           <ul>
             {safety.map((difference) => (
               <Line
@@ -81,12 +82,12 @@ export function Differences({ differences, accepted, structure, settings, known 
       )}
       {texts.length > 0 && (
         <section
-          aria-label="Questions for the seller"
+          aria-label={PART_DIFFERENCES_TEXT.questionsForTheSeller}
           className="mt-3 rounded-part border-2 border-line px-4 py-2"
         >
           <h3 className="flex flex-wrap items-center gap-3 text-large font-bold">
-            <span className="grow">Not known of it: ask the seller</span>
-            <PlainButton onClick={() => void copy()}>Copy</PlainButton>
+            <span className="grow">{PART_DIFFERENCES_TEXT.notKnownOfItAsk}</span>
+            <PlainButton onClick={() => void copy()}>{PART_DIFFERENCES_TEXT.copy}</PlainButton>
           </h3>
           <ol className="list-decimal pl-6">
             {texts.map((text) => (
@@ -115,17 +116,20 @@ function Line({ difference, accepted, text }: LineProps) {
       <span className="min-w-0 grow basis-64">{text}</span>
       {mine ? (
         <>
-          <strong>accepted{mine.reason && `: ${mine.reason}`}</strong>
+          <strong>
+            {PART_DIFFERENCES_TEXT.accepted}
+            {mine.reason && `: ${mine.reason}`}
+          </strong>
           <PlainButton look="quiet" className="!px-2" onClick={() => accepted.takeBack(difference)}>
-            Take back
+            {PART_DIFFERENCES_TEXT.takeBack}
           </PlainButton>
         </>
       ) : (
         <>
           {wants && (
             <input
-              aria-label={`Why that is accepted: ${text}`}
-              placeholder="Why that can be accepted"
+              aria-label={PART_DIFFERENCES_TEXT.whyThatIsAccepted(text)}
+              placeholder={PART_DIFFERENCES_TEXT.whyThatCanBeAccepted}
               value={reason}
               maxLength={REASON_LETTERS}
               onChange={({ target }) => setReason(target.value)}
@@ -133,11 +137,11 @@ function Line({ difference, accepted, text }: LineProps) {
             />
           )}
           <PlainButton
-            aria-label={`Accept: ${text}`}
+            aria-label={PART_DIFFERENCES_TEXT.accept(text)}
             disabled={wants && reason.trim() === ''}
             onClick={() => accepted.accept(difference, reason.trim())}
           >
-            Accept
+            {PART_DIFFERENCES_TEXT.accept2}
           </PlainButton>
         </>
       )}

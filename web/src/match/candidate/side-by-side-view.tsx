@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { Choice } from '../../shared/controls/choice.js';
 import { WholePicture } from '../../shared/drawings/whole-picture.js';
 import { firstJoining, movesOf, sideBySideOf, type Laid } from './side-by-side-of.js';
+import { SIDE_BY_SIDE_VIEW_TEXT } from '@which-way/words/screens/match/candidate/side-by-side-view';
 
 /** The old one and the candidate from the terminal side, wire by wire, in one position at a time; and the same as a list. */
 export function SideBySideView({ laid }: { laid: Laid }) {
@@ -17,12 +18,12 @@ export function SideBySideView({ laid }: { laid: Laid }) {
     ...GROUND_WORDS,
     old: 'old',
     fresh: known.name,
-    caption: `The old one and ${known.name} from the terminal side, standing at ${name(at)}`,
+    caption: SIDE_BY_SIDE_VIEW_TEXT.theOldOneAndFrom(known.name, name(at)),
   });
   return (
-    <section aria-label="Wire by wire" className="mt-4">
+    <section aria-label={SIDE_BY_SIDE_VIEW_TEXT.wireByWire} className="mt-4">
       <Choice<string>
-        label="Standing at"
+        label={SIDE_BY_SIDE_VIEW_TEXT.standingAt}
         shown
         value={String(at)}
         options={result.positions.map((_, index) => ({ value: String(index), text: name(index) }))}
@@ -30,9 +31,9 @@ export function SideBySideView({ laid }: { laid: Laid }) {
       />
       <WholePicture picture={picture} caption={picture.caption} className="mt-2 max-h-[70dvh]" />
       <p className="text-small text-quiet">
-        Both from the terminal side. How the new one’s terminals lie on it is not known: look at its labels.
-        {drawn.ties.length > 0 && ' A dashed black line is a junction that has to be added.'}
-        {drawn.differs.size > 0 && ' Amber: it joins here what the old one does not.'}
+        {SIDE_BY_SIDE_VIEW_TEXT.bothFromTheTerminalSide}
+        {drawn.ties.length > 0 && SIDE_BY_SIDE_VIEW_TEXT.aDashedBlackLineIs}
+        {drawn.differs.size > 0 && SIDE_BY_SIDE_VIEW_TEXT.amberItJoinsHereWhat}
       </p>
       <Moves laid={laid} />
     </section>
@@ -42,7 +43,7 @@ export function SideBySideView({ laid }: { laid: Laid }) {
 /** Old terminal, wire, new terminal. */
 function Moves({ laid }: { laid: Laid }) {
   return (
-    <table aria-label="Terminal by terminal" className="mt-2 w-full max-w-2xl">
+    <table aria-label={SIDE_BY_SIDE_VIEW_TEXT.terminalByTerminal} className="mt-2 w-full max-w-2xl">
       <thead>
         <tr className="text-left text-small text-quiet">
           {['old terminal', 'wire', 'new terminal'].map((heading) => (
@@ -61,7 +62,9 @@ function Moves({ laid }: { laid: Laid }) {
             </td>
             <td className="font-mono text-large font-bold">
               {to.map((place) => laid.known.terminals[place]).join(' and ')}
-              {to.length > 1 && <span className="ml-2 font-sans text-base">joined by a junction</span>}
+              {to.length > 1 && (
+                <span className="ml-2 font-sans text-base">{SIDE_BY_SIDE_VIEW_TEXT.joinedByAJunction}</span>
+              )}
             </td>
           </tr>
         ))}

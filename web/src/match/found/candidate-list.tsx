@@ -3,6 +3,7 @@ import type { SettingId } from '@which-way/core/switch';
 import { nearWords } from '@which-way/words/match/match';
 import { useJobState } from '../../job/job-context.js';
 import { resultWords } from '../match-words.js';
+import { CANDIDATE_LIST_TEXT } from '@which-way/words/screens/match/found/candidate-list';
 
 interface CandidateListProps {
   settings: readonly SettingId[];
@@ -30,15 +31,17 @@ export function CandidateList({ candidates, settings, loosened, shown, chosen, o
   );
   return (
     <>
-      <ul className="mt-2" aria-label="Library, best first">
+      <ul className="mt-2" aria-label={CANDIDATE_LIST_TEXT.libraryBestFirst}>
         {may.map(line)}
       </ul>
       {not.length > 0 && (
         <details className="mt-2" open={may.length === 0}>
           <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-quiet">
-            Why {not.length === 1 ? 'one does' : `${not.length} do`} not
+            {CANDIDATE_LIST_TEXT.why}
+            {not.length === 1 ? CANDIDATE_LIST_TEXT.oneDoes : CANDIDATE_LIST_TEXT.doText(not.length)}
+            {CANDIDATE_LIST_TEXT.notText}
           </summary>
-          <ul aria-label="Ruled out">{not.map(line)}</ul>
+          <ul aria-label={CANDIDATE_LIST_TEXT.ruledOut}>{not.map(line)}</ul>
         </details>
       )}
     </>
@@ -80,7 +83,11 @@ function CandidateLine({
       >
         <span className={`block text-large font-bold ${no ? 'text-quiet' : ''}`}>
           {known.name}
-          {chosen && <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">chosen</span>}
+          {chosen && (
+            <span className="ml-2 rounded-part bg-teal px-2 text-small text-on-teal">
+              {CANDIDATE_LIST_TEXT.chosen}
+            </span>
+          )}
         </span>
         <span className="block text-small text-quiet">
           {[known.maker, known.family, known.kind === 'switch' ? 'known switch' : '']
@@ -89,16 +96,22 @@ function CandidateLine({
         </span>
         <span className="block">{resultWords(result, loosened)}</span>
         {near && (
-          <span className="block font-semibold">near: {nearWords(near, map.structure, settings)}</span>
+          <span className="block font-semibold">
+            {CANDIDATE_LIST_TEXT.near}
+            {nearWords(near, map.structure, settings)}
+          </span>
         )}
         {grave > 0 && (
           <span className="mr-2 inline-block rounded-part bg-brick px-2 text-small font-semibold text-sheet">
-            {grave === 1 ? '1 safety difference' : `${grave} safety differences`}
+            {grave === 1
+              ? CANDIDATE_LIST_TEXT.safetyDifference
+              : CANDIDATE_LIST_TEXT.safetyDifferences(grave)}
           </span>
         )}
         {asked > 0 && (
           <span className="text-small text-quiet">
-            {asked === 1 ? '1 question' : `${asked} questions`} for the seller
+            {asked === 1 ? CANDIDATE_LIST_TEXT.question : CANDIDATE_LIST_TEXT.questions(asked)}
+            {CANDIDATE_LIST_TEXT.forTheSeller}
           </span>
         )}
       </button>

@@ -1,5 +1,6 @@
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { ListChange, SearchState } from '../match-search.js';
+import { FOUND_LINE_TEXT } from '@which-way/words/screens/match/found/found-line';
 
 /** How far the search is, and what came of it. */
 export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: () => void }) {
@@ -8,15 +9,16 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
     return (
       <div className="mt-3 flex min-h-12 flex-wrap items-center gap-3 text-quiet" role="status">
         <span className="grow">
-          Looking through the library{all > 0 && `: ${looked} of ${all}`}.
+          {FOUND_LINE_TEXT.lookingThroughTheLibrary}
+          {all > 0 && FOUND_LINE_TEXT.ofText(looked, all)}.
           <progress
             className="mt-1 block h-2 w-full"
-            aria-label="How far the search is"
+            aria-label={FOUND_LINE_TEXT.howFarTheSearchIs}
             max={all || 1}
             value={all > 0 ? looked : undefined}
           />
         </span>
-        <PlainButton onClick={onStop}>Stop</PlainButton>
+        <PlainButton onClick={onStop}>{FOUND_LINE_TEXT.stop}</PlainButton>
       </div>
     );
   // What an empty library means is said beside it.
@@ -26,13 +28,25 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
     <div className="mt-3 text-quiet" role="status">
       {done ? (
         <p>
-          {all} in the library: {may} may do, {counts.no} do not, {counts.undecided} undecided. {looked} were
-          compared pair by pair, the others are too small.
-          {candidates.length < all && ` The first ${candidates.length} are listed.`}
+          {all}
+          {FOUND_LINE_TEXT.inTheLibrary}
+          {may}
+          {FOUND_LINE_TEXT.mayDo}
+          {counts.no}
+          {FOUND_LINE_TEXT.doNot}
+          {counts.undecided}
+          {FOUND_LINE_TEXT.undecided}
+          {looked}
+          {FOUND_LINE_TEXT.wereComparedPairByPair}
+          {candidates.length < all && FOUND_LINE_TEXT.theFirstAreListed(candidates.length)}
         </p>
       ) : (
         <p>
-          Stopped after {looked} of {all}: {may} may do so far.
+          {FOUND_LINE_TEXT.stoppedAfter}
+          {looked}
+          {FOUND_LINE_TEXT.ofText2}
+          {all}: {may}
+          {FOUND_LINE_TEXT.mayDoSoFar}
         </p>
       )}
       {change && <ChangeLines change={change} />}
@@ -47,17 +61,18 @@ const listed = (names: readonly string[]) =>
 
 /** What the last change of what is asked did to the list. */
 function ChangeLines({ change: { come, go } }: { change: ListChange }) {
-  if (come.length + go.length === 0) return <p data-testid="change">None comes and none goes by that.</p>;
+  if (come.length + go.length === 0)
+    return <p data-testid="change">{FOUND_LINE_TEXT.noneComesAndNoneGoes}</p>;
   return (
     <ul data-testid="change" className="font-semibold text-ink">
       {come.length > 0 && (
         <li>
-          {come.length} {come.length === 1 ? 'comes' : 'come'}: {listed(come)}.
+          {come.length} {come.length === 1 ? FOUND_LINE_TEXT.comes : FOUND_LINE_TEXT.come}: {listed(come)}.
         </li>
       )}
       {go.length > 0 && (
         <li>
-          {go.length} {go.length === 1 ? 'goes' : 'go'}: {listed(go)}.
+          {go.length} {go.length === 1 ? FOUND_LINE_TEXT.goes : FOUND_LINE_TEXT.go}: {listed(go)}.
         </li>
       )}
     </ul>

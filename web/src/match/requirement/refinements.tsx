@@ -7,6 +7,7 @@ import { CheckLine } from '../../shared/controls/check-line.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { REFINEMENTS_TEXT } from '@which-way/words/screens/match/requirement/refinements';
 
 interface RefinementsProps {
   map: SwitchMap;
@@ -23,35 +24,40 @@ export function Refinements({ map: { structure }, refinement, onRefine }: Refine
   const name = (id: TerminalId) => terminalName(structure, id);
   return (
     <details className="mt-2" open={jumpers > 0 || gaps || tight || never.length > 0 || undefined}>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">How far it may be adapted</summary>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+        {REFINEMENTS_TEXT.howFarItMayBe}
+      </summary>
       <Choice<(typeof JUNCTIONS)[number]>
-        label="Junctions that may be added"
+        label={REFINEMENTS_TEXT.junctionsThatMayBeAdded}
         shown
         value={JUNCTIONS.find((one) => Number(one) === jumpers) ?? null}
         options={JUNCTIONS.map((one) => ({ value: one, text: one === '0' ? 'none' : `up to ${one}` }))}
         onChoose={(one) => onRefine({ jumpers: Number(one) })}
       />
       <CheckLine checked={gaps} onChange={(on) => onRefine({ gaps: on })}>
-        positions may lie unused between
+        {REFINEMENTS_TEXT.positionsMayLieUnusedBetween}
       </CheckLine>
       <CheckLine checked={spares} onChange={(on) => onRefine({ spares: on })}>
-        it may have positions to spare
+        {REFINEMENTS_TEXT.itMayHavePositionsTo}
       </CheckLine>
       <CheckLine checked={returns} onChange={(on) => onRefine({ returns: on })}>
-        it must spring back where the old one does, and stay where that stays
+        {REFINEMENTS_TEXT.itMustSpringBackWhere}
       </CheckLine>
       <ul>
         {never.map((pair, at) => (
           <li key={pair.join()} className="flex items-center gap-2 border-b border-line">
             <span className="grow">
-              {name(pair[0])} and {name(pair[1])} must never meet
+              {name(pair[0])}
+              {REFINEMENTS_TEXT.and}
+              {name(pair[1])}
+              {REFINEMENTS_TEXT.mustNeverMeet}
             </span>
             <PlainButton
               look="quiet"
               className="!px-2"
               onClick={() => onRefine({ never: never.filter((_, index) => index !== at) })}
             >
-              Remove
+              {REFINEMENTS_TEXT.remove}
             </PlainButton>
           </li>
         ))}
@@ -76,12 +82,19 @@ function NeverMeet({
   const options = terminals.map(({ id, label }) => ({ value: id, text: label }));
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2">
-      Two supplies on
-      <Pick quiet label="One supply" value={one} placeholder="–" options={options} onPick={setOne} />
-      and
+      {REFINEMENTS_TEXT.twoSuppliesOn}
       <Pick
         quiet
-        label="The other supply"
+        label={REFINEMENTS_TEXT.oneSupply}
+        value={one}
+        placeholder="–"
+        options={options}
+        onPick={setOne}
+      />
+      {REFINEMENTS_TEXT.and2}
+      <Pick
+        quiet
+        label={REFINEMENTS_TEXT.theOtherSupply}
         value={other}
         placeholder="–"
         options={options}
@@ -96,7 +109,7 @@ function NeverMeet({
           setOther('');
         }}
       >
-        must never meet
+        {REFINEMENTS_TEXT.mustNeverMeet2}
       </PlainButton>
     </div>
   );

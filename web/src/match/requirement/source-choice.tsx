@@ -7,6 +7,7 @@ import { useJobState } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { LibrarySelect } from '../../shared/controls/library-select.js';
 import { FromAnotherJob } from '../../verify/expected/from-another-job.js';
+import { SOURCE_CHOICE_TEXT } from '@which-way/words/screens/match/requirement/source-choice';
 
 interface SourceChoiceProps {
   source: RequirementSource;
@@ -22,7 +23,7 @@ export function SourceChoice({ source, proposed, refinement, onRefine, hasMachin
   return (
     <div className="mt-2 grid gap-2">
       <Choice<RequirementSource>
-        label="What a replacement has to do"
+        label={SOURCE_CHOICE_TEXT.whatAReplacementHasTo}
         shown
         value={source}
         options={[
@@ -34,7 +35,7 @@ export function SourceChoice({ source, proposed, refinement, onRefine, hasMachin
         onChoose={(chosen) => onRefine({ source: chosen })}
       />
       {proposed === 'should-be' && source === 'as-mapped' && (
-        <p className="text-amber-ink">The map differs from what it should do, or is not complete.</p>
+        <p className="text-amber-ink">{SOURCE_CHOICE_TEXT.theMapDiffersFromWhat}</p>
       )}
       {source === 'another' && (
         <Another refinement={refinement} onTake={(another) => onRefine({ source: 'another', another })} />
@@ -63,7 +64,7 @@ function Another({ refinement, onTake }: { refinement: Refinement; onTake: (tabl
       if (lined.kind === 'cannot') {
         const about = { terminals: 'terminals', positions: 'positions', actuators: 'handles' }[lined.because];
         return setTrouble(
-          `${known.name} has ${lined.needs} ${about}, this switch ${lined.has}. Choose one with as many.`,
+          SOURCE_CHOICE_TEXT.hasThisSwitchChooseOne(known.name, lined.needs, about, lined.has),
         );
       }
       setTrouble('');
@@ -76,14 +77,16 @@ function Another({ refinement, onTake }: { refinement: Refinement; onTake: (tabl
     <div className="grid gap-2">
       {name !== null && (
         <p>
-          As <strong>{name}</strong> does, laid on these terminals.
+          {SOURCE_CHOICE_TEXT.as}
+          <strong>{name}</strong>
+          {SOURCE_CHOICE_TEXT.doesLaidOnTheseTerminals}
         </p>
       )}
       <FromAnotherJob onSet={onTake} />
       <LibrarySelect
         quiet
-        label="An entry of the library"
-        placeholder="What a known switch does …"
+        label={SOURCE_CHOICE_TEXT.anEntryOfTheLibrary}
+        placeholder={SOURCE_CHOICE_TEXT.whatAKnownSwitchDoes}
         value=""
         sized
         onChange={(id) => void fromLibrary(id)}

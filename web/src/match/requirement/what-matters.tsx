@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { CheckLine } from '../../shared/controls/check-line.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { WHAT_MATTERS_TEXT } from '@which-way/words/screens/match/requirement/what-matters';
 
 interface WhatMattersProps {
   map: SwitchMap;
@@ -29,10 +30,11 @@ export function WhatMatters({ map, whole, refinement, onRefine }: WhatMattersPro
   return (
     <details className="mt-1" open={said > 0 || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        What of it matters{said > 0 && `: ${said} left out`}
+        {WHAT_MATTERS_TEXT.whatOfItMatters}
+        {said > 0 && WHAT_MATTERS_TEXT.leftOut(said)}
       </summary>
       <fieldset>
-        <legend className="text-small text-quiet">Positions that are needed</legend>
+        <legend className="text-small text-quiet">{WHAT_MATTERS_TEXT.positionsThatAreNeeded}</legend>
         <div className="flex flex-wrap gap-x-4">
           {whole.settings.map((id) => (
             <CheckLine
@@ -46,7 +48,7 @@ export function WhatMatters({ map, whole, refinement, onRefine }: WhatMattersPro
         </div>
       </fieldset>
       <fieldset>
-        <legend className="text-small text-quiet">Terminals that carried a wire</legend>
+        <legend className="text-small text-quiet">{WHAT_MATTERS_TEXT.terminalsThatCarriedAWire}</legend>
         <div className="flex flex-wrap gap-x-4">
           {terminals.map(({ id, label }) => (
             <CheckLine
@@ -60,8 +62,10 @@ export function WhatMatters({ map, whole, refinement, onRefine }: WhatMattersPro
         </div>
         {wired.size > 0 && bare.length > 0 && bare.some((id) => !unused.includes(id)) && (
           <PlainButton onClick={() => onRefine({ unused: [...new Set([...unused, ...bare])] })}>
-            No wire is tagged on {bare.map((id) => terminalName(structure, id)).join(', ')}: leave{' '}
-            {bare.length === 1 ? 'it' : 'them'} out
+            {WHAT_MATTERS_TEXT.noWireIsTaggedOn}
+            {bare.map((id) => terminalName(structure, id)).join(', ')}
+            {WHAT_MATTERS_TEXT.leave} {bare.length === 1 ? WHAT_MATTERS_TEXT.it : WHAT_MATTERS_TEXT.them}
+            {WHAT_MATTERS_TEXT.out}
           </PlainButton>
         )}
       </fieldset>
@@ -69,15 +73,18 @@ export function WhatMatters({ map, whole, refinement, onRefine }: WhatMattersPro
         {free.map(({ pair, setting }, at) => (
           <li key={at} className="flex items-center gap-2 border-b border-line">
             <span className="grow">
-              {pair.map((id) => terminalName(structure, id)).join(' and ')} may join or not
-              {setting === null ? ', everywhere' : ` at ${settingName(structure, setting)}`}
+              {pair.map((id) => terminalName(structure, id)).join(' and ')}
+              {WHAT_MATTERS_TEXT.mayJoinOrNot}
+              {setting === null
+                ? WHAT_MATTERS_TEXT.everywhere
+                : WHAT_MATTERS_TEXT.at(settingName(structure, setting))}
             </span>
             <PlainButton
               look="quiet"
               className="!px-2"
               onClick={() => onRefine({ free: free.filter((_, index) => index !== at) })}
             >
-              Remove
+              {WHAT_MATTERS_TEXT.remove}
             </PlainButton>
           </li>
         ))}
@@ -105,21 +112,28 @@ function MayJoinOrNot({
   const [a, b] = [find(one), find(other)];
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2">
-      Whether
-      <Pick quiet label="One terminal" value={one} placeholder="–" options={options} onPick={setOne} />
-      and
+      {WHAT_MATTERS_TEXT.whether}
       <Pick
         quiet
-        label="The other terminal"
+        label={WHAT_MATTERS_TEXT.oneTerminal}
+        value={one}
+        placeholder="–"
+        options={options}
+        onPick={setOne}
+      />
+      {WHAT_MATTERS_TEXT.and}
+      <Pick
+        quiet
+        label={WHAT_MATTERS_TEXT.theOtherTerminal}
         value={other}
         placeholder="–"
         options={options}
         onPick={setOther}
       />
-      join
+      {WHAT_MATTERS_TEXT.join}
       <Pick
         quiet
-        label="In which position"
+        label={WHAT_MATTERS_TEXT.inWhichPosition}
         value={where}
         options={[
           { value: '', text: 'anywhere' },
@@ -136,7 +150,7 @@ function MayJoinOrNot({
           setOther('');
         }}
       >
-        does not matter
+        {WHAT_MATTERS_TEXT.doesNotMatter}
       </PlainButton>
     </div>
   );

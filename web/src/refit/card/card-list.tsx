@@ -5,6 +5,7 @@ import { useJobState } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { WireCasing } from '../../tag/wires/wire-casing.js';
 import { PrintedLink } from './printed-link.js';
+import { CARD_LIST_TEXT } from '@which-way/words/screens/refit/card/card-list';
 
 interface CardProps {
   card: TransferCard;
@@ -19,19 +20,26 @@ export function CardList({ card, at, onGo, onTick }: CardProps) {
   const way = useJobState((state) => wayOf(state.map));
   if (card.lines.length === 0) return null;
   return (
-    <section aria-label="Transfer card">
+    <section aria-label={CARD_LIST_TEXT.transferCard}>
       <div className="flex items-center gap-2">
         <h2 className="grow text-large font-bold">
-          Transfer card: {card.lines.length - card.left} of {card.lines.length} done
+          {CARD_LIST_TEXT.transferCard2}
+          {card.lines.length - card.left}
+          {CARD_LIST_TEXT.ofText}
+          {card.lines.length}
+          {CARD_LIST_TEXT.done}
         </h2>
         <PlainButton look="quiet" className="no-print" onClick={() => window.print()}>
           <Printer size={18} className="mr-2 inline" aria-hidden="true" />
-          Print
+          {CARD_LIST_TEXT.print}
         </PlainButton>
       </div>
       {job && (
         <p className="hidden font-bold print:block">
-          Job {job.number}: {job.title}. Back goes: {WAY_WORDS[way].name}.
+          {CARD_LIST_TEXT.job}
+          {job.number}: {job.title}
+          {CARD_LIST_TEXT.backGoes}
+          {WAY_WORDS[way].name}.
         </p>
       )}
       {job && <PrintedLink job={job.id} />}

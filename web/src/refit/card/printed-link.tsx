@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { questions } from '../../api/questions.js';
 import { Pick } from '../../shared/controls/pick.js';
+import { PRINTED_LINK_TEXT } from '@which-way/words/screens/refit/card/printed-link';
 
 /** The QR code of the job's link on the printed card, under the address that is chosen before it is printed. */
 export function PrintedLink({ job }: { job: JobId }) {
@@ -14,9 +15,9 @@ export function PrintedLink({ job }: { job: JobId }) {
   if (!share || links.length === 0)
     return (
       <p className="no-print text-quiet">
-        With a link to read this job, its QR code stands on the printed card: make one at{' '}
+        {PRINTED_LINK_TEXT.withALinkToRead}{' '}
         <Link to="report" className="underline">
-          Report
+          {PRINTED_LINK_TEXT.report}
         </Link>
         .
       </p>
@@ -27,7 +28,7 @@ export function PrintedLink({ job }: { job: JobId }) {
     <>
       <div className="no-print">
         <Pick
-          label="QR code on the printed card"
+          label={PRINTED_LINK_TEXT.qrCodeOnThePrinted}
           value={link?.address ?? 'none'}
           options={[
             ...links.map(({ address }) => ({ value: address, text: new URL(address).host })),
@@ -39,13 +40,12 @@ export function PrintedLink({ job }: { job: JobId }) {
       {link && (
         <figure className="hidden items-center gap-3 border-2 border-line p-2 print:flex">
           <img
-            alt={`QR code of ${link.address}`}
+            alt={PRINTED_LINK_TEXT.qrCodeOf(link.address)}
             src={`data:image/svg+xml,${encodeURIComponent(link.qr)}`}
             className="size-28 bg-white"
           />
           <figcaption>
-            This job, to be read on a phone in the shop’s network until{' '}
-            {new Date(share.until).toLocaleDateString()}:{' '}
+            {PRINTED_LINK_TEXT.thisJobToBeRead} {new Date(share.until).toLocaleDateString()}:{' '}
             <span className="font-mono text-small break-all">{link.address}</span>
           </figcaption>
         </figure>

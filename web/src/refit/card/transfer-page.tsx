@@ -17,6 +17,7 @@ import { photoUrl, thumbUrl } from '../../photos/photo-url.js';
 import { useAnswerKeys } from '../answer-keys.js';
 import { LinePicture } from './line-picture.js';
 import { CardList } from './card-list.js';
+import { TRANSFER_PAGE_TEXT } from '@which-way/words/screens/refit/card/transfer-page';
 
 /** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
 export function TransferPage() {
@@ -46,10 +47,13 @@ export function TransferPage() {
   useHeard(next, card.left);
   return (
     <main className="grid grow content-start gap-x-8 gap-y-4 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
-      <section aria-label="What to do next" className="no-print grid min-w-0 content-start gap-3">
-        <h1 className="sr-only">Wires back</h1>
+      <section
+        aria-label={TRANSFER_PAGE_TEXT.whatToDoNext}
+        className="no-print grid min-w-0 content-start gap-3"
+      >
+        <h1 className="sr-only">{TRANSFER_PAGE_TEXT.wiresBack}</h1>
         <Choice
-          label="What goes back"
+          label={TRANSFER_PAGE_TEXT.whatGoesBack}
           value={way}
           options={ways.map((value) => ({
             value,
@@ -57,41 +61,43 @@ export function TransferPage() {
           }))}
           onChoose={(value) => session.emit({ kind: 'refit-begun', way: value })}
         />
-        <p className="text-quiet">{WAY_WORDS[way].about} Dead and proved so; supply off and in your sight.</p>
+        <p className="text-quiet">
+          {WAY_WORDS[way].about}
+          {TRANSFER_PAGE_TEXT.deadAndProvedSoSupply}
+        </p>
         {way === 'same' && <Doubts />}
         {card.lines.length === 0 ? (
-          <Notice look="plain" title="No wire is tagged.">
-            Tag them at{' '}
+          <Notice look="plain" title={TRANSFER_PAGE_TEXT.noWireIsTagged}>
+            {TRANSFER_PAGE_TEXT.tagThemAt}{' '}
             <Link to="../tag/wires" relative="path" className="underline">
-              Wires and jumpers
+              {TRANSFER_PAGE_TEXT.wiresAndJumpers}
             </Link>
-            : then each has a line here.
+            {TRANSFER_PAGE_TEXT.thenEachHasALine}
           </Notice>
         ) : next ? (
           <NextLine line={next} done={isTicked(card, next)} onTick={(done) => tick(next, done)} />
         ) : (
-          <Notice look="plain" title="Every line of the card is done.">
+          <Notice look="plain" title={TRANSFER_PAGE_TEXT.everyLineOfTheCard}>
             <Link to="check" relative="path" className="underline">
-              Now the check before power
+              {TRANSFER_PAGE_TEXT.nowTheCheckBeforePower}
             </Link>
-            : few readings, and any single mistake shows.
+            {TRANSFER_PAGE_TEXT.fewReadingsAndAnySingle}
           </Notice>
         )}
         {next && card.refit && <LinePicture map={map} refit={card.refit} line={next} />}
       </section>
       <div className="grid min-w-0 content-start gap-4">
-        {!window.isSecureContext && (
-          <p className="text-quiet">
-            Leave this page open: over plain http it goes on while the server is away, and cannot be loaded
-            anew then.
-          </p>
-        )}
+        {!window.isSecureContext && <p className="text-quiet">{TRANSFER_PAGE_TEXT.leaveThisPageOpenOver}</p>}
         {card.uncapped > 0 && (
           <Notice
             look="amber"
-            title={`${card.uncapped === 1 ? 'One bare end' : `${card.uncapped} bare ends`} to cap before anything else is done`}
+            title={TRANSFER_PAGE_TEXT.toCapBeforeAnythingElse(
+              card.uncapped === 1
+                ? TRANSFER_PAGE_TEXT.oneBareEnd
+                : TRANSFER_PAGE_TEXT.bareEnds(card.uncapped),
+            )}
           >
-            An end that goes nowhere finds something. Cap it, each by itself.
+            {TRANSFER_PAGE_TEXT.anEndThatGoesNowhere}
           </Notice>
         )}
         <CardList card={card} at={next?.key ?? ''} onGo={setAsked} onTick={tick} />
@@ -110,12 +116,14 @@ function Doubts() {
   return (
     <Notice
       look={whole === 'fail' ? 'brick' : 'amber'}
-      title={whole === 'fail' ? 'This switch failed at Verify' : 'There is no verdict on this switch yet'}
+      title={
+        whole === 'fail' ? TRANSFER_PAGE_TEXT.thisSwitchFailedAtVerify : TRANSFER_PAGE_TEXT.thereIsNoVerdictOn
+      }
     >
       <Link to="../verify" relative="path" className="underline">
-        Verify
+        {TRANSFER_PAGE_TEXT.verify}
       </Link>{' '}
-      says why. Put right or replaced, it is judged anew.
+      {TRANSFER_PAGE_TEXT.saysWhyPutRightOr}
     </Notice>
   );
 }
@@ -158,14 +166,23 @@ function NextLine({
         ))}
       </ul>
       {line.kind === 'wire' && line.others.length > 0 && !done && (
-        <div role="group" aria-label="Another lug" className="flex flex-wrap items-center gap-2">
-          <span>Joined with {line.to}, the same there:</span>
+        <div
+          role="group"
+          aria-label={TRANSFER_PAGE_TEXT.anotherLug}
+          className="flex flex-wrap items-center gap-2"
+        >
+          <span>
+            {TRANSFER_PAGE_TEXT.joinedWith}
+            {line.to}
+            {TRANSFER_PAGE_TEXT.theSameThere}
+          </span>
           {line.others.map((lug) => (
             <PlainButton
               key={lug}
               onClick={() => session.emit({ kind: 'wire-laid', wire: line.wire.id, lug })}
             >
-              Put it on {lug}
+              {TRANSFER_PAGE_TEXT.putItOn}
+              {lug}
             </PlainButton>
           ))}
         </div>
@@ -175,8 +192,8 @@ function NextLine({
         className="min-h-16 justify-self-start text-large"
         onClick={() => onTick(!done)}
       >
-        {done ? 'Not done after all' : 'Done'}{' '}
-        <kbd className="ml-3 font-mono text-small font-normal">Space</kbd>
+        {done ? TRANSFER_PAGE_TEXT.notDoneAfterAll : TRANSFER_PAGE_TEXT.done}{' '}
+        <kbd className="ml-3 font-mono text-small font-normal">{TRANSFER_PAGE_TEXT.space}</kbd>
       </PlainButton>
     </div>
   );
@@ -188,8 +205,8 @@ function Positions() {
   const chosen = chosenOf(map);
   if (wayOf(map) !== 'part' || !chosen || chosen.positions.length === 0) return null;
   return (
-    <section aria-label="Positions then and now">
-      <h2 className="text-large font-bold">Positions then and now</h2>
+    <section aria-label={TRANSFER_PAGE_TEXT.positionsThenAndNow}>
+      <h2 className="text-large font-bold">{TRANSFER_PAGE_TEXT.positionsThenAndNow}</h2>
       <ul>
         {chosen.positions.map(({ from, to }) => (
           <li key={from} className="border-b border-line py-1 font-mono">
@@ -208,12 +225,15 @@ function Assembly() {
   const before = photosOf(log).filter(({ purpose }) => purpose === 'before');
   if (steps.length + before.length === 0) return null;
   return (
-    <section aria-label="How it goes together">
-      <h2 className="text-large font-bold">How it goes together</h2>
+    <section aria-label={TRANSFER_PAGE_TEXT.howItGoesTogether}>
+      <h2 className="text-large font-bold">{TRANSFER_PAGE_TEXT.howItGoesTogether}</h2>
       {before.map(({ id, caption }) => (
         <a key={id} href={photoUrl(id)} target="_blank" rel="noreferrer" className="block pb-2">
           <img src={photoUrl(id)} alt="" loading="lazy" className="max-h-64 rounded-part object-contain" />
-          <span className="text-quiet underline">As it was{caption ? `: ${caption}` : ''}</span>
+          <span className="text-quiet underline">
+            {TRANSFER_PAGE_TEXT.asItWas}
+            {caption ? `: ${caption}` : ''}
+          </span>
         </a>
       ))}
       <ol>
@@ -225,7 +245,12 @@ function Assembly() {
               {fasteners.length > 0 && (
                 <span className="block text-quiet">{fasteners.map(fastenerWords).join('; ')}</span>
               )}
-              {loose && <span className="block text-amber-ink">Comes loose: {loose}</span>}
+              {loose && (
+                <span className="block text-amber-ink">
+                  {TRANSFER_PAGE_TEXT.comesLoose}
+                  {loose}
+                </span>
+              )}
             </span>
           </li>
         ))}

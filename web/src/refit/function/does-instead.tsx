@@ -3,6 +3,7 @@ import { insteadOf, type FunctionCheck } from '@which-way/core/refit';
 import { SEEN_WORDS } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { DOES_INSTEAD_TEXT } from '@which-way/words/screens/refit/function/does-instead';
 
 interface DoesInsteadProps {
   check: Extract<FunctionCheck, { kind: 'load' }>;
@@ -17,10 +18,10 @@ export function DoesInstead({ check, tried }: DoesInsteadProps) {
   return (
     <div
       role="group"
-      aria-label={`What ${load?.name ?? 'it'} does instead`}
+      aria-label={DOES_INSTEAD_TEXT.whatDoesInstead(load?.name ?? 'it')}
       className="flex flex-wrap items-center gap-2"
     >
-      <span className="grow">What does it do instead?</span>
+      <span className="grow">{DOES_INSTEAD_TEXT.whatDoesItDoInstead}</span>
       {insteadOf(check.must, load?.kind === 'motor').map((one) => {
         const said = tried.does === one;
         return (

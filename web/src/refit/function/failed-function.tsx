@@ -13,6 +13,7 @@ import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RankedFaults } from '../../hunt/ranked-faults.js';
 import { Notice } from '../../shared/controls/notice.js';
+import { FAILED_FUNCTION_TEXT } from '@which-way/words/screens/refit/function/failed-function';
 
 /** A fault of the machine as it was put back: contacts by the lugs of what goes back, wires by their tags. */
 function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: Fault) => string {
@@ -32,20 +33,29 @@ function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: 
 export function FailedFunction({ map, fails }: { map: SwitchMap; fails: readonly FunctionCheck[] }) {
   const faults = useMemo(() => functionFaults(map), [map]);
   return (
-    <Notice look="brick" title={fails.length === 1 ? 'One thing fails' : `${fails.length} things fail`}>
-      <p>Power off, and proved dead, before a hand goes in.</p>
+    <Notice
+      look="brick"
+      title={
+        fails.length === 1
+          ? FAILED_FUNCTION_TEXT.oneThingFails
+          : FAILED_FUNCTION_TEXT.thingsFail(fails.length)
+      }
+    >
+      <p>{FAILED_FUNCTION_TEXT.powerOffAndProvedDead}</p>
       {faults ? (
         <>
           <RankedFaults
             ranked={faults.ranked}
             words={wordsFor(map, faults)}
             seen={faults.evidence.seen.length}
-            notTheSwitch="Then it is not the switch."
+            notTheSwitch={FAILED_FUNCTION_TEXT.thenItIsNotThe}
           />
           {faults.unsaid > 0 && (
             <p>
-              {faults.unsaid === 1 ? 'Of one line' : `Of ${faults.unsaid} lines`} nobody has said what it does
-              instead.
+              {faults.unsaid === 1
+                ? FAILED_FUNCTION_TEXT.ofOneLine
+                : FAILED_FUNCTION_TEXT.ofLines(faults.unsaid)}
+              {FAILED_FUNCTION_TEXT.nobodyHasSaidWhatIt}
             </p>
           )}
         </>
@@ -53,9 +63,12 @@ export function FailedFunction({ map, fails }: { map: SwitchMap; fails: readonly
         <p>{whyNone(fails)}</p>
       )}
       <p>
-        A wire: <Way to="../check">Before power</Way>. The switch: <Way to="../../map">the Map</Way>, its
-        wires off. The fault of before the repair is hunted at{' '}
-        <Way to="../../table/machine">In the machine</Way>.
+        {FAILED_FUNCTION_TEXT.aWire}
+        <Way to="../check">{FAILED_FUNCTION_TEXT.beforePower}</Way>
+        {FAILED_FUNCTION_TEXT.theSwitch}
+        <Way to="../../map">{FAILED_FUNCTION_TEXT.theMap}</Way>
+        {FAILED_FUNCTION_TEXT.itsWiresOffTheFault}{' '}
+        <Way to="../../table/machine">{FAILED_FUNCTION_TEXT.inTheMachine}</Way>.
       </p>
     </Notice>
   );
@@ -64,11 +77,9 @@ export function FailedFunction({ map, fails }: { map: SwitchMap; fails: readonly
 /** Why no fault is ranked, and what would be wanted: only a load in a position tells of the circuit. */
 function whyNone(fails: readonly FunctionCheck[]): string {
   const loads = fails.filter(({ kind }) => kind === 'load');
-  if (loads.length === 0)
-    return 'It is no line of a load in a position, and those tell the faults: where one of them fails too, say so above.';
-  if (loads.every(({ tried }) => !tried?.does))
-    return 'Say beside it what the load does instead: then the faults that explain it are ranked here.';
-  return 'What goes back is not known in full in every position: no fault can be ranked.';
+  if (loads.length === 0) return FAILED_FUNCTION_TEXT.itIsNoLineOf;
+  if (loads.every(({ tried }) => !tried?.does)) return FAILED_FUNCTION_TEXT.sayBesideItWhatThe;
+  return FAILED_FUNCTION_TEXT.whatGoesBackIsNot;
 }
 
 const Way = ({ to, children }: { to: string; children: ReactNode }) => (

@@ -10,6 +10,7 @@ import { DoesInstead } from './does-instead.js';
 import { FailedFunction } from './failed-function.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { FUNCTION_PAGE_TEXT } from '@which-way/words/screens/refit/function/function-page';
 
 const INPUT = 'min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3';
 
@@ -23,12 +24,11 @@ export function FunctionPage() {
   const fails = checks.filter(({ tried }) => tried?.result === 'fails');
   return (
     <main className="mx-auto grid w-full max-w-5xl grow content-start gap-4 p-4 sm:p-6">
-      <h1 className="text-title font-bold">Function test: every setting, every load</h1>
-      <Notice look="plain" title="Stop and brake first, then everything else.">
-        Behind a residual-current device and a current limit. The stop must stop it from every setting before
-        anything else is tried.
+      <h1 className="text-title font-bold">{FUNCTION_PAGE_TEXT.functionTestEverySettingEvery}</h1>
+      <Notice look="plain" title={FUNCTION_PAGE_TEXT.stopAndBrakeFirstThen}>
+        {FUNCTION_PAGE_TEXT.behindAResidualCurrentDevice}
       </Notice>
-      <ul aria-label="What is tried" className="border-t-2 border-line">
+      <ul aria-label={FUNCTION_PAGE_TEXT.whatIsTried} className="border-t-2 border-line">
         {checks.map((check) => (
           <Line key={check.key} check={check} words={functionWords(check, map, loads)} />
         ))}
@@ -43,7 +43,7 @@ export function FunctionPage() {
             })
           }
         >
-          All else was tried, and works
+          {FUNCTION_PAGE_TEXT.allElseWasTriedAnd}
         </PlainButton>
       )}
       {fails.length > 0 && <FailedFunction map={map} fails={fails} />}
@@ -93,13 +93,14 @@ function Line({ check, words }: { check: FunctionCheck; words: { where: string; 
           </PlainButton>
         ))}
         <PlainButton look="quiet" aria-expanded={live} onClick={() => setLive(!live)}>
-          Live reading
+          {FUNCTION_PAGE_TEXT.liveReading}
         </PlainButton>
       </div>
       {check.kind === 'load' && tried?.result === 'fails' && <DoesInstead check={check} tried={tried} />}
       {tried?.live && (
         <p className="text-quiet">
-          Live: {tried.live}. {tried.why}
+          {FUNCTION_PAGE_TEXT.live}
+          {tried.live}. {tried.why}
         </p>
       )}
       {live && <LiveForm check={check} onDone={() => setLive(false)} />}
@@ -128,23 +129,23 @@ function LiveForm({ check, onDone }: { check: FunctionCheck; onDone: () => void 
       }}
     >
       <input
-        aria-label="What the instrument showed"
-        placeholder="229 V across the heater"
+        aria-label={FUNCTION_PAGE_TEXT.whatTheInstrumentShowed}
+        placeholder={FUNCTION_PAGE_TEXT.vAcrossTheHeater}
         value={shown}
         maxLength={REMARK_LETTERS}
         onChange={({ target }) => setShown(target.value)}
         className={INPUT}
       />
       <input
-        aria-label="Why live, and who is competent"
-        placeholder="why live, and who is competent"
+        aria-label={FUNCTION_PAGE_TEXT.whyLiveAndWhoIs}
+        placeholder={FUNCTION_PAGE_TEXT.whyLiveAndWhoIs2}
         value={why}
         maxLength={REASON_LETTERS}
         onChange={({ target }) => setWhy(target.value)}
         className={INPUT}
       />
       <PlainButton type="submit" disabled={shown.trim() === '' || why.trim() === ''}>
-        Keep the record
+        {FUNCTION_PAGE_TEXT.keepTheRecord}
       </PlainButton>
     </form>
   );
@@ -174,14 +175,14 @@ function MustField({ setting, load, label }: MustFieldProps) {
     >
       <input
         aria-label={label}
-        placeholder="what it must do"
+        placeholder={FUNCTION_PAGE_TEXT.whatItMustDo}
         value={must}
         maxLength={REMARK_LETTERS}
         onChange={({ target }) => setMust(target.value)}
         className={INPUT}
       />
       <PlainButton type="submit" disabled={must.trim() === ''}>
-        Ask for it
+        {FUNCTION_PAGE_TEXT.askForIt}
       </PlainButton>
     </form>
   );
@@ -189,9 +190,9 @@ function MustField({ setting, load, label }: MustFieldProps) {
 
 function OwnLine() {
   return (
-    <section aria-label="One more">
-      <h2 className="font-bold">Something else to try, in your words</h2>
-      <MustField setting={null} load={null} label="What else must it do?" />
+    <section aria-label={FUNCTION_PAGE_TEXT.oneMore}>
+      <h2 className="font-bold">{FUNCTION_PAGE_TEXT.somethingElseToTryIn}</h2>
+      <MustField setting={null} load={null} label={FUNCTION_PAGE_TEXT.whatElseMustItDo} />
     </section>
   );
 }

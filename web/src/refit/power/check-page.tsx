@@ -12,6 +12,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { useAnswerKeys } from '../answer-keys.js';
 import { PowerRecords } from './power-records.js';
 import { useCheck } from './use-check.js';
+import { CHECK_PAGE_TEXT } from '@which-way/words/screens/refit/power/check-page';
 
 /** The fewest readings that would show any single mistake, then insulation and earth. */
 export function CheckPage() {
@@ -19,21 +20,21 @@ export function CheckPage() {
   const { refit, check } = useCheck(map);
   return (
     <main className="grid grow content-start gap-x-8 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-2">
-      <section aria-label="Check before power" className="grid min-w-0 content-start gap-3">
-        <h1 className="text-title font-bold">Before power: any single mistake shows</h1>
+      <section aria-label={CHECK_PAGE_TEXT.checkBeforePower} className="grid min-w-0 content-start gap-3">
+        <h1 className="text-title font-bold">{CHECK_PAGE_TEXT.beforePowerAnySingleMistake}</h1>
         {!refit ? (
-          <Notice look="plain" title="Nothing goes back yet.">
-            Say at{' '}
+          <Notice look="plain" title={CHECK_PAGE_TEXT.nothingGoesBackYet}>
+            {CHECK_PAGE_TEXT.sayAt}{' '}
             <Link to=".." relative="path" className="underline">
-              Wires back
+              {CHECK_PAGE_TEXT.wiresBack}
             </Link>{' '}
-            what goes back.
+            {CHECK_PAGE_TEXT.whatGoesBack}
           </Notice>
         ) : !check ? (
-          <p role="status">Working out which readings it takes.</p>
+          <p role="status">{CHECK_PAGE_TEXT.workingOutWhichReadingsIt}</p>
         ) : check.readings.length === 0 ? (
-          <Notice look="plain" title="There is nothing that a reading could show.">
-            No wire goes to a terminal of which it is known what it joins.
+          <Notice look="plain" title={CHECK_PAGE_TEXT.thereIsNothingThatA}>
+            {CHECK_PAGE_TEXT.noWireGoesToA}
           </Notice>
         ) : (
           <Checking refit={refit} check={check} />
@@ -75,16 +76,17 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
   return (
     <>
       <p className="text-quiet">
-        {check.readings.length} readings
+        {check.readings.length}
+        {CHECK_PAGE_TEXT.readings}
         {check.atLeast < check.readings.length
-          ? ` (at least ${check.atLeast} it must be)`
-          : ', and fewer would not do'}
-        . Dead. The far ends freed, or on ohms: a low-ohm load that beeps hides a mistake.
+          ? CHECK_PAGE_TEXT.atLeastItMustBe(check.atLeast)
+          : CHECK_PAGE_TEXT.andFewerWouldNotDo}
+        {CHECK_PAGE_TEXT.deadTheFarEndsFreed}
       </p>
       {likely && (
         <Failed refit={refit} likely={likely}>
           <PlainButton className="mt-2" onClick={anew}>
-            It is put right: read all of it again
+            {CHECK_PAGE_TEXT.itIsPutRightRead}
           </PlainButton>
         </Failed>
       )}
@@ -100,24 +102,28 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
           >
             {words}
           </p>
-          {next === splits && <p className="font-semibold">This one tells most of what may be wrong.</p>}
+          {next === splits && <p className="font-semibold">{CHECK_PAGE_TEXT.thisOneTellsMostOf}</p>}
           <p className="text-large">
-            One lead at the {nodeWords(refit, next.a)}, the other at the {nodeWords(refit, next.b)}.
+            {CHECK_PAGE_TEXT.oneLeadAtThe}
+            {nodeWords(refit, next.a)}
+            {CHECK_PAGE_TEXT.theOtherAtThe}
+            {nodeWords(refit, next.b)}.
           </p>
           <div className="flex flex-wrap gap-2">
             <PlainButton look="strong" className="min-h-16 text-large" onClick={() => answer(true)}>
-              It joins <kbd className="ml-3 font-mono text-small font-normal">Space</kbd>
+              {CHECK_PAGE_TEXT.itJoins}
+              <kbd className="ml-3 font-mono text-small font-normal">{CHECK_PAGE_TEXT.space}</kbd>
             </PlainButton>
             <PlainButton className="min-h-16 text-large" onClick={() => answer(false)}>
-              It does not <kbd className="ml-3 font-mono text-small font-normal">Enter</kbd>
+              {CHECK_PAGE_TEXT.itDoesNot}
+              <kbd className="ml-3 font-mono text-small font-normal">{CHECK_PAGE_TEXT.enter}</kbd>
             </PlainButton>
           </div>
         </div>
       ) : (
         !likely && (
-          <Notice look="plain" title="All read as it must be: no single mistake of these kinds is left.">
-            A wire on a wrong lug, two swapped, one that makes no contact, a jumper forgotten, the handle a
-            position off. Two mistakes together may hide each other.
+          <Notice look="plain" title={CHECK_PAGE_TEXT.allReadAsItMust}>
+            {CHECK_PAGE_TEXT.aWireOnAWrong}
           </Notice>
         )
       )}
@@ -135,20 +141,28 @@ interface FailedProps {
 
 function Failed({ refit, likely, children }: FailedProps) {
   return (
-    <Notice look="brick" title="Stop: something is not where it should be">
+    <Notice look="brick" title={CHECK_PAGE_TEXT.stopSomethingIsNotWhere}>
       {likely.length === 0 ? (
-        <p>
-          No single mistake explains it. There may be two, or a reading was wrong: read again what differs.
-        </p>
+        <p>{CHECK_PAGE_TEXT.noSingleMistakeExplainsIt}</p>
       ) : (
         <>
-          <p>{likely.length === 1 ? 'One mistake explains it:' : 'Any one of these explains it:'}</p>
-          <ul className="list-disc pl-5 font-semibold" aria-label="What may be wrong">
+          <p>
+            {likely.length === 1
+              ? CHECK_PAGE_TEXT.oneMistakeExplainsIt
+              : CHECK_PAGE_TEXT.anyOneOfTheseExplains}
+          </p>
+          <ul className="list-disc pl-5 font-semibold" aria-label={CHECK_PAGE_TEXT.whatMayBeWrong}>
             {likely.slice(0, 6).map((mistake) => (
               <li key={JSON.stringify(mistake)}>{mistakeWords(refit, mistake)}</li>
             ))}
           </ul>
-          {likely.length > 6 && <p>And {likely.length - 6} more: the readings to come tell.</p>}
+          {likely.length > 6 && (
+            <p>
+              {CHECK_PAGE_TEXT.and}
+              {likely.length - 6}
+              {CHECK_PAGE_TEXT.moreTheReadingsToCome}
+            </p>
+          )}
         </>
       )}
       {children}
@@ -165,7 +179,7 @@ interface ReadingsProps {
 
 function Readings({ refit, done, left, onAgain }: ReadingsProps) {
   return (
-    <ol aria-label="Readings of the check" className="border-t-2 border-line">
+    <ol aria-label={CHECK_PAGE_TEXT.readingsOfTheCheck} className="border-t-2 border-line">
       {[...done, ...left.map((one) => ({ ...one, read: null }))].map((one) => {
         const { position, a, b, joins, read } = one;
         const words = `${refit.positions[position]?.name}: ${nodeShort(refit, a)} to ${nodeShort(refit, b)}`;
@@ -177,16 +191,20 @@ function Readings({ refit, done, left, onAgain }: ReadingsProps) {
               className={`ml-auto ${wrong ? 'font-bold text-brick' : read === null ? 'text-quiet' : 'font-semibold'}`}
             >
               {read === null
-                ? 'to be read'
+                ? CHECK_PAGE_TEXT.toBeRead
                 : wrong
-                  ? `${read ? 'joins' : 'apart'}, must ${joins ? 'join' : 'be apart'}`
+                  ? CHECK_PAGE_TEXT.must(read ? 'joins' : 'apart', joins ? 'join' : 'be apart')
                   : read
-                    ? 'joins'
-                    : 'apart'}
+                    ? CHECK_PAGE_TEXT.joins
+                    : CHECK_PAGE_TEXT.apart}
             </span>
             {read !== null && (
-              <PlainButton look="quiet" aria-label={`Read again: ${words}`} onClick={() => onAgain(one)}>
-                Again
+              <PlainButton
+                look="quiet"
+                aria-label={CHECK_PAGE_TEXT.readAgain(words)}
+                onClick={() => onAgain(one)}
+              >
+                {CHECK_PAGE_TEXT.again}
               </PlainButton>
             )}
           </li>
@@ -202,7 +220,9 @@ function Cannot({ refit, cannot }: { refit: Refit; cannot: readonly Mistake[] })
   return (
     <details>
       <summary className="min-h-11 cursor-pointer font-semibold">
-        Nothing can show {cannot.length === 1 ? 'this one' : `these ${cannot.length}`}: look with your eyes
+        {CHECK_PAGE_TEXT.nothingCanShow}
+        {cannot.length === 1 ? CHECK_PAGE_TEXT.thisOne : CHECK_PAGE_TEXT.these(cannot.length)}
+        {CHECK_PAGE_TEXT.lookWithYourEyes}
       </summary>
       <ul className="list-disc pl-5">
         {cannot.map((mistake) => (

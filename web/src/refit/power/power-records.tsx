@@ -11,6 +11,7 @@ import { readOhms } from '../../shared/controls/amount.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { TypedField } from '../../shared/controls/typed-field.js';
+import { POWER_RECORDS_TEXT } from '@which-way/words/screens/refit/power/power-records';
 
 const INPUT = 'min-h-12 rounded-part border-2 border-line bg-sheet px-3';
 
@@ -23,30 +24,29 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
   const supply = supplyOf(map, outOfMachine);
   const wanted = wantedBeforePower(map, refit, supply);
   return (
-    <section aria-label="Insulation and earth" className="grid min-w-0 content-start gap-3">
-      <h2 className="text-large font-bold">Insulation and earth</h2>
-      <Notice look="plain" title="Your own limits and local rules come first.">
-        Only those who may do it where you are. Records, no proof of safety.
+    <section aria-label={POWER_RECORDS_TEXT.insulationAndEarth} className="grid min-w-0 content-start gap-3">
+      <h2 className="text-large font-bold">{POWER_RECORDS_TEXT.insulationAndEarth}</h2>
+      <Notice look="plain" title={POWER_RECORDS_TEXT.yourOwnLimitsAndLocal}>
+        {POWER_RECORDS_TEXT.onlyThoseWhoMayDo}
       </Notice>
       {supply === null ? (
-        <p className="text-quiet">
-          What is measured hangs on the supply: say it at Make safe, or name the supply at Wires and jumpers.
-        </p>
+        <p className="text-quiet">{POWER_RECORDS_TEXT.whatIsMeasuredHangsOn}</p>
       ) : (
         <>
           <p>
-            For {SUPPLY_WORDS[supply].name.toLowerCase()}. Common practice; type another limit where yours is
-            another.
+            {POWER_RECORDS_TEXT.forText}
+            {SUPPLY_WORDS[supply].name.toLowerCase()}
+            {POWER_RECORDS_TEXT.commonPracticeTypeAnotherLimit}
           </p>
           <div className="flex flex-wrap gap-3">
             <TypedField
-              label="Instrument"
+              label={POWER_RECORDS_TEXT.instrument}
               value={instrument}
               maxLength={METER_NAME_LETTERS}
               onType={setInstrument}
             />
             <TypedField
-              label="Measured by"
+              label={POWER_RECORDS_TEXT.measuredBy}
               value={who}
               maxLength={PERSON_LETTERS}
               onType={(typed) => givenOnce.setState({ who: typed })}
@@ -63,10 +63,7 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
               />
             ))}
           </ul>
-          <p className="text-quiet">
-            First power: through a residual-current device and a current limit, the tool off the machine, the
-            plug last.
-          </p>
+          <p className="text-quiet">{POWER_RECORDS_TEXT.firstPowerThroughAResidual}</p>
         </>
       )}
     </section>
@@ -90,10 +87,9 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
   const label = [name, position].filter(Boolean).join(', ');
   const take = () => {
     const [shown, own] = [readOhms(typed), readOhms(limit)];
-    if (typeof shown !== 'number') return setTrouble('Ohms as a figure: 0.2, 470, 2M, 500M.');
-    if (own === undefined || own === 0) return setTrouble('The limit as a figure above nothing: 0.3, 1M.');
-    if (instrument === '' || by === '')
-      return setTrouble('First say above with which instrument, and who measured.');
+    if (typeof shown !== 'number') return setTrouble(POWER_RECORDS_TEXT.ohmsAsAFigureM);
+    if (own === undefined || own === 0) return setTrouble(POWER_RECORDS_TEXT.theLimitAsAFigure);
+    if (instrument === '' || by === '') return setTrouble(POWER_RECORDS_TEXT.firstSayAboveWithWhich);
     setTrouble('');
     session.emit({
       kind: 'power-recorded',
@@ -113,17 +109,17 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
             <span className={within === false ? 'font-bold text-brick' : 'font-bold'}>
               {ohms(record.ohms)}
               {record.limit !== null && `, ${limitWords({ ...wanted, limit: record.limit })}`}
-              {within === false && ': outside'}
+              {within === false && POWER_RECORDS_TEXT.outside}
             </span>
             <span className="text-quiet">
               {record.instrument}, {record.by}
             </span>
             <PlainButton
               look="quiet"
-              aria-label={`Take back: ${label}`}
+              aria-label={POWER_RECORDS_TEXT.takeBack(label)}
               onClick={() => session.emit({ kind: 'power-recorded', record: { ...record, ohms: null } })}
             >
-              Take back
+              {POWER_RECORDS_TEXT.takeBack2}
             </PlainButton>
           </>
         ) : (
@@ -135,22 +131,22 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
             }}
           >
             <input
-              aria-label={`${label}, ohms`}
-              placeholder="ohms"
+              aria-label={POWER_RECORDS_TEXT.ohms(label)}
+              placeholder={POWER_RECORDS_TEXT.ohms2}
               value={typed}
               onChange={({ target }) => setTyped(target.value)}
               className={`${INPUT} w-28`}
             />
             {wanted.limit !== null && (
               <input
-                aria-label={`${label}, limit`}
+                aria-label={POWER_RECORDS_TEXT.limit(label)}
                 placeholder={limitWords(wanted)}
                 value={limit}
                 onChange={({ target }) => setLimit(target.value)}
                 className={`${INPUT} w-36`}
               />
             )}
-            <PlainButton type="submit">Keep</PlainButton>
+            <PlainButton type="submit">{POWER_RECORDS_TEXT.keep}</PlainButton>
           </form>
         )}
       </div>

@@ -9,6 +9,7 @@ import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
 import { reportHtml } from '@which-way/words/report/page';
 import { reportSource } from '@which-way/words/report/source';
+import { REPORT_MAKER_TEXT } from '@which-way/words/screens/refit/report/report-maker';
 
 export const REPORT_LENGTHS = ['whole', 'short'] as const;
 export type ReportLength = (typeof REPORT_LENGTHS)[number];
@@ -52,7 +53,8 @@ export class ReportMaker {
       report: length === 'whole' ? reportOf(source) : ownersReport(source),
       pictures: {
         photos: await photosAsData(photos, photosAt, this.#photos),
-        positions: map.settings.size > 0 ? settingsSheet(map, 'terminal', 'The positions') : null,
+        positions:
+          map.settings.size > 0 ? settingsSheet(map, 'terminal', REPORT_MAKER_TEXT.thePositions) : null,
       },
     };
   }

@@ -15,6 +15,7 @@ import type { PaperSize } from './report-pdf.js';
 import { ReportThread } from './report-thread.js';
 import { SharePanel } from './share-panel.js';
 import { useReport } from './use-report.js';
+import { REPORT_PAGE_TEXT } from '@which-way/words/screens/refit/report/report-page';
 
 /** Everything in one document: seen as it is taken away. */
 export function ReportPage() {
@@ -32,9 +33,9 @@ export function ReportPage() {
   return (
     <main className="grid grow content-start gap-4 px-4 py-3 sm:px-6 lg:grid-cols-[16rem_minmax(0,1fr)]">
       <div className="grid content-start gap-3">
-        <h1 className="text-title font-bold">Report</h1>
+        <h1 className="text-title font-bold">{REPORT_PAGE_TEXT.report}</h1>
         <Choice<ReportLength>
-          label="Which report"
+          label={REPORT_PAGE_TEXT.whichReport}
           value={length}
           options={[
             { value: 'whole', text: 'All of it' },
@@ -47,25 +48,25 @@ export function ReportPage() {
           disabled={page === null}
           onClick={() => saveText(`${name}.html`, page ?? '', 'text/html')}
         >
-          Web page, one file
+          {REPORT_PAGE_TEXT.webPageOneFile}
         </PlainButton>
         <SharePanel job={job.id} />
         {length === 'whole' && <Shape />}
       </div>
       {page !== null ? (
         <iframe
-          title="The report as it is"
+          title={REPORT_PAGE_TEXT.theReportAsItIs}
           srcDoc={page}
           sandbox=""
           className="h-[78dvh] w-full rounded-part border-2 border-line bg-white"
         />
       ) : failed ? (
-        <Notice look="brick" title="The report could not be made.">
-          Nothing is lost. Reload the page and try again.
+        <Notice look="brick" title={REPORT_PAGE_TEXT.theReportCouldNotBe}>
+          {REPORT_PAGE_TEXT.nothingIsLostReloadThe}
         </Notice>
       ) : (
         <p role="status" className="text-quiet">
-          Making the report.
+          {REPORT_PAGE_TEXT.makingTheReport}
         </p>
       )}
     </main>
@@ -85,7 +86,7 @@ function Shape() {
     });
   return (
     <fieldset>
-      <legend className="font-semibold">What it holds</legend>
+      <legend className="font-semibold">{REPORT_PAGE_TEXT.whatItHolds}</legend>
       {REPORT_PARTS.map((part) => (
         <Fragment key={part}>
           <CheckLine
@@ -110,7 +111,7 @@ function PhotosIn({ out, onShape }: { out: readonly PhotoId[]; onShape: (out: re
   const photos = photosOf(useJobState((state) => state.map.log));
   if (photos.length === 0) return null;
   return (
-    <div role="group" aria-label="Photos in it" className="grid grid-cols-3 gap-1.5 pl-9">
+    <div role="group" aria-label={REPORT_PAGE_TEXT.photosInIt} className="grid grid-cols-3 gap-1.5 pl-9">
       {photos.map(({ id, caption }) => {
         const held = !out.includes(id);
         return (
@@ -119,7 +120,7 @@ function PhotosIn({ out, onShape }: { out: readonly PhotoId[]; onShape: (out: re
             type="button"
             role="checkbox"
             aria-checked={held}
-            aria-label={caption || 'A photo without a caption'}
+            aria-label={caption || REPORT_PAGE_TEXT.aPhotoWithoutACaption}
             title={caption}
             onClick={() => onShape(held ? [...out, id] : out.filter((one) => one !== id))}
             className={`overflow-hidden rounded-part border-4 ${held ? 'border-enamel' : 'border-line opacity-50'}`}
@@ -143,8 +144,8 @@ function Papers({ order, name }: { order: ReportOrder; name: string }) {
       saveFile(`${name}.pdf`, await at.paper(events, order, size));
     } catch {
       if (!at.stopped)
-        toast.error('The PDF could not be made.', {
-          description: 'Reload the page and try again, or take the web page.',
+        toast.error(REPORT_PAGE_TEXT.thePdfCouldNotBe, {
+          description: REPORT_PAGE_TEXT.reloadThePageAndTry,
         });
     } finally {
       at.stop();
@@ -154,16 +155,16 @@ function Papers({ order, name }: { order: ReportOrder; name: string }) {
   if (thread)
     return (
       <p role="status" className="flex items-center gap-3">
-        Making the PDF.
-        <PlainButton onClick={() => thread.stop()}>Stop</PlainButton>
+        {REPORT_PAGE_TEXT.makingThePdf}
+        <PlainButton onClick={() => thread.stop()}>{REPORT_PAGE_TEXT.stop}</PlainButton>
       </p>
     );
   return (
     <div className="flex gap-2">
       <PlainButton look="strong" onClick={() => void make('A4')}>
-        PDF, A4
+        {REPORT_PAGE_TEXT.pdfA}
       </PlainButton>
-      <PlainButton onClick={() => void make('LETTER')}>PDF, Letter</PlainButton>
+      <PlainButton onClick={() => void make('LETTER')}>{REPORT_PAGE_TEXT.pdfLetter}</PlainButton>
     </div>
   );
 }

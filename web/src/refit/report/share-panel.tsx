@@ -5,6 +5,7 @@ import { api, toldOf } from '../../api/client.js';
 import { questions } from '../../api/questions.js';
 import { Notice } from '../../shared/controls/notice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { SHARE_PANEL_TEXT } from '@which-way/words/screens/refit/report/share-panel';
 
 /** A link to this job for a phone at the machine: read-only, for thirty days, to be ended at any time. */
 export function SharePanel({ job }: { job: JobId }) {
@@ -15,20 +16,20 @@ export function SharePanel({ job }: { job: JobId }) {
     onSuccess: (answer) => queries.setQueryData(questions.shareOf(job).queryKey, answer),
     onError: (error) => {
       const { message, hint } = toldOf(error);
-      toast.error(`The link was not changed. ${message}`, { description: hint });
+      toast.error(SHARE_PANEL_TEXT.theLinkWasNotChanged(message), { description: hint });
     },
   });
   if (!data) return null;
   const { share, links, lan } = data;
   return (
-    <section aria-label="Share" className="grid gap-2 border-t-2 border-line pt-2">
-      <h2 className="font-bold">A phone at the machine</h2>
+    <section aria-label={SHARE_PANEL_TEXT.share} className="grid gap-2 border-t-2 border-line pt-2">
+      <h2 className="font-bold">{SHARE_PANEL_TEXT.aPhoneAtTheMachine}</h2>
       {share ? (
         <>
           {links.map(({ address, qr }) => (
             <p key={address} className="grid gap-1">
               <img
-                alt={`QR code of ${address}`}
+                alt={SHARE_PANEL_TEXT.qrCodeOf(address)}
                 src={`data:image/svg+xml,${encodeURIComponent(qr)}`}
                 className="size-40 bg-white"
               />
@@ -37,18 +38,19 @@ export function SharePanel({ job }: { job: JobId }) {
           ))}
           {links.length === 0 && <NoNetwork lan={lan} />}
           <p className="text-small text-quiet">
-            Anyone with the link can read this report until {new Date(share.until).toLocaleDateString()}. They
-            can&rsquo;t change anything.
+            {SHARE_PANEL_TEXT.anyoneWithTheLinkCan}
+            {new Date(share.until).toLocaleDateString()}
+            {SHARE_PANEL_TEXT.theyCantChangeAnything}
           </p>
           <PlainButton disabled={change.isPending} onClick={() => change.mutate('end')}>
-            End the link
+            {SHARE_PANEL_TEXT.endTheLink}
           </PlainButton>
         </>
       ) : (
         <>
           {!lan && <NoNetwork lan={lan} />}
           <PlainButton disabled={change.isPending} onClick={() => change.mutate('make')}>
-            Create a read-only link
+            {SHARE_PANEL_TEXT.createAReadOnlyLink}
           </PlainButton>
         </>
       )}
@@ -59,10 +61,8 @@ export function SharePanel({ job }: { job: JobId }) {
 const NoNetwork = ({ lan }: { lan: boolean }) => (
   <Notice
     look="plain"
-    title={lan ? 'No local network was found.' : 'The server is not open to the local network.'}
+    title={lan ? SHARE_PANEL_TEXT.noLocalNetworkWasFound : SHARE_PANEL_TEXT.theServerIsNotOpen}
   >
-    {lan
-      ? 'Connect this machine to it.'
-      : 'Start it with --lan: then the link has an address that a phone reaches.'}
+    {lan ? SHARE_PANEL_TEXT.connectThisMachineToIt : SHARE_PANEL_TEXT.startItWithLanThen}
   </Notice>
 );

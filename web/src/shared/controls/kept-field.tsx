@@ -1,5 +1,6 @@
 import { useEffect, useId, useRef } from 'react';
 import { useDraft } from './use-draft.js';
+import { KEPT_FIELD_TEXT } from '@which-way/words/screens/shared/controls/kept-field';
 
 /** A field is kept when the hands rest this long, so that a reload or a crash loses a word at most. */
 const KEEP_AFTER_MS = 700;
@@ -53,7 +54,12 @@ export function KeptField({
     <div>
       <label htmlFor={id} className="font-semibold">
         {label}
-        {unit && <span className="font-normal text-quiet"> in {unit}</span>}
+        {unit && (
+          <span className="font-normal text-quiet">
+            {KEPT_FIELD_TEXT.inText}
+            {unit}
+          </span>
+        )}
       </label>
       {lines > 1 ? (
         <textarea {...common} rows={lines} onChange={(event) => setTyped(event.target.value)} />

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Pick, type PickGroup, type PickOption } from './pick.js';
 import { toldOf } from '../../api/client.js';
+import { LIBRARY_SELECT_TEXT } from '@which-way/words/screens/shared/controls/library-select';
 
 /** Entries that a list shows at once; more are found by words. */
 const SHOWN = 100;
@@ -55,16 +56,18 @@ export function LibrarySelect({
     <div className="grid gap-2">
       {(count > SHOWN || search !== '') && (
         <label>
-          <span className={quiet ? 'sr-only' : ''}>Find in the library</span>
+          <span className={quiet ? 'sr-only' : ''}>{LIBRARY_SELECT_TEXT.findInTheLibrary}</span>
           <input
             type="search"
             value={search}
-            placeholder="Name, maker, family"
+            placeholder={LIBRARY_SELECT_TEXT.nameMakerFamily}
             onChange={(event) => setSearch(event.target.value)}
             className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-4"
           />
           <span className="text-small text-quiet">
-            {count > SHOWN ? `${SHOWN} of ${count} are listed: say more words.` : `${count} found.`}
+            {count > SHOWN
+              ? LIBRARY_SELECT_TEXT.ofAreListedSayMore(SHOWN, count)
+              : LIBRARY_SELECT_TEXT.found(count)}
           </span>
         </label>
       )}
@@ -79,7 +82,10 @@ export function LibrarySelect({
         className={large ? 'min-h-14 px-4 text-large' : ''}
       />
       {library.isError && (
-        <p className="text-brick">{toldOf(library.error).message} The library cannot be shown.</p>
+        <p className="text-brick">
+          {toldOf(library.error).message}
+          {LIBRARY_SELECT_TEXT.theLibraryCannotBeShown}
+        </p>
       )}
     </div>
   );

@@ -1,6 +1,7 @@
 import type { Actuator, ActuatorForm, ActuatorId, PositionId } from '@which-way/core/switch';
 import { FORM_WORDS } from '@which-way/words/tag/layouts';
 import { ActuatorDrawing } from './actuator-drawing.js';
+import { FORM_PICTURES_TEXT } from '@which-way/words/screens/shared/drawings/form-pictures';
 
 /** What a hand usually finds, the most usual first. */
 const SHOWN: readonly ActuatorForm[] = [
@@ -41,7 +42,8 @@ export function FormPictures({ chosen, onChoose }: FormPicturesProps) {
   return (
     <fieldset>
       <legend>
-        What does the hand move? <span className="text-quiet">Can wait.</span>
+        {FORM_PICTURES_TEXT.whatDoesTheHandMove}
+        <span className="text-quiet">{FORM_PICTURES_TEXT.canWait}</span>
       </legend>
       <div className="mt-1 grid grid-cols-5 gap-1">
         {SHOWN.map((form) => (

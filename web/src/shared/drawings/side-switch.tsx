@@ -1,5 +1,6 @@
 import { FlipHorizontal2 } from 'lucide-react';
 import { SIDE_WORDS, useViewSide } from './view-side.js';
+import { SIDE_SWITCH_TEXT } from '@which-way/words/screens/shared/drawings/side-switch';
 
 /** Says from which side the drawing is seen, and flips lugs and handle together. */
 export function SideSwitch() {
@@ -14,7 +15,10 @@ export function SideSwitch() {
       <FlipHorizontal2 size={20} aria-hidden="true" />
       <span>
         {SIDE_WORDS[side]}
-        <span className="sr-only">. Press to see it from the {other}.</span>
+        <span className="sr-only">
+          {SIDE_SWITCH_TEXT.pressToSeeItFrom}
+          {other}.
+        </span>
       </span>
     </button>
   );

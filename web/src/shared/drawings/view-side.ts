@@ -1,6 +1,7 @@
 import type { Side } from '@which-way/core/switch';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { VIEW_SIDE_TEXT } from '@which-way/words/screens/shared/drawings/view-side';
 
 /** From which side switches are drawn, in this browser; it changes no reading and is no part of a job. */
 export const useViewSide = create<{ side: Side; flip: () => void }>()(
@@ -14,6 +15,6 @@ export const useViewSide = create<{ side: Side; flip: () => void }>()(
 );
 
 export const SIDE_WORDS: Record<Side, string> = {
-  terminal: 'Seen from the terminal side',
-  front: 'Seen from the front',
+  terminal: VIEW_SIDE_TEXT.seenFromTheTerminalSide,
+  front: VIEW_SIDE_TEXT.seenFromTheFront,
 };

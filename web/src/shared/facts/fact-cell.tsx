@@ -1,5 +1,6 @@
 import type { Cell } from '@which-way/core/table';
 import { factWords } from '@which-way/words/map/facts';
+import { FACT_CELL_TEXT } from '@which-way/words/screens/shared/facts/fact-cell';
 
 /** A cell of the truth table: X on teal is closed, white is a measured open, hatching is not known, amber wants another look. */
 export function FactCell({
@@ -28,7 +29,7 @@ export function FactCell({
         ? 'not-known bg-paper'
         : 'bg-sheet';
   const mark = amber ? '?' : fact.joined ? (fact.byTone ? '♪' : '×') : fact.state === 'assumed' ? 'a' : '';
-  const said = `${label}: ${amber ? (lookAgain ? 'Look again' : 'Disputed') : factWords(fact)}`;
+  const said = `${label}: ${amber ? (lookAgain ? FACT_CELL_TEXT.lookAgain : 'Disputed') : factWords(fact)}`;
   return (
     <button
       type="button"
@@ -70,35 +71,43 @@ export function CellKey() {
   const item = 'flex items-center gap-2';
   const box = 'inline-flex size-6 items-center justify-center border border-line font-mono font-bold';
   return (
-    <ul className="flex flex-wrap gap-x-5 gap-y-1 text-small text-quiet" aria-label="What the marks mean">
+    <ul
+      className="flex flex-wrap gap-x-5 gap-y-1 text-small text-quiet"
+      aria-label={FACT_CELL_TEXT.whatTheMarksMean}
+    >
       <li className={item}>
         <span className={`${box} bg-teal text-on-teal`}>
           <Cross />
         </span>
-        closed
+        {FACT_CELL_TEXT.closed}
       </li>
       <li className={item}>
-        <span className={`${box} bg-teal text-on-teal`}>♪</span>closed, by tone
+        <span className={`${box} bg-teal text-on-teal`}>♪</span>
+        {FACT_CELL_TEXT.closedByTone}
       </li>
       <li className={item}>
         <span className={`${box} bg-teal text-on-teal underline underline-offset-4`}>
           <Cross />
         </span>
-        or <span className={`${box} bg-sheet`}>·</span> follows
+        {FACT_CELL_TEXT.or}
+        <span className={`${box} bg-sheet`}>·</span>
+        {FACT_CELL_TEXT.follows}
       </li>
       <li className={item}>
-        <span className={`${box} not-known bg-paper`}>a</span>assumed, not read
+        <span className={`${box} not-known bg-paper`}>{FACT_CELL_TEXT.a}</span>
+        {FACT_CELL_TEXT.assumedNotRead}
       </li>
       <li className={item}>
         <span className={`${box} bg-sheet`} />
-        open, measured
+        {FACT_CELL_TEXT.openMeasured}
       </li>
       <li className={item}>
         <span className={`${box} not-known`} />
-        not known
+        {FACT_CELL_TEXT.notKnown}
       </li>
       <li className={item}>
-        <span className={`${box} bg-amber text-lead-black`}>?</span>look again
+        <span className={`${box} bg-amber text-lead-black`}>?</span>
+        {FACT_CELL_TEXT.lookAgain2}
       </li>
     </ul>
   );

@@ -7,6 +7,7 @@ import { factWords, LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS, STANDING_WORDS } from '
 import { evidenceWords } from '@which-way/words/quantity';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { PlainButton } from '../controls/plain-button.js';
+import { INSPECTOR_TEXT } from '@which-way/words/screens/shared/facts/inspector';
 
 /** A pair in a setting that a person wants to know more about. */
 export interface Inspected {
@@ -43,28 +44,32 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
   const name = (id: TerminalId) => terminalName(map.structure, id);
   return (
     <section
-      aria-label="How it is known"
+      aria-label={INSPECTOR_TEXT.howItIsKnown}
       className="rounded-part border-2 border-brass bg-sheet p-4"
       data-testid="inspector"
     >
       <div className="flex items-start justify-between gap-3">
         <h2 className="text-large font-bold">
-          {name(about.a)}–{name(about.b)} at {settingName(map.structure, about.setting)}
+          {name(about.a)}–{name(about.b)}
+          {INSPECTOR_TEXT.at}
+          {settingName(map.structure, about.setting)}
         </h2>
         <PlainButton look="quiet" className="!px-2" onClick={onClose}>
-          Close
+          {INSPECTOR_TEXT.close}
         </PlainButton>
       </div>
       <p className="font-semibold">{factWords(fact)}</p>
       {again && (
         <p className="text-amber-ink">
-          The pair {LOOK_AGAIN_WORDS[again.because]}. {LOOK_AGAIN_ADVICE[again.because]}
+          {INSPECTOR_TEXT.thePair}
+          {LOOK_AGAIN_WORDS[again.because]}. {LOOK_AGAIN_ADVICE[again.because]}
         </p>
       )}
       {proof && proof.readings.length > 1 && (
         <p className="text-quiet">
-          By way of {proof.via.map(name).join(' – ')}:{' '}
-          {proof.joined ? 'what joins one joins all' : 'what parts one, parts its whole net'}.
+          {INSPECTOR_TEXT.byWayOf}
+          {proof.via.map(name).join(' – ')}:{' '}
+          {proof.joined ? INSPECTOR_TEXT.whatJoinsOneJoinsAll : INSPECTOR_TEXT.whatPartsOnePartsIts}.
         </p>
       )}
       {lines.length > 0 && (
@@ -76,7 +81,7 @@ export function Inspector({ about, onClose, onProbe, onReadAgain }: InspectorPro
       )}
       {onProbe && (
         <PlainButton className="mt-3" onClick={() => onProbe(about)}>
-          Read this pair
+          {INSPECTOR_TEXT.readThisPair}
         </PlainButton>
       )}
     </section>
@@ -104,7 +109,9 @@ export function ReadingLine({
       data-testid="reading"
     >
       <span className="font-bold">
-        {lead(reading.red)} to {lead(reading.black)}
+        {lead(reading.red)}
+        {INSPECTOR_TEXT.to}
+        {lead(reading.black)}
       </span>
       <span className={standing === 'counts' ? '' : 'line-through'}>{evidenceWords(evidence)}</span>
       {STANDING_WORDS[standing] && <span className="text-quiet">{STANDING_WORDS[standing]}</span>}
@@ -112,7 +119,7 @@ export function ReadingLine({
       <span className="ml-auto flex font-sans">
         {standing === 'counts' && onReadAgain && (
           <PlainButton look="quiet" className="!px-2" onClick={() => onReadAgain(reading.id)}>
-            Read again
+            {INSPECTOR_TEXT.readAgain}
           </PlainButton>
         )}
         {standing === 'counts' && (
@@ -123,7 +130,7 @@ export function ReadingLine({
               session.emit({ kind: 'superseded', reading: reading.id, replacement: null, source: 'typed' })
             }
           >
-            Take out
+            {INSPECTOR_TEXT.takeOut}
           </PlainButton>
         )}
         {standing === 'aside' && event.what.kind === 'answered' && (
@@ -132,7 +139,7 @@ export function ReadingLine({
             className="!px-2"
             onClick={() => event.what.kind === 'answered' && session.emit({ ...event.what, prompt: null })}
           >
-            Count it
+            {INSPECTOR_TEXT.countIt}
           </PlainButton>
         )}
       </span>

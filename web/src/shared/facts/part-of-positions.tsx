@@ -1,6 +1,7 @@
 import type { SettingId } from '@which-way/core/switch';
 import { useState } from 'react';
 import { PlainButton } from '../controls/plain-button.js';
+import { PART_OF_POSITIONS_TEXT } from '@which-way/words/screens/shared/facts/part-of-positions';
 
 /** The part of the settings that is shown: it goes with the handle until another one is chosen. */
 export function usePart(settings: readonly SettingId[], at: SettingId | null, most: number) {
@@ -28,13 +29,18 @@ export function PartLine({ from, to, most, all, show }: PartLineProps) {
   return (
     <p className="no-print flex items-center gap-2 text-small">
       <PlainButton className="!px-3" disabled={from === 0} onClick={() => show(Math.max(0, from - most))}>
-        ‹<span className="sr-only">Positions before</span>
+        ‹<span className="sr-only">{PART_OF_POSITIONS_TEXT.positionsBefore}</span>
       </PlainButton>
       <span className="grow text-center">
-        positions {from + 1} to {to} of {all}
+        {PART_OF_POSITIONS_TEXT.positions}
+        {from + 1}
+        {PART_OF_POSITIONS_TEXT.to}
+        {to}
+        {PART_OF_POSITIONS_TEXT.ofText}
+        {all}
       </span>
       <PlainButton className="!px-3" disabled={to === all} onClick={() => show(from + most)}>
-        ›<span className="sr-only">Positions after</span>
+        ›<span className="sr-only">{PART_OF_POSITIONS_TEXT.positionsAfter}</span>
       </PlainButton>
     </p>
   );

@@ -7,6 +7,7 @@ import { quantity } from '@which-way/words/quantity';
 import { FactCell } from './fact-cell.js';
 import type { Inspected } from './inspector.js';
 import { strandOf } from '@which-way/drawing/strand';
+import { TABLE_GRID_TEXT } from '@which-way/words/screens/shared/facts/table-grid';
 
 interface TableGridProps {
   table: TruthTable;
@@ -46,7 +47,7 @@ export const TableGrid = memo(function TableGrid({
         <thead>
           <tr>
             <th scope="col" className={`${large ? 'w-24' : 'w-18'} p-1 text-left`}>
-              <span className="sr-only">Contact</span>
+              <span className="sr-only">{TABLE_GRID_TEXT.contact}</span>
             </th>
             {shown.map((id, index) => (
               <th
@@ -67,7 +68,7 @@ export const TableGrid = memo(function TableGrid({
                 scope="col"
                 className="w-20 sm:w-28 pl-2 text-right text-small leading-tight font-normal text-quiet"
               >
-                worst, leads off
+                {TABLE_GRID_TEXT.worstLeadsOff}
               </th>
             )}
           </tr>
@@ -78,11 +79,13 @@ export const TableGrid = memo(function TableGrid({
               {!plain && (large || table.poles.length > 1) && (
                 <tr>
                   <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left">
-                    Pole {letter(index)}
+                    {TABLE_GRID_TEXT.pole}
+                    {letter(index)}
                     {pole.common && (
                       <span className="font-normal text-quiet">
                         {' '}
-                        common {terminalName(structure, pole.common)}
+                        {TABLE_GRID_TEXT.common}
+                        {terminalName(structure, pole.common)}
                       </span>
                     )}
                   </th>
@@ -97,7 +100,8 @@ export const TableGrid = memo(function TableGrid({
                         colSpan={columns}
                         className="pb-0.5 text-left text-small font-normal"
                       >
-                        Moving contact {one.moving && terminalName(structure, one.moving)}
+                        {TABLE_GRID_TEXT.movingContact}
+                        {one.moving && terminalName(structure, one.moving)}
                       </th>
                     </tr>
                   )}
@@ -109,7 +113,7 @@ export const TableGrid = memo(function TableGrid({
           {table.uncertain.length > 0 && (
             <tr>
               <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left text-amber-ink">
-                Look again
+                {TABLE_GRID_TEXT.lookAgain}
               </th>
             </tr>
           )}
@@ -159,7 +163,7 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
             cell={cell}
             large={large}
             low={low}
-            label={`${label} at ${settingName(structure, cell.setting)}`}
+            label={TABLE_GRID_TEXT.at(label, settingName(structure, cell.setting))}
             onPick={() => onPick({ setting: cell.setting, a, b })}
           />
         </td>
@@ -168,7 +172,10 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
         <td className="pl-2 text-right font-mono text-small sm:whitespace-nowrap">
           {spread && quantity(spread.most)}
           {spread && spread.most.ohms > spread.least.ohms && (
-            <span className="block text-quiet">from {quantity(spread.least)}</span>
+            <span className="block text-quiet">
+              {TABLE_GRID_TEXT.from}
+              {quantity(spread.least)}
+            </span>
           )}
         </td>
       )}

@@ -1,11 +1,13 @@
+import { READ_CSV_TEXT } from '@which-way/words/screens/shared/files/read-csv';
+
 /** What keeps the bytes of a file from being read as CSV. */
 export type CsvFileTrouble = 'unreadable' | 'not-utf-8' | 'open-quote';
 
 /** What is said behind the name of the file. */
 export const CSV_FILE_WORDS: Record<CsvFileTrouble, string> = {
-  unreadable: 'cannot be read. Is it still there?',
-  'not-utf-8': 'is not in UTF-8, so letters would be lost. Save it as “CSV UTF-8”.',
-  'open-quote': 'has a quote that is not closed, and rows would be lost in it. Close it in the file.',
+  unreadable: READ_CSV_TEXT.cannotBeReadIsIt,
+  'not-utf-8': READ_CSV_TEXT.isNotInUtfSo,
+  'open-quote': READ_CSV_TEXT.hasAQuoteThatIs,
 };
 
 /** The text of a file, without the mark at its beginning; no letter of it is lost. */

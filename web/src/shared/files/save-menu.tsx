@@ -1,6 +1,7 @@
 import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactElement } from 'react';
+import { SAVE_MENU_TEXT } from '@which-way/words/screens/shared/files/save-menu';
 
 export const MENU_ITEM =
   'flex min-h-11 cursor-pointer items-center px-3 outline-none data-highlighted:bg-ink data-highlighted:text-sheet';
@@ -16,7 +17,8 @@ export function SaveMenu({
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink">
-        <Download size={18} aria-hidden="true" /> Take away
+        <Download size={18} aria-hidden="true" />
+        {SAVE_MENU_TEXT.takeAway}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -4,6 +4,7 @@ import { NavLink } from 'react-router';
 import { STEP_WORDS } from '@which-way/words/route';
 import { Hint } from '../controls/hint.js';
 import { useKeptInSight } from '../controls/use-kept-in-sight.js';
+import { ROUTE_LINE_TEXT } from '@which-way/words/screens/shared/frame/route-line';
 
 /** The screen of each step. */
 const OPEN_STEPS: Record<Step, string> = {
@@ -24,7 +25,7 @@ export function RouteLine({ route, jobPath }: { route: Route; jobPath: string })
   return (
     <nav
       ref={line}
-      aria-label="Steps of this job"
+      aria-label={ROUTE_LINE_TEXT.stepsOfThisJob}
       className="no-print relative shrink-0 overflow-x-auto bg-enamel px-3 pb-2 text-on-enamel"
     >
       <ol className="mx-auto flex max-w-6xl min-w-max">
@@ -81,18 +82,18 @@ function Stop({
       {STEP_WORDS[step]}
       <span className="sr-only">
         {done
-          ? ', done'
+          ? ROUTE_LINE_TEXT.done
           : passed
-            ? ', passed over: it is in the hand'
+            ? ROUTE_LINE_TEXT.passedOverItIsIn
             : path
               ? ''
-              : ', not in this version yet'}
+              : ROUTE_LINE_TEXT.notInThisVersionYet}
       </span>
     </span>
   );
   if (!path) {
     return (
-      <Hint text="Not in this version yet">
+      <Hint text={ROUTE_LINE_TEXT.notInThisVersionYet2}>
         <span className="block" tabIndex={0}>
           {body(false)}
         </span>
@@ -104,9 +105,5 @@ function Stop({
       {({ isActive }) => body(isActive)}
     </NavLink>
   );
-  return passed ? (
-    <Hint text="Passed over: the switch is in the hand, out of the machine">{link}</Hint>
-  ) : (
-    link
-  );
+  return passed ? <Hint text={ROUTE_LINE_TEXT.passedOverTheSwitchIs}>{link}</Hint> : link;
 }

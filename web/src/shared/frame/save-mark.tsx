@@ -1,5 +1,6 @@
 import { Hint } from '../controls/hint.js';
 import { useJobState, useSession } from '../../job/job-context.js';
+import { SAVE_MARK_TEXT } from '@which-way/words/screens/shared/frame/save-mark';
 
 /** Whether the work is on the server's disk, in words; never ahead of the truth. */
 export function SaveMark() {
@@ -15,12 +16,14 @@ export function SaveMark() {
   const text = {
     saved: 'Saved',
     sending: 'Saving',
-    waiting: save.state === 'waiting' ? `Waiting: ${save.count} not saved yet` : '',
-    'page-only': save.state === 'page-only' ? `Only in this open page: ${save.count}. Do not close it` : '',
-    failed: save.state === 'failed' ? `Failed: ${save.count} not saved` : '',
+    waiting: save.state === 'waiting' ? SAVE_MARK_TEXT.waitingNotSavedYet(save.count) : '',
+    'page-only': save.state === 'page-only' ? SAVE_MARK_TEXT.onlyInThisOpenPage(save.count) : '',
+    failed: save.state === 'failed' ? SAVE_MARK_TEXT.failedNotSaved(save.count) : '',
   }[save.state];
   return (
-    <Hint text={'reason' in save ? `${save.reason} Press to try again.` : 'On the server’s disk'}>
+    <Hint
+      text={'reason' in save ? SAVE_MARK_TEXT.pressToTryAgain(save.reason) : SAVE_MARK_TEXT.onTheServersDisk}
+    >
       <button
         type="button"
         data-testid="save-state"

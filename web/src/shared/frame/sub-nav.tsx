@@ -6,6 +6,7 @@ import { useJobState, useSession } from '../../job/job-context.js';
 import { Hint } from '../controls/hint.js';
 import { PlainButton } from '../controls/plain-button.js';
 import { useKeptInSight } from '../controls/use-kept-in-sight.js';
+import { SUB_NAV_TEXT } from '@which-way/words/screens/shared/frame/sub-nav';
 
 interface SubNavProps {
   label: string;
@@ -69,22 +70,22 @@ export function UndoButtons({ acts }: { acts: ReadonlySet<Deed['kind']> }) {
   }, [session, acts]);
   return (
     <>
-      <Hint text="Undo (Ctrl Z)">
+      <Hint text={SUB_NAV_TEXT.undoCtrlZ}>
         <PlainButton
           look="quiet"
           className="!px-2.5"
-          aria-label="Undo"
+          aria-label={SUB_NAV_TEXT.undo}
           disabled={!canUndo}
           onClick={() => session.undo(acts)}
         >
           <Undo2 size={20} aria-hidden="true" />
         </PlainButton>
       </Hint>
-      <Hint text="Redo (Ctrl Y)">
+      <Hint text={SUB_NAV_TEXT.redoCtrlY}>
         <PlainButton
           look="quiet"
           className="!px-2.5"
-          aria-label="Redo"
+          aria-label={SUB_NAV_TEXT.redo}
           disabled={!canRedo}
           onClick={() => session.redo(acts)}
         >

@@ -1,5 +1,6 @@
 import { Moon, Sun } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { THEME_SWITCH_TEXT } from '@which-way/words/screens/shared/frame/theme-switch';
 
 type Theme = 'light' | 'dark';
 
@@ -19,7 +20,7 @@ export function ThemeSwitch() {
   return (
     <button
       type="button"
-      aria-label={`Change to the ${other} theme`}
+      aria-label={THEME_SWITCH_TEXT.changeToTheTheme(other)}
       className="flex size-12 items-center justify-center rounded-part text-on-enamel hover:bg-enamel-lift"
       onClick={() => {
         localStorage.setItem('theme', other);

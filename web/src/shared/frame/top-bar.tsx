@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ThemeSwitch } from './theme-switch.js';
+import { TOP_BAR_TEXT } from '@which-way/words/screens/shared/frame/top-bar';
 
 /** The enamel bar on top: whose tool this is, what is open, and the way back to the bench. */
 export function TopBar({ title, children }: { title: ReactNode; children?: ReactNode }) {
@@ -9,7 +10,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
       <Link
         to="/"
         className="flex items-center gap-3 py-2 text-large font-bold"
-        aria-label="Which Way: the bench"
+        aria-label={TOP_BAR_TEXT.whichWayTheBench}
       >
         <svg viewBox="0 0 40 22" width="40" height="22" aria-hidden="true">
           <g fill="none" strokeWidth="4.5" strokeLinecap="round">
@@ -17,7 +18,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
             <path d="M28 17h9" stroke="currentColor" />
           </g>
         </svg>
-        <span className="whitespace-nowrap max-sm:sr-only">Which Way</span>
+        <span className="whitespace-nowrap max-sm:sr-only">{TOP_BAR_TEXT.whichWay}</span>
       </Link>
       <div className="min-w-16 grow basis-0 truncate text-on-enamel-quiet">{title}</div>
       <div className="ml-auto flex shrink-0 items-center gap-3">

@@ -11,6 +11,7 @@ import { expectedOf } from '@which-way/core/verify';
 import { DOES_WORDS, SEEN_WORDS } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
+import { DIFFERENCES_IN_MACHINE_TEXT } from '@which-way/words/screens/table/machine/differences-in-machine';
 
 /** What the switch's own differences do in the machine, and whether they explain the complaint. */
 export function DifferencesInMachine({ map, machine }: { map: SwitchMap; machine: Machine }) {
@@ -26,20 +27,28 @@ export function DifferencesInMachine({ map, machine }: { map: SwitchMap; machine
   const { otherwise, explained, left } = found;
   const seen = explained.length + left.length;
   return (
-    <section aria-label="What the switch does otherwise" className="border-t-2 border-line pt-2">
-      <h2 className="text-large font-bold">With the switch as it is</h2>
+    <section
+      aria-label={DIFFERENCES_IN_MACHINE_TEXT.whatTheSwitchDoesOtherwise}
+      className="border-t-2 border-line pt-2"
+    >
+      <h2 className="text-large font-bold">{DIFFERENCES_IN_MACHINE_TEXT.withTheSwitchAsIt}</h2>
       <ul className="list-disc pl-5">
         {otherwise.map((one) => (
           <li key={`${one.setting} ${one.load}`}>
-            At {settingName(map.structure, one.setting)} {load(one.load)} is{' '}
-            <strong>{DOES_WORDS[one.does]}</strong>, and should be {DOES_WORDS[one.should]}.
+            {DIFFERENCES_IN_MACHINE_TEXT.at}
+            {settingName(map.structure, one.setting)} {load(one.load)}
+            {DIFFERENCES_IN_MACHINE_TEXT.isText} <strong>{DOES_WORDS[one.does]}</strong>
+            {DIFFERENCES_IN_MACHINE_TEXT.andShouldBe}
+            {DOES_WORDS[one.should]}.
           </li>
         ))}
       </ul>
-      {seen > 0 && left.length === 0 && <p className="font-semibold">That explains the complaint.</p>}
+      {seen > 0 && left.length === 0 && (
+        <p className="font-semibold">{DIFFERENCES_IN_MACHINE_TEXT.thatExplainsTheComplaint}</p>
+      )}
       {left.length > 0 && (
         <p className="text-amber-ink">
-          It does not explain:{' '}
+          {DIFFERENCES_IN_MACHINE_TEXT.itDoesNotExplain}{' '}
           {left
             .map(
               (one) =>

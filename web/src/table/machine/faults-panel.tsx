@@ -23,6 +23,7 @@ import { Notice } from '../../shared/controls/notice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { useFaults, type Faults } from './use-faults.js';
+import { FAULTS_PANEL_TEXT } from '@which-way/words/screens/table/machine/faults-panel';
 
 /** Which fault explains what was seen: tap what was wrong, and be asked for the look or reading that tells most. */
 export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine }) {
@@ -31,11 +32,11 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
   if (!faults)
     return (
       <p className="text-quiet">
-        Which fault explains a complaint can be said once{' '}
+        {FAULTS_PANEL_TEXT.whichFaultExplainsAComplaint}{' '}
         <Link to="../../verify" relative="path" className="underline">
-          what the switch should do
+          {FAULTS_PANEL_TEXT.whatTheSwitchShouldDo}
         </Link>{' '}
-        is said in full.
+        {FAULTS_PANEL_TEXT.isSaidInFull}
       </p>
     );
   const { model, evidence } = faults;
@@ -51,8 +52,8 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
       .map(({ id }): LoadSeen => ({ setting, load: id, seen: 'right' })),
   );
   return (
-    <section aria-label="What was seen" className="grid gap-2 border-t-2 border-line pt-2">
-      <h2 className="text-large font-bold">What was seen of it</h2>
+    <section aria-label={FAULTS_PANEL_TEXT.whatWasSeen} className="grid gap-2 border-t-2 border-line pt-2">
+      <h2 className="text-large font-bold">{FAULTS_PANEL_TEXT.whatWasSeenOfIt}</h2>
       <ComplaintTaps
         machine={machine}
         told={toldComplaints(symptomsOf(map.log))}
@@ -68,7 +69,7 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
       <SeenTable map={map} machine={machine} seenAt={seenAt} onSay={(one) => say([one])} />
       {seen.length > 0 && open.length > 0 && (
         <PlainButton className="justify-self-start" onClick={() => say(open)}>
-          All else worked
+          {FAULTS_PANEL_TEXT.allElseWorked}
         </PlainButton>
       )}
       <div aria-busy={faults.busy} className="grid gap-2">
@@ -89,7 +90,7 @@ function SeenTable({ map, machine, seenAt, onSay }: SeenTableProps) {
   const settings = map.structure.settings.filter(({ need }) => need === 'required');
   return (
     <div className="overflow-x-auto">
-      <table aria-label="What the loads did" className="w-full">
+      <table aria-label={FAULTS_PANEL_TEXT.whatTheLoadsDid} className="w-full">
         <tbody>
           {settings.map(({ id }) => (
             <tr key={id} className="border-b border-line">
@@ -100,7 +101,7 @@ function SeenTable({ map, machine, seenAt, onSay }: SeenTableProps) {
                 <td key={load.id} className="p-1">
                   <Pick
                     quiet
-                    label={`${load.name} at ${settingName(map.structure, id)}`}
+                    label={FAULTS_PANEL_TEXT.at(load.name, settingName(map.structure, id))}
                     value={seenAt(id, load.id) ?? ''}
                     options={[
                       { value: '', text: `${load.name}: –` },
@@ -163,7 +164,11 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   };
   return (
     <>
-      <RankedFaults {...{ ranked, words }} seen={faults.looks} notTheSwitch="Then it is not the switch." />
+      <RankedFaults
+        {...{ ranked, words }}
+        seen={faults.looks}
+        notTheSwitch={FAULTS_PANEL_TEXT.thenItIsNotThe}
+      />
       {next && (
         <NextStep
           {...{ machine, next, names }}
@@ -177,13 +182,13 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
                   askOnMap(next.setting, red as TerminalId, black as TerminalId);
                 }}
               >
-                Ask it on the Map
+                {FAULTS_PANEL_TEXT.askItOnTheMap}
               </PlainButton>
             )
           }
           caution={!safe.open && <MakeSafe />}
-          toRepeat={<Way to="../../verify">Work it at Verify</Way>}
-          toPath={<Way to="../../tag/path">Is it the switch?</Way>}
+          toRepeat={<Way to="../../verify">{FAULTS_PANEL_TEXT.workItAtVerify}</Way>}
+          toPath={<Way to="../../tag/path">{FAULTS_PANEL_TEXT.isItTheSwitch}</Way>}
         />
       )}
     </>
@@ -191,8 +196,9 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
 }
 
 const MakeSafe = () => (
-  <Notice look="brick" title="First make it safe">
-    Ohms, and fingers inside, only on what is proved dead. <Way to="../../safe">To the safety list</Way>
+  <Notice look="brick" title={FAULTS_PANEL_TEXT.firstMakeItSafe}>
+    {FAULTS_PANEL_TEXT.ohmsAndFingersInsideOnly}
+    <Way to="../../safe">{FAULTS_PANEL_TEXT.toTheSafetyList}</Way>
   </Notice>
 );
 

@@ -17,6 +17,7 @@ import { FaultsPanel } from './faults-panel.js';
 import { machineDrawn } from './machine-drawn.js';
 import { TakeAwayMachine } from './take-away-machine.js';
 import { inPlaceOf, useMachine, type InPlace } from './use-machine.js';
+import { MACHINE_PAGE_TEXT } from '@which-way/words/screens/table/machine/machine-page';
 
 /** What the switch does in the machine: which load does what, and what can hurt. */
 export function MachinePage() {
@@ -32,14 +33,13 @@ export function MachinePage() {
 function NoMachine() {
   return (
     <main className="mx-auto w-full max-w-3xl p-8">
-      <h1 className="sr-only">In the machine</h1>
-      <Notice look="plain" title="It is not known yet where the wires go.">
-        Say at{' '}
+      <h1 className="sr-only">{MACHINE_PAGE_TEXT.inTheMachine}</h1>
+      <Notice look="plain" title={MACHINE_PAGE_TEXT.itIsNotKnownYet}>
+        {MACHINE_PAGE_TEXT.sayAt}{' '}
         <Link to="../../tag/wires" relative="path" className="underline">
-          Wires and jumpers
+          {MACHINE_PAGE_TEXT.wiresAndJumpers}
         </Link>{' '}
-        what each wire brings or feeds: then it can be said which lamp lights, which way the motor turns, and
-        what stays live at OFF.
+        {MACHINE_PAGE_TEXT.whatEachWireBringsOr}
       </Notice>
       <div className="mt-6">
         <InSystems />
@@ -83,13 +83,13 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
   const picture = machinePicture(machineDrawn(map, machine, result, `this switch, ${name}`), sentence);
   return (
     <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-3 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
-      <section aria-label="The machine" className="min-w-0">
+      <section aria-label={MACHINE_PAGE_TEXT.theMachine} className="min-w-0">
         <h1 className="text-title font-bold" aria-live="polite">
           {sentence}
         </h1>
         <div className="mt-2 flex flex-wrap items-end justify-between gap-3">
           <Choice<string>
-            label="Standing at"
+            label={MACHINE_PAGE_TEXT.standingAt}
             value={String(at)}
             options={settings.map(({ setting }, index) => ({
               value: String(index),
@@ -98,7 +98,12 @@ function InMachine({ map, machine, does, place, places, onPlace }: InMachineProp
             onChoose={(index) => go(Number(index))}
           />
           {places.length > 1 && (
-            <Choice<InPlace> label="In place" value={place} options={places} onChoose={onPlace} />
+            <Choice<InPlace>
+              label={MACHINE_PAGE_TEXT.inPlace}
+              value={place}
+              options={places}
+              onChoose={onPlace}
+            />
           )}
         </div>
         <WholePicture picture={picture} caption={sentence} className="mt-2 max-h-[72dvh]" />
@@ -140,7 +145,7 @@ function ByLoads({
   const withWatts = settings.some(({ watts }) => watts !== null && watts > 0);
   return (
     <div className="overflow-x-auto">
-      <table aria-label="Loads by settings" className="w-full">
+      <table aria-label={MACHINE_PAGE_TEXT.loadsBySettings} className="w-full">
         <thead>
           <tr className="border-b-2 border-line text-left">
             <th />
@@ -151,7 +156,7 @@ function ByLoads({
             ))}
             {withWatts && (
               <th scope="col" className="px-2 py-1 text-right">
-                all
+                {MACHINE_PAGE_TEXT.all}
               </th>
             )}
           </tr>
@@ -208,12 +213,12 @@ function Hazards({
 }) {
   if (hazards.length === 0)
     return partly ? (
-      <Notice look="amber" title="Not known to be safe">
-        Not all of it is known: a short, or something live at OFF, may be among what is not.
+      <Notice look="amber" title={MACHINE_PAGE_TEXT.notKnownToBeSafe}>
+        {MACHINE_PAGE_TEXT.notAllOfItIs}
       </Notice>
     ) : (
-      <Notice look="plain" title="No short and nothing live at OFF is found in this.">
-        As far as the wires have ends. It is no proof: measure before you touch.
+      <Notice look="plain" title={MACHINE_PAGE_TEXT.noShortAndNothingLive}>
+        {MACHINE_PAGE_TEXT.asFarAsTheWires}
       </Notice>
     );
   const isSure = (hazard: Hazard) => !('certain' in hazard) || hazard.certain;
@@ -231,13 +236,17 @@ function Hazards({
       {sure.length > 0 && (
         <Notice
           look="brick"
-          title={sure.length === 1 ? 'One thing can hurt' : `${sure.length} things can hurt`}
+          title={
+            sure.length === 1
+              ? MACHINE_PAGE_TEXT.oneThingCanHurt
+              : MACHINE_PAGE_TEXT.thingsCanHurt(sure.length)
+          }
         >
           {lines(sure)}
         </Notice>
       )}
       {unsure.length > 0 && (
-        <Notice look="amber" title="Not known to be safe">
+        <Notice look="amber" title={MACHINE_PAGE_TEXT.notKnownToBeSafe}>
           {lines(unsure)}
         </Notice>
       )}
@@ -254,10 +263,12 @@ function OpenEnds({ map, machine }: { map: SwitchMap; machine: Machine }) {
   return (
     <p className="text-quiet">
       {open.length > 0 &&
-        `Tag ${open.map(({ tag, color }) => [tag, color && `(${color})`].filter(Boolean).join(' ')).join(', ')}: where it ends is not said, and no answer here rests on it. `}
-      {half.length > 0 && `${half.map(({ name }) => name).join(', ')}: not every end is said. `}
+        MACHINE_PAGE_TEXT.tagWhereItEndsIs(
+          open.map(({ tag, color }) => [tag, color && `(${color})`].filter(Boolean).join(' ')).join(', '),
+        )}
+      {half.length > 0 && MACHINE_PAGE_TEXT.notEveryEndIsSaid(half.map(({ name }) => name).join(', '))}
       <Link to="../../tag/wires" relative="path" className="underline">
-        Wires and jumpers
+        {MACHINE_PAGE_TEXT.wiresAndJumpers}
       </Link>
     </p>
   );

@@ -13,6 +13,7 @@ import { useJobState } from '../../job/job-context.js';
 import { SaveMenu } from '../../shared/files/save-menu.js';
 import { saveText } from '../../shared/files/save-text.js';
 import { machineDrawn } from './machine-drawn.js';
+import { TAKE_AWAY_MACHINE_TEXT } from '@which-way/words/screens/table/machine/take-away-machine';
 
 interface TakeAwayMachineProps {
   map: SwitchMap;
@@ -37,9 +38,9 @@ export function TakeAwayMachine({ map, machine, does, place }: TakeAwayMachinePr
         ),
       })),
       across,
-      `In the machine, ${place}`,
+      TAKE_AWAY_MACHINE_TEXT.inTheMachine(place),
     );
-  const failed = () => toast.error('The file could not be made. Reload the page and try again.');
+  const failed = () => toast.error(TAKE_AWAY_MACHINE_TEXT.theFileCouldNotBe);
   const paper = async () => {
     const { savePdf } = await import('../../shared/files/pdf-file.js');
     await savePdf(
@@ -112,7 +113,7 @@ function paperOf(
       },
       { ul: hazards.map((hazard) => hazardWords(hazard, map.structure, machine.loads, machine.supplies)) },
       {
-        text: 'Reckoned from what was said and read: no proof that anything is dead.',
+        text: TAKE_AWAY_MACHINE_TEXT.reckonedFromWhatWasSaid,
         margin: [0, 6, 0, 10],
         italics: true,
       },

@@ -1,3 +1,5 @@
+import { FIGURE_TEXT } from '@which-way/words/screens/tag/strip/figure';
+
 /** The kinds of current, to be chosen from. */
 export const CURRENT = [
   { value: 'AC', text: 'AC' },
@@ -30,6 +32,6 @@ export function Figure({ label, value, onChange }: FigureProps) {
 /** What is said of numbers that are none. */
 export const Wrong = () => (
   <p role="alert" className="basis-full text-brick">
-    Numbers above 0, such as 1500 or 0,5. 1,500 may be either.
+    {FIGURE_TEXT.numbersAboveSuchAsOr}
   </p>
 );

@@ -5,10 +5,11 @@ import { useJobState, useSession } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { KeptField } from '../../shared/controls/kept-field.js';
 import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
+import { FIT_PAGE_TEXT } from '@which-way/words/screens/tag/strip/fit-page';
 
 const HOW_WORDS: Record<(typeof HOW_KNOWN)[number], string> = {
   measured: 'Measured',
-  marking: 'From the marking',
+  marking: FIT_PAGE_TEXT.fromTheMarking,
   unknown: 'Unknown',
 };
 
@@ -21,11 +22,11 @@ export function FitPage() {
   const unknown = MECHANICS.filter((field) => (facts.get(field)?.how ?? 'unknown') === 'unknown').length;
   return (
     <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
-      <h1 className="text-title font-bold">What must fit</h1>
+      <h1 className="text-title font-bold">{FIT_PAGE_TEXT.whatMustFit}</h1>
       <p className="text-quiet">
         {unknown === 0
-          ? 'All of it is known.'
-          : `${unknown} of ${MECHANICS.length} are unknown. What is unknown becomes a question to the seller.`}
+          ? FIT_PAGE_TEXT.allOfItIsKnown
+          : FIT_PAGE_TEXT.ofAreUnknownWhatIs(unknown, MECHANICS.length)}
       </p>
       <ul>
         {MECHANICS.map((field) => {
@@ -52,7 +53,7 @@ export function FitPage() {
               />
               <div className="sm:mt-7">
                 <Choice
-                  label={`How ${label} is known`}
+                  label={FIT_PAGE_TEXT.howIsKnown(label)}
                   value={fact.how}
                   options={HOW_KNOWN.map((value) => ({ value, text: HOW_WORDS[value] }))}
                   onChoose={(how) => keep({ ...fact, how })}

@@ -18,6 +18,7 @@ import { thumbUrl } from '../../photos/photo-url.js';
 import { usePhotos } from '../../photos/use-photos.js';
 import { readAmount } from '../../shared/controls/amount.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { STEP_FORM_TEXT } from '@which-way/words/screens/tag/strip/step-form';
 
 const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
@@ -47,9 +48,8 @@ function readFasteners(rows: TypedStep['fasteners']): Fastener[] | string {
   for (const { count, kind, length, place } of rows) {
     const pieces = Number(count);
     const long = readAmount(length, 1000);
-    if (!Number.isInteger(pieces) || pieces < 1 || pieces > 99)
-      return `“${count}” is not a count from 1 to 99.`;
-    if (long === undefined || long === 0) return `“${length}” is not a length in mm, such as 12 or 6,5.`;
+    if (!Number.isInteger(pieces) || pieces < 1 || pieces > 99) return STEP_FORM_TEXT.isNotACountFrom(count);
+    if (long === undefined || long === 0) return STEP_FORM_TEXT.isNotALengthIn(length);
     fasteners.push({ count: pieces, kind, length: long, place: place.trim() });
   }
   return fasteners;
@@ -92,7 +92,7 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
       onSubmit={(event) => void handleSubmit(keep)(event)}
     >
       <label className="font-semibold">
-        What comes off
+        {STEP_FORM_TEXT.whatComesOff}
         <input
           autoFocus
           maxLength={STEP_LETTERS}
@@ -104,7 +104,7 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
         {chosen && (
           <img
             src={thumbUrl(chosen)}
-            alt="Photo of this step"
+            alt={STEP_FORM_TEXT.photoOfThisStep}
             className="h-20 w-28 rounded-part object-cover"
           />
         )}
@@ -112,7 +112,7 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
         {photos.length > 0 && (
           <Pick
             quiet
-            label="Photo of this step"
+            label={STEP_FORM_TEXT.photoOfThisStep}
             value={chosen ?? ''}
             options={[
               { value: '', text: 'no photo' },
@@ -124,10 +124,10 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
       </div>
       <FastenerRows control={control} register={register} />
       <label className="font-semibold">
-        Loose parts
+        {STEP_FORM_TEXT.looseParts}
         <input
           maxLength={LOOSE_LETTERS}
-          placeholder="springs, detent balls, spacers"
+          placeholder={STEP_FORM_TEXT.springsDetentBallsSpacers}
           {...register('loose')}
           className={`${INPUT} mt-1 w-full font-normal placeholder:text-quiet`}
         />
@@ -139,14 +139,14 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
       )}
       <div className="flex gap-2">
         <PlainButton type="submit" look="strong">
-          Keep the step
+          {STEP_FORM_TEXT.keepTheStep}
         </PlainButton>
         <PlainButton look="quiet" onClick={onClose}>
-          Leave it
+          {STEP_FORM_TEXT.leaveIt}
         </PlainButton>
         {step && (
           <PlainButton look="quiet" className="ml-auto" onClick={() => onKeep({ ...step, removed: true })}>
-            Remove the step
+            {STEP_FORM_TEXT.removeTheStep}
           </PlainButton>
         )}
       </div>
@@ -165,14 +165,14 @@ function FastenerRows({
   const { fields, append, remove } = useFieldArray({ control, name: 'fasteners' });
   return (
     <fieldset className="grid gap-2">
-      <legend className="font-semibold">Fasteners</legend>
+      <legend className="font-semibold">{STEP_FORM_TEXT.fasteners}</legend>
       {fields.map(({ id }, index) => (
         <div
           key={id}
           className="grid grid-cols-[3.5rem_1fr_5.5rem] gap-2 sm:grid-cols-[3.5rem_9rem_5.5rem_1fr_auto]"
         >
           <input
-            aria-label="How many"
+            aria-label={STEP_FORM_TEXT.howMany}
             {...register(`fasteners.${index}.count`)}
             className={`${INPUT} font-mono`}
           />
@@ -182,7 +182,7 @@ function FastenerRows({
             render={({ field: { value, onChange } }) => (
               <Pick
                 quiet
-                label="Kind"
+                label={STEP_FORM_TEXT.kind}
                 value={value}
                 options={FASTENERS.map((kind) => ({ value: kind, text: FASTENER_WORDS[kind][0] }))}
                 onPick={onChange}
@@ -190,20 +190,20 @@ function FastenerRows({
             )}
           />
           <input
-            aria-label="Length in mm"
-            placeholder="mm"
+            aria-label={STEP_FORM_TEXT.lengthInMm}
+            placeholder={STEP_FORM_TEXT.mm}
             {...register(`fasteners.${index}.length`)}
             className={`${INPUT} font-mono placeholder:text-quiet`}
           />
           <input
-            aria-label="Place"
-            placeholder="where"
+            aria-label={STEP_FORM_TEXT.place}
+            placeholder={STEP_FORM_TEXT.where}
             maxLength={FASTENER_PLACE_LETTERS}
             {...register(`fasteners.${index}.place`)}
             className={`${INPUT} col-span-2 placeholder:text-quiet sm:col-span-1`}
           />
           <PlainButton look="quiet" className="!px-2" onClick={() => remove(index)}>
-            Remove
+            {STEP_FORM_TEXT.remove}
           </PlainButton>
         </div>
       ))}
@@ -212,11 +212,12 @@ function FastenerRows({
           className="justify-self-start"
           onClick={() => append({ count: '1', kind: 'screw', length: '', place: '' })}
         >
-          Add fasteners
+          {STEP_FORM_TEXT.addFasteners}
         </PlainButton>
       ) : (
         <p className="text-quiet">
-          {MOST_FASTENERS} kinds are as many as one step holds: write the rest as a step of their own.
+          {MOST_FASTENERS}
+          {STEP_FORM_TEXT.kindsAreAsManyAs}
         </p>
       )}
     </fieldset>

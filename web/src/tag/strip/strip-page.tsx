@@ -8,6 +8,7 @@ import { photoUrl, thumbUrl } from '../../photos/photo-url.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { fastenerWords } from '@which-way/words/tag/wires';
+import { STRIP_PAGE_TEXT } from '@which-way/words/screens/tag/strip/strip-page';
 
 type Direction = 'apart' | 'together';
 
@@ -26,10 +27,12 @@ export function StripPage() {
   return (
     <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="grow text-title font-bold">{direction === 'apart' ? 'Strip log' : 'Assembly list'}</h1>
+        <h1 className="grow text-title font-bold">
+          {direction === 'apart' ? STRIP_PAGE_TEXT.stripLog : STRIP_PAGE_TEXT.assemblyList}
+        </h1>
         <div className="no-print flex flex-wrap gap-2">
           <Choice
-            label="Which way round"
+            label={STRIP_PAGE_TEXT.whichWayRound}
             value={direction}
             options={[
               { value: 'apart', text: 'Apart' },
@@ -39,17 +42,17 @@ export function StripPage() {
           />
           <PlainButton onClick={() => window.print()}>
             <Printer size={18} className="mr-2 inline" aria-hidden="true" />
-            Print
+            {STRIP_PAGE_TEXT.print}
           </PlainButton>
         </div>
       </div>
       {steps.length === 0 && editing !== 'new' && (
-        <p className="text-quiet">
-          One line for each thing that comes off, with a photo before it moves. Backwards, it is how it goes
-          together.
-        </p>
+        <p className="text-quiet">{STRIP_PAGE_TEXT.oneLineForEachThing}</p>
       )}
-      <ol className="grid" aria-label={direction === 'apart' ? 'Steps' : 'Steps, last first'}>
+      <ol
+        className="grid"
+        aria-label={direction === 'apart' ? STRIP_PAGE_TEXT.steps : STRIP_PAGE_TEXT.stepsLastFirst}
+      >
         {shown.map((step, index) => (
           <li key={step.id} className="border-b border-line py-3">
             {editing === step.id ? (
@@ -74,7 +77,7 @@ export function StripPage() {
             className="no-print min-h-14 justify-self-start text-large"
             onClick={() => setEditing('new')}
           >
-            {steps.length === 0 ? 'Write down the first step' : 'Next step'}
+            {steps.length === 0 ? STRIP_PAGE_TEXT.writeDownTheFirstStep : STRIP_PAGE_TEXT.nextStep}
           </PlainButton>
         ))}
     </main>
@@ -97,14 +100,16 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
         <a href={photoUrl(photo)} target="_blank" rel="noreferrer" className="shrink-0">
           <img
             src={thumbUrl(photo)}
-            alt={`Photo of: ${text}`}
+            alt={STRIP_PAGE_TEXT.photoOf(text)}
             className="h-24 w-32 rounded-part bg-sheet object-cover"
           />
         </a>
       )}
       <div className="min-w-0 grow basis-52">
         <p className="text-large font-semibold">
-          {direction === 'together' && <span className="font-normal text-quiet">Undo this: </span>}
+          {direction === 'together' && (
+            <span className="font-normal text-quiet">{STRIP_PAGE_TEXT.undoThis}</span>
+          )}
           {text}
         </p>
         <ul>
@@ -116,12 +121,12 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
         </ul>
         {loose && (
           <p className="font-semibold">
-            {direction === 'apart' ? 'Comes loose' : 'Goes in here'}: {loose}
+            {direction === 'apart' ? STRIP_PAGE_TEXT.comesLoose : STRIP_PAGE_TEXT.goesInHere}: {loose}
           </p>
         )}
       </div>
       <PlainButton look="quiet" className="no-print self-start" onClick={onEdit}>
-        Change
+        {STRIP_PAGE_TEXT.change}
       </PlainButton>
     </div>
   );

@@ -7,6 +7,7 @@ import { newId } from '../../job/new-id.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { FORM_WORDS } from '@which-way/words/tag/layouts';
 import { CheckLine } from '../../shared/controls/check-line.js';
+import { ADD_HANDLE_TEXT } from '@which-way/words/screens/tag/terminals/add-handle';
 
 const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
@@ -42,7 +43,7 @@ export function AddHandle() {
   if (!open) {
     return (
       <PlainButton className="justify-self-start" onClick={() => setOpen(true)}>
-        There is one more handle
+        {ADD_HANDLE_TEXT.thereIsOneMoreHandle}
       </PlainButton>
     );
   }
@@ -55,13 +56,13 @@ export function AddHandle() {
       }}
     >
       <Pick
-        label="What it is"
+        label={ADD_HANDLE_TEXT.whatItIs}
         value={form}
         options={ACTUATOR_FORMS.map((one) => ({ value: one, text: FORM_WORDS[one] }))}
         onPick={(value) => setForm(ACTUATOR_FORMS.find((one) => one === value) ?? 'rotary')}
       />
       <label>
-        Its positions, with commas between; first the one that all readings so far were taken in
+        {ADD_HANDLE_TEXT.itsPositionsWithCommasBetween}
         <input
           value={names}
           onChange={({ target }) => setNames(target.value)}
@@ -69,19 +70,19 @@ export function AddHandle() {
         />
       </label>
       <CheckLine checked={every} onChange={setEvery}>
-        Every combination matters
+        {ADD_HANDLE_TEXT.everyCombinationMatters}
       </CheckLine>
       <p className="text-small text-quiet">
         {tooMany
-          ? 'That is more than 256 settings. Take fewer combinations.'
-          : `${extra} more ${extra === 1 ? 'setting' : 'settings'} to map.`}
+          ? ADD_HANDLE_TEXT.thatIsMoreThanSettings
+          : ADD_HANDLE_TEXT.moreToMap(extra, extra === 1 ? 'setting' : 'settings')}
       </p>
       <div className="flex gap-2">
         <PlainButton type="submit" disabled={wrong}>
-          Add it
+          {ADD_HANDLE_TEXT.addIt}
         </PlainButton>
         <PlainButton look="quiet" onClick={() => setOpen(false)}>
-          Close
+          {ADD_HANDLE_TEXT.close}
         </PlainButton>
       </div>
     </form>

@@ -4,6 +4,7 @@ import { CASE_WORDS } from '@which-way/words/before/cases';
 import { useMemo } from 'react';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { CASE_CHIPS_TEXT } from '@which-way/words/screens/tag/terminals/case-chips';
 
 const OF_A_POSITION: readonly Case[] = ['key-out', 'key-trapped'];
 
@@ -14,8 +15,8 @@ export function CaseChips() {
   const said = useMemo(() => casesOf(log), [log]);
   const isSaid = (what: Case) => said.some((one) => one.what === what && one.position === null);
   return (
-    <section aria-label="What else it is" className="grid gap-2">
-      <h2 className="font-bold">What else it is</h2>
+    <section aria-label={CASE_CHIPS_TEXT.whatElseItIs} className="grid gap-2">
+      <h2 className="font-bold">{CASE_CHIPS_TEXT.whatElseItIs}</h2>
       <div className="flex flex-wrap gap-1">
         {CASES.filter((what) => !OF_A_POSITION.includes(what)).map((what) => (
           <PlainButton
@@ -43,7 +44,7 @@ export function CaseNotes() {
   const whole = said.filter(({ position }) => position === null);
   if (whole.length === 0) return null;
   return (
-    <ul className="grid gap-1 text-small" aria-label="Cases of the trade">
+    <ul className="grid gap-1 text-small" aria-label={CASE_CHIPS_TEXT.casesOfTheTrade}>
       {whole.map(({ what }) => (
         <li key={what}>
           <strong>{CASE_WORDS[what].name}:</strong> {CASE_WORDS[what].about}

@@ -17,6 +17,7 @@ import { ActuatorDrawing } from '../../shared/drawings/actuator-drawing.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { useViewSide } from '../../shared/drawings/view-side.js';
 import { FORM_WORDS } from '@which-way/words/tag/layouts';
+import { HANDLE_SECTION_TEXT } from '@which-way/words/screens/tag/terminals/handle-section';
 
 const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
@@ -24,8 +25,10 @@ const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2'
 export function HandleSection() {
   const { actuators } = useJobState((state) => state.map.structure);
   return (
-    <section aria-label="Handle" className="grid gap-4">
-      <h2 className="text-large font-bold">{actuators.length > 1 ? 'Handles' : 'Handle'}</h2>
+    <section aria-label={HANDLE_SECTION_TEXT.handle} className="grid gap-4">
+      <h2 className="text-large font-bold">
+        {actuators.length > 1 ? HANDLE_SECTION_TEXT.handles : HANDLE_SECTION_TEXT.handle}
+      </h2>
       {actuators.map((actuator) => (
         <OneHandle key={actuator.id} actuator={actuator} />
       ))}
@@ -57,13 +60,13 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
         </div>
         <div className="grid content-start gap-3">
           <Pick
-            label="What it is"
+            label={HANDLE_SECTION_TEXT.whatItIs}
             value={actuator.form}
             options={ACTUATOR_FORMS.map((form) => ({ value: form, text: FORM_WORDS[form] }))}
             onPick={(form) => describe({ form: formOf(form) })}
           />
           <label>
-            Name
+            {HANDLE_SECTION_TEXT.name}
             <input
               key={actuator.name}
               defaultValue={actuator.name}
@@ -79,7 +82,7 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
           <EndsChoice actuator={actuator} />
         </div>
       </div>
-      <ol className="grid gap-2" aria-label={`Positions of ${actuator.name}`}>
+      <ol className="grid gap-2" aria-label={HANDLE_SECTION_TEXT.positionsOf(actuator.name)}>
         {actuator.positions.map((position, index) => (
           <PositionRow
             key={position.id}
@@ -90,10 +93,10 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
         ))}
       </ol>
       {actuator.form === 'key-bank' && (
-        <p className="text-small text-quiet">Keys that are down: 2, or 1 3 for two at once, 0 for all out.</p>
+        <p className="text-small text-quiet">{HANDLE_SECTION_TEXT.keysThatAreDownOr}</p>
       )}
       <PlainButton className="justify-self-start" onClick={addPosition}>
-        One more position
+        {HANDLE_SECTION_TEXT.oneMorePosition}
       </PlainButton>
     </div>
   );
@@ -114,14 +117,14 @@ function EndsChoice({ actuator }: { actuator: Actuator }) {
         className="aria-pressed:border-ink"
         onClick={() => close('stop')}
       >
-        Has stops
+        {HANDLE_SECTION_TEXT.hasStops}
       </PlainButton>
       <PlainButton
         aria-pressed={actuator.closed === 'round'}
         className="aria-pressed:border-ink"
         onClick={() => close('round')}
       >
-        Endless
+        {HANDLE_SECTION_TEXT.endless}
       </PlainButton>
     </div>
   );

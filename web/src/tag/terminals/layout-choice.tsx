@@ -7,6 +7,7 @@ import { thumbUrl } from '../../photos/photo-url.js';
 import { usePhotos } from '../../photos/use-photos.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { LAYOUT_WORDS } from '@which-way/words/tag/layouts';
+import { LAYOUT_CHOICE_TEXT } from '@which-way/words/screens/tag/terminals/layout-choice';
 
 type Kind = Layout['kind'];
 
@@ -14,7 +15,7 @@ const KINDS: { value: Kind; text: string }[] = [
   ...PLAIN_LAYOUTS.map((value) => ({ value, text: LAYOUT_WORDS[value] })),
   { value: 'wafers', text: 'Wafers' },
   { value: 'grid', text: 'Connector' },
-  { value: 'photo', text: 'On a photo' },
+  { value: 'photo', text: LAYOUT_CHOICE_TEXT.onAPhoto },
 ];
 
 /** How the terminals lie on the part. Changing it moves nothing but the drawing. */
@@ -31,10 +32,10 @@ export function LayoutChoice() {
     else lay({ kind });
   };
   return (
-    <section aria-label="Layout" className="grid gap-3">
-      <h2 className="text-large font-bold">How they lie</h2>
+    <section aria-label={LAYOUT_CHOICE_TEXT.layout} className="grid gap-3">
+      <h2 className="text-large font-bold">{LAYOUT_CHOICE_TEXT.howTheyLie}</h2>
       <Choice
-        label="How the terminals lie"
+        label={LAYOUT_CHOICE_TEXT.howTheTerminalsLie}
         value={onPhoto ? 'photo' : layout.kind}
         options={KINDS}
         onChoose={choose}
@@ -42,36 +43,33 @@ export function LayoutChoice() {
       {!onPhoto && layout.kind === 'wafers' && (
         <div className="flex flex-wrap gap-4">
           <Count
-            label="Decks"
+            label={LAYOUT_CHOICE_TEXT.decks}
             value={layout.decks}
             least={1}
             most={12}
             onChange={(decks) => lay({ ...layout, decks })}
           />
           <Count
-            label="Clock places"
+            label={LAYOUT_CHOICE_TEXT.clockPlaces}
             value={layout.places}
             least={2}
             most={48}
             onChange={(places) => lay({ ...layout, places })}
           />
-          <p className="basis-full text-small text-quiet">
-            Deck 1 is nearest the handle. Lugs of the front face lie on the outer ring, of the rear face on
-            the inner.
-          </p>
+          <p className="basis-full text-small text-quiet">{LAYOUT_CHOICE_TEXT.deckIsNearestTheHandle}</p>
         </div>
       )}
       {!onPhoto && layout.kind === 'grid' && (
         <div className="flex flex-wrap gap-4">
           <Count
-            label="Rows"
+            label={LAYOUT_CHOICE_TEXT.rows}
             value={layout.rows}
             least={1}
             most={24}
             onChange={(rows) => lay({ ...layout, rows })}
           />
           <Count
-            label="Columns"
+            label={LAYOUT_CHOICE_TEXT.columns}
             value={layout.columns}
             least={1}
             most={48}
@@ -131,15 +129,15 @@ function OnPhoto({ layout, onChoose, onSide }: OnPhotoProps) {
     <div className="grid gap-3">
       <PhotoAdder purpose="layout" />
       {photos.length === 0 ? (
-        <p className="text-quiet">Add a photo of the terminals, straight on. Then drop a pin on each.</p>
+        <p className="text-quiet">{LAYOUT_CHOICE_TEXT.addAPhotoOfThe}</p>
       ) : (
-        <ul className="flex flex-wrap gap-2" aria-label="Photo to lay them on">
+        <ul className="flex flex-wrap gap-2" aria-label={LAYOUT_CHOICE_TEXT.photoToLayThemOn}>
           {photos.map((photo, index) => (
             <li key={photo.id}>
               <button
                 type="button"
                 aria-pressed={photo.id === layout?.photo}
-                aria-label={`Lay them on photo ${index + 1}`}
+                aria-label={LAYOUT_CHOICE_TEXT.layThemOnPhoto(index + 1)}
                 onClick={() => onChoose(photo)}
                 className={`rounded-part border-4 ${photo.id === layout?.photo ? 'border-brass' : 'border-transparent hover:border-line'}`}
               >
@@ -155,7 +153,7 @@ function OnPhoto({ layout, onChoose, onSide }: OnPhotoProps) {
       )}
       {layout && (
         <Choice
-          label="The photo shows"
+          label={LAYOUT_CHOICE_TEXT.thePhotoShows}
           shown
           value={layout.side}
           options={[

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { angleOf } from '@which-way/core/switch';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { POSITION_ROW_TEXT } from '@which-way/words/screens/tag/terminals/position-row';
 
 const INPUT = 'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2';
 
@@ -34,13 +35,17 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
     <li
       className={`grid grid-cols-[2.75rem_minmax(0,1fr)] max-sm:[&>*:nth-child(n+3)]:col-start-2 sm:grid-cols-[2.75rem_minmax(0,1fr)_minmax(0,1fr)_6rem] items-center gap-2 rounded-part border-2 p-1 ${here ? 'border-brass' : 'border-transparent'}`}
     >
-      <PlainButton className="!px-0 font-mono" aria-label={`Show position ${index + 1}`} onClick={onLook}>
+      <PlainButton
+        className="!px-0 font-mono"
+        aria-label={POSITION_ROW_TEXT.showPosition(index + 1)}
+        onClick={onLook}
+      >
         {index + 1}
       </PlainButton>
       <input
         key={position.name}
-        aria-label={`What the front says at position ${index + 1}`}
-        placeholder="no name"
+        aria-label={POSITION_ROW_TEXT.whatTheFrontSaysAt(index + 1)}
+        placeholder={POSITION_ROW_TEXT.noName}
         defaultValue={position.name ?? ''}
         maxLength={HANDLE_NAME_LETTERS}
         onFocus={onLook}
@@ -49,7 +54,7 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
       />
       <Pick
         quiet
-        label={`Position ${index + 1} rests or springs back`}
+        label={POSITION_ROW_TEXT.positionRestsOrSpringsBack(index + 1)}
         value={position.rests === 'maintained' ? 'stays' : (position.returnsTo ?? 'springs')}
         options={[
           { value: 'stays', text: 'stays' },
@@ -97,17 +102,15 @@ function PoseField({ actuator, position, index, onPose }: PoseFieldProps) {
     if (pose !== undefined && JSON.stringify(pose) !== JSON.stringify(position.pose)) onPose(pose);
   };
   return (
-    <Hint
-      text={
-        keys
-          ? 'Keys that are down: 2, or 1 3 for two at once, 0 for none'
-          : 'Degrees clockwise from the top, from the front'
-      }
-    >
+    <Hint text={keys ? POSITION_ROW_TEXT.keysThatAreDownOr : POSITION_ROW_TEXT.degreesClockwiseFromTheTop}>
       <input
         key={shown}
-        aria-label={keys ? `Keys down at position ${index + 1}` : `Degrees at position ${index + 1}`}
-        placeholder={keys ? `key ${index + 1}` : `${Math.round(angleOf(actuator, position))}°`}
+        aria-label={
+          keys
+            ? POSITION_ROW_TEXT.keysDownAtPosition(index + 1)
+            : POSITION_ROW_TEXT.degreesAtPosition(index + 1)
+        }
+        placeholder={keys ? POSITION_ROW_TEXT.key(index + 1) : `${Math.round(angleOf(actuator, position))}°`}
         defaultValue={shown}
         aria-invalid={wrong}
         maxLength={20}

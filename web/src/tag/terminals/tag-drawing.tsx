@@ -6,6 +6,7 @@ import { photoOfLayout } from '../../photos/photo-url.js';
 import type { Place } from '@which-way/drawing/arrangement';
 import { SwitchDrawing } from '../../shared/drawings/switch-drawing.js';
 import { SIDE_WORDS, useViewSide } from '../../shared/drawings/view-side.js';
+import { TAG_DRAWING_TEXT } from '@which-way/words/screens/tag/terminals/tag-drawing';
 
 interface TagDrawingProps {
   picked: TerminalId | null;
@@ -30,7 +31,7 @@ export function TagDrawing({ picked, onTerminal, onGround }: TagDrawingProps) {
       roleOf={(id) => (id === picked ? 'picked' : 'plain')}
       onTerminal={onTerminal}
       {...(onGround ? { onGround } : {})}
-      caption={`The switch. ${SIDE_WORDS[side]}`}
+      caption={TAG_DRAWING_TEXT.theSwitch(SIDE_WORDS[side])}
     />
   );
 }

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { TERMINAL_PANEL_TEXT } from '@which-way/words/screens/tag/terminals/terminal-panel';
 
 const INPUT = 'mt-1 min-h-12 w-full min-w-0 rounded-part border-2 border-line bg-sheet px-3 font-mono';
 
@@ -30,9 +31,8 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
     const taken = terminals.some(
       ({ id, label: other }) => id !== terminal.id && other.toLowerCase() === wanted.toLowerCase(),
     );
-    if (wanted === '' || /[=\s]/.test(wanted))
-      return setMessage('A label has no space and no = in it, and is not empty.');
-    if (taken) return setMessage(`There is a terminal ${wanted} already.`);
+    if (wanted === '' || /[=\s]/.test(wanted)) return setMessage(TERMINAL_PANEL_TEXT.aLabelHasNoSpace);
+    if (taken) return setMessage(TERMINAL_PANEL_TEXT.thereIsATerminalAlready(wanted));
     setMessage('');
     session.restructure({
       change: 'terminal-renamed',
@@ -43,13 +43,13 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
   };
   return (
     <section
-      aria-label={`Terminal ${terminal.label}`}
+      aria-label={TERMINAL_PANEL_TEXT.terminal(terminal.label)}
       className="grid gap-3 rounded-part border-2 border-brass bg-sheet p-4"
     >
       <div className="flex items-center justify-between">
         <h2 className="font-mono text-large font-bold">{terminal.label}</h2>
         <PlainButton look="quiet" className="!px-2" onClick={onClose}>
-          Close
+          {TERMINAL_PANEL_TEXT.close}
         </PlainButton>
       </div>
       <form
@@ -60,7 +60,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
         }}
       >
         <label>
-          You call it
+          {TERMINAL_PANEL_TEXT.youCallIt}
           <input
             value={label}
             maxLength={LABEL_LETTERS}
@@ -69,19 +69,19 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
           />
         </label>
         <label>
-          Stamped on it
+          {TERMINAL_PANEL_TEXT.stampedOnIt}
           <input
             value={marking}
             maxLength={LABEL_LETTERS}
-            placeholder="nothing"
+            placeholder={TERMINAL_PANEL_TEXT.nothing}
             onChange={({ target }) => setMarking(target.value)}
             className={`${INPUT} placeholder:text-quiet`}
           />
         </label>
-        <PlainButton type="submit">Keep</PlainButton>
+        <PlainButton type="submit">{TERMINAL_PANEL_TEXT.keep}</PlainButton>
       </form>
       <Choice
-        label="What it is"
+        label={TERMINAL_PANEL_TEXT.whatItIs}
         value={terminal.role}
         options={TERMINAL_ROLES.map((value) => ({ value, text: ROLE_WORDS[value] }))}
         onChoose={(role) => {
@@ -100,7 +100,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
           return onClose();
         }}
       >
-        It is no terminal: remove it
+        {TERMINAL_PANEL_TEXT.itIsNoTerminalRemove}
       </PlainButton>
       {message && (
         <p role="alert" className="text-brick">
@@ -118,7 +118,7 @@ function Looks({ terminal }: { terminal: Terminal }) {
   const looks = looksOf(log).get(terminal.id) ?? [];
   return (
     <div className="grid gap-1">
-      <p className="font-semibold">What it looks like</p>
+      <p className="font-semibold">{TERMINAL_PANEL_TEXT.whatItLooksLike}</p>
       <div className="flex flex-wrap gap-1">
         {TERMINAL_LOOKS.map((look) => (
           <PlainButton
@@ -139,9 +139,7 @@ function Looks({ terminal }: { terminal: Terminal }) {
         ))}
       </div>
       {looks.length > 0 && (
-        <p className="text-small text-quiet">
-          Perhaps the common: it is probed a little sooner, and counted for nothing.
-        </p>
+        <p className="text-small text-quiet">{TERMINAL_PANEL_TEXT.perhapsTheCommonItIs}</p>
       )}
     </div>
   );
@@ -150,13 +148,13 @@ function Looks({ terminal }: { terminal: Terminal }) {
 function labelTrouble(list: Extract<LabelList, { ok: false }>): string {
   switch (list.code) {
     case 'not-a-label':
-      return `“${list.at}” is not a label. Give runs such as 1-5, and single labels.`;
+      return TERMINAL_PANEL_TEXT.isNotALabelGive(list.at);
     case 'twice':
-      return `“${list.at}” is there twice. Each label is used once.`;
+      return TERMINAL_PANEL_TEXT.isThereTwiceEachLabel(list.at);
     case 'run-backwards':
-      return `“${list.at}” runs backwards. Begin with the lower number.`;
+      return TERMINAL_PANEL_TEXT.runsBackwardsBeginWithThe(list.at);
     case 'too-many':
-      return `“${list.at}” is more than 96 terminals.`;
+      return TERMINAL_PANEL_TEXT.isMoreThanTerminals(list.at);
   }
 }
 
@@ -169,7 +167,7 @@ export function RelabelForm({ terminals }: { terminals: readonly Terminal[] }) {
     const read = readLabels(typed);
     if (!read.ok) return setMessage(labelTrouble(read));
     if (read.labels.length !== terminals.length)
-      return setMessage(`That is ${read.labels.length} labels for ${terminals.length} terminals.`);
+      return setMessage(TERMINAL_PANEL_TEXT.thatIsLabelsForTerminals(read.labels.length, terminals.length));
     setMessage('');
     setTyped('');
     const labels = terminals.map(({ id }, index) => {
@@ -187,7 +185,7 @@ export function RelabelForm({ terminals }: { terminals: readonly Terminal[] }) {
       }}
     >
       <label className="font-semibold" htmlFor="relabel">
-        Labels as they stand on the part, in order
+        {TERMINAL_PANEL_TEXT.labelsAsTheyStandOn}
       </label>
       <div className="flex gap-2">
         <input
@@ -198,7 +196,7 @@ export function RelabelForm({ terminals }: { terminals: readonly Terminal[] }) {
           className={`${INPUT} placeholder:text-quiet`}
         />
         <PlainButton type="submit" disabled={typed.trim() === ''}>
-          Relabel
+          {TERMINAL_PANEL_TEXT.relabel}
         </PlainButton>
       </div>
       {message && (

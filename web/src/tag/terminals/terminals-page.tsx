@@ -21,6 +21,7 @@ import { LayoutChoice } from './layout-choice.js';
 import { NewSwitchForm } from '../new-switch-form.js';
 import { TagDrawing } from './tag-drawing.js';
 import { RelabelForm, TerminalPanel } from './terminal-panel.js';
+import { TERMINALS_PAGE_TEXT } from '@which-way/words/screens/tag/terminals/terminals-page';
 
 /** How the terminals lie on the part, what is stamped on them, and what the hand moves. */
 export function TerminalsPage() {
@@ -49,18 +50,20 @@ export function TerminalsPage() {
   const next = terminal ?? unplaced[0] ?? null;
   return (
     <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <section aria-label="The switch" className="min-w-0">
-        <h1 className="sr-only">Terminals and handle</h1>
+      <section aria-label={TERMINALS_PAGE_TEXT.theSwitch} className="min-w-0">
+        <h1 className="sr-only">{TERMINALS_PAGE_TEXT.terminalsAndHandle}</h1>
         <div className="flex flex-wrap items-center gap-2">
           <SideSwitch />
           {placeable && (
             <p className="grow text-right text-quiet" role="status">
               {next ? (
                 <>
-                  Tap where <strong className="font-mono text-ink">{next.label}</strong> lies
+                  {TERMINALS_PAGE_TEXT.tapWhere}
+                  <strong className="font-mono text-ink">{next.label}</strong>
+                  {TERMINALS_PAGE_TEXT.lies}
                 </>
               ) : (
-                'Tap a terminal, then where it lies'
+                TERMINALS_PAGE_TEXT.tapATerminalThenWhere
               )}
             </p>
           )}
@@ -92,7 +95,7 @@ export function TerminalsPage() {
               );
             }}
           >
-            Fill the free places in order
+            {TERMINALS_PAGE_TEXT.fillTheFreePlacesIn}
           </PlainButton>
         )}
         <div className="mt-8">
@@ -120,22 +123,22 @@ function AllTerminals({ structure }: { structure: Structure }) {
   const contacts = contactTerminals(structure);
   const frame = { ...newTerminal('FRAME', newId), role: 'frame' } as const;
   return (
-    <section aria-label="Terminals" className="grid gap-3">
-      <h2 className="text-large font-bold">{contacts.length} terminals</h2>
+    <section aria-label={TERMINALS_PAGE_TEXT.terminals} className="grid gap-3">
+      <h2 className="text-large font-bold">
+        {contacts.length}
+        {TERMINALS_PAGE_TEXT.terminals2}
+      </h2>
       <div className="flex flex-wrap gap-2">
         <PlainButton onClick={() => session.restructure(addedTerminal(structure, newId))}>
-          One more lug
+          {TERMINALS_PAGE_TEXT.oneMoreLug}
         </PlainButton>
         {structure.terminals.every(({ role }) => role !== 'frame') && (
           <PlainButton onClick={() => session.restructure({ change: 'terminal-added', terminal: frame })}>
-            Add the FRAME
+            {TERMINALS_PAGE_TEXT.addTheFrame}
           </PlainButton>
         )}
       </div>
-      <p className="text-small text-quiet">
-        FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to
-        rename it, or to say that it is a tie lug, a lamp tab, an earth, electronics.
-      </p>
+      <p className="text-small text-quiet">{TERMINALS_PAGE_TEXT.frameIsBushShaftBracket}</p>
       <RelabelForm terminals={contacts} />
     </section>
   );

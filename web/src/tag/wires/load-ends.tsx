@@ -3,6 +3,7 @@ import { loadTiesOf, type Load, type LoadEnd, type Supply, type WireEnd } from '
 import { endWords, supplyName } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { Pick } from '../../shared/controls/pick.js';
+import { LOAD_ENDS_TEXT } from '@which-way/words/screens/tag/wires/load-ends';
 
 interface LoadEndsProps {
   load: Load;
@@ -46,7 +47,7 @@ export function LoadEnds({ load, loads, supplies }: LoadEndsProps) {
             {endWords(load, end)}
             <Pick
               quiet
-              label={`Where ${endWords(load, end)} goes without the switch`}
+              label={LOAD_ENDS_TEXT.whereGoesWithoutTheSwitch(endWords(load, end))}
               value={tie ? keyOf(tie.to) : ''}
               options={[
                 { value: '', text: 'on a wire of the switch' },

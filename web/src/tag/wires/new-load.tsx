@@ -10,6 +10,7 @@ import { Choice } from '../../shared/controls/choice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { CURRENT, Figure, Wrong } from '../strip/figure.js';
+import { NEW_LOAD_TEXT } from '@which-way/words/screens/tag/wires/new-load';
 
 const NOTHING_TYPED = { name: '', amps: '', watts: '', volts: '', start: '', constant: '' };
 
@@ -53,8 +54,8 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       }}
     >
       <input
-        aria-label="What the load is"
-        placeholder="Load, such as heater"
+        aria-label={NEW_LOAD_TEXT.whatTheLoadIs}
+        placeholder={NEW_LOAD_TEXT.loadSuchAsHeater}
         value={typed.name}
         maxLength={LINK_NAME_LETTERS}
         onChange={({ target }) => set('name')(target.value)}
@@ -62,18 +63,18 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       />
       <Pick
         quiet
-        label="Kind of load"
+        label={NEW_LOAD_TEXT.kindOfLoad}
         value={kind}
         options={LOAD_KINDS.map((one) => ({ value: one, text: LOAD_WORDS[one] }))}
         onPick={(chosen) => setKind(LOAD_KINDS.find((one) => one === chosen) ?? 'resistive')}
       />
       <Figure label="A" value={typed.amps} onChange={set('amps')} />
       <Figure label="W" value={typed.watts} onChange={set('watts')} />
-      <Figure label="V at the load" value={typed.volts} onChange={set('volts')} />
+      <Figure label={NEW_LOAD_TEXT.vAtTheLoad} value={typed.volts} onChange={set('volts')} />
       {kind === 'motor' && (
         <Pick
           quiet
-          label="How the motor is made"
+          label={NEW_LOAD_TEXT.howTheMotorIsMade}
           value={make}
           options={[
             { value: '', text: 'made how? not said' },
@@ -82,14 +83,21 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
           onPick={setMake}
         />
       )}
-      {kind === 'motor' && <Figure label="A at the start" value={typed.start} onChange={set('start')} />}
-      {kind === 'motor' && current === 'DC' && (
-        <Figure label="L/R, ms" value={typed.constant} onChange={set('constant')} />
+      {kind === 'motor' && (
+        <Figure label={NEW_LOAD_TEXT.aAtTheStart} value={typed.start} onChange={set('start')} />
       )}
-      <Choice label="Kind of current of the load" value={current} options={CURRENT} onChoose={setCurrent} />
+      {kind === 'motor' && current === 'DC' && (
+        <Figure label={NEW_LOAD_TEXT.lRMs} value={typed.constant} onChange={set('constant')} />
+      )}
+      <Choice
+        label={NEW_LOAD_TEXT.kindOfCurrentOfThe}
+        value={current}
+        options={CURRENT}
+        onChoose={setCurrent}
+      />
       {wrong && <Wrong />}
       <PlainButton type="submit" disabled={wrong || typed.name.trim() === ''}>
-        Add the load
+        {NEW_LOAD_TEXT.addTheLoad}
       </PlainButton>
     </form>
   );

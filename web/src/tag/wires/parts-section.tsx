@@ -10,6 +10,7 @@ import { PlainButton } from '../../shared/controls/plain-button.js';
 import { ohms } from '@which-way/words/quantity';
 import { terminalName } from '@which-way/words/terminals';
 import { PART_WORDS } from '@which-way/words/tag/wires';
+import { PARTS_SECTION_TEXT } from '@which-way/words/screens/tag/wires/parts-section';
 
 interface PartsSectionProps {
   parts: readonly Part[];
@@ -26,12 +27,12 @@ export function PartsSection({ parts, ends, onEnds }: PartsSectionProps) {
   const session = useSession();
   const declare = (part: Part) => session.emit({ kind: 'part-declared', part });
   return (
-    <section aria-label="Jumpers and parts" className="grid gap-3 border-t-2 border-line pt-3">
-      <h2 className="text-large font-bold">Jumpers and parts across it</h2>
-      <p className="text-quiet">
-        Jumpers before they come off; lamps, coils, resistors, suppressors that conduct without being a
-        contact.
-      </p>
+    <section
+      aria-label={PARTS_SECTION_TEXT.jumpersAndParts}
+      className="grid gap-3 border-t-2 border-line pt-3"
+    >
+      <h2 className="text-large font-bold">{PARTS_SECTION_TEXT.jumpersAndPartsAcrossIt}</h2>
+      <p className="text-quiet">{PARTS_SECTION_TEXT.jumpersBeforeTheyComeOff}</p>
       <ul>
         {parts.map((part) => (
           <li key={part.id} className="flex flex-wrap items-center gap-x-3 border-b border-line py-1">
@@ -49,10 +50,10 @@ export function PartsSection({ parts, ends, onEnds }: PartsSectionProps) {
               checked={part.on}
               onChange={(on) => declare({ ...part, on })}
             >
-              still on
+              {PARTS_SECTION_TEXT.stillOn}
             </CheckLine>
             <PlainButton look="quiet" className="!px-2" onClick={() => declare({ ...part, removed: true })}>
-              Remove
+              {PARTS_SECTION_TEXT.remove}
             </PlainButton>
           </li>
         ))}
@@ -78,11 +79,11 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
   const [note, setNote] = useState('');
   const [message, setMessage] = useState('');
   const add = () => {
-    if (a === '' || b === '') return setMessage('Tap or choose the two terminals that it bridges.');
-    if (a === b) return setMessage('It bridges two terminals, not one and the same.');
+    if (a === '' || b === '') return setMessage(PARTS_SECTION_TEXT.tapOrChooseTheTwo);
+    if (a === b) return setMessage(PARTS_SECTION_TEXT.itBridgesTwoTerminalsNot);
     const read = value.trim() === '' ? null : parseValue(value);
     if (read && !(read.ok && read.value.kind === 'ohms'))
-      return setMessage(`“${value}” is not ohms. Give 40, 2k2, 0,5, or leave it empty.`);
+      return setMessage(PARTS_SECTION_TEXT.isNotOhmsGiveK(value));
     const known = read?.ok && read.value.kind === 'ohms' ? read.value.ohms : null;
     return onDeclare({
       id: newId<PartId>(),
@@ -98,7 +99,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
     <Pick
       label={label}
       value={chosen}
-      placeholder="which"
+      placeholder={PARTS_SECTION_TEXT.which}
       options={terminals.map(({ id, label: name }) => ({ value: id, text: name }))}
       onPick={choose}
     />
@@ -113,7 +114,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
     >
       <div className="col-span-2 sm:col-span-1">
         <Pick
-          label="What"
+          label={PARTS_SECTION_TEXT.what}
           value={form}
           options={PART_FORMS.map((one) => ({ value: one, text: PART_WORDS[one] }))}
           onPick={(value) => setForm(PART_FORMS.find((one) => one === value) ?? 'jumper')}
@@ -122,20 +123,20 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
       {end('From', a, setA)}
       {end('To', b, setB)}
       <label>
-        Ohms
+        {PARTS_SECTION_TEXT.ohms}
         <input
           value={value}
           maxLength={12}
-          placeholder="if known"
+          placeholder={PARTS_SECTION_TEXT.ifKnown}
           onChange={({ target }) => setValue(target.value)}
           className={`${INPUT} placeholder:text-quiet`}
         />
       </label>
       <PlainButton type="submit" className="sm:col-span-2">
-        Declare
+        {PARTS_SECTION_TEXT.declare}
       </PlainButton>
       <label className="col-span-2 sm:col-span-3">
-        Note
+        {PARTS_SECTION_TEXT.note}
         <input
           value={note}
           maxLength={PART_NOTE_LETTERS}

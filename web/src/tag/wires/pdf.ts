@@ -10,6 +10,7 @@ import { svgText } from '@which-way/drawing/svg-text';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { settingName, terminalList, terminalName } from '@which-way/words/terminals';
 import { savePdf } from '../../shared/files/pdf-file.js';
+import { PDF_TEXT } from '@which-way/words/screens/tag/wires/pdf';
 
 /** Points per millimetre. */
 const MM = 72 / 25.4;
@@ -51,9 +52,9 @@ export function tagLabels(
   return {
     pageSize: 'A4',
     pageMargins: [28, 34, 28, 34],
-    info: { title: `Wire tags of job ${job.number}` },
+    info: { title: PDF_TEXT.wireTagsOfJob(job.number) },
     content: [
-      { text: `Job ${job.number}, ${job.title}: wire tags`, fontSize: 11, margin: [0, 0, 0, 8] },
+      { text: PDF_TEXT.jobWireTags(job.number, job.title), fontSize: 11, margin: [0, 0, 0, 8] },
       { columns: columns.map((stack) => ({ stack })), columnGap: 10 },
     ],
   };
@@ -81,22 +82,22 @@ export function stickerMap(
     };
   });
   const standing = table.complete
-    ? `Complete: ${count.settled} of ${count.all} pairs settled.`
-    : `NOT COMPLETE: ${count.settled} of ${count.all} pairs settled so far.`;
+    ? PDF_TEXT.completeOfPairsSettled(count.settled, count.all)
+    : PDF_TEXT.notCompleteOfPairsSettled(count.settled, count.all);
   return {
     pageSize: { width: 62 * MM, height: 100 * MM },
     pageMargins: [9, 8, 9, 8],
-    info: { title: `Map of job ${job.number}` },
+    info: { title: PDF_TEXT.mapOfJob(job.number) },
     defaultStyle: { fontSize: 7 },
     content: [
       { text: `Job ${job.number}  ${job.title}`, bold: true, fontSize: 8.5 },
-      { text: 'Seen from the terminal side', color: '#444', margin: [0, 1, 0, 3] },
+      { text: PDF_TEXT.seenFromTheTerminalSide, color: '#444', margin: [0, 1, 0, 3] },
       { svg: plan(map), fit: [44 * MM, 42 * MM], alignment: 'center' },
       { stack: lines, margin: [0, 4, 0, 3] },
       ...(table.joinsNothing.length > 0
         ? [
             {
-              text: `${table.complete ? 'Join nothing' : 'Join nothing so far'}: ${terminalList(map.structure, table.joinsNothing)}`,
+              text: `${table.complete ? PDF_TEXT.joinNothing : PDF_TEXT.joinNothingSoFar}: ${terminalList(map.structure, table.joinsNothing)}`,
             },
           ]
         : []),
@@ -126,7 +127,9 @@ function swatch(color: string): string {
 
 /** Terminals where they lie, from the terminal side: the drawing of the screen. */
 const plan = ({ structure }: SwitchMap): string =>
-  svgText(switchPicture({ ...structure, links: [] }, 'terminal', { ...GROUND_WORDS, caption: 'The switch' }));
+  svgText(
+    switchPicture({ ...structure, links: [] }, 'terminal', { ...GROUND_WORDS, caption: PDF_TEXT.theSwitch }),
+  );
 
 export const saveTags = (job: Job, map: SwitchMap, wires: readonly Wire[]): Promise<void> =>
   savePdf(tagLabels(job, map, wires), `job-${job.number}-wire-tags.pdf`);

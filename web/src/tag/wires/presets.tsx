@@ -18,6 +18,7 @@ import { newId } from '../../job/new-id.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { nextTag } from './next-tag.js';
+import { PRESETS_TEXT } from '@which-way/words/screens/tag/wires/presets';
 
 /** A common arrangement, laid on the terminals by what the switch does: shown first, taken as a whole. */
 export function Presets() {
@@ -31,18 +32,18 @@ export function Presets() {
     return id ? terminalName(map.structure, id) : '?';
   };
   return (
-    <section aria-label="Common arrangements" className="grid gap-2">
+    <section aria-label={PRESETS_TEXT.commonArrangements} className="grid gap-2">
       <Pick
         quiet
-        label="A common arrangement"
-        placeholder="Lay a common arrangement on it …"
+        label={PRESETS_TEXT.aCommonArrangement}
+        placeholder={PRESETS_TEXT.layACommonArrangementOn}
         value={name ?? ''}
         options={PRESETS.map((one) => ({ value: one, text: PRESET_WORDS[one] }))}
         onPick={(value) => setName(PRESETS.find((one) => one === value) ?? null)}
       />
       {name && !laid && (
         <p role="alert" className="text-amber-ink">
-          This switch does not do that, or what it does is not known in full yet.
+          {PRESETS_TEXT.thisSwitchDoesNotDo}
         </p>
       )}
       {laid && (
@@ -63,10 +64,7 @@ export function Presets() {
               </li>
             ))}
           </ul>
-          <p className="text-small text-quiet">
-            By what the switch does. Where it could lie more than one way round, this is one of them: look at
-            the wires.
-          </p>
+          <p className="text-small text-quiet">{PRESETS_TEXT.byWhatTheSwitchDoes}</p>
           <div className="flex gap-2">
             <PlainButton
               onClick={() => {
@@ -75,10 +73,10 @@ export function Presets() {
                 setName(null);
               }}
             >
-              Lay it
+              {PRESETS_TEXT.layIt}
             </PlainButton>
             <PlainButton look="quiet" onClick={() => setName(null)}>
-              Leave it
+              {PRESETS_TEXT.leaveIt}
             </PlainButton>
           </div>
         </>

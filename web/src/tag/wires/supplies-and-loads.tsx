@@ -11,6 +11,7 @@ import { CURRENT, Figure, Wrong } from '../strip/figure.js';
 import { LoadEnds } from './load-ends.js';
 import { NewLoad } from './new-load.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { SUPPLIES_AND_LOADS_TEXT } from '@which-way/words/screens/tag/wires/supplies-and-loads';
 
 /** What the machine is fed with and what it feeds: named once here, for contacts, the replacement and the wires’ ends. */
 export function SuppliesAndLoads() {
@@ -18,8 +19,11 @@ export function SuppliesAndLoads() {
   const session = useSession();
   const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
   return (
-    <section aria-label="Supplies and loads" className="grid gap-3 border-t-2 border-line pt-3">
-      <h2 className="text-large font-bold">Supplies and loads</h2>
+    <section
+      aria-label={SUPPLIES_AND_LOADS_TEXT.suppliesAndLoads}
+      className="grid gap-3 border-t-2 border-line pt-3"
+    >
+      <h2 className="text-large font-bold">{SUPPLIES_AND_LOADS_TEXT.suppliesAndLoads}</h2>
       <ul>
         {supplies.map((supply) => (
           <Line
@@ -48,8 +52,13 @@ function Line({ words, onRemove, children }: { words: string; onRemove: () => vo
   return (
     <li className="flex flex-wrap items-center gap-x-3 border-b border-line">
       <span className="min-w-0 grow">{words}</span>
-      <PlainButton look="quiet" className="!px-2" aria-label={`Remove ${words}`} onClick={onRemove}>
-        Remove
+      <PlainButton
+        look="quiet"
+        className="!px-2"
+        aria-label={SUPPLIES_AND_LOADS_TEXT.remove(words)}
+        onClick={onRemove}
+      >
+        {SUPPLIES_AND_LOADS_TEXT.remove2}
       </PlainButton>
       {children && <div className="basis-full">{children}</div>}
     </li>
@@ -74,16 +83,21 @@ function NewSupply({ onAdd }: { onAdd: (supply: Supply) => void }) {
     >
       <Pick
         quiet
-        label="Which supply"
+        label={SUPPLIES_AND_LOADS_TEXT.whichSupply}
         value={kind}
         options={POTENTIALS.map((one) => ({ value: one, text: POTENTIAL_WORDS[one] }))}
         onPick={(chosen) => setKind(POTENTIALS.find((one) => one === chosen) ?? 'L')}
       />
       <Figure label="V" value={volts} onChange={setVolts} />
-      <Choice label="Kind of current of the supply" value={current} options={CURRENT} onChoose={setCurrent} />
+      <Choice
+        label={SUPPLIES_AND_LOADS_TEXT.kindOfCurrentOfThe}
+        value={current}
+        options={CURRENT}
+        onChoose={setCurrent}
+      />
       {wrong && <Wrong />}
       <PlainButton type="submit" disabled={wrong}>
-        Add the supply
+        {SUPPLIES_AND_LOADS_TEXT.addTheSupply}
       </PlainButton>
     </form>
   );

@@ -5,6 +5,7 @@ import { endWords, supplyName } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { guessedEnd } from './guessed-end.js';
 import type { Wire } from '@which-way/core/log';
+import { WIRE_ENDS_TEXT } from '@which-way/words/screens/tag/wires/wire-ends';
 
 const keyOf = (end: WireEnd): string =>
   end.at === 'supply' ? end.supply : end.at === 'load' ? `${end.load} ${end.end}` : end.at;
@@ -37,14 +38,12 @@ export function WireEnds({ wire }: { wire: Wire }) {
   return (
     <fieldset>
       <legend className="font-semibold">
-        Its far end{' '}
+        {WIRE_ENDS_TEXT.itsFarEnd}{' '}
         <span className="font-normal text-quiet">
-          {ends.length === 0 ? 'not said; several where it goes on from one to the next' : ''}
+          {ends.length === 0 ? WIRE_ENDS_TEXT.notSaidSeveralWhereIt : ''}
         </span>
       </legend>
-      {options.length === 2 && (
-        <p className="text-quiet">Name supplies and loads below: then each is one tap.</p>
-      )}
+      {options.length === 2 && <p className="text-quiet">{WIRE_ENDS_TEXT.nameSuppliesAndLoadsBelow}</p>}
       <div className="mt-1 flex flex-wrap gap-1.5">
         {guess && guessText && (
           <button
@@ -52,7 +51,9 @@ export function WireEnds({ wire }: { wire: Wire }) {
             className="min-h-12 rounded-part border-2 border-dashed border-quiet px-3"
             onClick={() => keep([guess])}
           >
-            A guess: {guessText}. Take it
+            {WIRE_ENDS_TEXT.aGuess}
+            {guessText}
+            {WIRE_ENDS_TEXT.takeIt}
           </button>
         )}
         {options.map(({ end, text }) => {

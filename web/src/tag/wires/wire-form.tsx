@@ -10,6 +10,7 @@ import { TERMINATION_WORDS } from '@which-way/words/tag/wires';
 import { Swatch } from './wire-casing.js';
 import { WireEnds } from './wire-ends.js';
 import { CheckLine } from '../../shared/controls/check-line.js';
+import { WIRE_FORM_TEXT } from '@which-way/words/screens/tag/wires/wire-form';
 
 interface WireFormProps {
   wire: Wire;
@@ -25,24 +26,30 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
   const change = (part: Partial<Wire>) => onKeep({ ...wire, ...part });
   const retag = (tag: string) => {
     const wanted = tag.trim();
-    if (wanted === '') return setMessage('A tag has a number or a letter on it.');
+    if (wanted === '') return setMessage(WIRE_FORM_TEXT.aTagHasANumber);
     if (wires.some(({ id, tag: other }) => id !== wire.id && other.toLowerCase() === wanted.toLowerCase()))
-      return setMessage(`There is a tag ${wanted} already.`);
+      return setMessage(WIRE_FORM_TEXT.thereIsATagAlready(wanted));
     setMessage('');
     return change({ tag: wanted });
   };
   return (
     <div className="grid gap-3 rounded-part border-2 border-brass bg-sheet p-3">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <KeptField label="Tag" mono maxLength={WIRE_TAG_LETTERS} text={wire.tag} onKeep={retag} />
         <KeptField
-          label="Size"
+          label={WIRE_FORM_TEXT.tag}
+          mono
+          maxLength={WIRE_TAG_LETTERS}
+          text={wire.tag}
+          onKeep={retag}
+        />
+        <KeptField
+          label={WIRE_FORM_TEXT.size}
           maxLength={WIRE_SIZE_LETTERS}
           text={wire.size}
           onKeep={(size) => change({ size: size.trim() })}
         />
         <Pick
-          label="Ends in"
+          label={WIRE_FORM_TEXT.endsIn}
           value={wire.termination ?? ''}
           options={[
             { value: '', text: 'not said' },
@@ -51,7 +58,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
           onPick={(value) => change({ termination: terminationOf(value) })}
         />
         <Pick
-          label="Sits on"
+          label={WIRE_FORM_TEXT.sitsOn}
           value={wire.terminal ?? ''}
           options={[
             { value: '', text: 'not said' },
@@ -61,7 +68,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
         />
         <div className="col-span-2">
           <KeptField
-            label="Goes to"
+            label={WIRE_FORM_TEXT.goesTo}
             maxLength={GOES_TO_LETTERS}
             text={wire.goesTo}
             onKeep={(goesTo) => change({ goesTo: goesTo.trim() })}
@@ -71,7 +78,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
       <WireEnds wire={wire} />
       <ColorChoice color={wire.color} onChoose={(color) => change({ color })} />
       <CheckLine checked={wire.liveThough} onChange={(ticked) => change({ liveThough: ticked })} hazard>
-        Live though its colour says otherwise: re-mark it
+        {WIRE_FORM_TEXT.liveThoughItsColourSays}
       </CheckLine>
       {message && (
         <p role="alert" className="text-brick">
@@ -79,7 +86,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
         </p>
       )}
       <div className="flex gap-2">
-        <PlainButton onClick={onClose}>Done</PlainButton>
+        <PlainButton onClick={onClose}>{WIRE_FORM_TEXT.done}</PlainButton>
         <PlainButton
           look="quiet"
           onClick={() => {
@@ -87,7 +94,7 @@ export function WireForm({ wire, wires, onKeep, onClose }: WireFormProps) {
             onClose();
           }}
         >
-          Remove the wire
+          {WIRE_FORM_TEXT.removeTheWire}
         </PlainButton>
       </div>
     </div>
@@ -107,8 +114,9 @@ function ColorChoice({ color, onChoose }: { color: string; onChoose: (color: str
   return (
     <fieldset>
       <legend className="font-semibold">
-        Colour {color && <span className="font-mono">{color}</span>}
-        <span className="font-normal text-quiet"> tap two for a striped wire</span>
+        {WIRE_FORM_TEXT.colour}
+        {color && <span className="font-mono">{color}</span>}
+        <span className="font-normal text-quiet">{WIRE_FORM_TEXT.tapTwoForAStriped}</span>
       </legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {WIRE_COLORS.map(({ code, word }) => (

@@ -16,6 +16,7 @@ import { SuppliesAndLoads } from './supplies-and-loads.js';
 import { TagDrawing } from '../terminals/tag-drawing.js';
 import { WireForm } from './wire-form.js';
 import { WireCasing } from './wire-casing.js';
+import { WIRES_PAGE_TEXT } from '@which-way/words/screens/tag/wires/wires-page';
 
 /** Every wire with its own tag, where it sat, and what bridges the switch from outside. */
 export function WiresPage() {
@@ -39,20 +40,22 @@ export function WiresPage() {
     setEnds((now) => (now.includes(id) ? now.filter((one) => one !== id) : [...now, id].slice(-2)));
   };
   if (map.structure.terminals.length === 0)
-    return <p className="p-6">First say how many terminals there are, at “Terminals and handle”.</p>;
+    return <p className="p-6">{WIRES_PAGE_TEXT.firstSayHowManyTerminals}</p>;
   return (
     <main className="grid grow content-start gap-x-8 gap-y-6 p-4 sm:p-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <section aria-label="The switch" className="min-w-0 self-start lg:sticky lg:top-3">
-        <h1 className="sr-only">Wires and jumpers</h1>
+      <section aria-label={WIRES_PAGE_TEXT.theSwitch} className="min-w-0 self-start lg:sticky lg:top-3">
+        <h1 className="sr-only">{WIRES_PAGE_TEXT.wiresAndJumpers}</h1>
         <div className="flex flex-wrap items-center gap-2">
           <SideSwitch />
           <p className="grow text-right text-quiet" role="status">
             {wire ? (
               <>
-                Tap where tag <strong className="font-mono text-ink">{wire.tag}</strong> sits
+                {WIRES_PAGE_TEXT.tapWhereTag}
+                <strong className="font-mono text-ink">{wire.tag}</strong>
+                {WIRES_PAGE_TEXT.sits}
               </>
             ) : (
-              'Tap one terminal to put a new wire on it, two for a jumper or part'
+              WIRES_PAGE_TEXT.tapOneTerminalToPut
             )}
           </p>
         </div>
@@ -61,20 +64,16 @@ export function WiresPage() {
         </div>
       </section>
       <div className="grid min-w-0 content-start gap-6">
-        <section aria-label="Wires" className="grid gap-3">
+        <section aria-label={WIRES_PAGE_TEXT.wires} className="grid gap-3">
           <div className="flex flex-wrap items-center gap-2">
-            <h2 className="grow text-large font-bold">Wires</h2>
+            <h2 className="grow text-large font-bold">{WIRES_PAGE_TEXT.wires}</h2>
             <PlainButton look="strong" onClick={() => add(ends.length === 1 ? (ends[0] ?? null) : null)}>
               {ends.length === 1
-                ? `A wire on ${terminalName(map.structure, ends[0] as TerminalId)}`
-                : 'One more wire'}
+                ? WIRES_PAGE_TEXT.aWireOn(terminalName(map.structure, ends[0] as TerminalId))
+                : WIRES_PAGE_TEXT.oneMoreWire}
             </PlainButton>
           </div>
-          {wires.length === 0 && (
-            <p className="text-quiet">
-              Put a numbered tag on each wire before it comes off. Colours repeat; tags do not.
-            </p>
-          )}
+          {wires.length === 0 && <p className="text-quiet">{WIRES_PAGE_TEXT.putANumberedTagOn}</p>}
           <ul>
             {wires.map((one) => (
               <li key={one.id} className="border-b border-line">
@@ -113,19 +112,19 @@ function Prints({ wires }: { wires: readonly Wire[] }) {
       const pdf = await import('./pdf.js');
       await (what === 'tags' ? pdf.saveTags(job, map, wires) : pdf.saveSticker(job, map, wires));
     } catch (error) {
-      toast.error(`The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`);
+      toast.error(WIRES_PAGE_TEXT.thePdfCouldNotBe(error instanceof Error ? error.message : String(error)));
     }
   };
   return (
-    <section aria-label="Print" className="grid gap-2 border-t-2 border-line pt-3">
+    <section aria-label={WIRES_PAGE_TEXT.print} className="grid gap-2 border-t-2 border-line pt-3">
       <div className="flex flex-wrap gap-2">
         <PlainButton disabled={wires.length === 0} onClick={() => void print('tags')}>
           <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
-          Tag labels, PDF
+          {WIRES_PAGE_TEXT.tagLabelsPdf}
         </PlainButton>
         <PlainButton onClick={() => void print('sticker')}>
           <FileDown size={18} className="mr-2 inline" aria-hidden="true" />
-          Map on a sticker, PDF
+          {WIRES_PAGE_TEXT.mapOnAStickerPdf}
         </PlainButton>
       </div>
     </section>
@@ -143,13 +142,19 @@ function WireLine({ wire, onPick }: { wire: Wire; onPick: () => void }) {
     >
       <WireCasing wire={wire} />
       <span className="font-mono font-bold">
-        {wire.terminal ? `on ${terminalName(structure, wire.terminal)}` : 'not put on a terminal'}
+        {wire.terminal
+          ? WIRES_PAGE_TEXT.on(terminalName(structure, wire.terminal))
+          : WIRES_PAGE_TEXT.notPutOnATerminal}
       </span>
       <span className="text-quiet">
         {[wire.size, wire.goesTo && `to ${wire.goesTo}`].filter(Boolean).join(', ')}
       </span>
       {wire.liveThough && (
-        <strong className="text-brick">live though {colorWords(wire.color)}: re-mark</strong>
+        <strong className="text-brick">
+          {WIRES_PAGE_TEXT.liveThough}
+          {colorWords(wire.color)}
+          {WIRES_PAGE_TEXT.reMark}
+        </strong>
       )}
     </button>
   );
@@ -167,8 +172,10 @@ function Splices({ wires }: { wires: readonly Wire[] }) {
     <ul className="text-small">
       {shared.map(({ label, role, tags }) => (
         <li key={label}>
-          <strong className="font-mono">{label}</strong> holds tags {tags.join(' and ')}
-          {role === 'dummy' ? ': a tie lug used as a splice. They must stay joined on the new switch.' : '.'}
+          <strong className="font-mono">{label}</strong>
+          {WIRES_PAGE_TEXT.holdsTags}
+          {tags.join(' and ')}
+          {role === 'dummy' ? WIRES_PAGE_TEXT.aTieLugUsedAs : '.'}
         </li>
       ))}
     </ul>

@@ -15,6 +15,7 @@ import { useJobState, useSession } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { beginBeside } from './begin-beside.js';
+import { BESIDE_PANEL_TEXT } from '@which-way/words/screens/verify/beside/beside-panel';
 
 /** Cells shown at once: differences stand first. */
 const MOST_SHOWN = 40;
@@ -24,7 +25,9 @@ export function BesidePanel({ map }: { map: SwitchMap }) {
   const beside = besideOf(map.log);
   return (
     <details className="border-t border-line pt-2" open={beside.length > 0 || undefined}>
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">Beside another switch</summary>
+      <summary className="min-h-12 cursor-pointer py-2 font-bold">
+        {BESIDE_PANEL_TEXT.besideAnotherSwitch}
+      </summary>
       {beside.map((one) => (
         <Compared key={one.job} map={map} beside={one} />
       ))}
@@ -44,18 +47,26 @@ function Compared({ map, beside }: { map: SwitchMap; beside: Beside }) {
   );
   const [all, setAll] = useState(false);
   return (
-    <section aria-label={`Beside ${beside.title}`} className="mb-3">
+    <section aria-label={BESIDE_PANEL_TEXT.beside(beside.title)} className="mb-3">
       <h3 className="flex flex-wrap items-center gap-x-3 font-bold">
         {BESIDE_WORDS[beside.as]}:
         <Link to={`/jobs/${beside.job}`} className="flex min-h-11 items-center underline">
-          {data ? `Job ${data.job.number}: ${data.job.title}` : beside.title}
+          {data ? BESIDE_PANEL_TEXT.job(data.job.number, data.job.title) : beside.title}
         </Link>
       </h3>
-      {error && <p className="text-brick">{toldOf(error).message} Nothing can be compared.</p>}
+      {error && (
+        <p className="text-brick">
+          {toldOf(error).message}
+          {BESIDE_PANEL_TEXT.nothingCanBeCompared}
+        </p>
+      )}
       {laid?.kind === 'cannot' && (
         <p>
-          It has {laid.needs} {laid.because}, this one {laid.has}: cell by cell they cannot be laid beside
-          each other.
+          {BESIDE_PANEL_TEXT.itHas}
+          {laid.needs} {laid.because}
+          {BESIDE_PANEL_TEXT.thisOne}
+          {laid.has}
+          {BESIDE_PANEL_TEXT.cellByCellTheyCannot}
         </p>
       )}
       {compared && laid?.kind === 'laid' && (
@@ -64,12 +75,13 @@ function Compared({ map, beside }: { map: SwitchMap; beside: Beside }) {
             {besideCountWords(compared)}
           </p>
           {laid.by === 'order' && (
-            <p className="text-quiet">The labels differ: terminals lie by their order. Check that 1 is 1.</p>
+            <p className="text-quiet">{BESIDE_PANEL_TEXT.theLabelsDifferTerminalsLie}</p>
           )}
           <Cells map={map} cells={all ? compared.cells : compared.cells.slice(0, MOST_SHOWN)} />
           {compared.cells.length > MOST_SHOWN && !all && (
             <PlainButton look="quiet" onClick={() => setAll(true)}>
-              All {compared.cells.length}
+              {BESIDE_PANEL_TEXT.all}
+              {compared.cells.length}
             </PlainButton>
           )}
         </>
@@ -84,9 +96,9 @@ function Cells({ map: { structure }, cells }: { map: SwitchMap; cells: readonly 
     <table className="w-full text-left">
       <thead>
         <tr>
-          <th>Pair</th>
-          <th>This one</th>
-          <th>The other</th>
+          <th>{BESIDE_PANEL_TEXT.pair}</th>
+          <th>{BESIDE_PANEL_TEXT.thisOne2}</th>
+          <th>{BESIDE_PANEL_TEXT.theOther}</th>
         </tr>
       </thead>
       <tbody>
@@ -96,8 +108,8 @@ function Cells({ map: { structure }, cells }: { map: SwitchMap; cells: readonly 
             className={`border-t border-line ${differs === 'joins' || differs === 'ohms' ? 'font-bold' : ''}`}
           >
             <td>
-              {terminals.map((id) => terminalName(structure, id)).join('–')} at{' '}
-              {settingName(structure, setting)}
+              {terminals.map((id) => terminalName(structure, id)).join('–')}
+              {BESIDE_PANEL_TEXT.at} {settingName(structure, setting)}
             </td>
             <td>{sideWords(here)}</td>
             <td>{sideWords(there)}</td>
@@ -124,11 +136,11 @@ function MeasureAnother({ map }: { map: SwitchMap }) {
       const named = title.trim() || `${BESIDE_WORDS[as]} beside job ${job.number}`;
       const id = await beginBeside(job, map, named, as);
       session.emit({ kind: 'put-beside', beside: { job: id, title: named, as } });
-      toast.success(`“${named}” is on the bench as a job of its own.`);
+      toast.success(BESIDE_PANEL_TEXT.isOnTheBenchAs(named));
       setTitle('');
     } catch (error) {
       const { message, hint } = toldOf(error);
-      toast.error(`No job was made. ${message}`, { description: hint });
+      toast.error(BESIDE_PANEL_TEXT.noJobWasMade(message), { description: hint });
     } finally {
       setBusy(false);
     }
@@ -142,7 +154,7 @@ function MeasureAnother({ map }: { map: SwitchMap }) {
       }}
     >
       <Choice
-        label="What the other one is"
+        label={BESIDE_PANEL_TEXT.whatTheOtherOneIs}
         shown
         value={as}
         options={BESIDE_AS.filter((one) => BEGUN_AS.includes(one)).map((one) => ({
@@ -152,7 +164,7 @@ function MeasureAnother({ map }: { map: SwitchMap }) {
         onChoose={setAs}
       />
       <label className="grid min-w-48 grow gap-1">
-        Its name, if it has one
+        {BESIDE_PANEL_TEXT.itsNameIfItHas}
         <input
           value={title}
           maxLength={TITLE_LETTERS}
@@ -161,7 +173,7 @@ function MeasureAnother({ map }: { map: SwitchMap }) {
         />
       </label>
       <PlainButton type="submit" disabled={busy}>
-        Measure another beside this one
+        {BESIDE_PANEL_TEXT.measureAnotherBesideThisOne}
       </PlainButton>
     </form>
   );

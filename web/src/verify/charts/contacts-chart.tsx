@@ -13,6 +13,7 @@ import { useMemo, useState, type KeyboardEvent } from 'react';
 import { Chart } from 'react-chartjs-2';
 import { chartColors, limitLine } from './chart-theme.js';
 import './registered.js';
+import { CONTACTS_CHART_TEXT } from '@which-way/words/screens/verify/charts/contacts-chart';
 
 interface Bar {
   name: string;
@@ -50,13 +51,13 @@ export default function ContactsChart({ map }: { map: SwitchMap }) {
         className="h-56"
         tabIndex={0}
         role="group"
-        aria-label="Contacts against their limit; arrows go from bar to bar"
+        aria-label={CONTACTS_CHART_TEXT.contactsAgainstTheirLimitArrows}
         onKeyDown={onKeyDown}
       >
         <Chart
           type="bar"
           role="img"
-          aria-label={`${bars.length} closed contacts in ohms, limit: ${limitWords(limit)}`}
+          aria-label={CONTACTS_CHART_TEXT.closedContactsInOhmsLimit(bars.length, limitWords(limit))}
           data={{
             labels: bars.map(({ name }) => name),
             datasets: [

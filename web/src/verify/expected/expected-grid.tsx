@@ -19,6 +19,7 @@ import {
   type SaidOfContact,
   type TapSays,
 } from './expected-edit.js';
+import { EXPECTED_GRID_TEXT } from '@which-way/words/screens/verify/expected/expected-grid';
 
 interface ExpectedGridProps {
   map: SwitchMap;
@@ -53,7 +54,7 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
     <>
       <div className="no-print mb-2">
         <Choice<TapSays>
-          label="A tap says"
+          label={EXPECTED_GRID_TEXT.aTapSays}
           shown
           value={says}
           options={[
@@ -69,7 +70,7 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
           <thead>
             <tr>
               <th scope="col" className="w-20 text-left text-small font-normal text-quiet">
-                should be
+                {EXPECTED_GRID_TEXT.shouldBe}
               </th>
               {shown.map(({ setting }, index) => (
                 <th
@@ -114,9 +115,12 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
       </div>
       {comparison.unsaid > 0 && (
         <p className="no-print mt-3 flex flex-wrap items-center gap-3">
-          Of {comparison.unsaid === 1 ? 'one pair' : `${comparison.unsaid} pairs`} nothing is said: not
-          compared.
-          <PlainButton onClick={() => onSet(allElseOpen(expected))}>All else should be open</PlainButton>
+          {EXPECTED_GRID_TEXT.ofText}
+          {comparison.unsaid === 1 ? EXPECTED_GRID_TEXT.onePair : EXPECTED_GRID_TEXT.pairs(comparison.unsaid)}
+          {EXPECTED_GRID_TEXT.nothingIsSaidNotCompared}
+          <PlainButton onClick={() => onSet(allElseOpen(expected))}>
+            {EXPECTED_GRID_TEXT.allElseShouldBeOpen}
+          </PlainButton>
         </p>
       )}
       <AddContact map={map} onAdd={(contact) => setAdded([...added, contact])} />
@@ -182,7 +186,7 @@ function ExpectedCell({ name, low, said, verdict, onTurn, onPick }: ExpectedCell
         </button>
         <button
           type="button"
-          aria-label={`How ${name} is known`}
+          aria-label={EXPECTED_GRID_TEXT.howIsKnown(name)}
           onClick={onPick}
           className={`min-h-6 truncate text-[0.8125rem] tracking-tight sm:text-small sm:tracking-normal ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
         >
@@ -202,11 +206,25 @@ function AddContact({ map, onAdd }: { map: SwitchMap; onAdd: (contact: Contact) 
   const options = terminals.map(({ label }, place) => ({ value: String(place), text: label }));
   return (
     <div className="no-print mt-3 flex flex-wrap items-center gap-2">
-      <Pick quiet label="First terminal" value={one} placeholder="–" options={options} onPick={setOne} />
-      to
-      <Pick quiet label="Second terminal" value={other} placeholder="–" options={options} onPick={setOther} />
+      <Pick
+        quiet
+        label={EXPECTED_GRID_TEXT.firstTerminal}
+        value={one}
+        placeholder="–"
+        options={options}
+        onPick={setOne}
+      />
+      {EXPECTED_GRID_TEXT.to}
+      <Pick
+        quiet
+        label={EXPECTED_GRID_TEXT.secondTerminal}
+        value={other}
+        placeholder="–"
+        options={options}
+        onPick={setOther}
+      />
       <PlainButton disabled={!usable} onClick={() => onAdd(chosen)}>
-        Add this contact
+        {EXPECTED_GRID_TEXT.addThisContact}
       </PlainButton>
     </div>
   );

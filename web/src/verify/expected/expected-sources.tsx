@@ -17,6 +17,7 @@ import { FromAnotherJob } from './from-another-job.js';
 import { useJobState } from '../../job/job-context.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { EXPECTED_SOURCES_TEXT } from '@which-way/words/screens/verify/expected/expected-sources';
 
 /** So few kinds stand in sight, each one tap away. */
 const FEW_KINDS = 3;
@@ -30,7 +31,8 @@ function FromBefore({ onSet }: { onSet: (table: ExpectedTable) => void }) {
   if (!job || !stretch || laid?.kind !== 'laid') return null;
   return (
     <PlainButton onClick={() => onSet(expectedFromJob(stretch.before, laid, job.id, job.title))}>
-      As it was before it was {WORK_WORDS[stretch.what]}
+      {EXPECTED_SOURCES_TEXT.asItWasBeforeIt}
+      {WORK_WORDS[stretch.what]}
     </PlainButton>
   );
 }
@@ -56,7 +58,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
     <>
       {kinds.length > 0 && kinds.length <= FEW_KINDS && (
         <div className="flex flex-wrap items-center gap-2">
-          It should be a
+          {EXPECTED_SOURCES_TEXT.itShouldBeA}
           {kinds.map((kind) => {
             const name = ordinaryWords(kind.kind, kind.poles, kind.ways);
             return (
@@ -70,8 +72,8 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
       {kinds.length > FEW_KINDS && (
         <Pick
           quiet
-          label="An ordinary kind"
-          placeholder="It should be a …"
+          label={EXPECTED_SOURCES_TEXT.anOrdinaryKind}
+          placeholder={EXPECTED_SOURCES_TEXT.itShouldBeA2}
           value=""
           options={kinds.map((kind, at) => ({
             value: String(at),
@@ -96,7 +98,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
         }}
       >
         <label className="grid gap-1">
-          As the diagram says, a position a line
+          {EXPECTED_SOURCES_TEXT.asTheDiagramSaysA}
           <textarea
             value={text}
             rows={3}
@@ -107,7 +109,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
           />
         </label>
         <PlainButton type="submit" className="justify-self-start" disabled={text.trim() === ''}>
-          Take it
+          {EXPECTED_SOURCES_TEXT.takeIt}
         </PlainButton>
         {trouble && (
           <p role="alert" className="text-brick">

@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { useJobState } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { CSV_FILE_WORDS, readText, rowsOfCsv } from '../../shared/files/read-csv.js';
+import { FROM_A_FILE_TEXT } from '@which-way/words/screens/verify/expected/from-a-file';
 
 /** More is no truth table. */
 const MOST_BYTES = 1024 * 1024;
@@ -22,7 +23,7 @@ export function FromAFile({ nameOf, onSet }: FromAFileProps) {
   const input = useRef<HTMLInputElement>(null);
   const [trouble, setTrouble] = useState('');
   const take = async (file: File) => {
-    if (file.size > MOST_BYTES) return setTrouble(`${file.name} is too large for a table: at most 1 MB.`);
+    if (file.size > MOST_BYTES) return setTrouble(FROM_A_FILE_TEXT.isTooLargeForA(file.name));
     const rows = await rowsOf(file);
     if (typeof rows === 'string') return setTrouble(rows);
     const read = readExpectedRows(rows, structure, nameOf);
@@ -36,7 +37,7 @@ export function FromAFile({ nameOf, onSet }: FromAFileProps) {
         ref={input}
         type="file"
         accept=".csv,.json,text/csv,application/json"
-        aria-label="A table as a CSV or JSON file"
+        aria-label={FROM_A_FILE_TEXT.aTableAsACsv}
         className="hidden"
         onChange={({ target }) => {
           const [file] = target.files ?? [];
@@ -44,7 +45,7 @@ export function FromAFile({ nameOf, onSet }: FromAFileProps) {
           if (file) void take(file);
         }}
       />
-      <PlainButton onClick={() => input.current?.click()}>From a CSV or JSON file</PlainButton>
+      <PlainButton onClick={() => input.current?.click()}>{FROM_A_FILE_TEXT.fromACsvOrJson}</PlainButton>
       {trouble && (
         <p role="alert" className="text-brick">
           {trouble}
@@ -70,6 +71,6 @@ async function rowsOf(file: File): Promise<string[][] | string> {
       `${file.name} is no table of Which Way. Take one that was saved at Truth table, or a CSV.`
     );
   } catch {
-    return `${file.name} is no JSON: it may have been cut short. Save it again.`;
+    return FROM_A_FILE_TEXT.isNoJsonItMay(file.name);
   }
 }

@@ -7,6 +7,7 @@ import { api, toldOf } from '../../api/client.js';
 import { questions } from '../../api/questions.js';
 import { useJobState } from '../../job/job-context.js';
 import { Pick } from '../../shared/controls/pick.js';
+import { FROM_ANOTHER_JOB_TEXT } from '@which-way/words/screens/verify/expected/from-another-job';
 
 /** Takes the map of another job as what this switch should do: the old one, or one that is known to be good. */
 export function FromAnotherJob({ onSet }: { onSet: (table: ExpectedTable) => void }) {
@@ -26,7 +27,7 @@ export function FromAnotherJob({ onSet }: { onSet: (table: ExpectedTable) => voi
       const laid = layBeside(map.structure, there.structure);
       if (laid.kind === 'cannot')
         return setTrouble(
-          `Job ${job.number} has ${laid.needs} ${laid.because}, this switch ${laid.has}. Choose one with as many.`,
+          FROM_ANOTHER_JOB_TEXT.jobHasThisSwitchChoose(job.number, laid.needs, laid.because, laid.has),
         );
       setTrouble('');
       onSet(expectedFromJob(there, laid, job.id, job.title));
@@ -38,8 +39,8 @@ export function FromAnotherJob({ onSet }: { onSet: (table: ExpectedTable) => voi
     <>
       <Pick
         quiet
-        label="Another job"
-        placeholder="What another job found …"
+        label={FROM_ANOTHER_JOB_TEXT.anotherJob}
+        placeholder={FROM_ANOTHER_JOB_TEXT.whatAnotherJobFound}
         value=""
         options={jobs.map(({ id, number, title }) => ({ value: id, text: `${number} ${title}` }))}
         onPick={(id) => void take(id)}

@@ -9,6 +9,7 @@ import { useState } from 'react';
 import { useJobState } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { DiagnosisWorker } from '../likely/diagnosis.worker.js';
+import { LAY_OTHERWISE_TEXT } from '@which-way/words/screens/verify/expected/lay-otherwise';
 
 interface LayOtherwiseProps {
   table: ExpectedTable;
@@ -42,13 +43,13 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-        Perhaps its terminals are numbered otherwise
+        {LAY_OTHERWISE_TEXT.perhapsItsTerminalsAreNumbered}
       </summary>
       <div className="mb-2 flex flex-wrap items-center gap-2">
-        Certain:
+        {LAY_OTHERWISE_TEXT.certain}
         <ToggleGroup.Root
           type="multiple"
-          aria-label="Terminals whose numbers are certain"
+          aria-label={LAY_OTHERWISE_TEXT.terminalsWhoseNumbersAreCertain}
           value={certain}
           onValueChange={setCertain}
           className="flex flex-wrap gap-1"
@@ -64,19 +65,24 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
           ))}
         </ToggleGroup.Root>
         <PlainButton disabled={busy} onClick={() => void search()}>
-          Find the best way
+          {LAY_OTHERWISE_TEXT.findTheBestWay}
         </PlainButton>
       </div>
       {best && moved && (
         <p role="status">
           {moved.length === 0 || best.differs >= now
-            ? `No other way differs in fewer than ${now}${best.exact ? '' : ', as far as was searched'}.`
-            : `Differs in ${best.differs} instead of ${now}${best.exact ? '' : ' (the best found)'}, if ${moved.join(', ')}.`}
+            ? LAY_OTHERWISE_TEXT.noOtherWayDiffersIn(now, best.exact ? '' : ', as far as was searched')
+            : LAY_OTHERWISE_TEXT.differsInInsteadOfIf(
+                best.differs,
+                now,
+                best.exact ? '' : ' (the best found)',
+                moved.join(', '),
+              )}
         </p>
       )}
       {best && best.differs < now && (
         <PlainButton className="mt-1" onClick={() => onSet(laidOtherwise(table, terminals, best.to))}>
-          Lay it so
+          {LAY_OTHERWISE_TEXT.layItSo}
         </PlainButton>
       )}
     </details>

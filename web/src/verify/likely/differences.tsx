@@ -3,13 +3,14 @@ import type { ComparedCell, Comparison } from '@which-way/core/verify';
 import { differenceWords } from '@which-way/words/match/difference';
 import { settingName } from '@which-way/words/terminals';
 import { Notice } from '../../shared/controls/notice.js';
+import { DIFFERENCES_TEXT } from '@which-way/words/screens/verify/likely/differences';
 
 /** More differences than this are folded: what explains them stands above. */
 const MOST_SHOWN = 6;
 
 function Sentences({ map, differing }: { map: SwitchMap; differing: readonly ComparedCell[] }) {
   return (
-    <ul className="grid gap-1.5 text-large" aria-label="Differences">
+    <ul className="grid gap-1.5 text-large" aria-label={DIFFERENCES_TEXT.differences}>
       {differing.map((cell) => (
         <li key={`${cell.setting} ${cell.terminals.join()}`} className="border-b border-line pb-1.5">
           {differenceWords(map, cell)}
@@ -26,24 +27,30 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
   const silent = cells.length === 0;
   const title = {
     agrees:
-      unsaid > 0 ? 'Pattern: agrees where something is said' : 'Pattern: agrees in every pair and position',
-    differs: `Pattern: differs, ${count.missing} missing and ${count.extra} extra`,
+      unsaid > 0 ? DIFFERENCES_TEXT.patternAgreesWhereSomethingIs : DIFFERENCES_TEXT.patternAgreesInEveryPair,
+    differs: DIFFERENCES_TEXT.patternDiffersMissingAndExtra(count.missing, count.extra),
     'not-all-tested': silent
-      ? 'Pattern: nothing is said yet, so nothing differs'
-      : 'Pattern: no difference found, not all tested',
+      ? DIFFERENCES_TEXT.patternNothingIsSaidYet
+      : DIFFERENCES_TEXT.patternNoDifferenceFoundNot,
   }[outcome];
   return (
     <>
       <div data-testid="outcome">
         <Notice look={outcome === 'differs' ? 'amber' : 'plain'} title={title}>
           <p>
-            {count.agree} pairs agree, {count.missing} missing, {count.extra} extra, {count['not-tested']} not
-            tested.
+            {count.agree}
+            {DIFFERENCES_TEXT.pairsAgree}
+            {count.missing}
+            {DIFFERENCES_TEXT.missing}
+            {count.extra}
+            {DIFFERENCES_TEXT.extra}
+            {count['not-tested']}
+            {DIFFERENCES_TEXT.notTested}
           </p>
-          {outcome === 'not-all-tested' && !silent && <p>This is not a pass: finish the map first.</p>}
+          {outcome === 'not-all-tested' && !silent && <p>{DIFFERENCES_TEXT.thisIsNotAPass}</p>}
           {notCompared.length > 0 && (
             <p>
-              Not spoken of by the expected table:{' '}
+              {DIFFERENCES_TEXT.notSpokenOfByThe}{' '}
               {notCompared.map((id) => settingName(map.structure, id)).join(', ')}.
             </p>
           )}
@@ -52,7 +59,9 @@ export function Differences({ map, comparison }: { map: SwitchMap; comparison: C
       {differing.length > MOST_SHOWN ? (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            All {differing.length} differences, one by one
+            {DIFFERENCES_TEXT.all}
+            {differing.length}
+            {DIFFERENCES_TEXT.differencesOneByOne}
           </summary>
           <Sentences map={map} differing={differing} />
         </details>

@@ -6,6 +6,7 @@ import { settingName, terminalName } from '@which-way/words/terminals';
 import { useAskOnMap } from '../../map/use-ask-on-map.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { Diagnosed } from './use-diagnosis.js';
+import { LIKELIEST_TEXT } from '@which-way/words/screens/verify/likely/likeliest';
 
 /** Explanations told of one class before the rest is only counted. */
 const MOST_TOLD = 4;
@@ -18,28 +19,30 @@ export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagn
   if (!diagnosis)
     return (
       <p role="status" className="text-quiet">
-        Looking for what would explain it.
+        {LIKELIEST_TEXT.lookingForWhatWouldExplain}
       </p>
     );
   const [first, ...more] = diagnosis.classes;
   if (!first) return null;
   return (
     <section
-      aria-label="Likeliest"
+      aria-label={LIKELIEST_TEXT.likeliest}
       className="grid gap-2 rounded-part border-2 border-ink bg-sheet px-4 py-3"
     >
-      <h2 className="text-quiet">Likeliest, not proved</h2>
+      <h2 className="text-quiet">{LIKELIEST_TEXT.likeliestNotProved}</h2>
       <ClassOf map={map} question={question} one={first} big />
       <Telling map={map} diagnosed={diagnosed} />
       {first.explanations.flat().some(({ cause }) => cause === 'never-closes' || cause === 'opens-also') && (
         <p>{WORK_IT_WORDS}</p>
       )}
       {mechanicalSignsOf(map.log).get('returns') === 'at-fault' && (
-        <p>Seen: it does not spring back where it should. A spring is lost or weak.</p>
+        <p>{LIKELIEST_TEXT.seenItDoesNotSpring}</p>
       )}
       {more.length > 0 && (
         <details>
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">Less likely</summary>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            {LIKELIEST_TEXT.lessLikely}
+          </summary>
           <ul className="grid gap-2">
             {more.slice(0, MOST_CLASSES - 1).map((one) => (
               <li key={JSON.stringify(one.explanations[0])}>
@@ -79,15 +82,26 @@ function ClassOf({ map: { structure }, question, one, big = false }: ClassOfProp
       </p>
       {ties.slice(0, MOST_TOLD).map((tie) => (
         <p key={tie}>
-          or: <strong>{tie}</strong>
+          {LIKELIEST_TEXT.or}
+          <strong>{tie}</strong>
         </p>
       ))}
-      {ties.length > MOST_TOLD && <p>or one of {ties.length - MOST_TOLD} more that show the same.</p>}
+      {ties.length > MOST_TOLD && (
+        <p>
+          {LIKELIEST_TEXT.orOneOf}
+          {ties.length - MOST_TOLD}
+          {LIKELIEST_TEXT.moreThatShowTheSame}
+        </p>
+      )}
       {ties.length > 0 && <p className="text-quiet">{tieWords(explanations)}</p>}
       <p>
         {leaves.length === 0
-          ? 'It explains every difference.'
-          : `It leaves ${leaves.length === 1 ? 'one pair' : `${leaves.length} pairs`}: ${left.join(', ')}${leaves.length > MOST_TOLD ? ' …' : ''}.`}
+          ? LIKELIEST_TEXT.itExplainsEveryDifference
+          : LIKELIEST_TEXT.itLeaves(
+              leaves.length === 1 ? 'one pair' : `${leaves.length} pairs`,
+              left.join(', '),
+              leaves.length > MOST_TOLD ? ' …' : '',
+            )}
       </p>
     </div>
   );
@@ -109,8 +123,10 @@ function Telling({
   if (!red || !black || !setting) return null;
   return (
     <PlainButton className="justify-self-start" onClick={() => askOnMap(setting, red, black)}>
-      Read {terminalName(structure, red)}–{terminalName(structure, black)} at{' '}
-      {settingName(structure, setting)}: it tells most
+      {LIKELIEST_TEXT.read}
+      {terminalName(structure, red)}–{terminalName(structure, black)}
+      {LIKELIEST_TEXT.at} {settingName(structure, setting)}
+      {LIKELIEST_TEXT.itTellsMost}
     </PlainButton>
   );
 }

@@ -2,6 +2,7 @@ import { supplyPathOf } from '@which-way/core/path';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { SIGN_WORDS } from '@which-way/words/before/path';
 import { useMemo } from 'react';
+import { SEEN_OF_SWITCH_TEXT } from '@which-way/words/screens/verify/likely/seen-of-switch';
 
 /** What was seen of the switch itself while its supply path was looked at: it belongs to its mechanics. */
 export function SeenOfSwitch({ map: { log } }: { map: SwitchMap }) {
@@ -12,13 +13,16 @@ export function SeenOfSwitch({ map: { log } }: { map: SwitchMap }) {
   }, [log]);
   if (looks.length === 0) return null;
   return (
-    <section aria-label="Seen of the switch" className="border-t border-line pt-3">
-      <h2 className="font-bold">Mechanics: what was seen of the switch</h2>
+    <section aria-label={SEEN_OF_SWITCH_TEXT.seenOfTheSwitch} className="border-t border-line pt-3">
+      <h2 className="font-bold">{SEEN_OF_SWITCH_TEXT.mechanicsWhatWasSeenOf}</h2>
       <ul className="mt-1">
         {looks.map(({ sign, found }) => (
           <li key={sign}>
             {found === 'at-fault' ? (
-              <strong className="text-amber-ink">At fault: {SIGN_WORDS[sign].fault}</strong>
+              <strong className="text-amber-ink">
+                {SEEN_OF_SWITCH_TEXT.atFault}
+                {SIGN_WORDS[sign].fault}
+              </strong>
             ) : (
               SIGN_WORDS[sign].look
             )}

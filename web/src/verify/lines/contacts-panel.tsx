@@ -15,6 +15,7 @@ import { readAmount } from '../../shared/controls/amount.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { CONTACTS_PANEL_TEXT } from '@which-way/words/screens/verify/lines/contacts-panel';
 
 const ContactsChart = lazy(() => import('../charts/contacts-chart.js'));
 
@@ -40,7 +41,8 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
     >
       <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        Contacts, worst first: {limitWords(limit)}
+        {CONTACTS_PANEL_TEXT.contactsWorstFirst}
+        {limitWords(limit)}
       </summary>
       <LimitForm limit={limit} />
       {open && (
@@ -48,7 +50,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
           <ContactsChart map={map} />
         </Suspense>
       )}
-      <ul className="grid gap-1" aria-label="Contacts">
+      <ul className="grid gap-1" aria-label={CONTACTS_PANEL_TEXT.contacts}>
         {judged.map((one) => (
           <ContactRow key={`${one.terminals.join()} ${one.setting}`} map={map} one={one} limit={limit} />
         ))}
@@ -76,7 +78,7 @@ function ContactRow({ map: { structure }, one, limit }: ContactRowProps) {
       <span className="grow font-mono text-small">{judgedWords(one)}</span>
       {limit.school === 'load' && !open && (
         <PlainButton look="quiet" className="!px-2" onClick={() => setOpen(true)}>
-          mV at A
+          {CONTACTS_PANEL_TEXT.mvAtA}
         </PlainButton>
       )}
       {open && <DropForm name={name} one={one} onDone={() => setOpen(false)} />}
@@ -91,7 +93,7 @@ function DropForm({ name, one, onDone }: { name: string; one: JudgedContact; onD
   const field = (key: 'millivolts' | 'amps', label: string) => (
     <label className="flex items-center gap-1">
       <input
-        aria-label={`${label} of ${name}`}
+        aria-label={CONTACTS_PANEL_TEXT.ofText(label, name)}
         value={typed[key]}
         inputMode="decimal"
         maxLength={8}
@@ -116,11 +118,11 @@ function DropForm({ name, one, onDone }: { name: string; one: JudgedContact; onD
       {field('amps', 'A')}
       {(millivolts === undefined || amps === undefined) && (
         <p role="alert" className="text-brick">
-          Numbers such as 12 mV at 1,5 A.
+          {CONTACTS_PANEL_TEXT.numbersSuchAsMvAt}
         </p>
       )}
       <PlainButton type="submit" disabled={typeof millivolts !== 'number' || !amps}>
-        Keep
+        {CONTACTS_PANEL_TEXT.keep}
       </PlainButton>
     </form>
   );
@@ -145,7 +147,7 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
   return (
     <div className="mb-2 flex flex-wrap items-center gap-3">
       <Choice<ContactLimit['school']>
-        label="Judged by"
+        label={CONTACTS_PANEL_TEXT.judgedBy}
         value={limit.school}
         options={[
           { value: 'fixed', text: 'So many ohms' },
@@ -156,7 +158,7 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
       />
       {limit.school === 'fixed' && (
         <label className="flex items-center gap-2">
-          at most
+          {CONTACTS_PANEL_TEXT.atMost}
           <input
             value={most}
             inputMode="decimal"
@@ -164,19 +166,19 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
             onBlur={() => mostRead && set({ school: 'fixed', ohms: mostRead })}
             className={input}
           />
-          ohm
+          {CONTACTS_PANEL_TEXT.ohm}
         </label>
       )}
       {(ampsRead === undefined || mostRead === undefined) && (
         <p role="alert" className="basis-full text-brick">
-          That is no number. Type one such as 0,5 or 10.
+          {CONTACTS_PANEL_TEXT.thatIsNoNumberType}
         </p>
       )}
       {limit.school === 'load' && loads.length > 0 && (
         <Pick
           quiet
-          label="A load of this job"
-          placeholder="a load of this job"
+          label={CONTACTS_PANEL_TEXT.aLoadOfThisJob}
+          placeholder={CONTACTS_PANEL_TEXT.aLoadOfThisJob2}
           value={limit.of ?? ''}
           options={loads.map((load) => ({ value: load.id, text: loadWords(load, ampsOf(load)) }))}
           onPick={(id) => set({ ...limit, of: loads.find((load) => load.id === id)?.id ?? null })}
@@ -186,18 +188,18 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
         <>
           <label className="flex items-center gap-2">
             <input
-              aria-label="Amps of the load"
+              aria-label={CONTACTS_PANEL_TEXT.ampsOfTheLoad}
               value={amps}
               inputMode="decimal"
               onChange={({ target }) => setAmps(target.value)}
               onBlur={() => ampsRead && set({ ...limit, amps: ampsRead })}
               className={input}
             />
-            A
+            {CONTACTS_PANEL_TEXT.a}
           </label>
           <Pick
             quiet
-            label="Kind of load"
+            label={CONTACTS_PANEL_TEXT.kindOfLoad}
             value={kind}
             options={LOAD_KINDS.map((one) => ({ value: one, text: one }))}
             onPick={(one) => {

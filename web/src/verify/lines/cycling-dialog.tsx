@@ -15,6 +15,7 @@ import { DialogPanel } from '../../shared/controls/dialog-panel.js';
 import { KeyButton } from '../../shared/controls/key-button.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { CYCLING_DIALOG_TEXT } from '@which-way/words/screens/verify/lines/cycling-dialog';
 
 const clock = () => Date.now();
 
@@ -44,10 +45,15 @@ export function CyclingDialog({ begun, name, onDone }: CyclingDialogProps) {
     act(line.does);
   };
   return (
-    <DialogPanel open onOpenChange={(open) => !open && onDone()} title={`Work ${name}`} onKeyDown={onKeyDown}>
+    <DialogPanel
+      open
+      onOpenChange={(open) => !open && onDone()}
+      title={CYCLING_DIALOG_TEXT.work(name)}
+      onKeyDown={onKeyDown}
+    >
       {ended === null ? (
         <>
-          <p>One stroke off and back to each number. Keys only for what goes wrong.</p>
+          <p>{CYCLING_DIALOG_TEXT.oneStrokeOffAndBack}</p>
           <p
             className="text-center font-mono text-[6rem] leading-none font-bold"
             data-testid="cycle"
@@ -56,7 +62,12 @@ export function CyclingDialog({ begun, name, onDone }: CyclingDialogProps) {
             {cycleAt(cycling, now)}
           </p>
           <p className="text-center" aria-live="polite">
-            {cycling.misses.length} missed, {cycling.sticks.length} stuck, {cycling.dropOuts} dropped out
+            {cycling.misses.length}
+            {CYCLING_DIALOG_TEXT.missed}
+            {cycling.sticks.length}
+            {CYCLING_DIALOG_TEXT.stuck}
+            {cycling.dropOuts}
+            {CYCLING_DIALOG_TEXT.droppedOut}
           </p>
           <div className="mt-3 grid grid-cols-3 gap-2 sm:grid-cols-5">
             {CYCLING_KEYS.map(({ shown, does }) => (
@@ -97,7 +108,7 @@ function Ended({ cycling, cycles, onChange, onDone }: EndedProps) {
       }}
     >
       <label className="flex items-center gap-2">
-        Cycles that it really were
+        {CYCLING_DIALOG_TEXT.cyclesThatItReallyWere}
         <input
           autoFocus
           value={typed}
@@ -109,11 +120,11 @@ function Ended({ cycling, cycles, onChange, onDone }: EndedProps) {
       </label>
       {count === null && (
         <p role="alert" className="text-brick">
-          A whole number from 1 to 10000, such as 20.
+          {CYCLING_DIALOG_TEXT.aWholeNumberFromTo}
         </p>
       )}
       <Pick
-        label="Under"
+        label={CYCLING_DIALOG_TEXT.under}
         value={cycling.under}
         options={REPEATED_UNDER.map((under) => ({ value: under, text: UNDER_WORDS[under] }))}
         onPick={(chosen) => {
@@ -122,7 +133,7 @@ function Ended({ cycling, cycles, onChange, onDone }: EndedProps) {
         }}
       />
       <PlainButton look="strong" type="submit" disabled={count === null}>
-        Keep the run
+        {CYCLING_DIALOG_TEXT.keepTheRun}
       </PlainButton>
     </form>
   );

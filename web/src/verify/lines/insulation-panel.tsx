@@ -5,6 +5,7 @@ import { useState, type FormEvent } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { readAmount } from '../../shared/controls/amount.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { INSULATION_PANEL_TEXT } from '@which-way/words/screens/verify/lines/insulation-panel';
 
 /** The record of a test with an insulation tester; a multimeter cannot stand in for it. */
 export function InsulationPanel({ map }: { map: SwitchMap }) {
@@ -43,39 +44,42 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
   return (
     <details className="border-t border-line pt-2">
       <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        Insulation, with an insulation tester
+        {INSULATION_PANEL_TEXT.insulationWithAnInsulationTester}
       </summary>
-      <p className="text-quiet">
-        For who may do it; never onto electronics, with lamps, varistors and suppressors lifted. 1 megohm at
-        500 V DC, 2 for double insulation, is common practice; the shop’s own limits and local rules come
-        first.
-      </p>
+      <p className="text-quiet">{INSULATION_PANEL_TEXT.forWhoMayDoIt}</p>
       {test && (
         <p className="flex flex-wrap items-center gap-2">
           <strong>
-            {test.megohms} MΩ at {test.testVolts} V, {test.between}; at least {test.limitMegohms} MΩ
+            {test.megohms}
+            {INSULATION_PANEL_TEXT.mAt}
+            {test.testVolts}
+            {INSULATION_PANEL_TEXT.v}
+            {test.between}
+            {INSULATION_PANEL_TEXT.atLeast}
+            {test.limitMegohms}
+            {INSULATION_PANEL_TEXT.m}
           </strong>
           <PlainButton
             look="quiet"
             className="!px-2"
             onClick={() => session.emit({ kind: 'insulation-tested', test: { ...test, megohms: null } })}
           >
-            Take back
+            {INSULATION_PANEL_TEXT.takeBack}
           </PlainButton>
         </p>
       )}
       <form className="mt-1 flex flex-wrap items-end gap-3" onSubmit={keep}>
         {field('between', 'Between', 'w-56')}
-        {field('volts', 'Test volts DC', 'w-24 font-mono')}
+        {field('volts', INSULATION_PANEL_TEXT.testVoltsDc, 'w-24 font-mono')}
         {field('megohms', 'Megohms', 'w-24 font-mono')}
-        {field('limit', 'At least', 'w-24 font-mono')}
+        {field('limit', INSULATION_PANEL_TEXT.atLeast2, 'w-24 font-mono')}
         {(volts === undefined || megohms === undefined || limit === undefined) && (
           <p role="alert" className="basis-full text-brick">
-            Numbers such as 500 volts and 0,8 megohm.
+            {INSULATION_PANEL_TEXT.numbersSuchAsVoltsAnd}
           </p>
         )}
         <PlainButton type="submit" disabled={!ready}>
-          Keep
+          {INSULATION_PANEL_TEXT.keep}
         </PlainButton>
       </form>
     </details>

@@ -14,6 +14,7 @@ import { useSession } from '../../job/job-context.js';
 import { Choice } from '../../shared/controls/choice.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { MECHANICS_PANEL_TEXT } from '@which-way/words/screens/verify/lines/mechanics-panel';
 
 /** What the hands and eyes say of the mechanics; all in order in one tap, what is at fault with its place and a photo. */
 export function MechanicsPanel({ map }: { map: SwitchMap }) {
@@ -31,10 +32,12 @@ export function MechanicsPanel({ map }: { map: SwitchMap }) {
   };
   return (
     <details className="border-t border-line pt-2">
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">Mechanics</summary>
+      <summary className="min-h-12 cursor-pointer py-2 font-bold">{MECHANICS_PANEL_TEXT.mechanics}</summary>
       {open.length > 1 && (
         <PlainButton onClick={() => open.forEach((sign) => whole(sign, 'good'))}>
-          All {open.length} in order
+          {MECHANICS_PANEL_TEXT.all}
+          {open.length}
+          {MECHANICS_PANEL_TEXT.inOrder}
         </PlainButton>
       )}
       <ul className="mt-2 grid gap-1">
@@ -80,7 +83,7 @@ function AtFault({ map: { structure, log }, note, onSay }: AtFaultProps) {
     <span className="flex basis-full flex-wrap items-center gap-2 pl-4">
       <Pick
         quiet
-        label={`Where: ${sign}`}
+        label={MECHANICS_PANEL_TEXT.where(sign)}
         value={note.terminal ?? ''}
         options={[
           { value: '', text: 'the whole' },
@@ -91,7 +94,7 @@ function AtFault({ map: { structure, log }, note, onSay }: AtFaultProps) {
       {photos.length > 0 && (
         <Pick
           quiet
-          label={`Photo of: ${sign}`}
+          label={MECHANICS_PANEL_TEXT.photoOf(sign)}
           value={note.photo ?? ''}
           options={[
             { value: '', text: 'no photo' },
@@ -105,7 +108,7 @@ function AtFault({ map: { structure, log }, note, onSay }: AtFaultProps) {
       )}
       {note.terminal !== null && (
         <PlainButton look="quiet" className="!px-2" onClick={() => onSay({ ...note, found: null })}>
-          Take back
+          {MECHANICS_PANEL_TEXT.takeBack}
         </PlainButton>
       )}
     </span>

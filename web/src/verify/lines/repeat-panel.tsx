@@ -16,6 +16,7 @@ import { Pick } from '../../shared/controls/pick.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { CyclingDialog } from './cycling-dialog.js';
 import { simulatedRun } from './simulated-run.js';
+import { REPEAT_PANEL_TEXT } from '@which-way/words/screens/verify/lines/repeat-panel';
 
 const RunChart = lazy(() => import('../charts/run-chart.js'));
 
@@ -37,17 +38,20 @@ export function RepeatPanel({ map }: { map: SwitchMap }) {
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
     >
       <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        Worked again and again
-        {wanted && ': asked for, since it fails sometimes'}
+        {REPEAT_PANEL_TEXT.workedAgainAndAgain}
+        {wanted && REPEAT_PANEL_TEXT.askedForSinceItFails}
       </summary>
       {wanted && (
         <p>
-          At least {FEWEST_CYCLES} times each, still to be worked: {standing.left.map(nameOf).join(', ')}.
+          {REPEAT_PANEL_TEXT.atLeast}
+          {FEWEST_CYCLES}
+          {REPEAT_PANEL_TEXT.timesEachStillToBe}
+          {standing.left.map(nameOf).join(', ')}.
         </p>
       )}
       <Begin map={map} contacts={contacts} nameOf={nameOf} onBegin={setCycling} />
       {runs.length > 0 && (
-        <ul className="mt-2 grid gap-1" aria-label="Runs">
+        <ul className="mt-2 grid gap-1" aria-label={REPEAT_PANEL_TEXT.runs}>
           {runs.map((repeated, at) => (
             <li key={at} className="border-b border-line py-1">
               <strong>{nameOf(repeated.run)}</strong>: {repeatedWords(repeated)}
@@ -90,7 +94,7 @@ function Begin({ map, contacts, nameOf, onBegin }: BeginProps) {
   return (
     <div className="mt-1 flex flex-wrap items-end gap-3">
       <Pick
-        label="Contact"
+        label={REPEAT_PANEL_TEXT.contact}
         value={String(chosen)}
         options={contacts.map((one, at) => ({
           value: String(at),
@@ -101,13 +105,15 @@ function Begin({ map, contacts, nameOf, onBegin }: BeginProps) {
       {hidden ? (
         [20, 100].map((cycles) => (
           <PlainButton key={cycles} onClick={() => by(cycles)}>
-            The meter watches {cycles} cycles
+            {REPEAT_PANEL_TEXT.theMeterWatches}
+            {cycles}
+            {REPEAT_PANEL_TEXT.cycles}
           </PlainButton>
         ))
       ) : (
         <>
           <Pick
-            label="A cycle takes"
+            label={REPEAT_PANEL_TEXT.aCycleTakes}
             value={String(pace)}
             options={PACES.map((seconds) => ({ value: String(seconds), text: `${seconds} s` }))}
             onPick={(seconds) => setPace(Number(seconds))}
@@ -120,7 +126,7 @@ function Begin({ map, contacts, nameOf, onBegin }: BeginProps) {
               })
             }
           >
-            Begin
+            {REPEAT_PANEL_TEXT.begin}
           </PlainButton>
         </>
       )}

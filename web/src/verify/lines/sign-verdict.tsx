@@ -6,11 +6,12 @@ import { useState } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../../safe/given-once.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
+import { SIGN_VERDICT_TEXT } from '@which-way/words/screens/verify/lines/sign-verdict';
 
 const STANDING: Record<SignatureStanding['standing'], string> = {
   stands: '',
-  reopened: 'Something was read or changed since: it is open again.',
-  differs: 'The same evidence is worth something else by now: see above.',
+  reopened: SIGN_VERDICT_TEXT.somethingWasReadOrChanged,
+  differs: SIGN_VERDICT_TEXT.theSameEvidenceIsWorth,
 };
 
 /** Who answers for the verdict as it stands; what was signed stays beside what is derived. */
@@ -20,11 +21,13 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
   const [note, setNote] = useState('');
   const signature = signatureOf(map);
   return (
-    <section aria-label="Sign-off" className="grid gap-2 border-t border-line pt-3">
+    <section aria-label={SIGN_VERDICT_TEXT.signOff} className="grid gap-2 border-t border-line pt-3">
       {signature && (
         <p>
-          <strong>{signature.signed.by}</strong> signed “{WHOLE_WORDS[signature.signed.whole]}”,{' '}
-          {new Date(signature.at).toLocaleString()}. {signature.signed.note}{' '}
+          <strong>{signature.signed.by}</strong>
+          {SIGN_VERDICT_TEXT.signed}
+          {WHOLE_WORDS[signature.signed.whole]}”, {new Date(signature.at).toLocaleString()}.{' '}
+          {signature.signed.note}{' '}
           {signature.standing !== 'stands' && (
             <strong className="text-amber-ink">{STANDING[signature.standing]}</strong>
           )}
@@ -41,7 +44,7 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
           }}
         >
           <label className="grid gap-1">
-            Signed by
+            {SIGN_VERDICT_TEXT.signedBy}
             <input
               value={who}
               maxLength={PERSON_LETTERS}
@@ -50,7 +53,7 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
             />
           </label>
           <label className="grid min-w-0 grow gap-1">
-            Accepted defects, and why
+            {SIGN_VERDICT_TEXT.acceptedDefectsAndWhy}
             <input
               value={note}
               maxLength={REMARK_LETTERS}
@@ -59,7 +62,7 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
             />
           </label>
           <PlainButton type="submit" disabled={who.trim() === ''}>
-            Sign the verdict as it stands
+            {SIGN_VERDICT_TEXT.signTheVerdictAsIt}
           </PlainButton>
         </form>
       )}

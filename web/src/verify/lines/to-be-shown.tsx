@@ -3,6 +3,7 @@ import { symptomsOf } from '@which-way/core/log';
 import { shownOf, type Shown } from '@which-way/core/verify';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/before/symptom';
+import { TO_BE_SHOWN_TEXT } from '@which-way/words/screens/verify/lines/to-be-shown';
 
 const LOOKS: Record<Shown, string> = {
   shown: 'border-ink bg-sheet',
@@ -17,9 +18,9 @@ export function ToBeShown({ map }: { map: SwitchMap }) {
   const symptoms = symptomsOf(map.log);
   if (symptoms.length === 0) return null;
   return (
-    <section id="to-be-shown" aria-label="To be shown" className="border-t border-line pt-3">
+    <section id="to-be-shown" aria-label={TO_BE_SHOWN_TEXT.toBeShown} className="border-t border-line pt-3">
       <h2 className="font-bold">
-        To be shown, since the complaint was:{' '}
+        {TO_BE_SHOWN_TEXT.toBeShownSinceThe}{' '}
         {symptoms.map((symptom) => SYMPTOM_WORDS[symptom].toLowerCase()).join(', ')}
       </h2>
       <ul className="mt-1 grid gap-1">

@@ -7,6 +7,7 @@ import {
   REASON_WORDS,
   WHOLE_WORDS,
 } from '@which-way/words/judge/verdict';
+import { VERDICT_LINES_TEXT } from '@which-way/words/screens/verify/lines/verdict-lines';
 
 const LOOKS: Record<LineOutcome, string> = {
   pass: 'bg-sheet border-ink',
@@ -21,7 +22,7 @@ const LINES = ['pattern', 'contacts', 'insulation', 'mechanics'] as const;
 export function VerdictLines({ map }: { map: SwitchMap }) {
   const verdict = verdictOf(map);
   return (
-    <section aria-label="Verdict" className="grid gap-1">
+    <section aria-label={VERDICT_LINES_TEXT.verdict} className="grid gap-1">
       <h2 className="text-title leading-tight font-bold" data-testid="verdict">
         {WHOLE_WORDS[verdict.whole]}
       </h2>
@@ -41,7 +42,7 @@ export function VerdictLines({ map }: { map: SwitchMap }) {
               </dd>
               <dd>
                 {reasons.map((reason) => REASON_WORDS[reason]).join('; ')}
-                {name === 'contacts' && ` (limit: ${limitWords(contactLimitOf(map))})`}
+                {name === 'contacts' && VERDICT_LINES_TEXT.limit(limitWords(contactLimitOf(map)))}
               </dd>
             </div>
           );

@@ -1,0 +1,13 @@
+/** What app says. */
+export const APP_TEXT = {
+  noSuchPage: 'No such page',
+  thereIsNothingAtThis: 'There is nothing at this address.',
+  goToTheBench: 'Go to the bench',
+  whereAllJobsAre: ', where all jobs are.',
+  thisPageDoesNotOpen: 'This page does not open',
+  thisPageDoesNotOpen2: 'This page does not open just now.',
+  eitherItIsNotKept:
+    'Either it is not kept in this browser and the server does not answer, or it has a fault. What was entered is kept.',
+  tryAgain: 'Try again',
+  opening: 'Opening',
+};

@@ -1,0 +1,21 @@
+/** What start dialog says. */
+export const START_DIALOG_TEXT = {
+  mapASwitchNow: 'Map a switch now',
+  howManyTerminals: 'How many terminals?',
+  markOneLugWithA: 'Mark one lug with a pen now and count on from it: that is 1.',
+  howManyPositions: 'How many positions?',
+  isAnAnswerTheyAre: '? is an answer: they are found on the way.',
+  whatIsIt: 'What is it? ',
+  canWait: 'Can wait.',
+  startWithTheSimulatedSwitch: 'Start with the simulated switch',
+  itIsOutOfThe: 'It is out of the machine: start',
+  itIsStillInThe: 'It is still in the machine',
+  iHaveASwitchIn: 'I have a switch in my hand',
+  noSwitchAtHandTry: 'No switch at hand? Try a simulated one',
+  close: 'Close',
+  wiredLike: 'Wired like',
+  chooseOneOfTheLibrary: 'Choose one of the library',
+  itsTerminalsAreMixedUp: 'Its terminals are mixed up, so that there is something to find.',
+  seed: 'Seed',
+  anotherNumberAnotherMix: 'Another number, another mix.',
+};

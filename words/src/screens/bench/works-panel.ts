@@ -1,0 +1,26 @@
+/** What works panel says. */
+export const WORKS_PANEL_TEXT = {
+  longWork: 'Long work',
+  close: 'Close',
+  theFileWasNotTaken: 'The file was not taken in.',
+  nothingOfItStays: (stopped: string | number) => `${stopped}. Nothing of it stays.`,
+  keepItOnAnotherDisk: 'Keep it on another disk than this one.',
+  save: 'Save ',
+  kb: ' kB)',
+  stop: 'Stop',
+  isText: '1 is',
+  are: (mergedCount: string | number) => `${mergedCount} are`,
+  hereAlreadyByMakerAnd:
+    ' here already by maker and number, and put together with that; where the two differ the newer counts:',
+  putTogether: 'Put together',
+  into: ' into ',
+  other: (join: string | number) => `: other ${join}`,
+  and: 'and ',
+  more: ' more',
+  allOfItIsHere: 'All of it is here already.',
+  areSetAsideAndNot: ' are set aside and not taken in:',
+  takeOverItsShopLists: 'Take over its shop lists and code notes',
+  putItsShopListsAnd: 'Put its shop lists and code notes in the place of those here',
+  takeIn: 'Take in',
+  leaveIt: 'Leave it',
+};

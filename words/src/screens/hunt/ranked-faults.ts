@@ -1,0 +1,11 @@
+/** What ranked faults says. */
+export const RANKED_FAULTS_TEXT = {
+  oneFaultIsAssumedChances: 'One fault is assumed. Chances, not proof: a look may be wrong.',
+  whatMayExplainIt: 'What may explain it',
+  explains: 'explains ',
+  ofText: ' of ',
+  theLikeliestExplainsNotAll:
+    'The likeliest explains not all of it: it may be two faults, or a look was wrong.',
+  and: 'and ',
+  moreThatMayBeIt: ' more that may be it.',
+};

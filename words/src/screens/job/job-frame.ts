@@ -1,0 +1,17 @@
+/** What job frame says. */
+export const JOB_FRAME_TEXT = {
+  job: (number: string | number, title: string | number) => `Job ${number} · ${title}`,
+  goToTheBench: 'Go to the bench',
+  openingTheJob: 'Opening the job',
+  openingTheJob2: 'Opening the job.',
+  system: 'System',
+  job2: 'Job',
+  howItWentAgainstThe: 'How it went, against the switch behind it',
+  simulatedSwitch: 'simulated switch',
+  thisJobCannotBeRead: 'This job cannot be read',
+  and: 'And ',
+  more: ' more.',
+  nothingIsWorkedOutFrom:
+    'Nothing is worked out from the rest, since it might be wrong. The other jobs are as they were. Put back a backup, or',
+  saveWhatCanBeRead: 'save what can be read of it as a file',
+};

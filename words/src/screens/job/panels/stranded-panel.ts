@@ -1,0 +1,16 @@
+/** What stranded panel says. */
+export const STRANDED_PANEL_TEXT = {
+  aReadingIs: 'A reading is',
+  readingsAre: (readings: string | number) => `${readings} readings are`,
+  setAsideOnSomethingThat: (value: string | number) =>
+    `${value} set aside: on something that was never added`,
+  theChangeThatShouldHave:
+    'The change that should have brought it in was refused. Say what was meant, or take them out.',
+  text: (value: string | number) => `, ${value}`,
+  lugThatIsNotThere: (value: string | number) => `Lug that is not there${value}: it is`,
+  chooseALug: 'Choose a lug',
+  positionThatIsNotThere: (value: string | number) => `Position that is not there${value}: it is`,
+  chooseAPosition: 'Choose a position',
+  moveThemThere: 'Move them there',
+  takeThemOut: 'Take them out',
+};

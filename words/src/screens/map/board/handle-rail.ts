@@ -1,0 +1,13 @@
+/** What handle rail says. */
+export const HANDLE_RAIL_TEXT = {
+  handle: 'Handle',
+  handles: 'Handles',
+  now: 'now',
+  tapIfItSounds: 'tap if it sounds',
+  settled: 'settled',
+  morePerhaps: 'more, perhaps',
+  nameOfThePosition: 'Name of the position',
+  name: 'Name',
+  notAPositionAfterAll: 'Not a position after all: its readings are parked',
+  removeThisPosition: 'Remove this position',
+};

@@ -1,0 +1,6 @@
+/** What tape says. */
+export const TAPE_TEXT = {
+  noReadingYet: 'No reading yet.',
+  readingsNewestFirst: 'Readings, newest first',
+  showAll: 'Show all ',
+};

@@ -1,0 +1,4 @@
+/** What map page says. */
+export const MAP_PAGE_TEXT = {
+  map: 'Map',
+};

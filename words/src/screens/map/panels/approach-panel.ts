@@ -1,0 +1,18 @@
+/** What approach panel says. */
+export const APPROACH_PANEL_TEXT = {
+  quickCheck: 'Quick check',
+  howToMap: 'How to map',
+  byTimeWithClips: (clips: string | number) => `By time, with ${clips} clips`,
+  terminalsAreTiedTogetherOne: 'Terminals are tied together: one reading settles many pairs.',
+  workingPairsOnly: 'Working pairs only',
+  theCommonsAgainstTheirThrows:
+    'The commons against their throws. Throws are not tested against each other: no pass.',
+  about: (time: string | number) => `about ${time}`,
+  noForecast: 'no forecast',
+  touches: ' touches',
+  howToMapFromThe: 'How to map, from the next prompt on',
+  thisBrowserRunsNoWorker:
+    'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.',
+  timesAreAForecastFor: (value: string | number) =>
+    `Times are a forecast for a switch such as this one will probably turn out to be${value}.`,
+};

@@ -1,0 +1,25 @@
+/** What at hand says. */
+export const AT_HAND_TEXT = {
+  readBy: 'Read by',
+  tone: 'tone',
+  ohmsOnTheDisplay: 'ohms on the display',
+  aClampOrTapeHolds: 'A clamp or tape holds the handle where it springs back ',
+  thatIsPairsAQuick: (length: string | number, value: string | number) =>
+    `That is ${length} pairs; a quick check takes at most ${value}. Map the switch instead.`,
+  quickCheckOnlyThesePairs: 'Quick check: only these pairs ',
+  checkThese: 'Check these',
+  itProvesLittleWhatIs: 'It proves little: what is not named is not tested. It is never a pass.',
+  clipsAtHand: 'Clips at hand',
+  moveOneLead: 'Move one lead',
+  moveBothLeads: 'Move both leads',
+  turnToAnotherPosition: 'Turn to another position',
+  readTheMeter: 'Read the meter',
+  holdASprungHandleMore: 'Hold a sprung handle, more',
+  oneClipOnOrOff: 'One clip on or off',
+  isNoTimeTypeSeconds: (text: string | number) =>
+    `“${text}” is no time. Type seconds from 0 to 120, such as 2,5.`,
+  secondsOfYourHands: 'Seconds of your hands: ',
+  asTypedIn: 'as typed in',
+  learntFromThisJob: 'learnt from this job',
+  learnThemFromThisJob: 'Learn them from this job again',
+};

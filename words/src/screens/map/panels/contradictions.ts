@@ -1,0 +1,13 @@
+/** What contradictions says. */
+export const CONTRADICTIONS_TEXT = {
+  tooTangledAt: (settingName: string | number) => `Too tangled at ${settingName}`,
+  soManyOfItsReadings:
+    'So many of its readings contradict one another that they cannot be sorted out here. Nothing is claimed of it. Take bundles back, the last ones first, or read pairs instead.',
+  contradictionAt: (settingName: string | number) => `Contradiction at ${settingName}`,
+  theseReadingsCannotAllBe: 'These readings cannot all be right.',
+  ifAnyOneOfThe: 'If any one of the first is wrong, the rest agree:',
+  noSingleSlipExplainsThem: 'No single slip explains them:',
+  bundlesAreAmongThemThis:
+    'Bundles are among them: this is one set of readings that cannot all hold, and there may be others.',
+  itMayAlsoBeParts: 'It may also be parts in series, each below the beeper’s threshold: read ohms.',
+};

@@ -1,0 +1,21 @@
+/** What map tools says. */
+export const MAP_TOOLS_TEXT = {
+  howItIsRead: 'How it is read',
+  tone: 'Tone',
+  ohms: 'Ohms',
+  anotherPair: 'Another pair',
+  theSwitch: 'The switch',
+  howTheTerminalsLie: 'How the terminals lie',
+  wafersAConnectorAPhoto: 'Wafers, a connector, a photo: at Tag wires',
+  oneMoreLug: 'One more lug ',
+  keys: 'Keys',
+  chooseATerminalFirst: 'Choose a terminal first.',
+  aLabelHasNoSpace: 'A label has no space and no = in it, and is not empty.',
+  thereIsATerminalAlready: (wanted: string | number) => `There is a terminal ${wanted} already.`,
+  callATerminalSomethingElse: 'Call a terminal something else',
+  terminal: 'Terminal',
+  which: 'Which',
+  newLabel: 'New label',
+  rename: 'Rename',
+  itIsNoTerminalRemove: 'It is no terminal: remove it',
+};

@@ -1,0 +1,11 @@
+/** What ways on says. */
+export const WAYS_ON_TEXT = {
+  everythingAboutMore: (time: string | number) => `Everything: about ${time} more`,
+  about: 'About ',
+  withText: ' with ',
+  clips: ' clips',
+  workingPairsAbout: 'Working pairs, about ',
+  throwsNotTestedAgainstEach: ': throws not tested against each other',
+  goOnAsNow: 'Go on as now',
+  changedAtAnyTimeWith: 'Changed at any time with /.',
+};

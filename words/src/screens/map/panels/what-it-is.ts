@@ -1,0 +1,5 @@
+/** What what it is says. */
+export const WHAT_IT_IS_TEXT = {
+  whatIsIt: 'What is it?',
+  whatTheHandMoves: 'What the hand moves',
+};

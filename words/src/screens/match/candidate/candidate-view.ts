@@ -1,0 +1,23 @@
+/** What candidate view says. */
+export const CANDIDATE_VIEW_TEXT = {
+  candidate: 'Candidate',
+  near: 'Near: ',
+  chosenTakeItBack: 'Chosen. Take it back',
+  chooseThisOne: 'Choose this one',
+  like: (like: string | number) => `like ${like}`,
+  oneSafetyDifferenceIs: 'One safety difference is',
+  safetyDifferencesAre: (open: string | number) => `${open} safety differences are`,
+  toBeAnsweredBeforeIt: ' to be answered before it can be chosen.',
+  itWasChosenWithAnother: 'It was chosen with another terminal map; look again and choose anew.',
+  sameWiringIsNotYet: 'Same wiring is not yet ‘fits’',
+  onlyLoadsThatWereNamed:
+    'Only loads that were named at Wires and jumpers are compared with its ratings, and only what was measured at What must fit with its size. Look at each before fitting; mains work follows local rules and is for those who may do it.',
+  nothingIsStatedBesidesIts: 'Nothing is stated besides its wiring.',
+  positionByPosition: 'Position by position',
+  isNow: 'is now',
+  springsBack: ', springs back',
+  positionsToSpare: 'Positions to spare',
+  theHandleCanGoWhere: 'The handle can go where the old one could not:',
+  someLieBetweenNoStop: 'Some lie between: no stop takes them away.',
+  fitAStopOrKnow: 'Fit a stop, or know what happens there.',
+};

@@ -1,0 +1,15 @@
+/** What part differences says. */
+export const PART_DIFFERENCES_TEXT = {
+  theQuestionsAreCopied: 'The questions are copied.',
+  thisBrowserCopiesOnlyAt: 'This browser copies only at a secure address: mark the questions and copy them.',
+  safetyDifferences: 'Safety differences',
+  questionsForTheSeller: 'Questions for the seller',
+  notKnownOfItAsk: 'Not known of it: ask the seller',
+  copy: 'Copy',
+  accepted: 'accepted',
+  takeBack: 'Take back',
+  whyThatIsAccepted: (text: string | number) => `Why that is accepted: ${text}`,
+  whyThatCanBeAccepted: 'Why that can be accepted',
+  accept: (text: string | number) => `Accept: ${text}`,
+  accept2: 'Accept',
+};

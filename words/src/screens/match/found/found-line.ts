@@ -1,0 +1,21 @@
+/** What found line says. */
+export const FOUND_LINE_TEXT = {
+  lookingThroughTheLibrary: 'Looking through the library',
+  ofText: (looked: string | number, all: string | number) => `: ${looked} of ${all}`,
+  howFarTheSearchIs: 'How far the search is',
+  stop: 'Stop',
+  inTheLibrary: ' in the library: ',
+  mayDo: ' may do, ',
+  doNot: ' do not, ',
+  undecided: ' undecided. ',
+  wereComparedPairByPair: ' were compared pair by pair, the others are too small.',
+  theFirstAreListed: (length: string | number) => ` The first ${length} are listed.`,
+  stoppedAfter: 'Stopped after ',
+  ofText2: ' of ',
+  mayDoSoFar: ' may do so far.',
+  noneComesAndNoneGoes: 'None comes and none goes by that.',
+  comes: 'comes',
+  come: 'come',
+  goes: 'goes',
+  go: 'go',
+};

@@ -1,0 +1,23 @@
+/** What what matters says. */
+export const WHAT_MATTERS_TEXT = {
+  whatOfItMatters: 'What of it matters',
+  leftOut: (said: string | number) => `: ${said} left out`,
+  positionsThatAreNeeded: 'Positions that are needed',
+  terminalsThatCarriedAWire: 'Terminals that carried a wire',
+  noWireIsTaggedOn: 'No wire is tagged on ',
+  leave: ': leave',
+  it: 'it',
+  them: 'them',
+  out: ' out',
+  mayJoinOrNot: ' may join or not',
+  everywhere: ', everywhere',
+  at: (settingName: string | number) => ` at ${settingName}`,
+  remove: 'Remove',
+  whether: 'Whether',
+  oneTerminal: 'One terminal',
+  and: 'and',
+  theOtherTerminal: 'The other terminal',
+  join: 'join',
+  inWhichPosition: 'In which position',
+  doesNotMatter: 'does not matter',
+};

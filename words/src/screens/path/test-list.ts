@@ -1,0 +1,6 @@
+/** What test list says. */
+export const TEST_LIST_TEXT = {
+  testsSoFar: 'Tests so far',
+  flexed: ', flexed',
+  takeBack: 'Take back',
+};

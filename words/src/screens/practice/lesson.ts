@@ -1,0 +1,16 @@
+/** What lesson says. */
+export const LESSON_TEXT = {
+  firstLesson: 'First lesson',
+  firstLesson2: (title: string | number) => `First lesson: ${title}`,
+  seeHowItWent: 'See how it went',
+  everyMappingBeginsSoIt:
+    'Every mapping begins so: it shows that the meter is awake, and how many ohms the leads have by themselves. Press Enter.',
+  allPairsAreKnownHere:
+    'All pairs are known here. Now the handle is turned by one click: → for a new position, End when it hits the stop.',
+  theTableOnTheRight:
+    'The table on the right is the switch. No pair was asked twice, and what followed was not asked at all. One wrong answer would not show by itself: the re-check is for that.',
+  somethingHasToBeLooked: 'Something has to be looked at before the map is complete.',
+  redStaysOnOneLug:
+    'Red stays on one lug, black goes over the others. With a real meter you tap those that sounded; here Enter lets the meter answer.',
+  whatStaysIsSmallOn: 'What stays is small. On with Enter; Backspace takes the last answer back.',
+};

@@ -1,0 +1,16 @@
+/** What jumper page says. */
+export const JUMPER_PAGE_TEXT = {
+  jumperTestDoesTheRest: 'Jumper test: does the rest work without the switch?',
+  supplyOffWhileYouJoin: 'Supply off while you join, and off again while you part them.',
+  onlyACompetentPersonWhere: 'Only a competent person, where local rules allow it.',
+  enclosedConnectorsRatedForThe:
+    'Enclosed connectors rated for the current; no bare ends, no clips on live parts.',
+  nobodyInReachOfWhat: 'Nobody in reach of what may move. The plug is the only stop: keep it in the hand.',
+  secondsNotMinutesThenEverything: 'Seconds, not minutes; then everything as it was.',
+  itCanBeSaidOnce: 'It can be said once the map is complete, or at',
+  verify: 'Verify',
+  whatTheSwitchShouldDo: 'what the switch should do.',
+  triedBy: 'Tried by',
+  join: 'Join',
+  firstSayWhoTriesIt: 'First say who tries it.',
+};

@@ -1,0 +1,24 @@
+/** What power records says. */
+export const POWER_RECORDS_TEXT = {
+  insulationAndEarth: 'Insulation and earth',
+  yourOwnLimitsAndLocal: 'Your own limits and local rules come first.',
+  onlyThoseWhoMayDo: 'Only those who may do it where you are. Records, no proof of safety.',
+  whatIsMeasuredHangsOn:
+    'What is measured hangs on the supply: say it at Make safe, or name the supply at Wires and jumpers.',
+  forText: 'For ',
+  commonPracticeTypeAnotherLimit: '. Common practice; type another limit where yours is another.',
+  instrument: 'Instrument',
+  measuredBy: 'Measured by',
+  firstPowerThroughAResidual:
+    'First power: through a residual-current device and a current limit, the tool off the machine, the plug last.',
+  ohmsAsAFigureM: 'Ohms as a figure: 0.2, 470, 2M, 500M.',
+  theLimitAsAFigure: 'The limit as a figure above nothing: 0.3, 1M.',
+  firstSayAboveWithWhich: 'First say above with which instrument, and who measured.',
+  outside: ': outside',
+  takeBack: (label: string | number) => `Take back: ${label}`,
+  takeBack2: 'Take back',
+  ohms: (label: string | number) => `${label}, ohms`,
+  ohms2: 'ohms',
+  limit: (label: string | number) => `${label}, limit`,
+  keep: 'Keep',
+};

@@ -1,0 +1,22 @@
+/** What proof readings says. */
+export const PROOF_READINGS_TEXT = {
+  acOrDc: 'AC or DC',
+  aTesterThatLoadsWhat: 'A tester that loads what it measures (on it, ghost volts vanish)',
+  readBeforeIsolation: 'Read before isolation',
+  readAfterIsolation: 'Read after isolation',
+  takeBack: (readingWords: string | number) => `Take back ${readingWords}`,
+  anotherReading: 'Another reading',
+  liveAndForACompetent:
+    'Live, and for a competent person: each reference shows the supply against a live conductor, or nought against it says nothing later.',
+  liveVolts: 'Live volts',
+  volts: 'Volts',
+  from: (value: string | number, words: string | number) => `${value} from ${words}`,
+  positionFor: (words: string | number) => `Position for ${words}`,
+  theLowest: 'the lowest',
+  theHighest: 'the highest',
+  inEveryPosition: ', in every position',
+  keep: 'Keep',
+  from2: 'From',
+  to: 'To',
+  close: 'Close',
+};

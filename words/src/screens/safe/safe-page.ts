@@ -1,0 +1,28 @@
+/** What safe page says. */
+export const SAFE_PAGE_TEXT = {
+  makeSafe: 'Make safe',
+  orInTheMachine: 'Or in the machine, ',
+  anotherSupplyOrBeginAnew: 'Another supply, or begin anew',
+  whatAppliesHere: 'What applies here',
+  theSwitchIsOutOf: ' The switch is out of the machine.',
+  nothingElseIsAskedCapacitors:
+    'Nothing else is asked. Capacitors on the switch itself may still hold a charge: short them through a resistor first.',
+  itIsStillInThe: 'It is still in the machine after all',
+  whereItStands: 'Where it stands',
+  localRulesComeFirst: 'Local rules come first',
+  rulesForYourPlaceAnd:
+    'Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of others are for those who may work on them. Never work alone on what can kill.',
+  changeTheShopsListsAnd: 'Change the shop’s lists and code notes',
+  itIsOutOfThe: 'It is out of the machine',
+  theListFor: 'The list for',
+  stillInTheMachineWhat: 'Still in the machine? What feeds it?',
+  theShopsListsCannotBe: ' The shop’s lists cannot be read.',
+  beginsThisListAnew: 'Begins this list anew',
+  theMapIsShut: 'The Map is shut',
+  theMapIsOpen: 'The Map is open',
+  goToTheMap: 'Go to the Map',
+  theListIs: 'The list is ',
+  hoursOldProveDeadAgain: ' hours old. Prove dead again before you go on.',
+  theWiresAreOffThe: 'The wires are off the switch',
+  itHadPowerAgain: 'It had power again',
+};

@@ -1,0 +1,9 @@
+/** What library select says. */
+export const LIBRARY_SELECT_TEXT = {
+  findInTheLibrary: 'Find in the library',
+  nameMakerFamily: 'Name, maker, family',
+  ofAreListedSayMore: (value: string | number, count: string | number) =>
+    `${value} of ${count} are listed: say more words.`,
+  found: (count: string | number) => `${count} found.`,
+  theLibraryCannotBeShown: ' The library cannot be shown.',
+};

@@ -1,0 +1,11 @@
+/** What table grid says. */
+export const TABLE_GRID_TEXT = {
+  contact: 'Contact',
+  worstLeadsOff: 'worst, leads off',
+  pole: 'Pole ',
+  common: 'common ',
+  movingContact: 'Moving contact ',
+  lookAgain: 'Look again',
+  at: (label: string | number, settingName: string | number) => `${label} at ${settingName}`,
+  from: 'from ',
+};

@@ -1,0 +1,5 @@
+/** What top bar says. */
+export const TOP_BAR_TEXT = {
+  whichWayTheBench: 'Which Way: the bench',
+  whichWay: 'Which Way',
+};

@@ -1,0 +1,13 @@
+/** What odd panel says. */
+export const ODD_PANEL_TEXT = {
+  isThatMeant: 'Is that meant?',
+  all: 'All ',
+  areMeant: ' are meant',
+  isThatMeant2: 'Is that meant? ',
+  itIsMeant: 'It is meant',
+  itIsTheFault: 'It is the fault',
+  oneOddThingWasAnswered: 'One odd thing was answered',
+  oddThingsWereAnswered: (length: string | number) => `${length} odd things were answered`,
+  answerAgain: 'Answer again',
+  readItAgain: 'Read it again',
+};

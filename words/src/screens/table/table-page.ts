@@ -1,0 +1,20 @@
+/** What table page says. */
+export const TABLE_PAGE_TEXT = {
+  truthTable: 'Truth table',
+  thereIsNoTableYet: 'There is no table yet.',
+  itBuildsUpFromThe: 'It builds up from the readings.',
+  goToTheMap: 'Go to the Map',
+  andTakeTheFirst: 'and take the first.',
+  table: 'Table',
+  joinNothingAsFarAs: 'Join nothing as far as is known:',
+  pictures: 'Pictures',
+  inWords: 'In words',
+  ofText: ' of ',
+  pairsSettledOverAllPositions: ' pairs settled over all positions: ',
+  measured: ' measured,',
+  follow: ' follow.',
+  theMapIsNotComplete: ' The map is not complete.',
+  thereMayBePositionsThat: ' There may be positions that nobody has found.',
+  reCheckedAnySingleWrong: ' Re-checked: any single wrong reading would have shown.',
+  notReCheckedASingle: ' Not re-checked: a single slip would not have shown.',
+};

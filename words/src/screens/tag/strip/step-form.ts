@@ -1,0 +1,22 @@
+/** What step form says. */
+export const STEP_FORM_TEXT = {
+  isNotACountFrom: (count: string | number) => `“${count}” is not a count from 1 to 99.`,
+  isNotALengthIn: (length: string | number) => `“${length}” is not a length in mm, such as 12 or 6,5.`,
+  whatComesOff: 'What comes off',
+  photoOfThisStep: 'Photo of this step',
+  looseParts: 'Loose parts',
+  springsDetentBallsSpacers: 'springs, detent balls, spacers',
+  keepTheStep: 'Keep the step',
+  leaveIt: 'Leave it',
+  removeTheStep: 'Remove the step',
+  fasteners: 'Fasteners',
+  howMany: 'How many',
+  kind: 'Kind',
+  lengthInMm: 'Length in mm',
+  mm: 'mm',
+  place: 'Place',
+  where: 'where',
+  remove: 'Remove',
+  addFasteners: 'Add fasteners',
+  kindsAreAsManyAs: ' kinds are as many as one step holds: write the rest as a step of their own.',
+};

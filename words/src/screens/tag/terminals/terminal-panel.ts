@@ -1,0 +1,24 @@
+/** What terminal panel says. */
+export const TERMINAL_PANEL_TEXT = {
+  aLabelHasNoSpace: 'A label has no space and no = in it, and is not empty.',
+  thereIsATerminalAlready: (wanted: string | number) => `There is a terminal ${wanted} already.`,
+  terminal: (label: string | number) => `Terminal ${label}`,
+  close: 'Close',
+  youCallIt: 'You call it',
+  stampedOnIt: 'Stamped on it',
+  nothing: 'nothing',
+  keep: 'Keep',
+  whatItIs: 'What it is',
+  itIsNoTerminalRemove: 'It is no terminal: remove it',
+  whatItLooksLike: 'What it looks like',
+  perhapsTheCommonItIs: 'Perhaps the common: it is probed a little sooner, and counted for nothing.',
+  isNotALabelGive: (at: string | number) =>
+    `“${at}” is not a label. Give runs such as 1-5, and single labels.`,
+  isThereTwiceEachLabel: (at: string | number) => `“${at}” is there twice. Each label is used once.`,
+  runsBackwardsBeginWithThe: (at: string | number) => `“${at}” runs backwards. Begin with the lower number.`,
+  isMoreThanTerminals: (at: string | number) => `“${at}” is more than 96 terminals.`,
+  thatIsLabelsForTerminals: (length: string | number, length2: string | number) =>
+    `That is ${length} labels for ${length2} terminals.`,
+  labelsAsTheyStandOn: 'Labels as they stand on the part, in order',
+  relabel: 'Relabel',
+};

@@ -1,0 +1,15 @@
+/** What terminals page says. */
+export const TERMINALS_PAGE_TEXT = {
+  theSwitch: 'The switch',
+  terminalsAndHandle: 'Terminals and handle',
+  tapWhere: 'Tap where ',
+  lies: ' lies',
+  tapATerminalThenWhere: 'Tap a terminal, then where it lies',
+  fillTheFreePlacesIn: 'Fill the free places in order',
+  terminals: 'Terminals',
+  terminals2: ' terminals',
+  oneMoreLug: 'One more lug',
+  addTheFrame: 'Add the FRAME',
+  frameIsBushShaftBracket:
+    'FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to rename it, or to say that it is a tie lug, a lamp tab, an earth, electronics.',
+};

@@ -1,0 +1,12 @@
+/** What new load says. */
+export const NEW_LOAD_TEXT = {
+  whatTheLoadIs: 'What the load is',
+  loadSuchAsHeater: 'Load, such as heater',
+  kindOfLoad: 'Kind of load',
+  vAtTheLoad: 'V at the load',
+  howTheMotorIsMade: 'How the motor is made',
+  aAtTheStart: 'A at the start',
+  lRMs: 'L/R, ms',
+  kindOfCurrentOfThe: 'Kind of current of the load',
+  addTheLoad: 'Add the load',
+};

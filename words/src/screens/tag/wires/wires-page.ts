@@ -1,0 +1,23 @@
+/** What wires page says. */
+export const WIRES_PAGE_TEXT = {
+  firstSayHowManyTerminals: 'First say how many terminals there are, at “Terminals and handle”.',
+  theSwitch: 'The switch',
+  wiresAndJumpers: 'Wires and jumpers',
+  tapWhereTag: 'Tap where tag ',
+  sits: ' sits',
+  tapOneTerminalToPut: 'Tap one terminal to put a new wire on it, two for a jumper or part',
+  wires: 'Wires',
+  aWireOn: (terminalName: string | number) => `A wire on ${terminalName}`,
+  oneMoreWire: 'One more wire',
+  putANumberedTagOn: 'Put a numbered tag on each wire before it comes off. Colours repeat; tags do not.',
+  thePdfCouldNotBe: (value: string | number) => `The PDF could not be made: ${value}`,
+  print: 'Print',
+  tagLabelsPdf: 'Tag labels, PDF',
+  mapOnAStickerPdf: 'Map on a sticker, PDF',
+  on: (terminalName: string | number) => `on ${terminalName}`,
+  notPutOnATerminal: 'not put on a terminal',
+  liveThough: 'live though ',
+  reMark: ': re-mark',
+  holdsTags: ' holds tags ',
+  aTieLugUsedAs: ': a tie lug used as a splice. They must stay joined on the new switch.',
+};

@@ -1,0 +1,21 @@
+/** What beside panel says. */
+export const BESIDE_PANEL_TEXT = {
+  besideAnotherSwitch: 'Beside another switch',
+  beside: (title: string | number) => `Beside ${title}`,
+  job: (number: string | number, title: string | number) => `Job ${number}: ${title}`,
+  nothingCanBeCompared: ' Nothing can be compared.',
+  itHas: 'It has ',
+  thisOne: ', this one ',
+  cellByCellTheyCannot: ': cell by cell they cannot be laid beside each other.',
+  theLabelsDifferTerminalsLie: 'The labels differ: terminals lie by their order. Check that 1 is 1.',
+  all: 'All ',
+  pair: 'Pair',
+  thisOne2: 'This one',
+  theOther: 'The other',
+  at: ' at',
+  isOnTheBenchAs: (named: string | number) => `“${named}” is on the bench as a job of its own.`,
+  noJobWasMade: (message: string | number) => `No job was made. ${message}`,
+  whatTheOtherOneIs: 'What the other one is',
+  itsNameIfItHas: 'Its name, if it has one',
+  measureAnotherBesideThisOne: 'Measure another beside this one',
+};

@@ -1,0 +1,9 @@
+/** What expected sources says. */
+export const EXPECTED_SOURCES_TEXT = {
+  asItWasBeforeIt: 'As it was before it was ',
+  itShouldBeA: 'It should be a',
+  anOrdinaryKind: 'An ordinary kind',
+  itShouldBeA2: 'It should be a …',
+  asTheDiagramSaysA: 'As the diagram says, a position a line',
+  takeIt: 'Take it',
+};

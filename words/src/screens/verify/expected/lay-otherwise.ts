@@ -1,0 +1,16 @@
+/** What lay otherwise says. */
+export const LAY_OTHERWISE_TEXT = {
+  perhapsItsTerminalsAreNumbered: 'Perhaps its terminals are numbered otherwise',
+  certain: 'Certain:',
+  terminalsWhoseNumbersAreCertain: 'Terminals whose numbers are certain',
+  findTheBestWay: 'Find the best way',
+  noOtherWayDiffersIn: (now: string | number, value: string | number) =>
+    `No other way differs in fewer than ${now}${value}.`,
+  differsInInsteadOfIf: (
+    differs: string | number,
+    now: string | number,
+    value: string | number,
+    join: string | number,
+  ) => `Differs in ${differs} instead of ${now}${value}, if ${join}.`,
+  layItSo: 'Lay it so',
+};

@@ -1,0 +1,17 @@
+/** What likeliest says. */
+export const LIKELIEST_TEXT = {
+  lookingForWhatWouldExplain: 'Looking for what would explain it.',
+  likeliest: 'Likeliest',
+  likeliestNotProved: 'Likeliest, not proved',
+  seenItDoesNotSpring: 'Seen: it does not spring back where it should. A spring is lost or weak.',
+  lessLikely: 'Less likely',
+  or: 'or: ',
+  orOneOf: 'or one of ',
+  moreThatShowTheSame: ' more that show the same.',
+  itExplainsEveryDifference: 'It explains every difference.',
+  itLeaves: (value: string | number, join: string | number, value2: string | number) =>
+    `It leaves ${value}: ${join}${value2}.`,
+  read: 'Read ',
+  at: ' at',
+  itTellsMost: ': it tells most',
+};

@@ -1,0 +1,15 @@
+/** What insulation panel says. */
+export const INSULATION_PANEL_TEXT = {
+  insulationWithAnInsulationTester: 'Insulation, with an insulation tester',
+  forWhoMayDoIt:
+    'For who may do it; never onto electronics, with lamps, varistors and suppressors lifted. 1 megohm at 500 V DC, 2 for double insulation, is common practice; the shop’s own limits and local rules come first.',
+  mAt: ' MΩ at ',
+  v: ' V, ',
+  atLeast: '; at least ',
+  m: ' MΩ',
+  takeBack: 'Take back',
+  testVoltsDc: 'Test volts DC',
+  atLeast2: 'At least',
+  numbersSuchAsVoltsAnd: 'Numbers such as 500 volts and 0,8 megohm.',
+  keep: 'Keep',
+};

@@ -1,0 +1,13 @@
+/** What repeat panel says. */
+export const REPEAT_PANEL_TEXT = {
+  workedAgainAndAgain: 'Worked again and again',
+  askedForSinceItFails: ': asked for, since it fails sometimes',
+  atLeast: 'At least ',
+  timesEachStillToBe: ' times each, still to be worked: ',
+  runs: 'Runs',
+  contact: 'Contact',
+  theMeterWatches: 'The meter watches ',
+  cycles: ' cycles',
+  aCycleTakes: 'A cycle takes',
+  begin: 'Begin',
+};

@@ -1,0 +1,10 @@
+/** What sign verdict says. */
+export const SIGN_VERDICT_TEXT = {
+  somethingWasReadOrChanged: 'Something was read or changed since: it is open again.',
+  theSameEvidenceIsWorth: 'The same evidence is worth something else by now: see above.',
+  signOff: 'Sign-off',
+  signed: ' signed “',
+  signedBy: 'Signed by',
+  acceptedDefectsAndWhy: 'Accepted defects, and why',
+  signTheVerdictAsIt: 'Sign the verdict as it stands',
+};

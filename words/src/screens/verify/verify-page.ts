@@ -1,0 +1,30 @@
+/** What verify page says. */
+export const VERIFY_PAGE_TEXT = {
+  verify: 'Verify',
+  thereIsNothingToCompare: 'There is nothing to compare yet.',
+  goToTheMap: 'Go to the Map',
+  first: 'first.',
+  expectedTable: 'Expected table',
+  whatItShouldDo: 'What it should do',
+  whatDiffers: 'What differs',
+  whatThatDoesInThe: 'What that does in the machine',
+  theMakersDiagram: 'The maker’s diagram',
+  hasThisSwitchChooseOne: (
+    name: string | number,
+    needs: string | number,
+    about: string | number,
+    has: string | number,
+  ) => `${name} has ${needs} ${about}, this switch ${has}. Choose one with as many, or click the table in.`,
+  terminalsWereLaidSideBy: 'Terminals were laid side by side by their labels, positions by their order.',
+  theLabelsDifferTerminalsWere:
+    'The labels differ: terminals were laid side by side by their order. Check that 1 is 1.',
+  knownSwitch: 'Known switch',
+  takeItFromTheLibrary: 'Take it from the library',
+  clickItInByHand: 'Click it in by hand',
+  leaveTheComparison: 'Leave the comparison',
+  undo: 'Undo',
+  redo: 'Redo',
+  thatOneCannotBeLaid: 'That one cannot be laid beside this switch.',
+  takeAKnownSwitchOr:
+    'Take a known switch, or click in what the diagram says: which terminals should join in which position.',
+};
