@@ -5,6 +5,8 @@ import { join, relative } from 'node:path';
 import ts from 'typescript';
 import { root } from './fresh-work.mjs';
 
+// Whoever reads only the first of it has closed the pipe.
+process.stdout.on('error', () => process.exit(0));
 const sought = process.argv.slice(2).map((word) => word.toLowerCase());
 
 function* filesIn(folder) {
