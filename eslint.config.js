@@ -64,6 +64,10 @@ const plannerRooms = PLANNER_ROOMS.map((room, index) => {
 
 const READ = '[name.name=/^(title|label|placeholder|alt|aria-label|text|hint|caption)$/]';
 const SPOKEN = '/[A-Za-z]{2}/';
+const LIMIT = {
+  selector: 'JSXAttribute[name.name="maxLength"] Literal[raw=/^[0-9]+$/]',
+  message: 'Limits stand in core/src/schema/limits.ts.',
+};
 const inWords = (selector) => ({
   selector,
   message: 'What people read stands in words/ (words/src/screens).',
@@ -129,7 +133,7 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.tsx'],
     ignores: ['**/*.test.tsx', 'web/src/testing/**'],
-    rules: { 'no-restricted-syntax': ['error', ...SAID_IN_A_COMPONENT] },
+    rules: { 'no-restricted-syntax': ['error', ...SAID_IN_A_COMPONENT, LIMIT] },
   },
   {
     files: ['server/src/**/*.ts'],

@@ -1,4 +1,4 @@
-import { ID_PATTERN, VISIBLE_LINE } from '@which-way/core/schema';
+import { ID_PATTERN, PHOTO_MEGABYTES, VISIBLE_LINE } from '@which-way/core/schema';
 import type { Problem, ProblemCode } from '@which-way/core/switch';
 
 type Params = Problem['params'];
@@ -232,7 +232,7 @@ const REFUSALS = {
     'Cut it to the part that matters, or take it at a lower resolution.',
   ],
   'photo-too-large': () => [
-    'The photo is larger than 25 MB.',
+    `The photo is larger than ${PHOTO_MEGABYTES} MB.`,
     'Take it at a lower resolution, or cut it to the part that matters.',
   ],
   'damaged-file': ({ how }) => [

@@ -1,3 +1,4 @@
+import { plural } from './plural.js';
 import type { Route, Step } from '@which-way/core/route';
 import { SAFETY_SHORT } from './before/safety.js';
 
@@ -11,8 +12,6 @@ export const STEP_WORDS: Record<Step, string> = {
   match: 'Match',
   refit: 'Refit',
 };
-
-const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 
 /** What is known of a job on the bench. */
 interface OnTheBench {

@@ -58,7 +58,8 @@ export const MOST_NODES = 120;
 
 /** Edge of a photo, in pixels. */
 export const PHOTO_EDGE = 40_000;
-export const PHOTO_BYTES = 25 * 1024 * 1024;
+export const PHOTO_MEGABYTES = 25;
+export const PHOTO_BYTES = PHOTO_MEGABYTES * 1024 * 1024;
 /** Larger pictures are refused before they are unpacked. */
 export const PHOTO_PIXELS = 120_000_000;
 
@@ -72,3 +73,14 @@ export const MOST_LEVELS = 64;
 export const PIECE_BYTES = 4 * 1024 * 1024;
 /** How far an event's clock may be beyond every clock that its job has seen: farther is no clock but a fault. */
 export const CLOCK_LEAP = 1_000_000;
+
+/** What is typed into fields that hold a number, as characters: the numbers themselves have limits of their own. */
+export const NUMBER_LETTERS = 12;
+/** The words of a search. */
+export const SEARCH_LETTERS = 120;
+/** A table, or what a switch does, that is typed in. */
+export const TABLE_LETTERS = 4000;
+/** A figure with its unit, or a few key names. */
+export const FIGURE_LETTERS = 20;
+/** Where another switch is and what it does, in a line. */
+export const ANOTHER_SWITCH_LETTERS = 90;

@@ -1,7 +1,7 @@
 import { Controller, Get, HttpCode, Module, Param, Put, Query, Req, Res } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import type { StoredPhoto } from '@which-way/contract';
-import { PHOTO_BYTES } from '@which-way/core/schema';
+import { PHOTO_BYTES, PHOTO_MEGABYTES } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
 import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
@@ -31,7 +31,7 @@ export class PhotosController {
   @HttpCode(200)
   @ApiConsumes('image/*')
   @ApiOperation({
-    summary: 'Takes in a photo, up to 25 MB, as the body. It is turned upright and kept without metadata.',
+    summary: `Takes in a photo, up to ${PHOTO_MEGABYTES} MB, as the body. It is turned upright and kept without metadata.`,
   })
   async put(@Param('id', OurIdPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
     if (Number(request.headers['content-length'] ?? 0) > PHOTO_BYTES) {

@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { FilePlus } from 'lucide-react';
 import { usePhotos } from '../photos/use-photos.js';
@@ -72,7 +73,7 @@ export function DiagramAdder() {
             <input
               value={page}
               inputMode="numeric"
-              maxLength={5}
+              maxLength={NUMBER_LETTERS}
               aria-invalid={!inRange}
               onChange={({ target }) => setPage(target.value)}
               className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"

@@ -1,3 +1,4 @@
+import { ANOTHER_SWITCH_LETTERS } from '@which-way/core/schema';
 import { createWriter, sistersOf, type Sister } from '@which-way/core/log';
 import { type JobId, type SisterId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
@@ -82,7 +83,7 @@ export function Sisters() {
           aria-label={SISTERS_TEXT.whereTheOtherSwitchIs}
           placeholder={SISTERS_TEXT.whereAndWhatItDoes}
           value={text}
-          maxLength={90}
+          maxLength={ANOTHER_SWITCH_LETTERS}
           onChange={(event) => setText(event.target.value)}
           className="min-h-12 min-w-0 grow rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"
         />

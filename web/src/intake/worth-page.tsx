@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { worthSum, type TurningPoint } from '@which-way/core/worth';
 import { worthOf, type WorthInputs } from '@which-way/core/log';
 import { useState } from 'react';
@@ -71,7 +72,7 @@ export function WorthPage() {
                 label={label}
                 hint={hint}
                 unit={unit}
-                maxLength={12}
+                maxLength={NUMBER_LETTERS}
                 mono
                 text={wrong[field] ?? inputs[field]?.toString() ?? ''}
                 onKeep={(text) => keep(field, text)}

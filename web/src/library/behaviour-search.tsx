@@ -1,3 +1,4 @@
+import { TABLE_LETTERS } from '@which-way/core/schema';
 import { ordinarySwitches } from '@which-way/core/partition';
 import { readBehaviour, type Behaviour } from '@which-way/core/match';
 import type { MatchQuestion } from '@which-way/contract';
@@ -87,7 +88,7 @@ export function BehaviourSearch() {
           <textarea
             value={text}
             rows={3}
-            maxLength={4000}
+            maxLength={TABLE_LETTERS}
             placeholder={BEHAVIOUR_SEARCH_TEXT.offLowHigh}
             onChange={({ target }) => setText(target.value)}
             className="rounded-part border-2 border-line bg-sheet px-3 py-2 font-mono placeholder:text-quiet"

@@ -28,7 +28,7 @@ export function MapShut() {
           <Link
             to="../safe"
             relative="path"
-            className="flex min-h-16 items-center rounded-part border-2 border-enamel bg-enamel px-5 text-large font-semibold text-on-enamel"
+            className="flex min-h-16 items-center rounded-part border-2 border-enamel bg-enamel px-5 dark:border-brass text-large font-semibold text-on-enamel"
           >
             {list ? MAP_SHUT_TEXT.goOnWithTheSafety : MAP_SHUT_TEXT.makeItSafe}
           </Link>

@@ -1,3 +1,4 @@
+import { SEARCH_LETTERS } from '@which-way/core/schema';
 import type { MatchedEntry } from '@which-way/contract';
 import { machineOf } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
@@ -134,7 +135,7 @@ export function MatchPage() {
           <input
             type="search"
             value={words}
-            maxLength={120}
+            maxLength={SEARCH_LETTERS}
             placeholder={MATCH_PAGE_TEXT.nameMakerNumberMarkingFamily}
             onChange={({ target }) => setWords(target.value)}
             className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3 placeholder:text-quiet"

@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS, FIGURE_LETTERS } from '@which-way/core/schema';
 import { cordLoop } from '@which-way/core/path';
 import { decodeMarking } from '@which-way/core/rating';
 import { lastCheckedMeter } from '@which-way/core/log';
@@ -33,7 +34,7 @@ export function CordCheck() {
           {CORD_CHECK_TEXT.lengthInMetres}
           <input
             inputMode="decimal"
-            maxLength={8}
+            maxLength={NUMBER_LETTERS}
             value={length}
             onChange={({ target }) => setLength(target.value)}
             className={INPUT}
@@ -42,7 +43,7 @@ export function CordCheck() {
         <label>
           {CORD_CHECK_TEXT.size}
           <input
-            maxLength={20}
+            maxLength={FIGURE_LETTERS}
             value={size}
             placeholder={CORD_CHECK_TEXT.orAwg}
             onChange={({ target }) => setSize(target.value)}

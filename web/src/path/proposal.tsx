@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import {
   expectedOhms,
   likelihoodOf,
@@ -132,7 +133,7 @@ function LoadReads({ kinds }: { kinds: readonly LinkKind[] }) {
       <input
         value={value}
         inputMode="decimal"
-        maxLength={7}
+        maxLength={NUMBER_LETTERS}
         aria-invalid={read === undefined}
         onChange={({ target }) => set(target.value)}
         className="min-h-12 w-24 rounded-part border-2 border-line bg-sheet px-2 font-mono"

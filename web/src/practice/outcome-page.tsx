@@ -120,7 +120,7 @@ function Took({ outcome: { took, plans } }: { outcome: Outcome }) {
         <tr className="border-b-2 border-line text-quiet">
           <th className="py-1 font-semibold">{OUTCOME_PAGE_TEXT.way}</th>
           <th className="text-right font-semibold">{OUTCOME_PAGE_TEXT.touches}</th>
-          <th className="text-right font-semibold">{OUTCOME_PAGE_TEXT.time}</th>
+          <th className="pl-6 text-right font-semibold">{OUTCOME_PAGE_TEXT.time}</th>
         </tr>
       </thead>
       <tbody>
@@ -129,7 +129,7 @@ function Took({ outcome: { took, plans } }: { outcome: Outcome }) {
             <tr key={name} className="border-b border-line first:font-bold">
               <td className="py-1.5">{name}</td>
               <td className="text-right font-mono">{touches}</td>
-              <td className="text-right font-mono">{time(seconds)}</td>
+              <td className="pl-6 text-right font-mono">{time(seconds)}</td>
             </tr>
           ),
         )}

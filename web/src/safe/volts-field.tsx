@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { useId, useState } from 'react';
 import { VOLTS_FIELD_TEXT } from '@which-way/words/screens/safe/volts-field';
 
@@ -35,7 +36,7 @@ export function VoltsField({ label, quiet = false, field }: VoltsFieldProps) {
         <input
           inputMode="text"
           value={field.typed}
-          maxLength={9}
+          maxLength={NUMBER_LETTERS}
           aria-invalid={field.wrong}
           aria-describedby={field.wrong ? trouble : undefined}
           onChange={(event) => field.setTyped(event.target.value)}

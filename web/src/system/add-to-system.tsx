@@ -1,3 +1,4 @@
+import { TITLE_LETTERS } from '@which-way/core/schema';
 import type { JobSummary } from '@which-way/contract';
 import { DEVICE_CONTACTS, DEVICE_KINDS, type DeviceContact, type DeviceKind } from '@which-way/core/log';
 import type { PinnedDeviceId } from '@which-way/core/switch';
@@ -67,7 +68,7 @@ function DeviceForm({ onDone }: { onDone: () => void }) {
         <span>{ADD_TO_SYSTEM_TEXT.itsName}</span>
         <input
           value={name}
-          maxLength={120}
+          maxLength={TITLE_LETTERS}
           onChange={(event) => setName(event.target.value)}
           placeholder={DEVICE_WORDS[kind]}
           className="min-h-12 rounded-part border-2 border-line bg-sheet px-3"

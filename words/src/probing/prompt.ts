@@ -1,3 +1,4 @@
+import { touches as countTouches } from '../plural.js';
 import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
@@ -163,7 +164,7 @@ function doubtWords(map: SwitchMap, task: Task): string {
 
 const recheckWords = (cost: RecheckCost | null): string =>
   cost
-    ? `the re-check takes ${cost.touches} touches, about ${time(cost.seconds)}.`
+    ? `the re-check takes ${countTouches(cost.touches)}, about ${time(cost.seconds)}.`
     : 'the re-check would show it.';
 
 /** The terminal or the position that the hands are at while pedals step through several. */
@@ -245,10 +246,10 @@ function heldWords(map: SwitchMap, setting: SettingId): string | null {
   if (held.length === 0) return null;
   const { touches } = mostLeftIn(map, setting);
   const name = settingName(structure, setting);
-  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${touches} touches.`;
+  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${countTouches(touches)}.`;
   return held.length > 1
-    ? `hold both handles at ${name}, at most ${touches} touches: clip black, two hands are not enough.`
-    : `hold the handle at ${name}, it springs back; at most ${touches} touches: a clip on red frees a hand.`;
+    ? `hold both handles at ${name}, at most ${countTouches(touches)}: clip black, two hands are not enough.`
+    : `hold the handle at ${name}, it springs back; at most ${countTouches(touches)}: a clip on red frees a hand.`;
 }
 
 /** Both leads stay, the handle is turned; with clips, which ones change first. */

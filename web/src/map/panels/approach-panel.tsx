@@ -10,6 +10,7 @@ import { AtHand } from './at-hand.js';
 import { KeyCap, pressShortcut } from '../keys/panel-keys.js';
 import { useForecasts } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { touches } from '@which-way/words/plural';
 import { APPROACH_PANEL_TEXT } from '@which-way/words/screens/map/panels/approach-panel';
 
 /** How it is mapped: the order, how far, clips and the seconds of these hands, each with what it will probably take. */
@@ -132,12 +133,7 @@ function Way({ way, shortcut, expected, alone }: WayProps) {
           : alone
             ? APPROACH_PANEL_TEXT.noForecast
             : '…'}
-        {expected && (
-          <span className="block text-quiet">
-            {expected.touches}
-            {APPROACH_PANEL_TEXT.touches}
-          </span>
-        )}
+        {expected && <span className="block text-quiet">{touches(expected.touches)}</span>}
       </span>
     </>
   );

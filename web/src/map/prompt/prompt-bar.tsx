@@ -12,6 +12,7 @@ import { KeyButton } from '../../shared/controls/key-button.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/map/prompt/prompt-bar';
 
 /** The next thing to do, the biggest thing on the screen, with its answers beside it. */
@@ -49,6 +50,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
           <span data-testid="prompt-small">{words.small}</span>
         </p>
         <EntryLine probing={probing} />
+        <OhmsByTouch probing={probing} />
         <Foreshadow probing={probing} outlook={outlook} />
       </div>
       <Answers probing={probing} />
@@ -85,7 +87,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
   const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
-    <div className="text-base leading-snug text-quiet max-sm:hidden">
+    <div className="text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:gap-x-3 sm:text-base">
       <p className="text-ink">
         <strong className="font-mono text-large">
           {coverage.measured + coverage.follows}
@@ -114,9 +116,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
       {recheck && (
         <p className="font-semibold text-ink">
           {PROMPT_BAR_TEXT.reCheck}
-          {recheck.touches}
-          {PROMPT_BAR_TEXT.touchesMore}
-          {time(recheck.seconds)}
+          {PROMPT_BAR_TEXT.reCheckMore(recheck.touches, time(recheck.seconds))}
         </p>
       )}
       {left.readings > 0 && (
@@ -166,35 +166,37 @@ function Answers({ probing }: { probing: Probing }) {
       probing.act(act);
   const small = answers.filter(({ look }) => look === 'small');
   return (
-    <div className="grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5">
-      {answers.map((answer) => {
-        const words = answerWords(structure, answer.label);
-        if (answer.look === 'small') return null;
-        if (answer.look === 'way-on' || answer.key === null)
+    <div className="grid content-start gap-2 lg:gap-2.5">
+      <div className="grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5">
+        {answers.map((answer) => {
+          const words = answerWords(structure, answer.label);
+          if (answer.look === 'small') return null;
+          if (answer.look === 'way-on' || answer.key === null)
+            return (
+              <PlainButton
+                key={words}
+                look={answer.look === 'main' ? 'strong' : undefined}
+                className={answer.look === 'main' ? 'min-h-16 text-large' : 'col-span-2 min-h-14'}
+                onClick={give(answer)}
+              >
+                {words}
+              </PlainButton>
+            );
           return (
-            <PlainButton
+            <KeyButton
               key={words}
-              look={answer.look === 'main' ? 'strong' : undefined}
-              className={answer.look === 'main' ? 'min-h-16 text-large' : 'col-span-2 min-h-14'}
-              onClick={give(answer)}
+              keys={keyWords(answer.key)}
+              strong={answer.look === 'main'}
+              disabled={answer.off}
+              onPress={give(answer)}
             >
               {words}
-            </PlainButton>
+            </KeyButton>
           );
-        return (
-          <KeyButton
-            key={words}
-            keys={keyWords(answer.key)}
-            strong={answer.look === 'main'}
-            disabled={answer.off}
-            onPress={give(answer)}
-          >
-            {words}
-          </KeyButton>
-        );
-      })}
+        })}
+      </div>
       {small.length > 0 && (
-        <div className="order-last col-span-2 flex gap-2 max-lg:hidden">
+        <div className="flex flex-wrap gap-2">
           {small.map((answer) => (
             <PlainButton
               key={answerWords(structure, answer.label)}

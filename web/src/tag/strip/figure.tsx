@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { FIGURE_TEXT } from '@which-way/words/screens/tag/strip/figure';
 
 /** The kinds of current, to be chosen from. */
@@ -20,7 +21,7 @@ export function Figure({ label, value, onChange }: FigureProps) {
         aria-label={label}
         value={value}
         inputMode="decimal"
-        maxLength={9}
+        maxLength={NUMBER_LETTERS}
         onChange={({ target }) => onChange(target.value)}
         className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
       />

@@ -2,7 +2,7 @@ import { KeyChips } from './case-chips.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { Hint } from '../../shared/controls/hint.js';
 import { readAngle, readKeys, type Actuator, type Pose, type Position } from '@which-way/core/switch';
-import { HANDLE_NAME_LETTERS } from '@which-way/core/schema';
+import { HANDLE_NAME_LETTERS, FIGURE_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { angleOf } from '@which-way/core/switch';
@@ -113,7 +113,7 @@ function PoseField({ actuator, position, index, onPose }: PoseFieldProps) {
         placeholder={keys ? POSITION_ROW_TEXT.key(index + 1) : `${Math.round(angleOf(actuator, position))}°`}
         defaultValue={shown}
         aria-invalid={wrong}
-        maxLength={20}
+        maxLength={FIGURE_LETTERS}
         onBlur={({ target }) => keep(target.value)}
         className={`${INPUT} font-mono placeholder:text-quiet aria-invalid:border-brick`}
       />

@@ -2,7 +2,7 @@ import { CheckLine } from '../../shared/controls/check-line.js';
 import { Pick } from '../../shared/controls/pick.js';
 import { PART_FORMS, parseValue, type Part, type PartForm } from '@which-way/core/log';
 import { type PartId, type TerminalId } from '@which-way/core/switch';
-import { PART_NOTE_LETTERS } from '@which-way/core/schema';
+import { PART_NOTE_LETTERS, NUMBER_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { newId } from '../../job/new-id.js';
@@ -126,7 +126,7 @@ function NewPart({ ends, onDeclare }: { ends: readonly TerminalId[]; onDeclare: 
         {PARTS_SECTION_TEXT.ohms}
         <input
           value={value}
-          maxLength={12}
+          maxLength={NUMBER_LETTERS}
           placeholder={PARTS_SECTION_TEXT.ifKnown}
           onChange={({ target }) => setValue(target.value)}
           className={`${INPUT} placeholder:text-quiet`}

@@ -1,3 +1,4 @@
+import { TABLE_LETTERS } from '@which-way/core/schema';
 import {
   expectedFromJob,
   expectedKind,
@@ -102,7 +103,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
           <textarea
             value={text}
             rows={3}
-            maxLength={4000}
+            maxLength={TABLE_LETTERS}
             placeholder={`${nameOf(0) || 'LEFT'}: 1-8 3-4`}
             onChange={({ target }) => setText(target.value)}
             className="rounded-part border-2 border-line bg-sheet px-3 py-2 font-mono placeholder:text-quiet"

@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   contactLimitOf,
@@ -96,7 +97,7 @@ function DropForm({ name, one, onDone }: { name: string; one: JudgedContact; onD
         aria-label={CONTACTS_PANEL_TEXT.ofText(label, name)}
         value={typed[key]}
         inputMode="decimal"
-        maxLength={8}
+        maxLength={NUMBER_LETTERS}
         onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
         className="min-h-12 w-20 rounded-part border-2 border-line bg-sheet px-2 font-mono"
       />

@@ -1,3 +1,4 @@
+import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { REPEATED_UNDER } from '@which-way/core/log';
 import {
   CYCLING_KEYS,
@@ -113,7 +114,7 @@ function Ended({ cycling, cycles, onChange, onDone }: EndedProps) {
           autoFocus
           value={typed}
           inputMode="numeric"
-          maxLength={5}
+          maxLength={NUMBER_LETTERS}
           onChange={({ target }) => setTyped(target.value)}
           className="min-h-12 w-24 rounded-part border-2 border-line bg-sheet px-2 font-mono"
         />

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { insulationTestOf } from '@which-way/core/log';
-import { SAFETY_NOTE_LETTERS } from '@which-way/core/schema';
+import { SAFETY_NOTE_LETTERS, NUMBER_LETTERS } from '@which-way/core/schema';
 import { useState, type FormEvent } from 'react';
 import { useSession } from '../../job/job-context.js';
 import { readAmount } from '../../shared/controls/amount.js';
@@ -35,7 +35,7 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
       {label}
       <input
         value={typed[key]}
-        maxLength={key === 'between' ? SAFETY_NOTE_LETTERS : 8}
+        maxLength={key === 'between' ? SAFETY_NOTE_LETTERS : NUMBER_LETTERS}
         onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
         className={`min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2 ${width}`}
       />

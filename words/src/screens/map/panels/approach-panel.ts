@@ -9,7 +9,6 @@ export const APPROACH_PANEL_TEXT = {
     'The commons against their throws. Throws are not tested against each other: no pass.',
   about: (time: string | number) => `about ${time}`,
   noForecast: 'no forecast',
-  touches: ' touches',
   howToMapFromThe: 'How to map, from the next prompt on',
   thisBrowserRunsNoWorker:
     'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.',

@@ -1,3 +1,5 @@
+import { touches } from '../../../plural.js';
+
 /** What prompt bar says. */
 export const PROMPT_BAR_TEXT = {
   whatToDoNext: 'What to do next',
@@ -11,10 +13,8 @@ export const PROMPT_BAR_TEXT = {
   follow: ' follow',
   assumed: (assumed: string | number) => `, ${assumed} assumed`,
   reCheck: 'Re-check: ',
-  touchesMore: ' touches more, ',
-  aboutTouchesMore: (touches: string | number, time: string | number) =>
-    `About ${touches} touches more, ${time}`,
-  atMostTouchesMore: (touches: string | number, time: string | number) =>
-    `At most ${touches} touches more, ${time}`,
+  reCheckMore: (count: number, time: string) => `${touches(count)} more, ${time}`,
+  aboutTouchesMore: (count: number, time: string) => `About ${touches(count)} more, ${time}`,
+  atMostTouchesMore: (count: number, time: string) => `At most ${touches(count)} more, ${time}`,
   inThePositionsFoundSo: ', in the positions found so far',
 };
