@@ -66,7 +66,7 @@ export function DeleteDialog({ job, onClose }: { job: JobSummary; onClose: () =>
         <PlainButton className="text-brick" onClick={() => void remove()}>
           {PUT_AWAY_TEXT.deleteIt}
         </PlainButton>
-        <PlainButton look="quiet" autoFocus onClick={onClose}>
+        <PlainButton look="quiet" data-first-focus onClick={onClose}>
           {PUT_AWAY_TEXT.keepIt}
         </PlainButton>
       </div>

@@ -22,14 +22,20 @@ function asked({ map: { structure }, many, found, implied }: Probing): PickOptio
     .map((id) => ({ value: terminalName(structure, id), text: terminalName(structure, id) }));
 }
 
+/** Whether ohms are asked for: of a pair, of several, or of the leads held together. Tones have buttons, and are tapped. */
+function takesValue({ task, hands }: Probing): boolean {
+  if (hands.sense === 'tone') return false;
+  if (task?.kind === 'plan') return task.plan.kind === 'check-meter';
+  return task?.kind === 'prompt' || task?.kind === 'correct';
+}
+
 /** Where there are no keys: a field for the ohms that the meter shows, and OL beside it. The same line as typed. */
 export function OhmsByTouch({ probing }: { probing: Probing }) {
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState('');
   const options = asked(probing);
   const to = options.find(({ value }) => value === chosen) ?? options[0];
-  const takesValue = probing.task !== null && probing.task.kind !== 'plan' && probing.task.kind !== 'clips';
-  if (!takesValue || (probing.many !== null && !to)) return null;
+  if (!takesValue(probing) || (probing.many !== null && !to)) return null;
   const give = (value: string) => {
     if (value.trim() === '') return;
     probing.act({ do: 'type-instead', text: to ? `${to.value}=${value}` : value });
@@ -39,7 +45,7 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
   };
   return (
     <form
-      className="flex flex-wrap items-end gap-2 lg:not-pointer-coarse:hidden"
+      className="mt-1 flex items-stretch gap-2 lg:not-pointer-coarse:hidden"
       aria-label={OHMS_BY_TOUCH_TEXT.form}
       onSubmit={(event) => {
         event.preventDefault();
@@ -49,21 +55,23 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
       {to && (
         <Pick
           label={OHMS_BY_TOUCH_TEXT.to}
+          quiet
           value={to.value}
           options={options}
           onPick={setChosen}
-          className="min-w-24"
+          className="max-w-28 shrink-0"
         />
       )}
-      <label className="min-w-28 grow">
-        <span className="text-small">{OHMS_BY_TOUCH_TEXT.ohms}</span>
+      <label className="min-w-0 grow">
+        <span className="sr-only">{OHMS_BY_TOUCH_TEXT.ohms}</span>
         <input
+          placeholder={OHMS_BY_TOUCH_TEXT.ohms}
           inputMode="decimal"
           autoComplete="off"
           enterKeyHint="done"
           value={typed}
           onChange={({ target }) => setTyped(target.value)}
-          className="min-h-12 w-full rounded-part border-2 border-ink bg-sheet px-3 font-mono text-large"
+          className="min-h-12 w-full rounded-part border-2 border-ink bg-sheet px-2 font-mono text-large placeholder:text-quiet"
         />
       </label>
       <PlainButton type="submit" look="strong" disabled={typed.trim() === ''}>

@@ -22,7 +22,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
     <section
       aria-label={PROMPT_BAR_TEXT.whatToDoNext}
       aria-busy={probing.busy}
-      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-5 py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
+      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-3 py-2 sm:px-5 sm:py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
       <Progress probing={probing} outlook={outlook} />
       <div className="order-first min-w-0 lg:order-none">
@@ -100,12 +100,12 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
         plan?.kind === 'ask' &&
         sameAsk(task.prompt.ask, plan.ask) &&
         plan.reason && (
-          <p>
+          <p className="max-sm:hidden">
             {PROMPT_BAR_TEXT.whyThis}
             {REASON_WORDS[plan.reason]}
           </p>
         )}
-      <p>
+      <p className="max-sm:hidden">
         {PROMPT_BAR_TEXT.at}
         {settingName(map.structure, at)}: {coverage.measured}
         {PROMPT_BAR_TEXT.measured}

@@ -20,9 +20,12 @@ export function DialogPanel({ open, onOpenChange, title, children, onKeyDown }: 
           aria-describedby={undefined}
           onKeyDown={onKeyDown}
           onOpenAutoFocus={(event) => {
-            if (!onKeyDown) return;
+            const panel = event.currentTarget as HTMLElement;
+            // Else the first button has the focus, whatever it does.
+            const first = onKeyDown ? panel : panel.querySelector<HTMLElement>('[data-first-focus]');
+            if (!first) return;
             event.preventDefault();
-            (event.currentTarget as HTMLElement).focus();
+            first.focus();
           }}
           className="fixed top-1/2 left-1/2 z-50 max-h-dvh w-[min(42rem,100vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-part bg-sheet p-7"
         >
