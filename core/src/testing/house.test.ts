@@ -16,7 +16,12 @@ describe('the page on architecture', () => {
       ),
     ]);
     expect(folders.length).toBeGreaterThan(70);
+    // What the screens say has the rooms of the screens themselves.
+    const mirrored = (folder: string) =>
+      folder.startsWith('words/src/screens/') &&
+      folders.includes(folder.replace('words/src/screens', 'web/src'));
     const unnamed = folders.filter((folder) => {
+      if (mirrored(folder)) return false;
       const short = folder.replace(/^(core|web)\/src\//, '');
       return ![folder, short].some((one) => page.includes(`\`${one}\``) || page.includes(`\`${one}/`));
     });
