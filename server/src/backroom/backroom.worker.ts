@@ -21,7 +21,7 @@ const { database } = workerData as { database: string };
 let open: ReadingRoom | null = null;
 /** Opened when it is first asked for: at the start the database is not there yet. */
 let library = new ReadyLibrary();
-/** Anew with another database: a cursor of the one before says nothing of it. */
+/** Replaced when the database is: a cursor of the old one means nothing in the new one. */
 let shared = new SharedReports();
 const room = () => (open ??= new ReadingRoom(database));
 /** Files that were looked through and wait to be taken in, by their path: several may wait at a time. */

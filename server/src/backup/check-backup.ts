@@ -126,7 +126,7 @@ async function checkDatabase(path: string, ready: string): Promise<void> {
     await bringUpToDate(path, ready);
   } catch (error) {
     if (error instanceof Refusal) throw error;
-    // What SQLite says of a file that it cannot make sense of is no sentence for a person.
+    // SQLite's own messages don't help a person.
     throw damaged(CHECK_BACKUP_TEXT.itsDatabaseCannotBeRead);
   } finally {
     if (database.open) database.close();

@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** What stays of a deleted job, and it is no word of it: so that events of it that come late are told apart from those of a job that never was. */
+/** What is kept of a deleted job, without a word of its contents: late events are told that it was deleted, not that it never existed. */
 @Entity('tombstone')
 export class TombstoneRow {
   @PrimaryColumn('text', { name: 'job_id' }) jobId: string;

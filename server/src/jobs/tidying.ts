@@ -5,6 +5,8 @@ import { Writer } from '../database/writer.js';
 import { PhotoStore } from '../photos/photo-store.js';
 
 const DAY_MS = 86_400_000;
+/** The last moment that a Date can hold. */
+const END_OF_TIME = new Date(8.64e15);
 /** Pixels that no event names are kept so long: an upload comes before its event, and a device may have been away. */
 const PHOTO_DAYS = 30;
 /** A reader that looks at an older state keeps the write-ahead log from being emptied: it is tried again after so long. */
@@ -49,8 +51,9 @@ export class Tidying implements OnApplicationBootstrap, OnApplicationShutdown {
   }
 
   async #removeUnnamed(photos: readonly PhotoId[]): Promise<number> {
-    const there: PhotoId[] = [];
-    for (const id of photos) if (await this.photos.has(id)) there.push(id);
+    // A long log names many ids that are no photos: the folder is listed once instead of being asked for each.
+    const here = new Set(await this.photos.olderThan(END_OF_TIME));
+    const there = photos.filter((id) => here.has(id));
     if (there.length === 0) return 0;
     const named = new Set<string>(await this.backroom.long((desk) => desk.namedPhotos(there)));
     const unnamed = there.filter((id) => !named.has(id));
