@@ -62,8 +62,9 @@ export class TransferService {
   /** Goes on with what is decided and could not be shown, until it is. */
   #finishLater(): void {
     setTimeout(() => {
-      this.works
-        .quietly(() => this.#finishDecided(), this.works.newFolder())
+      // On a full disk not even a folder can be made: that too is tried again, and ends nothing.
+      Promise.resolve()
+        .then(() => this.works.quietly(() => this.#finishDecided(), this.works.newFolder()))
         .catch(() => this.#finishLater());
     }, LATER_MS).unref();
   }
