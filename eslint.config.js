@@ -92,7 +92,14 @@ const SAID_BY_THE_SERVER = [
 
 export default tseslint.config(
   {
-    ignores: ['**/dist/**', '**/node_modules/**', 'data/**', 'e2e/_shot.mjs', 'core/src/formats/checkers.ts'],
+    ignores: [
+      '**/dist/**',
+      'server/bundle/**',
+      '**/node_modules/**',
+      'data/**',
+      'e2e/_shot.mjs',
+      'core/src/formats/checkers.ts',
+    ],
   },
   ...tseslint.configs.strict,
   {

@@ -11,6 +11,12 @@ const HEADINGS = {
   Match: /Match|What can take its place/,
 };
 
+/** What the prompt says, its small line too; runs in the page. */
+const promptShown = (): string =>
+  ['prompt', 'prompt-small']
+    .map((name) => document.querySelector(`[data-testid="${name}"]`)?.textContent)
+    .join('\n');
+
 /** What the hands do on the screens, in the words of the screens. */
 export class Bench {
   readonly prompt: Locator;
@@ -54,21 +60,23 @@ export class Bench {
       .click();
   }
 
-  /** Presses a key and waits until the prompt is another one. */
+  /** Presses a key and waits until the prompt is another one, and the one after it has been thought of. */
   async answer(...keys: string[]): Promise<void> {
-    const before = await this.prompt.textContent();
-    const small = await this.page.getByTestId('prompt-small').textContent();
-    for (const key of keys) await this.page.keyboard.press(key);
-    await expect
-      .poll(
-        async () => [
-          await this.prompt.textContent(),
-          await this.page.getByTestId('prompt-small').textContent(),
-        ],
-        { intervals: [20, 40, 80, 160, 320, 640] },
-      )
-      .not.toEqual([before, small]);
     await this.thought();
+    const before = await this.page.evaluate(promptShown);
+    for (const key of keys) await this.page.keyboard.press(key);
+    // Looked for at each frame of the page: asking from outside takes turns that grow.
+    await this.page.waitForFunction(
+      (earlier) => {
+        const region = document.querySelector('[data-testid="prompt"]')?.closest('[aria-busy]');
+        const shown = ['prompt', 'prompt-small'].map(
+          (name) => document.querySelector(`[data-testid="${name}"]`)?.textContent,
+        );
+        return region?.getAttribute('aria-busy') === 'false' && shown.join('\n') !== earlier;
+      },
+      before,
+      { timeout: 25_000 },
+    );
   }
 
   /** Waits until the next thing to do has been thought of. */

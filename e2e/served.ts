@@ -43,7 +43,7 @@ export class Served {
   async #listen(port: number): Promise<void> {
     const child = spawn(
       process.execPath,
-      ['server/dist/main.js', '--data', this.folder, '--port', String(port), ...this.options],
+      ['server/bundle/main.js', '--data', this.folder, '--port', String(port), ...this.options],
       { cwd: root, env: { ...process.env, WHICH_WAY_LOG: 'quiet' } },
     );
     this.#process = child;

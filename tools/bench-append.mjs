@@ -27,7 +27,7 @@ async function applicationIn(folder) {
     pages: null,
     lan: false,
     newCode: false,
-    backroom: new URL('../server/dist/backroom/backroom.worker.js', import.meta.url),
+    backroom: new URL('../server/bundle/backroom/backroom.worker.js', import.meta.url),
     driver,
   });
 }

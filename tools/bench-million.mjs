@@ -35,7 +35,7 @@ export async function benchMillion({ note, atMost, round }, job, { jobs = 500, e
   const port = await freePort();
   const child = spawn(
     process.execPath,
-    ['server/dist/main.js', '--data', join(folder, 'data'), '--port', String(port)],
+    ['server/bundle/main.js', '--data', join(folder, 'data'), '--port', String(port)],
     { cwd: root, env: { ...process.env, WHICH_WAY_LOG: 'quiet' }, stdio: 'ignore' },
   );
   const base = `http://127.0.0.1:${port}`;

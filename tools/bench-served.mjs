@@ -23,7 +23,7 @@ function freePort() {
 async function serve() {
   const port = await freePort();
   const folder = mkdtempSync(join(tmpdir(), 'which-way-bench-'));
-  const child = spawn(process.execPath, ['server/dist/main.js', '--data', folder, '--port', String(port)], {
+  const child = spawn(process.execPath, ['server/bundle/main.js', '--data', folder, '--port', String(port)], {
     cwd: root,
     env: { ...process.env, WHICH_WAY_LOG: 'quiet' },
   });

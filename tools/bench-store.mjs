@@ -35,7 +35,7 @@ class Server {
     const began = now();
     this.child = spawn(
       process.execPath,
-      ['--enable-source-maps', 'server/dist/main.js', '--data', this.folder, '--port', String(this.port)],
+      ['--enable-source-maps', 'server/bundle/main.js', '--data', this.folder, '--port', String(this.port)],
       { cwd: root, env: { ...process.env, WHICH_WAY_LOG: 'quiet' } },
     );
     this.base = `http://127.0.0.1:${this.port}`;

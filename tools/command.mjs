@@ -7,7 +7,7 @@ install();
 build();
 // File names are meant from where the person stands, which npm hides behind its own folder.
 const cwd = process.env.INIT_CWD ?? process.cwd();
-const { status } = spawnSync(process.execPath, [`${root}server/dist/${name}-command.js`, ...rest], {
+const { status } = spawnSync(process.execPath, [`${root}server/bundle/${name}-command.js`, ...rest], {
   cwd,
   stdio: 'inherit',
 });

@@ -82,23 +82,38 @@ const SHARED = ['core', 'contract', 'words', 'drawing'].flatMap((name) =>
   ['src', 'package.json', 'tsconfig.json'].map((part) => `${name}/${part}`),
 );
 
-/** Builds the shared packages, server and web, each unless it is up to date. */
-export function build() {
+/** What both are built by. */
+const CONFIG = ['package-lock.json', 'tsconfig.base.json'];
+
+/** Builds the shared packages and the server, unless they are up to date. */
+export function buildServer() {
   makeCheckers();
-  const config = ['package-lock.json', 'tsconfig.base.json'];
   once(
     'server',
-    [...config, ...SHARED, 'server/src', 'server/package.json', 'server/tsconfig.json'],
-    () => existsSync(join(root, 'server/dist/main.js')),
+    [
+      ...CONFIG,
+      ...SHARED,
+      'server/src',
+      'server/package.json',
+      'server/tsconfig.json',
+      'tools/bundle-server.mjs',
+    ],
+    () => existsSync(join(root, 'server/bundle/main.js')),
     () => {
       process.stdout.write('Building the server.\n');
       run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'server']);
+      run(process.execPath, ['tools/bundle-server.mjs']);
     },
   );
+}
+
+/** Builds the shared packages, server and web, each unless it is up to date. */
+export function build() {
+  buildServer();
   once(
     'web',
     [
-      ...config,
+      ...CONFIG,
       ...SHARED,
       'web/src',
       'web/public',

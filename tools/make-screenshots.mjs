@@ -12,7 +12,7 @@ const chromiumArguments = JSON.parse(
 );
 
 const data = mkdtempSync(join(tmpdir(), 'which-way-shots-'));
-const server = spawn(process.execPath, ['server/dist/main.js', '--demo', '--data', data], { cwd: root });
+const server = spawn(process.execPath, ['server/bundle/main.js', '--demo', '--data', data], { cwd: root });
 const base = await new Promise((resolve) =>
   server.stdout.on('data', (chunk) => {
     const address = /http:\/\/127\.0\.0\.1:\d+/.exec(String(chunk))?.[0];

@@ -11,7 +11,7 @@ install();
 build();
 const server = spawn(
   process.execPath,
-  ['--enable-source-maps', 'server/dist/main.js', ...process.argv.slice(2)],
+  ['--enable-source-maps', 'server/bundle/main.js', ...process.argv.slice(2)],
   { cwd: root, stdio: 'inherit' },
 );
 let stopping = false;

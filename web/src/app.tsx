@@ -1,12 +1,15 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Link, RouterProvider, useRouteError, type RouteObject } from 'react-router';
-import { Toaster } from 'sonner';
+import { lazy, Suspense } from 'react';
 import { BenchPage } from './bench/bench-page.js';
 import { Notice } from './shared/controls/notice.js';
 import { PlainButton } from './shared/controls/plain-button.js';
 import { patiently } from './shared/patiently.js';
 import { TopBar } from './shared/frame/top-bar.js';
 import { APP_TEXT } from '@which-way/words/screens/app';
+
+/** Nothing is said by it before somebody has done something. */
+const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 
 function Lost() {
   return (
@@ -133,7 +136,9 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <RouterProvider router={router} />
-      <Toaster position="top-center" />
+      <Suspense>
+        <Toaster position="top-center" />
+      </Suspense>
     </QueryClientProvider>
   );
 }

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from './shared/controls/toast.js';
 import { registerSW } from 'virtual:pwa-register';
 import { KEEP_PAGES_TEXT } from '@which-way/words/screens/keep-pages';
 
@@ -6,7 +6,7 @@ import { KEEP_PAGES_TEXT } from '@which-way/words/screens/keep-pages';
 export function keepPages(): void {
   const takeIt = registerSW({
     onNeedRefresh: () =>
-      toast(KEEP_PAGES_TEXT.aNewVersionOfWhich, {
+      toast.message(KEEP_PAGES_TEXT.aNewVersionOfWhich, {
         description: KEEP_PAGES_TEXT.whatYouEnteredStaysIt,
         duration: Infinity,
         action: { label: KEEP_PAGES_TEXT.takeItNow, onClick: () => void takeIt(true) },

@@ -1,6 +1,6 @@
 import { plural } from './plural.js';
 import type { Route, Step } from '@which-way/core/route';
-import { SAFETY_SHORT } from './before/safety.js';
+import { SAFETY_SHORT } from './before/safety-short.js';
 
 export const STEP_WORDS: Record<Step, string> = {
   intake: 'Intake',

@@ -1,1 +1,2 @@
-export { ROUTE_ENGINE, routeOf, STEPS, type Route, type Step } from './route.js';
+export { ROUTE_ENGINE, routeOf, type Route } from './route.js';
+export { STEPS, type Step } from './steps.js';

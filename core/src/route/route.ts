@@ -6,10 +6,7 @@ import { liveEvents, notesOf, refitWayOf, wiresOf } from '../log/index.js';
 import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
-
-/** The steps of a job's route, in the order in which the job is done. */
-export const STEPS = ['intake', 'safe', 'tag', 'map', 'table', 'verify', 'match', 'refit'] as const;
-export type Step = (typeof STEPS)[number];
+import type { Step } from './steps.js';
 
 /** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
 export type NextThing =

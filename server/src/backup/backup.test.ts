@@ -176,7 +176,7 @@ describe('a database of another time', () => {
     database.pragma('wal_checkpoint(TRUNCATE)');
     database.close();
     const before = readFileSync(path);
-    const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js', '--data', place], {
+    const { status, stderr } = spawnSync(process.execPath, ['server/bundle/main.js', '--data', place], {
       cwd: root,
       encoding: 'utf8',
     });
@@ -187,7 +187,7 @@ describe('a database of another time', () => {
 
 describe('the start', () => {
   const start = (...args: string[]) =>
-    spawnSync(process.execPath, ['server/dist/main.js', ...args], { cwd: root, encoding: 'utf8', input: '' });
+    spawnSync(process.execPath, ['server/bundle/main.js', ...args], { cwd: root, encoding: 'utf8', input: '' });
 
   it('afresh on one’s own data asks, moves it aside, and never deletes', async () => {
     const place = join(folder(), 'own');

@@ -11,7 +11,7 @@ const root = fileURLToPath(new URL('../../..', import.meta.url));
 
 describe('backup and restore by command', () => {
   const command = (name: string, ...args: string[]) =>
-    spawnSync(process.execPath, [`server/dist/${name}-command.js`, ...args], { cwd: root, encoding: 'utf8' });
+    spawnSync(process.execPath, [`server/bundle/${name}-command.js`, ...args], { cwd: root, encoding: 'utf8' });
 
   it('copy a bench that is being served, put it back whole, and move aside what is there', async () => {
     const place = folder();
@@ -50,7 +50,7 @@ describe('a backup for which there is no room', () => {
         encoding: 'utf8',
       });
     const file = join(place, 'copy.zip');
-    const { status, stderr } = limited(40, `server/dist/backup-command.js "${file}" --data "${place}"`);
+    const { status, stderr } = limited(40, `server/bundle/backup-command.js "${file}" --data "${place}"`);
     expect([status, stderr]).toEqual([3, expect.stringContaining('There is no room for the backup')]);
     expect(stderr).not.toMatch(/SQLITE|EFBIG|I\/O error|\n\s+at /);
     expect(readdirSync(place).filter((name) => name.startsWith('copy.zip'))).toEqual([]);

@@ -151,7 +151,7 @@ describe.runIf(process.env['WHICH_WAY_DEEP'])(`${KILLS} kills at random moments`
     writeFileSync(file, lastBackup ?? '');
     const { status, stderr } = spawnSync(
       process.execPath,
-      ['server/dist/restore-command.js', file, '--data', join(folder, 'put-back')],
+      ['server/bundle/restore-command.js', file, '--data', join(folder, 'put-back')],
       { cwd: fileURLToPath(new URL('../../..', import.meta.url)), encoding: 'utf8' },
     );
     expect([status, stderr]).toEqual([0, '']);

@@ -11,7 +11,7 @@ import { Spawned } from '../testing/spawned.js';
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 const folder = () => mkdtempSync(join(tmpdir(), 'which-way-two-'));
 const restore = (file: string, data: string) =>
-  spawnSync(process.execPath, ['server/dist/restore-command.js', file, '--data', data], {
+  spawnSync(process.execPath, ['server/bundle/restore-command.js', file, '--data', data], {
     cwd: root,
     encoding: 'utf8',
   });

@@ -50,7 +50,7 @@ export async function serve(
     pages: null,
     lan,
     newCode: false,
-    backroom: new URL('../../dist/backroom/backroom.worker.js', import.meta.url),
+    backroom: new URL('../../bundle/backroom/backroom.worker.js', import.meta.url),
     driver,
   });
   await app.listen(0, '127.0.0.1');

@@ -18,7 +18,7 @@ export class Spawned {
     const child = spawn(
       process.execPath,
       [
-        'server/dist/main.js',
+        'server/bundle/main.js',
         '--data',
         this.folder,
         '--port',

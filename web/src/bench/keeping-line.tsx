@@ -3,7 +3,7 @@ import type { Job, JobSummary } from '@which-way/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { formatDistanceToNowStrict } from 'date-fns';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, RefusedError, toldOf } from '../api/client.js';
 import { browserOutbox } from '../job/outbox/outbox.js';
 import { Notice } from '../shared/controls/notice.js';

@@ -3,7 +3,7 @@ import type { JobSummary } from '@which-way/contract';
 import { DELETE_WORDS } from '@which-way/words/deleted';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, toldOf } from '../api/client.js';
 import { browserOutbox } from '../job/outbox/outbox.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';

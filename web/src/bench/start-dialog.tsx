@@ -1,10 +1,9 @@
 import type { ActuatorForm } from '@which-way/core/switch';
 import { TITLE_LETTERS } from '@which-way/core/schema';
-import { useState, type FormEvent } from 'react';
+import { lazy, Suspense, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { api, toldOf } from '../api/client.js';
 import { DialogPanel } from '../shared/controls/dialog-panel.js';
-import { LibrarySelect } from '../shared/controls/library-select.js';
 import { Notice } from '../shared/controls/notice.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { FormPictures } from '../shared/drawings/form-pictures.js';
@@ -27,6 +26,11 @@ export function StartDialog({
 }
 
 const makingJobs = () => import('./make-job.js');
+
+/** Only a simulated switch is chosen from the library. */
+const LibrarySelect = lazy(async () => ({
+  default: (await import('../shared/controls/library-select.js')).LibrarySelect,
+}));
 
 const INPUT = 'mt-1 min-h-14 w-full rounded-part border-2 border-line bg-sheet px-4 text-large';
 
@@ -139,15 +143,17 @@ function SimulatedChoice({ entry, setEntry, seed, setSeed }: SimulatedChoiceProp
   return (
     <div className="grid gap-4 sm:grid-cols-[1fr_8rem]">
       <div>
-        <LibrarySelect
-          label={START_DIALOG_TEXT.wiredLike}
-          autoFocus
-          sized
-          large
-          value={entry}
-          onChange={setEntry}
-          placeholder={START_DIALOG_TEXT.chooseOneOfTheLibrary}
-        />
+        <Suspense>
+          <LibrarySelect
+            label={START_DIALOG_TEXT.wiredLike}
+            autoFocus
+            sized
+            large
+            value={entry}
+            onChange={setEntry}
+            placeholder={START_DIALOG_TEXT.chooseOneOfTheLibrary}
+          />
+        </Suspense>
         <span className="text-small text-quiet">{START_DIALOG_TEXT.itsTerminalsAreMixedUp}</span>
       </div>
       <label>

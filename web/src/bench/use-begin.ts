@@ -1,6 +1,6 @@
 import { KEYS } from '../api/questions.js';
 import { useQueryClient } from '@tanstack/react-query';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { toldOf } from '../api/client.js';
 
 /** Begins long work on the server; where that fails, what the server said is told, after a few words of one's own. */

@@ -3,7 +3,7 @@ import { createWriter, sistersOf, type Sister } from '@which-way/core/log';
 import { type JobId, type SisterId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, toldOf } from '../api/client.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';

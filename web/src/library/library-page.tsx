@@ -1,7 +1,7 @@
 import type { KnownSwitch } from '@which-way/core/switch';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, toldOf } from '../api/client.js';
 import { questions } from '../api/questions.js';
 import { Notice } from '../shared/controls/notice.js';

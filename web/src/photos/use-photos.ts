@@ -1,6 +1,6 @@
 import { photosOf, type Photo, type PhotoPurpose } from '@which-way/core/log';
 import { useMemo } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { useJobState, useSession } from '../job/job-context.js';
 import { pictureTrouble } from './picture-trouble.js';
 

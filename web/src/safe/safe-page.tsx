@@ -3,7 +3,7 @@ import { linesForJob } from '@which-way/core/safety';
 import { ACTS_OF, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/log';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toldOf } from '../api/client.js';

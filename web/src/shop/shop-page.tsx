@@ -6,7 +6,7 @@ import { SUPPLIES, type SupplyKind } from '@which-way/core/log';
 import { SHOP_NAME_LETTERS, CODE_NOTE_LETTERS, REASON_LETTERS } from '@which-way/core/schema';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, toldOf } from '../api/client.js';
 import { Choice } from '../shared/controls/choice.js';
 import { Notice } from '../shared/controls/notice.js';

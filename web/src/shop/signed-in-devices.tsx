@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { DEVICE_WORDS, deviceWords } from '@which-way/words/devices';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { api, toldOf } from '../api/client.js';
 import { KEYS, questions } from '../api/questions.js';
 import { PlainButton } from '../shared/controls/plain-button.js';

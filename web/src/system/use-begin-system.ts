@@ -1,6 +1,6 @@
 import type { JobId } from '@which-way/core/switch';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import { toldOf } from '../api/client.js';
 
 /** Begins a system and opens it; says so where that fails. */

@@ -3,7 +3,7 @@ import { customerWords } from '@which-way/words/before/customer';
 import { verdictOf } from '@which-way/core/verify';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../shared/controls/toast.js';
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { photosOf } from '@which-way/core/log';

@@ -117,25 +117,6 @@ export const STORE_WORDS: Record<HighVoltageStore, string> = {
   other: 'Another store of high voltage',
 };
 
-/** The trouble in a few words, for the list of jobs. */
-export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
-  'not-begun': 'still in the machine',
-  're-energised': 'it had power again',
-  unanswered: 'not all is answered',
-  'cannot-be-left-out': 'a proof was left out',
-  'answer-does-not-fit': 'an answer does not fit',
-  'pen-is-no-proof': 'a pen is no proof',
-  'other-tester': 'two testers were used',
-  'not-every-position': 'not dead in every position',
-  'not-dead': 'not proved dead',
-  'against-what': 'not said what dead was proved against',
-  'not-proved': 'not proved dead',
-  'high-voltage': 'stop: high voltage is stored in it',
-  'stored-energy': 'stored energy is left',
-  'out-of-order': 'the tester was not proved after',
-  unsigned: 'nobody answers for it yet',
-};
-
 /** Why the Map stays shut, and what would open it. */
 export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
   const line = 'line' in trouble ? lineWords(trouble.line, supply).text : '';

@@ -3,7 +3,7 @@ import { besideOf } from '@which-way/core/log';
 import type { KnownSwitch } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { toldOf } from '../../api/client.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';

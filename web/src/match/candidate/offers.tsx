@@ -12,7 +12,7 @@ import type { KnownSwitch } from '@which-way/core/switch';
 import { differenceText, fitQuestion, offerConflicts, questionsText } from '@which-way/words/match/match';
 import { factLines } from '@which-way/words/match/part-facts';
 import { useMemo } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { useSession } from '../../job/job-context.js';
 import { KeptField } from '../../shared/controls/kept-field.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';

@@ -4,7 +4,7 @@ import { REASON_LETTERS } from '@which-way/core/schema';
 import type { KnownSwitch, SettingId, Structure } from '@which-way/core/switch';
 import { differenceText, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
 import { PART_DIFFERENCES_TEXT } from '@which-way/words/screens/match/candidate/part-differences';
 

@@ -2,7 +2,7 @@ import { photosOf, REPORT_PARTS, reportShapeOf, type ReportPart } from '@which-w
 import type { PhotoId } from '@which-way/core/switch';
 import { REPORT_PART_WORDS } from '@which-way/words/report/pieces';
 import { Fragment, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { thumbUrl } from '../../photos/photo-url.js';
 import { CheckLine } from '../../shared/controls/check-line.js';

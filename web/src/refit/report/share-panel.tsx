@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobId } from '@which-way/core/switch';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { api, toldOf } from '../../api/client.js';
 import { questions } from '../../api/questions.js';
 import { Notice } from '../../shared/controls/notice.js';

@@ -8,7 +8,7 @@ import { svgText } from '@which-way/drawing/svg-text';
 import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { useJobState } from '../../job/job-context.js';
 import { SaveMenu } from '../../shared/files/save-menu.js';
 import { saveText } from '../../shared/files/save-text.js';

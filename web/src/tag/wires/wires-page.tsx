@@ -2,7 +2,7 @@ import { newWire, partsOf, wiresOf, type Wire } from '@which-way/core/log';
 import { type TerminalId, type WireId } from '@which-way/core/switch';
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { newId } from '../../job/new-id.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';

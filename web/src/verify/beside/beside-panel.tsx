@@ -8,7 +8,7 @@ import { BESIDE_WORDS, besideCountWords, sideWords } from '@which-way/words/judg
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../../shared/controls/toast.js';
 import { toldOf } from '../../api/client.js';
 import { questions } from '../../api/questions.js';
 import { useJobState, useSession } from '../../job/job-context.js';

@@ -1,0 +1,3 @@
+import { buildServer } from './fresh-work.mjs';
+
+buildServer();
