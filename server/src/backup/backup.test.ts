@@ -187,7 +187,11 @@ describe('a database of another time', () => {
 
 describe('the start', () => {
   const start = (...args: string[]) =>
-    spawnSync(process.execPath, ['server/bundle/main.js', ...args], { cwd: root, encoding: 'utf8', input: '' });
+    spawnSync(process.execPath, ['server/bundle/main.js', ...args], {
+      cwd: root,
+      encoding: 'utf8',
+      input: '',
+    });
 
   it('afresh on one’s own data asks, moves it aside, and never deletes', async () => {
     const place = join(folder(), 'own');

@@ -11,7 +11,10 @@ const root = fileURLToPath(new URL('../../..', import.meta.url));
 
 describe('backup and restore by command', () => {
   const command = (name: string, ...args: string[]) =>
-    spawnSync(process.execPath, [`server/bundle/${name}-command.js`, ...args], { cwd: root, encoding: 'utf8' });
+    spawnSync(process.execPath, [`server/bundle/${name}-command.js`, ...args], {
+      cwd: root,
+      encoding: 'utf8',
+    });
 
   it('copy a bench that is being served, put it back whole, and move aside what is there', async () => {
     const place = folder();
