@@ -29,7 +29,6 @@ function aThread() {
   let ended = 0;
   class Thread {
     readonly #port: MessagePort;
-    onerror: (() => void) | null = null;
     constructor() {
       const { port1, port2 } = new MessageChannel();
       expose(
@@ -99,18 +98,15 @@ describe('what was found, worked out beside the screen', () => {
   });
 
   it('goes on here when the thread breaks', async () => {
-    const broken: { onerror: (() => void) | null }[] = [];
+    const broken: EventTarget[] = [];
     vi.stubGlobal(
       'Worker',
-      class {
-        onerror: (() => void) | null = null;
+      class extends EventTarget {
         constructor() {
+          super();
           broken.push(this);
         }
         postMessage() {
-          return undefined;
-        }
-        addEventListener() {
           return undefined;
         }
         terminate() {
@@ -130,7 +126,8 @@ describe('what was found, worked out beside the screen', () => {
     const evidence = looks(1);
     const { result } = renderHook(() => useFound(hunted, evidence));
     expect(result.current).toMatchObject({ looks: 0, busy: true });
-    act(() => broken.at(-1)?.onerror?.());
+    await vi.waitFor(() => expect(broken).toHaveLength(1));
+    act(() => void broken.at(-1)?.dispatchEvent(new Event('error')));
     await vi.waitFor(() => expect(result.current).toMatchObject({ looks: 1, busy: false }));
   });
 });

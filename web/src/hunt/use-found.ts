@@ -1,13 +1,8 @@
-import {
-  faultModel,
-  foundFaults,
-  NOTHING_FOUND,
-  type Evidence,
-  type FaultModel,
-  type FoundFaults,
-} from '@which-way/core/circuit';
-import { useEffect, useState } from 'react';
-import { HuntThread } from './hunt-thread.js';
+import { NOTHING_FOUND, type Evidence, type FoundFaults } from '@which-way/core/circuit';
+import { useCallback } from 'react';
+import { Beside, type AskedOf } from '../beside/beside.js';
+import { useBeside } from '../beside/use-beside.js';
+import type { HuntDesk } from './hunt-desk.js';
 import type { Hunted } from './hunted.js';
 
 /** What was found, and whether more is being worked out. */
@@ -15,41 +10,26 @@ export interface Found extends FoundFaults {
   busy: boolean;
 }
 
+const ask = (desk: AskedOf<HuntDesk>, evidence: Evidence) => desk.found(evidence);
+
+/** A hunt in one machine; what it was told of the machine is kept from one look to the next. */
+const huntIn = (hunted: Hunted | null) =>
+  new Beside<HuntDesk>({
+    open: () => new Worker(new URL('./hunt.worker.ts', import.meta.url), { type: 'module' }),
+    standIn: async () => (await import('./hunt-desk.js')).huntDesk(),
+    first: async (desk) => {
+      if (hunted) await desk.of(hunted);
+    },
+    keeps: true,
+  });
+
 /**
  * Works out beside the screen what evidence comes to in a machine; until it is there, what the evidence before it came to.
  * @param hunted the same object while the machine and its switches are; null: nothing can be hunted
  */
 export function useFound(hunted: Hunted | null, evidence: Evidence): Found {
-  const [found, setFound] = useState<{ of: Hunted; by: Evidence; found: FoundFaults } | null>(null);
-  const [thread, setThread] = useState<{ of: Hunted; ask: HuntThread['ask'] } | null>(null);
-  useEffect(() => {
-    if (!hunted) return undefined;
-    let over = false;
-    let model: FaultModel | null = null;
-    const here: HuntThread['ask'] = (by, take) =>
-      take(foundFaults((model ??= faultModel(hunted.machine, hunted.healthy)), by));
-    const begin = (ask: HuntThread['ask']) => {
-      if (!over) setThread({ of: hunted, ask });
-    };
-    // Without threads, as where the screen is only tried, it is worked out here; so it is when the thread breaks.
-    const beside = typeof Worker === 'undefined' ? null : new HuntThread(hunted, () => begin(here));
-    begin(beside ? (by, take) => beside.ask(by, take) : here);
-    return () => {
-      over = true;
-      beside?.stop();
-    };
-  }, [hunted]);
-  const any = evidence.seen.length > 0;
-  useEffect(() => {
-    if (!hunted || !any || thread?.of !== hunted) return undefined;
-    let over = false;
-    thread.ask(evidence, (what) => {
-      if (!over) setFound({ of: hunted, by: evidence, found: what });
-    });
-    return () => {
-      over = true;
-    };
-  }, [hunted, thread, evidence, any]);
-  if (!hunted || !any || found?.of !== hunted) return { ...NOTHING_FOUND, busy: hunted !== null && any };
-  return { ...found.found, busy: found.by !== evidence };
+  const any = hunted !== null && evidence.seen.length > 0;
+  const open = useCallback(() => huntIn(hunted), [hunted]);
+  const { last, busy } = useBeside(open, any ? evidence : null, ask);
+  return { ...(any && last ? last.answer : NOTHING_FOUND), busy };
 }

@@ -1,16 +1,4 @@
-import {
-  whatMatters,
-  type Healthy,
-  type Machine,
-  type Matters,
-  type NoMatters,
-} from '@which-way/core/circuit';
 import { expose } from 'comlink';
+import { mattersDesk } from './matters-desk.js';
 
-/** Works out what matters to a machine, away from the page: it may take two seconds. */
-const desk = {
-  matters: (machine: Machine, settings: Healthy[]): Matters | NoMatters =>
-    whatMatters(machine, settings, () => performance.now()),
-};
-export type MattersDesk = typeof desk;
-expose(desk);
+expose(mattersDesk);

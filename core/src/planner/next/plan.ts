@@ -7,7 +7,7 @@ import type { Hypothesis } from '../schools/certify.js';
 import { learntChance, type Chance } from '../chance/chance.js';
 import type { Field } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from '../field/field-of-map.js';
-import { fromHere, ORDINARY_HANDS } from '../hands/hands.js';
+import { fromHere, ORDINARY_HANDS, type HandCosts, type Hands } from '../hands/hands.js';
 import { checkDue, type CheckDue } from '../hands/meter-check.js';
 import { assumedLeft } from './assumed-left.js';
 import { leftIn, pairKey } from './most-left.js';
@@ -66,7 +66,7 @@ export function planNext(
 ): Plan {
   const due = checkDue(map, null);
   if (due) return { kind: 'check-meter', why: due };
-  const plan = planReadings(map, at, outlook, approach);
+  const plan = planReadings(standingOf(map, at, outlook, approach));
   // Before a reading, not before a pause: a meter that is not needed may sleep.
   const again = plan.kind === 'ask' ? checkDue(map, outlook.now ?? null) : null;
   return again ? { kind: 'check-meter', why: again } : plan;
@@ -76,58 +76,71 @@ export function planNext(
 export const plainPlan = (map: SwitchMap, at: SettingId | null, outlook: Outlook = {}): Plan =>
   planNext(map, at, { ...outlook, plain: true }, { ...approachOf(map), order: 'position' });
 
-function planReadings(map: SwitchMap, at: SettingId | null, outlook: Outlook, approach: Approach): Plan {
+/** All that the steps of one decision need, worked out once. */
+interface Standing {
+  map: SwitchMap;
+  at: SettingId | null;
+  outlook: Outlook;
+  approach: Approach;
+  field: Field;
+  hands: Hands;
+  costs: HandCosts;
+  /** Settings, where the handle is first. */
+  order: SettingId[];
+}
+
+function standingOf(map: SwitchMap, at: SettingId | null, outlook: Outlook, approach: Approach): Standing {
+  const settings = settingsInOrder(map);
+  return {
+    map,
+    at,
+    outlook,
+    approach,
+    field: fieldOf(map),
+    hands: handsOf(map, at),
+    // Position-first counts no seconds; to learn them from a long log takes a while.
+    costs: approach.order === 'position' ? { ...ORDINARY_HANDS, clipsOwned: 0 } : costsOf(map, approach),
+    order: fromHere(settings, at && settings.indexOf(at)),
+  };
+}
+
+function planReadings(standing: Standing): Plan {
+  const { map, at, approach } = standing;
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
   // Who holds the leads while the handle turns has to know first where it can be turned to.
-  const { order: school, extent } = approachOf(map);
+  const { order: school, extent } = approach;
   const positionsFirst = extent === 'everything' && school !== 'position' && school !== 'likely';
   if (finding && positionsFirst) return finding;
-  const asked = nextAsk(map, fieldOf(map), at, outlook, approach);
-  if (asked) return asked;
-  if (finding) return finding;
-  const settings = settingsInOrder(map);
-  const order = fromHere(settings, at && settings.indexOf(at));
-  const assumed = assumedLeft(map, at);
-  const polarity = polarityAsk(map, order);
-  const back = returnWanted(map) ? returnAsk(map) : null;
   return (
-    namedPairsDone(map) ??
-    workingPairsDone(map, order) ??
-    (assumed && asking(assumed, at, 'assumed')) ??
-    (polarity && asking(polarity, at, 'polarity')) ??
-    inCircuitLeft(map, order) ??
-    skippedLeft(map, order) ??
-    (back && asking(back, at, 'return', 'return')) ??
-    notSettled(map, order) ??
-    afterMapping(map, at, outlook)
+    nextAsk(standing) ??
+    finding ??
+    namedPairsDone(standing) ??
+    workingPairsDone(standing) ??
+    asked(assumedLeft(map, at), at, 'assumed') ??
+    asked(polarityAsk(map, standing.order), at, 'polarity') ??
+    inCircuitLeft(standing) ??
+    skippedLeft(standing) ??
+    asked(returnWanted(map) ? returnAsk(map) : null, at, 'return', 'return') ??
+    notSettled(standing) ??
+    afterMapping(standing)
   );
 }
 
-function nextAsk(
-  map: SwitchMap,
-  field: Field,
-  at: SettingId | null,
-  outlook: Outlook,
-  approach: Approach,
-): Plan | null {
+function nextAsk({ map, at, outlook, approach, field, hands, costs }: Standing): Plan | null {
   const { planner, reason } = plannerOf(approach, outlook.hypotheses, namedPairs(map))(field);
   const chance = (outlook.chance ?? learntChance)(field);
-  // Position-first counts no seconds; to learn them from a long log takes a while.
-  const counts = approach.order !== 'position';
-  const costs = counts ? costsOf(map, approach) : { ...ORDINARY_HANDS, clipsOwned: 0 };
-  const move = planner({ field, hands: handsOf(map, at), costs, chance });
-  if (!move) return null;
-  return asking(askOfMove(map, move), at, reason(move));
+  const move = planner({ field, hands, costs, chance });
+  return move && asking(askOfMove(map, move), at, reason(move));
 }
 
-function namedPairsDone(map: SwitchMap): Plan | null {
-  if (approachOf(map).extent !== 'named-pairs' || map.complete) return null;
-  return { kind: 'named-pairs-done', ...quickCheck(map, fieldOf(map)) };
+function namedPairsDone({ map, approach, field }: Standing): Plan | null {
+  if (approach.extent !== 'named-pairs' || map.complete) return null;
+  return { kind: 'named-pairs-done', ...quickCheck(map, field) };
 }
 
-function workingPairsDone(map: SwitchMap, order: SettingId[]): Plan | null {
-  if (approachOf(map).extent !== 'working-pairs') return null;
+function workingPairsDone({ map, approach, order }: Standing): Plan | null {
+  if (approach.extent !== 'working-pairs') return null;
   const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.coverage.unknown ?? 0), 0);
   return pairs > 0 ? { kind: 'working-pairs-done', pairs } : null;
 }
@@ -141,7 +154,12 @@ function asking(
   return { kind: 'ask', ask, turn: firstSetting(ask) !== at, why, reason };
 }
 
-function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
+/** What is asked beside the ordinary course; null where there is nothing to ask. */
+function asked(ask: Ask | null, at: SettingId | null, reason: Reason, why?: 'map' | 'return'): Plan | null {
+  return ask && asking(ask, at, reason, why);
+}
+
+function notSettled({ map, order }: Standing): Plan | null {
   for (const setting of order) {
     const count = map.settings.get(setting)?.settled.contradictions.length ?? 0;
     if (count > 0) return { kind: 'disputed', setting, count };
@@ -153,19 +171,20 @@ function notSettled(map: SwitchMap, order: SettingId[]): Plan | null {
   return null;
 }
 
-function afterMapping(map: SwitchMap, at: SettingId | null, outlook: Outlook): Plan {
-  if (isRechecked(map)) return { kind: 'rechecked' };
-  return recheckWanted(map) ? nextRecheck(map, at, outlook) : { kind: 'done' };
+function afterMapping(standing: Standing): Plan {
+  if (isRechecked(standing.map)) return { kind: 'rechecked' };
+  return recheckWanted(standing.map) ? nextRecheck(standing) : { kind: 'done' };
 }
 
 /** The next move of the re-check from where the handle is; what was skipped comes last. */
-function nextRecheck(map: SwitchMap, at: SettingId | null, { plain, memory }: Outlook): Plan {
-  const order = settingsInOrder(map);
+function nextRecheck({ map, at, hands, outlook: { plain, memory } }: Standing): Plan {
+  const settings = settingsInOrder(map);
   const skips = skippedPairs(map);
+  // Also a plain plan goes by the clips and hands of the person: what it asks must be what the forecast counted.
   const costs = costsOf(map, approachOf(map));
   const move = recheckMove(
-    recheckState(map, (setting) => skips.get(order[setting] as SettingId) ?? []),
-    handsOf(map, at),
+    recheckState(map, (setting) => skips.get(settings[setting] as SettingId) ?? []),
+    hands,
     costs,
     { plain, memory },
   );
@@ -179,7 +198,7 @@ function nextRecheck(map: SwitchMap, at: SettingId | null, { plain, memory }: Ou
   return asking(askOfMove(map, move), at, null, 'recheck');
 }
 
-function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+function inCircuitLeft({ map, order }: Standing): Plan | null {
   if (!wiresOn(map)) return null;
   const pairs = order.reduce((sum, setting) => {
     const settled = map.settings.get(setting)?.settled;
@@ -191,7 +210,7 @@ function inCircuitLeft(map: SwitchMap, order: SettingId[]): Plan | null {
   return pairs === 0 ? null : { kind: 'in-circuit-left', pairs };
 }
 
-function skippedLeft(map: SwitchMap, order: SettingId[]): Plan | null {
+function skippedLeft({ map, order }: Standing): Plan | null {
   const pairs = order.reduce((sum, setting) => sum + leftIn(map, setting).readings, 0);
   if (pairs === 0) return null;
   return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };

@@ -1,13 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap, factAt } from '../../continuity/index.js';
-import { readingsAsked, type Prompt, type Value } from '../../log/index.js';
+import {
+  ORDINARY_METER,
+  PLAIN_APPROACH,
+  readingsAsked,
+  type JobEvent,
+  type Prompt,
+  type Value,
+} from '../../log/index.js';
 import { type PromptId, type SettingId, type TerminalId } from '../../switch/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { answerTo } from '../field/answer.js';
 import { mostLeft } from './most-left.js';
-import { planNext } from './plan.js';
+import { plainPlan, planNext } from './plan.js';
+
+/** The same event; where it describes the switch, nobody has said that these are all its positions. */
+function positionsOpen(event: JobEvent): JobEvent {
+  const open = structuredClone(event);
+  if (open.what.kind === 'restructured' && open.what.change.change === 'described')
+    for (const actuator of open.what.change.actuators) actuator.closed = null;
+  return open;
+}
 
 describe('the position-first plan', () => {
   it('settles every pair of every setting, finds the hidden truth, and never asks what follows', () => {
@@ -62,19 +77,22 @@ describe('the position-first plan', () => {
     );
   });
 
+  it('is the plain one whatever was chosen: a reading here before the search for positions', () => {
+    const on = bench(3, 1);
+    on.add({ kind: 'meter-checked', leadsTogether: CLOSED, meter: ORDINARY_METER });
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'pair' } });
+    const map = deriveMap(on.events.map(positionsOpen));
+    const here = on.settings[0] as SettingId;
+    expect(planNext(map, here).kind).toBe('find-position');
+    expect(plainPlan(map, here)).toMatchObject({ kind: 'ask', ask: { setting: here }, reason: 'row' });
+  });
+
   it('begins with the leads together, and asks for positions while the list is open', () => {
     const on = bench(2, 1);
     expect(planNext(deriveMap(on.events.slice(0, 1)), null).kind).toBe('check-meter');
     on.read(0, 0, 1, CLOSED);
     expect(planNext(deriveMap(on.events), null).kind).toBe('done');
-    const described = on.events[0];
-    if (described?.what.kind !== 'restructured' || described.what.change.change !== 'described')
-      throw new Error();
-    const open = structuredClone(described);
-    if (open.what.kind === 'restructured' && open.what.change.change === 'described') {
-      for (const actuator of open.what.change.actuators) actuator.closed = null;
-    }
-    const map = deriveMap([open, ...on.events.slice(1)]);
+    const map = deriveMap(on.events.map(positionsOpen));
     expect(map.complete).toBe(false);
     expect(planNext(map, null).kind).toBe('find-position');
   });

@@ -1,4 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
+import { Beside } from '../../beside/beside.js';
 import type { PlannerWorker, PlannerAnswer, PlannerQuestion } from './planner.worker.js';
 
 /** The planner beside the screen, as the screen sees it. */
@@ -13,22 +14,23 @@ export function openPlanner(
   broke: () => void,
 ): PlannerDoor | null {
   if (typeof Worker === 'undefined') return null;
-  const thread = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
-  const planner: Remote<PlannerWorker> = wrap<PlannerWorker>(thread);
   let over = false;
   const fail = () => {
     if (over) return;
     over = true;
-    thread.terminate();
+    planner.end();
     broke();
   };
-  thread.onerror = fail;
-  planner.listen(proxy(answered)).catch(fail);
+  const planner = new Beside<PlannerWorker>({
+    open: () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+    first: (desk) => desk.listen(proxy(answered)),
+    broke: fail,
+  });
   return {
-    ask: (question) => void planner.ask(question).catch(fail),
+    ask: (question) => void planner.ask((desk) => desk.ask(question)).catch(fail),
     end: () => {
       over = true;
-      thread.terminate();
+      planner.end();
     },
   };
 }

@@ -1,8 +1,16 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { benchOf, checkOf, refitOf, type Check, type Refit } from '@which-way/core/refit';
-import { wrap } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
-import type { CheckWorker } from './check.worker.js';
+import { benchOf, refitOf, type Bench, type Check, type Refit } from '@which-way/core/refit';
+import { useMemo } from 'react';
+import { Beside, type AskedOf } from '../../beside/beside.js';
+import { useBeside } from '../../beside/use-beside.js';
+import type { CheckDesk } from './check-desk.js';
+
+const open = () =>
+  new Beside<CheckDesk>({
+    open: () => new Worker(new URL('./check.worker.ts', import.meta.url), { type: 'module' }),
+    standIn: async () => (await import('./check-desk.js')).checkDesk,
+  });
+const ask = (desk: AskedOf<CheckDesk>, wanted: string) => desk.of(JSON.parse(wanted) as Bench);
 
 /** Works out beside the screen which readings would show any single mistake; null while it is at work, or where nothing goes back. */
 export function useCheck(map: SwitchMap): { refit: Refit | null; check: Check | null } {
@@ -13,29 +21,5 @@ export function useCheck(map: SwitchMap): { refit: Refit | null; check: Check | 
     const { lugs, at, jumpers, strays, nets } = benchOf(refit);
     return JSON.stringify({ lugs, at, jumpers, strays, nets });
   }, [refit]);
-  const [found, setFound] = useState<{ of: string; check: Check } | null>(null);
-  useEffect(() => {
-    if (wanted === null) return undefined;
-    const bench = JSON.parse(wanted) as Parameters<typeof checkOf>[0];
-    let over = false;
-    const take = (check: Check) => {
-      if (!over) setFound({ of: wanted, check });
-    };
-    const here = () => take(checkOf(bench));
-    if (typeof Worker === 'undefined') {
-      const timer = setTimeout(here);
-      return () => {
-        over = true;
-        clearTimeout(timer);
-      };
-    }
-    const thread = new Worker(new URL('./check.worker.ts', import.meta.url), { type: 'module' });
-    thread.onerror = here;
-    void wrap<CheckWorker>(thread).of(bench).then(take, here);
-    return () => {
-      over = true;
-      thread.terminate();
-    };
-  }, [wanted]);
-  return { refit, check: found !== null && found.of === wanted ? found.check : null };
+  return { refit, check: useBeside(open, wanted, ask).answer };
 }

@@ -1,14 +1,14 @@
-import { bestRelabelling, type Relabelling } from '@which-way/core/partition';
+import type { Relabelling } from '@which-way/core/partition';
 import type { ExpectedTable } from '@which-way/core/log';
 import { laidOtherwise, type Comparison, type DiagnosisQuestion } from '@which-way/core/verify';
 import type { TerminalId } from '@which-way/core/switch';
 import { terminalName } from '@which-way/words/terminals';
-import { wrap } from 'comlink';
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useJobState } from '../../job/job-context.js';
+import { toast } from '../../shared/controls/toast.js';
 import { PlainButton } from '../../shared/controls/plain-button.js';
-import type { DiagnosisWorker } from '../likely/diagnosis.worker.js';
+import { diagnosisBeside } from '../likely/diagnosis-beside.js';
 import { LAY_OTHERWISE_TEXT } from '@which-way/words/screens/verify/expected/lay-otherwise';
 
 interface LayOtherwiseProps {
@@ -33,8 +33,13 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
       const place = terminals.findIndex((one) => one === id);
       return [place, place];
     });
-    setFound({ of: question, best: await relabelled(question, pins) });
-    setBusy(false);
+    try {
+      setFound({ of: question, best: await relabelled(question, pins) });
+    } catch {
+      toast.error(LAY_OTHERWISE_TEXT.couldNotBeCalculated);
+    } finally {
+      setBusy(false);
+    }
   };
   const best = found?.of === question ? found.best : null;
   const moved = best?.to.flatMap((place, at) =>
@@ -89,19 +94,15 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
   );
 }
 
-/** Searched beside the screen; in this very thread where there are no workers. */
+/** Searched beside the screen. */
 async function relabelled(
   question: DiagnosisQuestion,
   pins: readonly [number, number][],
 ): Promise<Relabelling> {
-  const here = () => bestRelabelling(question.expected, question.known, new Map(pins));
-  if (typeof Worker === 'undefined') return here();
-  const thread = new Worker(new URL('../likely/diagnosis.worker.ts', import.meta.url), { type: 'module' });
+  const beside = diagnosisBeside();
   try {
-    return await wrap<DiagnosisWorker>(thread).relabelling(question, pins);
-  } catch {
-    return here();
+    return await beside.ask((desk) => desk.relabelling(question, pins));
   } finally {
-    thread.terminate();
+    beside.end();
   }
 }

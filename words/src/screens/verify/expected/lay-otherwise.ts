@@ -13,4 +13,5 @@ export const LAY_OTHERWISE_TEXT = {
     join: string | number,
   ) => `Differs in ${differs} instead of ${now}${value}, if ${join}.`,
   layItSo: 'Lay it so',
+  couldNotBeCalculated: "This couldn't be calculated. Try again.",
 };
