@@ -1,13 +1,10 @@
 import { describeSwitch, newPosition, settingAt, type Actuator } from '@which-way/core/switch';
 import { type Deed } from '@which-way/core/log';
-import { AxeBuilder } from '@axe-core/playwright';
+import { looksSound } from '../looks-sound.js';
 import type { Page } from '@playwright/test';
 import { Bench } from '../at-the-bench.js';
 import { seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
-
-const noViolations = async (page: Page) =>
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 
 /** Enter until the words are there, clicking on and at last hitting the stop where positions are sought. */
 async function enterUntil(bench: Bench, words: RegExp, most = 200): Promise<void> {
@@ -55,7 +52,7 @@ test('a dead clip is caught before anything is read with it, and the map is comp
   await page.keyboard.press('Escape');
   await enterUntil(bench, /Red clips on/);
   await expect(page.getByTestId('tie-red')).toBeAttached();
-  await noViolations(page);
+  await looksSound(page, 'the Map');
   await enterUntil(bench, /was silent/);
   await expect(bench.prompt).toContainText('on anew');
   await enterUntil(bench, /The map is complete/);
@@ -74,12 +71,12 @@ test('fingers on the tips: a leak-like value is read again with the hands off be
   await expect(page.getByRole('alert')).toContainText('Position 1: “1-9” says nothing that joins');
   await page.getByLabel('Position 1').fill('1-2');
   await page.getByLabel('Position 2').fill('1-3');
-  await noViolations(page);
+  await looksSound(page, 'the Map');
   await put.click();
   await bench.answer('Enter');
   await enterUntil(bench, /^Again: black to/);
   await expect(page.getByTestId('prompt-small')).toContainText('Hands off the tips');
-  await noViolations(page);
+  await looksSound(page, 'the Map');
   await enterUntil(bench, /The map is complete/);
   await page.getByRole('link', { name: 'simulated switch' }).click();
   await expect(page.getByText('The map is complete, and it is the switch.')).toBeVisible();
@@ -169,7 +166,7 @@ test('two handles, one of which springs back: it says what to hold, how long, an
   await expect(page.getByTestId('turn')).toContainText('START');
   await expect(small).toContainText('hold the handle at START, OFF');
   await expect(small).toContainText('a clip on red frees a hand');
-  await noViolations(page);
+  await looksSound(page, 'the Map');
   await bench.type('2');
   await bench.answer('Enter');
   await expect(small).toContainText('hold both handles');

@@ -1,6 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import type { JobSummary } from '@which-way/contract';
-import type { Page } from '@playwright/test';
+import { looksSoundInBoth } from '../looks-sound.js';
 import { expect, ownServer, test, type Served } from '../served.js';
 
 const VIEWS: [title: string, path: string, ready: string][] = [
@@ -26,21 +25,6 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Market stall heater, two-heat rocker', 'refit/report', 'What it holds'],
 ];
 
-/** Looks a page over in the light theme, and its colours in the dark one: nothing else differs between them. */
-async function looksSound(page: Page, view: string): Promise<void> {
-  for (const colorScheme of ['light', 'dark'] as const) {
-    await page.emulateMedia({ colorScheme });
-    // The report stands in a frame that runs nothing, not even what looks at it; it is looked at by itself.
-    const builder = new AxeBuilder({ page })
-      .setLegacyMode(true)
-      .exclude('iframe')
-      .options({ resultTypes: ['violations'] });
-    if (colorScheme === 'dark') builder.withRules(['color-contrast']);
-    const { violations } = await builder.analyze();
-    expect(violations.map(({ id, nodes }) => `${view}, ${colorScheme}: ${id} ${nodes[0]?.html}`)).toEqual([]);
-  }
-}
-
 /** A bench with all of the demo, and the jobs on it. */
 async function demoBench(work: (served: Served, jobs: JobSummary[]) => Promise<void>): Promise<void> {
   await ownServer(async (served) => {
@@ -62,12 +46,12 @@ for (const stretch of [0, 1]) {
         const job = jobs.find((one) => one.title === title);
         await page.goto(`/jobs/${job?.id}/${path}`);
         await expect(page.getByText(ready).first()).toBeVisible();
-        await looksSound(page, `${title} ${path}`);
+        await looksSoundInBoth(page, `${title} ${path}`);
         const report = page.getByTitle('The report as it is');
         if ((await report.count()) === 0) continue;
         await page.setContent((await report.getAttribute('srcdoc')) ?? '');
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await looksSound(page, 'the report by itself');
+        await looksSoundInBoth(page, 'the report by itself');
       }
       await page.context().close();
     });
@@ -81,21 +65,21 @@ test('bench, system, shop and a link are without accessibility violations in eit
     const page = await (await browser.newContext({ baseURL: served.base })).newPage();
     await page.goto('/');
     await expect(page.getByText('Desk fan, five speed keys')).toBeVisible();
-    await looksSound(page, 'bench');
+    await looksSoundInBoth(page, 'bench');
     await page.getByRole('button', { name: 'Map a switch now' }).click();
-    await looksSound(page, 'start');
+    await looksSoundInBoth(page, 'start');
     await page.goto(`/systems/${jobs.find(({ about }) => about === 'system')?.id}`);
     await expect(page.getByText('Which of them is bad?')).toBeVisible();
-    await looksSound(page, 'system');
+    await looksSoundInBoth(page, 'system');
     await page.goto('/shop');
     await expect(page.getByText('One more line')).toBeVisible();
-    await looksSound(page, 'shop');
+    await looksSoundInBoth(page, 'shop');
     const heater = jobs.find(({ title }) => title.startsWith('Market stall heater'));
     const made = await fetch(`${served.base}/api/jobs/${heater?.id}/share`, { method: 'POST' });
     const { share } = (await made.json()) as { share: { token: string } };
     await page.goto(`/shared/${share.token}`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Market stall heater');
-    await looksSound(page, 'a link');
+    await looksSoundInBoth(page, 'a link');
     await page.context().close();
   });
 });
