@@ -1,7 +1,8 @@
 // `npm run bench`: what the core costs, on seeded inputs. Ratios hold on any machine; milliseconds are of this one.
-// With `-- --json`: one array of {area, name, value, unit, target, met} on standard output and nothing else.
+// Seeded samples; `npm run bench:deep` measures whole corpora and the largest files. With `-- --json`: one array of {area, name, value, unit, target, met} on standard output and nothing else.
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
+import { DEEP, sample } from './bench-size.mjs';
 import { build, install } from './fresh-work.mjs';
 
 const json = process.argv.includes('--json');
@@ -40,7 +41,8 @@ const { describeSwitch, newIdFrom, seededRandom, shuffled } = await import('@whi
 const { benchBrowser } = await import('./bench-browser.mjs');
 const { benchPages } = await import('./bench-pages.mjs');
 const { benchLoad } = await import('./bench-load.mjs');
-const { benchStore } = await import('./bench-store.mjs');
+const { benchStore, job } = await import('./bench-store.mjs');
+const { benchMillion } = await import('./bench-million.mjs');
 const { benchPlanners, readCases, WrongCases } = await import('./planning/bench-planners.mjs');
 
 const option = process.argv.indexOf('--cases');
@@ -183,7 +185,7 @@ function benchContinuity() {
 }
 
 function benchMatching() {
-  const cases = readCases(casesPath).cases.map(({ pattern }) => pattern);
+  const cases = sample(readCases(casesPath).cases, 3).map(({ pattern }) => pattern);
   const catalogue = cases.map((pattern, index) =>
     relabel(pattern, shuffled(range(pattern[0].length), seededRandom(index + 7))),
   );
@@ -224,9 +226,10 @@ function timesOf(course) {
 
 /** What the re-check costs, and what it reveals, on the smaller of the same switches: by pairs, and with clips. */
 function benchRecheck() {
-  const cases = readCases(casesPath)
+  const small = readCases(casesPath)
     .cases.map(({ pattern }) => pattern)
     .filter((pattern) => pattern[0].length * pattern.length <= 50);
+  const cases = sample(small, 3);
   for (const clips of [0, 24]) {
     const by = clips > 0 ? 'with clips' : 'by pairs';
     const plain = cases.map((hidden, index) => mapBy(hidden, index + 1, { clips }));
@@ -278,6 +281,7 @@ benchCheck({ note, atMost, round }, casesPath);
 benchSystem({ note, atMost, round });
 benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });
+if (DEEP) await benchMillion({ note, atMost, round }, job);
 await benchBrowser({ note, atMost, round });
 await benchPages({ note, atMost, round });
 if (json) write(`${JSON.stringify(figures)}\n`);
