@@ -1,16 +1,14 @@
 import type { SwitchMap } from '../continuity/index.js';
 import {
   ampsOf,
-  loadsOf,
-  loadTiesOf,
-  suppliesOf,
-  wireEndsOf,
-  wiresOf,
   type Load,
   type LoadEnd,
   type LoadMake,
+  loadTiesOf,
+  recordsOf,
   type Supply,
   type WireEnd,
+  wireEndsOf,
 } from '../log/index.js';
 import type { LoadId, TerminalId, WireId } from '../switch/index.js';
 
@@ -106,7 +104,7 @@ export function halfSaidOf(
 /** The machine of a job, as far as its wires have ends; null while no load has a wire. */
 export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log'>): Machine | null {
   const terminals = structure.terminals.map(({ id }) => id);
-  const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
+  const [supplies, loads] = [recordsOf(log, 'supply-named'), recordsOf(log, 'load-named')];
   const place = new Map(terminals.map((id, at) => [id, at]));
   const { nodes, supplyNode, endNode } = layNodes(terminals.length, supplies, loads);
   const nodeOf = (end: WireEnd): number | undefined =>
@@ -118,7 +116,7 @@ export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log
   const ends = wireEndsOf(log);
   const leads: Lead[] = [];
   const open = new Set<number>();
-  for (const { id, terminal } of wiresOf(log)) {
+  for (const { id, terminal } of recordsOf(log, 'wire-tagged')) {
     const at = terminal === null ? undefined : place.get(terminal);
     if (at === undefined) continue;
     const said = ends.get(id);

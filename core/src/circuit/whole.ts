@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { passingsOf } from '../log/index.js';
+import { recordsOf } from '../log/index.js';
 import { requiredSettings, type SettingId } from '../switch/index.js';
 import type { ContactsAt } from './contacts.js';
 import { hazardsOf, type Hazard, type Standing } from './hazards.js';
@@ -15,7 +15,7 @@ export interface InEverySetting {
 
 /** Whether it was seen that the next contact makes before the last breaks; null: not seen, which proves nothing. */
 const makesBefore = ({ log }: SwitchMap): true | null =>
-  passingsOf(log).some(({ seen, passes }) => seen && passes > 0) ? true : null;
+  recordsOf(log, 'passing-probed').some(({ seen, passes }) => seen && passes > 0) ? true : null;
 
 /**
  * What each load does in every setting, and what can hurt.

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { TapeLine } from '../sense/index.js';
-import { partsOf, type Explanation } from '../log/index.js';
+import { type Explanation, recordsOf } from '../log/index.js';
 import { type SettingId, type TerminalId } from '../switch/index.js';
 import { effectiveOhms } from './effective.js';
 
@@ -43,7 +43,7 @@ export function proposalsFor(map: SwitchMap, setting: SettingId, a: number, b: n
   const here = all.filter((one) => one.setting === setting);
   const newest = here.at(-1);
   if (!newest) return [];
-  const predicted = effectiveOhms(settled, partsOf(map.log), a, b);
+  const predicted = effectiveOhms(settled, recordsOf(map.log, 'part-declared'), a, b);
   return [
     ...byParts(predicted, newest),
     ...byHandle(map, all),

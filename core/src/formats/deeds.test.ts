@@ -6,21 +6,15 @@ import { routeOf } from '../route/index.js';
 import { safetyStanding } from '../safety/index.js';
 import {
   createWriter,
+  type Deed,
   DEED_KINDS,
+  type JobEvent,
   kindOf,
-  markingsOf,
   mechanicsOf,
   notesOf,
-  partsOf,
-  photosOf,
   readLog,
-  sistersOf,
-  stripStepsOf,
+  recordsOf,
   structureOf,
-  wiresOf,
-  worthOf,
-  type Deed,
-  type JobEvent,
 } from '../log/index.js';
 import { newIdFrom, seededRandom, shuffled } from '../switch/index.js';
 import { anyDeed, anyDeedOf } from '../testing/any-deed.js';
@@ -83,16 +77,16 @@ const written = (deeds: readonly Deed[]): JobEvent[] => {
 function derived(events: readonly JobEvent[]) {
   const log = readLog(events);
   const path = supplyPathOf(log);
-  const worth = worthOf(log);
+  const worth = recordsOf(log, 'worth-noted');
   return {
     structure: structureOf(log),
     notes: [...notesOf(log)],
-    markings: markingsOf(log),
-    sisters: sistersOf(log),
-    photos: photosOf(log),
-    wires: wiresOf(log),
-    parts: partsOf(log),
-    steps: stripStepsOf(log),
+    markings: recordsOf(log, 'transcribed'),
+    sisters: recordsOf(log, 'sister-noted'),
+    photos: recordsOf(log, 'photo-taken'),
+    wires: recordsOf(log, 'wire-tagged'),
+    parts: recordsOf(log, 'part-declared'),
+    steps: recordsOf(log, 'stripped'),
     mechanics: [...mechanicsOf(log)],
     worth: worth && worthSum(worth),
     safety: safetyStanding(log, false, '2026-01-06T10:00:00.000Z'),

@@ -66,21 +66,6 @@ export {
   type Residual,
   type SignedRefit,
 } from './kinds/back/tried.js';
-export {
-  checkReadsOf,
-  functionLinesOf,
-  functionTriesOf,
-  jumperTestsOf,
-  powerRecordsOf,
-  refitNotesOf,
-  refitSignedOf,
-  refitWayOf,
-  reportPhotosOf,
-  reportShapeOf,
-  residualsOf,
-  ticksOf,
-  wiresLaidOf,
-} from './refit-notes.js';
 export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
 export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';
@@ -116,7 +101,7 @@ export {
 } from './kinds/before/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/tag/mechanics.js';
 export { ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
-export { ODD_ANSWERS, type OddAbout, type OddAnswer, type OddCode } from './kinds/judge/odd.js';
+export { ODD_ANSWERS, oddKey, type OddAbout, type OddAnswer, type OddCode } from './kinds/judge/odd.js';
 export type { Photo, PhotoBox, PhotoPurpose } from './kinds/before/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/map/prompt.js';
 export type { Lead, Reading, Value } from './kinds/map/reading.js';
@@ -195,38 +180,23 @@ export {
   type Log,
 } from './log.js';
 export {
-  besideOf,
-  inPlaceOf,
-  liveRecordsOf,
-  loadsOf,
-  passingsOf,
-  offersOf,
-  refinementOf,
-  repeatRunsOf,
-  suppliesOf,
-  markingsOf,
-  mechanicsOf,
-  newestOf,
-  notesOf,
-  partsOf,
-  photosOf,
-  sinceWork,
-  sistersOf,
-  stripStepsOf,
-  symptomsOf,
-  casesOf,
-  oddAnswersOf,
-  oddKey,
   insulationTestOf,
-  mechanicalNotesOf,
-  type MechanicalNote,
-  mechanicalSignsOf,
+  liveRecordsOf,
   looksOf,
-  wiresOf,
-  wiresOffOf,
-  bareEndsOf,
-  worthOf,
+  mechanicalSignsOf,
+  mechanicsOf,
+  notesOf,
+  oddAnswersOf,
+  refinementOf,
+  refitNotesOf,
+  refitSignedOf,
+  reportPhotosOf,
+  reportShapeOf,
+  ticksOf,
+  wiresLaidOf,
+  type MechanicalNote,
 } from './notebook.js';
+export { deedsOf, newestOf, recordsOf, type KeptKind, type RecordsOf } from './records.js';
 export { dependentsOf, namedBy } from './references.js';
 export { movedAct, strandedActs, type Destinations } from './stranded.js';
 export { ageOf, upgradeEvent, versionOf } from './upgrade.js';

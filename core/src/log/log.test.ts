@@ -4,7 +4,8 @@ import { newIdFrom, seededRandom, type EventId, type PromptId } from '../switch/
 import { colorsOf, newWire, WIRE_COLORS, type Wire } from './kinds/tag/wire.js';
 import { createWriter } from './writer.js';
 import { liveEvents, openPrompt, readLog } from './log.js';
-import { notesOf, wiresOf } from './notebook.js';
+import { notesOf } from './notebook.js';
+import { recordsOf } from './records.js';
 import { parseValue } from './kinds/map/value.js';
 import { readingsAsked, type Prompt } from './kinds/map/prompt.js';
 
@@ -146,7 +147,8 @@ describe('the notebook of a job', () => {
     for (const each of [one, two, three]) on.add({ kind: 'wire-tagged', wire: each });
     on.add({ kind: 'wire-tagged', wire: { ...one, color: 'GNYE' } });
     on.add({ kind: 'wire-tagged', wire: { ...two, removed: true } });
-    const tags = () => wiresOf(readLog(on.events)).map(({ tag, color }) => `${tag} ${color}`);
+    const tags = () =>
+      recordsOf(readLog(on.events), 'wire-tagged').map(({ tag, color }) => `${tag} ${color}`);
     expect(tags()).toEqual(['1 GNYE', '3 BK']);
     const undo = readLog(on.events).undo[0];
     on.add({ kind: 'withdrawn', target: undo?.id as EventId, basedOn: null });

@@ -3,7 +3,7 @@ import type { LoadSeen } from './kinds/judge/load-seen.js';
 import type { Conducts, MachinePoint } from './kinds/judge/machine-probed.js';
 import type { LoadEnd, WireEnd } from './kinds/tag/wire-end.js';
 import type { Log } from './log.js';
-import { deedsOf, newestOf } from './notebook.js';
+import { deedsOf, newestOf } from './records.js';
 
 /** Where each wire ends away from the switch; a wire of which nobody has said is not in it. */
 export function wireEndsOf(log: Log): Map<WireId, readonly WireEnd[]> {

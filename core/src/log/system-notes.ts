@@ -2,7 +2,7 @@ import type { JobId, LoadId, SupplyId, WireId } from '../switch/index.js';
 import type { Conducts } from './kinds/judge/machine-probed.js';
 import type { HandleStanding, SystemDevice, SystemPoint, SystemSeen } from './kinds/several/system.js';
 import type { Log } from './log.js';
-import { deedsOf, newestOf } from './notebook.js';
+import { deedsOf, newestOf } from './records.js';
 
 /** The switches of a system, in the order in which they came to it. */
 export const membersOf = (log: Log): JobId[] =>

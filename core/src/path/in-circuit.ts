@@ -1,15 +1,13 @@
 import {
-  jumperTestsOf,
-  loadsOf,
-  partsTriedOf,
-  suppliesOf,
   type JumperOutcome,
   type LinkKind,
   type Load,
   type LoadKind,
   type Log,
+  partsTriedOf,
   type PathLink,
   type PathTest,
+  recordsOf,
   type Supply,
   type TestResult,
 } from '../log/index.js';
@@ -42,8 +40,8 @@ function loadOf({ name, kind }: PathLink, loads: readonly Load[]): LoadId | unde
  * is, the one of the link's name or kind; the one supply that is live for what brings it, the one return for what takes it back.
  */
 export function partsOfLinks(log: Log, links: readonly PathLink[]): Map<LinkId, LoadId | SupplyId> {
-  const loads = loadsOf(log);
-  const supplies = suppliesOf(log).filter(({ kind }) => kind !== 'earth');
+  const loads = recordsOf(log, 'load-named');
+  const supplies = recordsOf(log, 'supply-named').filter(({ kind }) => kind !== 'earth');
   const live = only(supplies.filter(({ kind }) => !RETURNS.has(kind)))?.id;
   const back = only(supplies.filter(({ kind }) => RETURNS.has(kind)))?.id;
   return new Map(
@@ -71,7 +69,7 @@ export function toldOfLinks(log: Log, links: readonly PathLink[]): PathTest[] {
     return [{ ...through, id: part as string as TestId, links: its, result: whole ? 'pass' : 'fail' }];
   });
   const beside = links.filter((link) => inSeries(link) && link.kind !== 'switch').map(({ id }) => id);
-  const joined = jumperTestsOf(log).map(({ setting, outcome }): PathTest => ({
+  const joined = recordsOf(log, 'jumper-tested').map(({ setting, outcome }): PathTest => ({
     ...through,
     ...{ id: setting as string as TestId, links: beside, result: RESULTS[outcome] },
   }));

@@ -1,12 +1,12 @@
 import {
   liveEvents,
-  newestOf,
-  symptomsOf,
   type Log,
+  newestOf,
   type PathLink,
   type PathLook,
   type PathNode,
   type PathTest,
+  recordsOf,
   type Symptom,
   type TestWay,
 } from '../log/index.js';
@@ -68,7 +68,14 @@ export function supplyPathOf(log: Log): SupplyPath {
     liveEvents(log, 'path-looked').map(({ what }) => what.look),
     ({ link, sign }) => `${link} ${sign}`,
   ).filter(({ link, found }) => found !== null && there.has(link));
-  return { nodes, links, tests, told: toldOfLinks(log, links), looks, symptoms: symptomsOf(log) };
+  return {
+    nodes,
+    links,
+    tests,
+    told: toldOfLinks(log, links),
+    looks,
+    symptoms: recordsOf(log, 'symptoms-said') ?? [],
+  };
 }
 
 /** All tests there are of a path, those that were told by the circuit among them. */

@@ -1,11 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import {
-  powerRecordsOf,
-  suppliesOf,
-  type BeforePower,
-  type PowerRecord,
-  type SupplyKind,
-} from '../log/index.js';
+import { type BeforePower, type PowerRecord, recordsOf, type SupplyKind } from '../log/index.js';
 import { safetyStanding } from '../safety/index.js';
 import type { SettingId } from '../switch/index.js';
 import type { Refit, RefitPosition } from './refit.js';
@@ -39,7 +33,7 @@ const EXTRA_LOW = 50;
 export function supplyOf({ log }: Pick<SwitchMap, 'log'>, outOfMachine: boolean): SupplyKind | null {
   const list = safetyStanding(log, outOfMachine).list?.supply;
   if (list) return list;
-  const supplies = suppliesOf(log);
+  const supplies = recordsOf(log, 'supply-named');
   if (supplies.length === 0) return null;
   const mains = supplies.some(
     ({ current, volts, kind }) => current === 'AC' && kind !== 'N' && (volts ?? EXTRA_LOW) >= EXTRA_LOW,
@@ -54,7 +48,7 @@ export function wantedBeforePower(
   supply: SupplyKind | null,
 ): WantedRecord[] {
   if (supply === null) return [];
-  const records = powerRecordsOf(map.log);
+  const records = recordsOf(map.log, 'power-recorded');
   const positions = refit?.positions ?? [];
   const wired = new Set(refit?.wires.flatMap(({ lug }) => (lug === null ? [] : [lug])));
   const on = positions.filter(

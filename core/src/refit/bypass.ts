@@ -1,6 +1,6 @@
 import { contactsOfNets, healthyOf, inSetting, machineOf } from '../circuit/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { casesOf, wireEndsOf, wiresOf, type Case } from '../log/index.js';
+import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
 import { blocks, discrete } from '../partition/index.js';
 import type { LoadId, SettingId, SupplyId, TerminalId, WireId } from '../switch/index.js';
 
@@ -33,9 +33,9 @@ export function bypasses(map: SwitchMap): Bypass[] {
   const { structure, log } = map;
   const machine = machineOf(map);
   if (!healthy) return [];
-  const wires = wiresOf(log);
+  const wires = recordsOf(log, 'wire-tagged');
   const ends = wireEndsOf(log);
-  const guard = casesOf(log).find(({ what }) => GUARDS.includes(what))?.what;
+  const guard = recordsOf(log, 'case-noted').find(({ what }) => GUARDS.includes(what))?.what;
   return healthy.map(({ setting, nets }): Bypass => {
     const refuse = (refusal: BypassRefusal): Bypass => ({ setting, allowed: false, refusal });
     const wired = new Set(wires.flatMap(({ terminal }) => terminal ?? []));

@@ -8,7 +8,7 @@ import {
   type LoadState,
 } from '../circuit/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { functionLinesOf, functionTriesOf, type FunctionLine, type FunctionTry } from '../log/index.js';
+import { type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
 import { positionsOf, requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
 import { expectedOf } from '../verify/index.js';
 import { chosenOf, wayOf } from './refit.js';
@@ -51,8 +51,8 @@ function musts(map: SwitchMap): { setting: SettingId; loads: ReadonlyMap<LoadId,
  */
 export function functionChecks(map: SwitchMap): FunctionCheck[] {
   const { structure, log } = map;
-  const tries = new Map(functionTriesOf(log).map((one) => [one.line, one]));
-  const own = functionLinesOf(log);
+  const tries = new Map(recordsOf(log, 'function-tried').map((one) => [one.line, one]));
+  const own = recordsOf(log, 'function-asked');
   const settings = musts(map) ?? [];
   const machine = machineOf(map);
   const springs = requiredSettings(structure).filter((setting) =>

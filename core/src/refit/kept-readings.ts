@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { checkReadsOf, type DeedOf } from '../log/index.js';
+import { type DeedOf, deedsOf } from '../log/index.js';
 import type { CheckReading } from './check.js';
 import { benchOf } from './mistakes.js';
 import type { Refit } from './refit.js';
@@ -34,7 +34,7 @@ export function keptReadings({ log }: Pick<SwitchMap, 'log'>, refit: Refit): (Ta
     ...laid.map(({ wire }, at) => [`wire ${wire.id}`, at] as const),
   ]);
   const found = new Map<string, Taken & { read: boolean }>();
-  for (const { position: place, setting, ends, joins } of checkReadsOf(log)) {
+  for (const { position: place, setting, ends, joins } of deedsOf(log, 'check-read')) {
     const position = setting ? refit.positions.findIndex((one) => one.setting === setting) : place;
     const [one, other] = ends.map((end) => places.get(end));
     if (!refit.positions[position] || one === undefined || other === undefined) continue;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { SwitchMap } from '../continuity/index.js';
-import { wiresOf, type Deed } from '../log/index.js';
+import { type Deed, recordsOf } from '../log/index.js';
 import type { LoadId, StepId, WireId } from '../switch/index.js';
 import type { House } from '../testing/house-of-switches.js';
 import { chosenPart, inMachine, knownPart, newId, withDeeds } from '../testing/put-back.js';
@@ -91,7 +91,7 @@ describe('the transfer card', () => {
       );
     const [first, second, third, fourth] = lugs(put).map(([tag]) => tag);
     expect(lugs(put)).toEqual([[first, 'A', ''], [second, 'B', 'C'], [third, 'B', 'C'], [fourth, 'C', 'B']]); // prettier-ignore
-    const wire = wiresOf(put.log).find(({ tag }) => tag === second)?.id as WireId;
+    const wire = recordsOf(put.log, 'wire-tagged').find(({ tag }) => tag === second)?.id as WireId;
     const moved = withDeeds(put, [{ kind: 'wire-laid', wire, lug: 'C' }]);
     expect(lugs(moved).filter(([tag]) => tag === second)).toEqual([[second, 'C', 'B']]);
     expect(lugs(moved).filter(([, lug]) => lug === 'B')).toHaveLength(2);

@@ -1,15 +1,12 @@
 import { healthyOf } from '../circuit/index.js';
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
 import {
-  jumperTestsOf,
-  liveEvents,
-  partsOf,
-  refitWayOf,
-  wiresLaidOf,
-  wiresOf,
   type ChosenReplacement,
+  liveEvents,
+  recordsOf,
   type RefitWay,
   type Wire,
+  wiresLaidOf,
 } from '../log/index.js';
 import { partitionFromGroups, type Partition } from '../partition/index.js';
 import {
@@ -63,7 +60,7 @@ export const proposedWay = (map: SwitchMap): RefitWay => (chosenOf(map)?.part ? 
 
 /** What goes back as it was said, or else as it is proposed. */
 export const wayOf = (map: SwitchMap): RefitWay => {
-  const said = refitWayOf(map.log);
+  const said = recordsOf(map.log, 'refit-begun');
   return said === 'part' && !chosenOf(map)?.part ? 'same' : (said ?? proposedWay(map));
 };
 
@@ -90,7 +87,9 @@ function withPart(
   const jumpers = [...lugsOf.values()].flatMap((lugs) =>
     lugs.slice(1).map((to, at) => [lugs[at] as number, to] as const),
   );
-  const old = partsOf(map.log).flatMap(({ form, terminals }) => (form === 'jumper' ? [terminals] : []));
+  const old = recordsOf(map.log, 'part-declared').flatMap(({ form, terminals }) =>
+    form === 'jumper' ? [terminals] : [],
+  );
   return {
     ...{ way: 'part', name: part.name, lugs: part.terminals, wires, jumpers },
     lugKeys: part.terminals.map((label) => `lug ${label}`),
@@ -124,7 +123,7 @@ function spreadOver(
     laid.set(id, lug);
     load.set(lug, (load.get(lug) ?? 0) + 1);
   };
-  const wires = wiresOf(log);
+  const wires = recordsOf(log, 'wire-tagged');
   for (const wire of wires) {
     const lug = saidLug(wire);
     if (lug !== undefined) lay(wire, lug);
@@ -146,7 +145,7 @@ function withSame(map: SwitchMap): Refit {
   const place = new Map(structure.terminals.map(({ id }, at) => [id, at]));
   const size = structure.terminals.length;
   const healthy = healthyOf(map);
-  const jumpers = partsOf(log).flatMap(({ form, terminals: [from, to] }) => {
+  const jumpers = recordsOf(log, 'part-declared').flatMap(({ form, terminals: [from, to] }) => {
     const ends = [place.get(from), place.get(to)] as const;
     return form === 'jumper' && ends[0] !== undefined && ends[1] !== undefined
       ? [[ends[0], ends[1]] as const]
@@ -156,7 +155,7 @@ function withSame(map: SwitchMap): Refit {
     ...{ jumpers, strays: straysOf(triedOf(map), (id) => place.get(id), jumpers) },
     ...{ way: 'same', name: 'the same switch', lugs: structure.terminals.map(({ label }) => label) },
     lugKeys: structure.terminals.map(({ id }) => `terminal ${id}`),
-    wires: wiresOf(log).map((wire) => ({
+    wires: recordsOf(log, 'wire-tagged').map((wire) => ({
       wire,
       lug: wire.terminal ? (place.get(wire.terminal) ?? null) : null,
       mayLie: [],
@@ -171,7 +170,7 @@ function withSame(map: SwitchMap): Refit {
 
 /** Terminals whose wires were joined in jumper tests, two by two. */
 const triedOf = ({ log }: SwitchMap): [TerminalId, TerminalId][] =>
-  jumperTestsOf(log).flatMap(({ joined }) =>
+  recordsOf(log, 'jumper-tested').flatMap(({ joined }) =>
     joined.flatMap((net) => net.slice(1).map((to): [TerminalId, TerminalId] => [net[0] as TerminalId, to])),
   );
 

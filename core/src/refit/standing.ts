@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { refitSignedOf, residualsOf, type JobEvent, type SignedRefit } from '../log/index.js';
+import { type JobEvent, recordsOf, refitSignedOf, type SignedRefit } from '../log/index.js';
 import { fnv1a } from '../verify/index.js';
 import { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './before-power.js';
 import { likelyMistakes, splittingReading, type Check, type CheckDone, type CheckReading } from './check.js';
@@ -120,7 +120,7 @@ export function signableRefit(
 ): SignedRefit {
   return {
     ...{ by, transfer, check, measured, function: functional, notTested },
-    residual: residualsOf(map.log).map(({ text, reason }) => `${text}: ${reason}`),
+    residual: recordsOf(map.log, 'residual-noted').map(({ text, reason }) => `${text}: ${reason}`),
     evidence: refitEvidence(map),
   };
 }

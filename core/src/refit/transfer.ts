@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { ticksOf, wiresOf, type Wire } from '../log/index.js';
+import { recordsOf, ticksOf, type Wire } from '../log/index.js';
 import { requiredSettings } from '../switch/index.js';
 import { chosenOf, refitOf, type Refit } from './refit.js';
 
@@ -48,7 +48,7 @@ const oldLabel = ({ structure }: Pick<SwitchMap, 'structure'>, { terminal }: Wir
   structure.terminals.find(({ id }) => id === terminal)?.label ?? null;
 
 const labelsOf = (map: SwitchMap): CardLine[] =>
-  wiresOf(map.log).map((wire) => ({
+  recordsOf(map.log, 'wire-tagged').map((wire) => ({
     key: `label ${wire.id}`,
     kind: 'label',
     wire,

@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import { pathVerdict, supplyPathOf } from '../path/index.js';
 import { mostLeft } from '../planner/index.js';
 import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
-import { liveEvents, notesOf, refitWayOf, wiresOf } from '../log/index.js';
+import { liveEvents, notesOf, recordsOf } from '../log/index.js';
 import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
@@ -55,7 +55,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const done: Record<Step, boolean> = {
     intake: [...notesOf(map.log).values()].some((text) => text !== ''),
     safe: safety.open && !nothingOfTheMachine,
-    tag: wiresOf(map.log).length > 0,
+    tag: recordsOf(map.log, 'wire-tagged').length > 0,
     map: map.complete,
     table: map.complete,
     verify: map.complete && agrees,
@@ -97,7 +97,7 @@ function whereTo(
   if (again > 0) return { at: 'map', next: { code: 'look-again', count: again } };
   if (!map.complete) return { at: 'map', next: { code: 'find-positions' } };
   if (job.signed !== null) return { at: 'refit', next: { code: 'signed', ...job.signed } };
-  if (job.chosen !== null || refitWayOf(map.log) !== null)
+  if (job.chosen !== null || recordsOf(map.log, 'refit-begun') !== null)
     return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
   if (!job.comparison) return { at: 'verify', next: { code: 'compare' } };
   const { missing, extra } = job.comparison.count;

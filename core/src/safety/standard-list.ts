@@ -1,10 +1,4 @@
-import {
-  SAFETY_LINES,
-  SUPPLIES,
-  type SafetyLine,
-  type SafetyLineKind,
-  type SupplyKind,
-} from '../log/index.js';
+import { SUPPLIES, type SafetyLine, type SafetyLineKind, type SupplyKind } from '../log/index.js';
 import { type LineId, type NewId, type Problem } from '../switch/index.js';
 
 /** A line of a list that a shop keeps: without words of its own it says the standard ones. */
@@ -13,9 +7,18 @@ export type SafetyLists = Record<SupplyKind, ListLine[]>;
 
 /**
  * What every list holds, by supply, in the order in which it is done. Common practice of safe isolation: isolate and
- * secure, prove the tester, prove dead, prove the tester again; then let stored energy go, and only then ohms.
+ * every feed, secure, prove the tester, prove dead, prove the tester again; then let stored energy go, and only then ohms.
  */
-const IN_FULL: readonly SafetyLineKind[] = SAFETY_LINES.filter((kind) => kind !== 'own');
+const IN_FULL: readonly SafetyLineKind[] = [
+  'isolate',
+  'other-circuits',
+  'lock',
+  'prove-tester',
+  'prove-dead',
+  'prove-again',
+  'discharge',
+  'meter',
+];
 const STANDARD: Record<SupplyKind, readonly SafetyLineKind[]> = {
   'plug-in': IN_FULL,
   fixed: IN_FULL,

@@ -13,14 +13,13 @@ import {
 } from '../circuit/index.js';
 import {
   combinationKey,
-  loadsOf,
+  type Log,
   pointKey,
-  suppliesOf,
+  recordsOf,
   systemPartsTriedOf,
+  type SystemPoint,
   systemProbedOf,
   systemSeenOf,
-  type Log,
-  type SystemPoint,
 } from '../log/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
 import { settingOf, type Combination } from './combinations.js';
@@ -97,9 +96,9 @@ export function systemPointOf({ machine, handles }: System, node: number): Syste
   }
   const point = pointOfNode(machine, node);
   for (const { job, map } of readableOf(handles)) {
-    if (point?.at === 'supply' && suppliesOf(map.log).some(({ id }) => id === point.supply))
+    if (point?.at === 'supply' && recordsOf(map.log, 'supply-named').some(({ id }) => id === point.supply))
       return { ...point, job };
-    if (point?.at === 'load' && loadsOf(map.log).some(({ id }) => id === point.load))
+    if (point?.at === 'load' && recordsOf(map.log, 'load-named').some(({ id }) => id === point.load))
       return { ...point, job };
   }
   return null;

@@ -1,5 +1,5 @@
 import { inPassing, inStanding, type Hazard, type InSetting, type Standing } from '../circuit/index.js';
-import { passingsOf } from '../log/index.js';
+import { recordsOf } from '../log/index.js';
 import { SystemContacts, settingOf, type Combination, type FactsOf } from './combinations.js';
 import type { System } from './system.js';
 
@@ -68,7 +68,8 @@ function passed(
       const makes =
         handle.of === 'device'
           ? false
-          : handle.map && passingsOf(handle.map.log).some(({ seen, passes }) => seen && passes > 0)
+          : handle.map &&
+              recordsOf(handle.map.log, 'passing-probed').some(({ seen, passes }) => seen && passes > 0)
             ? true
             : null;
       for (const hazard of inPassing(system.machine, standing(at), standing(to), makes))

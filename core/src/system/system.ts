@@ -1,13 +1,5 @@
 import { halfSaidOf, layNodes, type Machine } from '../circuit/index.js';
-import {
-  loadsOf,
-  loadTiesOf,
-  suppliesOf,
-  type Load,
-  type Log,
-  type Supply,
-  type SystemPoint,
-} from '../log/index.js';
+import { type Load, loadTiesOf, type Log, recordsOf, type Supply, type SystemPoint } from '../log/index.js';
 import type { LoadId, TerminalId } from '../switch/index.js';
 import { handlesOf, readableOf, terminalKeys, type Members, type SystemHandle } from './handles.js';
 import { Wirer } from './wiring.js';
@@ -49,11 +41,11 @@ export function systemOf(log: Log, members: Members): System {
   const handles = handlesOf(log, members);
   const maps = readableOf(handles).map(({ map }) => map);
   const supplies = alike(
-    maps.flatMap((map) => suppliesOf(map.log)),
+    maps.flatMap((map) => recordsOf(map.log, 'supply-named')),
     supplyKey,
   );
   const loads = alike(
-    maps.flatMap((map) => loadsOf(map.log)),
+    maps.flatMap((map) => recordsOf(map.log, 'load-named')),
     loadKey,
   );
   const sameAs = new Map([...supplies.sameAs, ...loads.sameAs]);

@@ -1,13 +1,13 @@
 import { endKey, type Lead, type Machine } from '../circuit/index.js';
 import {
   loadTiesOf,
-  pointKey,
-  systemJoinsOf,
-  wireEndsOf,
-  wiresOf,
   type Log,
+  pointKey,
+  recordsOf,
+  systemJoinsOf,
   type SystemPoint,
   type WireEnd,
+  wireEndsOf,
 } from '../log/index.js';
 import type { LoadId } from '../switch/index.js';
 import { pinsOf, readableOf, terminalKeys, type SystemHandle } from './handles.js';
@@ -42,7 +42,7 @@ export class Wirer implements Wiring {
     for (const handle of handles)
       terminalKeys(handle).forEach((key, at) => this.#places.set(key, handle.from + at));
     for (const { job, map } of readableOf(handles))
-      for (const { id, terminal } of wiresOf(map.log)) {
+      for (const { id, terminal } of recordsOf(map.log, 'wire-tagged')) {
         const lug = terminal && this.#places.get(pointKey({ at: 'terminal', job, terminal }));
         if (typeof lug === 'number') this.#places.set(pointKey({ at: 'wire', job, wire: id }), lug);
       }
@@ -54,7 +54,7 @@ export class Wirer implements Wiring {
   #layWires(): void {
     for (const { job, map } of readableOf(this.handles)) {
       const ends = wireEndsOf(map.log);
-      for (const { id } of wiresOf(map.log)) {
+      for (const { id } of recordsOf(map.log, 'wire-tagged')) {
         const point: SystemPoint = { at: 'wire', job, wire: id };
         const lug = this.#places.get(pointKey(point));
         if (lug === undefined) continue;

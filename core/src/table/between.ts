@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { passingsOf, type Passing } from '../log/index.js';
+import { type Passing, recordsOf } from '../log/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
 import { truthTable } from './truth-table.js';
 
@@ -20,7 +20,7 @@ export interface BetweenThrows {
 export function betweenThrows(map: SwitchMap): BetweenThrows[] {
   if (map.structure.actuators.length !== 1) return [];
   const settings = requiredSettings(map.structure).map(({ id }) => id);
-  const passings = passingsOf(map.log);
+  const passings = recordsOf(map.log, 'passing-probed');
   const rows = truthTable(map).poles.flatMap((pole) => pole.rows);
   const closedOf = (moving: TerminalId, setting: SettingId) =>
     rows.filter(

@@ -1,15 +1,12 @@
 import type { SwitchMap } from '../continuity/index.js';
 import {
   ampsOf,
+  type ContactLimit,
   lastCheckedMeter,
   liveEvents,
-  loadsOf,
-  newestOf,
-  sinceWork,
-  type ContactDrop,
-  type ContactLimit,
   type Load,
   type MeterProfile,
+  recordsOf,
 } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { truthTable } from '../table/index.js';
@@ -98,7 +95,7 @@ export function limitOhms(limit: ContactLimit): number | null {
 /** The school and limit that were chosen last. */
 export function contactLimitOf({ log }: SwitchMap): ContactLimit {
   const limit = liveEvents(log, 'limit-set').at(-1)?.what.limit ?? PLAIN_LIMIT;
-  return limit.school === 'load' ? asTheLoadIs(limit, loadsOf(log)) : limit;
+  return limit.school === 'load' ? asTheLoadIs(limit, recordsOf(log, 'load-named')) : limit;
 }
 
 /** A limit from a load of the job has that load's figures of today; as it was kept where the load is gone or says no amperes. */
@@ -107,14 +104,6 @@ function asTheLoadIs(limit: ContactLimit & { school: 'load' }, loads: readonly L
   const amps = load ? ampsOf(load) : null;
   if (!load || amps === null) return limit;
   return { ...limit, amps, volts: load.volts, kind: load.kind, current: load.current };
-}
-
-/** Drops as they were measured since the switch was worked on, the newest of each contact and setting. */
-export function dropsOf({ log }: SwitchMap): ContactDrop[] {
-  return newestOf(
-    sinceWork(log, 'drop-measured').map(({ drop }) => drop),
-    ({ terminals, setting }) => `${terminals.toSorted().join()} ${setting}`,
-  ).filter(({ millivolts }) => millivolts !== null);
 }
 
 const WORST: readonly ContactVerdict[] = [
@@ -131,7 +120,7 @@ const WORST: readonly ContactVerdict[] = [
 export function judgedContacts(map: SwitchMap): JudgedContact[] {
   const limit = contactLimitOf(map);
   const meter = lastCheckedMeter(map.log);
-  const drops = dropsOf(map);
+  const drops = recordsOf(map.log, 'drop-measured');
   const unsteady = new Set(
     map.tape.flatMap(({ reading, standing, evidence }) =>
       standing === 'counts' && evidence.because === 'unsteady'

@@ -8,7 +8,6 @@ export { expectedKind, kindsFor } from './expected/expected-kind.js';
 export { readExpected, type TextTrouble } from './expected/expected-text.js';
 export {
   contactLimitOf,
-  dropsOf,
   judgedContacts,
   limitOhms,
   type ContactVerdict,

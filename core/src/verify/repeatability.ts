@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { repeatRunsOf, symptomsOf, type RepeatRun } from '../log/index.js';
+import { recordsOf, type RepeatRun } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { truthTable } from '../table/index.js';
 
@@ -77,7 +77,7 @@ export interface RepeatDue {
 
 /** Every contact of the table with the cycles that it was worked since the switch was worked on, fewest first. */
 export function repeatsOf(map: SwitchMap): RepeatDue[] {
-  const runs = repeatRunsOf(map.log).map(repeatedOf);
+  const runs = recordsOf(map.log, 'contact-repeated').map(repeatedOf);
   const contacts = truthTable(map).poles.flatMap(({ rows }) =>
     rows.flatMap(({ terminals, cells }): RepeatDue[] => {
       const closed = cells.find(({ fact }) => fact.joined === true && fact.state !== 'disputed');
@@ -107,7 +107,7 @@ export interface RepeatStanding {
 export function repeatStanding(map: SwitchMap): RepeatStanding {
   const all = repeatsOf(map);
   return {
-    wanted: symptomsOf(map.log).includes('sometimes'),
+    wanted: (recordsOf(map.log, 'symptoms-said') ?? []).includes('sometimes'),
     failed: all.some(({ failed }) => failed > 0),
     left: all.filter(({ cycles }) => cycles < FEWEST_CYCLES),
   };

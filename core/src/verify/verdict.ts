@@ -4,8 +4,8 @@ import {
   liveEvents,
   MECHANICAL_SIGNS,
   mechanicalSignsOf,
+  deedsOf,
   newestOf,
-  sinceWork,
 } from '../log/index.js';
 import { isLeak } from '../sense/index.js';
 import { supplyPathOf } from '../path/index.js';
@@ -144,7 +144,7 @@ function mechanicsLine({ log }: SwitchMap): VerdictLine {
     supplyPathOf(log).links.flatMap(({ id, kind }) => (kind === 'switch' ? [id] : [])),
   );
   const looks = newestOf(
-    sinceWork(log, 'path-looked').map(({ look }) => look),
+    deedsOf(log, 'path-looked', 'work').map(({ look }) => look),
     ({ link, sign }) => `${link} ${sign}`,
   ).filter(({ link }) => switches.has(link));
   return looks.some(({ found }) => found === 'at-fault')

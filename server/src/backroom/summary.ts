@@ -2,14 +2,13 @@ import type { DerivedSummary, UnreadableEvent } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
 import { ROUTE_ENGINE, routeOf } from '@which-way/core/route';
 import {
-  markingsOf,
-  membersOf,
-  notesOf,
-  readLog,
-  sistersOf,
   type JobAbout,
   type JobEvent,
   type Log,
+  membersOf,
+  notesOf,
+  readLog,
+  recordsOf,
 } from '@which-way/core/log';
 import { positionsOf } from '@which-way/core/switch';
 import { SUMMARY_TEXT } from '@which-way/words/server/backroom/summary';
@@ -83,6 +82,6 @@ const derivedSystem = (events: readonly JobEvent[]): DerivedSummary => ({
 
 /** What was written down of a job, for the search: notes, markings, sister switches. */
 function writtenOf(log: Log): string[] {
-  const markings = markingsOf(log).map(({ runs }) => runs.map(({ text }) => text).join(''));
-  return [...notesOf(log).values(), ...markings, ...sistersOf(log).map(({ text }) => text)];
+  const markings = recordsOf(log, 'transcribed').map(({ runs }) => runs.map(({ text }) => text).join(''));
+  return [...notesOf(log).values(), ...markings, ...recordsOf(log, 'sister-noted').map(({ text }) => text)];
 }

@@ -1,4 +1,4 @@
-import { photosOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { TransformComponent, TransformWrapper } from 'react-zoom-pan-pinch';
 import { useMemo, useState } from 'react';
 import { useJobState } from '../job/job-context.js';
@@ -11,7 +11,7 @@ export function useDiagrams() {
   const log = useJobState(({ map }) => map.log);
   return useMemo(
     () =>
-      photosOf(log)
+      recordsOf(log, 'photo-taken')
         .filter(({ purpose }) => purpose === 'diagram')
         .toReversed(),
     [log],

@@ -1,4 +1,4 @@
-import { markingsOf, type Marking, type PhotoBox } from '@which-way/core/log';
+import { type Marking, type PhotoBox, recordsOf } from '@which-way/core/log';
 import { type MarkingId, type PhotoId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -17,7 +17,7 @@ export function MarkingsPage() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
   const { photos } = usePhotos();
-  const markings = useMemo(() => markingsOf(log), [log]);
+  const markings = useMemo(() => recordsOf(log, 'transcribed'), [log]);
   const [picked, setPicked] = useState<PhotoId | null>(null);
   const [fresh, setFresh] = useState<Marking | null>(null);
   const photo =

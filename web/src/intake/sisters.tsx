@@ -1,5 +1,5 @@
 import { ANOTHER_SWITCH_LETTERS } from '@which-way/core/schema';
-import { createWriter, sistersOf, type Sister } from '@which-way/core/log';
+import { createWriter, recordsOf, type Sister } from '@which-way/core/log';
 import { type JobId, type SisterId } from '@which-way/core/switch';
 import { useMemo, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
@@ -15,7 +15,7 @@ export function Sisters() {
   const log = useJobState((state) => state.map.log);
   const job = useJobState((state) => state.job);
   const session = useSession();
-  const sisters = useMemo(() => sistersOf(log), [log]);
+  const sisters = useMemo(() => recordsOf(log, 'sister-noted'), [log]);
   const [text, setText] = useState('');
   const [busy, setBusy] = useState<SisterId | null>(null);
   const note = (sister: Sister) => session.emit({ kind: 'sister-noted', sister });

@@ -1,5 +1,5 @@
 import { firstTestsOf, guessedSymptoms, mustShow } from '@which-way/core/path';
-import { notesOf, SYMPTOMS, symptomsOf, type Symptom } from '@which-way/core/log';
+import { notesOf, recordsOf, type Symptom, SYMPTOMS } from '@which-way/core/log';
 import { FIRST_TEST_WORDS, MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/before/symptom';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -10,7 +10,7 @@ import { SYMPTOMS_TEXT } from '@which-way/words/screens/intake/symptoms';
 export function Symptoms() {
   const log = useJobState(({ map }) => map.log);
   const session = useSession();
-  const said = useMemo(() => symptomsOf(log), [log]);
+  const said = useMemo(() => recordsOf(log, 'symptoms-said') ?? [], [log]);
   const offered = useMemo(() => {
     const notes = notesOf(log);
     return guessedSymptoms(`${notes.get('complaint') ?? ''} ${notes.get('tried') ?? ''}`);

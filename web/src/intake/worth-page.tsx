@@ -1,6 +1,6 @@
 import { NUMBER_LETTERS } from '@which-way/core/schema';
 import { worthSum, type TurningPoint } from '@which-way/core/worth';
-import { worthOf, type WorthInputs } from '@which-way/core/log';
+import { recordsOf, type WorthInputs } from '@which-way/core/log';
 import { useState } from 'react';
 import { NO_WORTH } from './no-worth.js';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -52,7 +52,7 @@ const FIELDS: { field: Amount; label: string; hint: string; unit: string | null 
 export function WorthPage() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
-  const inputs = worthOf(log) ?? NO_WORTH;
+  const inputs = recordsOf(log, 'worth-noted') ?? NO_WORTH;
   const [wrong, setWrong] = useState<Partial<Record<Amount, string>>>({});
   const keep = (field: Amount, text: string) => {
     const value = readAmount(text);

@@ -1,4 +1,4 @@
-import { inPlaceOf, loadsOf, partsOf, type InPlaceTrial } from '@which-way/core/log';
+import { type InPlaceTrial, recordsOf } from '@which-way/core/log';
 import { inPlaceStanding, ROUNDS_WANTED } from '@which-way/core/path';
 import { POINT_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
 import { IN_PLACE_WORDS } from '@which-way/words/before/in-place';
@@ -22,7 +22,7 @@ type Found = (typeof FOUND)[number]['value'];
 export function InPlacePanel() {
   const log = useJobState((state) => state.map.log);
   const safe = useSafety();
-  const trials = inPlaceOf(log);
+  const trials = recordsOf(log, 'tried-in-place');
   const [begun, setBegun] = useState<InPlaceTrial | null>(null);
   return (
     <details className="border-t-2 border-line pt-2" open={trials.length > 0 || undefined}>
@@ -59,8 +59,8 @@ function Begin({ onBegin }: { onBegin: (trial: InPlaceTrial) => void }) {
   const map = useJobState((state) => state.map);
   const names = positionNames(map.structure);
   const shared = [
-    ...loadsOf(map.log).map(({ name }) => name),
-    ...partsOf(map.log)
+    ...recordsOf(map.log, 'load-named').map(({ name }) => name),
+    ...recordsOf(map.log, 'part-declared')
       .filter(({ on }) => on)
       .map(
         ({ form, terminals }) =>

@@ -1,4 +1,4 @@
-import { jumperTestsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { JUMPER_SAYS, OUTCOME_WORDS } from '@which-way/words/refit';
 import { settingName } from '@which-way/words/terminals';
 import { Link } from 'react-router';
@@ -8,7 +8,7 @@ import { JUMPER_TESTS_TEXT } from '@which-way/words/screens/path/jumper-tests';
 /** What was found with wires joined instead of the switch, and the way to try it. */
 export function JumperTests() {
   const { log, structure } = useJobState((state) => state.map);
-  const tests = jumperTestsOf(log);
+  const tests = recordsOf(log, 'jumper-tested');
   return (
     <section aria-label={JUMPER_TESTS_TEXT.jumperTest} className="border-t-2 border-line pt-3">
       <h2 className="font-bold">{JUMPER_TESTS_TEXT.withoutTheSwitch}</h2>

@@ -1,5 +1,5 @@
 import { signsOf, type SupplyPath } from '@which-way/core/path';
-import { photosOf, type PathLink, type PathLook, type Sign } from '@which-way/core/log';
+import { type PathLink, type PathLook, recordsOf, type Sign } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import { SIGN_WORDS } from '@which-way/words/before/path';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -19,7 +19,7 @@ interface LooksProps {
 export function Looks({ link, path, signs = signsOf(link.kind) }: LooksProps) {
   const session = useSession();
   const log = useJobState(({ map }) => map.log);
-  const photos = photosOf(log);
+  const photos = recordsOf(log, 'photo-taken');
   const seen = (sign: Sign) => path.looks.find((look) => look.link === link.id && look.sign === sign);
   const say = (sign: Sign, change: Partial<PathLook>) => {
     const before = seen(sign) ?? { link: link.id, sign, found: null, photo: null };

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { photosOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { type PhotoId } from '@which-way/core/switch';
 
 export const photoUrl = (id: PhotoId): string => `/api/photos/${id}`;
@@ -11,6 +11,6 @@ export function photoOfLayout({ structure: { layout }, log }: Pick<SwitchMap, 's
   shape: number;
 } | null {
   if (layout.kind !== 'photo') return null;
-  const photo = photosOf(log).find(({ id }) => id === layout.photo);
+  const photo = recordsOf(log, 'photo-taken').find(({ id }) => id === layout.photo);
   return photo ? { url: photoUrl(photo.id), shape: photo.width / photo.height } : null;
 }

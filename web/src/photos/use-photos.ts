@@ -1,4 +1,4 @@
-import { photosOf, type Photo, type PhotoPurpose } from '@which-way/core/log';
+import { type Photo, type PhotoPurpose, recordsOf } from '@which-way/core/log';
 import { useMemo } from 'react';
 import { toast } from '../shared/controls/toast.js';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -9,7 +9,7 @@ export function usePhotos() {
   const log = useJobState((state) => state.map.log);
   const waiting = useJobState((state) => state.photos);
   const session = useSession();
-  const photos = useMemo(() => photosOf(log), [log]);
+  const photos = useMemo(() => recordsOf(log, 'photo-taken'), [log]);
   const add = async (files: readonly (Blob & { name?: string })[], purpose: PhotoPurpose) => {
     for (const file of files) {
       const trouble = await pictureTrouble(file);

@@ -1,11 +1,4 @@
-import {
-  JUMPER_OUTCOMES,
-  jumperTestsOf,
-  loadsOf,
-  suppliesOf,
-  wiresOf,
-  type JumperOutcome,
-} from '@which-way/core/log';
+import { JUMPER_OUTCOMES, type JumperOutcome, recordsOf } from '@which-way/core/log';
 import { PERSON_LETTERS } from '@which-way/core/schema';
 import { bypasses, type Bypass } from '@which-way/core/refit';
 import { JUMPER_SAYS, OUTCOME_WORDS, refusalWords, tagWords } from '@which-way/words/refit';
@@ -68,8 +61,8 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
   const map = useJobState((state) => state.map);
   const session = useSession();
   const { structure, log } = map;
-  const wires = wiresOf(log);
-  const last = jumperTestsOf(log).find(({ setting }) => setting === bypass.setting);
+  const wires = recordsOf(log, 'wire-tagged');
+  const last = recordsOf(log, 'jumper-tested').find(({ setting }) => setting === bypass.setting);
   const say = (outcome: JumperOutcome) => {
     if (!bypass.allowed || by === '') return;
     session.emit({
@@ -118,7 +111,11 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
         </>
       ) : (
         <p className={bypass.refusal.because === 'nothing-joins' ? 'text-quiet' : 'font-semibold'}>
-          {refusalWords(bypass.refusal, { wires, supplies: suppliesOf(log), loads: loadsOf(log) })}
+          {refusalWords(bypass.refusal, {
+            wires,
+            supplies: recordsOf(log, 'supply-named'),
+            loads: recordsOf(log, 'load-named'),
+          })}
         </p>
       )}
     </li>

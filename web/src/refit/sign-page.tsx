@@ -1,4 +1,4 @@
-import { loadsOf, refitNotesOf, residualsOf, type RefitNote, type SignedRefit } from '@which-way/core/log';
+import { recordsOf, type RefitNote, refitNotesOf, type SignedRefit } from '@which-way/core/log';
 import { CODE_NOTE_LETTERS, PERSON_LETTERS, REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
 import {
   functionChecks,
@@ -41,7 +41,12 @@ export function SignPage() {
   const { check } = useCheck(map);
   const standing = refitStanding(map, outOfMachine, check);
   const signed = signedRefitOf(map);
-  const notTested = notTestedWords(functionChecks(map), map, loadsOf(map.log), standing.wanted);
+  const notTested = notTestedWords(
+    functionChecks(map),
+    map,
+    recordsOf(map.log, 'load-named'),
+    standing.wanted,
+  );
   const sign = () => {
     if (who.trim() === '') return;
     session.emit({ kind: 'refit-signed', refit: signableRefit(map, standing, who.trim(), notTested) });
@@ -123,7 +128,7 @@ function Residuals() {
   const session = useSession();
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
-  const residuals = residualsOf(log);
+  const residuals = recordsOf(log, 'residual-noted');
   return (
     <section aria-label={SIGN_PAGE_TEXT.defectsThatStay} className="grid gap-2">
       <h2 className="text-large font-bold">{SIGN_PAGE_TEXT.defectsThatStay}</h2>

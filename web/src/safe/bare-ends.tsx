@@ -1,4 +1,4 @@
-import { BARE_ENDS, bareEndsOf, type BareEnds as Ends } from '@which-way/core/log';
+import { BARE_ENDS, type BareEnds as Ends, recordsOf } from '@which-way/core/log';
 import { BARE_END_WORDS } from '@which-way/words/before/safety';
 import { Check } from 'lucide-react';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -8,7 +8,7 @@ import { BARE_ENDS_TEXT } from '@which-way/words/screens/safe/bare-ends';
 /** What stays behind when a switch comes out: one line, one tap. Once answered it says so, and can be taken back. */
 export function BareEnds({ quietOnceSaid = false }: { quietOnceSaid?: boolean }) {
   const session = useSession();
-  const said = useJobState(({ map }) => bareEndsOf(map.log));
+  const said = useJobState(({ map }) => recordsOf(map.log, 'ends-capped'));
   const say = (ends: Ends | null) => session.emit({ kind: 'ends-capped', ends });
   if (said !== null)
     return quietOnceSaid ? null : (

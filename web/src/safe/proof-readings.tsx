@@ -16,12 +16,10 @@ type When = 'before' | 'after';
 interface ProofReadingsProps {
   desk: ProofDesk;
   when: When;
-  /** What a typed reading does besides being kept; where it is given, it keeps the reading itself. */
-  onRead?: (reading: VoltReading) => void;
 }
 
 /** The readings of a proof of dead: those that were made, and a line to type in for each that is usually made. */
-export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
+export function ProofReadings({ desk, when }: ProofReadingsProps) {
   const { proof, list } = desk;
   const given = useGivenOnce();
   const [current, setCurrent] = useState<Current>(list.supply === 'battery' ? 'DC' : 'AC');
@@ -34,7 +32,7 @@ export function ProofReadings({ desk, when, onRead }: ProofReadingsProps) {
       wanted.when === when &&
       !made.some(({ between }) => wanted.between.every((name) => between.includes(name))),
   );
-  const keep = (reading: VoltReading) => (onRead ? onRead(reading) : desk.read(when, reading));
+  const keep = (reading: VoltReading) => desk.read(when, reading);
   const typing = { when, current, lowImpedance, positions: proof.positions, onKeep: keep };
   return (
     <div className="grid gap-2">

@@ -25,6 +25,9 @@ const ALL: Deed[] = [
   answered(3, { kind: 'done', note: '' }),
 ];
 
+/** The list begun, and its first line done: it is isolated. */
+const ISOLATED = ALL.slice(0, 2);
+
 describe('the safety list on the screen', () => {
   it('is one tap for a switch that is out of the machine', async () => {
     const { job, written } = await renderJob(<SafePage />, [], { outOfMachine: false });
@@ -52,7 +55,7 @@ describe('the safety list on the screen', () => {
   });
 
   it('shows the shop’s note on codes, takes volts with a comma, and refuses what are no volts', async () => {
-    const { written } = await renderJob(<SafePage />, [begun], { outOfMachine: false });
+    const { written } = await renderJob(<SafePage />, ISOLATED, { outOfMachine: false });
     expect(screen.getByText('Two people present.')).toBeVisible();
     const discharge = row('stored energy');
     fill('Volts found', '38', discharge);
@@ -79,13 +82,13 @@ describe('the safety list on the screen', () => {
     fill('Volts after the resistor', '0,2', row('stored energy'));
     press('Keep', row('stored energy'));
     await until(() => expect(sign().disabled).toBe(false));
-    press('All of it is so, and I answer for this list');
+    press('All done, and I answer for this list');
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
     expect(screen.getByText('The Map is open')).toBeVisible();
   });
 
   it('wants a reason for not applicable, and lets no proof be left out', async () => {
-    const { written } = await renderJob(<SafePage />, [begun], { outOfMachine: false });
+    const { written } = await renderJob(<SafePage />, ISOLATED, { outOfMachine: false });
     expect(row('Prove dead').textContent).not.toContain('Not applicable');
     const discharge = row('stored energy');
     press('Not applicable', discharge);
@@ -132,20 +135,23 @@ describe('the safety list on the screen', () => {
     givenOnce.setState({ tester: null, source: '' });
     const { written } = await renderJob(
       <SafePage />,
-      [{ kind: 'safety-begun', list: { supply: 'plug-in', lines: fixed, codeNote: '' } }],
+      [
+        { kind: 'safety-begun', list: { supply: 'plug-in', lines: fixed, codeNote: '' } },
+        { kind: 'safety-answered', line: fixed[0]?.id as never, answer: { kind: 'done', note: '' } },
+      ],
       { outOfMachine: false },
     );
     const line = row('Prove the tester on');
     choose('Pen-type detector', line);
     fill('On which known source?', 'socket', line);
-    expect(screen.getByText(/A pen-type detector is no proof of dead/)).toBeVisible();
+    expect(line.textContent).toContain('A pen-type detector is no proof of dead');
     fill('Volts from L to N', '0');
     press('Keep', row('Prove dead'));
     await until(() => expect(written('safety-answered')).toHaveLength(1));
     expect(screen.getByText(/lines are not answered yet/)).toBeVisible();
   });
 
-  it('is done in four taps or typed values for a plug in sight, once tester and source were given', async () => {
+  it('is done in seven taps or typed values for a plug in sight, once tester and source were given', async () => {
     givenOnce.setState({ tester: 'two-pole', source: 'the bench socket', who: 'Ada' });
     const { written } = await renderJob(<SafePage />, [], { outOfMachine: false });
     await until(() =>
@@ -153,14 +159,25 @@ describe('the safety list on the screen', () => {
     );
     press(/^Plug-in mains/);
     await until(() => expect(row('Pull the plug and keep it in sight')).toBeVisible());
-    press('All 2 are so');
+    expect(row('Prove dead').textContent).toContain('Do line 1 first.');
+    press('All 3 are so');
     await until(() => expect(written('safety-answered-together')).toHaveLength(1));
-    fill('Volts from L to N', '0');
+    press('It showed the voltage', row('Prove the tester on'));
+    await until(() => fill('Volts from L to N', '0'));
     send('Volts from L to N');
-    await until(() => expect(written('safety-answered-together')).toHaveLength(2));
+    await until(() => press('It showed the voltage', row('Prove the tester again')));
+    // No tap writes volts that nobody measured.
+    await until(() => press('Not measured', row('stored energy')));
+    await until(() => expect(written('safety-answered')).toHaveLength(4));
     expect(screen.getByText('The Map is shut')).toBeVisible();
-    press('All of it is so, and I answer for this list');
+    press('All done, and I answer for this list');
     await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    expect(screen.getByText(/Stored energy was not measured/)).toBeVisible();
+    expect(
+      written('safety-answered-together')
+        .flatMap(({ answers }) => answers)
+        .map(({ answer }) => answer.kind),
+    ).toEqual(['done', 'done', 'done', 'done']);
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
   });
 
@@ -182,13 +199,14 @@ describe('the safety list on the screen', () => {
     };
     await tap(/^Fixed mains/);
     await volts('Live volts from L to Earth', '231');
-    await tap('All 2 are so');
+    await tap('All 3 are so');
     await tap('It showed the voltage', 'Prove the tester on');
     await volts('Volts from L to Earth', '0');
     await volts('Volts from N to Earth', '0,1');
     await volts('Volts from L to N', '0');
     await tap('It showed the voltage', 'Prove the tester again');
-    await tap('All of it is so, and I answer for this list');
+    await tap('Not measured', 'stored energy');
+    await tap('All done, and I answer for this list');
     await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
     expect(inputs).toBeLessThanOrEqual(12);
   });
@@ -210,6 +228,7 @@ describe('the safety list on the screen', () => {
       <SafePage />,
       [
         { kind: 'safety-begun', list: { supply: 'fixed', lines: fixed, codeNote: '' } },
+        { kind: 'safety-answered', line: fixed[0]?.id as never, answer: { kind: 'done', note: '' } },
         {
           kind: 'safety-answered',
           line: dead,
@@ -236,24 +255,27 @@ describe('the safety list on the screen', () => {
     await until(() => expect(screen.getByText(/^Stop: not with this tool/)).toBeVisible());
   });
 
-  it('lets a plug have three conductors: the tester is proved again only once each pair was read', async () => {
+  it('lets a plug have three conductors: dead is proved only once each was read', async () => {
     givenOnce.setState({ tester: 'two-pole', source: 'the bench socket', who: 'Ada' });
     const plug = linesForJob(standardLists(), 'plug-in', newId);
     const { written } = await renderJob(
       <SafePage />,
-      [{ kind: 'safety-begun', list: { supply: 'plug-in', lines: plug, codeNote: '' } }],
+      [
+        { kind: 'safety-begun', list: { supply: 'plug-in', lines: plug, codeNote: '' } },
+        { kind: 'safety-answered', line: plug[0]?.id as never, answer: { kind: 'done', note: '' } },
+      ],
       { outOfMachine: false },
     );
     fill('One more conductor', 'L2');
     press('Add');
-    for (const pair of ['L to N', 'L to L2']) {
-      await until(() => fill(`Volts from ${pair}`, '0'));
-      send(`Volts from ${pair}`);
-    }
+    await until(() => fill('Volts from L to N', '0'));
+    send('Volts from L to N');
+    await until(() => expect(written('safety-answered')).toHaveLength(2));
+    await until(() => expect(screen.getByText('Not proved dead: L2.')).toBeVisible());
+    await until(() => fill('Volts from L to L2', '0'));
+    send('Volts from L to L2');
     await until(() => expect(written('safety-answered')).toHaveLength(3));
+    await until(() => expect(screen.queryByText('Not proved dead: L2.')).toBeNull());
     expect(written('safety-answered-together')).toEqual([]);
-    await until(() => fill('Volts from N to L2', '0'));
-    send('Volts from N to L2');
-    await until(() => expect(written('safety-answered-together')[0]?.answers).toHaveLength(3));
   });
 });

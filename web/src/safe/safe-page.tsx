@@ -1,6 +1,6 @@
 import { questions } from '../api/questions.js';
 import { linesForJob } from '@which-way/core/safety';
-import { ACTS_OF, SUPPLIES, wiresOffOf, type SupplyKind } from '@which-way/core/log';
+import { ACTS_OF, recordsOf, SUPPLIES, type SupplyKind } from '@which-way/core/log';
 import { useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { toast } from '../shared/controls/toast.js';
@@ -169,7 +169,7 @@ function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun:
 function Standing({ supply }: { supply: SupplyKind }) {
   const standing = useSafety();
   const session = useSession();
-  const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
+  const wiresOff = useJobState((state) => recordsOf(state.map.log, 'wires-off'));
   if (!standing.open) {
     return (
       <Notice look="brick" title={SAFE_PAGE_TEXT.theMapIsShut}>
@@ -202,6 +202,9 @@ function Standing({ supply }: { supply: SupplyKind }) {
               {standing.staleHours}
               {SAFE_PAGE_TEXT.hoursOldProveDeadAgain}
             </p>
+          )}
+          {standing.unproved.length > 0 && (
+            <p className="text-amber-ink">{SAFE_PAGE_TEXT.notMeasuredSoStoredEnergy}</p>
           )}
           <CheckLine
             checked={wiresOff === true}

@@ -13,17 +13,17 @@ interface SafetyRowProps {
   line: SafetyLine;
   /** The desk of the proof of dead, on its own line. */
   proof?: ReactNode;
-  /** What is asked on this line in the place of its own question. */
-  asked?: ReactNode;
   number: number;
   supply: SupplyKind;
   answer: SafetyAnswer | null;
   /** The first that is not answered yet. */
   next: boolean;
+  /** The number of the line that has to be done before this one; null: none. */
+  after: number | null;
 }
 
 /** One line of the list: what to do, why, and its answer. */
-export function SafetyRow({ line, proof, asked, number, supply, answer, next }: SafetyRowProps) {
+export function SafetyRow({ line, proof, number, supply, answer, next, after }: SafetyRowProps) {
   const session = useSession();
   const [leaving, setLeaving] = useState(false);
   const { text, why } = lineWords(line, supply);
@@ -58,8 +58,13 @@ export function SafetyRow({ line, proof, asked, number, supply, answer, next }: 
             <h2 className={`leading-snug font-bold ${next ? 'text-title' : 'text-large'}`}>{text}</h2>
             {why && <p className="text-quiet">{why}</p>}
           </div>
-          {asked ?? proof}
-          {asked ? null : leaving ? (
+          {after === null && proof}
+          {after !== null ? (
+            <>
+              <p className="text-quiet">{SAFETY_ROW_TEXT.doLineFirst(after)}</p>
+              {line.kind === 'discharge' && <HighVoltage onGive={give} />}
+            </>
+          ) : leaving ? (
             <LeaveOut onGive={give} onBack={() => setLeaving(false)} />
           ) : (
             <div className="flex flex-wrap items-end gap-3">
@@ -94,6 +99,8 @@ function answerWords(answer: SafetyAnswer): string {
       return `${count(answer.after.length)}, at most ${highestLeft(answer) ?? 0} V`;
     case 'discharged':
       return `${answer.before} V found, ${answer.after} V after`;
+    case 'not-measured':
+      return SAFETY_ROW_TEXT.notMeasuredSo;
     case 'high-voltage':
       return `Stop: ${STORE_WORDS[answer.store]}`;
   }
@@ -160,7 +167,6 @@ function Proved({ onGive }: Asking) {
 /** Stored energy: what was found, and what is left; or that it is a store that this tool stops at. */
 function Discharged({ onGive }: Asking) {
   const [before, after] = [useVolts(), useVolts()];
-  const [storing, setStoring] = useState(false);
   return (
     <div className="grid gap-2">
       <Keep
@@ -176,22 +182,35 @@ function Discharged({ onGive }: Asking) {
         <VoltsField label={SAFETY_ROW_TEXT.voltsFound} field={before} />
         <VoltsField label={SAFETY_ROW_TEXT.voltsAfterTheResistor} field={after} />
       </Keep>
-      {storing ? (
-        <div className="flex flex-wrap items-center gap-2">
-          {STORES.map((store) => (
-            <PlainButton key={store} onClick={() => onGive({ kind: 'high-voltage', store })}>
-              {STORE_WORDS[store]}
-            </PlainButton>
-          ))}
-          <PlainButton look="quiet" onClick={() => setStoring(false)}>
-            {SAFETY_ROW_TEXT.noneOfThese}
-          </PlainButton>
-        </div>
-      ) : (
-        <PlainButton look="quiet" className="justify-self-start !px-1" onClick={() => setStoring(true)}>
-          {SAFETY_ROW_TEXT.itStoresHighVoltageMicrowave}
+      <div className="flex flex-wrap items-center gap-x-4">
+        <PlainButton look="quiet" className="!px-1" onClick={() => onGive({ kind: 'not-measured' })}>
+          {SAFETY_ROW_TEXT.notMeasured}
         </PlainButton>
-      )}
+        <HighVoltage onGive={onGive} />
+      </div>
+    </div>
+  );
+}
+
+/** What keeps high voltage when it is off can be said at any time: nothing goes on from there. */
+function HighVoltage({ onGive }: Asking) {
+  const [storing, setStoring] = useState(false);
+  if (!storing)
+    return (
+      <PlainButton look="quiet" className="justify-self-start !px-1" onClick={() => setStoring(true)}>
+        {SAFETY_ROW_TEXT.itStoresHighVoltageMicrowave}
+      </PlainButton>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      {STORES.map((store) => (
+        <PlainButton key={store} onClick={() => onGive({ kind: 'high-voltage', store })}>
+          {STORE_WORDS[store]}
+        </PlainButton>
+      ))}
+      <PlainButton look="quiet" onClick={() => setStoring(false)}>
+        {SAFETY_ROW_TEXT.noneOfThese}
+      </PlainButton>
     </div>
   );
 }

@@ -1,36 +1,28 @@
-import { highestLeft, SAFE_VOLTS, wantedAnswer, type SafetyStanding } from '@which-way/core/safety';
+import { wantedAnswer, type SafetyStanding } from '@which-way/core/safety';
 import { PERSON_LETTERS } from '@which-way/core/schema';
-import type { SafetyAnswer, SafetyLine } from '@which-way/core/log';
+import type { SafetyLine } from '@which-way/core/log';
 import { Check } from 'lucide-react';
 import { useSession } from '../job/job-context.js';
 import { PlainButton } from '../shared/controls/plain-button.js';
 import { givenOnce, useGivenOnce } from './given-once.js';
-import type { ProofDesk } from './use-proof.js';
+import { lineWords } from '@which-way/words/before/safety';
 import { SAFETY_SIGNATURE_TEXT } from '@which-way/words/screens/safe/safety-signature';
 
 type Answers = SafetyStanding['answers'];
 
-/** What still stands open at the end and has a sensible answer: it is said on the button, and never confirms itself. */
-function offered(lines: readonly SafetyLine[], answers: Answers, desk: ProofDesk | null) {
-  const left = desk ? highestLeft(desk.proof) : null;
-  return lines
-    .filter(({ id }) => !answers.has(id))
-    .map(({ id, kind }): { line: SafetyLine['id']; answer: SafetyAnswer | null } => {
-      if (wantedAnswer(kind) === 'done') return { line: id, answer: { kind: 'done', note: '' } };
-      const small = kind === 'discharge' && left !== null && left < SAFE_VOLTS;
-      return { line: id, answer: small ? { kind: 'discharged', before: left, after: left } : null };
-    });
-}
+/** Lines that still stand open at the end and only say that it is done: they are said on the button, and never confirm themselves. */
+const offered = (lines: readonly SafetyLine[], answers: Answers): readonly SafetyLine[] =>
+  lines
+    .slice(lines.findLastIndex(({ kind }) => wantedAnswer(kind) !== 'done') + 1)
+    .filter(({ id }) => !answers.has(id));
 
 interface SafetySignatureProps {
   standing: SafetyStanding;
-  /** The lines after the proof. */
   lines: readonly SafetyLine[];
-  desk: ProofDesk | null;
 }
 
 /** Who answers for the list; what is left open and has a sensible answer is said with the same tap. */
-export function SafetySignature({ lines, standing, desk }: SafetySignatureProps) {
+export function SafetySignature({ lines, standing }: SafetySignatureProps) {
   const session = useSession();
   const { who } = useGivenOnce();
   const { signed, answers, troubles } = standing;
@@ -46,18 +38,14 @@ export function SafetySignature({ lines, standing, desk }: SafetySignatureProps)
       </p>
     );
   }
-  const open = offered(lines, answers, desk);
-  const given = open.flatMap(({ line, answer }) => (answer ? [{ line, answer }] : []));
+  const open = offered(lines, answers);
   const others = troubles.filter(
     (trouble) =>
       trouble.code !== 'unsigned' &&
-      !(trouble.code === 'unanswered' && given.some(({ line }) => line === trouble.line.id)),
+      !(trouble.code === 'unanswered' && open.some(({ id }) => id === trouble.line.id)),
   );
-  const ready = others.length === 0 && given.length === open.length;
-  const left = desk ? highestLeft(desk.proof) : null;
-  const sayings = given.map(({ answer }) =>
-    answer.kind === 'discharged' ? `nothing stored (${left ?? 0} V left)` : 'the lines above are so',
-  );
+  const ready = others.length === 0;
+  const given = open.map(({ id }) => ({ line: id, answer: { kind: 'done' as const, note: '' } }));
   return (
     <form
       className="flex flex-wrap items-end gap-3"
@@ -86,8 +74,9 @@ export function SafetySignature({ lines, standing, desk }: SafetySignatureProps)
       </PlainButton>
       {ready && given.length > 0 && (
         <p className="basis-full text-small text-quiet">
-          {SAFETY_SIGNATURE_TEXT.itSaysAlso}
-          {[...new Set(sayings)].join('; ')}.
+          {SAFETY_SIGNATURE_TEXT.thisAlsoMarksAsDone(
+            open.map((line) => lineWords(line, standing.list?.supply ?? 'plug-in').text).join('; '),
+          )}
         </p>
       )}
       {!ready && (

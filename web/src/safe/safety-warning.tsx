@@ -1,4 +1,4 @@
-import { wiresOffOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { voltsLeft } from '@which-way/core/safety';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
@@ -12,7 +12,7 @@ import { SAFETY_WARNING_TEXT } from '@which-way/words/screens/safe/safety-warnin
 export function SafetyWarning() {
   const standing = useSafety();
   const session = useSession();
-  const wiresOff = useJobState((state) => wiresOffOf(state.map.log));
+  const wiresOff = useJobState((state) => recordsOf(state.map.log, 'wires-off'));
   const left = voltsLeft(standing);
   const real = useJobState(({ job }) => job !== null && job.simulation === null);
   if (standing.by === 'out-of-machine') return real ? <BareEnds quietOnceSaid /> : null;

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { toast } from '../shared/controls/toast.js';
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { photosOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import type { EntryId } from '@which-way/core/switch';
 import { asKnownSwitch, settledCount } from '@which-way/core/table';
 import { api, toldOf } from '../api/client.js';
@@ -126,7 +126,7 @@ async function intoLibrary(map: SwitchMap, job: Job): Promise<void> {
       settled,
       all,
     );
-    const photos = photosOf(map.log)
+    const photos = recordsOf(map.log, 'photo-taken')
       .slice(-MOST_PHOTOS)
       .map(({ id }) => id);
     await api.keepEntry({ ...known, note: coverage, ...(photos.length > 0 && { facts: { photos } }) });

@@ -5,6 +5,8 @@ export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'not-begun': 'still in the machine',
   're-energised': 'it had power again',
   unanswered: 'not all is answered',
+  'before-isolation': 'some was done before isolation',
+  'given-with-others': 'a proof must be answered by itself',
   'cannot-be-left-out': 'a proof was left out',
   'answer-does-not-fit': 'an answer does not fit',
   'pen-is-no-proof': 'a pen is no proof',

@@ -42,8 +42,8 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
       why: 'A wall switch is no isolator: it may break one pole only, or the wrong one.',
     },
     battery: {
-      text: 'Disconnect the battery, the earth side first; chargers and solar too',
-      why: 'A spanner between live and frame welds itself in place.',
+      text: 'Take off rings and watch. Disconnect the battery: minus off first, and on again last',
+      why: 'A spanner between live and frame welds itself in place. The battery itself is never dead.',
     },
     'extra-low': {
       text: 'Unplug the supply',
@@ -52,12 +52,12 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
   },
   lock: {
     ...same(
-      'Secure it: lock it off, or tape and tag the plug',
-      'Somebody who means well will plug it in while your hands are inside.',
+      'Lock it off, or keep the plug where you can see it',
+      'Someone helpful may plug it back in while your hands are inside.',
     ),
     fixed: {
       text: 'Lock it off, keep the key, and hang a tag with your name',
-      why: 'Somebody who wants light will switch it on while your hands are inside.',
+      why: 'Someone who wants light may switch it on while your hands are inside.',
     },
     battery: {
       text: 'Tape the lead back and tag it',
@@ -79,12 +79,12 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
   ),
   'other-circuits': {
     ...same(
-      'Look for other circuits in the same box',
-      'A second feed, a timer or a bell wire stays live when this one is off.',
+      'More than one feed? Look for a control circuit, solar, an inverter, a generator, a timer. Isolate each',
+      'A second feed stays live when this one is off.',
     ),
     battery: {
-      text: 'Look for a second battery, a charger or a feed from elsewhere',
-      why: 'A second supply stays on when the first is off.',
+      text: 'More than one feed? Look for a second battery, a charger, solar, an inverter. Disconnect each',
+      why: 'A second feed stays live when this one is off.',
     },
   },
   meter: same(
@@ -127,6 +127,10 @@ export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string
       return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}: what was proved dead is no longer proved. Begin the list again.`;
     case 'unanswered':
       return `Not answered: ${line}.`;
+    case 'before-isolation':
+      return `Done before isolation, so it counts for nothing: ${line}. Do it again now.`;
+    case 'given-with-others':
+      return `Answered with one tap for several lines. Measure, then answer it by itself: ${line}.`;
     case 'cannot-be-left-out':
       return `This cannot be left out: ${line}.`;
     case 'answer-does-not-fit':

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wiresOf, type Value } from '@which-way/core/log';
+import { recordsOf, type Value } from '@which-way/core/log';
 import { STANDING_WORDS } from './facts.js';
 import { evidenceWords } from '../quantity.js';
 import { settingName, terminalName } from '../terminals.js';
@@ -30,7 +30,7 @@ export function readingRows({ tape, structure }: SwitchMap): string[][] {
 export function wireRows({ log, structure }: SwitchMap): string[][] {
   return [
     ['tag', 'colour', 'size', 'ends as', 'terminal', 'goes to'],
-    ...wiresOf(log).map(({ tag, color, size, termination, terminal, goesTo }) => [
+    ...recordsOf(log, 'wire-tagged').map(({ tag, color, size, termination, terminal, goesTo }) => [
       tag,
       color,
       size,

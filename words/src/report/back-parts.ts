@@ -1,4 +1,4 @@
-import { jumperTestsOf, loadsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { isTicked, isWithin } from '@which-way/core/refit';
 import { ohms } from '../quantity.js';
 import {
@@ -28,7 +28,7 @@ export function transfer({ standing: { card } }: ReportSource): Section {
 
 export function tests({ map, standing, check }: ReportSource): Section {
   const { refit } = standing.card;
-  const loads = loadsOf(map.log);
+  const loads = recordsOf(map.log, 'load-named');
   const name = (place: number) => (refit ? nodeShort(refit, place) : '');
   const read = check?.at.done.map(({ position, a, b, joins, read: shown }) => [
     `${refit?.positions[position]?.name ?? ''}: ${name(a)} to ${name(b)}`,
@@ -50,7 +50,7 @@ export function tests({ map, standing, check }: ReportSource): Section {
     const { where, must } = functionWords(one, map, loads);
     return [[where, must, [triedWords(one.tried), one.tried.live].filter(Boolean).join('; live: ')]];
   });
-  const jumpers = jumperTestsOf(map.log).map(
+  const jumpers = recordsOf(map.log, 'jumper-tested').map(
     ({ setting, outcome, by }) =>
       `Wires joined instead of ${settingName(map.structure, setting)}, ${by}: ${JUMPER_WORDS[outcome].toLowerCase()}`,
   );
@@ -83,7 +83,7 @@ export function notTested({ map, standing, check }: ReportSource): Section {
               (mistake) => `No reading can show: ${mistakeWords(card.refit as never, mistake)}.`,
             )
           : []),
-        ...notTestedWords(functions, map, loadsOf(map.log), wanted),
+        ...notTestedWords(functions, map, recordsOf(map.log, 'load-named'), wanted),
       ),
     ],
   };

@@ -1,14 +1,12 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Difference } from '@which-way/core/match';
 import {
-  loadsOf,
+  type ChosenReplacement,
   notesOf,
+  recordsOf,
   refitNotesOf,
   reportPhotosOf,
   reportShapeOf,
-  residualsOf,
-  symptomsOf,
-  type ChosenReplacement,
 } from '@which-way/core/log';
 import { chosenOf, signedRefitOf } from '@which-way/core/refit';
 import { identify } from '@which-way/core/table';
@@ -73,7 +71,7 @@ function complaint({ map }: ReportSource): Section {
       facts(
         'said',
         ...NOTE_NAMES.flatMap(([field, name]) => (notes.get(field) ? [`${name}: ${notes.get(field)}`] : [])),
-        ...symptomsOf(map.log).map((one) => SYMPTOM_WORDS[one]),
+        ...(recordsOf(map.log, 'symptoms-said') ?? []).map((one) => SYMPTOM_WORDS[one]),
       ),
     ],
   };
@@ -173,7 +171,9 @@ function owner({ map }: ReportSource): Section {
     pieces: [
       facts(
         'said',
-        ...residualsOf(map.log).map(({ text, reason }) => `Stays as it is: ${text}. Accepted: ${reason}`),
+        ...recordsOf(map.log, 'residual-noted').map(
+          ({ text, reason }) => `Stays as it is: ${text}. Accepted: ${reason}`,
+        ),
       ),
       facts(
         'said',
@@ -205,7 +205,7 @@ function signatures({ map }: ReportSource): Section {
 export function ownersReport(source: ReportSource): ReportDocument {
   const { job, map, standing } = source;
   const fails = standing.functions.filter(({ tried }) => tried?.result === 'fails');
-  const loads = loadsOf(map.log);
+  const loads = recordsOf(map.log, 'load-named');
   const worked = standing.functions.filter(({ tried }) => tried?.result === 'as-it-should').length;
   return {
     title: job.title,

@@ -1,12 +1,12 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   colorsOf,
-  type FastenerKind,
   type Fastener,
+  type FastenerKind,
   type MechanicsField,
   type PartForm,
+  recordsOf,
   type Termination,
-  wiresOf,
 } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
 
@@ -79,6 +79,6 @@ export function fastenerWords({ count, kind, length, place }: Fastener): string 
 
 /** A wire of a job by its tag and colour; `a wire` where the job does not know it. */
 export function newestTag({ log }: Pick<SwitchMap, 'log'>, id: WireId): string {
-  const wire = wiresOf(log).find((one) => one.id === id);
+  const wire = recordsOf(log, 'wire-tagged').find((one) => one.id === id);
   return wire ? `wire ${[wire.tag, wire.color && `(${wire.color})`].filter(Boolean).join(' ')}` : 'a wire';
 }

@@ -1,12 +1,5 @@
 import { factAt, type SwitchMap } from '../../continuity/index.js';
-import {
-  jumperTestsOf,
-  loadsSeenOf,
-  machineProbedOf,
-  partsTriedOf,
-  repeatRunsOf,
-  type MachinePoint,
-} from '../../log/index.js';
+import { loadsSeenOf, type MachinePoint, machineProbedOf, partsTriedOf, recordsOf } from '../../log/index.js';
 import { partsOfLinks, pathVerdict, supplyPathOf } from '../../path/index.js';
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { wiredTerminals } from '../in-machine.js';
@@ -34,17 +27,19 @@ export function readingsOf(
 /** Contacts that were worked again and again, by place. */
 export function workedOf({ log, structure }: Pick<SwitchMap, 'log' | 'structure'>): Worked[] {
   const place = new Map(structure.terminals.map(({ id }, at) => [id, at]));
-  return repeatRunsOf(log).flatMap(({ terminals, setting, cycles, misses, sticks, dropOuts }): Worked[] => {
-    const [a, b] = terminals.map((id) => place.get(id));
-    if (a === undefined || b === undefined) return [];
-    const failed = { missed: misses.length + dropOuts, stuck: sticks.length };
-    return [{ setting, contact: [a, b], cycles, ...failed }];
-  });
+  return recordsOf(log, 'contact-repeated').flatMap(
+    ({ terminals, setting, cycles, misses, sticks, dropOuts }): Worked[] => {
+      const [a, b] = terminals.map((id) => place.get(id));
+      if (a === undefined || b === undefined) return [];
+      const failed = { missed: misses.length + dropOuts, stuck: sticks.length };
+      return [{ setting, contact: [a, b], cycles, ...failed }];
+    },
+  );
 }
 
 /** With wires joined instead of the switch: whether all ran. */
 export const joinedOf = ({ log }: Pick<SwitchMap, 'log'>): Joined[] =>
-  jumperTestsOf(log).map(({ setting, outcome }) => ({ setting, runs: outcome === 'runs' }));
+  recordsOf(log, 'jumper-tested').map(({ setting, outcome }) => ({ setting, runs: outcome === 'runs' }));
 
 /** What the supply path's own tests say of loads and supplies: whole where all of its links passed, not where one is at fault. */
 export function toldByPath({ log }: Pick<SwitchMap, 'log'>): PartTried[] {

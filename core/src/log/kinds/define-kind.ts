@@ -1,4 +1,5 @@
 import { object, only, type Fields, type Schema, type TypeOf } from '../../schema/index.js';
+import type { KeepsOf } from './keeps.js';
 
 /** Screens with an undo of their own: each takes back what was done on it. */
 export const SCREENS = [
@@ -36,16 +37,23 @@ interface Said {
    * `extends` says nothing of earlier readings.
    */
   reading: 'extends' | 'looks back';
+  /**
+   * Of which state of things it is: since the switch was last worked on (`work`), or since what goes back was last chosen (`choice`); what
+   * was said before is of another one. Without it, it holds on.
+   */
+  since?: 'work' | 'choice' | null;
   /** From which version of the body to which next one: an upgrade for each version there was. */
   upgrades?: Readonly<Record<number, BodyUpgrade>>;
 }
 
 /** All that is true of one kind of event. `Body` is what an event of it carries. */
-export interface Kind<Name extends string = string, Body = unknown> extends Required<Said> {
+export interface Kind<Name extends string = string, Body = unknown, Keeps = unknown> extends Required<Said> {
   kind: Name;
   /** The version of the body that is written now: 1, and one more for each upgrade. */
   version: number;
   schema: Schema;
+  /** How its records are read from a log; null: not by `recordsOf`. */
+  keeps: Keeps;
   /** Carries the type; never there at run time. */
   body?: Body;
 }
@@ -54,12 +62,18 @@ export interface Kind<Name extends string = string, Body = unknown> extends Requ
  * Defines a kind of event; the type of its body comes from its fields.
  * @example const skipped = defineKind('skipped', { says: '…', fields: { prompt: promptSchema }, undo: ['map'], reading: 'extends' })
  */
-export function defineKind<const Name extends string, Of extends Fields>(
+export function defineKind<
+  const Name extends string,
+  Of extends Fields,
+  Keeps extends KeepsOf<BodyOf<Name, Of>> = null,
+>(
   kind: Name,
-  { fields, upgrades = {}, ...said }: Said & { fields: Of },
-): Kind<Name, BodyOf<Name, Of>> {
+  { fields, upgrades = {}, since = null, keeps, ...said }: Said & { fields: Of; keeps?: Keeps },
+): Kind<Name, BodyOf<Name, Of>, Keeps> {
   return {
     ...said,
+    since,
+    keeps: (keeps ?? null) as Keeps,
     kind,
     upgrades,
     version: Object.keys(upgrades).length + 1,

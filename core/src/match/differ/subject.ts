@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../../continuity/index.js';
-import { casesOf, loadsOf, markingsOf, wiresOf, type Load } from '../../log/index.js';
+import { type Load, recordsOf } from '../../log/index.js';
 import { decodeTranscription } from '../../rating/index.js';
 import { requiredSettings, type PartFacts, type SettingId } from '../../switch/index.js';
 
@@ -42,15 +42,15 @@ export function subjectOf(
     return { rests: position?.rests ?? 'maintained', returnsTo: back >= 0 ? back : null };
   });
   const perTerminal = new Map<string, number>();
-  for (const { terminal } of wiresOf(log))
+  for (const { terminal } of recordsOf(log, 'wire-tagged'))
     if (terminal) perTerminal.set(terminal, (perTerminal.get(terminal) ?? 0) + 1);
-  const cases = new Set(casesOf(log).map(({ what }) => what));
-  const keyed = casesOf(log).flatMap(({ what, position }) =>
+  const cases = new Set(recordsOf(log, 'case-noted').map(({ what }) => what));
+  const keyed = recordsOf(log, 'case-noted').flatMap(({ what, position }) =>
     what === 'key-out' && position ? [places.indexOf(position)] : [],
   );
   return {
     positions,
-    loads: loadsOf(log),
+    loads: recordsOf(log, 'load-named'),
     mostWires: Math.max(0, ...perTerminal.values()),
     brake: cases.has('run-and-brake'),
     offLeftOut,
@@ -65,7 +65,7 @@ export function subjectOf(
 /** What the markings say, where every character of it is certain. */
 function markedFacts({ log }: SwitchMap): PartFacts {
   const facts: PartFacts = {};
-  for (const { runs } of markingsOf(log)) {
+  for (const { runs } of recordsOf(log, 'transcribed')) {
     if (runs.some(({ sure }) => sure !== 'certain')) continue;
     const decoded = decodeTranscription({ runs });
     if (decoded.disconnection) facts.disconnection = decoded.disconnection;

@@ -1,6 +1,6 @@
 import { PairMarks } from '../../partition/index.js';
 import { ASSUMED_APART, type Settled, type SwitchMap } from '../../continuity/index.js';
-import { liveEvents, looksOf, readingsAsked, wiresOffOf } from '../../log/index.js';
+import { liveEvents, looksOf, readingsAsked, recordsOf } from '../../log/index.js';
 import { type SettingId, type Structure, type TerminalId } from '../../switch/index.js';
 import { liveClauses, type Field, type FieldSetting } from './field.js';
 import { type Hands, EMPTY_HANDS } from '../hands/hands.js';
@@ -138,5 +138,5 @@ export const bundlesPassedOver = ({ log }: SwitchMap): boolean =>
 /** Whether the hands are still in circuit: the last act was, and nobody has said since that the wires are off. */
 export function wiresOn({ log }: SwitchMap): boolean {
   const last = liveEvents(log, 'answered').at(-1);
-  return last?.what.inCircuit === true && wiresOffOf(log) !== true;
+  return last?.what.inCircuit === true && recordsOf(log, 'wires-off') !== true;
 }

@@ -1,5 +1,5 @@
 import { factAt, type SwitchMap } from '../../continuity/index.js';
-import { partsOf, type Ask } from '../../log/index.js';
+import { type Ask, recordsOf } from '../../log/index.js';
 import { inPattern, type SettingId, type TerminalId } from '../../switch/index.js';
 import { settingsInOrder } from '../field/field-of-map.js';
 
@@ -11,7 +11,9 @@ const POLAR: ReadonlySet<string> = new Set(['lamp', 'diode', 'suppressor', 'capa
  * there is none.
  */
 export function polarityAsk(map: SwitchMap, order: readonly SettingId[] = settingsInOrder(map)): Ask | null {
-  const parts = partsOf(map.log).filter(({ form, on, removed }) => POLAR.has(form) && on && !removed);
+  const parts = recordsOf(map.log, 'part-declared').filter(
+    ({ form, on, removed }) => POLAR.has(form) && on && !removed,
+  );
   for (const setting of order)
     for (const { terminals } of parts) {
       const ask = otherWayRound(map, setting, terminals);

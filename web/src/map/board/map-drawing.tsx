@@ -1,6 +1,6 @@
 import type { ClipChange } from '@which-way/core/planner';
 import { lastCheck } from '@which-way/core/sense';
-import { partsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../../shared/facts/inspector.js';
@@ -27,7 +27,7 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
     () => linksOf({ settings, structure, tape }, at, onPick),
     [settings, structure, tape, at, onPick],
   );
-  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  const parts = useMemo(() => recordsOf(map.log, 'part-declared'), [map.log]);
   const { side } = useViewSide();
   return (
     <SwitchDrawing

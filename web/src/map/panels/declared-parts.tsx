@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { partsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { ohms } from '@which-way/words/quantity';
 import { terminalName } from '@which-way/words/terminals';
 import { PART_WORDS } from '@which-way/words/tag/wires';
@@ -7,7 +7,7 @@ import { DECLARED_PARTS_TEXT } from '@which-way/words/screens/map/panels/declare
 
 /** Foreign paths and jumpers as they were declared: what may answer instead of a contact. */
 export function DeclaredParts({ map }: { map: SwitchMap }) {
-  const parts = partsOf(map.log);
+  const parts = recordsOf(map.log, 'part-declared');
   if (parts.length === 0) return null;
   return (
     <section aria-label={DECLARED_PARTS_TEXT.declaredPaths}>

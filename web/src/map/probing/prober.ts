@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wiresOffOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import {
   advance,
   idleHands,
@@ -129,7 +129,7 @@ export class Prober {
       from: mapMoment(map),
       open: safetyStanding(map.log, outOfMachine).open,
       outOfMachine,
-      inCircuit: !(outOfMachine || wiresOffOf(map.log) === true),
+      inCircuit: !(outOfMachine || recordsOf(map.log, 'wires-off') === true),
     };
   }
 

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { besideOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import type { KnownSwitch } from '@which-way/core/switch';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -17,7 +17,7 @@ export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }
   const [busy, setBusy] = useState(false);
   if (!job) return null;
   const title = `${known.name}, for job ${job.number}`;
-  const begun = besideOf(map.log).filter((one) => one.title === title);
+  const begun = recordsOf(map.log, 'put-beside').filter((one) => one.title === title);
   const begin = async () => {
     setBusy(true);
     try {

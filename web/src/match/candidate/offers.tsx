@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { mechanicsOf, offersOf, worthOf, type Offer, type Refinement } from '@which-way/core/log';
+import { mechanicsOf, type Offer, recordsOf, type Refinement } from '@which-way/core/log';
 import {
   offerFindings,
   type MapRequirement,
@@ -34,14 +34,17 @@ interface OffersProps {
 export function Offers({ map, found, known, result, subject, refinement }: OffersProps) {
   const session = useSession();
   const offers = useMemo(
-    () => offersOf(map.log).filter(({ entry }) => entry === known.id),
+    () => recordsOf(map.log, 'offer-noted').filter(({ entry }) => entry === known.id),
     [map.log, known.id],
   );
   const keep = (offer: Offer) => session.emit({ kind: 'offer-noted', offer });
   const take = (offer: Offer) => {
     keep({ ...offer, state: 'taken', reason: '' });
     if (offer.price === null) return;
-    session.emit({ kind: 'worth-noted', inputs: { ...(worthOf(map.log) ?? NO_WORTH), part: offer.price } });
+    session.emit({
+      kind: 'worth-noted',
+      inputs: { ...(recordsOf(map.log, 'worth-noted') ?? NO_WORTH), part: offer.price },
+    });
     toast.success(OFFERS_TEXT.itsPriceIsNowThe(offer.price));
   };
   const of = {

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wiresOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import type { MapRequirement, MatchResult } from '@which-way/core/match';
 import { patternOfKnown } from '@which-way/core/partition';
 import type { KnownSwitch, TerminalId } from '@which-way/core/switch';
@@ -38,7 +38,7 @@ export function movesOf({ map, result }: Laid): { from: TerminalId; to: number[]
   for (const { from, to } of result.terminals) per.set(from, [...(per.get(from) ?? []), to]);
   return [...per].map(([place, to]) => {
     const from = map.structure.terminals[place]?.id as TerminalId;
-    const there = wiresOf(map.log).filter(({ terminal }) => terminal === from);
+    const there = recordsOf(map.log, 'wire-tagged').filter(({ terminal }) => terminal === from);
     const plain: MovedWire = { from, to: to[0] as number, tag: '', color: '' };
     const wires = there.length > 0 ? there.map(({ tag, color }) => ({ ...plain, tag, color })) : [plain];
     return { from, to, wires };

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wiresOf, type Refinement } from '@which-way/core/log';
+import { recordsOf, type Refinement } from '@which-way/core/log';
 import type { MapRequirement } from '@which-way/core/match';
 import { contactTerminals, type SettingId, type TerminalId } from '@which-way/core/switch';
 import { settingName, terminalName } from '@which-way/words/terminals';
@@ -22,7 +22,7 @@ export function WhatMatters({ map, whole, refinement, onRefine }: WhatMattersPro
   const { structure } = map;
   const { unused, leftOut, free } = refinement;
   const terminals = whole.requirement.terminals.flatMap((at) => structure.terminals[at] ?? []);
-  const wired = new Set(wiresOf(map.log).flatMap(({ terminal }) => terminal ?? []));
+  const wired = new Set(recordsOf(map.log, 'wire-tagged').flatMap(({ terminal }) => terminal ?? []));
   const bare = terminals.filter(({ id }) => !wired.has(id)).map(({ id }) => id);
   const said = unused.length + leftOut.length + free.length;
   const toggle = <Id extends string>(list: readonly Id[], id: Id, on: boolean) =>

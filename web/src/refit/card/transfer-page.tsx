@@ -1,4 +1,4 @@
-import { photosOf, REFIT_WAYS, stripStepsOf } from '@which-way/core/log';
+import { recordsOf, REFIT_WAYS } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { verdictOf } from '@which-way/core/verify';
 import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
@@ -221,8 +221,8 @@ function Positions() {
 /** The strip log backwards: how it goes together. */
 function Assembly() {
   const log = useJobState((state) => state.map.log);
-  const steps = stripStepsOf(log).toReversed();
-  const before = photosOf(log).filter(({ purpose }) => purpose === 'before');
+  const steps = recordsOf(log, 'stripped').toReversed();
+  const before = recordsOf(log, 'photo-taken').filter(({ purpose }) => purpose === 'before');
   if (steps.length + before.length === 0) return null;
   return (
     <section aria-label={TRANSFER_PAGE_TEXT.howItGoesTogether}>

@@ -1,4 +1,4 @@
-import { loadsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { insteadOf, type FunctionCheck } from '@which-way/core/refit';
 import { SEEN_WORDS } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -14,7 +14,7 @@ interface DoesInsteadProps {
 export function DoesInstead({ check, tried }: DoesInsteadProps) {
   const session = useSession();
   const { line, result, live, why } = tried;
-  const load = useJobState(({ map }) => loadsOf(map.log).find(({ id }) => id === check.load));
+  const load = useJobState(({ map }) => recordsOf(map.log, 'load-named').find(({ id }) => id === check.load));
   return (
     <div
       role="group"

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { isUnsteady, type Fault } from '@which-way/core/circuit';
-import { wiresOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import {
   chosenOf,
   functionFaults,
@@ -17,7 +17,7 @@ import { FAILED_FUNCTION_TEXT } from '@which-way/words/screens/refit/function/fa
 
 /** A fault of the machine as it was put back: contacts by the lugs of what goes back, wires by their tags. */
 function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: Fault) => string {
-  const wires = wiresOf(map.log);
+  const wires = recordsOf(map.log, 'wire-tagged');
   const laid = wayOf(map) === 'part' ? (chosenOf(map)?.terminals ?? []) : [];
   const label = (place: number) => {
     const terminal = map.structure.terminals[place];

@@ -1,4 +1,4 @@
-import { FUNCTION_RESULTS, loadsOf } from '@which-way/core/log';
+import { FUNCTION_RESULTS, recordsOf } from '@which-way/core/log';
 import { REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
 import { functionChecks, type FunctionCheck } from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
@@ -19,7 +19,7 @@ export function FunctionPage() {
   const map = useJobState((state) => state.map);
   const session = useSession();
   const checks = useMemo(() => functionChecks(map), [map]);
-  const loads = loadsOf(map.log);
+  const loads = recordsOf(map.log, 'load-named');
   const open = checks.filter(({ tried, kind }) => !tried && kind !== 'unsaid');
   const fails = checks.filter(({ tried }) => tried?.result === 'fails');
   return (

@@ -1,4 +1,4 @@
-import { photosOf, REPORT_PARTS, reportShapeOf, type ReportPart } from '@which-way/core/log';
+import { recordsOf, REPORT_PARTS, type ReportPart, reportShapeOf } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
 import { REPORT_PART_WORDS } from '@which-way/words/report/pieces';
 import { Fragment, useMemo, useState } from 'react';
@@ -108,7 +108,10 @@ function Shape() {
 
 /** The photos of the job, each in or out by a tap. */
 function PhotosIn({ out, onShape }: { out: readonly PhotoId[]; onShape: (out: readonly PhotoId[]) => void }) {
-  const photos = photosOf(useJobState((state) => state.map.log));
+  const photos = recordsOf(
+    useJobState((state) => state.map.log),
+    'photo-taken',
+  );
   if (photos.length === 0) return null;
   return (
     <div role="group" aria-label={REPORT_PAGE_TEXT.photosInIt} className="grid grid-cols-3 gap-1.5 pl-9">

@@ -7,7 +7,7 @@ import {
   type Machine,
 } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { LOAD_SEEN, symptomsOf, wiresOf, type LoadSeen } from '@which-way/core/log';
+import { LOAD_SEEN, type LoadSeen, recordsOf } from '@which-way/core/log';
 import type { LoadId, SettingId, TerminalId } from '@which-way/core/switch';
 import { faultWords, machinePlace, SEEN_WORDS, supplyName } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
@@ -56,7 +56,7 @@ export function FaultsPanel({ map, machine }: { map: SwitchMap; machine: Machine
       <h2 className="text-large font-bold">{FAULTS_PANEL_TEXT.whatWasSeenOfIt}</h2>
       <ComplaintTaps
         machine={machine}
-        told={toldComplaints(symptomsOf(map.log))}
+        told={toldComplaints(recordsOf(map.log, 'symptoms-said') ?? [])}
         isSaid={(load, complaint) => {
           const says = saidBy(load, complaint);
           return says.length > 0 && says.every((one) => seenAt(one.setting, load) === one.seen);
@@ -139,7 +139,7 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   const session = useSession();
   const askOnMap = useAskOnMap('../../map');
   const safe = useSafety();
-  const wires = wiresOf(map.log);
+  const wires = recordsOf(map.log, 'wire-tagged');
   const label = (place: number) => structure.terminals[place]?.label ?? '?';
   const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
   const words = (fault: Fault) =>

@@ -8,7 +8,7 @@ import {
   type Machine,
 } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wiresOf, type Load } from '@which-way/core/log';
+import { type Load, recordsOf } from '@which-way/core/log';
 import type { MachineDrawn, MachineLoad, MachinePoint } from '@which-way/drawing/machine-picture';
 import { stateWords, supplyName, wattsWords } from '@which-way/words/machine/machine';
 
@@ -31,7 +31,7 @@ export function machineDrawn(
   const { terminals, supplies, loads, leads, supplyNode, endNode } = machine;
   const wired = wiredTerminals(machine).toSorted((a, b) => a - b);
   const carrying = carryingOf(machine, result.known);
-  const wires = new Map(wiresOf(map.log).map((wire) => [wire.id, wire]));
+  const wires = new Map(recordsOf(map.log, 'wire-tagged').map((wire) => [wire.id, wire]));
   const supplyAt = new Map(supplies.map(({ id }, at) => [supplyNode.get(id), at]));
   const endAt = new Map(
     loads.flatMap((load, at) =>

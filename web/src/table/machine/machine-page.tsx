@@ -1,6 +1,6 @@
 import type { Hazard, InEverySetting, Machine } from '@which-way/core/circuit';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { wireEndsOf, wiresOf } from '@which-way/core/log';
+import { wireEndsOf, recordsOf } from '@which-way/core/log';
 import { machinePicture } from '@which-way/drawing/machine-picture';
 import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
@@ -257,7 +257,7 @@ function Hazards({
 /** Wires of which nobody has said where they end: nothing rests on them. */
 function OpenEnds({ map, machine }: { map: SwitchMap; machine: Machine }) {
   const ends = wireEndsOf(map.log);
-  const open = wiresOf(map.log).filter(({ id }) => !ends.has(id));
+  const open = recordsOf(map.log, 'wire-tagged').filter(({ id }) => !ends.has(id));
   const half = machine.loads.filter(({ id }) => machine.halfSaid.has(id));
   if (open.length + half.length === 0) return null;
   return (

@@ -1,4 +1,4 @@
-import { stripStepsOf, type StripStep } from '@which-way/core/log';
+import { recordsOf, type StripStep } from '@which-way/core/log';
 import { type StepId } from '@which-way/core/switch';
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -15,7 +15,7 @@ type Direction = 'apart' | 'together';
 /** Taking it apart, step by step; read backwards it is the assembly list. */
 export function StripPage() {
   const log = useJobState((state) => state.map.log);
-  const steps = useMemo(() => stripStepsOf(log), [log]);
+  const steps = useMemo(() => recordsOf(log, 'stripped'), [log]);
   const [direction, setDirection] = useState<Direction>('apart');
   const [editing, setEditing] = useState<StepId | 'new' | null>(null);
   const session = useSession();

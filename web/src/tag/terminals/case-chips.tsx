@@ -1,4 +1,4 @@
-import { CASES, casesOf, type Case } from '@which-way/core/log';
+import { type Case, CASES, recordsOf } from '@which-way/core/log';
 import type { Position } from '@which-way/core/switch';
 import { CASE_WORDS } from '@which-way/words/before/cases';
 import { useMemo } from 'react';
@@ -12,7 +12,7 @@ const OF_A_POSITION: readonly Case[] = ['key-out', 'key-trapped'];
 export function CaseChips() {
   const log = useJobState(({ map }) => map.log);
   const session = useSession();
-  const said = useMemo(() => casesOf(log), [log]);
+  const said = useMemo(() => recordsOf(log, 'case-noted'), [log]);
   const isSaid = (what: Case) => said.some((one) => one.what === what && one.position === null);
   return (
     <section aria-label={CASE_CHIPS_TEXT.whatElseItIs} className="grid gap-2">
@@ -40,7 +40,7 @@ export function CaseChips() {
 /** What the cases that were said change, a line each. */
 export function CaseNotes() {
   const log = useJobState(({ map }) => map.log);
-  const said = useMemo(() => casesOf(log), [log]);
+  const said = useMemo(() => recordsOf(log, 'case-noted'), [log]);
   const whole = said.filter(({ position }) => position === null);
   if (whole.length === 0) return null;
   return (
@@ -58,7 +58,7 @@ export function CaseNotes() {
 export function KeyChips({ position }: { position: Position }) {
   const log = useJobState(({ map }) => map.log);
   const session = useSession();
-  const said = casesOf(log).filter((one) => one.position === position.id);
+  const said = recordsOf(log, 'case-noted').filter((one) => one.position === position.id);
   return (
     <span className="flex flex-wrap gap-1">
       {OF_A_POSITION.map((what) => {

@@ -1,4 +1,4 @@
-import { partsOf, wiresOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import { useJobState } from '../../job/job-context.js';
@@ -18,8 +18,8 @@ interface TagDrawingProps {
 export function TagDrawing({ picked, onTerminal, onGround }: TagDrawingProps) {
   const map = useJobState((state) => state.map);
   const { side } = useViewSide();
-  const wires = useMemo(() => wiresOf(map.log), [map.log]);
-  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  const wires = useMemo(() => recordsOf(map.log, 'wire-tagged'), [map.log]);
+  const parts = useMemo(() => recordsOf(map.log, 'part-declared'), [map.log]);
   return (
     <SwitchDrawing
       {...map.structure}

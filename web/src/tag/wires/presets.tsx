@@ -1,14 +1,5 @@
 import { laidPreset, PRESETS, type LaidPreset, type PresetName } from '@which-way/core/match';
-import {
-  loadsOf,
-  newWire,
-  suppliesOf,
-  wiresOf,
-  type Deed,
-  type Load,
-  type Supply,
-  type WireEnd,
-} from '@which-way/core/log';
+import { type Deed, type Load, newWire, recordsOf, type Supply, type WireEnd } from '@which-way/core/log';
 import type { LoadId, SupplyId, TerminalId } from '@which-way/core/switch';
 import { endWords, PRESET_WORDS } from '@which-way/words/machine/machine';
 import { terminalName } from '@which-way/words/terminals';
@@ -85,7 +76,7 @@ export function Presets() {
   );
 }
 
-type Log = Parameters<typeof wiresOf>[0];
+type Log = Parameters<typeof recordsOf>[0];
 
 /** Supplies and loads that are missing, a wire on each terminal that has none, and where each ends. */
 function deedsOf(
@@ -93,7 +84,11 @@ function deedsOf(
   log: Log,
   idAt: (place: number) => TerminalId | undefined,
 ): Deed[] {
-  const [supplies, loads, wires] = [suppliesOf(log), loadsOf(log), [...wiresOf(log)]];
+  const [supplies, loads, wires] = [
+    recordsOf(log, 'supply-named'),
+    recordsOf(log, 'load-named'),
+    [...recordsOf(log, 'wire-tagged')],
+  ];
   const current = preset.loads[0]?.current ?? 'AC';
   const deeds: Deed[] = [];
   const supplyIds = new Map(

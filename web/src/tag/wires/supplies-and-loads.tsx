@@ -1,4 +1,4 @@
-import { ampsOf, loadsOf, POTENTIALS, suppliesOf, type Supply } from '@which-way/core/log';
+import { ampsOf, POTENTIALS, recordsOf, type Supply } from '@which-way/core/log';
 import type { SupplyId } from '@which-way/core/switch';
 import { loadWords, POTENTIAL_WORDS, supplyWords } from '@which-way/words/tag/supplies-and-loads';
 import { useState, type ReactNode } from 'react';
@@ -17,7 +17,7 @@ import { SUPPLIES_AND_LOADS_TEXT } from '@which-way/words/screens/tag/wires/supp
 export function SuppliesAndLoads() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
-  const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
+  const [supplies, loads] = [recordsOf(log, 'supply-named'), recordsOf(log, 'load-named')];
   return (
     <section
       aria-label={SUPPLIES_AND_LOADS_TEXT.suppliesAndLoads}

@@ -1,5 +1,5 @@
 import { endsOf } from '@which-way/core/circuit';
-import { loadsOf, looksOf, suppliesOf, wireEndsOf, type WireEnd } from '@which-way/core/log';
+import { looksOf, recordsOf, type WireEnd, wireEndsOf } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
 import { endWords, supplyName } from '@which-way/words/machine/machine';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -14,7 +14,7 @@ const keyOf = (end: WireEnd): string =>
 export function WireEnds({ wire }: { wire: Wire }) {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
-  const [supplies, loads] = [suppliesOf(log), loadsOf(log)];
+  const [supplies, loads] = [recordsOf(log, 'supply-named'), recordsOf(log, 'load-named')];
   const ends = wireEndsOf(log).get(wire.id) ?? [];
   const chosen = new Set(ends.map(keyOf));
   const options: { end: WireEnd; text: string }[] = [

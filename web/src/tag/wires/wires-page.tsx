@@ -1,4 +1,4 @@
-import { newWire, partsOf, wiresOf, type Wire } from '@which-way/core/log';
+import { newWire, recordsOf, type Wire } from '@which-way/core/log';
 import { type TerminalId, type WireId } from '@which-way/core/switch';
 import { FileDown } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -22,8 +22,8 @@ import { WIRES_PAGE_TEXT } from '@which-way/words/screens/tag/wires/wires-page';
 export function WiresPage() {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const wires = useMemo(() => wiresOf(map.log), [map.log]);
-  const parts = useMemo(() => partsOf(map.log), [map.log]);
+  const wires = useMemo(() => recordsOf(map.log, 'wire-tagged'), [map.log]);
+  const parts = useMemo(() => recordsOf(map.log, 'part-declared'), [map.log]);
   const [picked, setPicked] = useState<WireId | null>(null);
   /** Terminals tapped for a part: the first of two, then both. */
   const [ends, setEnds] = useState<TerminalId[]>([]);

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { createMapper } from '@which-way/core/continuity';
-import { BESIDE_AS, besideOf, type Beside, type BesideAs } from '@which-way/core/log';
+import { type Beside, BESIDE_AS, type BesideAs, recordsOf } from '@which-way/core/log';
 import { TITLE_LETTERS } from '@which-way/core/schema';
 import { compareBeside, layBeside, type BesideCell } from '@which-way/core/verify';
 import { useQuery } from '@tanstack/react-query';
@@ -22,7 +22,7 @@ const MOST_SHOWN = 40;
 
 /** Other switches measured beside this one, cell by cell; and another one in one step. */
 export function BesidePanel({ map }: { map: SwitchMap }) {
-  const beside = besideOf(map.log);
+  const beside = recordsOf(map.log, 'put-beside');
   return (
     <details className="border-t border-line pt-2" open={beside.length > 0 || undefined}>
       <summary className="min-h-12 cursor-pointer py-2 font-bold">

@@ -6,7 +6,7 @@ import {
   type ContactVerdict,
   type JudgedContact,
 } from '@which-way/core/verify';
-import { ampsOf, LOAD_KINDS, loadsOf, type ContactLimit, type LoadKind } from '@which-way/core/log';
+import { ampsOf, type ContactLimit, LOAD_KINDS, type LoadKind, recordsOf } from '@which-way/core/log';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords, WOULD_TELL } from '@which-way/words/judge/verdict';
 import { lazy, Suspense, useState } from 'react';
@@ -136,7 +136,7 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
   const [most, setMost] = useState(limit.school === 'fixed' ? String(limit.ohms) : '1');
   const [kind, setKind] = useState<LoadKind>(limit.school === 'load' ? limit.kind : 'resistive');
   const log = useJobState((state) => state.map.log);
-  const loads = loadsOf(log).filter((load) => ampsOf(load) !== null);
+  const loads = recordsOf(log, 'load-named').filter((load) => ampsOf(load) !== null);
   const set = (chosen: ContactLimit) => session.emit({ kind: 'limit-set', limit: chosen });
   const [ampsRead, mostRead] = [readAmount(amps, 10_000), readAmount(most)];
   const choose = (school: ContactLimit['school']) => {

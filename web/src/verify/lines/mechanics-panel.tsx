@@ -1,11 +1,10 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   MECHANICAL_SIGNS,
-  mechanicalNotesOf,
-  mechanicalSignsOf,
-  photosOf,
   type MechanicalNote,
   type MechanicalSign,
+  mechanicalSignsOf,
+  recordsOf,
 } from '@which-way/core/log';
 import type { PhotoId, TerminalId } from '@which-way/core/switch';
 import { terminalName } from '@which-way/words/terminals';
@@ -20,7 +19,7 @@ import { MECHANICS_PANEL_TEXT } from '@which-way/words/screens/verify/lines/mech
 export function MechanicsPanel({ map }: { map: SwitchMap }) {
   const session = useSession();
   const signs = mechanicalSignsOf(map.log);
-  const notes = mechanicalNotesOf(map.log);
+  const notes = recordsOf(map.log, 'mechanics-noted');
   const open = MECHANICAL_SIGNS.filter((sign) => !signs.has(sign));
   const say = (note: MechanicalNote) => session.emit({ kind: 'mechanics-noted', ...note });
   const whole = (sign: MechanicalSign, found: 'good' | 'at-fault') => {
@@ -73,7 +72,7 @@ interface AtFaultProps {
 
 /** Where something is at fault: the whole, or a terminal; and the photo that shows it. */
 function AtFault({ map: { structure, log }, note, onSay }: AtFaultProps) {
-  const photos = photosOf(log);
+  const photos = recordsOf(log, 'photo-taken');
   const sign = MECHANICAL_WORDS[note.sign];
   const move = (terminal: TerminalId | null) => {
     onSay({ ...note, found: null });

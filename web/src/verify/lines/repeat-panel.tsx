@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { repeatRunsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import {
   FEWEST_CYCLES,
   repeatedOf,
@@ -24,7 +24,7 @@ const RunChart = lazy(() => import('../charts/run-chart.js'));
 export function RepeatPanel({ map }: { map: SwitchMap }) {
   const contacts = repeatsOf(map);
   const standing = repeatStanding(map);
-  const runs = repeatRunsOf(map.log).map(repeatedOf);
+  const runs = recordsOf(map.log, 'contact-repeated').map(repeatedOf);
   const wanted = standing.wanted && standing.left.length > 0;
   const [open, setOpen] = useState(false);
   const [cycling, setCycling] = useState<Cycling | null>(null);

@@ -1,5 +1,5 @@
 import { mustShow } from '@which-way/core/path';
-import { symptomsOf } from '@which-way/core/log';
+import { recordsOf } from '@which-way/core/log';
 import { shownOf, type Shown } from '@which-way/core/verify';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { MUST_SHOW_WORDS, SYMPTOM_WORDS } from '@which-way/words/before/symptom';
@@ -15,7 +15,7 @@ const SHOWN_WORDS: Record<Shown, string> = { shown: '✓ shown', fails: 'fails',
 
 /** What the complaint asks to be shown before it is called mended, and how far it is. */
 export function ToBeShown({ map }: { map: SwitchMap }) {
-  const symptoms = symptomsOf(map.log);
+  const symptoms = recordsOf(map.log, 'symptoms-said') ?? [];
   if (symptoms.length === 0) return null;
   return (
     <section id="to-be-shown" aria-label={TO_BE_SHOWN_TEXT.toBeShown} className="border-t border-line pt-3">

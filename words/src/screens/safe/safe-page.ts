@@ -25,4 +25,5 @@ export const SAFE_PAGE_TEXT = {
   hoursOldProveDeadAgain: ' hours old. Prove dead again before you go on.',
   theWiresAreOffThe: 'The wires are off the switch',
   itHadPowerAgain: 'It had power again',
+  notMeasuredSoStoredEnergy: 'Stored energy was not measured. Treat capacitors and suppressors as charged.',
 };

@@ -14,4 +14,7 @@ export const SAFETY_ROW_TEXT = {
   noneOfThese: 'None of these',
   itStoresHighVoltageMicrowave: 'It stores high voltage: microwave, picture tube, flash',
   keep: 'Keep',
+  doLineFirst: (line: number) => `Do line ${line} first.`,
+  notMeasured: 'Not measured',
+  notMeasuredSo: 'Not measured: stored energy is not proved gone',
 };

@@ -2,8 +2,8 @@
 export const SAFETY_SIGNATURE_TEXT = {
   answersForIt: ' answers for it, ',
   whoDidIt: 'Who did it?',
-  allOfItIsSo: 'All of it is so, and I answer for this list',
+  allOfItIsSo: 'All done, and I answer for this list',
   iAnswerForThisList: 'I answer for this list',
-  itSaysAlso: 'It says also: ',
+  thisAlsoMarksAsDone: (lines: string) => `This also marks as done: ${lines}.`,
   whenEveryLineIsAnswered: 'When every line is answered and nothing on the right is against it.',
 };

@@ -13,6 +13,7 @@ import {
 } from '../../../schema/index.js';
 import type { SettingId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last, newest } from '../keeps.js';
 
 /** What goes back into the machine. */
 export const REFIT_WAYS = ['part', 'same', 'label'] as const;
@@ -26,6 +27,7 @@ export const refitBegun = defineKind('refit-begun', {
   fields: { way: oneOf(REFIT_WAYS) },
   undo: ['refit'],
   reading: 'extends',
+  keeps: last('way'),
 });
 
 export const wireLaid = defineKind('wire-laid', {
@@ -36,6 +38,8 @@ export const wireLaid = defineKind('wire-laid', {
   },
   undo: ['refit'],
   reading: 'extends',
+  keeps: newest(null, ({ wire }: { wire: WireId }) => wire),
+  since: 'choice',
 });
 
 export const lineTicked = defineKind('line-ticked', {
@@ -46,6 +50,8 @@ export const lineTicked = defineKind('line-ticked', {
   },
   undo: ['refit'],
   reading: 'extends',
+  keeps: newest(null, ({ line }: { line: string }) => line),
+  since: 'choice',
 });
 
 export const checkRead = defineKind('check-read', {
@@ -66,4 +72,5 @@ export const checkRead = defineKind('check-read', {
   reading: 'extends',
   // Version 1 had the position alone, and lugs of the same switch by their labels.
   upgrades: { 1: (what) => what },
+  since: 'choice',
 });

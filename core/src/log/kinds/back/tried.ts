@@ -23,6 +23,7 @@ import {
 } from '../../../schema/index.js';
 import type { LoadId, PhotoId, SettingId, StepId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse, newest } from '../keeps.js';
 
 /** What is measured once the wires are back and before power. */
 export const BEFORE_POWER = [
@@ -56,6 +57,12 @@ export const powerRecorded = defineKind('power-recorded', {
   reading: 'extends',
   // Version 1 had the name of the position alone.
   upgrades: { 1: (what) => what },
+  keeps: newest(
+    'record',
+    ({ what, position, setting }: PowerRecord) => `${what} ${setting ?? position}`,
+    ({ ohms }) => ohms !== null,
+  ),
+  since: 'choice',
 });
 
 export const JUMPER_OUTCOMES = ['runs', 'does-not', 'stops'] as const;
@@ -81,6 +88,7 @@ export const jumperTested = defineKind('jumper-tested', {
   fields: { test: jumperTestSchema },
   undo: ['refit'],
   reading: 'extends',
+  keeps: newest('test', ({ setting }: JumperTest) => setting),
 });
 
 /** From where and how a function is tried. */
@@ -111,6 +119,12 @@ export const functionTried = defineKind('function-tried', {
     // Version 3 knows what a load does instead.
     2: (what) => what,
   },
+  keeps: newest(
+    'tried',
+    ({ line }: FunctionTry) => line,
+    (tried): tried is FunctionTry & { result: FunctionResult } => tried.result !== null,
+  ),
+  since: 'choice',
 });
 
 export const functionLineSchema = object({
@@ -128,6 +142,7 @@ export const functionAsked = defineKind('function-asked', {
   fields: { line: functionLineSchema },
   undo: ['refit'],
   reading: 'extends',
+  keeps: inUse('line'),
 });
 
 export const residualSchema = object({
@@ -144,6 +159,7 @@ export const residualNoted = defineKind('residual-noted', {
   fields: { residual: residualSchema },
   undo: ['refit'],
   reading: 'extends',
+  keeps: inUse('residual'),
 });
 
 export const REFIT_NOTES = ['advice', 'next-look', 'code-note', 'done'] as const;
@@ -154,6 +170,7 @@ export const refitNoted = defineKind('refit-noted', {
   fields: { field: oneOf(REFIT_NOTES), text: text(CODE_NOTE_LETTERS) },
   undo: ['refit'],
   reading: 'extends',
+  keeps: newest(null, ({ field }: { field: RefitNote }) => field),
 });
 
 const standing = oneOf(['done', 'failed', 'not-done', 'nothing-to-do'] as const);

@@ -1,6 +1,7 @@
 import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
 import { TERMINAL_LOOKS, type PositionId, type TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 
 /** Cases of the trade that change what is asked, or what an odd reading means. */
 export const CASES = [
@@ -30,6 +31,11 @@ export const caseNoted = defineKind('case-noted', {
   fields: { noted: notedCaseSchema },
   undo: ['tag'],
   reading: 'extends',
+  keeps: newest(
+    'noted',
+    ({ what, position }: NotedCase) => `${what} ${position}`,
+    ({ on }) => on,
+  ),
 });
 
 export const terminalLooked = defineKind('terminal-looked', {
@@ -40,4 +46,5 @@ export const terminalLooked = defineKind('terminal-looked', {
   },
   undo: ['tag'],
   reading: 'extends',
+  keeps: newest(null, ({ terminal }: { terminal: TerminalId }) => terminal),
 });

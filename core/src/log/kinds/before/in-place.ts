@@ -9,6 +9,7 @@ import {
   type TypeOf,
 } from '../../../schema/index.js';
 import { defineKind } from '../define-kind.js';
+import { every } from '../keeps.js';
 
 /** What was read at a place, the wires on. */
 const found = oneOf(['open', 'joined'] as const);
@@ -31,4 +32,5 @@ export const triedInPlace = defineKind('tried-in-place', {
   fields: { trial: inPlaceTrialSchema },
   undo: ['path'],
   reading: 'extends',
+  keeps: every('trial'),
 });

@@ -14,6 +14,7 @@ import {
 } from '../../../schema/index.js';
 import type { JobId, MarkingId, SisterId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse, last, newest } from '../keeps.js';
 import { photoBoxSchema } from './photo.js';
 
 /** What is written down before anything is touched. */
@@ -49,6 +50,7 @@ export const symptomsSaid = defineKind('symptoms-said', {
   fields: { symptoms: list(oneOf(SYMPTOMS), { uniqueItems: true, maxItems: SYMPTOMS.length }) },
   undo: ['intake'],
   reading: 'extends',
+  keeps: last('symptoms'),
 });
 
 /** How sure the reader of a marking is of a character. */
@@ -82,6 +84,7 @@ export const noted = defineKind('noted', {
   fields: { field: oneOf(NOTE_FIELDS), text: text(NOTE_LETTERS) },
   undo: [],
   reading: 'extends',
+  keeps: newest(null, ({ field }: { field: NoteField }) => field),
 });
 
 export const transcribed = defineKind('transcribed', {
@@ -89,6 +92,11 @@ export const transcribed = defineKind('transcribed', {
   fields: { marking: markingSchema },
   undo: ['intake'],
   reading: 'extends',
+  keeps: newest(
+    'marking',
+    ({ id }: Marking) => id,
+    ({ runs, box }) => runs.length > 0 || box !== null,
+  ),
 });
 
 export const sisterNoted = defineKind('sister-noted', {
@@ -96,6 +104,7 @@ export const sisterNoted = defineKind('sister-noted', {
   fields: { sister: sisterSchema },
   undo: ['intake'],
   reading: 'extends',
+  keeps: inUse('sister'),
 });
 
 /** Runs from a text and how sure each of its characters is. */

@@ -13,6 +13,7 @@ import {
 } from '../../../schema/index.js';
 import type { PhotoId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse } from '../keeps.js';
 
 /** What a photo was taken for. */
 export const PHOTO_PURPOSES = ['marking', 'before', 'strip', 'layout', 'other', 'diagram'] as const;
@@ -44,4 +45,5 @@ export const photoTaken = defineKind('photo-taken', {
   fields: { photo: photoSchema },
   undo: ['intake'],
   reading: 'extends',
+  keeps: inUse('photo'),
 });

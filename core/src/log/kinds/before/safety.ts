@@ -20,6 +20,7 @@ import {
 import type { LineId, RecordId } from '../../../switch/index.js';
 import { CURRENTS, deadProofFields, signedVolts } from './dead-proof.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 
 /** Where the energy comes from. */
 export const SUPPLIES = ['plug-in', 'fixed', 'battery', 'extra-low'] as const;
@@ -68,6 +69,8 @@ export const safetyAnswerSchema = tagged('kind', {
   proof: deadProofFields,
   /** Stored energy: volts found, and volts after it went through a resistor. */
   discharged: { before: volts, after: volts },
+  /** Nobody measured: what the line would prove stays unproved. */
+  'not-measured': {},
   /** It stores volts that kill after the plug is out: nothing goes on from here. */
   'high-voltage': { store: oneOf(STORES) },
 });
@@ -143,6 +146,7 @@ export const wiresOff = defineKind('wires-off', {
   says: 'whether the wires are off the switch; with them on, readings are in circuit',
   fields: { off: flag },
   ...onTheList,
+  keeps: last('off'),
 });
 
 /** What was done about bare conductors that stay behind when a switch comes out. */
@@ -153,4 +157,5 @@ export const endsCapped = defineKind('ends-capped', {
   says: 'that bare conductors left behind are capped or tagged, or that there are none; null takes it back',
   fields: { ends: orNull(oneOf(BARE_ENDS)) },
   ...onTheList,
+  keeps: last('ends'),
 });

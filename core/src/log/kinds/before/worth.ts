@@ -1,5 +1,6 @@
 import { amount, flag, object, orNull, says, type TypeOf } from '../../../schema/index.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 
 const money = orNull(amount(0, 1e6));
 
@@ -22,4 +23,5 @@ export const worthNoted = defineKind('worth-noted', {
   fields: { inputs: worthInputsSchema },
   undo: ['intake'],
   reading: 'extends',
+  keeps: last('inputs'),
 });

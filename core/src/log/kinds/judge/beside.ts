@@ -1,6 +1,7 @@
 import { id, object, oneOf, text, TITLE_LETTERS, type TypeOf } from '../../../schema/index.js';
 import type { JobId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 
 /** What the other switch is to this one. */
 export const BESIDE_AS = ['new-part', 'good-one', 'old-one', 'same-earlier'] as const;
@@ -15,4 +16,5 @@ export const putBeside = defineKind('put-beside', {
   fields: { beside: besideSchema },
   undo: ['verify'],
   reading: 'extends',
+  keeps: newest('beside', ({ job }: Beside) => job),
 });

@@ -1,6 +1,7 @@
 import { count, flag, id, object, oneOf, says, two, type TypeOf } from '../../../schema/index.js';
 import type { SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 
 export const passingSchema = object({
   throws: says('Two throws of one moving contact, a lead on each.', two(id<TerminalId>())),
@@ -17,4 +18,10 @@ export const passingProbed = defineKind('passing-probed', {
   fields: { passing: passingSchema },
   undo: ['table'],
   reading: 'extends',
+  keeps: newest(
+    'passing',
+    ({ throws, settings, way }: Passing) => `${throws.toSorted().join()} ${settings.join()} ${way}`,
+    ({ passes }) => passes > 0,
+  ),
+  since: 'work',
 });

@@ -15,6 +15,7 @@ import {
 } from '../../../schema/index.js';
 import { knownSwitchSchema, type EntryId, type SettingId, type TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 
 /** Where a requirement comes from: stated on every candidate. */
 export const REQUIREMENT_SOURCES = ['should-be', 'as-mapped', 'another', 'machine'] as const;
@@ -54,4 +55,5 @@ export const chosen = defineKind('chosen', {
   undo: ['match'],
   reading: 'extends',
   upgrades: { 1: withoutDifferences },
+  keeps: last('replacement'),
 });

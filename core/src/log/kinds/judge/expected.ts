@@ -13,6 +13,7 @@ import {
 } from '../../../schema/index.js';
 import type { EntryId, JobId, SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 
 /** Pairs of one setting of which an expected table may say nothing: every pair of 96 terminals. */
 const MOST_UNSAID = 4560;
@@ -60,4 +61,5 @@ export const expected = defineKind('expected', {
   undo: ['verify'],
   reading: 'extends',
   upgrades: { 1: allSaid },
+  keeps: last('table'),
 });

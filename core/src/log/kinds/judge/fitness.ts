@@ -13,6 +13,7 @@ import {
 import type { LoadId, SettingId, TerminalId } from '../../../switch/index.js';
 import { CURRENTS } from '../before/dead-proof.js';
 import { defineKind } from '../define-kind.js';
+import { last, newest } from '../keeps.js';
 import { LOAD_KINDS } from '../tag/supply-and-load.js';
 
 export const contactLimitSchema = tagged('school', {
@@ -54,6 +55,7 @@ export const limitSet = defineKind('limit-set', {
   undo: ['verify'],
   reading: 'extends',
   upgrades: { 1: withoutLoad },
+  keeps: last('limit'),
 });
 
 export const dropMeasured = defineKind('drop-measured', {
@@ -61,4 +63,10 @@ export const dropMeasured = defineKind('drop-measured', {
   fields: { drop: contactDropSchema },
   undo: ['verify'],
   reading: 'extends',
+  keeps: newest(
+    'drop',
+    ({ terminals, setting }: ContactDrop) => `${terminals.toSorted().join()} ${setting}`,
+    ({ millivolts }) => millivolts !== null,
+  ),
+  since: 'work',
 });

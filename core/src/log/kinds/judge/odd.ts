@@ -1,6 +1,7 @@
 import { id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
 import type { SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 
 /** What may be odd about a pattern by itself. */
 export const ODD_CODES = [
@@ -24,6 +25,15 @@ export type OddAbout = TypeOf<typeof oddAboutSchema>;
 export const ODD_ANSWERS = ['meant', 'fault'] as const;
 export type OddAnswer = (typeof ODD_ANSWERS)[number];
 
+/** What a question about something odd is known by, whichever way its terminals are named. */
+export const oddKey = ({ code, terminals, settings }: OddAbout): string =>
+  [code, terminals.toSorted().join(), settings.toSorted().join()].join(' ');
+
+export interface OddSaid {
+  about: OddAbout;
+  answer: OddAnswer | null;
+}
+
 export const oddAnswered = defineKind('odd-answered', {
   says: 'whether what is odd about the pattern is meant, or is the fault; the newest of each counts',
   fields: {
@@ -34,4 +44,10 @@ export const oddAnswered = defineKind('odd-answered', {
   },
   undo: ['table'],
   reading: 'extends',
+  keeps: newest(
+    'answers',
+    ({ about }: OddSaid) => oddKey(about),
+    (said): said is OddSaid & { answer: OddAnswer } => said.answer !== null,
+  ),
+  since: 'work',
 });

@@ -16,6 +16,7 @@ import {
 } from '../../../schema/index.js';
 import { partFactsSchema, type EntryId, type OfferId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse } from '../keeps.js';
 
 /** Longest address of an offer. */
 export const LINK_LETTERS = 500;
@@ -46,4 +47,5 @@ export const offerNoted = defineKind('offer-noted', {
   fields: { offer: offerSchema },
   undo: ['match'],
   reading: 'extends',
+  keeps: inUse('offer'),
 });

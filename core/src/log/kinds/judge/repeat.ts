@@ -1,6 +1,7 @@
 import { amount, count, id, list, object, oneOf, says, two, type TypeOf } from '../../../schema/index.js';
 import type { SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { every } from '../keeps.js';
 
 /** Under what a contact was worked again and again. */
 export const REPEATED_UNDER = ['bench', 'wiggled', 'warm', 'load'] as const;
@@ -35,4 +36,6 @@ export const contactRepeated = defineKind('contact-repeated', {
   fields: { run: repeatRunSchema },
   undo: ['verify'],
   reading: 'extends',
+  keeps: every('run'),
+  since: 'work',
 });

@@ -14,6 +14,7 @@ import {
 } from '../../../schema/index.js';
 import type { SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 import { REQUIREMENT_SOURCES } from './chosen.js';
 import { expectedTableSchema } from './expected.js';
 
@@ -64,4 +65,5 @@ export const requirementRefined = defineKind('requirement-refined', {
   undo: ['match'],
   reading: 'extends',
   upgrades: { 1: allMatters },
+  keeps: last('refinement'),
 });

@@ -14,6 +14,7 @@ import {
 } from '../../../schema/index.js';
 import type { PhotoId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last, newest } from '../keeps.js';
 
 export const insulationTestSchema = object({
   between: says('What was tied together, against what.', text(SAFETY_NOTE_LETTERS, 1)),
@@ -29,6 +30,8 @@ export const insulationTested = defineKind('insulation-tested', {
   fields: { test: insulationTestSchema },
   undo: ['verify'],
   reading: 'extends',
+  keeps: last('test'),
+  since: 'work',
 });
 
 /** What is looked at for the mechanics of a switch. */
@@ -41,6 +44,13 @@ export const MECHANICAL_SIGNS = [
 ] as const;
 export type MechanicalSign = (typeof MECHANICAL_SIGNS)[number];
 
+/** What its records are told apart by. */
+export interface MechanicsSaid {
+  sign: MechanicalSign;
+  terminal: TerminalId | null;
+  found: 'good' | 'at-fault' | null;
+}
+
 export const mechanicsNoted = defineKind('mechanics-noted', {
   says: 'one thing about the mechanics that is in order or not; null takes it back',
   fields: {
@@ -52,6 +62,12 @@ export const mechanicsNoted = defineKind('mechanics-noted', {
   undo: ['verify'],
   reading: 'extends',
   upgrades: { 1: (what) => ({ terminal: null, photo: null, ...what }) },
+  keeps: newest(
+    null,
+    ({ sign, terminal }: MechanicsSaid) => `${sign} ${terminal}`,
+    (said): said is MechanicsSaid & { found: 'good' | 'at-fault' } => said.found !== null,
+  ),
+  since: 'work',
 });
 
 const outcome = oneOf(['pass', 'fail', 'not-yet', 'cannot-tell'] as const);

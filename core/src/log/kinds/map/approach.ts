@@ -14,6 +14,7 @@ import {
 } from '../../../schema/index.js';
 import type { TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { last } from '../keeps.js';
 
 /**
  * The order in which it is probed; each is a school of its own, and they may be changed midway. `expected` proves what the
@@ -55,6 +56,7 @@ export const approached = defineKind('approached', {
   fields: { approach: approachSchema },
   undo: [],
   reading: 'extends',
+  keeps: last('approach'),
 });
 
 export const recheckBegun = defineKind('recheck-begun', {

@@ -1,5 +1,6 @@
 import { MECHANICS_LETTERS, object, oneOf, text, type TypeOf } from '../../../schema/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 
 /** What has to fit besides the wiring. Lengths are in millimetres. */
 export const MECHANICS = [
@@ -31,4 +32,5 @@ export const measured = defineKind('measured', {
   fields: { fact: mechanicsFactSchema },
   undo: ['tag'],
   reading: 'extends',
+  keeps: newest('fact', ({ field }: MechanicsFact) => field),
 });

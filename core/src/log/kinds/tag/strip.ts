@@ -18,6 +18,7 @@ import {
 } from '../../../schema/index.js';
 import type { PhotoId, StepId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse } from '../keeps.js';
 
 export const FASTENERS = [
   'screw',
@@ -57,4 +58,5 @@ export const stripped = defineKind('stripped', {
   fields: { step: stripStepSchema },
   undo: ['tag'],
   reading: 'extends',
+  keeps: inUse('step'),
 });

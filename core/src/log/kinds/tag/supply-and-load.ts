@@ -14,6 +14,7 @@ import {
 import type { LoadId, SupplyId } from '../../../switch/index.js';
 import { CURRENTS } from '../before/dead-proof.js';
 import { defineKind } from '../define-kind.js';
+import { inUse } from '../keeps.js';
 
 /** The potentials that a wire may bring. */
 export const POTENTIALS = ['L', 'N', 'L1', 'L2', 'L3', '+', '0', 'earth'] as const;
@@ -77,6 +78,7 @@ export const supplyNamed = defineKind('supply-named', {
   fields: { supply: supplySchema },
   undo: ['tag', 'verify'],
   reading: 'extends',
+  keeps: inUse('supply'),
 });
 
 export const loadNamed = defineKind('load-named', {
@@ -84,4 +86,5 @@ export const loadNamed = defineKind('load-named', {
   fields: { load: loadSchema },
   undo: ['tag', 'verify'],
   reading: 'extends',
+  keeps: inUse('load'),
 });

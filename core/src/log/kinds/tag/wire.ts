@@ -16,6 +16,7 @@ import {
 } from '../../../schema/index.js';
 import type { NewId, PartId, TerminalId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { inUse } from '../keeps.js';
 import { ohmsSchema } from '../map/reading.js';
 
 /** How a wire ends at the switch. */
@@ -54,6 +55,7 @@ export const wireTagged = defineKind('wire-tagged', {
   fields: { wire: wireSchema },
   undo: ['tag'],
   reading: 'extends',
+  keeps: inUse('wire'),
 });
 
 /** A wire of which nothing but its tag is known. */
@@ -102,6 +104,7 @@ export const partDeclared = defineKind('part-declared', {
   fields: { part: partSchema },
   undo: ['map', 'tag'],
   reading: 'extends',
+  keeps: inUse('part'),
 });
 
 /**
