@@ -1,3 +1,4 @@
+import type { Deed } from '@which-way/core/log';
 import { devices } from '@playwright/test';
 import { heater } from '../heater.js';
 import { machineDeeds } from '../machine-deeds.js';
@@ -63,4 +64,56 @@ test('wires joined instead of the switch: refused where two supplies would meet,
   await page.getByLabel('Tried by').fill('Ada');
   await page.getByRole('button', { name: 'It runs', exact: true }).click();
   await expect(page.getByText('So the rest works in this position')).toBeVisible();
+});
+
+test('a door is never bridged: refused while it springs open, asked where nobody has said, and joined once a person answers', async ({
+  page,
+  served,
+}) => {
+  const drum = (form: 'push' | 'key', springs: boolean) => (newId: Parameters<typeof mappedSwitch>[0]) => {
+    const deeds = mappedSwitch(newId, {
+      labels: 'C NO',
+      form,
+      positions: [['OPEN', ''], ['SHUT', 'C-NO']], // prettier-ignore
+    });
+    const [described] = deeds;
+    if (described?.kind !== 'restructured' || described.change.change !== 'described') throw new Error();
+    const [open, shut] = described.change.actuators[0]?.positions ?? [];
+    if (!open || !shut) throw new Error('two positions');
+    const sprung: Deed = {
+      kind: 'restructured',
+      change: {
+        change: 'position-posed',
+        ...{ position: shut.id, rests: 'momentary', returnsTo: open.id, pose: null },
+      },
+      basedOn: null,
+    };
+    return [
+      ...deeds,
+      ...(springs ? [sprung] : []),
+      ...machineDeeds(newId, described, {
+        supplies: { mains: { kind: 'L' }, back: { kind: 'N', volts: null } },
+        loads: { drum: { kind: 'motor' } },
+        wires: { C: 'mains', NO: 'drum.1' },
+        ties: { 'drum.2': 'back' },
+      }),
+    ];
+  };
+  const jumper = (address: string) => page.goto(address.replace(/map$/, 'refit/jumper'));
+  await jumper(await seedJob(served, 'Drum with a door', drum('push', true)));
+  await expect(page.getByText('Refused: this contact springs open')).toContainText(
+    'It may guard against drum.',
+  );
+  await expect(page.getByText(/^Join /)).toHaveCount(0);
+  await expect(page.getByText(/^Without power instead: plug out/)).toBeVisible();
+
+  await jumper(await seedJob(served, 'Drum with a key', drum('key', false)));
+  await expect(page.getByText('Does this contact stop or guard anything?')).toBeVisible();
+  await expect(page.getByText(/^Join /)).toHaveCount(0);
+  await page.getByRole('button', { name: "Yes, or I don't know" }).click();
+  await expect(page.getByText("Don't bridge it.", { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Answer again' }).click();
+  await page.getByRole('button', { name: 'No, nothing' }).click();
+  await expect(page.getByText(/^Join /)).toContainText('off C with');
+  await expect(page.getByText('The plug is now your off switch.')).toBeVisible();
 });

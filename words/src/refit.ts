@@ -186,6 +186,10 @@ export function refusalWords(
       return `Refused: ${names(refusal.supplies, supplies, supplyName).join(' and ')} would meet.`;
     case 'brake':
       return `Refused: the brake of ${names(refusal.loads, loads, ({ name }) => name).join(' and ')} would be left out.`;
+    case 'springs': {
+      const fed = names(refusal.loads, loads, ({ name }) => name).join(' and ');
+      return `Refused: this contact springs open when it is let go or disturbed. It may guard ${fed === '' ? 'someone' : `against ${fed}`}.`;
+    }
     case 'guard':
       return `Refused: it would go past a guard (${CASE_WORDS[refusal.case].name.toLowerCase()}).`;
   }

@@ -11,10 +11,21 @@ export type MakesBefore = boolean | null;
 /** Something that can hurt, with what makes it. */
 export type Hazard =
   | { kind: 'short'; setting: SettingId; supplies: SupplyId[]; certain: boolean }
+  /** Two live potentials of one kind meet, or may: two sources, or one behind two fuses. Not known to be safe. */
+  | { kind: 'sources-joined'; setting: SettingId; supplies: SupplyId[]; certain: false }
   /** Everything is off, and a load is live all the same: only its return is broken. */
   | { kind: 'live-at-off'; setting: SettingId; loads: LoadId[] }
   /** While the handle passes: seen, or not known whether the old contact opens first. */
   | { kind: 'short-in-passing'; from: SettingId; to: SettingId; supplies: SupplyId[]; certain: boolean }
+  /** The same while the handle passes; `seen`: it was seen to make before it breaks. */
+  | {
+      kind: 'sources-joined-in-passing';
+      from: SettingId;
+      to: SettingId;
+      supplies: SupplyId[];
+      seen: boolean;
+      certain: false;
+    }
   /** From one direction to the other with no stop between: a running motor may not turn about. */
   | { kind: 'reversed-at-once'; from: SettingId; to: SettingId; load: LoadId }
   /** A start winding stays fed in a setting that the handle rests in. */
@@ -42,7 +53,7 @@ export function hazardsOf(
 }
 
 /** What can hurt in one setting. */
-export function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): Hazard[] {
+export function inStanding({ setting, loads, shorts, maybeShorts, joined }: InSetting): Hazard[] {
   const states = [...loads];
   // A load of which nothing is known does not hide one that is known to be live.
   const idle = states.every(([, { does }]) => does === 'off' || does === 'floating' || does === 'not-known');
@@ -50,6 +61,7 @@ export function inStanding({ setting, loads, shorts, maybeShorts }: InSetting): 
   return [
     ...shorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: true })),
     ...maybeShorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: false })),
+    ...joined.map((supplies): Hazard => ({ kind: 'sources-joined', setting, supplies, certain: false })),
     ...(idle && live.length > 0 ? [{ kind: 'live-at-off' as const, setting, loads: live }] : []),
   ];
 }
@@ -84,22 +96,32 @@ export function inPassing(
   const [other] = standsOf(to.contacts, wired) ?? [];
   if (!one || !other) return turned;
   const union = join(one, other);
-  const { shorts } = powered(
+  const passing = powered(
     machine,
     union.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]])),
   );
   const here = new Set(
-    [from, to].flatMap(({ result }) => result.shorts.map((short) => short.toSorted().join())),
+    [from, to].flatMap(({ result }) =>
+      [...result.shorts, ...result.joined].map((short) => short.toSorted().join()),
+    ),
   );
+  const fresh = (met: readonly SupplyId[][]) =>
+    met.filter((supplies) => !here.has(supplies.toSorted().join()));
+  const seen = makesBefore === true;
   return [
     ...turned,
-    ...shorts
-      .filter((short) => !here.has(short.toSorted().join()))
-      .map((supplies): Hazard => ({
-        kind: 'short-in-passing',
-        ...ends,
-        supplies,
-        certain: makesBefore === true,
-      })),
+    ...fresh(passing.shorts).map((supplies): Hazard => ({
+      kind: 'short-in-passing',
+      ...ends,
+      supplies,
+      certain: seen,
+    })),
+    ...fresh(passing.joined).map((supplies): Hazard => ({
+      kind: 'sources-joined-in-passing',
+      ...ends,
+      supplies,
+      seen,
+      certain: false,
+    })),
   ];
 }

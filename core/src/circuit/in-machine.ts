@@ -12,6 +12,8 @@ export interface InSetting {
   /** Potentials that meet for certain, and those that may. */
   shorts: SupplyId[][];
   maybeShorts: SupplyId[][];
+  /** Live potentials of one kind that meet, or may: not known to be safe. */
+  joined: SupplyId[][];
   /** Watts of all loads; null where that of one is not known. */
   watts: number | null;
   /** One way in which the contacts stand, to be drawn: the joins that are known. */
@@ -61,12 +63,14 @@ export function inSetting(
   const certain = [...every].filter(([name]) =>
     all.every(({ shorts }) => shorts.some((one) => key(one) === name)),
   );
+  const met = new Map(all.flatMap(({ joined }) => joined.map((one) => [key(one), one] as const)));
   const watts = [...loads.values()].reduce<number | null>(
     (sum, one) => (sum === null || one.watts === null ? null : sum + one.watts),
     0,
   );
   return {
     ...{ setting, loads, watts, known },
+    joined: [...met.values()],
     shorts: certain.map(([, short]) => short),
     maybeShorts: [...every]
       .filter(([name]) => !certain.some(([sure]) => sure === name))

@@ -11,6 +11,11 @@ export interface Powered {
   loads: Map<LoadId, LoadState>;
   /** Potentials that meet: each list is one short, or an earth that carries current. */
   shorts: SupplyId[][];
+  /**
+   * Live potentials of one kind that meet, each named by itself: two batteries, grid and generator, or two fuses of one source. Nothing says
+   * which, so nothing says that it is safe.
+   */
+  joined: SupplyId[][];
   /** Nets by node, and which of them are live. */
   nets: Partition;
   live: ReadonlySet<number>;
@@ -51,6 +56,7 @@ function voltsOf({ kind, volts }: Supply, figures: boolean): Phasor {
 }
 
 const isReturn = ({ kind }: Supply): boolean => kind === 'N' || kind === '0' || kind === 'earth';
+const isLive = (supply: Supply): boolean => !isReturn(supply);
 
 /** What every load does while these terminals join: pairs of places. */
 export function powered(
@@ -67,7 +73,7 @@ export function powered(
   ]);
   const netOfSupply = ({ id }: Supply) => nets[machine.supplyNode.get(id) as number] as number;
   const present = supplies.filter(({ id }) => !fault.missing?.has(id));
-  const { shorts, tripped } = shortsOf(present, netOfSupply);
+  const { shorts, joined, tripped } = shortsOf(present, netOfSupply);
   const states = new Map<LoadId, LoadState>();
   const liveNets = new Set<number>();
   for (const current of ['AC', 'DC'] as const) {
@@ -88,7 +94,7 @@ export function powered(
       states.set(load.id, dead ? deadState(state, load) : state);
     });
   }
-  return { loads: states, shorts, nets, live: liveNets };
+  return { loads: states, shorts, joined, nets, live: liveNets };
 }
 
 /** A burnt-out load takes nothing, whatever it is fed with. */
@@ -99,14 +105,24 @@ const deadState = (state: LoadState, { watts }: Load): LoadState =>
 function shortsOf(
   supplies: readonly Supply[],
   netOf: (supply: Supply) => number,
-): { shorts: SupplyId[][]; tripped: Set<SupplyId> } {
+): Pick<Powered, 'shorts' | 'joined'> & { tripped: Set<SupplyId> } {
   const groups = new Map<number, Supply[]>();
   for (const supply of supplies) groups.set(netOf(supply), [...(groups.get(netOf(supply)) ?? []), supply]);
-  const met = [...groups.values()].filter((group) => new Set(group.map(({ kind }) => kind)).size > 1);
+  const all = [...groups.values()];
+  const met = all.filter((group) => new Set(group.map(({ kind }) => kind)).size > 1 || differ(group));
+  const ids = (group: readonly Supply[]) => group.map(({ id }) => id);
+  const doubtful = all.filter((group) => !met.includes(group) && group.filter(isLive).length > 1);
   return {
-    shorts: met.map((group) => group.map(({ id }) => id)),
+    shorts: met.map(ids),
+    joined: doubtful.map(ids),
     tripped: new Set(met.flatMap((group) => group.filter((one) => !isReturn(one)).map(({ id }) => id))),
   };
+}
+
+/** Whether live potentials of one kind have volts that differ by more than the tolerance of a supply, a tenth (IEC 60038, from memory). */
+function differ(group: readonly Supply[]): boolean {
+  const volts = group.filter(isLive).flatMap((one) => one.volts ?? []);
+  return volts.length > 1 && Math.max(...volts) > 1.1 * Math.min(...volts);
 }
 
 /** Voltages of the nets that hold a potential of this sort of current; a return holds both. */

@@ -1,6 +1,7 @@
 import { contactsOfNets, healthyOf, inSetting, machineOf } from '../circuit/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
+import { guarding } from './guards.js';
 import { blocks, discrete } from '../partition/index.js';
 import type { LoadId, SettingId, SupplyId, TerminalId, WireId } from '../switch/index.js';
 
@@ -11,12 +12,14 @@ export type BypassRefusal =
   | { because: 'end-not-known'; wires: WireId[] }
   | { because: 'supplies-meet'; supplies: SupplyId[] }
   | { because: 'brake'; loads: LoadId[] }
-  | { because: 'guard'; case: Case };
+  | { because: 'guard'; case: Case }
+  /** It springs open when it is let go or disturbed: a door, a lid, a dead-man, a START, a STOP. */
+  | { because: 'springs'; loads: LoadId[] };
 
 /** Wires to be joined so as to stand in for a setting, or why not. */
-export type Bypass = { setting: SettingId } & (
-  { allowed: true; joined: TerminalId[][] } | { allowed: false; refusal: BypassRefusal }
-);
+export type Bypass = { setting: SettingId } &
+  /** `ask`: first a person has to say that the contact stops and guards nothing. */
+  ({ allowed: true; ask: boolean; joined: TerminalId[][] } | { allowed: false; refusal: BypassRefusal });
 
 /** Cases in which the switch itself guards: joining past it would leave out a stop, a brake or a cut-out. */
 const GUARDS: readonly Case[] = [
@@ -55,8 +58,8 @@ export function bypasses(map: SwitchMap): Bypass[] {
     );
     if (!machine || open.length > 0)
       return refuse({ because: 'end-not-known', wires: open.map(({ id }) => id) });
-    const { shorts, maybeShorts, loads } = inSetting(machine, setting, contactsOfNets(nets));
-    const short = [...shorts, ...maybeShorts][0];
+    const { shorts, maybeShorts, joined: met, loads } = inSetting(machine, setting, contactsOfNets(nets));
+    const short = [...shorts, ...maybeShorts, ...met][0];
     if (short) return refuse({ because: 'supplies-meet', supplies: short });
     // Without the switch nothing would brake or stop it but the plug: what brakes in another setting is lost.
     const rest = inSetting(machine, setting, contactsOfNets(discrete(nets.length))).loads;
@@ -72,6 +75,12 @@ export function bypasses(map: SwitchMap): Bypass[] {
             )),
       );
     if (braked.length > 0) return refuse({ because: 'brake', loads: braked });
-    return { setting, allowed: true, joined };
+    const stands = structure.settings.find(({ id }) => id === setting);
+    const guards = stands ? guarding(structure, stands, { loads }, machine.loads) : 'guard';
+    if (guards === 'guard') {
+      const fed = machine.loads.map(({ id }) => id).filter((id) => loads.get(id)?.does !== 'off');
+      return refuse({ because: 'springs', loads: fed });
+    }
+    return { setting, allowed: true, ask: guards === 'ask', joined };
   });
 }

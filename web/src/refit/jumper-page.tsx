@@ -3,7 +3,7 @@ import { PERSON_LETTERS } from '@which-way/core/schema';
 import { bypasses, type Bypass } from '@which-way/core/refit';
 import { JUMPER_SAYS, OUTCOME_WORDS, refusalWords, tagWords } from '@which-way/words/refit';
 import { settingName } from '@which-way/words/terminals';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../safe/given-once.js';
@@ -70,11 +70,14 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
       test: { setting: bypass.setting, joined: bypass.joined, outcome, by },
     });
   };
+  const [guards, setGuards] = useState<boolean | null>(null);
   const label = (id: string) => structure.terminals.find((one) => one.id === id)?.label ?? '?';
   return (
     <li className="grid gap-2 border-b border-line py-3">
       <h2 className="font-mono text-large font-bold">{settingName(structure, bypass.setting)}</h2>
-      {bypass.allowed ? (
+      {bypass.allowed && bypass.ask && guards !== false ? (
+        <Guards guards={guards} onSay={setGuards} />
+      ) : bypass.allowed ? (
         <>
           <ul>
             {bypass.joined.map((net) => (
@@ -89,6 +92,7 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
               </li>
             ))}
           </ul>
+          <p className="font-semibold">{JUMPER_PAGE_TEXT.thePlugIsNowYour}</p>
           <div className="flex flex-wrap items-center gap-2">
             {JUMPER_OUTCOMES.map((outcome) => (
               <PlainButton
@@ -118,6 +122,31 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
           })}
         </p>
       )}
+      {(bypass.allowed || bypass.refusal.because !== 'nothing-joins') && (
+        <p className="text-small text-quiet">{JUMPER_PAGE_TEXT.withoutPower}</p>
+      )}
     </li>
+  );
+}
+
+/** Asked before a contact that may guard is offered to be passed by. */
+function Guards({ guards, onSay }: { guards: boolean | null; onSay: (guards: boolean | null) => void }) {
+  if (guards)
+    return (
+      <p className="flex flex-wrap items-center gap-3 font-semibold">
+        {JUMPER_PAGE_TEXT.thenItStaysAsIt}
+        <PlainButton look="quiet" onClick={() => onSay(null)}>
+          {JUMPER_PAGE_TEXT.askAgain}
+        </PlainButton>
+      </p>
+    );
+  return (
+    <div className="grid gap-2">
+      <p className="font-semibold">{JUMPER_PAGE_TEXT.doesThisContactStopOr}</p>
+      <div className="flex flex-wrap gap-2">
+        <PlainButton onClick={() => onSay(true)}>{JUMPER_PAGE_TEXT.yesOrIDont}</PlainButton>
+        <PlainButton onClick={() => onSay(false)}>{JUMPER_PAGE_TEXT.noNothing}</PlainButton>
+      </div>
+    </div>
   );
 }

@@ -274,7 +274,8 @@ function SystemHazards({ view: { system, all }, names }: { view: SystemView; nam
       )}
       {(unsure.length > 0 || partly) && (
         <Notice look="amber" title={SYSTEM_PAGE_TEXT.notKnownToBeSafe}>
-          {unsure.length > 0 ? lines(unsure) : SYSTEM_PAGE_TEXT.notAllOfItIs}
+          {unsure.length > 0 && lines(unsure)}
+          {partly && <p>{SYSTEM_PAGE_TEXT.notAllOfItIs}</p>}
         </Notice>
       )}
       {sure.length + unsure.length === 0 && !partly && (

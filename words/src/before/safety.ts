@@ -74,17 +74,17 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
     'It may have failed between the first proof and the measuring.',
   ),
   discharge: same(
-    'Let stored energy go through a resistor, then measure again: below 5 V',
-    'A capacitor or suppressor keeps its charge; a screwdriver across it hurts both, and the meter dies of it.',
+    'Discharge stored energy through a resistor, then measure again: below 5 V',
+    'A capacitor or suppressor keeps its charge; a screwdriver across it damages both, and it can destroy the meter.',
   ),
   'other-circuits': {
     ...same(
-      'More than one feed? Look for a control circuit, solar, an inverter, a generator, a timer. Isolate each',
-      'A second feed stays live when this one is off.',
+      'More than one feed? Isolate each',
+      'Look for a control circuit, solar, an inverter, a generator, a timer. A second feed stays live when this one is off.',
     ),
     battery: {
-      text: 'More than one feed? Look for a second battery, a charger, solar, an inverter. Disconnect each',
-      why: 'A second feed stays live when this one is off.',
+      text: 'More than one feed? Disconnect each',
+      why: 'Look for a second battery, a charger, solar, an inverter. A second feed stays live when this one is off.',
     },
   },
   meter: same(

@@ -8,6 +8,7 @@ import {
   type LoadState,
   type Machine,
 } from '@which-way/core/circuit';
+import { joinedSourcesWords } from './joined-sources.js';
 import type { Conducts, Load, LoadEnd, LoadMake, LoadSeen, Supply } from '@which-way/core/log';
 import type { PresetName } from '@which-way/core/match';
 import type { LoadId, Structure, SupplyId } from '@which-way/core/switch';
@@ -98,6 +99,10 @@ export function hazardWords(
   switch (hazard.kind) {
     case 'short':
       return `At ${settingName(structure, hazard.setting)} ${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.`;
+    case 'sources-joined':
+      return `At ${settingName(structure, hazard.setting)} ${met(hazard.supplies)} are joined. ${joinedSourcesWords(hazard.supplies, supplies)}`;
+    case 'sources-joined-in-passing':
+      return `From ${settingName(structure, hazard.from)} to ${settingName(structure, hazard.to)} ${met(hazard.supplies)} ${hazard.seen ? 'are joined' : 'may be joined'} in passing. ${joinedSourcesWords(hazard.supplies, supplies)}`;
     case 'live-at-off':
       return `At ${settingName(structure, hazard.setting)} nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.`;
     case 'short-in-passing':

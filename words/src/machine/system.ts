@@ -1,4 +1,5 @@
 import { isOfSwitch, type Fault, type LoadDoes } from '@which-way/core/circuit';
+import { joinedSourcesWords } from './joined-sources.js';
 import type { DeviceContact, DeviceKind, Load, SystemPoint, Supply } from '@which-way/core/log';
 import {
   AT_WORK,
@@ -241,6 +242,10 @@ export function systemHazardWords(
   switch (hazard.kind) {
     case 'short':
       return `${where}: ${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.${others}`;
+    case 'sources-joined':
+      return `${where}: ${met(hazard.supplies)} are joined. ${joinedSourcesWords(hazard.supplies, supplies)}${others}`;
+    case 'sources-joined-in-passing':
+      return `${passes} ${met(hazard.supplies)} ${hazard.seen ? 'are joined' : 'may be joined'}. ${joinedSourcesWords(hazard.supplies, supplies)}${others}`;
     case 'live-at-off':
       return `${where}: nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.${others}`;
     case 'short-in-passing':

@@ -50,8 +50,10 @@ export function machineDifferences(
       else if (RUNS.has(is) && !RUNS.has(was)) add('runs-on', name);
       else add('load-differs', name);
     }
-    const was = new Set(old?.shorts.map((short) => short.toSorted().join()));
-    if (fresh?.shorts.some((short) => !was.has(short.toSorted().join()))) add('short-in-machine', String(at));
+    const meets = (one: typeof old) =>
+      [...(one?.shorts ?? []), ...(one?.joined ?? [])].map((short) => short.toSorted().join());
+    const was = new Set(meets(old));
+    if (meets(fresh).some((short) => !was.has(short))) add('short-in-machine', String(at));
   });
   const passing = new Set(
     before.hazards.flatMap((one) =>
@@ -66,8 +68,8 @@ export function machineDifferences(
     }
   for (const place of spare) {
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
-    const { loads, shorts } = inSetting(machine, SPARE, contacts);
-    if (shorts.length > 0) add('supplies-meet-in-spare', String(place));
+    const { loads, shorts, joined } = inSetting(machine, SPARE, contacts);
+    if (shorts.length + joined.length > 0) add('supplies-meet-in-spare', String(place));
     else if ([...loads.values()].some(({ does }) => RUNS.has(does))) add('spare-feeds', String(place));
   }
   return found;

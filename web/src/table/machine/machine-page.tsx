@@ -245,9 +245,10 @@ function Hazards({
           {lines(sure)}
         </Notice>
       )}
-      {unsure.length > 0 && (
+      {(unsure.length > 0 || partly) && (
         <Notice look="amber" title={MACHINE_PAGE_TEXT.notKnownToBeSafe}>
-          {lines(unsure)}
+          {unsure.length > 0 && lines(unsure)}
+          {partly && <p>{MACHINE_PAGE_TEXT.notAllOfItIs}</p>}
         </Notice>
       )}
     </>

@@ -13,4 +13,11 @@ export const JUMPER_PAGE_TEXT = {
   triedBy: 'Tried by',
   join: 'Join',
   firstSayWhoTriesIt: 'First say who tries it.',
+  thePlugIsNowYour: 'The plug is now your off switch.',
+  withoutPower: 'Without power instead: plug out, join them, and read ohms at the plug.',
+  doesThisContactStopOr: "Does this contact stop or guard anything? If you don't know, don't bridge it.",
+  noNothing: 'No, nothing',
+  yesOrIDont: "Yes, or I don't know",
+  thenItStaysAsIt: "Don't bridge it.",
+  askAgain: 'Answer again',
 };
