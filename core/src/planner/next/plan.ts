@@ -210,8 +210,11 @@ function inCircuitLeft({ map, order }: Standing): Plan | null {
   return pairs === 0 ? null : { kind: 'in-circuit-left', pairs };
 }
 
+/** Pairs that are left because they were passed over; what is left because readings contradict or say neither is not. */
 function skippedLeft({ map, order }: Standing): Plan | null {
+  const skips = liveEvents(map.log, 'skipped').map(({ id }) => id);
+  if (skips.length === 0) return null;
   const pairs = order.reduce((sum, setting) => sum + leftIn(map, setting).readings, 0);
   if (pairs === 0) return null;
-  return { kind: 'skipped-left', skips: liveEvents(map.log, 'skipped').map(({ id }) => id), pairs };
+  return { kind: 'skipped-left', skips, pairs };
 }
