@@ -1,5 +1,5 @@
 import { lastCheckedMeter, type Value } from '../log/index.js';
-import type { TerminalId } from '../switch/index.js';
+import type { SettingId, TerminalId } from '../switch/index.js';
 import { answersNamedPair, answersPair, checksMeter } from './answering.js';
 import { readEntry } from './entry.js';
 import type { Message } from './message.js';
@@ -61,11 +61,18 @@ function namesPair(
   { red, black, value }: { red: TerminalId; black: TerminalId; value: Value | null },
   means: Means,
 ): Step {
-  const setting = moment.at;
+  const setting = settlingIn(moment) ?? moment.at;
   if (!setting || checkingMeter(moment)) return says(moment, { code: 'leads-together-first' });
   return value
     ? answersNamedPair(moment, { kind: 'pair', setting, red, black }, value, means)
     : asksPair(moment, { red, black, setting }, means);
+}
+
+/** The position whose readings are being settled: what is read for it belongs there, wherever the handle was. */
+function settlingIn({ task }: Moment): SettingId | null {
+  if (task?.kind !== 'plan') return null;
+  const { plan } = task;
+  return plan.kind === 'look-again' || plan.kind === 'disputed' ? plan.setting : null;
 }
 
 /** One more character. */

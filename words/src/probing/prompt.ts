@@ -68,6 +68,14 @@ const say = (big: string, small: string, red: string | null = null): PromptWords
   red,
 });
 
+/** The same of a position: the handle has to be there first. */
+function sayAt(map: SwitchMap, setting: SettingId, big: string, small: string): PromptWords {
+  const { structure } = map;
+  const there = handleLeftAt(map) === setting;
+  const turn = there ? null : settingMoveWords(structure, setting, settingName(structure, setting));
+  return { ...say(big, small), turn };
+}
+
 /** The words where the plan asks for no reading. */
 function planWords(
   { map, task, meter, hands }: Pick<Moment, 'map' | 'meter' | 'hands'> & { task: PlanTask },
@@ -95,14 +103,18 @@ function planWords(
         `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, say so, and it is asked again.`,
       );
     case 'disputed':
-      return say(
+      return sayAt(
+        map,
+        task.plan.setting,
         `Readings contradict`,
         `At ${settingName(map.structure, task.plan.setting)}. ${doubtWords(map, task)}`,
       );
     case 'look-again': {
       const { setting, item } = task.plan;
       const ids = map.settings.get(setting)?.settled.terminals ?? [];
-      return say(
+      return sayAt(
+        map,
+        setting,
         `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
         `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
       );
