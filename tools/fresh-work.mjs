@@ -97,12 +97,14 @@ export function buildServer() {
       'server/package.json',
       'server/tsconfig.json',
       'tools/bundle-server.mjs',
+      'tools/make-docs.mjs',
     ],
-    () => existsSync(join(root, 'server/bundle/main.js')),
+    () => existsSync(join(root, 'server/bundle/main.js')) && existsSync(join(root, 'docs/made/events.md')),
     () => {
       process.stdout.write('Building the server.\n');
       run(process.execPath, ['node_modules/typescript/bin/tsc', '-b', 'server']);
       run(process.execPath, ['tools/bundle-server.mjs']);
+      run(process.execPath, ['tools/make-docs.mjs']);
     },
   );
 }

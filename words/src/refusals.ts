@@ -75,7 +75,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
   ],
   'kind-not-known': ({ kind }) => [
     `"${kind}" is no kind of event that this Which Way knows.`,
-    'It was written by a newer one, or misspelt: docs/file-format.md lists the kinds.',
+    'It was written by a newer one, or misspelt: docs/made/events.md lists the kinds.',
   ],
   'other-handle': () => [
     'These are positions of two handles: they cannot be one and the same.',
@@ -97,7 +97,7 @@ const SCHEMA: Readonly<Record<string, Say>> = {
   ],
   'schema-discriminator': ({ tag, tagValue }) => [
     `"${tagValue ?? ''}" is not a known "${tag}".`,
-    'docs/file-format.md lists the values.',
+    'docs/made/events.md lists the values.',
   ],
   'schema-enum': ({ allowedValues }) => [
     'This value is not one of the allowed ones.',
@@ -117,7 +117,7 @@ const SCHEMA: Readonly<Record<string, Say>> = {
         ? ['This is blank, or has control characters in it.', 'Use one line with a letter or a number in it.']
         : pattern === '\\S'
           ? ['This is blank.', 'It must have a letter or a number in it.']
-          : ['This is not of the form that is wanted.', 'docs/file-format.md shows what each field takes.'],
+          : ['This is not of the form that is wanted.', 'docs/made/events.md shows what each field takes.'],
 };
 
 /** What the server refuses for reasons of its own. */
@@ -261,7 +261,7 @@ export function problemWords({ code, params }: Pick<Problem, 'code' | 'params'>)
   return (
     say?.(params) ?? [
       `This value does not fit: ${params['said'] ?? code}.`,
-      'docs/file-format.md and /api/docs say what fits.',
+      'docs/made/events.md and /api/docs say what fits.',
     ]
   );
 }
