@@ -1,6 +1,7 @@
 import { answerTo } from '../planner/index.js';
 import { lastCheck } from '../sense/index.js';
 import {
+  liveEvents,
   lastCheckedMeter,
   readingsAsked,
   type Ask,
@@ -16,7 +17,7 @@ import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 import { reread } from './reread.js';
 import { asksMeter, handsAre, sets, stays, writes, type Means, type Step } from './step.js';
-import { asksAgain, betweenBands, impliedIn, isJoin, type Found } from './task.js';
+import { asksAgain, betweenBands, impliedIn, isJoin, leaks, type Found } from './task.js';
 import { zeroTrouble } from './zero.js';
 
 type Source = 'typed' | 'simulated' | 'meter';
@@ -24,10 +25,25 @@ type Source = 'typed' | 'simulated' | 'meter';
 /** A lead on one terminal or several, as a list. */
 const lead = (ids: TerminalId | Lead): Lead => [ids].flat();
 
+/** After so many leaks that were the same with the hands off, the rest are kept as they are read. */
+const ENOUGH_LEAKS = 3;
+
+/** Leaks that were read again with the hands off, and leaked still. */
+function leaksRepeated({ map: { log } }: Moment): number {
+  const check = lastCheck(log);
+  return liveEvents(log, 'superseded').filter(
+    ({ what: { replacement } }) => replacement !== null && leaks(replacement.value, check),
+  ).length;
+}
+
 /** Where skin or a film may lie across, the same pair is asked once more before its value counts. */
 function withAgain(moment: Moment, step: Step, readings: readonly Reading[]): Step {
   const check = lastCheck(moment.map.log);
-  const again = readings.filter(({ value }) => asksAgain(value, check) !== null).map(({ id }) => id);
+  // A switch that leaks everywhere is damp or dirty: it is asked a few times, not at every pair.
+  const known = leaksRepeated(moment) >= ENOUGH_LEAKS;
+  const again = readings
+    .filter(({ value }) => asksAgain(value, check) !== null && !(known && leaks(value, check)))
+    .map(({ id }) => id);
   return { ...step, hands: { ...step.hands, again: { readings: again, replaces: false } } };
 }
 
@@ -60,7 +76,9 @@ export function answersPair(moment: Moment, value: Value, source: Source, { newI
     // What is still between closed and open stands beside the first.
     const beside = !replaces && betweenBands(value, lastCheck(map.log));
     const step = writes(moment, ...reread(task.reading, value, { source, inCircuit, beside }, newId));
-    return { ...step, hands: { ...step.hands, again: { readings: further, replaces } } };
+    const enough = leaks(value, lastCheck(map.log)) && leaksRepeated(moment) === ENOUGH_LEAKS - 1;
+    const said = enough ? { message: { code: 'leaks-kept' as const } } : {};
+    return { ...step, hands: { ...step.hands, ...said, again: { readings: further, replaces } } };
   }
   if (prompt?.ask.kind !== 'pair') return stays(moment);
   const values = new Map([[prompt.ask.black, value]]);

@@ -28,6 +28,8 @@ export type Message =
   | { code: 'zero-silent' }
   | { code: 'zero-broken'; value: Value }
   | { code: 'zero-too-much'; value: Value; most: number }
+  /** Several leaks were the same with the hands off: the rest are not asked again. */
+  | { code: 'leaks-kept' }
   | { code: 'which-flickers' }
   | { code: 'pick-two' }
   | { code: 'one-pair-only' }

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { impliedBySounded, type ClipChange, type Plan } from '../planner/index.js';
-import { lastCheck, middleHint, quantityOf, type MiddleHint } from '../sense/index.js';
+import { isLeakOhms, lastCheck, middleHint, quantityOf, type MiddleHint } from '../sense/index.js';
 import {
   namedIn,
   openPrompt,
@@ -112,11 +112,19 @@ export function impliedIn(map: SwitchMap, prompt: Prompt | null, found: Found): 
 
 /**
  * Whether a value is read again before it counts: where skin may lie across (hands off the tips), or a film on the contact
- * (ten strokes).
+ * (ten strokes). A leak, 1 to 20 megohm, may be skin too.
  */
 export function asksAgain(value: Value, check: ReturnType<typeof lastCheck>): MiddleHint | null {
+  if (leaks(value, check)) return 'hands-off-the-tips';
   const hint = middleOf(value, check);
   return hint === 'a-part-or-film' ? null : hint;
+}
+
+/** Whether a value parts its leads and may yet be a leak. */
+export function leaks(value: Value, check: ReturnType<typeof lastCheck>): boolean {
+  if (value.kind !== 'ohms') return false;
+  const { zeroOhms, meter } = check ?? { zeroOhms: null, meter: ORDINARY_METER };
+  return isLeakOhms(quantityOf(value.ohms, zeroOhms, meter).ohms, meter);
 }
 
 /** Whether a value decides nothing: between closed and open, or unsteady. */

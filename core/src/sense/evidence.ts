@@ -82,6 +82,10 @@ export function middleHint(ohms: number, meter: MeterProfile): MiddleHint | null
 /** Up to this many ohms what is open for the pattern is noted as a leak (common practice: damp phenolic reads so). */
 const LEAK_OHMS = 20e6;
 
+/** Whether so many ohms part the leads and yet are few enough to be damp, dirt or skin. */
+export const isLeakOhms = (ohms: number, meter: MeterProfile): boolean =>
+  ohms >= meter.highOhms && ohms < LEAK_OHMS;
+
 /** Whether a reading parts its leads and yet is noted under insulation: from the top of the middle to 20 megohm. */
 export const isLeak = ({ because, quantity }: Evidence): boolean =>
   because === 'none' && quantity !== null && quantity.ohms < LEAK_OHMS;

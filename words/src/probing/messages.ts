@@ -3,9 +3,25 @@ import type { Structure } from '@which-way/core/switch';
 import { ohms, valueWords } from '../quantity.js';
 import { terminalList, terminalName } from '../terminals.js';
 
+/** What needs no name of a terminal or a value. */
+const PLAIN = {
+  'leaks-kept':
+    'Damp or dirty? Three leaks repeat with hands off. The rest are kept as leaks, without asking again.',
+  'nothing-tapped': 'Nothing is tapped. If none sounded, press Space; else tap those that did.',
+  'some-tapped': 'Some are tapped. Press Enter when they are all; or Escape to begin it again.',
+  'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',
+  'no-value-asked': 'No value is asked now. Type two terminals, such as 1-2, to read a pair.',
+};
+
 /** What the Map says to something that the hands did. */
 export function messageWords(structure: Structure, message: Message): string {
   switch (message.code) {
+    case 'leaks-kept':
+    case 'nothing-tapped':
+    case 'some-tapped':
+    case 'type-the-zero':
+    case 'no-value-asked':
+      return PLAIN[message.code];
     case 'leads-together-first':
       return 'First hold the leads together.';
     case 'red-stays':
@@ -28,16 +44,8 @@ export function messageWords(structure: Structure, message: Message): string {
       return `“${message.typed}” is below nothing. Hold the leads together again for the zero, and type what the meter shows.`;
     case 'beyond-range':
       return `A meter set to ${ohms(message.rangeOhms)} cannot show ${ohms(message.ohms)}. Type OL, or set another range under “How to map”.`;
-    case 'no-value-asked':
-      return 'No value is asked now. Type two terminals, such as 1-2, to read a pair.';
     case 'type-the-value':
       return 'Type what the meter shows, such as 0,3; or Space for OL.';
-    case 'type-the-zero':
-      return 'Type what the meter shows with the leads together, such as 0,2.';
-    case 'nothing-tapped':
-      return 'Nothing is tapped. If none sounded, press Space; else tap those that did.';
-    case 'some-tapped':
-      return 'Some are tapped. Press Enter when they are all; or Escape to begin it again.';
     case 'tap-silent-clips':
       return 'Tap the clips that are silent, or type them; then Enter.';
     case 'clips-silent': {
