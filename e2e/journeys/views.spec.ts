@@ -1,4 +1,5 @@
 import type { JobSummary } from '@which-way/contract';
+import type { Page } from '@playwright/test';
 import { looksSoundInBoth } from '../looks-sound.js';
 import { expect, ownServer, test, type Served } from '../served.js';
 
@@ -25,6 +26,16 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Market stall heater, two-heat rocker', 'refit/report', 'What it holds'],
 ];
 
+/** Goes to another page of the application as its links do; only where the application is not there it is loaded. */
+async function goOn(page: Page, { base }: Served, path: string): Promise<void> {
+  if (!page.url().startsWith(base) || (await page.locator('#root').count()) === 0)
+    return void (await page.goto(path));
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+}
+
 /** A bench with all of the demo, and the jobs on it. */
 async function demoBench(work: (served: Served, jobs: JobSummary[]) => Promise<void>): Promise<void> {
   await ownServer(async (served) => {
@@ -44,7 +55,7 @@ for (const stretch of [0, 1]) {
       const page = await (await browser.newContext({ baseURL: served.base })).newPage();
       for (const [title, path, ready] of VIEWS.filter((_, at) => at % 2 === stretch)) {
         const job = jobs.find((one) => one.title === title);
-        await page.goto(`/jobs/${job?.id}/${path}`);
+        await goOn(page, served, `/jobs/${job?.id}/${path}`);
         await expect(page.getByText(ready).first()).toBeVisible();
         await looksSoundInBoth(page, `${title} ${path}`);
         const report = page.getByTitle('The report as it is');
