@@ -101,7 +101,7 @@ const WHOLLY_CHECKED = 32 * 2 ** 20;
 
 /**
  * What SQLite says of a database: `ok`, or what is wrong. An index that is not what its table says loses rows in silence; which of the
- * two is right, nobody knows, so it is not made anew here.
+ * two is right can't be told from here, so the index is not rebuilt.
  */
 function soundness(database: Database.Database, wholly: boolean): string {
   const check = wholly ? 'integrity_check' : 'quick_check';

@@ -9,7 +9,7 @@ export interface Besides<Question, Answer> {
   last: { of: Question; answer: Answer } | null;
   /** This question is being worked out. */
   busy: boolean;
-  /** Why there is no answer to this question, and will be none. */
+  /** Why this question can't be answered. */
   failed: Error | null;
 }
 

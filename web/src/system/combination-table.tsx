@@ -32,7 +32,7 @@ const LOOK: Partial<Record<string, string>> = {
 export function CombinationTable(props: CombinationTableProps) {
   const { handles, loads, names, combinations, results, standing, onStand } = props;
   const frame = useRef<HTMLDivElement>(null);
-  // Nothing that it returns is handed on.
+  // A list that shows what is in sight can't be memoised; nothing that it returns leaves this component.
   // eslint-disable-next-line react-hooks/incompatible-library
   const rows = useVirtualizer({
     count: combinations.length,

@@ -9,7 +9,7 @@ export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'given-with-others': 'a proof must be answered by itself',
   'cannot-be-left-out': 'a proof was left out',
   'answer-does-not-fit': 'an answer does not fit',
-  'pen-is-no-proof': 'a pen is no proof',
+  'pen-is-no-proof': "a pen tester doesn't prove it's dead",
   'other-tester': 'two testers were used',
   'not-every-position': 'not dead in every position',
   'not-dead': 'not proved dead',

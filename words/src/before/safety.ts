@@ -128,9 +128,9 @@ export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string
     case 'unanswered':
       return `Not answered: ${line}.`;
     case 'before-isolation':
-      return `Done before isolation, so it counts for nothing: ${line}. Do it again now.`;
+      return `Done before isolation, so it proves nothing. Do it again: ${line}.`;
     case 'given-with-others':
-      return `Answered with one tap for several lines. Measure, then answer it by itself: ${line}.`;
+      return `This was answered together with other lines. Do it, then answer it on its own: ${line}.`;
     case 'cannot-be-left-out':
       return `This cannot be left out: ${line}.`;
     case 'answer-does-not-fit':

@@ -6,7 +6,7 @@ import { terminalList, terminalName } from '../terminals.js';
 /** What needs no name of a terminal or a value. */
 const PLAIN = {
   'leaks-kept':
-    'Damp or dirty? Three leaks repeat with hands off. The rest are kept as leaks, without asking again.',
+    'Damp or dirty? Three leaks stayed with your hands off. From now on leaks are kept without asking again.',
   'nothing-tapped': 'Nothing is tapped. If none sounded, press Space; else tap those that did.',
   'some-tapped': 'Some are tapped. Press Enter when they are all; or Escape to begin it again.',
   'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',

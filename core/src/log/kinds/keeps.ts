@@ -14,7 +14,7 @@ export interface Every<Field extends string> {
 }
 
 /** Of all with the same key the newest counts; in the order in which the keys first appeared. */
-export interface Newest<Field extends string | null, Item, Found extends Item = Item> {
+export interface Newest<Field extends string | null, Item, Found = Item> {
   by: 'newest';
   /** Null: the event itself is the record. A field that holds several gives each. */
   field: Field;
@@ -38,11 +38,9 @@ type FieldOf<Body> = Exclude<keyof Body, 'kind'> & string;
 export type KeepsOf<Body> =
   | { [Field in FieldOf<Body>]: Last<Field> | Every<Field> }[FieldOf<Body>]
   | { [Field in FieldOf<Body>]: Body[Field] extends Thing ? InUse<Field> : never }[FieldOf<Body>]
-  // What a record becomes by `says` is the definition's own: it is found by inference.
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  | { [Field in FieldOf<Body>]: Newest<Field, ItemOf<Body[Field]>, any> }[FieldOf<Body>]
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  | Newest<null, Body, any>
+  // What a record becomes by `says` is the definition's own: any is taken here, and found by inference.
+  | { [Field in FieldOf<Body>]: Newest<Field, ItemOf<Body[Field]>, unknown> }[FieldOf<Body>]
+  | Newest<null, Body, unknown>
   | null;
 
 /** What `recordsOf` gives of events with this body that are kept in this way. */
