@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import prettier from 'eslint-config-prettier';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
@@ -61,6 +62,44 @@ const plannerRooms = PLANNER_ROOMS.map((room, index) => {
     ['**/*.test.ts'],
   );
 });
+
+/** Floors of the web, bottom to top. Pages stand side by side: none imports another. */
+const WEB_FLOORS = ['api', 'controls', 'job', 'parts', 'pages'];
+const PAGES = readdirSync(new URL('web/src/pages', import.meta.url));
+const OUTSIDE_WEB = ['@which-way/server*', '**/server/**', '@nestjs/*', 'typeorm', 'node:*'];
+
+const webFloor = (folder, above, message) => ({
+  files: [`web/src/${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: OUTSIDE_WEB, message: 'The web does not know the server.' },
+          ...(above.length === 0 ? [] : [{ regex: `^(\\.\\./)+(${above.join('|')})/`, message }]),
+        ],
+      },
+    ],
+  },
+});
+
+const webFloors = [
+  ...WEB_FLOORS.slice(0, -1).map((floor, index) =>
+    webFloor(
+      floor,
+      [...WEB_FLOORS.slice(index + 1), 'testing'],
+      `web/src/${floor} may import only from: ${WEB_FLOORS.slice(0, index).join(', ') || 'nothing'}.`,
+    ),
+  ),
+  ...PAGES.map((page) =>
+    webFloor(
+      `pages/${page}`,
+      ['pages', 'testing', ...PAGES.filter((other) => other !== page)],
+      'A page imports no other page: what two need stands in web/src/parts.',
+    ),
+  ),
+];
 
 const READ = '[name.name=/^(title|label|placeholder|alt|aria-label|text|hint|caption)$/]';
 const SPOKEN = '/[A-Za-z]{2}/';
@@ -137,6 +176,7 @@ export default tseslint.config(
     ['@which-way/server*', '**/server/**', '@nestjs/*', 'typeorm', 'node:*'],
     'The web does not know the server.',
   ),
+  ...webFloors,
   {
     files: ['web/src/**/*.tsx'],
     ignores: ['**/*.test.tsx', 'web/src/testing/**'],

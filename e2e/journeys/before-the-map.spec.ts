@@ -40,7 +40,6 @@ test('out of the machine with two bare ends; what the hand moves by its picture,
   await page.getByRole('button', { name: 'It is out of the machine: start' }).click();
   await expect(bench.prompt).toHaveText('Hold the leads together');
   const ends = page.getByRole('region', { name: 'What stays behind' });
-  await ends.getByRole('button', { name: 'Capped or tagged, each one' }).click();
   await expect(ends).toHaveCount(0);
   await page.getByRole('button', { name: 'What is it?' }).click();
   await page.getByRole('button', { name: 'Trigger', exact: true }).click();
@@ -49,6 +48,7 @@ test('out of the machine with two bare ends; what the hand moves by its picture,
   await bench.answer('Space');
   await expect(page.getByTestId('turn')).toHaveText('Squeeze the trigger to Position 2');
   await bench.go('Make safe');
+  await ends.getByRole('button', { name: 'Capped or tagged, each one' }).click();
   await expect(page.getByText('Capped or tagged, each one.')).toBeVisible();
 });
 

@@ -1,11 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { createBrowserRouter, Link, RouterProvider, useRouteError, type RouteObject } from 'react-router';
 import { lazy, Suspense } from 'react';
-import { BenchPage } from './bench/bench-page.js';
-import { Notice } from './shared/controls/notice.js';
-import { PlainButton } from './shared/controls/plain-button.js';
-import { patiently } from './shared/patiently.js';
-import { TopBar } from './shared/frame/top-bar.js';
+import { BenchPage } from './pages/bench/bench-page.js';
+import { Notice } from './controls/notice.js';
+import { PlainButton } from './controls/plain-button.js';
+import { patiently } from './controls/patiently.js';
+import { TopBar } from './controls/frame/top-bar.js';
 import { APP_TEXT } from '@which-way/words/screens/app';
 
 /** Nothing is said by it before somebody has done something. */
@@ -54,7 +54,7 @@ function page<Name extends string>(
   return { lazy: async () => ({ Component: (await patiently(load))[name] }) };
 }
 
-const intake = () => import('./intake/intake-page.js');
+const intake = () => import('./pages/intake/intake-page.js');
 
 /** The steps of a job, each loaded when it is first opened. */
 const STEPS: RouteObject[] = [
@@ -64,46 +64,46 @@ const STEPS: RouteObject[] = [
     ...page(intake, 'IntakePage'),
     children: [
       { index: true, ...page(intake, 'StoryPage') },
-      { path: 'markings', ...page(() => import('./intake/markings-page.js'), 'MarkingsPage') },
-      { path: 'worth', ...page(() => import('./intake/worth-page.js'), 'WorthPage') },
+      { path: 'markings', ...page(() => import('./pages/intake/markings-page.js'), 'MarkingsPage') },
+      { path: 'worth', ...page(() => import('./pages/intake/worth-page.js'), 'WorthPage') },
     ],
   },
-  { path: 'safe', ...page(() => import('./safe/safe-page.js'), 'SafePage') },
+  { path: 'safe', ...page(() => import('./pages/safe/safe-page.js'), 'SafePage') },
   {
     path: 'tag',
-    ...page(() => import('./tag/tag-page.js'), 'TagPage'),
+    ...page(() => import('./pages/tag/tag-page.js'), 'TagPage'),
     children: [
-      { index: true, ...page(() => import('./tag/terminals/terminals-page.js'), 'TerminalsPage') },
-      { path: 'path', ...page(() => import('./path/path-page.js'), 'PathPage') },
-      { path: 'wires', ...page(() => import('./tag/wires/wires-page.js'), 'WiresPage') },
-      { path: 'strip', ...page(() => import('./tag/strip/strip-page.js'), 'StripPage') },
-      { path: 'fit', ...page(() => import('./tag/strip/fit-page.js'), 'FitPage') },
+      { index: true, ...page(() => import('./pages/tag/terminals/terminals-page.js'), 'TerminalsPage') },
+      { path: 'path', ...page(() => import('./pages/path/path-page.js'), 'PathPage') },
+      { path: 'wires', ...page(() => import('./pages/tag/wires/wires-page.js'), 'WiresPage') },
+      { path: 'strip', ...page(() => import('./pages/tag/strip/strip-page.js'), 'StripPage') },
+      { path: 'fit', ...page(() => import('./pages/tag/strip/fit-page.js'), 'FitPage') },
     ],
   },
-  { path: 'map', ...page(() => import('./map/map-page.js'), 'MapPage') },
+  { path: 'map', ...page(() => import('./pages/map/map-page.js'), 'MapPage') },
   {
     path: 'table',
-    ...page(() => import('./table/table-frame.js'), 'TableFrame'),
+    ...page(() => import('./pages/table/table-frame.js'), 'TableFrame'),
     children: [
-      { index: true, ...page(() => import('./table/table-page.js'), 'TablePage') },
-      { path: 'machine', ...page(() => import('./table/machine/machine-page.js'), 'MachinePage') },
+      { index: true, ...page(() => import('./pages/table/table-page.js'), 'TablePage') },
+      { path: 'machine', ...page(() => import('./pages/machine/one/machine-page.js'), 'MachinePage') },
     ],
   },
-  { path: 'verify', ...page(() => import('./verify/verify-page.js'), 'VerifyPage') },
-  { path: 'match', ...page(() => import('./match/match-page.js'), 'MatchPage') },
+  { path: 'verify', ...page(() => import('./pages/verify/verify-page.js'), 'VerifyPage') },
+  { path: 'match', ...page(() => import('./pages/match/match-page.js'), 'MatchPage') },
   {
     path: 'refit',
-    ...page(() => import('./refit/refit-page.js'), 'RefitPage'),
+    ...page(() => import('./pages/refit/refit-page.js'), 'RefitPage'),
     children: [
-      { index: true, ...page(() => import('./refit/card/transfer-page.js'), 'TransferPage') },
-      { path: 'check', ...page(() => import('./refit/power/check-page.js'), 'CheckPage') },
-      { path: 'jumper', ...page(() => import('./refit/jumper-page.js'), 'JumperPage') },
-      { path: 'function', ...page(() => import('./refit/function/function-page.js'), 'FunctionPage') },
-      { path: 'sign', ...page(() => import('./refit/sign-page.js'), 'SignPage') },
-      { path: 'report', ...page(() => import('./refit/report/report-page.js'), 'ReportPage') },
+      { index: true, ...page(() => import('./pages/refit/card/transfer-page.js'), 'TransferPage') },
+      { path: 'check', ...page(() => import('./pages/refit/power/check-page.js'), 'CheckPage') },
+      { path: 'jumper', ...page(() => import('./pages/refit/jumper-page.js'), 'JumperPage') },
+      { path: 'function', ...page(() => import('./pages/refit/function/function-page.js'), 'FunctionPage') },
+      { path: 'sign', ...page(() => import('./pages/refit/sign-page.js'), 'SignPage') },
+      { path: 'report', ...page(() => import('./pages/refit/report/report-page.js'), 'ReportPage') },
     ],
   },
-  { path: 'practice', ...page(() => import('./practice/outcome-page.js'), 'OutcomePage') },
+  { path: 'practice', ...page(() => import('./pages/practice/outcome-page.js'), 'OutcomePage') },
 ];
 
 const router = createBrowserRouter([
@@ -120,11 +120,13 @@ const router = createBrowserRouter([
       {
         path: '/systems/:id',
         ...page(() => import('./job/job-frame.js'), 'JobFrame'),
-        children: [{ index: true, ...page(() => import('./system/system-page.js'), 'SystemPage') }],
+        children: [
+          { index: true, ...page(() => import('./pages/machine/several/system-page.js'), 'SystemPage') },
+        ],
       },
-      { path: '/practice', ...page(() => import('./practice/practice-page.js'), 'PracticePage') },
-      { path: '/library', ...page(() => import('./library/library-page.js'), 'LibraryPage') },
-      { path: '/shop', ...page(() => import('./shop/shop-page.js'), 'ShopPage') },
+      { path: '/practice', ...page(() => import('./pages/practice/practice-page.js'), 'PracticePage') },
+      { path: '/library', ...page(() => import('./pages/library/library-page.js'), 'LibraryPage') },
+      { path: '/shop', ...page(() => import('./pages/settings/shop-page.js'), 'ShopPage') },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -1,4 +1,4 @@
-import { toast } from './shared/controls/toast.js';
+import { toast } from './controls/toast.js';
 import { registerSW } from 'virtual:pwa-register';
 import { KEEP_PAGES_TEXT } from '@which-way/words/screens/keep-pages';
 

@@ -1,4 +1,4 @@
-import type { PlannerAnswer, PlannerQuestion } from '../map/probing/planner.worker.js';
+import type { PlannerAnswer, PlannerQuestion } from '../pages/map/probing/planner.worker.js';
 
 /** A planner beside the screen that does nothing by itself: what it was asked, and a way to let it answer or break. */
 export class FakePlanner {

@@ -110,12 +110,16 @@ export function standInJob() {
     version: 1,
   };
   const around = { id, server: new StandIn(job) };
+  const open: JobSession[] = [];
   beforeEach(() => {
     vi.useFakeTimers();
     around.server = new StandIn(job);
     vi.stubGlobal('fetch', around.server.fetch);
   });
-  afterEach(() => {
+  afterEach(async () => {
+    // A session that is left open tries again later, and would speak to the next test's server.
+    for (const session of open.splice(0)) session.close();
+    await vi.advanceTimersByTimeAsync(0);
     vi.useRealTimers();
     vi.unstubAllGlobals();
   });
@@ -124,6 +128,7 @@ export function standInJob() {
     /** Opens it as a tab does. */
     opened: async (outbox: Outbox) => {
       const session = new JobSession(id, outbox);
+      open.push(session);
       await session.open();
       await vi.advanceTimersByTimeAsync(0);
       return session;

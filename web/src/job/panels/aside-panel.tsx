@@ -1,13 +1,14 @@
 import { useState } from 'react';
-import { Notice } from '../../shared/controls/notice.js';
-import { PlainButton } from '../../shared/controls/plain-button.js';
+import { Notice } from '../../controls/notice.js';
+import { PlainButton } from '../../controls/plain-button.js';
 import { deedWords, wrongWords } from '@which-way/words/deeds';
 import { STRANGE_WORDS, strangeWords } from '@which-way/words/kept';
-import { saveText } from '../../shared/files/save-text.js';
+import { saveText } from '../../controls/files/save-text.js';
 import { useJobState, useSession } from '../job-context.js';
 import { mendingOf, type SetAside } from '../outbox/set-aside.js';
 import { saveAsFile } from './save-as-file.js';
 import { ASIDE_PANEL_TEXT } from '@which-way/words/screens/job/panels/aside-panel';
+import { TextInput } from '../../controls/fields/text-input.js';
 
 /** What the server refused: read here, and mended or left out. The rest of the work goes on meanwhile. */
 export function AsidePanel() {
@@ -69,10 +70,10 @@ function AsideItem({ item }: { item: SetAside }) {
               {mending.most === null ? '' : ASIDE_PANEL_TEXT.atMost(mending.most)}
               {tooLong > 0 && ASIDE_PANEL_TEXT.tooMany(tooLong)}
             </span>
-            <input
+            <TextInput
               value={typed}
               onChange={(change) => setTyped(change.target.value)}
-              className="mt-1 min-h-12 w-full rounded-part border-2 border-line bg-sheet px-3"
+              className="mt-1 w-full"
             />
           </label>
         )}

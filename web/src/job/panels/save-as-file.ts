@@ -1,6 +1,6 @@
 import type { Job } from '@which-way/contract';
 import type { JobEvent } from '@which-way/core/log';
-import { saveText } from '../../shared/files/save-text.js';
+import { saveText } from '../../controls/files/save-text.js';
 import { newId } from '../new-id.js';
 
 /** Saves a job as this page knows it as a file of the program's own, under a new id: it can be taken in as a job of its own. */

@@ -1,9 +1,9 @@
-import { Pick } from '../../shared/controls/pick.js';
+import { Pick } from '../../controls/fields/pick.js';
 import { strandedActs } from '@which-way/core/log';
 import { type SettingId, type TerminalId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
-import { Notice } from '../../shared/controls/notice.js';
-import { PlainButton } from '../../shared/controls/plain-button.js';
+import { Notice } from '../../controls/notice.js';
+import { PlainButton } from '../../controls/plain-button.js';
 import { settingName } from '@which-way/words/terminals';
 import { useJobState, useSession } from '../job-context.js';
 import { dropStranded, moveStranded } from './stranded-acts.js';

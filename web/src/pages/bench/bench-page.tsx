@@ -1,0 +1,122 @@
+import { questions } from '../../api/questions.js';
+import { ownsKeys } from '../../controls/keys/owns-keys.js';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { toldOf } from '../../api/client.js';
+import { Notice } from '../../controls/notice.js';
+import { PlainButton } from '../../controls/plain-button.js';
+import { TopBar } from '../../controls/frame/top-bar.js';
+import { useBeginSystem } from '../../parts/begin/use-begin-system.js';
+import { browserOutbox } from '../../job/outbox/outbox.js';
+import { Files } from './files.js';
+import { forgetDeleted } from './forget-deleted.js';
+import { JobList } from './job-list.js';
+import { KeepingLine, MissingNotice } from './keeping-line.js';
+import { StartDialog } from './start-dialog.js';
+import { useBenchStream } from './use-bench-stream.js';
+import { WorksPanel } from './works-panel.js';
+import { BENCH_PAGE_TEXT } from '@which-way/words/screens/pages/bench/bench-page';
+import { TextInput } from '../../controls/fields/text-input.js';
+
+/** What is on the bench, and at which step of its route each job is. */
+export function BenchPage() {
+  const [search, setSearch] = useState('');
+  const [archived, setArchived] = useState(false);
+  const [starting, setStarting] = useState(false);
+  useBenchStream();
+  const jobs = useQuery({
+    ...questions.jobs(search, archived),
+    placeholderData: keepPreviousData,
+    refetchInterval: (query) =>
+      query.state.status === 'error' ? 2000 : query.state.data?.some(({ stale }) => stale) ? 3000 : false,
+  });
+  const shop = useQuery(questions.shop());
+  const beginSystem = useBeginSystem();
+  useBenchKeys(() => setStarting(true));
+  const there = jobs.isSuccess;
+  useEffect(() => {
+    if (there) void forgetDeleted(browserOutbox).catch(() => undefined);
+  }, [there]);
+  useEffect(() => void import('../../parts/begin/make-job.js').catch(() => undefined), []);
+  return (
+    <div className="flex min-h-full flex-col">
+      <TopBar title={shop.data?.name ?? ''}>
+        <Files />
+      </TopBar>
+      <main className="mx-auto w-full max-w-[90rem] grow px-4 pb-10 sm:px-8">
+        <div className="flex flex-wrap items-center gap-4 py-5">
+          <h1 className="text-title font-bold">
+            {archived ? BENCH_PAGE_TEXT.putAway : BENCH_PAGE_TEXT.onTheBench}
+          </h1>
+          <label className="grow sm:max-w-sm">
+            <span className="sr-only">{BENCH_PAGE_TEXT.findAJob}</span>
+            <TextInput
+              id="find"
+              type="search"
+              value={search}
+              placeholder={BENCH_PAGE_TEXT.findAJobAPlace}
+              onChange={(event) => setSearch(event.target.value)}
+              className="w-full"
+            />
+          </label>
+          <PlainButton look="quiet" onClick={() => setArchived(!archived)}>
+            {archived ? BENCH_PAGE_TEXT.backToTheBench : BENCH_PAGE_TEXT.putAway}
+          </PlainButton>
+          {(jobs.data ?? []).some(({ about }) => about === 'switch') && !archived && (
+            <PlainButton look="quiet" onClick={() => void beginSystem('Switches of one machine', [])}>
+              {BENCH_PAGE_TEXT.joinSwitches}
+            </PlainButton>
+          )}
+          <Link
+            to="/practice"
+            className="flex min-h-16 items-center rounded-part border-2 border-line bg-sheet px-5 font-bold hover:border-ink sm:ml-auto"
+          >
+            {BENCH_PAGE_TEXT.practice}
+          </Link>
+          <button
+            type="button"
+            onClick={() => setStarting(true)}
+            className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass"
+          >
+            {BENCH_PAGE_TEXT.mapASwitchNow}{' '}
+            <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">
+              {BENCH_PAGE_TEXT.n}
+            </kbd>
+          </button>
+        </div>
+        {jobs.isError && (
+          <div className="mb-4">
+            <Notice look="amber" title={toldOf(jobs.error).message}>
+              {toldOf(jobs.error).hint}
+            </Notice>
+          </div>
+        )}
+        <MissingNotice jobs={jobs.data ?? []} />
+        <WorksPanel />
+        {jobs.data && <JobList jobs={jobs.data} search={search} archived={archived} />}
+        {jobs.isLoading && <p className="py-6 text-quiet">{BENCH_PAGE_TEXT.lookingAtTheBench}</p>}
+        {jobs.data && <KeepingLine empty={jobs.data.length === 0 && search === '' && !archived} />}
+      </main>
+      <StartDialog open={starting} onOpenChange={setStarting} />
+    </div>
+  );
+}
+
+/** N begins a job, / goes to the search. */
+function useBenchKeys(onStart: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (ownsKeys(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key.toLowerCase() === 'n') {
+        event.preventDefault();
+        onStart();
+      } else if (event.key === '/') {
+        event.preventDefault();
+        document.getElementById('find')?.focus();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}

@@ -1,0 +1,215 @@
+import { sameAsk, type Ask } from '@which-way/core/log';
+import { mostLeft } from '@which-way/core/planner';
+import { answersTo, type Answer } from '@which-way/core/probing';
+import { REASON_WORDS } from '@which-way/words/map/approach';
+import { answerWords, keyWords } from '@which-way/words/probing/answers';
+import { messageWords } from '@which-way/words/probing/messages';
+import { askInShort, promptWords } from '@which-way/words/probing/prompt';
+import { settingName } from '@which-way/words/terminals';
+import { time } from '@which-way/words/time';
+import { useDeferredValue, useMemo } from 'react';
+import { KeyButton } from '../../../controls/keys/key-button.js';
+import { PlainButton } from '../../../controls/plain-button.js';
+import type { OutlookView } from '../probing/use-outlook.js';
+import type { Probing } from '../probing/use-probing.js';
+import { OhmsByTouch } from './ohms-by-touch.js';
+import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
+
+/** The next thing to do, the biggest thing on the screen, with its answers beside it. */
+export function PromptBar({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
+  const words = promptWords(probing, outlook.recheck);
+  return (
+    <section
+      aria-label={PROMPT_BAR_TEXT.whatToDoNext}
+      aria-busy={probing.busy}
+      className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-3 py-2 sm:px-5 sm:py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
+    >
+      <Progress probing={probing} outlook={outlook} />
+      <div className="order-first min-w-0 lg:order-none">
+        {words.turn && (
+          <p
+            className="mb-1 border-l-8 border-brass pl-3 text-large font-bold sm:text-title"
+            data-testid="turn"
+          >
+            {words.turn}
+          </p>
+        )}
+        <p
+          className="text-title leading-[1.06] font-extrabold text-balance tracking-tight sm:text-prompt"
+          data-testid="prompt"
+          aria-live="polite"
+        >
+          {words.big}
+        </p>
+        <p className="mt-1 flex items-center gap-3 text-large">
+          {words.red && (
+            <span className="inline-flex h-9 min-w-9 shrink-0 items-center justify-center rounded-full bg-lead-red px-2 font-mono font-bold text-on-lead">
+              {words.red}
+            </span>
+          )}
+          <span data-testid="prompt-small">{words.small}</span>
+        </p>
+        <EntryLine probing={probing} />
+        <OhmsByTouch probing={probing} />
+        <Foreshadow probing={probing} outlook={outlook} />
+      </div>
+      <Answers probing={probing} />
+    </section>
+  );
+}
+
+/** The two prompts after this one, so that the hands can plan. */
+function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
+  const { map, task, plan, hands } = probing;
+  const { followUps } = outlook;
+  const foreseen = task?.kind === 'prompt' && plan?.kind === 'ask' && sameAsk(task.prompt.ask, plan.ask);
+  if (!foreseen || !followUps || hands.typed !== '' || hands.message) return null;
+  const { silent, sounded } = followUps;
+  if (!silent && !sounded) return null;
+  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
+  return (
+    <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
+      {PROMPT_BAR_TEXT.thenIfNone}
+      {words(silent)}
+      {PROMPT_BAR_TEXT.ifItSounds}
+      {words(sounded)}.
+    </p>
+  );
+}
+
+function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Probing; outlook: OutlookView }) {
+  const coverage = at ? map.settings.get(at)?.coverage : undefined;
+  // Counted when the next prompt is on the screen: it may wait.
+  const later = useDeferredValue(map);
+  const left = useMemo(() => mostLeft(later), [later]);
+  if (!coverage || !at) return <div />;
+  const expected = outlook.ways.now;
+  const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
+  const open = map.structure.actuators.some(({ closed }) => closed === null);
+  return (
+    <div className="text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:gap-x-3 sm:text-base">
+      <p className="text-ink">
+        <strong className="font-mono text-large">
+          {coverage.measured + coverage.follows}
+          {PROMPT_BAR_TEXT.ofText}
+          {coverage.pairs}
+        </strong>{' '}
+        {PROMPT_BAR_TEXT.pairsSettled}
+      </p>
+      {task?.kind === 'prompt' &&
+        plan?.kind === 'ask' &&
+        sameAsk(task.prompt.ask, plan.ask) &&
+        plan.reason && (
+          <p className="max-sm:hidden">
+            {PROMPT_BAR_TEXT.whyThis}
+            {REASON_WORDS[plan.reason]}
+          </p>
+        )}
+      <p className="max-sm:hidden">
+        {PROMPT_BAR_TEXT.at}
+        {settingName(map.structure, at)}: {coverage.measured}
+        {PROMPT_BAR_TEXT.measured}
+        {coverage.follows}
+        {PROMPT_BAR_TEXT.follow}
+        {coverage.assumed > 0 ? PROMPT_BAR_TEXT.assumed(coverage.assumed) : ''}
+      </p>
+      {recheck && (
+        <p className="font-semibold text-ink">
+          {PROMPT_BAR_TEXT.reCheck}
+          {PROMPT_BAR_TEXT.reCheckMore(recheck.touches, time(recheck.seconds))}
+        </p>
+      )}
+      {left.readings > 0 && (
+        <p>
+          {expected && expected.readings > 0
+            ? PROMPT_BAR_TEXT.aboutTouchesMore(expected.touches, time(expected.seconds))
+            : PROMPT_BAR_TEXT.atMostTouchesMore(left.touches, time(left.seconds))}
+          {open ? PROMPT_BAR_TEXT.inThePositionsFoundSo : ''}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function EntryLine({ probing: { hands, map } }: { probing: Probing }) {
+  const { typed, message } = hands;
+  if (typed === '' && !message) return null;
+  return (
+    <p className="mt-1 flex flex-wrap items-center gap-3 text-large">
+      {typed !== '' && (
+        <span
+          className="rounded-part border-2 border-brass px-3 py-0.5 font-mono font-bold"
+          data-testid="typed"
+        >
+          {typed}
+          <span aria-hidden="true" className="animate-pulse motion-reduce:animate-none">
+            _
+          </span>
+        </span>
+      )}
+      {message && (
+        <span role="status" className="rounded-part bg-amber-wash px-3 py-0.5 text-amber-ink">
+          {messageWords(map.structure, message)}
+        </span>
+      )}
+    </p>
+  );
+}
+
+/** Every answer that the hands can give now. */
+function Answers({ probing }: { probing: Probing }) {
+  const { structure } = probing.map;
+  const answers = answersTo(probing);
+  const give =
+    ({ act }: Answer) =>
+    () =>
+      probing.act(act);
+  const small = answers.filter(({ look }) => look === 'small');
+  return (
+    <div className="grid content-start gap-2 lg:gap-2.5">
+      <div className="grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5">
+        {answers.map((answer) => {
+          const words = answerWords(structure, answer.label);
+          if (answer.look === 'small') return null;
+          if (answer.look === 'way-on' || answer.key === null)
+            return (
+              <PlainButton
+                key={words}
+                look={answer.look === 'main' ? 'strong' : undefined}
+                className={answer.look === 'main' ? 'min-h-16 text-large' : 'col-span-2 min-h-14'}
+                onClick={give(answer)}
+              >
+                {words}
+              </PlainButton>
+            );
+          return (
+            <KeyButton
+              key={words}
+              keys={keyWords(answer.key)}
+              strong={answer.look === 'main'}
+              disabled={answer.off}
+              onPress={give(answer)}
+            >
+              {words}
+            </KeyButton>
+          );
+        })}
+      </div>
+      {small.length > 0 && (
+        <div className="flex flex-wrap gap-2">
+          {small.map((answer) => (
+            <PlainButton
+              key={answerWords(structure, answer.label)}
+              className="grow px-2"
+              aria-pressed={answer.pressed}
+              onClick={give(answer)}
+            >
+              {answerWords(structure, answer.label)}{' '}
+              {answer.key && <kbd className="font-mono text-small text-quiet">{answer.key}</kbd>}
+            </PlainButton>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,248 @@
+import { SEARCH_LETTERS } from '@which-way/core/schema';
+import type { MatchedEntry } from '@which-way/contract';
+import { machineOf } from '@which-way/core/circuit';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
+import {
+  isLoosened,
+  proposedSource,
+  type NoRequirement,
+  type RequirementSource,
+} from '@which-way/core/match';
+import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useStore } from 'zustand';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { Notice } from '../../controls/notice.js';
+import { PlainButton } from '../../controls/plain-button.js';
+import { CandidateView } from './candidate/candidate-view.js';
+import { CandidateList } from './found/candidate-list.js';
+import { FoundLine } from '../../parts/finding/found-line.js';
+import { useMachineNeed } from './use-machine-need.js';
+import { askedOf, questionOf } from './match-question.js';
+import { MatchSearch, shapeOf, type SearchState } from '../../parts/finding/match-search.js';
+import { NO_REQUIREMENT_WORDS } from '../../parts/finding/match-words.js';
+import { Refinements } from './requirement/refinements.js';
+import { anotherName, SourceChoice } from './requirement/source-choice.js';
+import { WhatMatters } from './requirement/what-matters.js';
+import { MATCH_PAGE_TEXT } from '@which-way/words/screens/pages/match/match-page';
+import { Field } from '../../controls/fields/field.js';
+
+const NONE: MatchedEntry[] = [];
+
+/** What is asked, and what was found so far: searched anew whenever what is asked changes. */
+function useMatches() {
+  const map = useJobState((state) => state.map);
+  const proposed = useMemo(() => proposedSource(map), [map]);
+  const session = useSession();
+  const refinement = useMemo(() => refinementOf(map.log), [map.log]);
+  const source = refinement.source ?? proposed;
+  const refine = (change: Partial<Refinement>) =>
+    session.emit({ kind: 'requirement-refined', refinement: { ...refinement, ...change } });
+  const need = useMachineNeed(map, source === 'machine');
+  const asked = useMemo(() => askedOf(map, source, refinement, need), [map, source, refinement, need]);
+  const [words, setWords] = useState('');
+  const sought = useDeferredValue(words);
+  const question = useMemo(
+    () => questionOf(map, asked, refinement, sought),
+    [map, asked, refinement, sought],
+  );
+  const [search] = useState(() => new MatchSearch());
+  const matches = useStore(search.store);
+  useEffect(() => {
+    if (question) search.start(question);
+  }, [search, question]);
+  useEffect(() => () => search.stop(), [search]);
+  const again = () => question && search.start(question);
+  const candidates = question && matches.shape === shapeOf(question) ? matches.candidates : NONE;
+  return {
+    map,
+    proposed,
+    refinement,
+    source,
+    refine,
+    asked,
+    need,
+    search,
+    matches,
+    candidates,
+    again,
+    words,
+    setWords,
+  };
+}
+
+/** What can take its place: wiring first, and all else that is known of it. */
+export function MatchPage() {
+  const {
+    map,
+    proposed,
+    refinement,
+    source,
+    refine,
+    asked,
+    need,
+    search,
+    matches,
+    candidates,
+    again,
+    words,
+    setWords,
+  } = useMatches();
+  const [picked, setPicked] = useState<string | null>(null);
+  const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
+  const hasMachine = useMemo(() => machineOf(map) !== null, [map]);
+  const choice = <SourceChoice {...{ source, proposed, refinement, hasMachine }} onRefine={refine} />;
+  const { whole, found } = asked;
+  if (whole.kind === 'none' || found.kind === 'none') {
+    const because =
+      whole.kind === 'none' ? whole.because : found.kind === 'none' ? found.because : 'nothing-joins';
+    return (
+      <NothingToMatch because={because}>
+        {choice}
+        {whole.kind !== 'none' && <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />}
+      </NothingToMatch>
+    );
+  }
+  const loosened = source === 'machine' ? 'machine' : isLoosened(refinement);
+  const shown =
+    candidates.find(({ known }) => known.id === (picked ?? chosen?.entry)) ??
+    candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
+  const { requirement, settings, unsettledPairs } = found;
+  return (
+    <main
+      data-fits
+      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[27rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
+      <section
+        aria-label={MATCH_PAGE_TEXT.candidates}
+        className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2"
+      >
+        <h1 className="text-title font-bold">{MATCH_PAGE_TEXT.whatCanTakeItsPlace}</h1>
+        {choice}
+        <p className="mt-2">
+          {MATCH_PAGE_TEXT.needs}
+          {requirement.terminals.length}
+          {MATCH_PAGE_TEXT.terminalsAnd}
+          {settings.length}{' '}
+          {settings.length === 1 ? MATCH_PAGE_TEXT.position : MATCH_PAGE_TEXT.positionsInThisOrder}.
+          {source === 'machine' && need.capped && MATCH_PAGE_TEXT.moreWouldDoThanWas}
+        </p>
+        <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
+        <Refinements map={map} refinement={refinement} onRefine={refine} />
+        {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
+        <Field
+          label={MATCH_PAGE_TEXT.onlyThoseThatAreCalled}
+          className="mt-2"
+          type="search"
+          value={words}
+          maxLength={SEARCH_LETTERS}
+          placeholder={MATCH_PAGE_TEXT.nameMakerNumberMarkingFamily}
+          onType={setWords}
+        />
+        <Troubles {...{ matches, words }} onAgain={again} />
+        <FoundLine matches={matches} onStop={() => search.stop()} />
+        <CandidateList
+          {...{ candidates, settings, loosened }}
+          shown={shown?.known.id ?? null}
+          chosen={chosen?.entry ?? null}
+          onPick={setPicked}
+        />
+      </section>
+      {shown ? (
+        <CandidateView
+          key={shown.known.id}
+          {...{ candidate: shown, map, chosen, source, refinement, found, loosened }}
+          subject={asked.subject}
+          like={source === 'another' ? anotherName(refinement) : null}
+        />
+      ) : (
+        <p className="p-8 text-quiet">
+          {matches.running
+            ? MATCH_PAGE_TEXT.searching
+            : matches.all === 0
+              ? MATCH_PAGE_TEXT.whatCanTakeItsPlace2
+              : MATCH_PAGE_TEXT.noneOfTheLibraryHas(
+                  refinement.jumpers === 0 ? ' without an added junction' : '',
+                )}
+        </p>
+      )}
+    </main>
+  );
+}
+
+function Troubles({ matches, words, onAgain }: { matches: SearchState; words: string; onAgain: () => void }) {
+  const { trouble, done, all } = matches;
+  return (
+    <>
+      {trouble && (
+        <div className="mt-3">
+          <Notice look="amber" title={trouble.message}>
+            {trouble.hint}{' '}
+            <PlainButton look="quiet" onClick={onAgain}>
+              {MATCH_PAGE_TEXT.lookAgain}
+            </PlainButton>
+          </Notice>
+        </div>
+      )}
+      {done && all === 0 && words === '' && (
+        <div className="mt-3">
+          <Notice look="plain" title={MATCH_PAGE_TEXT.theLibraryIsEmpty}>
+            {MATCH_PAGE_TEXT.takeInACatalogueOr}{' '}
+            <Link to="/library" className="underline">
+              {MATCH_PAGE_TEXT.library}
+            </Link>
+            .
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Something binds nothing: what is not known, or not said. */
+function NotAll({
+  map,
+  source,
+  unsettledPairs,
+}: {
+  map: SwitchMap;
+  source: RequirementSource;
+  unsettledPairs: number;
+}) {
+  const mapped = source === 'as-mapped';
+  return (
+    <div className="mt-3">
+      <Notice
+        look="amber"
+        title={mapped ? MATCH_PAGE_TEXT.theMapIsNotComplete : MATCH_PAGE_TEXT.notEverythingIsSaidOf}
+      >
+        {unsettledPairs}
+        {MATCH_PAGE_TEXT.pairs}
+        {mapped ? MATCH_PAGE_TEXT.areNotSettled : MATCH_PAGE_TEXT.bindNothing}
+        {mapped && map.structure.actuators[0]?.closed === null ? MATCH_PAGE_TEXT.andThereMayBeMore : ''}
+        {MATCH_PAGE_TEXT.aCandidateCanBeRuled}
+      </Notice>
+    </div>
+  );
+}
+
+/** Why there is nothing to match, and the ways on. */
+function NothingToMatch({ because, children }: { because: NoRequirement; children: ReactNode }) {
+  return (
+    <main className="mx-auto w-full max-w-3xl p-8">
+      <h1 className="sr-only">{MATCH_PAGE_TEXT.match}</h1>
+      <Notice look="plain" title={NO_REQUIREMENT_WORDS[because]}>
+        <Link to="../map" relative="path" className="underline">
+          {MATCH_PAGE_TEXT.goToTheMap}
+        </Link>{' '}
+        {MATCH_PAGE_TEXT.orSayAt}{' '}
+        <Link to="../verify" relative="path" className="underline">
+          {MATCH_PAGE_TEXT.verify}
+        </Link>{' '}
+        {MATCH_PAGE_TEXT.whatItShouldDoA}
+      </Notice>
+      {children}
+    </main>
+  );
+}

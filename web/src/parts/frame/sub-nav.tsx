@@ -1,0 +1,97 @@
+import type { Deed } from '@which-way/core/log';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { useJobState, useSession } from '../../job/job-context.js';
+import { Hint } from '../../controls/hint.js';
+import { PlainButton } from '../../controls/plain-button.js';
+import { useKeptInSight } from '../../controls/use-kept-in-sight.js';
+import { SUB_NAV_TEXT } from '@which-way/words/screens/parts/frame/sub-nav';
+
+interface SubNavProps {
+  label: string;
+  pages: readonly { to: string; text: string }[];
+  /** What undo and redo are about on these pages. */
+  acts: ReadonlySet<Deed['kind']>;
+}
+
+/** The parts of one step of the job, side by side, with undo for what is done there. */
+export function SubNav({ label, pages, acts }: SubNavProps) {
+  const line = useRef<HTMLElement>(null);
+  useKeptInSight(line);
+  return (
+    <div className="flex grow flex-col">
+      <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
+        <nav
+          ref={line}
+          aria-label={label}
+          className="scrollbar-none relative flex min-w-0 gap-x-1 overflow-x-auto"
+        >
+          {pages.map(({ to, text }) => (
+            <NavLink
+              key={to}
+              to={to}
+              end
+              className={({ isActive }) =>
+                `-mb-0.5 flex min-h-12 items-center border-b-4 px-3 font-semibold whitespace-nowrap ${isActive ? 'border-brass' : 'border-transparent text-quiet hover:border-line'}`
+              }
+            >
+              {text}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex shrink-0 gap-1 py-1">
+          <UndoButtons acts={acts} />
+        </div>
+      </div>
+      <Outlet />
+    </div>
+  );
+}
+
+/** Undo and redo of these acts, also by Ctrl Z and Ctrl Y. */
+export function UndoButtons({ acts }: { acts: ReadonlySet<Deed['kind']> }) {
+  const session = useSession();
+  const log = useJobState((state) => state.map.log);
+  const canUndo = log.undo.some(({ what }) => acts.has(what.kind));
+  const canRedo = log.redo.some(({ what }) => acts.has(what.kind));
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      if (event.target instanceof Element && event.target.closest('input, textarea')) return;
+      const key = event.key.toLowerCase();
+      if (key === 'z' && !event.shiftKey) session.undo(acts);
+      else if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo(acts);
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [session, acts]);
+  return (
+    <>
+      <Hint text={SUB_NAV_TEXT.undoCtrlZ}>
+        <PlainButton
+          look="quiet"
+          className="!px-2.5"
+          aria-label={SUB_NAV_TEXT.undo}
+          disabled={!canUndo}
+          onClick={() => session.undo(acts)}
+        >
+          <Undo2 size={20} aria-hidden="true" />
+        </PlainButton>
+      </Hint>
+      <Hint text={SUB_NAV_TEXT.redoCtrlY}>
+        <PlainButton
+          look="quiet"
+          className="!px-2.5"
+          aria-label={SUB_NAV_TEXT.redo}
+          disabled={!canRedo}
+          onClick={() => session.redo(acts)}
+        >
+          <Redo2 size={20} aria-hidden="true" />
+        </PlainButton>
+      </Hint>
+    </>
+  );
+}

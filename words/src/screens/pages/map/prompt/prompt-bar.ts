@@ -1,0 +1,20 @@
+import { touches } from '../../../../plural.js';
+
+/** What prompt bar says. */
+export const PROMPT_BAR_TEXT = {
+  whatToDoNext: 'What to do next',
+  thenIfNone: 'Then, if none: ',
+  ifItSounds: '. If it sounds: ',
+  ofText: ' of ',
+  pairsSettled: 'pairs settled',
+  whyThis: 'Why this: ',
+  at: 'at ',
+  measured: ' measured, ',
+  follow: ' follow',
+  assumed: (assumed: string | number) => `, ${assumed} assumed`,
+  reCheck: 'Re-check: ',
+  reCheckMore: (count: number, time: string) => `${touches(count)} more, ${time}`,
+  aboutTouchesMore: (count: number, time: string) => `About ${touches(count)} more, ${time}`,
+  atMostTouchesMore: (count: number, time: string) => `At most ${touches(count)} more, ${time}`,
+  inThePositionsFoundSo: ', in the positions found so far',
+};
