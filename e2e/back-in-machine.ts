@@ -24,7 +24,7 @@ export async function readCheck(
     const [one = '', other = ''] = words.split(' to ').map(lugOf);
     const net = truth[at] ?? [];
     const closed = one === other || (net.includes(one) && net.includes(other));
-    await page.keyboard.press(closed ? 'Space' : 'Enter');
+    await page.keyboard.press(closed ? 'Enter' : 'Space');
     await expect(
       page
         .getByTestId('turn')

@@ -38,7 +38,7 @@ const mean = (list) => list.reduce((sum, one) => sum + one, 0) / list.length;
 const percent = (hits) => Math.round((1000 * hits.filter(Boolean).length) / hits.length) / 10;
 
 /** The figures of one corpus. */
-export function diagnosisFigures(name) {
+function diagnosisFigures(name) {
   const text = readFileSync(new URL(`planning/diagnosis-${name}.json`, import.meta.url), 'utf8');
   const { cases } = JSON.parse(text);
   const hits = { one: [], unknown: [], wrong: [], two: [], other: [] };
@@ -87,7 +87,7 @@ export function diagnosisFigures(name) {
 const isSelf = (at, size) => Math.floor((at % (size * size)) / size) === at % size;
 
 /** Milliseconds at 24 terminals and 13 positions, warm: the 95th percentile over causes of every kind. */
-export function diagnosisMilliseconds() {
+function diagnosisMilliseconds() {
   const kind =
     ordinarySwitches(24, 5).find(({ kind: one }) => one === 'bridging') ?? ordinarySwitches(24, 3)[0];
   const pattern = Array.from({ length: 13 }, (_, at) => kind.pattern[at % kind.pattern.length]);

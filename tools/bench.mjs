@@ -237,7 +237,12 @@ function benchRecheck() {
     const mapping = cases.map((hidden) => {
       const field = blankField(hidden[0].length, hidden.length);
       const joined = (setting, a, b) => hidden[setting][a] === hidden[setting][b];
-      return runCourse(field, EMPTY_HANDS, costs, clips > 0 ? ladder : positionFirst, joined).seconds;
+      return runCourse(field, {
+        hands: EMPTY_HANDS,
+        costs,
+        planner: clips > 0 ? ladder : positionFirst,
+        joined,
+      }).seconds;
     });
     const extra = plain.map(({ map, readings }) => recheckForecast(map, costs).readings / readings);
     note('recheck', `${by}: extra readings / mapping, mean`, round(mean(extra)), 'ratio');

@@ -9,7 +9,7 @@ export const root = fileURLToPath(new URL('..', import.meta.url));
 const stamps = join(root, '.cache');
 
 /** Runs a command in the project's folder; ends this program with its code when it fails. */
-export function run(command, args, options = {}) {
+function run(command, args, options = {}) {
   const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
   if (error) throw error;
   if (status !== 0) {
@@ -19,7 +19,7 @@ export function run(command, args, options = {}) {
 }
 
 /** A hash of files and folders by their contents. */
-export function hashOf(paths) {
+function hashOf(paths) {
   const hash = createHash('sha256');
   const add = (path) => {
     if (!existsSync(path)) return;
@@ -33,7 +33,7 @@ export function hashOf(paths) {
 }
 
 /** Does something unless it was done with the same contents before. */
-export function once(name, paths, isThere, work) {
+function once(name, paths, isThere, work) {
   const stamp = join(stamps, `${name}.stamp`);
   const wanted = hashOf(paths);
   if (isThere() && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return false;

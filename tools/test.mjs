@@ -102,6 +102,8 @@ await stage('lint, types', async () => {
         ...[bin('prettier/bin/prettier.cjs'), '.', '--check', '--log-level', 'warn'],
         ...cached('prettier'),
       ]),
+      // What is exported and asked for by nobody.
+      await run([bin('knip/bin/knip.js'), '--no-config-hints']),
       (await built) && (await run(tsc('-p', 'words/tsconfig.test.json'))),
       (await built) && (await run(tsc('-p', 'drawing/tsconfig.test.json'))),
     ],

@@ -1,4 +1,4 @@
-import type { JobFile } from '@which-way/core/formats';
+
 import type { Difference, MatchResult, NearMiss, Subject } from '@which-way/core/match';
 import type { Route } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
@@ -282,7 +282,7 @@ export interface LibraryHead {
   positions: number;
 }
 
-export type { JobFile, JobEvent, KnownSwitch };
+export type { JobEvent, KnownSwitch };
 
 /** A requirement as it travels: what the page knows, readings that are not sent yet included. */
 export interface MatchQuestion {

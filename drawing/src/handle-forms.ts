@@ -1,5 +1,5 @@
 import type { Actuator, ActuatorForm, Side } from '@which-way/core/switch';
-import { HEIGHT, WIDTH, type SeenHandle } from './seen-handle.js';
+import { HEIGHT, HANDLE_WIDTH, type SeenHandle } from './seen-handle.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
 import { keyBank, plunger, rocker, slide, toggle, trigger, unsaid } from './straight-handles.js';
 import { keyhole, knob, lever, potentiometer } from './turning-handles.js';
@@ -38,7 +38,7 @@ export function handlePicture(actuator: Actuator, index: number, side: Side, sai
     stroke: said.stroke,
   };
   return {
-    width: WIDTH,
+    width: HANDLE_WIDTH,
     height: HEIGHT,
     shapes: piecesOf(DRAWINGS[actuator.form](seen)),
     caption: said.caption,

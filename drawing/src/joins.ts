@@ -18,7 +18,10 @@ export function joinsOf(map: Pick<SwitchMap, 'settings' | 'tape'>, at: SettingId
   [...map.settings.values()].forEach(({ settled }, index) => {
     const { setting, terminals } = settled;
     const join = (a: number, b: number, disputed: boolean): Join => ({
-      ...{ setting, disputed, strand: strandOf(index), faint: setting !== at },
+      setting,
+      disputed,
+      strand: strandOf(index),
+      faint: setting !== at,
       from: terminals[a] as TerminalId,
       to: terminals[b] as TerminalId,
     });

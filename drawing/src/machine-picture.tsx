@@ -165,7 +165,7 @@ function bodyMark(name: string, inside: number): Drawn {
         stroke="var(--line)"
         strokeWidth={3}
       />
-      {label(name, BOX_LEFT + BOX_WIDTH / 2, TOP - 28, 'middle', 22)}
+      {label(name, { x: BOX_LEFT + BOX_WIDTH / 2, y: TOP - 28, anchor: 'middle', size: 22 })}
     </>
   );
 }
@@ -189,14 +189,15 @@ function railsOf(supplies: MachineDrawn['supplies']): number[] {
   );
 }
 
-function label(
-  text: string,
-  x: number,
-  y: number,
-  anchor: 'start' | 'middle' | 'end',
-  size: number,
-  bold = false,
-): Drawn {
+interface Label {
+  x: number;
+  y: number;
+  anchor: 'start' | 'middle' | 'end';
+  size: number;
+  bold?: boolean;
+}
+
+function label(text: string, { x, y, anchor, size, bold = false }: Label): Drawn {
   return (
     <text x={x} y={y} fontSize={size} fontWeight={bold ? 700 : 400} textAnchor={anchor} fill="var(--ink)">
       {text}
@@ -208,7 +209,7 @@ function railMark({ name, live }: { name: string; live: boolean }, x: number, bo
   return (
     <>
       <line x1={x} y1={40} x2={x} y2={bottom} stroke="var(--ink)" strokeWidth={live ? 9 : 5} />
-      {label(name, x, 28, live ? 'start' : 'end', 24, true)}
+      {label(name, { x, y: 28, anchor: live ? 'start' : 'end', size: 24, bold: true })}
     </>
   );
 }
@@ -224,7 +225,7 @@ function leadMark({ text, carries }: MachineLead, { path, text: at }: { path: st
         strokeWidth={carries ? 8 : 2.5}
         strokeLinejoin="round"
       />
-      {text !== '' && label(text, at.x, at.y, 'start', 19)}
+      {text !== '' && label(text, { x: at.x, y: at.y, anchor: 'start', size: 19 })}
     </>
   );
 }
@@ -290,24 +291,22 @@ function loadMark({ name, ends, says, look }: MachineLoad, at: number): Drawn {
         strokeWidth={width}
         strokeDasharray={dash}
       />
-      {label(
-        name.length > 16 ? `${name.slice(0, 15)}…` : name,
-        LOAD_LEFT + LOAD_WIDTH / 2,
-        top + 30,
-        'middle',
-        22,
-        true,
-      )}
-      {label(says, LOAD_LEFT + LOAD_WIDTH / 2, top + 58, 'middle', 20)}
+      {label(name.length > 16 ? `${name.slice(0, 15)}…` : name, {
+        x: LOAD_LEFT + LOAD_WIDTH / 2,
+        y: top + 30,
+        anchor: 'middle',
+        size: 22,
+        bold: true,
+      })}
+      {label(says, { x: LOAD_LEFT + LOAD_WIDTH / 2, y: top + 58, anchor: 'middle', size: 20 })}
       {many &&
         ends.map((end, index) =>
-          label(
-            end,
-            index < half ? LOAD_LEFT + 8 : LOAD_LEFT + LOAD_WIDTH - 8,
-            top + 40 + (index < half ? index : index - half) * 30,
-            index < half ? 'start' : 'end',
-            17,
-          ),
+          label(end, {
+            x: index < half ? LOAD_LEFT + 8 : LOAD_LEFT + LOAD_WIDTH - 8,
+            y: top + 40 + (index < half ? index : index - half) * 30,
+            anchor: index < half ? 'start' : 'end',
+            size: 17,
+          }),
         )}
     </>
   );

@@ -1,7 +1,7 @@
 import type { Actuator, Position } from '@which-way/core/switch';
 
 /** The field that a handle is drawn in. */
-export const WIDTH = 260;
+export const HANDLE_WIDTH = 260;
 export const HEIGHT = 176;
 export const INK = 'var(--ink)';
 export const METAL = 'var(--line)';
@@ -17,7 +17,7 @@ export interface SeenHandle {
 }
 
 /** Left and right as seen: all drawings are made from the front. */
-export const across = ({ mirrored }: SeenHandle, x: number): number => (mirrored ? WIDTH - x : x);
+export const across = ({ mirrored }: SeenHandle, x: number): number => (mirrored ? HANDLE_WIDTH - x : x);
 
 export function point(drawn: SeenHandle, degrees: number, radius: number, middle: { x: number; y: number }) {
   const angle = ((drawn.mirrored ? -degrees : degrees) * Math.PI) / 180;

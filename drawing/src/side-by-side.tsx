@@ -62,7 +62,10 @@ export function sideBySidePicture(
   said: GroundSaid & { old: string; fresh: string; caption: string },
 ): Picture {
   const fresh = drawn.fresh.map((label, place): Terminal => ({
-    ...{ id: `new ${place}` as TerminalId, label, marking: null, role: 'contact' },
+    id: `new ${place}` as TerminalId,
+    label,
+    marking: null,
+    role: 'contact',
   }));
   const { seenFrom = 'terminal' } = drawn;
   const upperFresh = upperOf(liesOf(drawn, fresh), seenFrom);
@@ -76,7 +79,9 @@ export function sideBySidePicture(
   const freshId = (place: number) => fresh[place]?.id as TerminalId;
   const oldLinks = drawn.oldJoins.map(([from, to]) => ({ from, to, differs: false }));
   const freshLinks = drawn.freshJoins.map(([one, other]) => ({
-    ...{ from: freshId(one), to: freshId(other), differs: drawn.differs.has(joinKey(one, other)) },
+    from: freshId(one),
+    to: freshId(other),
+    differs: drawn.differs.has(joinKey(one, other)),
   }));
   const ties = drawn.ties.flatMap((places) =>
     places.slice(1).map((place, at) => ({ from: freshId(places[at] as number), to: freshId(place) })),

@@ -1,6 +1,6 @@
 /** @jsxImportSource @which-way/drawing */
 import { angleOf } from '@which-way/core/switch';
-import { HEIGHT, INK, METAL, point, WIDTH, type SeenHandle } from './seen-handle.js';
+import { HEIGHT, INK, METAL, point, HANDLE_WIDTH, type SeenHandle } from './seen-handle.js';
 import type { Drawn } from './shape.js';
 
 interface Place {
@@ -62,7 +62,7 @@ const Pointer = ({ from, to, width }: { from: Place; to: Place; width: number })
 );
 
 export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
-  const middle = { x: WIDTH / 2, y: HEIGHT / 2 + 2 };
+  const middle = { x: HANDLE_WIDTH / 2, y: HEIGHT / 2 + 2 };
   const { actuator, position } = drawn;
   const tip = position ? point(drawn, angleOf(actuator, position), 36, middle) : null;
   const ends = actuator.closed === 'round' ? [] : [actuator.positions[0], actuator.positions.at(-1)];
@@ -105,7 +105,7 @@ export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
 }
 
 export function lever(drawn: SeenHandle): Drawn {
-  const middle = { x: WIDTH / 2, y: 150 };
+  const middle = { x: HANDLE_WIDTH / 2, y: 150 };
   const tip = drawn.position ? point(drawn, angleOf(drawn.actuator, drawn.position), 78, middle) : null;
   return (
     <>
@@ -124,7 +124,14 @@ export function lever(drawn: SeenHandle): Drawn {
 export const keyhole = (drawn: SeenHandle) =>
   knob(
     drawn,
-    <circle cx={WIDTH / 2} cy={HEIGHT / 2 + 2} r={16} fill="var(--paper)" stroke={INK} strokeWidth={3} />,
+    <circle
+      cx={HANDLE_WIDTH / 2}
+      cy={HEIGHT / 2 + 2}
+      r={16}
+      fill="var(--paper)"
+      stroke={INK}
+      strokeWidth={3}
+    />,
   );
 
 export const potentiometer = (drawn: SeenHandle) =>

@@ -101,7 +101,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await page.getByRole('link', { name: 'Refit' }).click();
   for (const label of ['1', '2', '3']) {
     await expect(bench.prompt).toHaveText(`Tag ${label} from ${label} to ${label}`);
-    await page.keyboard.press('Space');
+    await page.keyboard.press('Enter');
   }
   await expect(page.getByText('Every line of the card is done.')).toBeVisible();
   await page.getByRole('link', { name: 'Now the check before power' }).click();

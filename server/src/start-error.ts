@@ -21,4 +21,4 @@ export function startTrouble(error: unknown): { text: string; code: number } {
   return { text: error instanceof Error ? (error.stack ?? message) : message, code: 1 };
 }
 
-export const USAGE = START_ERROR_TEXT.optionsDataFolderPortNumber;
+const USAGE = START_ERROR_TEXT.optionsDataFolderPortNumber;

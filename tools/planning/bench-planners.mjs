@@ -77,7 +77,10 @@ function run(pattern, planner, costs) {
   };
   const field = blankField(pattern[0].length, pattern.length);
   const joined = (setting, a, b) => pattern[setting][a] === pattern[setting][b];
-  return { ...runCourse(field, EMPTY_HANDS, costs, timed, joined, { deep: true }), decide };
+  return {
+    ...runCourse(field, { hands: EMPTY_HANDS, costs, planner: timed, joined }, { deep: true }),
+    decide,
+  };
 }
 
 /** Costs of hands under which 'by time' must not be worse in the mean than the better school. */
@@ -177,7 +180,9 @@ export function benchPlanners({ note, atMost, round }, path) {
     const forecast = rows.map(({ pattern, ...row }) => {
       const blank = blankField(pattern[0].length, pattern.length);
       const joined = supposedJoins(blank, learntChance(blank));
-      return runCourse(copyField(blank), EMPTY_HANDS, costs, planner, joined).seconds / row[key].seconds;
+      return (
+        runCourse(copyField(blank), { hands: EMPTY_HANDS, costs, planner, joined }).seconds / row[key].seconds
+      );
     });
     both(`${NAMES[key]}: seconds forecast at the start / taken`, forecast);
   }
@@ -215,7 +220,7 @@ function benchOneWafer({ note }, rows) {
       keys +=
         places.length === 1 ? 1 : 1 + sounds.reduce((sum, place) => sum + String(place + 1).length + 1, 0);
     };
-    const course = runCourse(blankField(12, 4), EMPTY_HANDS, costs, planner, joined, { onMove });
+    const course = runCourse(blankField(12, 4), { hands: EMPTY_HANDS, costs, planner, joined }, { onMove });
     note(
       'planner',
       `12 terminals x 4 positions, ${name}`,

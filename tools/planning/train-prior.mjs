@@ -54,7 +54,7 @@ function samplesOf(family, chance, random) {
         const [low, high] = [Math.min(a, b), Math.max(a, b)];
         if (low === high || !isUnknown(field, setting, low, high)) continue;
         samples.push({
-          features: featuresOf(field, experience, likeness, setting, low, high),
+          features: featuresOf({ field, experience, likeness }, setting, low, high),
           label: pattern[setting][low] === pattern[setting][high] ? 1 : 0,
           // Each switch weighs the same, however many pairs it has.
           weight: 1 / (terminals * positions.length),

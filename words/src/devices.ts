@@ -1,5 +1,5 @@
 /** The devices that are signed in with the shop's code. */
-export const DEVICE_WORDS = {
+export const SIGNED_IN_WORDS = {
   title: 'Signed-in devices',
   own: 'this device',
   end: 'Sign out',

@@ -1,4 +1,4 @@
-import { isLeak, type Evidence, type Quantity } from '@which-way/core/sense';
+import { isLeak, type ReadingEvidence, type Quantity } from '@which-way/core/sense';
 import type { Value } from '@which-way/core/log';
 
 const STEPS: readonly [number, string][] = [
@@ -36,7 +36,7 @@ export function valueWords(value: Value): string {
 }
 
 /** What one reading proves, in a few words. */
-export function evidenceWords(evidence: Evidence): string {
+export function evidenceWords(evidence: ReadingEvidence): string {
   const { because, quantity: measured } = evidence;
   const net = measured ? quantity(measured) : '';
   switch (because) {

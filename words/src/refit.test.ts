@@ -4,11 +4,11 @@ import { describe, expect, it } from 'vitest';
 import {
   cardLineMore,
   cardLineWords,
-  limitWords,
+  recordLimitWords,
   mistakeWords,
   nodeShort,
   nodeWords,
-  refusalWords,
+  bypassRefusalWords,
   triedWords,
 } from './refit.js';
 
@@ -83,9 +83,9 @@ describe('the check before power in words', () => {
   });
 
   it('says on which side a limit lies', () => {
-    expect(limitWords({ limit: 1e6, atLeast: true })).toBe('at least 1 MΩ');
-    expect(limitWords({ limit: 0.3, atLeast: false })).toBe('at most 0.3 Ω');
-    expect(limitWords({ limit: null, atLeast: true })).toBe('no limit');
+    expect(recordLimitWords({ limit: 1e6, atLeast: true })).toBe('at least 1 MΩ');
+    expect(recordLimitWords({ limit: 0.3, atLeast: false })).toBe('at most 0.3 Ω');
+    expect(recordLimitWords({ limit: null, atLeast: true })).toBe('no limit');
   });
 });
 
@@ -103,10 +103,10 @@ describe('a jumper test that is not to be made', () => {
     [{ because: 'end-not-known', wires: [grey.id] }, 'Not offered: where tag 2 (GY) ends is not known.'],
     [{ because: 'end-not-known', wires: [] }, 'Not offered: it is not known where the wires end.'],
     [{ because: 'brake', loads: ['planer'] }, 'Refused: the brake of planer would be left out.'],
-  ])('%#: says why', (refusal, words) => expect(refusalWords(refusal as never, of)).toBe(words));
+  ])('%#: says why', (refusal, words) => expect(bypassRefusalWords(refusal as never, of)).toBe(words));
 
   it('names both supplies that would meet', () => {
-    const words = refusalWords({ because: 'supplies-meet', supplies: ['left', 'right'] as never }, of);
+    const words = bypassRefusalWords({ because: 'supplies-meet', supplies: ['left', 'right'] as never }, of);
     expect(words).toMatch(/^Refused: .*left.* and .*right.* would meet\.$/);
   });
 });

@@ -9,7 +9,7 @@ import type {
   SupplyKind,
 } from '@which-way/core/log';
 import {
-  benchOf,
+  checkBench,
   type BypassRefusal,
   type CardLine,
   type FunctionCheck,
@@ -23,7 +23,7 @@ import { ohms } from './quantity.js';
 import { settingName } from './terminals.js';
 import { colorWords } from './tag/wires.js';
 
-export const WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
+export const REFIT_WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
   part: { name: 'the part that was chosen', about: 'Wires go onto it as Match laid them.' },
   same: { name: 'the same switch', about: 'Cleaned or repaired: every wire goes where it was.' },
   label: {
@@ -32,7 +32,7 @@ export const WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
   },
 };
 
-export const STANDING_WORDS: Record<SignedRefit['transfer'], string> = {
+export const TRANSFER_WORDS: Record<SignedRefit['transfer'], string> = {
   done: 'done',
   failed: 'failed',
   'not-done': 'not done',
@@ -98,21 +98,21 @@ export const END_WORK: Record<Termination, string> = {
 
 /** A place to measure at: a wire's far end or a lug. */
 export function nodeWords(refit: Refit, node: number): string {
-  const { laid } = benchOf(refit);
+  const { laid } = checkBench(refit);
   const wire = laid[node]?.wire;
   return wire ? `far end of ${tagWords(wire)}` : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
 }
 
 /** The same, as short as a big prompt wants it. */
 export function nodeShort(refit: Refit, node: number): string {
-  const { laid } = benchOf(refit);
+  const { laid } = checkBench(refit);
   const wire = laid[node]?.wire;
   return wire ? tagWords(wire) : `lug ${refit.lugs[node - laid.length] ?? '?'}`;
 }
 
 /** A mistake in a sentence, with the wires to look at. */
 export function mistakeWords(refit: Refit, mistake: Mistake): string {
-  const { laid, strays } = benchOf(refit);
+  const { laid, strays } = checkBench(refit);
   const wire = (at: number) => (laid[at] ? tagWords(laid[at].wire) : 'a wire');
   const lug = (at: number) => refit.lugs[at] ?? '?';
   switch (mistake.kind) {
@@ -160,11 +160,11 @@ export function beforePowerWords(what: BeforePower, supply: SupplyKind): { name:
 }
 
 /** A limit in words. */
-export const limitWords = ({ limit, atLeast }: Pick<WantedRecord, 'limit' | 'atLeast'>): string =>
+export const recordLimitWords = ({ limit, atLeast }: Pick<WantedRecord, 'limit' | 'atLeast'>): string =>
   limit === null ? 'no limit' : `${atLeast ? 'at least' : 'at most'} ${ohms(limit)}`;
 
 /** Why wires may not be joined to stand in for a setting. */
-export function refusalWords(
+export function bypassRefusalWords(
   refusal: BypassRefusal,
   { wires, supplies, loads }: { wires: readonly Wire[]; supplies: readonly Supply[]; loads: readonly Load[] },
 ): string {
@@ -195,7 +195,7 @@ export function refusalWords(
   }
 }
 
-export const OUTCOME_WORDS: Record<JumperOutcome, string> = {
+export const JUMPER_OUTCOME_WORDS: Record<JumperOutcome, string> = {
   runs: 'It runs',
   'does-not': 'It does not run',
   stops: 'It runs, then stops',

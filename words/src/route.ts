@@ -1,8 +1,8 @@
 import { plural } from './plural.js';
-import type { Route, Step } from '@which-way/core/route';
+import type { Route, RouteStep } from '@which-way/core/route';
 import { SAFETY_SHORT } from './before/safety-short.js';
 
-export const STEP_WORDS: Record<Step, string> = {
+export const STEP_WORDS: Record<RouteStep, string> = {
   intake: 'Intake',
   safe: 'Make safe',
   tag: 'Tag wires',

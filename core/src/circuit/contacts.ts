@@ -2,7 +2,7 @@ import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
 import type { ExpectedTable } from '../log/index.js';
 import { blocks, partitionFromGroups, type Partition } from '../partition/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
-import { pairsNamed } from '../verify/index.js';
+import { isAmong } from '../verify/index.js';
 
 /** What is known of the contacts in one setting: the joins, and of which pairs nothing is known. Terminals by place. */
 export interface ContactsAt {
@@ -23,7 +23,7 @@ export function contactsAsTable(map: SwitchMap, table: ExpectedTable, setting: S
   const { terminals } = map.structure;
   const place = new Map(terminals.map(({ id }, at) => [id, at]));
   const said = table.settings.find((one) => one.setting === setting);
-  const silent = pairsNamed(said?.unsaid ?? []);
+  const silent = isAmong(said?.unsaid ?? []);
   const idAt = (at: number) => terminals[at]?.id as TerminalId;
   return {
     nets: partitionFromGroups(

@@ -17,12 +17,23 @@ export function drawnMachine({ terminals, supplies, loads, wires }: Drawn): Mach
   const names = terminals.split(' ');
   const made = {
     supplies: Object.entries(supplies).map(([id, more]): Supply => ({
-      ...{ id: id as SupplyId, name: id, kind: 'L', volts: 230, current: 'AC', removed: false },
+      id: id as SupplyId,
+      name: id,
+      kind: 'L',
+      volts: 230,
+      current: 'AC',
+      removed: false,
       ...more,
     })),
     loads: Object.entries(loads).map(([id, more]): Load => ({
-      ...{ id: id as LoadId, name: id, kind: 'resistive', amps: null, watts: null, volts: null },
-      ...{ current: 'AC', removed: false },
+      id: id as LoadId,
+      name: id,
+      kind: 'resistive',
+      amps: null,
+      watts: null,
+      volts: null,
+      current: 'AC',
+      removed: false,
       ...more,
     })),
   };
@@ -39,7 +50,9 @@ export function drawnMachine({ terminals, supplies, loads, wires }: Drawn): Mach
   const said = all.filter(([, to]) => to !== '?');
   return {
     ...made,
-    ...{ nodes, supplyNode, endNode },
+    nodes,
+    supplyNode,
+    endNode,
     terminals: names as TerminalId[],
     leads: said.map(([from, to], at) => ({ wire: `w${at}` as never, a: nodeOf(from), b: nodeOf(to) })),
     open: new Set(all.filter(([, to]) => to === '?').map(([from]) => nodeOf(from))),

@@ -32,7 +32,7 @@ export type Hazard =
   | { kind: 'start-stays'; setting: SettingId; load: LoadId };
 
 /** A setting with its contacts, in handle order. */
-export interface Standing {
+export interface HandleStop {
   contacts: ContactsAt;
   result: InSetting;
   /** The handle springs back from there. */
@@ -42,13 +42,15 @@ export interface Standing {
 /** Every hazard of the machine, those in a setting before those in passing. */
 export function hazardsOf(
   machine: Machine,
-  standings: readonly Standing[],
+  standings: readonly HandleStop[],
   makesBefore: MakesBefore,
 ): Hazard[] {
   return [
     ...standings.flatMap(({ result }) => inStanding(result)),
     ...standings.flatMap((one) => startStays(machine, one)),
-    ...standings.slice(1).flatMap((to, at) => inPassing(machine, standings[at] as Standing, to, makesBefore)),
+    ...standings
+      .slice(1)
+      .flatMap((to, at) => inPassing(machine, standings[at] as HandleStop, to, makesBefore)),
   ];
 }
 
@@ -66,7 +68,7 @@ export function inStanding({ setting, loads, shorts, maybeShorts, joined }: InSe
   ];
 }
 
-function startStays({ loads, endNode }: Machine, { result, springs }: Standing): Hazard[] {
+function startStays({ loads, endNode }: Machine, { result, springs }: HandleStop): Hazard[] {
   if (springs) return [];
   return loads.flatMap(({ id, make }): Hazard[] => {
     if (make !== 'run-start') return [];
@@ -80,8 +82,8 @@ function startStays({ loads, endNode }: Machine, { result, springs }: Standing):
 /** What joins for a moment where the next contact makes before the last one breaks: both settings' nets together. */
 export function inPassing(
   machine: Machine,
-  from: Standing,
-  to: Standing,
+  from: HandleStop,
+  to: HandleStop,
   makesBefore: MakesBefore,
 ): Hazard[] {
   const ends = { from: from.result.setting, to: to.result.setting };

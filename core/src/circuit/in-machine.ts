@@ -69,7 +69,10 @@ export function inSetting(
     0,
   );
   return {
-    ...{ setting, loads, watts, known },
+    setting,
+    loads,
+    watts,
+    known,
     joined: [...met.values()],
     shorts: certain.map(([, short]) => short),
     maybeShorts: [...every]

@@ -47,7 +47,9 @@ export function loadState(load: Load, fed: Fed, rated: number, highest: number, 
     load.make === 'three-phase' ? shares.reduce((sum, one) => sum + one, 0) / 3 : Math.max(...shares);
   const watts = figures && load.watts !== null ? share * load.watts : null;
   const level = (does: LoadDoes): LoadState => ({
-    ...{ does, share, watts: load.kind === 'motor' ? null : watts },
+    does,
+    share,
+    watts: load.kind === 'motor' ? null : watts,
   });
   if (share < OFF) return resting(load, fed, highest);
   const on: LoadDoes = share >= FULL ? 'full' : 'part';

@@ -43,7 +43,7 @@ export function windingsOf({
 }
 
 /** A lead between two nodes: a wire of the job, or an end of a load that goes straight on. */
-export interface Lead {
+export interface MachineLead {
   /** null: not a wire of this switch. */
   wire: WireId | null;
   a: number;
@@ -58,7 +58,7 @@ export interface Machine {
   supplies: readonly Supply[];
   loads: readonly Load[];
   nodes: number;
-  leads: readonly Lead[];
+  leads: readonly MachineLead[];
   /** Terminals with a wire whose end nobody has said, by place. */
   open: ReadonlySet<number>;
   /** Loads of which an end is not said: what they do is not known. */
@@ -89,7 +89,7 @@ export function layNodes(
 /** Loads of which an end goes nowhere that was said; `capped` ends were said to go nowhere. */
 export function halfSaidOf(
   loads: readonly Load[],
-  leads: readonly Lead[],
+  leads: readonly MachineLead[],
   endNode: ReadonlyMap<string, number>,
   capped: readonly { load: LoadId; end: LoadEnd }[],
 ): Set<LoadId> {
@@ -114,7 +114,7 @@ export function machineOf({ structure, log }: Pick<SwitchMap, 'structure' | 'log
         ? endNode.get(endKey(end.load, end.end))
         : undefined;
   const ends = wireEndsOf(log);
-  const leads: Lead[] = [];
+  const leads: MachineLead[] = [];
   const open = new Set<number>();
   for (const { id, terminal } of recordsOf(log, 'wire-tagged')) {
     const at = terminal === null ? undefined : place.get(terminal);

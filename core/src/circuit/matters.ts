@@ -6,7 +6,7 @@ import type { Machine } from './machine.js';
 import { powered } from './power.js';
 
 /** More wired terminals than this have too many partitions to look at each. */
-export const MOST_WIRED = 8;
+const MOST_WIRED = 8;
 /** Boxes of a setting that are kept; more are said to be capped. */
 const MOST_BOXES = 3;
 

@@ -3,7 +3,7 @@ import type { SettingId } from '../switch/index.js';
 import { BOOK_CIRCUITS } from '../testing/textbook-circuits.js';
 import type { BookCircuit } from '../testing/textbook-parts.js';
 import { drawnContacts, drawnMachine, type Drawn } from './drawn.js';
-import { hazardsOf, type Hazard, type Standing } from './hazards.js';
+import { hazardsOf, type Hazard, type HandleStop } from './hazards.js';
 import { inSetting } from './in-machine.js';
 
 const L = { kind: 'L', volts: 230 } as const;
@@ -223,7 +223,7 @@ describe('what is not known is not guessed', () => {
 });
 
 describe('hazards', () => {
-  const standing = (drawn: Drawn, name: string, joins: string, springs = false): Standing => {
+  const standing = (drawn: Drawn, name: string, joins: string, springs = false): HandleStop => {
     const contacts = drawnContacts(drawn.terminals, joins);
     return { contacts, springs, result: inSetting(drawnMachine(drawn), name as SettingId, contacts) };
   };

@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import { recordsOf } from '../log/index.js';
 import { requiredSettings, type SettingId } from '../switch/index.js';
 import type { ContactsAt } from './contacts.js';
-import { hazardsOf, type Hazard, type Standing } from './hazards.js';
+import { hazardsOf, type Hazard, type HandleStop } from './hazards.js';
 import { inSetting, type InSetting } from './in-machine.js';
 import type { Machine } from './machine.js';
 import type { MachineFault } from './power.js';
@@ -30,7 +30,7 @@ export function inEverySetting(
   fault: MachineFault = {},
 ): InEverySetting {
   const { actuators } = map.structure;
-  const standings = requiredSettings(map.structure).map(({ id, at }): Standing => {
+  const standings = requiredSettings(map.structure).map(({ id, at }): HandleStop => {
     const contacts = contactsAt(id);
     const springs = actuators.some(
       (actuator) => actuator.positions.find((one) => one.id === at[actuator.id])?.rests === 'momentary',

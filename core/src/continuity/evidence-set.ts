@@ -29,7 +29,7 @@ export function without(
 }
 
 /** Every reading in it once, in one order whatever the order of arrival. */
-export function readingsIn({ joins, opens, clauses }: EvidenceSet): ReadingId[] {
+function readingsIn({ joins, opens, clauses }: EvidenceSet): ReadingId[] {
   return [...new Set([...joins, ...opens, ...clauses].map(({ reading }) => reading))].sort();
 }
 

@@ -1,5 +1,5 @@
 import { cellOf, pairCell } from '../partition/index.js';
-import type { Evidence } from '../sense/index.js';
+import type { ReadingEvidence } from '../sense/index.js';
 import { ASSUMED_APART, known, UNKNOWN } from './fact.js';
 import type { Link } from './link.js';
 import { canonicalState, copyState, hold, merge, netOf, netsOfState } from './net-state.js';
@@ -18,7 +18,7 @@ const grounds = new WeakMap<Settled, Ground | null>();
  * that is known, all read in one way (ohms or tones). null where that is not so: then it has to be settled from the start.
  * The outcome is the same either way.
  */
-export function extendSettled(before: Settled, added: readonly Evidence[]): Settled | null {
+export function extendSettled(before: Settled, added: readonly ReadingEvidence[]): Settled | null {
   if (before.tangled || before.contradictions.length > 0 || before.clauses.length > 0) return null;
   const ground = groundOf(before);
   const links = linksOf(before, added);
@@ -65,7 +65,7 @@ export function extendSettled(before: Settled, added: readonly Evidence[]): Sett
 
 function linksOf(
   { terminals, lookAgain }: Settled,
-  added: readonly Evidence[],
+  added: readonly ReadingEvidence[],
 ): { link: Link; joins: boolean }[] | null {
   const links: { link: Link; joins: boolean }[] = [];
   for (const { red, black, says, by, reading, fromOtherSide } of added) {

@@ -1,6 +1,12 @@
-import { extendTape, readTape, type Evidence, type TapeLine, type TapeMemory } from '../sense/index.js';
+import {
+  extendTape,
+  readTape,
+  type ReadingEvidence,
+  type TapeLine,
+  type TapeMemory,
+} from '../sense/index.js';
 import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
-import { inPattern, positionsClosed, type SettingId, type Structure } from '../switch/index.js';
+import { inPattern, allPositionsClosed, type SettingId, type Structure } from '../switch/index.js';
 import { extendSettled } from './extend-settled.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle } from './settle.js';
@@ -34,7 +40,7 @@ export function createMapper(): Mapper {
   let lastStructure: { changes: string; structure: Structure } | null = null;
   let last: {
     map: SwitchMap;
-    bySetting: Map<SettingId, Evidence[]>;
+    bySetting: Map<SettingId, ReadingEvidence[]>;
     explained: Explanations;
     assumed: Blocks[];
   } | null = null;
@@ -70,7 +76,7 @@ export function createMapper(): Mapper {
         keeps && sameItems(before.bySetting.get(id) ?? [], evidence)
           ? before.map.settings.get(id)
           : undefined;
-      settings.set(id, known ?? settleOne(id, structure, contacts, evidence, explained, assumed));
+      settings.set(id, known ?? settleOne({ structure, contacts, explained, assumed }, id, evidence));
     }
     const map = { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
     last = { map, bySetting, explained, assumed };
@@ -78,21 +84,21 @@ export function createMapper(): Mapper {
   };
 }
 
+/** What every setting of a map is settled by, besides its own evidence. */
+interface Grounds {
+  structure: Structure;
+  contacts: readonly number[];
+  explained: Explanations;
+  assumed: readonly Blocks[];
+}
+
 function settleOne(
+  { structure, contacts, explained, assumed }: Grounds,
   id: SettingId,
-  { terminals }: Structure,
-  contacts: readonly number[],
-  evidence: readonly Evidence[],
-  explained: Explanations,
-  assumed: readonly Blocks[],
+  evidence: readonly ReadingEvidence[],
 ): MappedSetting {
-  const settled = settle(
-    id,
-    terminals.map((terminal) => terminal.id),
-    evidence,
-    explained,
-    assumed,
-  );
+  const terminals = structure.terminals.map((terminal) => terminal.id);
+  const settled = settle(id, terminals, evidence, explained, assumed);
   return { settled, coverage: coverageOf(settled, contacts) };
 }
 
@@ -105,13 +111,13 @@ function goOn(
     assumed,
   }: {
     map: SwitchMap;
-    bySetting: Map<SettingId, Evidence[]>;
+    bySetting: Map<SettingId, ReadingEvidence[]>;
     explained: Explanations;
     assumed: Blocks[];
   },
   log: Log,
   tape: TapeLine[],
-): { map: SwitchMap; bySetting: Map<SettingId, Evidence[]> } {
+): { map: SwitchMap; bySetting: Map<SettingId, ReadingEvidence[]> } {
   // Nothing was read: the settings, and the tape, stay the very same.
   if (tape === before.tape) return { map: { ...before, log }, bySetting };
   const fresh = groupEvidence(tape.slice(before.tape.length));
@@ -127,7 +133,7 @@ function goOn(
       id,
       extended
         ? { settled: extended, coverage: coverageOf(extended, before.contacts) }
-        : settleOne(id, before.structure, before.contacts, all, explained, assumed),
+        : settleOne({ ...before, explained, assumed }, id, all),
     );
   }
   const complete = completeness(before.structure, settings);
@@ -148,7 +154,7 @@ function completeness(structure: Structure, settings: SwitchMap['settings']): bo
   const required = structure.settings.filter(({ need }) => need === 'required');
   return (
     required.length > 0 &&
-    positionsClosed(structure) &&
+    allPositionsClosed(structure) &&
     required.every(({ id }) => {
       const mapped = settings.get(id);
       return mapped !== undefined && isComplete(mapped.coverage);
@@ -156,8 +162,8 @@ function completeness(structure: Structure, settings: SwitchMap['settings']): bo
   );
 }
 
-function groupEvidence(tape: readonly TapeLine[]): Map<SettingId, Evidence[]> {
-  const groups = new Map<SettingId, Evidence[]>();
+function groupEvidence(tape: readonly TapeLine[]): Map<SettingId, ReadingEvidence[]> {
+  const groups = new Map<SettingId, ReadingEvidence[]>();
   for (const { reading, standing, evidence } of tape) {
     if (standing !== 'counts') continue;
     const group = groups.get(reading.setting);

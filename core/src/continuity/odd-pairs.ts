@@ -1,11 +1,11 @@
 import { cellOf, pairCell } from '../partition/index.js';
-import type { Evidence } from '../sense/index.js';
+import type { ReadingEvidence } from '../sense/index.js';
 import type { ReadingId } from '../switch/index.js';
 import type { Explanations } from './settled.js';
 
 /** A reading between two single terminals, by their places. */
 export interface PlacedEvidence {
-  item: Evidence;
+  item: ReadingEvidence;
   red: number;
   black: number;
 }

@@ -1,5 +1,5 @@
 import { cellOf } from '../partition/index.js';
-import type { Evidence } from '../sense/index.js';
+import type { ReadingEvidence } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { decideFacts, doubtfulPairs } from './decide-facts.js';
@@ -17,7 +17,7 @@ import { sortEvidence } from './sort-evidence.js';
 export function settle(
   setting: SettingId,
   terminals: TerminalId[],
-  evidence: readonly Evidence[],
+  evidence: readonly ReadingEvidence[],
   explained: Explanations = new Map(),
   apart: readonly Blocks[] = [],
 ): Settled {
@@ -39,7 +39,7 @@ export function settle(
 }
 
 /** Steps that one setting may cost, some 0.8 s of work. A ladder of bundles over 36 terminals was seen to take 9 million, over 48 some 20. */
-export const MOST_STEPS = 60_000_000;
+const MOST_STEPS = 60_000_000;
 
 /** What the evidence that is not in dispute gives; null when the steps run out. */
 function settleTrusted(

@@ -1,4 +1,4 @@
-import { looksAgain, type Evidence } from '../sense/index.js';
+import { looksAgain, type ReadingEvidence } from '../sense/index.js';
 import type { ReadingId, TerminalId } from '../switch/index.js';
 import type { EvidenceSet } from './evidence-set.js';
 import type { Link } from './link.js';
@@ -14,7 +14,7 @@ export interface Sorted extends EvidenceSet {
 
 /** Sorts the evidence of one setting, in the order in which it came. */
 export function sortEvidence(
-  evidence: readonly Evidence[],
+  evidence: readonly ReadingEvidence[],
   place: ReadonlyMap<TerminalId, number>,
   explained: Explanations,
 ): Sorted {
@@ -53,7 +53,7 @@ function judgeOf(
   const throughParts = findSoundsThrough(pairs, size, explained);
   const bySide = findDirection(pairs, size);
   const oneWay = findOneWay(pairs, size);
-  const doubtOf = (item: Evidence): LookAgain['because'] | null => {
+  const doubtOf = (item: ReadingEvidence): LookAgain['because'] | null => {
     if (bySide.has(item.reading)) return 'direction';
     if (oneWay.has(item.reading)) return 'one-way';
     return looksAgain(item) ? lookReason(item) : null;
@@ -80,14 +80,14 @@ function file(sorted: Sorted, { item, red, black }: PlacedEvidence, judgement: J
   }
 }
 
-const lookReason = ({ because }: Evidence): LookAgain['because'] =>
+const lookReason = ({ because }: ReadingEvidence): LookAgain['because'] =>
   because === 'unsteady' ? 'unsteady' : 'middle';
 
 /**
  * A bundle with nothing else tied: open parts every net that meets the one side from every net that meets the other;
  * low says that some net meets both. Between the two it decides nothing and blocks nothing: it has to be split.
  */
-function sortBundle(sorted: Sorted, item: Evidence, place: ReadonlyMap<TerminalId, number>): void {
+function sortBundle(sorted: Sorted, item: ReadingEvidence, place: ReadonlyMap<TerminalId, number>): void {
   const sideOf = (lead: readonly TerminalId[]) => lead.flatMap((id) => place.get(id) ?? []);
   const [red, black] = [sideOf(item.red), sideOf(item.black)];
   const whole = red.length === item.red.length && black.length === item.black.length;

@@ -208,6 +208,7 @@ function ratingCells(ratings: NonNullable<PartFacts['ratings']>): Partial<Record
   if (!alike || !rising) return { ratings: ratingsText(ratings) };
   return {
     ...Object.fromEntries(ratings.map(({ load, amps }) => [`${load}-amps`, amps])),
-    ...{ volts: first?.volts, supply: first?.supply },
+    volts: first?.volts,
+    supply: first?.supply,
   };
 }

@@ -44,7 +44,10 @@ export function machineFile(
   const places = placeNames(machine, labels);
   const place = (node: number) => places.get(node) ?? `node ${node}`;
   return {
-    ...{ format: 'which-way-machine', version: 1, title, terminals: [...labels] },
+    format: 'which-way-machine',
+    version: 1,
+    title,
+    terminals: [...labels],
     supplies: machine.supplies.map(({ id: _id, removed: _removed, ...supply }) => supply),
     loads: machine.loads.map(({ id: _id, removed: _removed, ...load }) => load),
     leads: machine.leads.map(({ a, b }) => [place(a), place(b)]),
@@ -79,7 +82,10 @@ export function machineOfFile(file: unknown): Machine | null {
   const open = file.open.map(nodeOf);
   if ([...ends.flat(), ...open].includes(undefined)) return null;
   return {
-    ...{ ...laid, supplies, loads, halfSaid: new Set<LoadId>() },
+    ...laid,
+    supplies,
+    loads,
+    halfSaid: new Set<LoadId>(),
     terminals: file.terminals.map((label) => label as TerminalId),
     leads: ends.map(([a, b]) => ({ wire: null, a: a as number, b: b as number })),
     open: new Set(open as number[]),

@@ -79,8 +79,12 @@ export function switchDeck(
 ): string {
   const alone = {
     ...layNodes(labels.length, [], []),
-    ...{ terminals: labels as readonly TerminalId[], supplies: [], loads: [], leads: [] },
-    ...{ open: new Set<number>(), halfSaid: new Set<LoadId>() },
+    terminals: labels as readonly TerminalId[],
+    supplies: [],
+    loads: [],
+    leads: [],
+    open: new Set<number>(),
+    halfSaid: new Set<LoadId>(),
   };
   return [
     `* ${comment(title)}`,

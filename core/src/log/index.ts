@@ -18,24 +18,20 @@ export {
   type HandSeconds,
   type Order,
 } from './kinds/map/approach.js';
-export { CASES, type Case, type NotedCase } from './kinds/before/cases.js';
+export { CASES, type Case } from './kinds/before/cases.js';
 export { LOAD_SEEN, type LoadSeen } from './kinds/judge/load-seen.js';
 export { CONDUCTS, type Conducts, type MachinePoint } from './kinds/judge/machine-probed.js';
 export { loadsSeenOf, loadTiesOf, machineProbedOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
-export { LOAD_ENDS, type LoadEnd, type LoadTie, type WireEnd } from './kinds/tag/wire-end.js';
+export { type LoadEnd, type WireEnd } from './kinds/tag/wire-end.js';
 export {
   DEVICE_CONTACTS,
   DEVICE_KINDS,
-  DEVICE_PINS,
-  DEVICE_STATES,
   type DeviceContact,
   type DeviceKind,
   type DevicePin,
-  type DeviceState,
   type HandleStanding,
   type SystemDevice,
   type SystemPoint,
-  type SystemSeen,
 } from './kinds/several/system.js';
 export {
   combinationKey,
@@ -49,37 +45,33 @@ export {
 } from './system-notes.js';
 export { REFIT_WAYS, type RefitWay } from './kinds/back/putting-back.js';
 export {
-  BEFORE_POWER,
   FUNCTION_RESULTS,
   JUMPER_OUTCOMES,
-  REFIT_NOTES,
   REPORT_PARTS,
   type BeforePower,
   type FunctionLine,
   type FunctionResult,
   type FunctionTry,
   type JumperOutcome,
-  type JumperTest,
   type PowerRecord,
   type RefitNote,
   type ReportPart,
-  type Residual,
   type SignedRefit,
 } from './kinds/back/tried.js';
-export { LINK_LETTERS, OFFER_STATES, type Offer, type OfferState } from './kinds/judge/offer.js';
-export { NO_REFINEMENT, type Refinement } from './kinds/judge/requirement.js';
+export { LINK_LETTERS, type Offer } from './kinds/judge/offer.js';
+export { type Refinement } from './kinds/judge/requirement.js';
 export { REQUIREMENT_SOURCES, type ChosenReplacement } from './kinds/judge/chosen.js';
 export type { ExpectedTable } from './kinds/judge/expected.js';
-export type { ContactDrop, ContactLimit } from './kinds/judge/fitness.js';
-export { BESIDE_AS, type Beside, type BesideAs } from './kinds/judge/beside.js';
+export type { ContactLimit } from './kinds/judge/fitness.js';
+export { BESIDE_AS, type JobBeside, type BesideAs } from './kinds/judge/beside.js';
 export type { Passing } from './kinds/judge/between.js';
-export { MOST_CYCLES, REPEATED_UNDER, type RepeatedUnder, type RepeatRun } from './kinds/judge/repeat.js';
+export { REPEATED_UNDER, type RepeatedUnder, type RepeatRun } from './kinds/judge/repeat.js';
 export type { InPlaceTrial } from './kinds/before/in-place.js';
 export {
+  loadSchema,
   ampsOf,
   LOAD_KINDS,
   LOAD_MAKES,
-  loadSchema,
   POTENTIALS,
   type Load,
   type LoadKind,
@@ -101,7 +93,7 @@ export {
 } from './kinds/before/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/tag/mechanics.js';
 export { ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
-export { ODD_ANSWERS, oddKey, type OddAbout, type OddAnswer, type OddCode } from './kinds/judge/odd.js';
+export { oddKey, type OddAbout, type OddAnswer } from './kinds/judge/odd.js';
 export type { Photo, PhotoBox, PhotoPurpose } from './kinds/before/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/map/prompt.js';
 export type { Lead, Reading, Value } from './kinds/map/reading.js';
@@ -132,8 +124,6 @@ export {
 export { FASTENERS, type Fastener, type FastenerKind, type StripStep } from './kinds/tag/strip.js';
 export {
   LINK_KINDS,
-  SIGNS,
-  TEST_WAYS,
   type Conductor,
   type LinkKind,
   type PathLink,
@@ -144,12 +134,7 @@ export {
   type TestResult,
   type TestWay,
 } from './kinds/before/supply-path.js';
-export {
-  MECHANICAL_SIGNS,
-  type InsulationTest,
-  type MechanicalSign,
-  type SignedVerdict,
-} from './kinds/judge/verdict.js';
+export { MECHANICAL_SIGNS, type MechanicalSign, type SignedVerdict } from './kinds/judge/verdict.js';
 export { parseValue } from './kinds/map/value.js';
 export {
   colorsOf,
@@ -196,7 +181,7 @@ export {
   wiresLaidOf,
   type MechanicalNote,
 } from './notebook.js';
-export { deedsOf, newestOf, recordsOf, type KeptKind, type RecordsOf } from './records.js';
+export { deedsOf, newestOf, recordsOf } from './records.js';
 export { dependentsOf, namedBy } from './references.js';
 export { movedAct, strandedActs, type Destinations } from './stranded.js';
 export { ageOf, upgradeEvent, versionOf } from './upgrade.js';

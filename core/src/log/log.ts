@@ -190,7 +190,7 @@ export function openPrompt(log: Log): Prompt | null {
 }
 
 /** Whether an event is a change of the structure, or takes one back or redoes it; `structural` says which events are changes. */
-export function changesStructure({ what }: JobEvent, structural: ReadonlySet<EventId>): boolean {
+function changesStructure({ what }: JobEvent, structural: ReadonlySet<EventId>): boolean {
   if (what.kind === 'restructured') return true;
   return (what.kind === 'withdrawn' || what.kind === 'restored') && structural.has(what.target);
 }

@@ -36,7 +36,7 @@ export const partsTriedOf = (log: Log): { part: LoadId | WireId | SupplyId; whol
   );
 
 /** A place in a machine by a name: the same places have the same. */
-export const machinePointKey = (point: MachinePoint): string => Object.values(point).join(' ');
+const machinePointKey = (point: MachinePoint): string => Object.values(point).join(' ');
 
 /** What was read of the dead machine, wires on. */
 export const machineProbedOf = (

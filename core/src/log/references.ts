@@ -5,7 +5,7 @@ import type { JobEvent } from './event.js';
 const ID = new RegExp(ID_PATTERN);
 
 /** Every id that stands anywhere in a value, also as the name of a field. */
-export function idsIn(value: unknown): Set<string> {
+function idsIn(value: unknown): Set<string> {
   const found = new Set<string>();
   const left: unknown[] = [value];
   for (let item = left.pop(); item !== undefined || left.length > 0; item = left.pop()) {

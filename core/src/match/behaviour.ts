@@ -3,7 +3,7 @@ import { MOST_POSITIONS, type Requirement } from './match.js';
 import { MOST_WIRES } from './fit/wires.js';
 
 /** What a switch should do, as somebody wrote it down without a job. */
-export interface Behaviour {
+export interface WrittenBehaviour {
   /** Names of its terminals, in the order in which they were met. */
   terminals: string[];
   /** Names of its positions, in handle order. */
@@ -18,7 +18,8 @@ export interface BehaviourTrouble {
   at: string;
 }
 
-export type ReadBehaviour = { ok: true; behaviour: Behaviour } | { ok: false; trouble: BehaviourTrouble };
+export type ReadBehaviour =
+  { ok: true; behaviour: WrittenBehaviour } | { ok: false; trouble: BehaviourTrouble };
 
 /**
  * Reads a behaviour, a position a line or apart by semicolons: `LOW: 1-2 3-4`, nothing behind the colon where all is open. `?1-3`:

@@ -1,11 +1,9 @@
 export {
-  demandOf,
   isTrueMatch,
   matcherFor,
   matchPattern,
   type ReadyPart,
   type MatchResult,
-  type NoMatch,
   type Requirement,
 } from './match.js';
 export { compareRanks, rankOf } from './rank.js';
@@ -18,17 +16,15 @@ export {
   type NoRequirement,
   type RequirementSource,
 } from './requirement.js';
-export { fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
+export { PLAIN_RULES } from './fit/fit.js';
 export { compilePart, MAKING_VERSION, type CompiledPart } from './fit/part.js';
-export { isFit } from './fit/verify-fit.js';
-export { compileDemand, MOST_WIRES, type CompiledDemand, type WireDemand } from './fit/wires.js';
+export { type WireDemand } from './fit/wires.js';
 export {
   againstLaying,
   differencesOf,
   WANTS_REASON,
   type Difference,
   type DifferenceCode,
-  type Gravity,
 } from './differ/differences.js';
 export { machineDifferences } from './differ/in-machine.js';
 export { subjectOf, type Subject } from './differ/subject.js';
@@ -36,7 +32,7 @@ export { nearMissesFor, type NearMiss } from './near-miss.js';
 export { requirementByMachine, type MachineNeed } from './machine-need.js';
 export { isLoosened, isOffLeftOut, refined } from './refine.js';
 export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechanics/mechanics.js';
-export { offerFindings, statedBy, type OfferFindings, type OfferSubject } from './offer/offer.js';
-export { ratingsOf, type Rating } from './differ/ratings.js';
-export { readBehaviour, type Behaviour, type BehaviourTrouble } from './behaviour.js';
-export { laidPreset, PRESETS, presetOf, type LaidPreset, type Preset, type PresetName } from './presets.js';
+export { offerFindings, type OfferFindings } from './offer/offer.js';
+export { ratingsOf } from './differ/ratings.js';
+export { readBehaviour, type WrittenBehaviour, type BehaviourTrouble } from './behaviour.js';
+export { laidPreset, PRESETS, type LaidPreset, type PresetName } from './presets.js';

@@ -26,7 +26,9 @@ export function requirementByMachine(matters: Matters | NoMatters | 'no-machine'
     ways = longer.slice(0, MOST_WAYS);
   }
   const requirements = ways.map((way): Requirement => ({
-    ...{ pattern: way.map(({ nets }) => [...nets]), terminals, known: null },
+    pattern: way.map(({ nets }) => [...nets]),
+    terminals,
+    known: null,
     free: freeBits(way, terminals),
   }));
   const [first, ...also] = requirements;

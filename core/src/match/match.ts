@@ -45,7 +45,7 @@ export type MatchResult =
   | { kind: 'undecided'; because: 'search-cap' | 'too-large'; steps: number };
 
 /** A requirement by wires: what is not known binds nothing. */
-export function demandOf({ pattern, terminals, known, free: loosened, never = [] }: Requirement): WireDemand {
+function demandOf({ pattern, terminals, known, free: loosened, never = [] }: Requirement): WireDemand {
   const place = new Map(terminals.map((terminal, wire) => [terminal, wire]));
   const wires = terminals.length;
   return {
@@ -92,7 +92,13 @@ export function isTrueMatch(required: Requirement, candidate: Pattern, result: M
   const { between, jumpers } = result;
   const reversed = result.order === 'reversed';
   return isFit(demandOf(required), candidate, {
-    ...{ kind: 'fits', wireOf, positions, between, jumpers, reversed, nodes: 0 },
+    kind: 'fits',
+    wireOf,
+    positions,
+    between,
+    jumpers,
+    reversed,
+    nodes: 0,
   });
 }
 
@@ -131,7 +137,10 @@ export function matcherFor(
   return (candidate, ready, gravely) => {
     const [has, given] = [candidate[0]?.length ?? 0, candidate.length];
     const no = (because: NoMatch, many = [wanted, given] as const): MatchResult => ({
-      ...{ kind: 'no', because, needed: many[0], has: many[1] },
+      kind: 'no',
+      because,
+      needed: many[0],
+      has: many[1],
     });
     if (needed > has) return no('too-few-terminals', [needed, has]);
     if (wanted > given) return no('too-few-positions');

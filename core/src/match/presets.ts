@@ -66,12 +66,16 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
   reversing: {
     terminals: ['P', 'M', 'A', 'B'],
     positions: ['P-A M-B', '', 'P-B M-A'],
-    ...{ supplies: ['+', '0'], loads: [motor], wires: MOTOR_WIRES },
+    supplies: ['+', '0'],
+    loads: [motor],
+    wires: MOTOR_WIRES,
   },
   'reversing-with-brake': {
     terminals: ['P', 'M', 'A', 'B'],
     positions: ['P-A M-B', 'A-B', 'P-B M-A'],
-    ...{ supplies: ['+', '0'], loads: [motor], wires: MOTOR_WIRES },
+    supplies: ['+', '0'],
+    loads: [motor],
+    wires: MOTOR_WIRES,
   },
   'run-and-brake': {
     terminals: ['P', 'A', 'B'],
@@ -86,19 +90,28 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
     ],
   },
   'two-way-at-the-line': {
-    ...{ ...TWO_WAY, supplies: ['L'], loads: [] },
+    ...TWO_WAY,
+    supplies: ['L'],
+    loads: [],
     wires: [{ terminal: 'C', ends: supply('L') }, ...elsewhere('1', '2')],
   },
   'two-way-at-the-lamp': {
-    ...{ ...TWO_WAY, supplies: ['N'], loads: [lamp] },
+    ...TWO_WAY,
+    supplies: ['N'],
+    loads: [lamp],
     wires: [{ terminal: 'C', ends: [{ load: 'Lamp', end: '1' }] }, ...elsewhere('1', '2')],
   },
   intermediate: {
-    ...{ terminals: ['1', '2', '3', '4'], positions: ['1-3 2-4', '1-4 2-3'], supplies: [], loads: [] },
+    terminals: ['1', '2', '3', '4'],
+    positions: ['1-3 2-4', '1-4 2-3'],
+    supplies: [],
+    loads: [],
     wires: elsewhere('1', '2', '3', '4'),
   },
   'manual-off-auto': {
-    ...{ terminals: ['L', 'M', 'A'], positions: ['L-M', '', 'L-A'], supplies: ['L', 'N'] },
+    terminals: ['L', 'M', 'A'],
+    positions: ['L-M', '', 'L-A'],
+    supplies: ['L', 'N'],
     loads: [{ name: 'Pump', kind: 'motor', make: 'universal', current: 'AC' }],
     wires: [
       { terminal: 'L', ends: supply('L') },

@@ -3,7 +3,7 @@ import type { ExpectedTable, REQUIREMENT_SOURCES } from '../log/index.js';
 import { partitionFromGroups, poles } from '../partition/index.js';
 import { knownPattern } from '../table/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
-import { compareWithExpected, expectedOf, pairsNamed } from '../verify/index.js';
+import { compareWithExpected, expectedOf, isAmong } from '../verify/index.js';
 import { MOST_POSITIONS, type Requirement } from './match.js';
 
 /** Why a map gives no requirement to match against. */
@@ -78,7 +78,7 @@ export function requirementAsItShouldBe(map: SwitchMap): MapRequirement {
 }
 
 /** What a table asks of a replacement that is laid on the terminals and positions of this switch. */
-export function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapRequirement {
+function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapRequirement {
   const none = (because: NoRequirement): MapRequirement => ({ kind: 'none', because });
   if (map.structure.actuators.length > 1) return none('more-than-one-actuator');
   const settings = requiredSettings(map.structure).map(({ id }) => id);
@@ -101,7 +101,7 @@ export function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapReq
   const known = new Uint32Array(terminals.length ** 2);
   let unsettledPairs = 0;
   said.forEach((entry, bit) => {
-    const silent = pairsNamed(entry?.unsaid ?? []);
+    const silent = isAmong(entry?.unsaid ?? []);
     terminals.forEach((one, a) =>
       terminals.forEach((other, b) => {
         const ids = [one, other].map((at) => map.structure.terminals[at]?.id as TerminalId);

@@ -71,7 +71,9 @@ export function toldOfLinks(log: Log, links: readonly PathLink[]): PathTest[] {
   const beside = links.filter((link) => inSeries(link) && link.kind !== 'switch').map(({ id }) => id);
   const joined = recordsOf(log, 'jumper-tested').map(({ setting, outcome }): PathTest => ({
     ...through,
-    ...{ id: setting as string as TestId, links: beside, result: RESULTS[outcome] },
+    id: setting as string as TestId,
+    links: beside,
+    result: RESULTS[outcome],
   }));
   return [...tried, ...(beside.length > 0 ? joined : [])];
 }

@@ -26,7 +26,7 @@ const COSTS: Record<LinkKind, LinkCost> = {
   earth: { chance: 3, reach: 1 },
 };
 
-export const costOf = (kind: LinkKind): LinkCost => COSTS[kind];
+export const linkCost = (kind: LinkKind): LinkCost => COSTS[kind];
 
 /** Whether a link lies in the path; what lies beside it is tested alone, and is no reason for 'does nothing'. */
 export const inSeries = ({ conductor }: PathLink): boolean => conductor !== 'beside';

@@ -31,7 +31,7 @@ const LOOKS: Record<LinkKind, Looking> = {
 export const signsOf = (kind: LinkKind): readonly Sign[] => LOOKS[kind].signs;
 
 /** The chance that a look at all its signs shows the fault of a link that is at fault. */
-export const showsOf = (kind: LinkKind): number => LOOKS[kind].shows;
+export const lookShows = (kind: LinkKind): number => LOOKS[kind].shows;
 
 /** The minutes that a look takes once it is reached. */
 export const LOOK_MINUTES = 0.2;

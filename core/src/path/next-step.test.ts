@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { LinkId } from '../switch/index.js';
 import type { LinkKind, PathLink, PathLook, PathTest } from '../log/index.js';
 import { at, chain, looked, newId, test } from '../testing/paths.js';
-import { costOf, inSeries, needsFlexing } from './link-cost.js';
-import { showsOf, signsOf } from './look.js';
+import { linkCost, inSeries, needsFlexing } from './link-cost.js';
+import { lookShows, signsOf } from './look.js';
 import { layPath, PATH_PRESETS, type PathPreset } from './preset.js';
 import { nextStep, type ProposedStep } from './next-step.js';
 import { pathVerdict } from './verdict.js';
@@ -132,14 +132,14 @@ describe('the next test', () => {
         const links = chain(...list);
         const failed = test(links, 'fail');
         const proposed = nextStep(at(links, [failed]));
-        const chances = links.map(({ kind }) => costOf(kind).chance);
+        const chances = links.map(({ kind }) => linkCost(kind).chance);
         const total = chances.reduce((sum, chance) => sum + chance, 0);
         const reach = (place: number) =>
           place === 0 || place === links.length
             ? 0.1
             : Math.min(
                 ...[links[place - 1], links[place]].flatMap((link) =>
-                  link ? [costOf(link.kind).reach] : [],
+                  link ? [linkCost(link.kind).reach] : [],
                 ),
               );
         let best = 0;
@@ -158,12 +158,12 @@ describe('the next test', () => {
           parts.reduce((bits, part) => bits + (part > 0 ? (part / total) * Math.log2(total / part) : 0), 0);
         links.forEach(({ kind }, place) => {
           // A look splits a link into what it would show and what it would not; shown it is known for certain.
-          const shown = (chances[place] ?? 0) * showsOf(kind);
+          const shown = (chances[place] ?? 0) * lookShows(kind);
           const rest = total - shown;
           const left = chances.map((chance, index) => (index === place ? chance - shown : chance));
           const after = left.reduce((bits, part) => bits + (part / rest) * Math.log2(rest / part), 0);
           const bits = surprise(chances) - (rest / total) * after;
-          const reached = Math.min(reach(place), reach(place + 1), costOf(kind).reach);
+          const reached = Math.min(reach(place), reach(place + 1), linkCost(kind).reach);
           best = Math.max(best, bits / (reached + 0.2 * signsOf(kind).length));
         });
         expect(proposed?.bitsPerMinute).toBeCloseTo(best, 9);

@@ -1,7 +1,7 @@
 import type { LinkId } from '../switch/index.js';
 import type { PathLink, Sign } from '../log/index.js';
-import { costOf, inSeries, needsFlexing, testedAlone } from './link-cost.js';
-import { LOOK_MINUTES, isLookedAt, showsOf, signsOf } from './look.js';
+import { linkCost, inSeries, needsFlexing, testedAlone } from './link-cost.js';
+import { LOOK_MINUTES, isLookedAt, lookShows, signsOf } from './look.js';
 import { steeredBy } from './symptom.js';
 import { pathVerdict, testsOf as allTestsOf, type PathVerdict, type SupplyPath } from './verdict.js';
 
@@ -82,8 +82,8 @@ function searchOf(path: SupplyPath, verdict: PathVerdict): Search {
 
 function suspicion(link: PathLink, { looks, symptoms }: SupplyPath, { states }: PathVerdict): number {
   const atRest = states.get(link.id) === 'at-rest' ? AT_REST_SHARE : 1;
-  const unseen = isLookedAt(link, looks) ? 1 - showsOf(link.kind) : 1;
-  return costOf(link.kind).chance * atRest * unseen * steeredBy(symptoms, link.kind);
+  const unseen = isLookedAt(link, looks) ? 1 - lookShows(link.kind) : 1;
+  return linkCost(link.kind).chance * atRest * unseen * steeredBy(symptoms, link.kind);
 }
 
 const sum = (weights: readonly number[]): number => weights.reduce((total, weight) => total + weight, 0);
@@ -116,13 +116,13 @@ function looksOf({ path, series, weights, spare }: Search): ProposedLook[] {
     const weight = weights[place] ?? 0;
     if (weight === 0 || isLookedAt(link, path.looks)) return [];
     const signs = signsOf(link.kind);
-    const shows = (weight * showsOf(link.kind)) / total;
-    const after = weights.with(place, weight * (1 - showsOf(link.kind)));
+    const shows = (weight * lookShows(link.kind)) / total;
+    const after = weights.with(place, weight * (1 - lookShows(link.kind)));
     const bits = before - (1 - shows) * entropyOf([...after, spare]);
     const reached = Math.min(
       reach(path, series, place),
       reach(path, series, place + 1),
-      costOf(link.kind).reach,
+      linkCost(link.kind).reach,
     );
     const minutes = reached + LOOK_MINUTES * signs.length;
     return [{ kind: 'look', link: link.id, signs, shows, minutes, bitsPerMinute: bits / minutes }];
@@ -180,7 +180,7 @@ function reach({ tests }: SupplyPath, series: readonly PathLink[], at: number): 
     return (after && ends[0] === after.id) || (before && ends[1] === before.id);
   });
   if (reached) return AGAIN_MINUTES;
-  return Math.min(...[before, after].flatMap((link) => (link ? [costOf(link.kind).reach] : [])));
+  return Math.min(...[before, after].flatMap((link) => (link ? [linkCost(link.kind).reach] : [])));
 }
 
 /** Shannon's entropy of weights that need not add up to one, in bits. */

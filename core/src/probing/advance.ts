@@ -17,14 +17,14 @@ import { settlingOf } from './settling.js';
 import {
   asksMeter,
   handsAre,
-  says,
+  saysOnly,
   sets,
   shows,
   stays,
   writes,
   type Doing,
   type Means,
-  type Step,
+  type ProbingStep,
 } from './step.js';
 import { impliedIn, nextTouch } from './task.js';
 import { asksPair, checkingMeter, touches, touchesSetting, turnsTo } from './touching.js';
@@ -41,7 +41,7 @@ const yes: Doing<ActOf<'yes'>> = (moment, _, means) => {
   if (checkingMeter(moment))
     return hands.sense === 'tone'
       ? checksMeter(moment, moment.sounded)
-      : says(moment, { code: 'type-the-zero' });
+      : saysOnly(moment, { code: 'type-the-zero' });
   if (task?.kind === 'clips')
     return touchesClips(
       moment,
@@ -49,22 +49,22 @@ const yes: Doing<ActOf<'yes'>> = (moment, _, means) => {
     );
   if (many)
     return found.size === 0
-      ? says(moment, { code: 'nothing-tapped' })
+      ? saysOnly(moment, { code: 'nothing-tapped' })
       : finishes(moment, moment.none, found, 'typed', means);
   if (task?.kind !== 'prompt' && task?.kind !== 'correct') return stays(moment);
   return hands.sense === 'tone'
     ? answersPair(moment, moment.sounded, 'typed', means)
-    : says(moment, { code: 'type-the-value' });
+    : saysOnly(moment, { code: 'type-the-value' });
 };
 
 /** None sounded; open. */
 const no: Doing<ActOf<'no'>> = (moment, _, means) => {
   const { hands, task, many, found, none } = moment;
   if (hands.typed !== '') return commits(moment, means);
-  if (task?.kind === 'clips') return says(moment, { code: 'tap-silent-clips' });
+  if (task?.kind === 'clips') return saysOnly(moment, { code: 'tap-silent-clips' });
   if (many)
     return found.size > 0
-      ? says(moment, { code: 'some-tapped' })
+      ? saysOnly(moment, { code: 'some-tapped' })
       : finishes(moment, none, found, 'typed', means);
   if (checkingMeter(moment)) return failsCheck(moment, none, { code: 'zero-silent' });
   return answersPair(moment, none, 'typed', means);
@@ -103,7 +103,7 @@ const escape: Doing<ActOf<'escape'>> = (moment, _, means) => {
 const otherSide: Doing<ActOf<'other-side'>> = (moment, _, means) => {
   if (moment.task?.kind !== 'prompt') return stays(moment);
   const { ask } = moment.task.prompt;
-  if (ask.kind !== 'pair') return says(moment, { code: 'one-pair-only' });
+  if (ask.kind !== 'pair') return saysOnly(moment, { code: 'one-pair-only' });
   const { kind, setting, red, black } = ask;
   return shows(
     moment,
@@ -118,14 +118,14 @@ const skip: Doing<ActOf<'skip'>> = (moment, { reason }) => {
   return writes(moment, { kind: 'skipped', prompt: task.prompt, reason });
 };
 
-const restructures = (moment: Moment, change: StructureChange): Step =>
+const restructures = (moment: Moment, change: StructureChange): ProbingStep =>
   writes(moment, { kind: 'restructured', change, basedOn: lastChange(moment.map.log.ordered) });
 
 const clickOn: Doing<ActOf<'click-on'>> = (moment, _, { newId }) => {
   const { map, clicks } = moment;
   const handle = map.structure.actuators[0];
   if (!handle) return stays(moment);
-  if (clicks !== null && handle.positions.length >= clicks) return says(moment, { code: 'at-its-stop' });
+  if (clicks !== null && handle.positions.length >= clicks) return saysOnly(moment, { code: 'at-its-stop' });
   return restructures(moment, addedPosition(map.structure, handle, 'first-setting', newId));
 };
 
@@ -133,7 +133,7 @@ const closeList: Doing<ActOf<'close-list'>> = (moment, { by }) => {
   const { map, clicks } = moment;
   const handle = map.structure.actuators[0];
   if (!handle) return stays(moment);
-  if (clicks !== null && handle.positions.length < clicks) return says(moment, { code: 'clicks-on' });
+  if (clicks !== null && handle.positions.length < clicks) return saysOnly(moment, { code: 'clicks-on' });
   return restructures(moment, { change: 'positions-closed', actuator: handle.id, by });
 };
 
@@ -143,7 +143,7 @@ const addLug: Doing<ActOf<'add-lug'>> = (moment, _, { newId }) => ({
   deeds: restructures(moment, addedTerminal(moment.map.structure, newId)).deeds,
 });
 
-const takesBack = (moment: Moment, deed: Deed | null): Step => writes(moment, ...(deed ? [deed] : []));
+const takesBack = (moment: Moment, deed: Deed | null): ProbingStep => writes(moment, ...(deed ? [deed] : []));
 
 /** What each act does. */
 const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
@@ -163,7 +163,7 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
   skip,
   flickers: (moment, _, means) =>
     moment.many
-      ? says(moment, { code: 'which-flickers' })
+      ? saysOnly(moment, { code: 'which-flickers' })
       : answersPair(moment, { kind: 'unsteady' }, 'typed', means),
   'other-side': otherSide,
   'pick-pair': ({ hands, ...moment }) =>
@@ -205,7 +205,7 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
  * Does one act: what the hands are afterwards, what goes into the log, and what is wanted of the meter. Pure but for new ids.
  * @example advance(momentOf(scene, idleHands('tone')), { do: 'no' }, { newId })
  */
-export function advance<Name extends ActName>(moment: Moment, act: ActOf<Name>, means: Means): Step {
+export function advance<Name extends ActName>(moment: Moment, act: ActOf<Name>, means: Means): ProbingStep {
   const doing = DOINGS[act.do as Name] as Doing<Act>;
   return doing(moment, act, means);
 }

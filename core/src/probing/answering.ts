@@ -16,7 +16,7 @@ import { nameOfTask, withMeasured, type Measured, type Measurement, type Probe }
 import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 import { reread } from './reread.js';
-import { asksMeter, handsAre, sets, stays, writes, type Means, type Step } from './step.js';
+import { asksMeter, handsAre, sets, stays, writes, type Means, type ProbingStep } from './step.js';
 import { asksAgain, betweenBands, impliedIn, isJoin, leaks, type Found } from './task.js';
 import { zeroTrouble } from './zero.js';
 
@@ -37,7 +37,7 @@ function leaksRepeated({ map: { log } }: Moment): number {
 }
 
 /** Where skin or a film may lie across, the same pair is asked once more before its value counts. */
-function withAgain(moment: Moment, step: Step, readings: readonly Reading[]): Step {
+function withAgain(moment: Moment, step: ProbingStep, readings: readonly Reading[]): ProbingStep {
   const check = lastCheck(moment.map.log);
   // A switch that leaks everywhere is damp or dirty: it is asked a few times, not at every pair.
   const known = leaksRepeated(moment) >= ENOUGH_LEAKS;
@@ -54,7 +54,7 @@ export function finishes(
   values: Found,
   source: Source,
   { newId }: Means,
-): Step {
+): ProbingStep {
   const { prompt, many, map, inCircuit } = moment;
   if (!prompt || !many) return stays(moment);
   const all = new Map(values);
@@ -68,7 +68,7 @@ export function finishes(
 }
 
 /** Answers the one pair that is asked, or that is read again. */
-export function answersPair(moment: Moment, value: Value, source: Source, { newId }: Means): Step {
+export function answersPair(moment: Moment, value: Value, source: Source, { newId }: Means): ProbingStep {
   const { task, prompt, map, inCircuit, hands } = moment;
   if (task?.kind === 'correct') {
     const [, ...further] = hands.again.readings;
@@ -92,7 +92,7 @@ export function answersNamedPair(
   ask: Extract<Ask, { kind: 'pair' }>,
   value: Value,
   { newId }: Means,
-): Step {
+): ProbingStep {
   const prompt: Prompt = { id: newId<PromptId>(), ask };
   const values = new Map([[ask.black, value]]);
   const answer = answerTo(prompt, { values, source: 'typed', inCircuit: moment.inCircuit }, newId);
@@ -100,7 +100,7 @@ export function answersNamedPair(
 }
 
 /** A first check that fails is only told; a later one puts what was read since the last good one in doubt. */
-export function failsCheck(moment: Moment, value: Value, message: Message): Step {
+export function failsCheck(moment: Moment, value: Value, message: Message): ProbingStep {
   const { plan } = moment;
   const why = plan?.kind === 'check-meter' ? plan.why : 'first';
   const doubt: Deed[] =
@@ -109,7 +109,7 @@ export function failsCheck(moment: Moment, value: Value, message: Message): Step
 }
 
 /** The leads together: the lead zero, or why it cannot be. */
-export function checksMeter(moment: Moment, value: Value): Step {
+export function checksMeter(moment: Moment, value: Value): ProbingStep {
   const meter = lastCheckedMeter(moment.map.log);
   const trouble = zeroTrouble(value, meter);
   if (trouble) return failsCheck(moment, value, trouble);
@@ -117,7 +117,7 @@ export function checksMeter(moment: Moment, value: Value): Step {
 }
 
 /** All clips are touched: the silent ones are put on anew, and touched again. */
-export function touchesClips(moment: Moment, silent: readonly TerminalId[]): Step {
+export function touchesClips(moment: Moment, silent: readonly TerminalId[]): ProbingStep {
   const { task } = moment;
   if (task?.kind !== 'clips') return stays(moment);
   const { ask } = task.prompt;
@@ -170,7 +170,7 @@ function probesOf(ask: Ask, found: Found): Measurement['probes'] {
 }
 
 /** One touch or one position of a prompt that is answered by several, by the meter. */
-export function measuresOne(moment: Moment, of: TerminalId | SettingId): Step {
+export function measuresOne(moment: Moment, of: TerminalId | SettingId): ProbingStep {
   const { many } = moment;
   const probe = many && probesOf(many, moment.found).find(({ key }) => key === of);
   return probe
@@ -179,7 +179,7 @@ export function measuresOne(moment: Moment, of: TerminalId | SettingId): Step {
 }
 
 /** What the meter said; dropped where the hands have gone on to something else meanwhile. */
-export function takesMeasured(moment: Moment, { measurement, values }: Measured, means: Means): Step {
+export function takesMeasured(moment: Moment, { measurement, values }: Measured, means: Means): ProbingStep {
   const { meter, map } = moment;
   if (measurement.task !== nameOfTask(moment) || meter === null) return stays(moment);
   const { probes, wants } = measurement;

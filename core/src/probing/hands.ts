@@ -10,7 +10,7 @@ export interface Again {
 }
 
 /** What the hands have begun and not ended: plain data, kept by nobody but the page that is open. */
-export interface Hands {
+export interface ProbingHands {
   /** A tone from the beeper, or ohms from the display. */
   sense: Sense;
   /** What was tapped of a prompt that is answered by several at once. */
@@ -26,7 +26,7 @@ export interface Hands {
 const NOTHING_AGAIN: Again = { readings: [], replaces: true };
 
 /** Hands that have begun nothing. */
-export const idleHands = (sense: Sense): Hands => ({
+export const idleHands = (sense: Sense): ProbingHands => ({
   sense,
   tapped: null,
   typed: '',

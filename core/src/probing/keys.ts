@@ -51,10 +51,13 @@ const TYPED_BY: Readonly<Record<string, string>> = { flickers: '~', 'other-side'
 
 const always = (act: Act | { open: Panel }) => () => act;
 
+/** The keys of the two answers, the same on every screen: yes, it sounds, it joins, done; no, none, open, missed. */
+export const ANSWER_KEYS = { yes: 'Enter', no: ' ' } as const;
+
 /** Every key of the Map, in the order in which the help shows them. The keyboard, the help and the guide read this table. */
 export const KEY_TABLE: readonly KeyLine[] = [
-  { shown: 'Enter', does: 'take', keys: { Enter: always({ do: 'yes' }) } },
-  { shown: 'Space', does: 'none', keys: { ' ': always({ do: 'no' }) } },
+  { shown: 'Enter', does: 'take', keys: { [ANSWER_KEYS.yes]: always({ do: 'yes' }) } },
+  { shown: 'Space', does: 'none', keys: { [ANSWER_KEYS.no]: always({ do: 'no' }) } },
   { shown: '7 9 …', does: 'type-label', keys: {} },
   { shown: '9=0,3', does: 'type-value', keys: {} },
   { shown: '2-5', does: 'type-pair', keys: {} },

@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import { clipChangeFor, handleAt, type Plan } from '../planner/index.js';
 import type { Ask, Prompt, Value } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
-import type { Hands } from './hands.js';
+import type { ProbingHands } from './hands.js';
 import { impliedIn, isMany, nextTouch, shownPrompt, taskOf, type Found, type Task } from './task.js';
 
 /** What the machine works on: the map, what the plan says next, and what is true of the bench. */
@@ -23,7 +23,7 @@ export interface Scene {
 
 /** A scene with the hands in it, and what follows from both: what is asked, where, and what is found of it so far. */
 export interface Moment extends Scene {
-  hands: Hands;
+  hands: ProbingHands;
   prompt: Prompt | null;
   task: Task | null;
   /** Where the handle should be. */
@@ -58,7 +58,7 @@ export function mapMoment(map: SwitchMap): MapMoment {
 }
 
 /** A scene with the hands in it. @param known what follows from the map, if it is at hand. */
-export function momentOf(scene: Scene, hands: Hands, known: MapMoment = mapMoment(scene.map)): Moment {
+export function momentOf(scene: Scene, hands: ProbingHands, known: MapMoment = mapMoment(scene.map)): Moment {
   const { map, plan } = scene;
   const { prompt, clips, handle } = known;
   const again = map.tape.find(

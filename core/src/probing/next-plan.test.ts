@@ -4,10 +4,10 @@ import { answerTo, followUpsOf, handleAt, plainPlan, planNext, type Plan } from 
 import { ORDINARY_METER, PLAIN_APPROACH, type Approach, type Ask, type Value } from '../log/index.js';
 import type { PromptId, SettingId } from '../switch/index.js';
 import { bench, OPEN } from '../testing/generated.js';
-import { planBegins, planHeard, planLate, type Beside } from './next-plan.js';
+import { planBegins, planHeard, planLate, type PlannerBeside } from './next-plan.js';
 
 const NOW = '2026-01-05T10:00:00.000Z';
-const NOBODY_YET: Beside = { alone: false, ahead: null };
+const NOBODY_YET: PlannerBeside = { alone: false, ahead: null };
 
 /** A bench with five terminals and three positions on which the meter was checked. */
 function begun(approach: Partial<Approach> = {}) {

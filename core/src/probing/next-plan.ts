@@ -18,7 +18,7 @@ const PATIENCE = 80;
 const PATIENCE_WITH_CLIPS = 400;
 
 /** What the planner beside the screen has to offer. */
-export interface Beside {
+export interface PlannerBeside {
   /** There is nobody beside the screen: everything is worked out here. */
   alone: boolean;
   /** The newest follow-ups there are, and the map that they are of: perhaps the one before an answer. */
@@ -40,7 +40,12 @@ export interface NextPlan {
  * ahead whatever the order of mapping was. Otherwise what was foreseen is taken where the answer was as supposed; else a better
  * plan is waited for.
  */
-export function planBegins(map: SwitchMap, at: SettingId | null, now: string, beside: Beside): NextPlan {
+export function planBegins(
+  map: SwitchMap,
+  at: SettingId | null,
+  now: string,
+  beside: PlannerBeside,
+): NextPlan {
   const { order, clips } = approachOf(map);
   const farAhead = clips >= 2 && map.complete && recheckWanted(map);
   const here = (plan: Plan): NextPlan => ({ map, at, plan, from: 'here', patience: null });
@@ -64,7 +69,12 @@ export function planLate(next: NextPlan, now: string): NextPlan {
 }
 
 /** The plan that was worked out before the answer came, if that was as supposed. */
-function foreseen(map: SwitchMap, at: SettingId | null, now: string, ahead: Beside['ahead']): Plan | null {
+function foreseen(
+  map: SwitchMap,
+  at: SettingId | null,
+  now: string,
+  ahead: PlannerBeside['ahead'],
+): Plan | null {
   const ask = ahead && checkDue(map, now) === null ? foreseenAsk(ahead.map, ahead.followUps, map) : null;
   return ask && { kind: 'ask', ask, turn: firstSetting(ask) !== at, why: 'map', reason: null };
 }

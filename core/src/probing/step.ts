@@ -1,13 +1,13 @@
 import type { Ask, Deed, Value } from '../log/index.js';
 import type { NewId, PromptId, SettingId, TerminalId } from '../switch/index.js';
-import { idleHands, type Hands } from './hands.js';
+import { idleHands, type ProbingHands } from './hands.js';
 import type { Measurement } from './measurement.js';
 import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 
 /** What an act came to: the hands after it, what goes into the log, and what is wanted of the meter. */
-export interface Step {
-  hands: Hands;
+export interface ProbingStep {
+  hands: ProbingHands;
   deeds: Deed[];
   wants: Measurement | null;
 }
@@ -18,41 +18,45 @@ export interface Means {
 }
 
 /** Does one act in one moment. */
-export type Doing<Act> = (moment: Moment, act: Act, means: Means) => Step;
+export type Doing<Act> = (moment: Moment, act: Act, means: Means) => ProbingStep;
 
 /** Nothing happened but what is said. */
-export const says = ({ hands }: Moment, message: Message): Step => ({
+export const saysOnly = ({ hands }: Moment, message: Message): ProbingStep => ({
   hands: { ...hands, message },
   deeds: [],
   wants: null,
 });
 
 /** The hands after something else than an answer. */
-export const handsAre = ({ hands }: Moment, change: Partial<Hands>): Step => ({
+export const handsAre = ({ hands }: Moment, change: Partial<ProbingHands>): ProbingStep => ({
   hands: { ...hands, ...change },
   deeds: [],
   wants: null,
 });
 
 /** Something is written down, and what was begun is done with. */
-export const writes = ({ hands }: Moment, ...deeds: Deed[]): Step => ({
+export const writes = ({ hands }: Moment, ...deeds: Deed[]): ProbingStep => ({
   hands: idleHands(hands.sense),
   deeds,
   wants: null,
 });
 
 /** The meter is asked. */
-export const asksMeter = ({ hands }: Moment, wants: Measurement): Step => ({ hands, deeds: [], wants });
+export const asksMeter = ({ hands }: Moment, wants: Measurement): ProbingStep => ({
+  hands,
+  deeds: [],
+  wants,
+});
 
 /** Nothing at all. */
-export const stays = ({ hands }: Moment): Step => ({ hands, deeds: [], wants: null });
+export const stays = ({ hands }: Moment): ProbingStep => ({ hands, deeds: [], wants: null });
 
 /** Something is asked of the hands under a new id. */
-export const shows = (moment: Moment, ask: Ask, { newId }: Means): Step =>
+export const shows = (moment: Moment, ask: Ask, { newId }: Means): ProbingStep =>
   writes(moment, { kind: 'prompt-shown', prompt: { id: newId<PromptId>(), ask } });
 
 /** A value for one terminal or setting of the prompt, or none after all. */
-export function sets(moment: Moment, of: TerminalId | SettingId, value: Value | null): Step {
+export function sets(moment: Moment, of: TerminalId | SettingId, value: Value | null): ProbingStep {
   const values = new Map(moment.found);
   if (value) values.set(of, value);
   else values.delete(of);

@@ -41,21 +41,6 @@ export function taskOf(
   return plan === null || plan.kind === 'ask' ? null : { kind: 'plan', plan };
 }
 
-/** Whether two tasks are one and the same object of work. */
-export function sameTask(one: Task, other: Task): boolean {
-  if (one.kind === 'plan') return other.kind === 'plan' && one.plan === other.plan;
-  if (one.kind === 'clips')
-    return other.kind === 'clips' && one.prompt === other.prompt && one.change === other.change;
-  if (one.kind === 'prompt') return other.kind === 'prompt' && one.prompt === other.prompt;
-  return other.kind === 'correct' && one.reading === other.reading;
-}
-
-/** Whether the handle is to come from the side from which it does not usually come. */
-export function comesFromOtherSide(task: Task): boolean {
-  if (task.kind === 'correct') return task.reading.fromOtherSide === true;
-  return task.kind === 'prompt' && task.prompt.ask.kind === 'pair' && task.prompt.ask.fromOtherSide === true;
-}
-
 /** Whether all that a task names is still in use. */
 export function standsIn(task: Task, structure: Structure): boolean {
   const inUse = new Set<string>([...structure.terminals, ...structure.settings].map(({ id }) => id));

@@ -4,7 +4,7 @@ import { answersNamedPair, answersPair, checksMeter } from './answering.js';
 import { readEntry } from './entry.js';
 import type { Message } from './message.js';
 import type { Moment } from './moment.js';
-import { handsAre, says, sets, type Means, type Step } from './step.js';
+import { handsAre, saysOnly, sets, type Means, type ProbingStep } from './step.js';
 import { isHeldAsk } from './task.js';
 import { asksPair, checkingMeter, touches, touchesSetting } from './touching.js';
 
@@ -19,12 +19,12 @@ function expected({ task, many }: Moment): 'terminal' | 'setting' | 'value' {
 }
 
 /** What was typed is taken as what it says. */
-export function commits(before: Moment, means: Means): Step {
+export function commits(before: Moment, means: Means): ProbingStep {
   const { task, map, many, hands } = before;
   const entry = readEntry(hands.typed, map.structure, expected(before));
-  if (entry.kind === 'wrong') return says(before, entry.message);
+  if (entry.kind === 'wrong') return saysOnly(before, entry.message);
   const beyond = 'value' in entry ? beyondRange(entry.value, before) : null;
-  if (beyond) return says(before, beyond);
+  if (beyond) return saysOnly(before, beyond);
   const moment: Moment = { ...before, hands: { ...hands, typed: '' } };
   switch (entry.kind) {
     case 'pair':
@@ -43,7 +43,7 @@ export function commits(before: Moment, means: Means): Step {
     case 'value':
       if (checkingMeter(moment)) return checksMeter(moment, entry.value);
       return task?.kind === 'plan'
-        ? says(moment, { code: 'no-value-asked' })
+        ? saysOnly(moment, { code: 'no-value-asked' })
         : answersPair(moment, entry.value, 'typed', means);
   }
 }
@@ -60,9 +60,9 @@ function namesPair(
   moment: Moment,
   { red, black, value }: { red: TerminalId; black: TerminalId; value: Value | null },
   means: Means,
-): Step {
+): ProbingStep {
   const setting = settlingIn(moment) ?? moment.at;
-  if (!setting || checkingMeter(moment)) return says(moment, { code: 'leads-together-first' });
+  if (!setting || checkingMeter(moment)) return saysOnly(moment, { code: 'leads-together-first' });
   return value
     ? answersNamedPair(moment, { kind: 'pair', setting, red, black }, value, means)
     : asksPair(moment, { red, black, setting }, means);
@@ -76,5 +76,5 @@ function settlingIn({ task }: Moment): SettingId | null {
 }
 
 /** One more character. */
-export const types = (moment: Moment, text: string): Step =>
+export const types = (moment: Moment, text: string): ProbingStep =>
   handsAre(moment, { typed: moment.hands.typed + text, message: null });

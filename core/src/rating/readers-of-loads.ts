@@ -1,4 +1,4 @@
-import type { LoadKind, Supply } from './amperes.js';
+import type { RatedLoad, RatedSupply } from './amperes.js';
 import { decodeCategory } from './category.js';
 import { decodeDesignation } from './designation.js';
 import { NUMBER, numberOf, type DecodedMarking, type Piece, type Reader } from './piece.js';
@@ -10,7 +10,7 @@ import { NUMBER, numberOf, type DecodedMarking, type Piece, type Reader } from '
 function readCurrent(match: RegExpExecArray, into: DecodedMarking): Pick<Piece, 'code' | 'params'> {
   const [, main, motor, lamp, peak, fluorescent] = match;
   const params: Piece['params'] = { amperes: numberOf(main) };
-  const add = (text: string | undefined, load: LoadKind) => {
+  const add = (text: string | undefined, load: RatedLoad) => {
     if (text === undefined) return;
     into.currents.push({ amperes: numberOf(text), load, volts: null, supply: null });
     if (load !== 'resistive') params[load] = numberOf(text);
@@ -40,17 +40,17 @@ function applyVolts(into: DecodedMarking, volts: readonly number[]): void {
   into.powers = each(into.powers);
 }
 
-function applySupply(into: DecodedMarking, supply: Supply): void {
+function applySupply(into: DecodedMarking, supply: RatedSupply): void {
   for (const rated of [...into.currents, ...into.powers]) rated.supply ??= supply;
 }
 
-const SUPPLIES: [RegExp, Supply][] = [
+const SUPPLIES: [RegExp, RatedSupply][] = [
   [/^(~\/?[=⎓]|ac\s*\/\s*dc|≂)$/i, 'ac-dc'],
   [/^(~|∼|ac)$/i, 'ac'],
   [/^(⎓|=|dc|⎓)$/i, 'dc'],
 ];
 
-const supplyOf = (text: string): Supply =>
+const supplyOf = (text: string): RatedSupply =>
   SUPPLIES.find(([pattern]) => pattern.test(text.trim()))?.[1] ?? 'ac';
 
 /** What a switch may carry: amperes, volts, supply, horsepower, watts, designations and categories. */

@@ -1,5 +1,5 @@
 /** A conductor by its gauge. */
-export interface Conductor {
+export interface GaugedWire {
   /** Diameter of the solid round conductor with this area, in millimetres. */
   diameter: number;
   /** Cross-section in square millimetres. */
@@ -11,7 +11,7 @@ export interface Conductor {
  * @param gauge number of the gauge; 0, -1, -2, -3 for 1/0, 2/0, 3/0, 4/0.
  * @throws RangeError outside 4/0 to 40.
  */
-export function americanGauge(gauge: number): Conductor {
+export function americanGauge(gauge: number): GaugedWire {
   if (!Number.isInteger(gauge) || gauge < -3 || gauge > 40) throw new RangeError(`no gauge ${gauge}`);
   const diameter = 0.127 * 92 ** ((36 - gauge) / 39);
   return { diameter, area: (Math.PI / 4) * diameter ** 2 };

@@ -19,11 +19,9 @@ export interface WantedRecord {
 }
 
 /** Live parts to earth: at least so many ohms (common practice; the shop's own limits and local rules win). */
-export const LEAST_INSULATION = 1e6;
-/** The same with double insulation. */
-export const LEAST_DOUBLE_INSULATION = 2e6;
+const LEAST_INSULATION = 1e6;
 /** Earth pin to the case: at most, for cords to 5 m (common practice). */
-export const MOST_EARTH = 0.3;
+const MOST_EARTH = 0.3;
 /** What is measured in whatever position. */
 const ANY = { name: '', setting: null };
 /** Up to here nothing of the mains is in it. */
@@ -61,7 +59,11 @@ export function wantedBeforePower(
     limit: number | null,
     atLeast: boolean,
   ): WantedRecord => ({
-    ...{ what, position: name, setting, limit, atLeast },
+    what,
+    position: name,
+    setting,
+    limit,
+    atLeast,
     record:
       records.findLast(
         (one) => one.what === what && (one.setting ? one.setting === setting : one.position === name),

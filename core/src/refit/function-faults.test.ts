@@ -4,7 +4,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import type { Deed, FunctionTry } from '../log/index.js';
 import { chosenPart, inMachine, knownPart, withDeeds } from '../testing/put-back.js';
 import {
-  benchOf,
+  checkBench,
   checkOf,
   functionChecks,
   functionFaults,
@@ -116,7 +116,7 @@ describe('what explains a function that fails', () => {
     expect(chanceOf(withDeeds(map, [before, test]))).toBeCloseTo(chanceOf(found), 9);
     const refit = refitOf(found);
     if (!refit) throw new Error('nothing goes back');
-    const sounded = checkOf(benchOf(refit)).readings.map((one): Deed => ({
+    const sounded = checkOf(checkBench(refit)).readings.map((one): Deed => ({
       ...{ kind: 'check-read', ...keptUnder(refit, one), joins: one.joins },
     }));
     expect(chanceOf(withDeeds(found, sounded))).toBeLessThan(chanceOf(found) / 20);

@@ -10,7 +10,7 @@ import {
   SEEN,
   seenOf,
   wiredTerminals,
-  type Evidence,
+  type HuntEvidence,
   type FaultModel,
   type Healthy,
   type LoadState,
@@ -23,7 +23,7 @@ import type { FunctionTry } from '../log/index.js';
 import { requiredSettings } from '../switch/index.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
-import { benchOf } from './mistakes.js';
+import { checkBench } from './mistakes.js';
 import { chosenOf, refitOf, wayOf } from './refit.js';
 
 /** What a load may do instead of what it should. */
@@ -32,7 +32,7 @@ export type DoesInstead = NonNullable<FunctionTry['does']>;
 /** The faults of the machine as it was put back, by what the function test found; what was seen before the repair says nothing of it. */
 export interface FunctionFaults {
   model: FaultModel;
-  evidence: Evidence;
+  evidence: HuntEvidence;
   /** The likeliest first. */
   ranked: RankedFault[];
   /** Lines that fail and of which nobody has said what the load does instead: they tell nothing yet. */
@@ -57,7 +57,7 @@ function healthyBack(map: SwitchMap): Healthy[] | null {
 function wiresThatConduct(map: SwitchMap): PartTried[] {
   const refit = refitOf(map);
   if (!refit) return [];
-  const { laid } = benchOf(refit);
+  const { laid } = checkBench(refit);
   const sounded = keptReadings(map, refit).flatMap(({ a, b, read }) => (read ? [a, b] : []));
   const wires = new Set(sounded.flatMap((node) => laid[node]?.wire.id ?? []));
   return [...wires].map((part) => ({ part, whole: true }));
@@ -87,8 +87,10 @@ export function functionFaults(map: SwitchMap): FunctionFaults | null {
   if (!machine || !healthy || seen.every((one) => one.seen === 'right')) return null;
   const model = faultModel(machine, healthy);
   const settings = map.structure.settings.map(({ id }) => id);
-  const evidence: Evidence = {
-    ...{ ...NO_EVIDENCE, seen, tried: wiresThatConduct(map) },
+  const evidence: HuntEvidence = {
+    ...NO_EVIDENCE,
+    seen,
+    tried: wiresThatConduct(map),
     // The map is of the switch that was taken out: of a part in its place it says nothing.
     read: wayOf(map) === 'part' ? [] : readingsOf(map, wiredTerminals(machine), settings),
   };

@@ -4,7 +4,7 @@ import type { Deed } from '../log/index.js';
 import type { PositionId, SettingId } from '../switch/index.js';
 import { inMachine, withDeeds } from '../testing/put-back.js';
 import {
-  benchOf,
+  checkBench,
   checkOf,
   checkStanding,
   joinedWith,
@@ -21,7 +21,7 @@ const TWO_HEATS = { size: 3, settings: ['', '1-2', '1-3'], wires: '1>L 2>one.1 3
 function goesBack(map: SwitchMap): { refit: Refit; check: Check } {
   const refit = refitOf(map);
   if (!refit) throw new Error('nothing goes back');
-  return { refit, check: checkOf(benchOf(refit)) };
+  return { refit, check: checkOf(checkBench(refit)) };
 }
 
 /** All of the check read as it must be. */
@@ -88,7 +88,7 @@ describe('what was read and measured before power', () => {
     const map = inMachine(TWO_HEATS, { one: {}, two: {} });
     const { refit } = goesBack(map);
     const old: Deed = { kind: 'check-read', position: 1, ends: ['lug 2', 'lug 1'], joins: true };
-    const wires = benchOf(refit).at.length;
+    const wires = checkBench(refit).at.length;
     expect(keptReadings(withDeeds(map, [old]), refit)).toEqual([
       { position: 1, a: wires, b: wires + 1, read: true },
     ]);
@@ -128,7 +128,7 @@ describe('a failed check', () => {
       { one: {}, two: {}, three: {} },
     );
     const { refit, check } = goesBack(map);
-    const bench = benchOf(refit);
+    const bench = checkBench(refit);
     let asked = 0;
     for (const mistake of [
       { kind: 'swapped', wires: [1, 3] } as const,

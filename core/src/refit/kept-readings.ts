@@ -1,7 +1,7 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { type DeedOf, deedsOf } from '../log/index.js';
 import type { CheckReading } from './check.js';
-import { benchOf } from './mistakes.js';
+import { checkBench } from './mistakes.js';
 import type { Refit } from './refit.js';
 
 /** Where a reading of the check is taken: the place of the position, and of two ends among `nodesOf` the bench. */
@@ -12,7 +12,7 @@ export function keptUnder(
   refit: Refit,
   { position, a, b }: Taken,
 ): Pick<DeedOf<'check-read'>, 'position' | 'setting' | 'ends'> {
-  const { laid } = benchOf(refit);
+  const { laid } = checkBench(refit);
   const name = (node: number) => {
     const wire = laid[node]?.wire;
     return wire ? `wire ${wire.id}` : (refit.lugKeys[node - laid.length] ?? '?');
@@ -26,7 +26,7 @@ export function keptUnder(
  * one that was taken back does not. A reading at a position or a lug that is no more is left out.
  */
 export function keptReadings({ log }: Pick<SwitchMap, 'log'>, refit: Refit): (Taken & { read: boolean })[] {
-  const { laid } = benchOf(refit);
+  const { laid } = checkBench(refit);
   const places = new Map([
     // Readings of before the switch's own lugs were kept by their ids.
     ...refit.lugs.map((label, lug) => [`lug ${label}`, laid.length + lug] as const),

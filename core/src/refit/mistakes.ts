@@ -25,7 +25,7 @@ export interface Bench {
 export const nodesOf = ({ at, lugs }: Bench): number => at.length + lugs;
 
 /** What goes back as it is checked, with the wires that go to a lug. */
-export function benchOf({
+export function checkBench({
   lugs,
   wires,
   jumpers,
@@ -35,7 +35,10 @@ export function benchOf({
   const laid = wires.filter(({ lug }) => lug !== null);
   return {
     laid,
-    ...{ lugs: lugs.length, at: laid.map(({ lug }) => lug as number), jumpers, strays },
+    lugs: lugs.length,
+    at: laid.map(({ lug }) => lug as number),
+    jumpers,
+    strays,
     nets: positions.map(({ nets }) => nets),
   };
 }

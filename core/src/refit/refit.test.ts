@@ -5,7 +5,7 @@ import type { LoadId, StepId, WireId } from '../switch/index.js';
 import type { House } from '../testing/house-of-switches.js';
 import { chosenPart, inMachine, knownPart, newId, withDeeds } from '../testing/put-back.js';
 import {
-  benchOf,
+  checkBench,
   bypasses,
   checkOf,
   checkStanding,
@@ -121,7 +121,7 @@ describe('the check of a job', () => {
     );
     const refit = refitOf(map);
     if (!refit) throw new Error('nothing goes back');
-    const bench = benchOf(refit);
+    const bench = checkBench(refit);
     const check = checkOf(bench);
     expect(checkStanding(map, refit, check)).toMatchObject({ standing: 'not-done', likely: null });
     const read = (swapped: boolean) =>
@@ -155,7 +155,7 @@ it('a jumper of a test that was left on is among the mistakes, and shows', () =>
   expect(refitOf(map)?.strays).toEqual([]);
   const refit = refitOf(after);
   expect(refit?.strays).toEqual([[0, 1]]);
-  expect(checkOf(benchOf(refit as never)).cannot.map(({ kind }) => kind)).not.toContain('jumper-left');
+  expect(checkOf(checkBench(refit as never)).cannot.map(({ kind }) => kind)).not.toContain('jumper-left');
 });
 
 describe('before power', () => {

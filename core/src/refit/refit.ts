@@ -56,7 +56,7 @@ export const chosenOf = ({ log }: Pick<SwitchMap, 'log'>): ChosenReplacement | n
   liveEvents(log, 'chosen').at(-1)?.what.replacement ?? null;
 
 /** What goes back where nobody has said: the part that was chosen, else the same switch. */
-export const proposedWay = (map: SwitchMap): RefitWay => (chosenOf(map)?.part ? 'part' : 'same');
+const proposedWay = (map: SwitchMap): RefitWay => (chosenOf(map)?.part ? 'part' : 'same');
 
 /** What goes back as it was said, or else as it is proposed. */
 export const wayOf = (map: SwitchMap): RefitWay => {
@@ -91,7 +91,11 @@ function withPart(
     form === 'jumper' ? [terminals] : [],
   );
   return {
-    ...{ way: 'part', name: part.name, lugs: part.terminals, wires, jumpers },
+    way: 'part',
+    name: part.name,
+    lugs: part.terminals,
+    wires,
+    jumpers,
     lugKeys: part.terminals.map((label) => `lug ${label}`),
     strays: straysOf([...old, ...triedOf(map)], (id) => lugsOf.get(id)?.[0], jumpers),
     positions: part.positions.map(({ name, joined }, at) => {
@@ -152,8 +156,11 @@ function withSame(map: SwitchMap): Refit {
       : [];
   });
   return {
-    ...{ jumpers, strays: straysOf(triedOf(map), (id) => place.get(id), jumpers) },
-    ...{ way: 'same', name: 'the same switch', lugs: structure.terminals.map(({ label }) => label) },
+    jumpers,
+    strays: straysOf(triedOf(map), (id) => place.get(id), jumpers),
+    way: 'same',
+    name: 'the same switch',
+    lugs: structure.terminals.map(({ label }) => label),
     lugKeys: structure.terminals.map(({ id }) => `terminal ${id}`),
     wires: recordsOf(log, 'wire-tagged').map((wire) => ({
       wire,

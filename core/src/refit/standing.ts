@@ -5,11 +5,11 @@ import { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './befo
 import { likelyMistakes, splittingReading, type Check, type CheckDone, type CheckReading } from './check.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
-import { benchOf, joinedWith, type Mistake } from './mistakes.js';
+import { checkBench, joinedWith, type Mistake } from './mistakes.js';
 import type { Refit } from './refit.js';
 import { transferCard, type TransferCard } from './transfer.js';
 
-export type Standing = SignedRefit['transfer'];
+export type TransferStanding = SignedRefit['transfer'];
 
 /** The check before power with what was read. */
 export interface CheckStanding {
@@ -20,12 +20,12 @@ export interface CheckStanding {
   likely: Mistake[] | null;
   /** Of a failed check: what tells the likely mistakes apart best; null: nothing does, or nothing is wrong. */
   splits: CheckReading | null;
-  standing: Standing;
+  standing: TransferStanding;
 }
 
 /** How far the check is. */
 export function checkStanding(map: SwitchMap, refit: Refit, check: Check): CheckStanding {
-  const bench = benchOf(refit);
+  const bench = checkBench(refit);
   const nets = refit.positions.map((_, position) => joinedWith(bench, position, null));
   const placed = ({ position, a, b }: Pick<CheckReading, 'position' | 'a' | 'b'>) => [position, a, b].join();
   const kept = new Map(
@@ -52,10 +52,10 @@ export function checkStanding(map: SwitchMap, refit: Refit, check: Check): Check
 /** How putting it back stands as a whole. */
 export interface RefitStanding {
   card: TransferCard;
-  transfer: Standing;
-  check: Standing;
-  measured: Standing;
-  function: Standing;
+  transfer: TransferStanding;
+  check: TransferStanding;
+  measured: TransferStanding;
+  function: TransferStanding;
   wanted: WantedRecord[];
   functions: FunctionCheck[];
 }
@@ -71,7 +71,9 @@ export function refitStanding(map: SwitchMap, outOfMachine: boolean, check: Chec
   const bad = wanted.some((one) => one.record && isWithin(one, one.record) === false);
   const results = functions.map(({ tried }) => tried?.result ?? 'not-tried');
   return {
-    ...{ card, wanted, functions },
+    card,
+    wanted,
+    functions,
     transfer: card.lines.length === 0 ? 'nothing-to-do' : card.left > 0 ? 'not-done' : 'done',
     check:
       card.refit === null
@@ -97,7 +99,7 @@ export function refitStanding(map: SwitchMap, outOfMachine: boolean, check: Chec
 }
 
 /** A hash of the ids of all live events but sign-offs: what a sign-off of putting it back rests on. */
-export function refitEvidence({ log }: Pick<SwitchMap, 'log'>): string {
+function refitEvidence({ log }: Pick<SwitchMap, 'log'>): string {
   const counts = ({ id, what }: JobEvent) =>
     !log.withdrawn.has(id) &&
     what.kind !== 'refit-signed' &&
@@ -119,7 +121,12 @@ export function signableRefit(
   notTested: string[],
 ): SignedRefit {
   return {
-    ...{ by, transfer, check, measured, function: functional, notTested },
+    by,
+    transfer,
+    check,
+    measured,
+    function: functional,
+    notTested,
     residual: recordsOf(map.log, 'residual-noted').map(({ text, reason }) => `${text}: ${reason}`),
     evidence: refitEvidence(map),
   };

@@ -70,18 +70,26 @@ function linesOf(map: SwitchMap, refit: Refit): CardLine[] {
       .map((wire): CardLine => ({ key: `cap ${wire.id}`, kind: 'cap', wire, old: oldLabel(map, wire) })),
     ...jumpers.map(([from, to]): CardLine => ({
       key: `jumper ${label(from)} ${label(to)}`,
-      ...{ kind: 'jumper', from: label(from), to: label(to) },
+      kind: 'jumper',
+      from: label(from),
+      to: label(to),
     })),
     ...wires
       .filter(({ lug }) => lug !== null)
       .toSorted((one, other) => (one.lug as number) - (other.lug as number))
       .map(({ wire, lug, mayLie }): CardLine => ({
-        ...{ key: `wire ${wire.id}`, kind: 'wire', wire, old: oldLabel(map, wire), to: label(lug as number) },
+        key: `wire ${wire.id}`,
+        kind: 'wire',
+        wire,
+        old: oldLabel(map, wire),
+        to: label(lug as number),
         sharing: wires.filter((one) => one.lug === lug && one.wire !== wire).map((one) => one.wire),
         others: mayLie.map(label),
       })),
     ...spliced.map(([terminal, list]): CardLine => ({
-      ...{ key: `splice ${terminal}`, kind: 'splice', wires: list },
+      key: `splice ${terminal}`,
+      kind: 'splice',
+      wires: list,
       old: list[0] ? (oldLabel(map, list[0]) ?? '?') : '?',
     })),
     ...stopOf(map, refit),

@@ -1,2 +1,2 @@
 export { ROUTE_ENGINE, routeOf, type Route } from './route.js';
-export { STEPS, type Step } from './steps.js';
+export { STEPS, type RouteStep } from './steps.js';

@@ -6,7 +6,7 @@ import { liveEvents, notesOf, recordsOf } from '../log/index.js';
 import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
 import { compareWithExpected, type Comparison } from '../verify/index.js';
-import type { Step } from './steps.js';
+import type { RouteStep } from './steps.js';
 
 /** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
 export type NextThing =
@@ -30,10 +30,10 @@ export const ROUTE_ENGINE = 4;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
-  done: Record<Step, boolean>;
+  done: Record<RouteStep, boolean>;
   /** Steps that were passed over by choice: nothing was done there, and nothing need be. */
-  passed: Step[];
-  at: Step;
+  passed: RouteStep[];
+  at: RouteStep;
   next: NextThing;
 }
 
@@ -52,7 +52,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const safety = safetyStanding(map.log, outOfMachine);
   // A switch in the hand, with nothing of the machine on it, has no supply to prove dead and no wires to tag.
   const nothingOfTheMachine = outOfMachine && liveEvents(map.log, 'safety-begun').length === 0;
-  const done: Record<Step, boolean> = {
+  const done: Record<RouteStep, boolean> = {
     intake: [...notesOf(map.log).values()].some((text) => text !== ''),
     safe: safety.open && !nothingOfTheMachine,
     tag: recordsOf(map.log, 'wire-tagged').length > 0,
@@ -64,7 +64,9 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   };
   const trouble = safety.troubles[0]?.code ?? null;
   const { at, next } = whereTo(map, {
-    ...{ trouble, comparison, chosen: chosen?.name ?? null },
+    trouble,
+    comparison,
+    chosen: chosen?.name ?? null,
     signed: signed?.stands ? { by: signed.signed.by, whole: isWholeSignature(signed.signed) } : null,
   });
   const passed = (['safe', 'tag'] as const).filter((step) => outOfMachine && !done[step]);

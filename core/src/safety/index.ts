@@ -1,13 +1,4 @@
-export {
-  endsInSight,
-  SAFE_VOLTS,
-  highestLeft,
-  proofTroubles,
-  usualPoints,
-  usualReadings,
-  type ProofTrouble,
-  type WantedReading,
-} from './proof-of-dead.js';
+export { endsInSight, highestLeft, usualPoints, usualReadings, type ProofTrouble } from './proof-of-dead.js';
 export {
   linesForJob,
   listProblems,

@@ -4,7 +4,7 @@ import type { DeadPoint, DeadProof, SupplyKind, VoltReading } from '../log/index
 export const SAFE_VOLTS = 5;
 
 /** At this many volts and above it is another trade's work (IEC 60038: low voltage ends at 1000 V AC, 1500 V DC; from memory). */
-export const HIGH_VOLTS = 1000;
+const HIGH_VOLTS = 1000;
 
 /**
  * What counts as 'the supply was there', in volts: for mains the lowest nominal voltage in use, 100 V, less ten per cent

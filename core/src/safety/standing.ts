@@ -12,7 +12,7 @@ import { type LineId } from '../switch/index.js';
 import { endsInSight, highestLeft, proofTroubles, SAFE_VOLTS, type ProofTrouble } from './proof-of-dead.js';
 
 /** After this many hours a list is looked at again before work goes on (common practice: not from one day to the next). */
-export const STALE_HOURS = 12;
+const STALE_HOURS = 12;
 
 /** Why the Map stays shut. */
 export type SafetyTrouble =

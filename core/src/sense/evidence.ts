@@ -6,7 +6,7 @@ import { quantityOf, type Quantity } from './quantity.js';
  * What one reading proves about whether its leads join.
  * `nothing`: kept, and decides nothing (see `because`).
  */
-export interface Evidence {
+export interface ReadingEvidence {
   reading: ReadingId;
   red: Lead;
   black: Lead;
@@ -21,7 +21,7 @@ export interface Evidence {
 }
 
 /** Whether the reading asks to be looked at again: it blocks completeness until it is settled. */
-export function looksAgain(evidence: Evidence): boolean {
+export function looksAgain(evidence: ReadingEvidence): boolean {
   return evidence.because === 'middle' || evidence.because === 'unsteady';
 }
 
@@ -37,7 +37,10 @@ export interface Circumstances {
  * From a reading to evidence. Three bands decide topology and nothing else: at most `lowOhms` joins,
  * at least `highOhms` or over range parts, the middle decides nothing (bands: common practice, editable).
  */
-export function senseReading(reading: Reading, { meter, zeroOhms, inCircuit }: Circumstances): Evidence {
+export function senseReading(
+  reading: Reading,
+  { meter, zeroOhms, inCircuit }: Circumstances,
+): ReadingEvidence {
   const base = {
     reading: reading.id,
     red: reading.red,
@@ -87,5 +90,5 @@ export const isLeakOhms = (ohms: number, meter: MeterProfile): boolean =>
   ohms >= meter.highOhms && ohms < LEAK_OHMS;
 
 /** Whether a reading parts its leads and yet is noted under insulation: from the top of the middle to 20 megohm. */
-export const isLeak = ({ because, quantity }: Evidence): boolean =>
+export const isLeak = ({ because, quantity }: ReadingEvidence): boolean =>
   because === 'none' && quantity !== null && quantity.ohms < LEAK_OHMS;

@@ -10,7 +10,7 @@ import {
   type Reading,
 } from '../log/index.js';
 import { settingIn, type ReadingId, type Structure } from '../switch/index.js';
-import { senseReading, type Evidence } from './evidence.js';
+import { senseReading, type ReadingEvidence } from './evidence.js';
 import { zeroOf } from './quantity.js';
 
 /**
@@ -18,20 +18,20 @@ import { zeroOf } from './quantity.js';
  * `withdrawn` (undone), `superseded` (a person put another in its place), `aside` (its prompt was no longer
  * shown), `parked` (it names a terminal or setting that is not in use), `earlier` (the switch was worked on since).
  */
-export type Standing = 'counts' | 'withdrawn' | 'superseded' | 'aside' | 'parked' | 'earlier';
+export type LineStanding = 'counts' | 'withdrawn' | 'superseded' | 'aside' | 'parked' | 'earlier';
 
 /** One reading on the tape of all readings ever taken, in order. */
 export interface TapeLine {
   event: JobEvent<Extract<Deed, { kind: 'answered' | 'superseded' }>>;
   reading: Reading;
-  standing: Standing;
-  evidence: Evidence;
+  standing: LineStanding;
+  evidence: ReadingEvidence;
 }
 
 /** What was worked out for one act, and from what; used again while that is the same. */
 interface ActMemory {
   check: CheckDeed | null;
-  evidence: Evidence[];
+  evidence: ReadingEvidence[];
   structure: Structure;
   superseded: string;
   undone: boolean;
@@ -119,7 +119,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
   }
   const inUse = ({ setting, red, black }: Reading) =>
     settings.has(setting) && red.every((id) => terminals.has(id)) && black.every((id) => terminals.has(id));
-  const standingOf = (reading: Reading): Standing => {
+  const standingOf = (reading: Reading): LineStanding => {
     if (undone) return 'withdrawn';
     if (aside) return 'aside';
     if (earlier) return 'earlier';
@@ -133,7 +133,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
     event,
     reading,
     standing: standingOf(reading),
-    evidence: evidence[index] as Evidence,
+    evidence: evidence[index] as ReadingEvidence,
   }));
   memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, earlier, lines });
   return lines;
@@ -145,7 +145,7 @@ function countedIn(reading: Reading, structure: Structure): Reading {
   return setting === reading.setting ? reading : { ...reading, setting };
 }
 
-function sensed(reading: Reading, { what }: TapeLine['event'], check: CheckDeed | null): Evidence {
+function sensed(reading: Reading, { what }: TapeLine['event'], check: CheckDeed | null): ReadingEvidence {
   return senseReading(reading, {
     meter: check?.meter ?? ORDINARY_METER,
     zeroOhms: check ? zeroOf(check.leadsTogether) : null,

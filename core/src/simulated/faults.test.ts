@@ -7,7 +7,7 @@ import { simulatedSwitchProblems } from '../formats/index.js';
 import { readingsAsked, type Value } from '../log/index.js';
 import { seededRandom, type PromptId, type SettingId, type TerminalId } from '../switch/index.js';
 import { bench } from '../testing/generated.js';
-import { benchOf } from './story.js';
+import { simulatedBench } from './story.js';
 import {
   CONTACT_FAULTS,
   NO_METER_FAULTS,
@@ -216,7 +216,7 @@ describe('a switch with surprises', () => {
             key,
             simulatedMeter(
               hidden,
-              benchOf(mapper(on.events), setting, () => 'ohms'),
+              simulatedBench(mapper(on.events), setting, () => 'ohms'),
             ).probe(red, black),
           ];
         }),

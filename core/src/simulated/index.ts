@@ -1,5 +1,5 @@
 export type { ContactFault, MeterFaults, SimulatedPart } from './faults.js';
-export { MISASSEMBLIES, type Misassembly } from './faults.js';
+export { type Misassembly } from './faults.js';
 export { outcomeOf, type HiddenFault, type Outcome } from './outcome.js';
 export { simulatePattern } from './simulate-pattern.js';
 export { simulatedCycles } from './simulated-cycles.js';

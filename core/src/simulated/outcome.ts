@@ -78,7 +78,12 @@ function plansFor(truth: Pattern, costs: HandCosts): Outcome['plans'] {
     { name: 'certify', planner: certify({ name: '', pattern: truth }), costs },
   ] as const;
   return plans.map(({ name, planner, costs: own }) => {
-    const { touches, seconds } = runCourse(blankField(size, truth.length), EMPTY_HANDS, own, planner, joined);
+    const { touches, seconds } = runCourse(blankField(size, truth.length), {
+      hands: EMPTY_HANDS,
+      costs: own,
+      planner,
+      joined,
+    });
     return { name, touches, seconds };
   });
 }

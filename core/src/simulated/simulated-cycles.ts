@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import { simulatedMeter } from './simulated-meter.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
-import { benchOf } from './story.js';
+import { simulatedBench } from './story.js';
 
 /** Beyond so many ohms a contact that should be closed did not make. */
 const MISSED_OHMS = 1000;
@@ -16,24 +16,29 @@ export interface Cycles {
   ohms: number[];
 }
 
+/** How a pair is worked, and on which of its strokes that begins. */
+export interface Strokes {
+  terminals: readonly [TerminalId, TerminalId];
+  on: SettingId;
+  /** Where the pair is open; null: only whether it makes is seen. */
+  away: SettingId | null;
+  cycles: number;
+  /** Cycles of earlier runs. */
+  before?: number;
+}
+
 /**
  * The simulated meter held on a pair while the handle goes away from a setting and back, so many times; the strokes go on from
  * those that the log tells of. Leads taken off.
- * @param away where the pair is open; null: only whether it makes is seen
- * @param before cycles of earlier runs
  */
 export function simulatedCycles(
   hidden: SimulatedSwitch,
   map: SwitchMap,
-  [a, b]: readonly [TerminalId, TerminalId],
-  on: SettingId,
-  away: SettingId | null,
-  cycles: number,
-  before = 0,
+  { terminals: [a, b], on, away, cycles, before = 0 }: Strokes,
 ): Cycles {
   const found: Cycles = { misses: [], sticks: [], ohms: [] };
   const read = (setting: SettingId, stroke: number): number | null => {
-    const bench = benchOf(map, setting, () => 'ohms');
+    const bench = simulatedBench(map, setting, () => 'ohms');
     const strokes = (bench.strokes?.() ?? 0) + stroke;
     const value = simulatedMeter(hidden, { ...bench, strokes: () => strokes }).probe([a], [b]);
     return value.kind === 'ohms' ? value.ohms : null;

@@ -4,7 +4,7 @@ import type { Instrument } from '../sense/index.js';
 import type { SettingId } from '../switch/index.js';
 import { simulatedMeter } from './simulated-meter.js';
 import type { SimulatedSwitch } from './simulated-switch.js';
-import { benchOf } from './story.js';
+import { simulatedBench } from './story.js';
 
 /** What the simulated bench looks like at the moment of a reading. */
 export interface SimulatedBenchNow {
@@ -19,7 +19,7 @@ export function simulatedInstrument(hidden: SimulatedSwitch, now: () => Simulate
     const { map, sense } = now();
     return simulatedMeter(
       hidden,
-      benchOf(map, setting, () => sense, fromOtherSide),
+      simulatedBench(map, setting, () => sense, fromOtherSide),
     );
   };
   return {

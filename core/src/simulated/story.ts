@@ -10,7 +10,7 @@ const STROKES_EACH = 5;
  * The simulated bench as the log tells its story: the handle in a setting, where it came from, how often it was moved, what
  * was read before and since the leads were held together. So a reload changes nothing of what the meter will show.
  */
-export function benchOf(
+export function simulatedBench(
   map: SwitchMap,
   at: SettingId | null,
   dial: () => 'ohms' | 'tone',

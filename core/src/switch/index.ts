@@ -67,7 +67,7 @@ export type { Setting } from './setting.js';
 export {
   contactTerminals,
   EMPTY_STRUCTURE,
-  positionsClosed,
+  allPositionsClosed,
   positionsOf,
   requiredSettings,
   settingIn,
@@ -76,4 +76,4 @@ export {
 } from './structure.js';
 export { TERMINAL_ROLES, type Terminal, type TerminalRole } from './terminal.js';
 export { partFactsSchema, RATED_FOR, type PartFacts } from './part-facts.js';
-export { mergedEntry, sameMakersNumber, type MergedEntry } from './merged-entry.js';
+export { mergedEntry, sameMakersNumber } from './merged-entry.js';

@@ -24,7 +24,7 @@ import { partFactsSchema } from './part-facts.js';
 
 const label = text(LABEL_LETTERS, 1);
 
-export const knownPositionSchema = object({
+const knownPositionSchema = object({
   name: orNull(text(POSITION_NAME_LETTERS)),
   rests: restsSchema,
   joined: says(
@@ -32,7 +32,6 @@ export const knownPositionSchema = object({
     list(list(label, { minItems: 2, uniqueItems: true })),
   ),
 });
-export type KnownPosition = TypeOf<typeof knownPositionSchema>;
 
 export const knownSwitchSchema = object({
   id: id<EntryId>(),

@@ -29,7 +29,7 @@ export const layoutSchema = tagged('kind', {
 /** How the terminals lie on the part. */
 export type Layout = TypeOf<typeof layoutSchema>;
 
-export const FACES = ['front', 'rear'] as const;
+const FACES = ['front', 'rear'] as const;
 
 export const spotSchema = tagged('on', {
   wafers: {

@@ -20,7 +20,7 @@ import type { PhotoId } from './id.js';
 /** What a rated current is for. */
 export const RATED_FOR = ['resistive', 'motor', 'lamp', 'peak', 'inductive'] as const;
 
-export const partRatingSchema = object({
+const partRatingSchema = object({
   load: oneOf(RATED_FOR),
   amps: above(0, 10_000),
   volts: optional(above(0, 1e6)),

@@ -1,5 +1,5 @@
 import type { Actuator, Position } from './actuator.js';
-import type { SettingId, TerminalId } from './id.js';
+import type { SettingId } from './id.js';
 import type { Layout, PlacedTerminal } from './layout.js';
 import type { Setting } from './setting.js';
 import { inPattern, type Terminal } from './terminal.js';
@@ -49,7 +49,7 @@ export function requiredSettings(structure: Structure): Setting[] {
 }
 
 /** Whether every actuator's list of positions has come to an end. */
-export function positionsClosed(structure: Structure): boolean {
+export function allPositionsClosed(structure: Structure): boolean {
   return structure.actuators.every(({ closed }) => closed !== null);
 }
 
@@ -67,14 +67,4 @@ export function terminalNamed(structure: Structure, typed: string): Terminal | u
     structure.terminals.find(({ label }) => label.toLowerCase() === folded) ??
     structure.terminals.find(({ marking }) => marking?.toLowerCase() === folded)
   );
-}
-
-/** Index of each setting by id. */
-export function settingOrder(structure: Structure): Map<SettingId, number> {
-  return new Map(structure.settings.map(({ id }, index) => [id, index]));
-}
-
-/** Index of each contact terminal by id. */
-export function terminalOrder(structure: Structure): Map<TerminalId, number> {
-  return new Map(contactTerminals(structure).map(({ id }, index) => [id, index]));
 }

@@ -3,22 +3,22 @@ import type { LoadId, SettingId } from '../switch/index.js';
 import type { Combination } from './combinations.js';
 
 /** One handle with those of its settings in which something holds. */
-export interface Part {
+export interface HandleSettings {
   handle: number;
   settings: readonly SettingId[];
 }
 
 /** When a load runs, over all combinations that were worked out, where that has a short name. */
-export type Behaviour =
+export type LoadBehaviour =
   | { kind: 'not-known' | 'never' | 'always' | 'mixed' }
   /** Whenever one handle alone stands so, whatever the others do. */
-  | { kind: 'follows'; part: Part }
+  | { kind: 'follows'; part: HandleSettings }
   /** It changes with a step of any of these, whatever the others do. */
   | { kind: 'either'; handles: number[] }
   /** Only while each of these stands so. */
-  | { kind: 'all'; parts: Part[] }
+  | { kind: 'all'; parts: HandleSettings[] }
   /** As soon as one of these stands so. */
-  | { kind: 'any'; parts: Part[] };
+  | { kind: 'any'; parts: HandleSettings[] };
 
 const RUNS: ReadonlySet<LoadDoes> = new Set(['full', 'part', 'reversed']);
 
@@ -29,7 +29,7 @@ export function behaviourOf(
   load: LoadId,
   combinations: readonly Combination[],
   results: readonly InSetting[],
-): Behaviour {
+): LoadBehaviour {
   const does = results.map(({ loads }) => loads.get(load)?.does ?? 'not-known');
   if (does.includes('not-known')) return { kind: 'not-known' };
   const runs = does.map((one) => RUNS.has(one));
@@ -113,7 +113,7 @@ class Product {
   }
 
   /** The settings of each handle in which it is so, where it is so exactly while each stands in one of its own; else null. */
-  box(matter: readonly number[], runs: boolean): Part[] | null {
+  box(matter: readonly number[], runs: boolean): HandleSettings[] | null {
     const where = this.combinations.filter((one) => this.#at(one) === runs);
     const parts = matter.map((handle) => ({
       handle,

@@ -19,7 +19,7 @@ import type { System } from './system.js';
 export type Combination = readonly SettingId[];
 
 /** More combinations than this are not worked out at once. */
-export const MOST_COMBINATIONS = 4096;
+const MOST_COMBINATIONS = 4096;
 
 /** How the handles stand, as the log has it. */
 export const standingsAt = ({ handles }: System, combination: Combination): HandleStanding[] =>

@@ -6,7 +6,7 @@ import {
   withTold,
   workedOf,
   type ContactRead,
-  type Evidence,
+  type HuntEvidence,
   type PartTried,
   type Probed,
   type Worked,
@@ -105,7 +105,7 @@ export function systemPointOf({ machine, handles }: System, node: number): Syste
 }
 
 /** All that was found out about a system, in its own log and in those of its members: nothing is asked twice. */
-export function systemEvidence(log: Log, system: System, combinations: readonly Combination[]): Evidence {
+export function systemEvidence(log: Log, system: System, combinations: readonly Combination[]): HuntEvidence {
   const same = <Id extends string>(id: Id): Id => (system.sameAs.get(id) ?? id) as Id;
   const members = readableOf(system.handles);
   const tried = (list: readonly PartTried[]) => list.map(({ part, whole }) => ({ part: same(part), whole }));

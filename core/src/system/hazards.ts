@@ -1,4 +1,4 @@
-import { inPassing, inStanding, type Hazard, type InSetting, type Standing } from '../circuit/index.js';
+import { inPassing, inStanding, type Hazard, type InSetting, type HandleStop } from '../circuit/index.js';
 import { recordsOf } from '../log/index.js';
 import { SystemContacts, settingOf, type Combination, type FactsOf } from './combinations.js';
 import type { System } from './system.js';
@@ -13,7 +13,7 @@ export interface SystemHazard {
 }
 
 /** In more combinations than this it is not worked out what happens while a handle passes. */
-export const MOST_PASSED = 512;
+const MOST_PASSED = 512;
 
 /** What a hazard is of, without where. */
 const sameHazard = (hazard: Hazard, handle: number | null): string => {
@@ -56,8 +56,9 @@ function passed(
 ): void {
   const contacts = new SystemContacts(system, facts);
   const places = new Map(combinations.map((one, at) => [settingOf(system, one), at]));
-  const standing = (at: number): Standing => ({
-    ...{ contacts: contacts.at(combinations[at] as Combination), result: results[at] as InSetting },
+  const standing = (at: number): HandleStop => ({
+    contacts: contacts.at(combinations[at] as Combination),
+    result: results[at] as InSetting,
     springs: false,
   });
   combinations.forEach((combination, at) => {

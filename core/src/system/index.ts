@@ -2,7 +2,6 @@ export { systemOf, type System } from './system.js';
 export {
   AT_REST,
   AT_WORK,
-  handlesOf,
   isUnread,
   pinsOf,
   readableOf,
@@ -14,13 +13,11 @@ export {
   combinationsOf,
   healthySystem,
   inCombinations,
-  MOST_COMBINATIONS,
   settingOf,
   standingsAt,
-  SystemContacts,
   type Combination,
   type FactsOf,
 } from './combinations.js';
 export { systemEvidence, systemPointOf } from './evidence.js';
-export { behaviourOf, type Behaviour, type Part } from './behaviour.js';
-export { MOST_PASSED, systemHazards, type SystemHazard } from './hazards.js';
+export { behaviourOf, type LoadBehaviour, type HandleSettings } from './behaviour.js';
+export { systemHazards, type SystemHazard } from './hazards.js';

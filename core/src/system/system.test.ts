@@ -4,7 +4,7 @@ import {
   nextTest,
   NO_EVIDENCE,
   rankFaults,
-  type Evidence,
+  type HuntEvidence,
   type Observation,
 } from '../circuit/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
@@ -159,7 +159,7 @@ describe('a system of several switches', () => {
       seen: truth?.shows.get(`${at(index)} ${lamp}`) ?? 'right',
     });
     // Down at 1, up at 2: the lamp should be dark, and burns.
-    let evidence: Evidence = { ...NO_EVIDENCE, seen: [see(1)] };
+    let evidence: HuntEvidence = { ...NO_EVIDENCE, seen: [see(1)] };
     for (let tests = 0; tests < 8; tests += 1) {
       const next = nextTest(model, rankFaults(model, evidence), evidence);
       if (!next || !truth) break;

@@ -57,11 +57,16 @@ export function systemOf(log: Log, members: Members): System {
     .filter(({ to }) => to.at === 'nowhere')
     .map(({ load, end }) => ({ load: (sameAs.get(load) ?? load) as LoadId, end }));
   return {
-    ...{ handles, sameAs, loose },
+    handles,
+    sameAs,
+    loose,
     machine: {
       ...nodes,
       terminals: handles.flatMap((handle) => terminalKeys(handle)) as TerminalId[],
-      ...{ supplies: supplies.one, loads: loads.one, leads, open },
+      supplies: supplies.one,
+      loads: loads.one,
+      leads,
+      open,
       halfSaid: halfSaidOf(loads.one, leads, nodes.endNode, capped),
       owner: handles.flatMap((handle, at) => Array.from({ length: handle.size }, () => at)),
     },

@@ -1,4 +1,4 @@
-import { endKey, type Lead, type Machine } from '../circuit/index.js';
+import { endKey, type MachineLead, type Machine } from '../circuit/index.js';
 import {
   loadTiesOf,
   type Log,
@@ -14,14 +14,14 @@ import { pinsOf, readableOf, terminalKeys, type SystemHandle } from './handles.j
 
 /** What hangs together in a system, and of what nobody has said where it goes. */
 export interface Wiring {
-  leads: readonly Lead[];
+  leads: readonly MachineLead[];
   open: ReadonlySet<number>;
   loose: readonly SystemPoint[];
 }
 
 /** Lays the wires and joins of a system between the nodes of its machine. */
 export class Wirer implements Wiring {
-  readonly leads: Lead[] = [];
+  readonly leads: MachineLead[] = [];
   readonly open = new Set<number>();
   readonly loose: SystemPoint[] = [];
   /** Where each terminal, pin and wire of a switch is: a wire stands for the lug that it sits on. */
@@ -87,14 +87,14 @@ export class Wirer implements Wiring {
   }
 
   /** A wire to a supply or a load of its own job. One that was taken away is not known any more. */
-  #lay(wire: Lead['wire'], lug: number, end: WireEnd): void {
+  #lay(wire: MachineLead['wire'], lug: number, end: WireEnd): void {
     const node = this.#nodeOf(end);
     if (node !== undefined) this.leads.push({ wire, a: lug, b: node });
     else if (end.at !== 'nowhere') this.open.add(lug);
   }
 
   /** A wire or a pin whose other end the system says, or nobody. */
-  #goOn(point: SystemPoint, from: number, wire: Lead['wire']): void {
+  #goOn(point: SystemPoint, from: number, wire: MachineLead['wire']): void {
     const to = this.#goes.get(pointKey(point));
     const met = this.#met.has(pointKey(point));
     const far =

@@ -6,8 +6,7 @@ export { oddQuestions, type OddQuestion } from './questions.js';
 export { asKnownSwitch } from './as-known.js';
 export { movingContacts } from './moving-contacts.js';
 export { betweenThrows, type BetweenThrows } from './between.js';
-export { independentHandles, type HandlePart } from './handles.js';
-export { pairTable, type PairTable } from './pair-table.js';
+export { pairTable } from './pair-table.js';
 export {
   compareSettings,
   equalSettings,

@@ -1,5 +1,5 @@
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
-import { ohmsByCell, rowOf, type Row } from './truth-table.js';
+import { ohmsByCell, tableRow, type Row } from './truth-table.js';
 
 /** Every pair of contact terminals, in every setting. */
 export interface PairTable {
@@ -22,7 +22,7 @@ export function pairTable(map: SwitchMap): PairTable {
         return isSettled(fact) && fact.joined === false;
       });
       if (open) openEverywhere += 1;
-      else rows.push(rowOf(map, [a, b], readings));
+      else rows.push(tableRow(map, [a, b], readings));
     }
   });
   return { rows, openEverywhere };

@@ -55,7 +55,7 @@ function workOut(map: SwitchMap): TruthTable {
   const pattern = knownPattern(map);
   const name = (place: number) => ids[place] as TerminalId;
   const readings = ohmsByCell(map);
-  const row = (contact: Contact): Row => rowOf(map, contact, readings);
+  const row = (contact: Contact): Row => tableRow(map, contact, readings);
   const found = polesWithContacts(pattern);
   const rowed = new Set(found.flatMap(({ contacts }) => contacts.map(String)));
   const contactPlaces = new Set(map.contacts);
@@ -81,7 +81,7 @@ function workOut(map: SwitchMap): TruthTable {
 }
 
 /** A pair with what is known of it in every setting. */
-export function rowOf(map: SwitchMap, contact: Contact, readings: ReturnType<typeof ohmsByCell>): Row {
+export function tableRow(map: SwitchMap, contact: Contact, readings: ReturnType<typeof ohmsByCell>): Row {
   const [a, b] = contact.map((place) => map.structure.terminals[place]?.id as TerminalId);
   return {
     contact,

@@ -12,7 +12,7 @@ import {
   pressed,
   wantedAsk,
   type Act,
-  type Hands,
+  type ProbingHands,
   type Measurement,
   type Moment,
   type Probe,
@@ -48,7 +48,7 @@ export function atTheKeys(
   }: Partial<Pick<Scene, 'meter' | 'pedals' | 'inCircuit'>> & { sense?: Sense } = {},
 ): AtTheKeys {
   const mapper = createMapper();
-  let hands: Hands = idleHands(sense);
+  let hands: ProbingHands = idleHands(sense);
   let wants: Measurement | null = null;
   const bySetting = new Map<string, Partition>(on.settings.map((id, index) => [id, hidden[index] ?? []]));
   const moment = (): Moment => {

@@ -61,8 +61,12 @@ export function builtHouse({ switches, devices = {}, loads }: House, without: re
   const loadIds = ids<LoadId>(Object.keys(loads));
   const deviceIds = ids<PinnedDeviceId>(Object.keys(devices));
   const supplies: Supply[] = (['L', 'N'] as const).map((kind) => ({
-    ...{ id: newId<SupplyId>(), name: kind, kind, volts: kind === 'L' ? 230 : null },
-    ...{ current: 'AC', removed: false },
+    id: newId<SupplyId>(),
+    name: kind,
+    kind,
+    volts: kind === 'L' ? 230 : null,
+    current: 'AC',
+    removed: false,
   }));
   const ground = { loadIds, supplies };
   const deeds: Deed[] = Object.values(jobs).map((job) => ({ kind: 'system-member', job, belongs: true }));
@@ -117,9 +121,11 @@ function mapOne(on: ReturnType<typeof bench>, one: HouseSwitch): void {
     on.add({
       kind: 'expected',
       table: {
-        ...{ source: 'typed', note: '' },
+        source: 'typed',
+        note: '',
         settings: on.settings.map((setting, at) => ({
-          ...{ setting, unsaid: [] },
+          setting,
+          unsaid: [],
           joined: groupsOf(one.should?.[at] ?? '').map((net) =>
             net.map((place) => on.terminals[place] as TerminalId),
           ),
@@ -174,8 +180,14 @@ function nameLoads(
 ): void {
   for (const [name, more] of Object.entries(loads)) {
     const load: Load = {
-      ...{ id: loadIds[name] as LoadId, name, kind: 'lamp', amps: null, watts: 60, volts: 230 },
-      ...{ current: 'AC', removed: false },
+      id: loadIds[name] as LoadId,
+      name,
+      kind: 'lamp',
+      amps: null,
+      watts: 60,
+      volts: 230,
+      current: 'AC',
+      removed: false,
       ...more,
     };
     on.add({ kind: 'load-named', load });

@@ -1,8 +1,12 @@
-import { lookKey, type Evidence, type FaultModel, type NextTest } from '../circuit/index.js';
+import { lookKey, type HuntEvidence, type FaultModel, type NextTest } from '../circuit/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
 
 /** What is found out by a test when one fault is the truth, added to what was found before. */
-export function answered(found: Evidence, next: NextTest, truth: FaultModel['faults'][number]): Evidence {
+export function answered(
+  found: HuntEvidence,
+  next: NextTest,
+  truth: FaultModel['faults'][number],
+): HuntEvidence {
   const showing = (setting: SettingId, load: LoadId) => truth.shows.get(lookKey(setting, load)) ?? 'off';
   switch (next.kind) {
     case 'look': {

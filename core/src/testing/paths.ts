@@ -8,7 +8,9 @@ const BESIDE: readonly LinkKind[] = ['suppressor', 'earth'];
 export const chain = (...kinds: LinkKind[]): PathLink[] =>
   chained(
     kinds.map((kind) => ({
-      ...{ id: newId<LinkId>(), kind, name: null },
+      id: newId<LinkId>(),
+      kind,
+      name: null,
       conductor: (BESIDE.includes(kind) ? 'beside' : 'feed') as Conductor,
     })),
     [],
@@ -21,13 +23,20 @@ export const test = (
   flexed = true,
   way: PathTest['way'] = 'through',
 ): PathTest => ({
-  ...{ id: newId(), links: links.map(({ id }) => id), result, flexed, ohms: null },
+  id: newId(),
+  links: links.map(({ id }) => id),
+  result,
+  flexed,
+  ohms: null,
   way,
 });
 /** A path with what was tested of it and seen. */
 export const at = (links: PathLink[], tests: PathTest[] = [], looks: PathLook[] = []): SupplyPath => ({
-  ...{ nodes: [], links },
-  ...{ tests, looks, symptoms: [] },
+  nodes: [],
+  links,
+  tests,
+  looks,
+  symptoms: [],
 });
 /** A look at all that can be seen of a link. */
 export const looked = (link: PathLink, found: PathLook['found'] = 'good'): PathLook[] =>

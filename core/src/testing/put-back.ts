@@ -34,10 +34,17 @@ export const knownPart = (
   positions: Record<string, string>,
   more: Partial<KnownSwitch> = {},
 ): KnownSwitch => ({
-  ...{ id: newId(), kind: 'part', name: 'Larkspur two', maker: null, family: '', form: 'rotary', note: null },
+  id: newId(),
+  kind: 'part',
+  name: 'Larkspur two',
+  maker: null,
+  family: '',
+  form: 'rotary',
+  note: null,
   terminals: labels.split(' '),
   positions: Object.entries(positions).map(([name, joined]) => ({
-    ...{ name, rests: 'maintained' as const },
+    name,
+    rests: 'maintained' as const,
     joined: joined
       .split(' ')
       .filter(Boolean)
@@ -56,7 +63,11 @@ export function chosenPart(
   return {
     kind: 'chosen',
     replacement: {
-      ...{ entry: of.id as never, name: of.name, source: 'as-mapped', accepted: [], part: of },
+      entry: of.id as never,
+      name: of.name,
+      source: 'as-mapped',
+      accepted: [],
+      part: of,
       terminals: terminals.map(([from, to]) => ({ from: map.structure.terminals[from]?.id as never, to })),
       positions: positions.map((to, at) => ({ from: settings[at] as SettingId, to })),
     },

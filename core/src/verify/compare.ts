@@ -40,7 +40,7 @@ export function compareWithExpected(map: SwitchMap, expected: ExpectedTable): Co
       ids.length,
       joined.map((group) => group.flatMap((id) => place.get(id) ?? [])),
     );
-    const silent = pairsNamed(without);
+    const silent = isAmong(without);
     map.contacts.forEach((a, at) => {
       for (const b of map.contacts.slice(at + 1)) {
         if (silent([ids[a] as TerminalId, ids[b] as TerminalId])) {
@@ -71,7 +71,7 @@ export function compareWithExpected(map: SwitchMap, expected: ExpectedTable): Co
 }
 
 /** Whether a pair is one of these, whichever terminal comes first. */
-export function pairsNamed(
+export function isAmong(
   pairs: readonly (readonly [TerminalId, TerminalId])[],
 ): (pair: readonly [TerminalId, TerminalId]) => boolean {
   const named = new Set(pairs.map((pair) => pair.toSorted().join()));

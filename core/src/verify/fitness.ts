@@ -15,7 +15,7 @@ import { truthTable } from '../table/index.js';
 const GOOD_VOLTS = 0.05;
 const BAD_VOLTS = 0.2;
 /** Above this current the maker's limit or the temperature rise counts, not the drop (common practice). */
-export const MOST_AMPS_BY_DROP = 10;
+const MOST_AMPS_BY_DROP = 10;
 /** Heat in one contact that is a warning: a small contact, a power contact (common practice). */
 const HEAT_WATTS = { small: 0.5, power: 1 } as const;
 /** From this current on a contact is a power contact (from memory, rough). */
@@ -25,7 +25,7 @@ const POWER_AMPS = 5;
 const DROP_SHARE = 0.02;
 
 /** The school taken while nobody has chosen one: about an ohm is fine (common practice). */
-export const PLAIN_LIMIT: ContactLimit = { school: 'fixed', ohms: 1 };
+const PLAIN_LIMIT: ContactLimit = { school: 'fixed', ohms: 1 };
 
 export type ContactVerdict = 'good' | 'look' | 'high' | 'bad' | 'cannot-tell' | 'unsteady' | 'no-ohms';
 

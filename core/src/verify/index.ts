@@ -1,7 +1,7 @@
-export { compareWithExpected, pairsNamed, type ComparedCell, type Comparison } from './compare.js';
+export { compareWithExpected, isAmong, type ComparedCell, type Comparison } from './compare.js';
 export { lineUp } from './expected/line-up.js';
 export { contactsWith, withCause, type Cause } from './diagnosis/cause.js';
-export { contactCauses, contactSets, contactsOf, singleCauses } from './diagnosis/causes.js';
+export { contactCauses, contactsOf, singleCauses } from './diagnosis/causes.js';
 export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnosis/diagnose.js';
 export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis/diagnosis-of.js';
 export { expectedKind, kindsFor } from './expected/expected-kind.js';
@@ -13,7 +13,7 @@ export {
   type ContactVerdict,
   type JudgedContact,
 } from './fitness.js';
-export { verdictOf, type LineOutcome, type LineReason, type Verdict, type VerdictLine } from './verdict.js';
+export { verdictOf, type LineOutcome, type LineReason, type Verdict } from './verdict.js';
 export { fnv1a, signable, signatureOf, type SignatureStanding } from './signature.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';
 export {
@@ -31,7 +31,6 @@ export {
   layBeside,
   type BesideCell,
   type BesideComparison,
-  type LaidBeside,
 } from './beside.js';
 export { expectedOf, expectedPattern } from './expected/expected-pattern.js';
 export { readExpectedRows, type RowsTrouble } from './expected/expected-rows.js';

@@ -3,7 +3,7 @@ import { liveEvents, type DeedKind, type JobEvent, type SignedVerdict } from '..
 import { verdictOf, type Verdict } from './verdict.js';
 
 /** The version of what works a verdict out: counted up when a rule changes. */
-export const ENGINE_VERSION = '2';
+const ENGINE_VERSION = '2';
 
 /** Kinds that change nothing about a verdict. */
 const BESIDE: ReadonlySet<DeedKind> = new Set([
@@ -41,7 +41,7 @@ export function fnv1a(text: string): string {
 }
 
 /** A hash of the ids of the live events that a verdict rests on, in their order. */
-export function evidenceHash({ log }: SwitchMap): string {
+function evidenceHash({ log }: SwitchMap): string {
   const counts = ({ id, what }: JobEvent) => !log.withdrawn.has(id) && !BESIDE.has(what.kind);
   return fnv1a(
     log.ordered

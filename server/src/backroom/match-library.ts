@@ -93,7 +93,10 @@ class Search {
     this.#rules = { ...PLAIN_RULES, jumpers, gaps, spares, ...(!plain && { nodes: NODES }) };
     this.#ways = [{ pattern, free }, ...also].map((way) => {
       const required: Requirement = {
-        ...{ pattern: way.pattern, terminals, known: known && Uint32Array.from(known), never },
+        pattern: way.pattern,
+        terminals,
+        known: known && Uint32Array.from(known),
+        never,
         ...(way.free && { free: Uint32Array.from(way.free) }),
       };
       return { required, match: matcherFor(required, this.#rules) };
@@ -124,7 +127,10 @@ class Search {
     const springs = differences.some(({ code }) => code === 'spring-lost' || code === 'spring-gained');
     if (rules.returns && springs)
       return {
-        ...{ known, differences: [], near: null, way },
+        known,
+        differences: [],
+        near: null,
+        way,
         result: { kind: 'no', because: 'returns', needed: subject.positions.length, has: pattern.length },
       };
     return { known, result, differences, near: null, way };
@@ -148,7 +154,11 @@ class Search {
 
   soFar(): MatchAnswer {
     return {
-      ...{ looked: this.#looked, all: this.all, counts: this.#counts, named: [], done: false },
+      looked: this.#looked,
+      all: this.all,
+      counts: this.#counts,
+      named: [],
+      done: false,
       candidates: this.#candidates
         .filter(({ result }) => result.kind !== 'no')
         .map((one) => this.#checked(one)),

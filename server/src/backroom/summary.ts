@@ -76,7 +76,9 @@ function derive(
 
 /** A system has no route of its own: it is worked on through its switches. */
 const derivedSystem = (events: readonly JobEvent[]): DerivedSummary => ({
-  ...{ route: null, settingName: null, trouble: null },
+  route: null,
+  settingName: null,
+  trouble: null,
   members: membersOf(readLog(events)),
 });
 

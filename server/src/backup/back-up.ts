@@ -102,7 +102,7 @@ export async function hashOf(path: string): Promise<string> {
   return hashOfStream(createReadStream(path));
 }
 
-export async function hashOfStream(stream: Readable): Promise<string> {
+async function hashOfStream(stream: Readable): Promise<string> {
   const hash = createHash('sha256');
   stream.on('data', (chunk: Buffer) => hash.update(chunk));
   await finished(stream);

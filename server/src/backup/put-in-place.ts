@@ -36,7 +36,7 @@ export function putBackFromAside(folder: string, aside: string | null): void {
 }
 
 /** A new folder for what is moved aside. */
-export function asideIn(folder: string, when: Date): string {
+function asideIn(folder: string, when: Date): string {
   const stamp = when.toISOString().replace(/[:.]/g, '-');
   const aside = join(folder, `aside-${stamp}`);
   mkdirSync(aside, { recursive: true });

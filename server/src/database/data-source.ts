@@ -13,7 +13,7 @@ import { Sixth1796083200000 } from './sixth.migration.js';
 import { Third1795824000000 } from './third.migration.js';
 import { TombstoneRow } from './tombstone.entity.js';
 
-export const ENTITIES = [JobRow, JobEventRow, JobSummaryRow, LibraryEntryRow, TombstoneRow];
+const ENTITIES = [JobRow, JobEventRow, JobSummaryRow, LibraryEntryRow, TombstoneRow];
 export const MIGRATIONS = [
   First1767600000000,
   Second1795737600000,

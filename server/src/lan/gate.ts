@@ -8,7 +8,7 @@ import type { Sessions } from './sessions.js';
 import { signInPage } from './sign-in-page.js';
 
 export const SIGN_IN = '/sign-in';
-export const SIGN_OUT = '/api/sign-out';
+const SIGN_OUT = '/api/sign-out';
 
 /** Whether a request comes from this machine itself. */
 export function isLoopback(address: string | undefined): boolean {

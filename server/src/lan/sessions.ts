@@ -48,8 +48,13 @@ export class Sessions {
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
     const now = new Date();
     const session: Session = {
-      ...{ id: randomUUID(), tokenHash: hashOf(token), device, address },
-      ...{ opened: now.toISOString(), seen: now.toISOString(), noted: now.getTime() },
+      id: randomUUID(),
+      tokenHash: hashOf(token),
+      device,
+      address,
+      opened: now.toISOString(),
+      seen: now.toISOString(),
+      noted: now.getTime(),
     };
     await this.writer.write((manager) => insert(manager, session));
     this.#open.set(session.tokenHash, session);
@@ -67,7 +72,11 @@ export class Sessions {
 
   list(): SignedIn[] {
     return [...this.#open.values()].map(({ id, device, address, opened, seen }) => ({
-      ...{ id, device, address, opened, seen },
+      id,
+      device,
+      address,
+      opened,
+      seen,
     }));
   }
 

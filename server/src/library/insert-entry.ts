@@ -10,7 +10,13 @@ export async function insertEntry(
 ): Promise<void> {
   const { id, kind, name, maker, family, form, terminals, positions, note } = entry;
   const columns = {
-    ...{ id, kind, name, maker, family, form, note },
+    id,
+    kind,
+    name,
+    maker,
+    family,
+    form,
+    note,
     terminals: terminals.length,
     positions: positions.length,
     body: JSON.stringify(entry),

@@ -9,7 +9,7 @@ import { notFound, refused } from '../errors/refusal.js';
 const DAYS = 30;
 /** Bytes of a token that nobody guesses. */
 const TOKEN_BYTES = 24;
-export const TOKEN = /^[\w-]{32}$/;
+const TOKEN = /^[\w-]{32}$/;
 
 /** Links to the report of one job each, read-only: at most one for a job, revocable, for thirty days. */
 @Injectable()

@@ -1,18 +1,11 @@
 import Database from 'libsql';
 import { rmSync } from 'node:fs';
-import type { Problem } from '@which-way/core/switch';
 
 /** A piece of a file that was looked through, ready to be written. */
 export type StagedRow =
   | { kind: 'job'; id: string; head: string; there: boolean }
   | { kind: 'event'; job: string; there: boolean; body: string }
   | { kind: 'entry'; id: string; body: string };
-
-/** What is wrong with a piece, and where it stands in the file. */
-export interface Fault extends Problem {
-  /** Number of the job in the file; null for what is in no job. */
-  job: number | null;
-}
 
 /**
  * A file that is being looked through, as a database of its own beside it: so that it may be of any size, and a piece that is

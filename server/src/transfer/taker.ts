@@ -113,8 +113,12 @@ export class Taker {
     const { joined, left, changed, entries } = await showImport(this.writer, this.log, this.id);
     const { eventsAdded } = this.#done;
     return {
-      ...{ ...this.#done, ...besides, eventsLeft: left, eventsAdded: eventsAdded + joined },
-      ...{ entriesAdded: entries - changed, entriesChanged: changed },
+      ...this.#done,
+      ...besides,
+      eventsLeft: left,
+      eventsAdded: eventsAdded + joined,
+      entriesAdded: entries - changed,
+      entriesChanged: changed,
     };
   }
 

@@ -210,7 +210,7 @@ export class TransferService {
 }
 
 /** Bytes of a file that is taken in by one request: larger ones are looked through first. */
-export const IMPORT_BYTES = 25 * 1024 * 1024;
+const IMPORT_BYTES = 25 * 1024 * 1024;
 
 /** A name for files by the minute. */
 export const stamp = (): string => new Date().toISOString().slice(0, 16).replace('T', '-').replace(':', '');

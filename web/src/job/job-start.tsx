@@ -1,8 +1,8 @@
-import { routeOf, type Step } from '@which-way/core/route';
+import { routeOf, type RouteStep } from '@which-way/core/route';
 import { Navigate } from 'react-router';
 import { useJobState } from './job-context.js';
 
-const SCREEN_OF: Partial<Record<Step, string>> = {
+const SCREEN_OF: Partial<Record<RouteStep, string>> = {
   verify: 'verify',
   match: 'match',
   refit: 'refit',

@@ -7,11 +7,22 @@ import { aSwitch } from './a-switch.js';
 export function aHeater() {
   const { change, described, checked, read, ids } = aSwitch(3, 2, ['LOW', 'HIGH']);
   const supply = (name: string, kind: Supply['kind'], volts: number | null): Supply => ({
-    ...{ id: newId<SupplyId>(), name, kind, volts, current: 'AC', removed: false },
+    id: newId<SupplyId>(),
+    name,
+    kind,
+    volts,
+    current: 'AC',
+    removed: false,
   });
   const element = (name: string): Load => ({
-    ...{ id: newId<LoadId>(), name, kind: 'resistive', amps: null, watts: 600, volts: 230 },
-    ...{ current: 'AC', removed: false },
+    id: newId<LoadId>(),
+    name,
+    kind: 'resistive',
+    amps: null,
+    watts: 600,
+    volts: 230,
+    current: 'AC',
+    removed: false,
   });
   const [mains, back] = [supply('mains', 'L', 230), supply('back', 'N', null)];
   const loads = ['front', 'rear'].map(element) as [Load, Load];
@@ -30,7 +41,8 @@ export function aHeater() {
     { kind: 'wire-ended', wire: two.id, ends: [end(loads[0], '1')] },
     { kind: 'wire-ended', wire: three.id, ends: [end(loads[1], '1')] },
     ...loads.map((load): Deed => ({
-      ...{ kind: 'load-tied', tie: { load: load.id, end: '2', to: { at: 'supply', supply: back.id } } },
+      kind: 'load-tied',
+      tie: { load: load.id, end: '2', to: { at: 'supply', supply: back.id } },
     })),
   ];
   return { change, ids, wires, loads, deeds };

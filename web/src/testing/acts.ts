@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { vi } from 'vitest';
 
 /** What hands do on a screen, by what is written there. */
@@ -50,4 +50,4 @@ export function row(words: string | RegExp): HTMLElement {
 /** Waits until what was done has been written to the server in memory. */
 export const until = (check: () => void): Promise<void> => vi.waitFor(check, { timeout: 3000 });
 
-export { fireEvent, screen, waitFor, within };
+export { fireEvent, screen, within };

@@ -3,7 +3,7 @@ import { identify, settledCount, truthTable } from '@which-way/core/table';
 import type { Verdict } from '@which-way/core/verify';
 import { identityTitle } from '../table/identity.js';
 import { patternWords } from '../table/patterns.js';
-import { LINE_NAMES, OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
+import { LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
 import { terminalList } from '../terminals.js';
 
 /**
@@ -28,7 +28,7 @@ export function customerWords(map: SwitchMap, verdict: Verdict): string {
     ? `Every pair of terminals was tested in every position (${count.measured} measured, the rest follows from those).`
     : `It is not tested through: ${count.settled} of ${count.all} pairs are known.`;
   const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const)
-    .map((line) => `${LINE_NAMES[line].toLowerCase()} ${OUTCOME_WORDS[verdict[line].outcome]}`)
+    .map((line) => `${LINE_NAMES[line].toLowerCase()} ${LINE_OUTCOME_WORDS[verdict[line].outcome]}`)
     .join(', ');
   return `${what} ${patternWords(structure, table).join(' ')}${free} ${tested} Result: ${WHOLE_WORDS[verdict.whole].toLowerCase()} (${lines}).`;
 }

@@ -26,7 +26,7 @@ export const LINK_WORDS: Record<LinkKind, string> = {
   earth: 'Earth',
 };
 
-export const PRESET_WORDS: Record<PathPreset, string> = {
+export const PATH_PRESET_WORDS: Record<PathPreset, string> = {
   heater: 'Heats',
   motor: 'Motor with brushes',
   fan: 'Fan, no brushes',
@@ -102,7 +102,7 @@ export function foundWords(links: readonly PathLink[], { seen, leaks }: PathVerd
 }
 
 /** What the tests say, as a heading and what it means. */
-export const OUTCOME_WORDS: Record<PathOutcome, { title: string; about: string }> = {
+export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: string }> = {
   empty: { title: 'No path yet', about: 'Take the machine that is nearest, then tap links in and out.' },
   looking: {
     title: 'Still looking',

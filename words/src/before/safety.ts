@@ -118,7 +118,7 @@ export const STORE_WORDS: Record<HighVoltageStore, string> = {
 };
 
 /** Why the Map stays shut, and what would open it. */
-export function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
+function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
   const line = 'line' in trouble ? lineWords(trouble.line, supply).text : '';
   switch (trouble.code) {
     case 'not-begun':
@@ -162,7 +162,7 @@ const at = (positions: readonly string[]): string =>
   positions.length === 0 ? '' : ` at ${positions.join(', ')}`;
 
 /** What a proof of dead lacks, and what would mend it. */
-export function proofWords(trouble: ProofTrouble): string {
+function proofWords(trouble: ProofTrouble): string {
   const pair = 'between' in trouble ? trouble.between.join(' to ') : '';
   switch (trouble.code) {
     case 'volts-there':

@@ -10,7 +10,7 @@ import type {
 import type { ContactLimit, MechanicalSign, RepeatedUnder, WorkDone } from '@which-way/core/log';
 import { ohms } from '../quantity.js';
 
-export const OUTCOME_WORDS: Record<LineOutcome, string> = {
+export const LINE_OUTCOME_WORDS: Record<LineOutcome, string> = {
   pass: 'pass',
   fail: 'fail',
   'not-yet': 'not yet',

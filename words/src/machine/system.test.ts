@@ -3,7 +3,7 @@ import type { Load } from '@which-way/core/log';
 import {
   AT_REST,
   AT_WORK,
-  type Behaviour,
+  type LoadBehaviour,
   type SystemHandle,
   type SystemHazard,
 } from '@which-way/core/system';
@@ -60,7 +60,7 @@ describe('what loads do, in a line', () => {
 
 describe('when a load runs, in words', () => {
   const at = (handle: number, ...settings: SettingId[]) => ({ handle, settings });
-  const said: [Behaviour, string][] = [
+  const said: [LoadBehaviour, string][] = [
     [{ kind: 'either', handles: [0, 1] }, 'Pump changes whenever either of Float and Stove moves.'],
     [
       { kind: 'all', parts: [at(0, AT_WORK), at(1, AT_REST)] },

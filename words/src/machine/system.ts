@@ -5,8 +5,8 @@ import {
   AT_WORK,
   pinsOf,
   UNREAD,
-  type Behaviour,
-  type Part,
+  type LoadBehaviour,
+  type HandleSettings,
   type SystemHandle,
   type SystemHazard,
 } from '@which-way/core/system';
@@ -23,7 +23,7 @@ export const DEVICE_WORDS: Record<DeviceKind, string> = {
 };
 
 /** What a device is like at rest and at work. */
-export const STATE_WORDS: Record<DeviceKind, { rest: string; work: string }> = {
+const DEVICE_STATE_WORDS: Record<DeviceKind, { rest: string; work: string }> = {
   float: { rest: 'water low', work: 'water high' },
   thermostat: { rest: 'cold', work: 'warm' },
   door: { rest: 'open', work: 'shut' },
@@ -32,7 +32,7 @@ export const STATE_WORDS: Record<DeviceKind, { rest: string; work: string }> = {
 
 /** What its contact does, in the words of the device. */
 export function contactWords(kind: DeviceKind, contact: DeviceContact): string {
-  const { rest, work } = STATE_WORDS[kind];
+  const { rest, work } = DEVICE_STATE_WORDS[kind];
   switch (contact) {
     case 'makes':
       return `closes when ${work}`;
@@ -73,7 +73,8 @@ export const handleName = (handle: SystemHandle, names: JobNames): string =>
 
 /** How a handle stands. */
 export function standingName(handle: SystemHandle, setting: SettingId): string {
-  if (handle.of === 'device') return STATE_WORDS[handle.device.kind][setting === AT_WORK ? 'work' : 'rest'];
+  if (handle.of === 'device')
+    return DEVICE_STATE_WORDS[handle.device.kind][setting === AT_WORK ? 'work' : 'rest'];
   if (setting === UNREAD || !handle.map) return 'not known';
   return settingName(handle.map.structure, setting);
 }
@@ -96,13 +97,13 @@ const orList = (words: readonly string[]): string =>
 /** When a load runs, in a sentence. */
 export function behaviourWords(
   of: Pick<Load, 'name'>,
-  behaviour: Behaviour,
+  behaviour: LoadBehaviour,
   handles: readonly SystemHandle[],
   names: JobNames,
 ): string {
   const load = { name: of.name.charAt(0).toUpperCase() + of.name.slice(1) };
   const name = (at: number) => handleName(handles[at] as SystemHandle, names);
-  const part = ({ handle, settings }: Part) => {
+  const part = ({ handle, settings }: HandleSettings) => {
     const turned = handles[handle] as SystemHandle;
     return `${name(handle)} is at ${orList(settings.map((one) => standingName(turned, one)))}`;
   };
@@ -218,7 +219,9 @@ export function systemFaultWords(
   const words = faultWords(fault, {
     label: (place) => placeLabel(place, names, owner),
     tag: (wire) => wireWords(wire, names).replace(/^wire /, ''),
-    ...{ loads: names.loads, supplies: names.supplies, atTimes },
+    loads: names.loads,
+    supplies: names.supplies,
+    atTimes,
   });
   const at =
     isOfSwitch(fault) && 'contact' in fault ? names.handles[owner[fault.contact[0]] ?? -1] : undefined;

@@ -53,7 +53,7 @@ export function recognisedWords({ of, name }: Recognised): string {
 }
 
 /** Why a prompt is what it is. */
-export const REASON_WORDS: Record<Reason, string> = {
+export const PROMPT_REASON_WORDS: Record<Reason, string> = {
   row: 'next in this position',
   likely: 'probably joined',
   held: 'one pair through all positions',

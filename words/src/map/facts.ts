@@ -1,7 +1,7 @@
 import type { Fact, LookAgain } from '@which-way/core/continuity';
 import type { Proposal } from '@which-way/core/explain';
 import type { Suspect } from '@which-way/core/planner';
-import type { MiddleHint, Standing } from '@which-way/core/sense';
+import type { MiddleHint, LineStanding } from '@which-way/core/sense';
 import type { Explanation } from '@which-way/core/log';
 import { ohms } from '../quantity.js';
 
@@ -27,7 +27,7 @@ export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
   direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
 };
 
-export const STANDING_WORDS: Record<Standing, string> = {
+export const STANDING_WORDS: Record<LineStanding, string> = {
   counts: '',
   withdrawn: 'undone',
   superseded: 'replaced',

@@ -13,7 +13,7 @@ export interface ActWords {
 }
 
 /** Whether the leads stayed and the handle was turned. */
-export const isHeldAct = ([first]: readonly TapeLine[]): boolean => {
+const isHeldAct = ([first]: readonly TapeLine[]): boolean => {
   const what = first?.event.what;
   return what?.kind === 'answered' && (what.act === 'turn' || what.act === 'bundle');
 };

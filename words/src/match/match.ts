@@ -3,7 +3,6 @@ import type {
   BehaviourTrouble,
   Difference,
   DifferenceCode,
-  Gravity,
   MechanicsAnswer,
   NearMiss,
   OfferFindings,
@@ -11,12 +10,6 @@ import type {
 import type { KnownSwitch, SettingId, Structure, TerminalId } from '@which-way/core/switch';
 import { settingName, terminalName } from '../terminals.js';
 import { MECHANICS_WORDS } from '../tag/wires.js';
-
-export const GRAVITY_WORDS: Record<Gravity, string> = {
-  safety: 'Safety',
-  difference: 'Differs',
-  question: 'Ask the seller',
-};
 
 /** What a difference is; `about` is the name of a load or of a position. */
 const WORDS: Record<DifferenceCode, (about: string) => string> = {

@@ -1,7 +1,8 @@
-import { KEY_TABLE } from '@which-way/core/probing';
+import { ANSWER_KEYS, KEY_TABLE } from '@which-way/core/probing';
+import { CYCLING_KEYS } from '@which-way/core/verify';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { KEY_WORDS, keyTable } from './keys.js';
+import { ANSWER_CAPS, KEY_WORDS, keyTable } from './keys.js';
 
 /** A table without what a formatter may change: spaces and the dashes of its head. */
 const plain = (text: string): string =>
@@ -16,6 +17,18 @@ describe('the keys of the Map', () => {
     const [, shown] =
       /<!-- made from the definitions -->([^]*?)<!-- end of what is made -->/.exec(guide) ?? [];
     expect(plain(shown ?? '')).toBe(plain(keyTable()));
+  });
+
+  it('answer yes and no as on every other screen, and the caps say so', () => {
+    const line = (key: string) => KEY_TABLE.find(({ keys }) => key in keys);
+    expect([line(ANSWER_KEYS.yes)?.does, line(ANSWER_KEYS.no)?.does]).toEqual(['take', 'none']);
+    expect([line(ANSWER_KEYS.yes)?.shown, line(ANSWER_KEYS.no)?.shown]).toEqual([
+      ANSWER_CAPS.yes,
+      ANSWER_CAPS.no,
+    ]);
+    // A cycle that missed is a no; what ends a run is a yes.
+    const cycling = new Map(CYCLING_KEYS.map(({ key, does }) => [key, does]));
+    expect([cycling.get(ANSWER_KEYS.yes), cycling.get(ANSWER_KEYS.no)]).toEqual(['end', 'miss']);
   });
 
   it('have words that no key lacks and none has to spare', () => {

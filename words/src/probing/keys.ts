@@ -22,6 +22,9 @@ export const KEY_WORDS: Record<Does, string> = {
   help: 'These keys',
 };
 
+/** The keys of the two answers as a cap shows them, on every screen. */
+export const ANSWER_CAPS = { yes: 'Enter', no: 'Space' };
+
 /** The keys of the Map as a table in Markdown, one line to each in the order of the help. */
 export const keyTable = (): string =>
   [

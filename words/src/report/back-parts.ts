@@ -5,13 +5,13 @@ import {
   BEFORE_POWER_WORDS,
   cardLineWords,
   functionWords,
-  limitWords,
+  recordLimitWords,
   mistakeWords,
   nodeShort,
   notTestedWords,
-  OUTCOME_WORDS as JUMPER_WORDS,
+  JUMPER_OUTCOME_WORDS as JUMPER_WORDS,
   triedWords,
-  STANDING_WORDS,
+  TRANSFER_WORDS,
 } from '../refit.js';
 import { actWords, placesOfAct } from '../map/tape.js';
 import { settingName } from '../terminals.js';
@@ -21,7 +21,8 @@ import { facts, tableOf, type ReportSource } from './pieces.js';
 export function transfer({ standing: { card } }: ReportSource): Section {
   const rows = card.lines.map((line) => [cardLineWords(line), isTicked(card, line) ? 'done' : 'not done']);
   return {
-    ...{ part: 'transfer', heading: 'Wires' },
+    part: 'transfer',
+    heading: 'Wires',
     pieces: rows.length > 0 ? [{ kind: 'table', head: ['line', 'ticked'], rows, known: 'said' }] : [],
   };
 }
@@ -40,7 +41,7 @@ export function tests({ map, standing, check }: ReportSource): Section {
       : [
           [
             [BEFORE_POWER_WORDS[one.what].name, one.position].filter(Boolean).join(', '),
-            `${ohms(one.record.ohms)}${one.record.limit === null ? '' : `, ${limitWords({ ...one, limit: one.record.limit })}`}${isWithin(one, one.record) === false ? ': outside' : ''}`,
+            `${ohms(one.record.ohms)}${one.record.limit === null ? '' : `, ${recordLimitWords({ ...one, limit: one.record.limit })}`}${isWithin(one, one.record) === false ? ': outside' : ''}`,
             `${one.record.instrument}, ${one.record.by}`,
           ],
         ],
@@ -55,10 +56,11 @@ export function tests({ map, standing, check }: ReportSource): Section {
       `Wires joined instead of ${settingName(map.structure, setting)}, ${by}: ${JUMPER_WORDS[outcome].toLowerCase()}`,
   );
   return {
-    ...{ part: 'tests', heading: 'Tests' },
+    part: 'tests',
+    heading: 'Tests',
     pieces: [
       facts('said', ...jumpers),
-      facts('worked-out', check ? `Check before power: ${STANDING_WORDS[check.at.standing]}` : ''),
+      facts('worked-out', check ? `Check before power: ${TRANSFER_WORDS[check.at.standing]}` : ''),
       ...tableOf(['check before power', 'read'], read ?? [], 'measured'),
       ...tableOf(['insulation and earth', 'shown', 'with, by'], records, 'measured'),
       ...tableOf(['function', 'must', 'did'], tried, 'said'),
@@ -70,7 +72,8 @@ export function notTested({ map, standing, check }: ReportSource): Section {
   const { card, functions, wanted } = standing;
   const unread = [...map.settings.values()].reduce((sum, { coverage }) => sum + coverage.unknown, 0);
   return {
-    ...{ part: 'not-tested', heading: 'What was not tested' },
+    part: 'not-tested',
+    heading: 'What was not tested',
     pieces: [
       facts(
         'not-known',

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { deriveMap } from '@which-way/core/continuity';
 import { readLog, upgradeEvent, type Deed, type DeedKind, type JobEvent } from '@which-way/core/log';
-import { benchOf, checkOf, checkStanding, refitOf, refitStanding } from '@which-way/core/refit';
+import { checkBench, checkOf, checkStanding, refitOf, refitStanding } from '@which-way/core/refit';
 import { describe, expect, it } from 'vitest';
 import { factsOf, KNOWN_BY, type ReportDocument } from './document.js';
 import type { ReportSource } from './pieces.js';
@@ -24,7 +24,7 @@ const upgraded = (events: readonly JobEvent[]): JobEvent[] =>
 function sourceOf({ title, place }: DemoJob, events: readonly JobEvent[]): ReportSource {
   const map = deriveMap(upgraded(events));
   const refit = refitOf(map);
-  const check = refit ? checkOf(benchOf(refit)) : null;
+  const check = refit ? checkOf(checkBench(refit)) : null;
   return {
     ...{ job: { number: 1, title, place }, map },
     standing: refitStanding(map, true, check),

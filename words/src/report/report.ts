@@ -14,10 +14,10 @@ import { compareWithExpected, expectedOf, signatureOf, verdictOf } from '@which-
 import { differenceWords } from '../match/difference.js';
 import { identityTitle } from '../table/identity.js';
 import { differenceText } from '../match/match.js';
-import { functionWords, STANDING_WORDS } from '../refit.js';
+import { functionWords, TRANSFER_WORDS } from '../refit.js';
 import { SYMPTOM_WORDS } from '../before/symptom.js';
 import { tableRows } from '../table/table-rows.js';
-import { LINE_NAMES, OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
+import { LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
 import { notTested, readings, tests, transfer } from './back-parts.js';
 import type { ReportDocument, Section } from './document.js';
 import { facts, type ReportSource } from './pieces.js';
@@ -66,7 +66,8 @@ export function reportOf(source: ReportSource): ReportDocument {
 function complaint({ map }: ReportSource): Section {
   const notes = notesOf(map.log);
   return {
-    ...{ part: 'complaint', heading: 'Complaint' },
+    part: 'complaint',
+    heading: 'Complaint',
     pieces: [
       facts(
         'said',
@@ -85,7 +86,8 @@ function found({ map }: ReportSource): Section {
   const differs =
     comparison?.cells.filter(({ verdict }) => verdict === 'missing' || verdict === 'extra') ?? [];
   return {
-    ...{ part: 'found', heading: 'What was found' },
+    part: 'found',
+    heading: 'What was found',
     pieces: [
       facts(sure ? 'follows' : 'not-known', identityTitle(map.structure, identity)),
       facts('follows', ...differs.map((cell) => differenceWords(map, cell))),
@@ -102,7 +104,8 @@ function found({ map }: ReportSource): Section {
 function table({ map }: ReportSource): Section {
   const [head = [], ...rows] = tableRows(map);
   return {
-    ...{ part: 'table', heading: 'Truth table' },
+    part: 'table',
+    heading: 'Truth table',
     pieces: rows.length > 0 ? [{ kind: 'table', head, rows, known: 'follows' }] : [],
   };
 }
@@ -111,10 +114,11 @@ function verdict({ map }: ReportSource): Section {
   const now = verdictOf(map);
   const signed = signatureOf(map);
   const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const).map(
-    (line) => `${LINE_NAMES[line]}: ${OUTCOME_WORDS[now[line].outcome]}`,
+    (line) => `${LINE_NAMES[line]}: ${LINE_OUTCOME_WORDS[now[line].outcome]}`,
   );
   return {
-    ...{ part: 'verdict', heading: 'Verdict on the switch' },
+    part: 'verdict',
+    heading: 'Verdict on the switch',
     pieces: [
       facts('worked-out', WHOLE_WORDS[now.whole], ...lines),
       facts(
@@ -130,7 +134,8 @@ function verdict({ map }: ReportSource): Section {
 
 function done({ map }: ReportSource): Section {
   return {
-    ...{ part: 'done', heading: 'What was done' },
+    part: 'done',
+    heading: 'What was done',
     pieces: [facts('said', refitNotesOf(map.log).get('done') ?? '')],
   };
 }
@@ -159,7 +164,8 @@ function replacement({ map }: ReportSource): Section {
 
 function photos({ map }: ReportSource): Section {
   return {
-    ...{ part: 'photos', heading: 'Photos' },
+    part: 'photos',
+    heading: 'Photos',
     pieces: reportPhotosOf(map.log).map(({ id, caption }) => ({ kind: 'photo', photo: id, caption })),
   };
 }
@@ -167,7 +173,8 @@ function photos({ map }: ReportSource): Section {
 function owner({ map }: ReportSource): Section {
   const notes = refitNotesOf(map.log);
   return {
-    ...{ part: 'owner', heading: 'For the owner' },
+    part: 'owner',
+    heading: 'For the owner',
     pieces: [
       facts(
         'said',
@@ -188,12 +195,13 @@ function owner({ map }: ReportSource): Section {
 function signatures({ map }: ReportSource): Section {
   const last = signedRefitOf(map);
   return {
-    ...{ part: 'signatures', heading: 'Signed' },
+    part: 'signatures',
+    heading: 'Signed',
     pieces: [
       last
         ? facts(
             'signed',
-            `${last.signed.by}, ${last.at.slice(0, 10)}: wires ${STANDING_WORDS[last.signed.transfer]}, check ${STANDING_WORDS[last.signed.check]}, insulation and earth ${STANDING_WORDS[last.signed.measured]}, function ${STANDING_WORDS[last.signed.function]}`,
+            `${last.signed.by}, ${last.at.slice(0, 10)}: wires ${TRANSFER_WORDS[last.signed.transfer]}, check ${TRANSFER_WORDS[last.signed.check]}, insulation and earth ${TRANSFER_WORDS[last.signed.measured]}, function ${TRANSFER_WORDS[last.signed.function]}`,
             last.stands ? '' : 'Something was read or changed since.',
           )
         : facts('not-known', 'Nobody has signed it.'),
@@ -215,7 +223,8 @@ export function ownersReport(source: ReportSource): ReportDocument {
       done(source),
       replacement(source),
       {
-        ...{ part: 'tests' as const, heading: 'What was tried' },
+        part: 'tests' as const,
+        heading: 'What was tried',
         pieces: [
           facts(
             'said',

@@ -1,5 +1,12 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { benchOf, checkOf, checkStanding, refitOf, refitStanding, type Check } from '@which-way/core/refit';
+import {
+  checkBench,
+  checkOf,
+  checkStanding,
+  refitOf,
+  refitStanding,
+  type Check,
+} from '@which-way/core/refit';
 import type { ReportSource } from './pieces.js';
 
 /** A job as its report heads it. */
@@ -20,9 +27,10 @@ export function reportSource(
   checkFor: (bench: Parameters<typeof checkOf>[0]) => Check = checkOf,
 ): ReportSource {
   const refit = refitOf(map);
-  const check = refit && checkFor(benchOf(refit));
+  const check = refit && checkFor(checkBench(refit));
   return {
-    ...{ job, map },
+    job,
+    map,
     standing: refitStanding(map, job.outOfMachine, check),
     check: refit && check ? { check, at: checkStanding(map, refit, check) } : null,
   };

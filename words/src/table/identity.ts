@@ -13,7 +13,7 @@ const WHOLE_WORDS: Record<WholeKind, string> = {
 const CODE_WORDS = { binary: 'binary', gray: 'Gray code', complement: 'complement of binary' };
 
 /** What one pole is, without how many there are. */
-export function poleWords(kind: PoleKind): string {
+function poleWords(kind: PoleKind): string {
   switch (kind.kind) {
     case 'contact':
       return 'on-off';

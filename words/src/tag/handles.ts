@@ -11,7 +11,7 @@ export function turnWords(actuator: Actuator, side: Side): string {
 }
 
 /** What the hand does to bring a handle to a place, as its form wants it said. */
-export function moveWords({ form }: Actuator, index: number, place: string): string {
+function moveWords({ form }: Actuator, index: number, place: string): string {
   switch (form) {
     case 'rotary':
     case 'pot-switch':

@@ -1,5 +1,5 @@
 import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js';
-import { isUnsteady, type Evidence } from './evidence.js';
+import { isUnsteady, type HuntEvidence } from './evidence.js';
 import type { FaultModel, ModelledFault } from './fault-model.js';
 import { probeSeconds } from './hands-in-machine.js';
 import { steadyOr, type Outcomes } from './outcomes.js';
@@ -38,7 +38,7 @@ export interface Candidate {
 type Steady = (outcomeOf: (one: ModelledFault) => unknown) => Outcomes;
 
 /** All that could be looked at, read, probed, worked or tried next, and was not yet. */
-export function candidateTests(model: FaultModel, evidence: Evidence): Candidate[] {
+export function candidateTests(model: FaultModel, evidence: HuntEvidence): Candidate[] {
   const unsteady = isUnsteady(evidence);
   const steady: Steady = (outcomeOf) => steadyOr(outcomeOf, model.faults[0], unsteady);
   return [
@@ -49,7 +49,7 @@ export function candidateTests(model: FaultModel, evidence: Evidence): Candidate
   ];
 }
 
-function looks({ machine, settings }: FaultModel, { seen }: Evidence, steady: Steady): Candidate[] {
+function looks({ machine, settings }: FaultModel, { seen }: HuntEvidence, steady: Steady): Candidate[] {
   const done = new Set(seen.map(({ setting, load }) => lookKey(setting, load)));
   return settings.flatMap(({ setting }): Candidate[] => {
     const loads = machine.loads.map(({ id }) => id).filter((id) => !done.has(lookKey(setting, id)));
@@ -70,7 +70,7 @@ function contactNames({ settings, machine }: FaultModel) {
 }
 
 /** Every contact in every setting that was not read there yet, once for each standing of its own switch. */
-function reads(model: FaultModel, { read }: Evidence, steady: Steady): Candidate[] {
+function reads(model: FaultModel, { read }: HuntEvidence, steady: Steady): Candidate[] {
   const nameOf = contactNames(model);
   const done = new Set(read.map(({ setting, contact }) => nameOf(setting, contact)));
   return model.settings.flatMap(({ setting }) =>
@@ -89,7 +89,7 @@ function reads(model: FaultModel, { read }: Evidence, steady: Steady): Candidate
 }
 
 /** Contacts to be worked where they should close: a bad one misses now and then. */
-function works(model: FaultModel, { worked }: Evidence): Candidate[] {
+function works(model: FaultModel, { worked }: HuntEvidence): Candidate[] {
   const done = new Set(worked.map(({ contact }) => pairKey(contact)));
   const misses = showsInCycles(CYCLES);
   return model.contacts.flatMap((contact): Candidate[] => {
@@ -111,7 +111,7 @@ function works(model: FaultModel, { worked }: Evidence): Candidate[] {
 const MOST_PROBES = 3000;
 
 /** Two places of the dead machine, its wires on, in every setting, or in those that the complaint is about. */
-function probes({ settings, reached }: FaultModel, evidence: Evidence, steady: Steady): Candidate[] {
+function probes({ settings, reached }: FaultModel, evidence: HuntEvidence, steady: Steady): Candidate[] {
   const done = new Set(evidence.probed.map(({ setting, between }) => `${setting} ${pairKey(between)}`));
   const pairs = reached.flatMap((a, at) => reached.slice(at + 1).map((b): [number, number] => [a, b]));
   const wrong = new Set(evidence.seen.flatMap(({ setting, seen }) => (seen === 'right' ? [] : [setting])));
@@ -127,7 +127,7 @@ function probes({ settings, reached }: FaultModel, evidence: Evidence, steady: S
 }
 
 /** Loads and wires by themselves, and supplies, that were not tried yet. */
-function parts({ machine, wires }: FaultModel, { tried }: Evidence, steady: Steady): Candidate[] {
+function parts({ machine, wires }: FaultModel, { tried }: HuntEvidence, steady: Steady): Candidate[] {
   const done = new Set(tried.map(({ part }) => part));
   const supplies = machine.supplies.filter(({ id, kind }) => kind !== 'earth' && !done.has(id));
   return [

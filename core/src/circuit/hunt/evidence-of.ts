@@ -4,7 +4,7 @@ import { partsOfLinks, pathVerdict, supplyPathOf } from '../../path/index.js';
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { wiredTerminals } from '../in-machine.js';
 import { endKey, type Machine } from '../machine.js';
-import type { ContactRead, Evidence, Joined, PartTried, Probed, Worked } from './evidence.js';
+import type { ContactRead, HuntEvidence, WiresJoined, PartTried, Probed, Worked } from './evidence.js';
 
 /** What the map has of wired terminals already, one switch of the machine: only what was read, not what follows from it. */
 export function readingsOf(
@@ -38,7 +38,7 @@ export function workedOf({ log, structure }: Pick<SwitchMap, 'log' | 'structure'
 }
 
 /** With wires joined instead of the switch: whether all ran. */
-export const joinedOf = ({ log }: Pick<SwitchMap, 'log'>): Joined[] =>
+const joinedOf = ({ log }: Pick<SwitchMap, 'log'>): WiresJoined[] =>
   recordsOf(log, 'jumper-tested').map(({ setting, outcome }) => ({ setting, runs: outcome === 'runs' }));
 
 /** What the supply path's own tests say of loads and supplies: whole where all of its links passed, not where one is at fault. */
@@ -57,7 +57,7 @@ export function toldByPath({ log }: Pick<SwitchMap, 'log'>): PartTried[] {
 }
 
 /** The node of a place in a machine of one switch; undefined where it is not there any more. */
-export function nodeOfPoint(machine: Machine, point: MachinePoint): number | undefined {
+function nodeOfPoint(machine: Machine, point: MachinePoint): number | undefined {
   switch (point.at) {
     case 'terminal': {
       const at = machine.terminals.indexOf(point.terminal);
@@ -90,7 +90,7 @@ export const withTold = (tried: readonly PartTried[], told: readonly PartTried[]
 ];
 
 /** All that was found out about the machine of one switch, wherever it was written down: nothing is asked twice. */
-export function evidenceOf(map: SwitchMap, machine: Machine): Evidence {
+export function evidenceOf(map: SwitchMap, machine: Machine): HuntEvidence {
   const { log, structure } = map;
   return {
     seen: loadsSeenOf(log),

@@ -32,24 +32,31 @@ export interface Worked {
 }
 
 /** With wires joined instead of the switch, as it joins them in a setting: whether all ran that should. */
-export interface Joined {
+export interface WiresJoined {
   setting: SettingId;
   runs: boolean;
 }
 
 /** All that was found out so far. */
-export interface Evidence {
+export interface HuntEvidence {
   seen: readonly Observation[];
   read: readonly ContactRead[];
   tried: readonly PartTried[];
   probed: readonly Probed[];
   worked: readonly Worked[];
-  joined: readonly Joined[];
+  joined: readonly WiresJoined[];
 }
 
 /** Nothing found out yet. */
-export const NO_EVIDENCE: Evidence = { seen: [], read: [], tried: [], probed: [], worked: [], joined: [] };
+export const NO_EVIDENCE: HuntEvidence = {
+  seen: [],
+  read: [],
+  tried: [],
+  probed: [],
+  worked: [],
+  joined: [],
+};
 
 /** Whether the fault was seen to come and go: then one steady look or reading proves nothing. */
-export const isUnsteady = ({ seen }: Pick<Evidence, 'seen'>): boolean =>
+export const isUnsteady = ({ seen }: Pick<HuntEvidence, 'seen'>): boolean =>
   seen.some((one) => one.seen === 'sometimes');

@@ -4,7 +4,7 @@ import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js'
 import { powered } from '../power.js';
 import type { Machine } from '../machine.js';
 import { conductionWith, conductsBetween, joinsWith, machineWith } from './conduction.js';
-import { contactsOf, singleFaults, wiresIn, type Fault } from './fault.js';
+import { contactsInMachine, singleFaults, wiresIn, type Fault } from './fault.js';
 import type { Healthy } from './healthy-setting.js';
 import { lookKey, seenOf, type Seen } from './seen.js';
 
@@ -35,7 +35,7 @@ export interface FaultModel {
 }
 
 /** What would be seen with a fault, by setting and load; a load of which nothing can be said is left out. */
-export function showsOf(machine: Machine, settings: readonly Healthy[], fault: Fault): Map<string, Seen> {
+function faultShows(machine: Machine, settings: readonly Healthy[], fault: Fault): Map<string, Seen> {
   const shows = new Map<string, Seen>();
   const faulty = machineWith(machine, fault);
   for (const { setting, nets } of settings) {
@@ -83,7 +83,7 @@ function modelled(machine: Machine, settings: readonly Healthy[], fault: Fault):
   };
   return {
     fault,
-    shows: showsOf(machine, settings, fault),
+    shows: faultShows(machine, settings, fault),
     joins: (setting, [a, b]) => joined.get(setting)?.[a] === joined.get(setting)?.[b],
     conducts: (setting, a, b) =>
       healthy.has(setting) ? conductsBetween(conductionAt(setting), a, b) : undefined,
@@ -94,10 +94,11 @@ function modelled(machine: Machine, settings: readonly Healthy[], fault: Fault):
 /** Works out what would be found with every single fault. */
 export function faultModel(machine: Machine, settings: readonly Healthy[]): FaultModel {
   return {
-    ...{ machine, settings },
+    machine,
+    settings,
     faults: singleFaults(machine, settings).map((fault) => modelled(machine, settings, fault)),
-    healthy: showsOf(machine, settings, { kind: 'none' }),
-    contacts: contactsOf(machine, settings),
+    healthy: faultShows(machine, settings, { kind: 'none' }),
+    contacts: contactsInMachine(machine, settings),
     wires: wiresIn(machine),
     reached: [...new Set(machine.leads.flatMap(({ a, b }) => [a, b]))].toSorted((a, b) => a - b),
   };

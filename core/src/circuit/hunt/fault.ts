@@ -21,7 +21,10 @@ export const isOfSwitch = ({ kind }: Fault): boolean =>
   kind === 'never-closes' || kind === 'never-opens' || kind === 'high';
 
 /** Contacts of the switch: pairs of wired terminals that some setting joins and that no third one joins for them everywhere. */
-export function contactsOf(machine: Machine, settings: readonly Healthy[]): (readonly [number, number])[] {
+export function contactsInMachine(
+  machine: Machine,
+  settings: readonly Healthy[],
+): (readonly [number, number])[] {
   const wired = wiredTerminals(machine);
   const found = new Map<string, readonly [number, number]>();
   for (const { nets } of settings)
@@ -57,7 +60,7 @@ const pairs = <Item>(list: readonly Item[]): [Item, Item][] =>
 
 /** None first, then every single fault of the switch, the wires, the loads and the supplies. */
 export function singleFaults(machine: Machine, settings: readonly Healthy[]): Fault[] {
-  const contacts = contactsOf(machine, settings);
+  const contacts = contactsInMachine(machine, settings);
   const wires = wiresIn(machine);
   return [
     { kind: 'none' },

@@ -1,4 +1,4 @@
-import type { Evidence } from './evidence.js';
+import type { HuntEvidence } from './evidence.js';
 import type { FaultModel } from './fault-model.js';
 import { nextTest, type NextTest } from './next-test.js';
 import { rankFaults, type RankedFault } from './rank.js';
@@ -18,7 +18,7 @@ export interface FoundFaults {
 export const NOTHING_FOUND: FoundFaults = { ranked: [], looks: 0, next: null };
 
 /** Ranks the faults of a machine by all that was found out, and says what to do next; nothing before something was seen. */
-export function foundFaults(model: FaultModel, evidence: Evidence): FoundFaults {
+export function foundFaults(model: FaultModel, evidence: HuntEvidence): FoundFaults {
   if (evidence.seen.length === 0) return NOTHING_FOUND;
   const ranked = rankFaults(model, evidence);
   return {

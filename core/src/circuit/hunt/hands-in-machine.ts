@@ -1,5 +1,5 @@
 import type { SettingId } from '../../switch/index.js';
-import type { Evidence } from './evidence.js';
+import type { HuntEvidence } from './evidence.js';
 
 /** Seconds inside a machine, where hands reach less well than at a bench: the handle, a lead laid, a read (to reckon with, not measured). */
 const HANDLE = 3;
@@ -8,7 +8,7 @@ const READ = 1;
 
 /** What a probe between two places costs from where the last one left the handle and the leads. */
 export function probeSeconds(
-  { probed }: Evidence,
+  { probed }: HuntEvidence,
   setting: SettingId,
   between: readonly [number, number],
 ): number {

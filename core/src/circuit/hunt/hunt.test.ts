@@ -10,7 +10,7 @@ import {
   NO_EVIDENCE,
   rankFaults,
   SURE,
-  type Evidence,
+  type HuntEvidence,
   type FaultModel,
   type Healthy,
   type Observation,
@@ -81,7 +81,7 @@ describe('which fault explains what was seen', () => {
         seen: truth.shows.get(lookKey(setting as SettingId, load as LoadId)) ?? 'off',
       });
       const [setting = '', load = ''] = symptom[0].split(' ');
-      let found: Evidence = { ...NO_EVIDENCE, seen: [observe(setting, load)] };
+      let found: HuntEvidence = { ...NO_EVIDENCE, seen: [observe(setting, load)] };
       for (let step = 0; step < 30; step += 1) {
         const next = nextTest(model, rankFaults(model, found), found);
         if (!next) break;
@@ -207,7 +207,7 @@ describe('a complaint about a load', () => {
 
 describe('a fault that comes and goes', () => {
   const seen = looked(['HIGH', 'e2', 'sometimes'], ['MEDIUM', 'e1', 'right'], ['HIGH', 'e1', 'right']);
-  const evidence: Evidence = { ...NO_EVIDENCE, seen };
+  const evidence: HuntEvidence = { ...NO_EVIDENCE, seen };
 
   it('is no pair of swapped wires, and is one that changes what was seen', () => {
     const ranked = rankFaults(model, evidence);
@@ -220,7 +220,7 @@ describe('a fault that comes and goes', () => {
   });
 
   it('is not cleared by one steady reading, and is found by working the contact', () => {
-    const suspect = (given: Evidence) =>
+    const suspect = (given: HuntEvidence) =>
       rankFaults(model, given)
         .filter(
           ({ fault }) => 'contact' in fault && fault.contact.join() === '1,4' && fault.kind !== 'never-opens',

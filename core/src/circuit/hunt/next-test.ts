@@ -1,5 +1,5 @@
 import { candidateTests, type Test } from './candidate-tests.js';
-import type { Evidence } from './evidence.js';
+import type { HuntEvidence } from './evidence.js';
 import type { FaultModel } from './fault-model.js';
 import { chancesOf, OutcomeTable, type Chances } from './outcomes.js';
 import type { RankedFault } from './rank.js';
@@ -23,7 +23,7 @@ const LEAST_CHANCE = 1e-4;
 export function nextTest(
   model: FaultModel,
   ranked: readonly RankedFault[],
-  evidence: Evidence,
+  evidence: HuntEvidence,
 ): NextTest | null {
   if ((ranked[0]?.chance ?? 1) >= SURE) return null;
   const open = ranked.filter(({ chance }) => chance > LEAST_CHANCE);
@@ -46,7 +46,8 @@ interface Told {
 }
 
 const toldBy = (test: Test, table: OutcomeTable, chances: Chances): Told => ({
-  ...{ test, table },
+  test,
+  table,
   bits: table.bits(chances),
 });
 

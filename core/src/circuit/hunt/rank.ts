@@ -1,5 +1,5 @@
 import type { SettingId } from '../../switch/index.js';
-import { isUnsteady, type Evidence, type Worked } from './evidence.js';
+import { isUnsteady, type HuntEvidence, type Worked } from './evidence.js';
 import { comesAndGoes, isOfSwitch, type Fault } from './fault.js';
 import type { FaultModel, ModelledFault } from './fault-model.js';
 import { lookKey, type Observation, type Seen } from './seen.js';
@@ -32,7 +32,7 @@ const PRIOR: Record<Fault['kind'], number> = {
 };
 
 /** How often something is found with a fault: as the fault has it, or half the time as if nothing were wrong where it comes and goes. */
-export function likelihood<Outcome>(
+function likelihood<Outcome>(
   found: Outcome,
   withFault: Outcome | undefined,
   without: Outcome | undefined,
@@ -45,7 +45,7 @@ export function likelihood<Outcome>(
 }
 
 /** How often a contact that was worked so does what it did, with a fault. */
-export function workedLikelihood(
+function workedLikelihood(
   fault: Fault,
   { contact, cycles, missed, stuck }: Worked,
   unsteady: boolean,
@@ -65,7 +65,7 @@ export function workedLikelihood(
 export const showsInCycles = (cycles: number): number => 1 - (1 - MISSES) ** cycles;
 
 /** Faults that may explain all that was found out, the likeliest first; those that nothing tells apart share their chance. */
-export function rankFaults({ faults, healthy }: FaultModel, evidence: Evidence): RankedFault[] {
+export function rankFaults({ faults, healthy }: FaultModel, evidence: HuntEvidence): RankedFault[] {
   const goes = isUnsteady(evidence);
   const [none] = faults;
   const ranked = faults.map((one) => {

@@ -36,7 +36,12 @@ export function ratingsOf({ ratings = [], marking }: PartFacts): Rating[] {
   });
   const designated = designations.flatMap(({ currents: each, supply }) =>
     each.map(({ volts, make, break: amps }): Rating => ({
-      ...{ load: 'inductive', amps, volts, supply, makes: make, timeConstant: null },
+      load: 'inductive',
+      amps,
+      volts,
+      supply,
+      makes: make,
+      timeConstant: null,
     })),
   );
   return [...typed, ...read, ...motors, ...designated];

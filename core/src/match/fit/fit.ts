@@ -1,4 +1,4 @@
-import { assignWires } from './assign.js';
+import { assignWires, type AssignLimits } from './assign.js';
 import { positionMaps, type MapRules, type PositionMap } from './position-maps.js';
 import type { CompiledPart } from './part.js';
 import type { CompiledDemand } from './wires.js';
@@ -53,7 +53,7 @@ export function fitPart(
   for (let jumpers = 0; jumpers <= spare; jumpers += 1)
     for (const map of positionMaps(demand, part, rules)) {
       const guards = demand.never.length > 0 ? map.between : [];
-      const piece = pieceFails(demand, part, map, guards, jumpers, cap - nodes);
+      const piece = pieceFails(demand, part, { ...map, guards, jumpers, nodes: cap - nodes });
       nodes += piece.nodes;
       if (piece.fails) continue;
       const found = assignWires(demand, part, {
@@ -94,7 +94,11 @@ export function fitEveryWay(
       if (found.kind === 'found') {
         const used = found.wireOf.filter((wire) => wire >= 0).length;
         ways.push({
-          ...{ kind: 'fits', ...map, wireOf: found.wireOf, jumpers: used - demand.wires, nodes },
+          kind: 'fits',
+          ...map,
+          wireOf: found.wireOf,
+          jumpers: used - demand.wires,
+          nodes,
         });
       }
       if (ways.length >= MOST_WAYS || nodes >= rules.nodes) break;
@@ -108,14 +112,11 @@ export function fitEveryWay(
 function pieceFails(
   { pieces }: CompiledDemand,
   part: CompiledPart,
-  { positions }: PositionMap,
-  guards: readonly number[],
-  jumpers: number,
-  cap: number,
+  asked: AssignLimits,
 ): { fails: boolean; nodes: number } {
   let nodes = 0;
   for (const piece of pieces) {
-    const found = assignWires(piece, part, { positions, guards, jumpers, nodes: Math.max(1, cap - nodes) });
+    const found = assignWires(piece, part, { ...asked, nodes: Math.max(1, asked.nodes - nodes) });
     nodes += found.nodes;
     if (found.kind === 'none') return { fails: true, nodes };
   }

@@ -55,7 +55,12 @@ export function compilePart(pattern: Pattern): CompiledPart {
   return {
     making: `${positions} ${poles.map((pole) => pole.making).join(' ')}`,
     order: poles.flatMap((pole) => pole.order),
-    ...{ terminals, positions, pattern, adds, place, twin },
+    terminals,
+    positions,
+    pattern,
+    adds,
+    place,
+    twin,
     ranks: pattern.map(rank),
     pole: [...whole],
   };

@@ -105,7 +105,15 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
     for (let b = 0; b < size; b += 1)
       adds[a * size + b] = rank(join(low[a] as Partition, high[b] as Partition)) - rank(high[b] as Partition);
   return {
-    ...{ wires, positions: size, must, part, low, high, adds, never, impossible },
+    wires,
+    positions: size,
+    must,
+    part,
+    low,
+    high,
+    adds,
+    never,
+    impossible,
     ranks: low.map(rank),
     pieces: piecesOf(demand),
   };

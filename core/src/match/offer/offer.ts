@@ -27,7 +27,7 @@ export interface OfferSubject {
 }
 
 /** An entry with what an offer states in place of what the library has. */
-export function statedBy(known: KnownSwitch, stated: PartFacts): KnownSwitch {
+function statedBy(known: KnownSwitch, stated: PartFacts): KnownSwitch {
   return { ...known, facts: { ...known.facts, ...stated } };
 }
 

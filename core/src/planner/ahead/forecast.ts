@@ -18,7 +18,7 @@ import type { Course } from '../schools/course.js';
 export type Expected = Omit<Course, 'hands'>;
 
 /** Whether two terminals join in a setting, as far as it is known or supposed. */
-export type Joined = (setting: number, a: number, b: number) => boolean;
+export type JoinedAt = (setting: number, a: number, b: number) => boolean;
 
 /**
  * What a switch will probably turn out to be: what is known, and of each setting as many of the likeliest joins as are to
@@ -26,7 +26,7 @@ export type Joined = (setting: number, a: number, b: number) => boolean;
  * for every three terminals (from the generated switches), never more than the chances add up to. A supposition to count
  * with, nothing more.
  */
-export function supposedJoins(field: Field, chance: Chance): Joined {
+export function supposedJoins(field: Field, chance: Chance): JoinedAt {
   const { usual, joins } = experienceOf(field);
   const likely = usual > 0 ? usual : field.places.length / 3;
   const supposed = field.settings.map((_, setting) =>
@@ -60,7 +60,7 @@ function supposeSetting(field: Field, setting: number, chance: Chance, expected:
 }
 
 /** What the switch is supposed to be: the first hypothesis that agrees, else what chance says. */
-function supposition(field: Field, chance: Chance, { hypotheses = [] }: Outlook): Joined {
+function supposition(field: Field, chance: Chance, { hypotheses = [] }: Outlook): JoinedAt {
   const fits = hypotheses.find((one) => agrees(field, one));
   return fits
     ? (setting, a, b) => fits.pattern[setting]?.[a] === fits.pattern[setting]?.[b]
@@ -139,7 +139,7 @@ export function followUpsOf(map: SwitchMap, at: SettingId | null, outlook: Outlo
   const move = plannerFor(field).planner(now);
   if (!move) return { of: null, silent: null, sounded: null, likeliest: null };
   const { after } = costOf(move, now.hands, costs, (setting) => field.settings[setting]?.held ?? false);
-  const then = (joined: Joined): Ask | null => {
+  const then = (joined: JoinedAt): Ask | null => {
     const next = copyField(field);
     if (!playMove(next, move, joined)) return null;
     const planned = plannerFor(next).planner({ field: next, hands: after, costs, chance: chanceOf(next) });

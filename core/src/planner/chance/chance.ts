@@ -24,7 +24,7 @@ export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS
     seen ??= lookAt(field);
     const { experience, likeness } = seen;
     const [low, high] = [Math.min(a, b), Math.max(a, b)];
-    const chance = priorChance(featuresOf(field, experience, likeness, setting, low, high), weights);
+    const chance = priorChance(featuresOf({ field, experience, likeness }, setting, low, high), weights);
     return hinted(field, low, high, chance);
   };
   const likelier = (setting: number): Map<number, number> | null => {

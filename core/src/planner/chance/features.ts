@@ -3,30 +3,29 @@ import type { Experience } from './experience.js';
 import type { Field, FieldSetting } from '../field/field.js';
 import type { Likeness } from './likeness.js';
 
-/** What speaks for or against two terminals joining in a setting, each between about -2 and 2: see `FEATURES`. */
-export function featuresOf(
-  field: Field,
-  experience: Experience,
-  likeness: Likeness,
-  setting: number,
-  a: number,
-  b: number,
-): number[] {
-  return [
-    ...aboutThePair(field, experience, setting, a, b),
-    ...aboutTheNets(experience, likeness, setting, a, b),
-    ...aboutTheSwitch(field, experience, likeness, setting, a, b),
-  ];
+/** What is known of a switch, and what that says of what is not. */
+export interface Known {
+  field: Field;
+  experience: Experience;
+  likeness: Likeness;
 }
+
+/** What speaks for or against two terminals joining in a setting, each between about -2 and 2: see `FEATURES`. */
+export const featuresOf = (known: Known, setting: number, a: number, b: number): number[] => [
+  ...aboutThePair(known, setting, a, b),
+  ...aboutTheNets(known, setting, a, b),
+  ...aboutTheSwitch(known, setting, a, b),
+];
 
 /** What became of this pair, and of its two terminals, in the other settings. */
 function aboutThePair(
-  { size, places, settings }: Field,
-  { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, members }: Experience,
+  { field: { size, places, settings }, experience }: Known,
   setting: number,
   a: number,
   b: number,
 ): number[] {
+  const { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, members } =
+    experience;
   const cell = cellOf(size, a, b);
   const [closed, parted] = [joined[cell] as number, apart[cell] as number];
   const seen = closed + parted;
@@ -74,8 +73,7 @@ function aboutThePair(
 
 /** How the nets of the two stand in this setting, and how nets grow in this switch. */
 function aboutTheNets(
-  { nets, members }: Experience,
-  { growth, grown, grownIn, partners }: Likeness,
+  { experience: { nets, members }, likeness: { growth, grown, grownIn, partners } }: Known,
   setting: number,
   a: number,
   b: number,
@@ -107,9 +105,7 @@ function aboutTheNets(
 
 /** What settings that resemble this one say, how much is known, and how large the switch is. */
 function aboutTheSwitch(
-  { settings, places }: Field,
-  { nets }: Experience,
-  { alike, known, knownWell }: Likeness,
+  { field: { settings, places }, experience: { nets }, likeness: { alike, known, knownWell } }: Known,
   setting: number,
   a: number,
   b: number,

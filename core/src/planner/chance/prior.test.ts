@@ -20,7 +20,7 @@ function partlyMapped(truth: Pattern, planner: Planner, moves: number): Field {
   const joined = (setting: number, a: number, b: number) => truth[setting]?.[a] === truth[setting]?.[b];
   let left = moves;
   const some: Planner = (situation) => (left-- > 0 ? planner(situation) : null);
-  runCourse(field, EMPTY_HANDS, ORDINARY_HANDS, some, joined);
+  runCourse(field, { hands: EMPTY_HANDS, costs: ORDINARY_HANDS, planner: some, joined });
   return field;
 }
 
@@ -60,7 +60,7 @@ describe('the learnt prior', () => {
           for (const setting of field.settings.keys())
             for (const a of field.places)
               for (const b of field.places.slice(a + 1)) {
-                const features = featuresOf(field, experience, likeness, setting, a, b);
+                const features = featuresOf({ field, experience, likeness }, setting, a, b);
                 expect(features).toHaveLength(FEATURES.length);
                 for (const value of features) expect(Math.abs(value)).toBeLessThan(4);
                 expect(chance(setting, a, b)).toBeGreaterThan(0);
@@ -98,7 +98,7 @@ describe('the learnt prior', () => {
   it('thinks each pair of a low bundle likelier than before', () => {
     const field = blankField(6, 2);
     const before = learntChance(field)(0, 0, 3);
-    takeReading(field, 0, [0, 1, 2], [3], true);
+    takeReading(field, { setting: 0, red: [0, 1, 2], black: [3], closed: true });
     const after = learntChance(field);
     expect(after(0, 0, 3)).toBeGreaterThan(before);
     expect(after(1, 0, 3)).toBeLessThan(after(0, 0, 3));

@@ -141,6 +141,14 @@ export function copyField(field: Field): Field {
   };
 }
 
+/** What was read between the leads in a setting, by place. */
+export interface FieldReading {
+  setting: number;
+  red: readonly number[];
+  black: readonly number[];
+  closed: boolean;
+}
+
 /**
  * Takes one reading into the field, in place.
  * @returns whether it agrees with what is known; where it does not, the field is not to be used any more.
@@ -148,10 +156,7 @@ export function copyField(field: Field): Field {
  */
 export function takeReading(
   field: Field,
-  setting: number,
-  red: readonly number[],
-  black: readonly number[],
-  closed: boolean,
+  { setting, red, black, closed }: FieldReading,
   deep = false,
 ): boolean {
   const state = field.settings[setting] as FieldSetting;
@@ -195,7 +200,7 @@ export function playMove(
   if (move.kind === 'hold') {
     const closed = (setting: number) => move.red.some((a) => move.black.some((b) => joined(setting, a, b)));
     const agree = move.settings.every((setting) =>
-      takeReading(field, setting, move.red, move.black, closed(setting), deep),
+      takeReading(field, { setting, red: move.red, black: move.black, closed: closed(setting) }, deep),
     );
     return agree ? move.settings : null;
   }
@@ -203,7 +208,10 @@ export function playMove(
   const touched: number[] = [];
   for (const place of black) {
     if (!isUnknown(field, setting, red, place)) continue;
-    if (!takeReading(field, setting, [red], [place], joined(setting, red, place), deep)) return null;
+    if (
+      !takeReading(field, { setting, red: [red], black: [place], closed: joined(setting, red, place) }, deep)
+    )
+      return null;
     touched.push(place);
   }
   return touched;

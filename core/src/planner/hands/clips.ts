@@ -24,7 +24,7 @@ interface ClipState {
 const several = (lead: readonly TerminalId[]): TerminalId[] => (lead.length > 1 ? [...lead] : []);
 
 /** What is clipped where and which clips are proved, by the log: clips stay on until a reading without them. */
-export function clipsNow({ log }: SwitchMap): ClipState {
+function clipsNow({ log }: SwitchMap): ClipState {
   let state: ClipState = { clips: { red: [], black: [] }, alive: new Set() };
   for (const { id, what } of log.ordered) {
     if (log.withdrawn.has(id) || log.aside.has(id)) continue;

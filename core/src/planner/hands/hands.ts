@@ -30,7 +30,7 @@ const NO_CLIPS: Hands['tied'] = { red: [], black: [] };
 export const EMPTY_HANDS: Hands = { setting: null, red: null, black: null, tied: NO_CLIPS };
 
 /** The clips that a move wants: those of a lead with several terminals, or of both. */
-export function clipsOf(move: Move): Hands['tied'] {
+function clipsOf(move: Move): Hands['tied'] {
   if (move.kind === 'sweep') return NO_CLIPS;
   const several = (lead: readonly number[]) => (lead.length > 1 ? lead : []);
   return { red: several(move.red), black: several(move.black) };
@@ -58,17 +58,22 @@ export function costOf(
 ): Cost {
   const clips = clipCost(move, hands, costs);
   return move.kind === 'sweep'
-    ? sweepCost(move, hands, costs, held, touched, clips)
-    : holdCost(move, hands, costs, held, clips);
+    ? sweepCost(move, { hands, costs, held, clips }, touched)
+    : holdCost(move, { hands, costs, held, clips });
+}
+
+/** What a move is made with, and what its clips took already. */
+interface Making {
+  hands: Hands;
+  costs: HandCosts;
+  held: (setting: number) => boolean;
+  clips: { seconds: number; touches: number };
 }
 
 function sweepCost(
   { setting, red, black }: Extract<Move, { kind: 'sweep' }>,
-  hands: Hands,
-  costs: HandCosts,
-  held: (setting: number) => boolean,
+  { hands, costs, held, clips }: Making,
   touched: readonly number[],
-  clips: { seconds: number; touches: number },
 ): Cost {
   const first = touched[0] ?? black[0] ?? red;
   const read = touched.length;
@@ -83,13 +88,7 @@ function sweepCost(
   };
 }
 
-function holdCost(
-  move: Extract<Move, { kind: 'hold' }>,
-  hands: Hands,
-  costs: HandCosts,
-  held: (setting: number) => boolean,
-  clips: { seconds: number; touches: number },
-): Cost {
+function holdCost(move: Extract<Move, { kind: 'hold' }>, { hands, costs, held, clips }: Making): Cost {
   const { red, black, settings } = move;
   const [one, other] = [red[0] ?? 0, black[0] ?? 0];
   const moves = loneLeadMoves(move, hands);
@@ -133,7 +132,7 @@ export function oriented(one: number, other: number, { red, black }: Hands): [re
 }
 
 /** Clips to put on and to take off; with none in the move, all come off. */
-export function clipChange(move: Move, { tied }: Hands): { on: number[]; off: number[] } {
+function clipChange(move: Move, { tied }: Hands): { on: number[]; off: number[] } {
   const wanted = clipsOf(move);
   const missing = (from: readonly number[], to: readonly number[]) => from.filter((one) => !to.includes(one));
   return {

@@ -13,7 +13,7 @@ function mapped(truth: Partition, planner: Planner) {
   const field = blankField(truth.length, 1);
   const costs = { ...ORDINARY_HANDS, clipsOwned: 24 };
   const joined = (_: number, a: number, b: number) => truth[a] === truth[b];
-  return { field, ...runCourse(field, EMPTY_HANDS, costs, planner, joined, { deep: true }) };
+  return { field, ...runCourse(field, { hands: EMPTY_HANDS, costs, planner, joined }, { deep: true }) };
 }
 
 describe('position-first', () => {

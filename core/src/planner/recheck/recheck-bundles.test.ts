@@ -55,7 +55,8 @@ describe('holds of a re-check', () => {
         // Without a share of taking clips off, the best of all pairs and bundles gains most in a second of `costOf`.
         const board = onceOnly(nets);
         let hands: Hands = EMPTY_HANDS;
-        const search = () => bestHolds(board, hands, clips(8), { join: 1000, ahead: 0 }, QUICK);
+        const search = () =>
+          bestHolds({ board, hands, costs: clips(8), weights: { join: 1000, ahead: 0 } }, QUICK);
         const rate = (move: Move) => {
           const after = copyBoard(board);
           takeMove(after, move);
@@ -97,10 +98,13 @@ describe('holds of a re-check', () => {
 
   it('are pairs alone where bundles say nothing', () => {
     const alone = Array.from({ length: 8 }, (_, place) => place);
-    const [bundle] = bestHolds(onceOnly([alone, alone, alone]), EMPTY_HANDS, clips(8), WEIGHTS, QUICK);
+    const [bundle] = bestHolds(
+      { board: onceOnly([alone, alone, alone]), hands: EMPTY_HANDS, costs: clips(8), weights: WEIGHTS },
+      QUICK,
+    );
     expect([bundle?.red].flat().length).toBeGreaterThan(1);
     const silent = onceOnly([alone, alone, alone], [true, true, true]);
-    const [pair] = bestHolds(silent, EMPTY_HANDS, clips(8), WEIGHTS, QUICK);
+    const [pair] = bestHolds({ board: silent, hands: EMPTY_HANDS, costs: clips(8), weights: WEIGHTS }, QUICK);
     expect([pair?.red].flat()).toHaveLength(1);
     expect(pair?.black).toHaveLength(1);
   });
@@ -122,7 +126,7 @@ describe('holds of a re-check', () => {
     const nets = Array.from({ length: 40 }, (_, place) => (place < 20 ? 0 : place));
     const board = onceOnly([nets]);
     (board.settings[0] as RecheckSetting).loose = [];
-    const [move] = bestHolds(board, EMPTY_HANDS, clips(40), WEIGHTS, QUICK);
+    const [move] = bestHolds({ board, hands: EMPTY_HANDS, costs: clips(40), weights: WEIGHTS }, QUICK);
     // The net of twenty wants one clip; all others are nets of one.
     expect([move?.red, move?.black].flat().filter((place) => (place as number) < 20).length).toBeLessThan(2);
   });
@@ -136,7 +140,10 @@ describe('holds of a re-check', () => {
     let [plain, played] = [0, 0];
     for (let seed = 1; seed <= 6; seed += 1) {
       const [one, other] = [onceOnly(rows(seed)), onceOnly(rows(seed))];
-      plain += toTheEnd(one, (hands) => bestHolds(one, hands, clips(12), WEIGHTS, QUICK)[0]);
+      plain += toTheEnd(
+        one,
+        (hands) => bestHolds({ board: one, hands, costs: clips(12), weights: WEIGHTS }, QUICK)[0],
+      );
       played += toTheEnd(other, (hands) => quickestHold(other, hands, clips(12)));
     }
     expect(played).toBeLessThan(plain);

@@ -16,6 +16,16 @@ export interface Effort {
 export const THOROUGH: Effort = { pairs: 8, deals: 6 };
 export const QUICK: Effort = { pairs: 2, deals: 1 };
 
+/** What holds are looked for on, from where, and by which weights. */
+export interface HoldSearch {
+  board: RecheckBoard;
+  hands: Hands;
+  costs: HandCosts;
+  weights: Weights;
+  /** What was looked at so far, for whoever has a limit. */
+  work?: Work;
+}
+
 /** Which lead each place is on, and what that gains in a second. */
 interface Found {
   leads: OnLead[];
@@ -29,12 +39,8 @@ interface Found {
  * Best first; empty when nothing is left that may be asked.
  */
 export function bestHolds(
-  board: RecheckBoard,
-  hands: Hands,
-  costs: HandCosts,
-  weights: Weights,
+  { board, hands, costs, weights, work = { looks: 0 } }: HoldSearch,
   { pairs, deals }: Effort,
-  work: Work = { looks: 0 },
 ): Move[] {
   const sides = new Sides(board, hands, costs, weights, work);
   const starts = [...startsFrom(board, hands, sides).slice(0, pairs), ...dealt(board, sides, deals)];

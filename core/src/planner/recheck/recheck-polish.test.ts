@@ -16,7 +16,7 @@ describe('a course of a re-check made quicker', () => {
     toTheEnd(
       left,
       (hands) => {
-        const [move] = bestHolds(left, hands, costs, WEIGHTS, QUICK);
+        const [move] = bestHolds({ board: left, hands, costs, weights: WEIGHTS }, QUICK);
         if (move) moves.push(move);
         return move;
       },

@@ -2,7 +2,7 @@ import { createCourseMemory, type CourseMemory } from './course-memory.js';
 import { costOf, type HandCosts, type Hands } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
 import { copyBoard, heldOn, takeMove, type RecheckBoard } from './recheck-board.js';
-import { bestHolds, QUICK, THOROUGH } from './recheck-bundles.js';
+import { bestHolds, QUICK, THOROUGH, type HoldSearch } from './recheck-bundles.js';
 import { polished, wholeCourse, type WholeCourse } from './recheck-polish.js';
 import type { Weights, Work } from './recheck-sides.js';
 
@@ -32,7 +32,7 @@ const CHANGES = 5000;
 
 /** The best hold of the moment by the quicker search: for when there is no time to think. */
 export const quickHold = (board: RecheckBoard, hands: Hands, costs: HandCosts): Move | null =>
-  bestHolds(board, hands, costs, WEIGHTS[0], QUICK)[0] ?? null;
+  bestHolds({ board, hands, costs, weights: WEIGHTS[0] }, QUICK)[0] ?? null;
 
 /**
  * The hold after which the whole rest of a re-check is quickest. What the search would go on with is played out to the end,
@@ -56,7 +56,7 @@ export function quickestHold(
     const name = `${JSON.stringify(move)} ${weights.join}`;
     let plan = known.get(name);
     if (!plan) {
-      plan = playedOut(board, move, hands, costs, weights, most, work);
+      plan = playedOut({ board, hands, costs, weights, work }, move, most);
       known.set(name, plan);
     }
     least = Math.min(least, plan.seconds);
@@ -66,12 +66,12 @@ export function quickestHold(
   // There is always one course that comes to its end, however large the switch is.
   const goingOn = WEIGHTS.flatMap((weights, at) => {
     if (at > 0 && tired()) return [];
-    const [move] = bestHolds(board, hands, costs, weights, QUICK, work);
+    const [move] = bestHolds({ board, hands, costs, weights, work }, QUICK);
     return move ? [play(move, weights, at > 0 ? within(0) : () => Infinity)] : [];
   });
   if (goingOn.length === 0) return null;
   const found = WEIGHTS.map((weights) =>
-    tired() ? [] : bestHolds(board, hands, costs, weights, THOROUGH, work),
+    tired() ? [] : bestHolds({ board, hands, costs, weights, work }, THOROUGH),
   );
   const moves = distinct(
     Array.from({ length: MOVES }, (_, rank) => found.flatMap((list) => list[rank] ?? [])).flat(),
@@ -104,27 +104,19 @@ function distinct(moves: readonly Move[]): Move[] {
 }
 
 /** A move and all that the quicker search asks after it; its seconds are Infinity where they come to more than `most`. */
-function playedOut(
-  first: RecheckBoard,
-  move: Move,
-  from: Hands,
-  costs: HandCosts,
-  weights: Weights,
-  most: () => number,
-  work: Work,
-): WholeCourse {
-  const board = copyBoard(first);
+function playedOut(search: HoldSearch, move: Move, most: () => number): WholeCourse {
+  const board = copyBoard(search.board);
   const held = heldOn(board);
   const moves: Move[] = [];
-  let [hands, seconds, next]: [Hands, number, Move | undefined] = [from, 0, move];
+  let [hands, seconds, next]: [Hands, number, Move | undefined] = [search.hands, 0, move];
   while (next) {
     moves.push(next);
     if (seconds > most()) return { moves, seconds: Infinity };
     takeMove(board, next);
-    const cost = costOf(next, hands, costs, held);
+    const cost = costOf(next, hands, search.costs, held);
     hands = cost.after;
     seconds += cost.seconds;
-    next = bestHolds(board, hands, costs, weights, QUICK, work)[0];
+    next = bestHolds({ ...search, board, hands }, QUICK)[0];
   }
   return { moves, seconds };
 }

@@ -72,7 +72,11 @@ export function bestRate(situation: Situation, wanted: Wanted = ALL): Rated | nu
     }
   const here = hands.setting ?? 0;
   for (const red of headsOf(field, here)) {
-    const sweep = bestSweep(field, here, red, likely[here] as Chance, gain[here] as Gain, wanted);
+    const sweep = bestSweep(
+      field,
+      { setting: here, red },
+      { chance: likely[here] as Chance, gain: gain[here] as Gain, wanted },
+    );
     if (sweep) offer(sweep.move, sweep.gain);
   }
   return best;
@@ -83,11 +87,8 @@ type Gain = ReturnType<typeof gainIn>;
 /** What to sweep from a terminal: what gains most first, as long as that hardly depends on what was touched before. */
 function bestSweep(
   field: Field,
-  setting: number,
-  red: number,
-  chance: Chance,
-  gain: Gain,
-  wanted: Wanted,
+  { setting, red }: { setting: number; red: number },
+  { chance, gain, wanted }: { chance: Chance; gain: Gain; wanted: Wanted },
 ): { move: Move; gain: number } | null {
   const touches = headsOf(field, setting)
     .filter((head) => head !== red && isUnknown(field, setting, red, head) && wanted(setting, red, head))

@@ -13,7 +13,7 @@ export interface Hypothesis {
 }
 
 /** What a hypothesis says of two terminals, as a chance: sure of nothing, but nearly. */
-export const chanceOf =
+const chanceOf =
   ({ pattern }: Hypothesis): Chance =>
   (setting, a, b) =>
     pattern[setting]?.[a] === pattern[setting]?.[b] ? 0.96 : 0.01;

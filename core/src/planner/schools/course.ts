@@ -16,6 +16,16 @@ export interface Course {
   hands: Hands;
 }
 
+/** Who maps, and what is true. */
+export interface CourseSetup {
+  /** Where the hands are at first. */
+  hands: Hands;
+  costs: HandCosts;
+  planner: Planner;
+  /** Whether two terminals join in a setting, by place. */
+  joined: (setting: number, a: number, b: number) => boolean;
+}
+
 /** How a course is run. */
 export interface CourseOptions {
   /** Predictions from outside; the learnt chance otherwise. */
@@ -30,14 +40,10 @@ export interface CourseOptions {
 
 /**
  * Runs a planner on a switch whose nets are known (or supposed) until it asks nothing more; changes the field in place.
- * @param joined whether two terminals join in a setting, by place.
  */
 export function runCourse(
   field: Field,
-  hands: Hands,
-  costs: HandCosts,
-  planner: Planner,
-  joined: (setting: number, a: number, b: number) => boolean,
+  { hands, costs, planner, joined }: CourseSetup,
   { chance = learntChance, deep = false, mostActs = 20000, onMove }: CourseOptions = {},
 ): Course {
   const course: Course = { acts: 0, readings: 0, touches: 0, seconds: 0, hands };

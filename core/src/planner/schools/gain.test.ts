@@ -8,8 +8,8 @@ import { type Chance } from '../chance/chance.js';
 /** One setting of some terminals after pairs were read. */
 function known(size: number, opens: readonly [number, number][], joins: readonly [number, number][] = []) {
   const field = blankField(size, 1);
-  for (const [a, b] of joins) takeReading(field, 0, [a], [b], true);
-  for (const [a, b] of opens) takeReading(field, 0, [a], [b], false);
+  for (const [a, b] of joins) takeReading(field, { setting: 0, red: [a], black: [b], closed: true });
+  for (const [a, b] of opens) takeReading(field, { setting: 0, red: [a], black: [b], closed: false });
   return field;
 }
 

@@ -26,13 +26,8 @@ const joinedBy = (hidden: Pattern) => (setting: number, a: number, b: number) =>
 const play = (hidden: Pattern, planner: Planner, costs = CLIPS, deep = true) =>
   runCourse(
     blankField(hidden[0]?.length ?? 0, hidden.length),
-    EMPTY_HANDS,
-    costs,
-    planner,
-    joinedBy(hidden),
-    {
-      deep,
-    },
+    { hands: EMPTY_HANDS, costs, planner, joined: joinedBy(hidden) },
+    { deep },
   );
 
 const anyApproach: fc.Arbitrary<Approach> = fc.record({
@@ -120,9 +115,11 @@ describe('every school, and any switching between them', () => {
           }[order];
           const field = blankField(hidden[0]?.length ?? 0, hidden.length);
           const hands = { ...EMPTY_HANDS, setting: 0 };
-          const course = runCourse(field, hands, clips ? CLIPS : ORDINARY_HANDS, planner, joinedBy(hidden), {
-            deep: true,
-          });
+          const course = runCourse(
+            field,
+            { hands, costs: clips ? CLIPS : ORDINARY_HANDS, planner, joined: joinedBy(hidden) },
+            { deep: true },
+          );
           // In a low bundle the last pair of a sweep follows from silence; hands that sweep touch it all the same.
           if (clips) expect(course.readings).toBeLessThanOrEqual(run.readings);
           else expect(course.readings).toBe(run.readings);
@@ -136,9 +133,18 @@ describe('every school, and any switching between them', () => {
     const hidden = [partitionFromGroups(9, [[0, 4]]), partitionFromGroups(9, [[0, 5]])];
     for (const clips of [2, 3, 5]) {
       const sizes: number[] = [];
-      runCourse(blankField(9, 2), EMPTY_HANDS, { ...CLIPS, clipsOwned: clips }, ladder, joinedBy(hidden), {
-        onMove: (move) => move.kind === 'hold' && sizes.push(move.red.length),
-      });
+      runCourse(
+        blankField(9, 2),
+        {
+          hands: EMPTY_HANDS,
+          costs: { ...CLIPS, clipsOwned: clips },
+          planner: ladder,
+          joined: joinedBy(hidden),
+        },
+        {
+          onMove: (move) => move.kind === 'hold' && sizes.push(move.red.length),
+        },
+      );
       expect(Math.max(...sizes)).toBe(clips);
     }
     const on = bench(9, 2);
@@ -234,7 +240,12 @@ describe('working pairs', () => {
     fc.assert(
       fc.property(switchLikePattern(9, 4), (hidden) => {
         const field = blankField(hidden[0]?.length ?? 0, hidden.length);
-        const course = runCourse(field, EMPTY_HANDS, ORDINARY_HANDS, workingPairs, joinedBy(hidden));
+        const course = runCourse(field, {
+          hands: EMPTY_HANDS,
+          costs: ORDINARY_HANDS,
+          planner: workingPairs,
+          joined: joinedBy(hidden),
+        });
         const all = play(hidden, positionFirst, ORDINARY_HANDS);
         expect(course.readings).toBeLessThanOrEqual(1.5 * all.readings + 2);
       }),

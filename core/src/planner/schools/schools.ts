@@ -22,14 +22,14 @@ const heldLast = ({ settings }: Field, order: readonly number[]): number[] => [
 export const positionFirst: Planner = (situation) => {
   const { field } = situation;
   for (const setting of settingsFrom(situation)) {
-    const sweep = rowOf(field, setting);
+    const sweep = nextSweep(field, setting);
     if (sweep) return sweep;
   }
   return null;
 };
 
 /** The next row i < j of a setting as a sweep; null when all of it is known. */
-export function rowOf(field: Field, setting: number): Move | null {
+function nextSweep(field: Field, setting: number): Move | null {
   const row = firstRow(field, setting);
   return row && { kind: 'sweep', setting, ...row };
 }
@@ -73,7 +73,7 @@ export const likelyFirst: Planner = (situation) => {
     const pairs = unknownPairsOf(field, setting);
     if (pairs.length === 0) continue;
     const best = likeliest(situation, setting, pairs);
-    if (best.chance < UNLIKELY) return rowOf(field, setting);
+    if (best.chance < UNLIKELY) return nextSweep(field, setting);
     return pairMove(setting, ...oriented(...best.pair, hands));
   }
   return null;

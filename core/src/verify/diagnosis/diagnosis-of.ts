@@ -8,7 +8,7 @@ import {
   type Structure,
   type TerminalId,
 } from '../../switch/index.js';
-import { pairsNamed } from '../compare.js';
+import { isAmong } from '../compare.js';
 import { movingContacts, polesWithContacts } from '../../table/index.js';
 import type { TerminalRows } from './causes.js';
 import type { KnownCells } from './diagnose.js';
@@ -46,7 +46,7 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
     rows: [...rowsOf(structure, terminals), ...throwsOf(expected)],
     expected,
     known: said.map(({ settled, unsaid }) => {
-      const silent = pairsNamed(unsaid);
+      const silent = isAmong(unsaid);
       const cells = new Array<boolean | null>(size * size).fill(null);
       map.contacts.forEach((a, one) => {
         map.contacts.forEach((b, other) => {

@@ -1,4 +1,4 @@
-import { STEPS, type Route, type Step } from '@which-way/core/route';
+import { STEPS, type Route, type RouteStep } from '@which-way/core/route';
 import { useRef } from 'react';
 import { NavLink } from 'react-router';
 import { STEP_WORDS } from '@which-way/words/route';
@@ -7,7 +7,7 @@ import { useKeptInSight } from '../use-kept-in-sight.js';
 import { ROUTE_LINE_TEXT } from '@which-way/words/screens/controls/frame/route-line';
 
 /** The screen of each step. */
-const OPEN_STEPS: Record<Step, string> = {
+const OPEN_STEPS: Record<RouteStep, string> = {
   intake: 'intake',
   safe: 'safe',
   tag: 'tag',
@@ -45,7 +45,7 @@ function Stop({
   path,
   first,
 }: {
-  step: Step;
+  step: RouteStep;
   route: Route;
   path: string | undefined;
   first: boolean;

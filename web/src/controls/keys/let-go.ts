@@ -1,5 +1,7 @@
+import { useEffect } from 'react';
+
 /** After a tap or a click nothing keeps the focus, so that the next key answers the prompt and not the last button. */
-export function letGo({ detail }: MouseEvent): void {
+function letGo({ detail }: MouseEvent): void {
   const { activeElement } = document;
   const byPointer = detail > 0;
   if (!byPointer || !(activeElement instanceof HTMLElement || activeElement instanceof SVGElement)) return;
@@ -8,8 +10,17 @@ export function letGo({ detail }: MouseEvent): void {
 }
 
 /** The link that was tapped to come here must not take the first key. */
-export function letGoOfLink(): void {
+function letGoOfLink(): void {
   const { activeElement } = document;
   if (activeElement instanceof HTMLElement && activeElement.matches('a:not(:focus-visible)'))
     activeElement.blur();
+}
+
+/** On a screen that is worked by keys, nothing that was tapped keeps the focus. */
+export function useLetGo(): void {
+  useEffect(() => {
+    letGoOfLink();
+    window.addEventListener('click', letGo);
+    return () => window.removeEventListener('click', letGo);
+  }, []);
 }

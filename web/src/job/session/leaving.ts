@@ -8,7 +8,7 @@ export function holdsWork(wouldLose: () => boolean): () => void {
 }
 
 /** Whether something is in this open page alone. */
-export const somethingOnlyHere = (): boolean => [...holders].some((wouldLose) => wouldLose());
+const somethingOnlyHere = (): boolean => [...holders].some((wouldLose) => wouldLose());
 
 /** Asks before the page is left, as long as something would be lost by it. */
 export function askBeforeLeaving(): void {

@@ -1,5 +1,5 @@
 import { questions } from '../../api/questions.js';
-import { ownsKeys } from '../../controls/keys/owns-keys.js';
+import { useKeys } from '../../controls/keys/use-keys.js';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -105,18 +105,7 @@ export function BenchPage() {
 
 /** N begins a job, / goes to the search. */
 function useBenchKeys(onStart: () => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (ownsKeys(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key.toLowerCase() === 'n') {
-        event.preventDefault();
-        onStart();
-      } else if (event.key === '/') {
-        event.preventDefault();
-        document.getElementById('find')?.focus();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  const find = () => document.getElementById('find')?.focus();
+  // On many keyboards the stroke is written with Shift.
+  useKeys({ n: onStart, 'Shift+n': onStart, '/': find, 'Shift+/': find });
 }

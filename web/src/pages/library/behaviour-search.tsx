@@ -1,6 +1,6 @@
 import { TABLE_LETTERS } from '@which-way/core/schema';
 import { ordinarySwitches } from '@which-way/core/partition';
-import { readBehaviour, type Behaviour } from '@which-way/core/match';
+import { readBehaviour, type WrittenBehaviour } from '@which-way/core/match';
 import type { MatchQuestion } from '@which-way/contract';
 import { ordinaryWords } from '@which-way/words/map/approach';
 import { behaviourTroubleWords } from '@which-way/words/match/match';
@@ -38,15 +38,24 @@ const textOf = (pattern: readonly (readonly number[])[]): string =>
     })
     .join('\n');
 
-function questionOf({ requirement, positions }: Behaviour): MatchQuestion {
+function questionOf({ requirement, positions }: WrittenBehaviour): MatchQuestion {
   const { pattern, terminals, known } = requirement;
   return {
-    ...{ pattern, terminals, known: known && [...known], free: null, also: [], never: [] },
+    pattern,
+    terminals,
+    known: known && [...known],
+    free: null,
+    also: [],
+    never: [],
     words: '',
     rules: { jumpers: 0, gaps: false, spares: true, returns: false },
     subject: {
       positions: positions.map(() => ({ rests: null, returnsTo: null })),
-      ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false },
+      loads: [],
+      mostWires: 1,
+      facts: {},
+      brake: false,
+      offLeftOut: false,
     },
   };
 }
@@ -123,7 +132,8 @@ export function BehaviourSearch() {
       <EntryList
         label={BEHAVIOUR_SEARCH_TEXT.switchesThatDoThis}
         entries={may.map(({ known, result }) => ({
-          ...{ id: known.id, name: known.name },
+          id: known.id,
+          name: known.name,
           about: [known.maker, known.family, resultWords(result)].filter(Boolean).join(' · '),
         }))}
       />

@@ -68,7 +68,8 @@ export function LibraryPage() {
         <EntryList
           label={LIBRARY_PAGE_TEXT.entries}
           entries={entries.map(({ id, name, maker, family, terminals, positions }) => ({
-            ...{ id, name },
+            id,
+            name,
             about: [maker, family, `${terminals} terminals`, `${positions} positions`]
               .filter(Boolean)
               .join(' · '),

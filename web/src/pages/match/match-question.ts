@@ -68,7 +68,10 @@ export function questionOf(
   const { pattern, terminals, known, free } = found.requirement;
   const { jumpers, gaps, spares, returns } = refinement;
   return {
-    ...{ pattern, terminals, known: known && [...known], free: free ? [...free] : null },
+    pattern,
+    terminals,
+    known: known && [...known],
+    free: free ? [...free] : null,
     also: also.map((one) => ({ pattern: one.pattern, free: one.free ? [...one.free] : null })),
     never: neverPairs(map, found, refinement),
     rules: { jumpers, gaps, spares, returns },

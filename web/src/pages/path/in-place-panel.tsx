@@ -69,7 +69,9 @@ function Begin({ onBegin }: { onBegin: (trial: InPlaceTrial) => void }) {
       ),
   ];
   const [typed, setTyped] = useState({
-    ...{ between: '', openAt: names[0] ?? 'OFF', closedAt: names[1] ?? 'ON' },
+    between: '',
+    openAt: names[0] ?? 'OFF',
+    closedAt: names[1] ?? 'ON',
     sharedBy: shared.join(', ').slice(0, REMARK_LETTERS),
   });
   const field = (key: keyof typeof typed, label: string, most: number) => (

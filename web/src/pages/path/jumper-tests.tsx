@@ -1,5 +1,5 @@
 import { recordsOf } from '@which-way/core/log';
-import { JUMPER_SAYS, OUTCOME_WORDS } from '@which-way/words/refit';
+import { JUMPER_SAYS, JUMPER_OUTCOME_WORDS } from '@which-way/words/refit';
 import { settingName } from '@which-way/words/terminals';
 import { Link } from 'react-router';
 import { useJobState } from '../../job/job-context.js';
@@ -16,7 +16,7 @@ export function JumperTests() {
         {tests.map(({ setting, outcome, by }) => (
           <li key={setting} className="border-b border-line py-1">
             <strong>{settingName(structure, setting)}</strong>
-            {JUMPER_TESTS_TEXT.wiresJoined} {OUTCOME_WORDS[outcome].toLowerCase()} ({by}).{' '}
+            {JUMPER_TESTS_TEXT.wiresJoined} {JUMPER_OUTCOME_WORDS[outcome].toLowerCase()} ({by}).{' '}
             {JUMPER_SAYS[outcome]}
           </li>
         ))}

@@ -1,12 +1,12 @@
 import type { PathVerdict, SupplyPath } from '@which-way/core/path';
 import type { LinkId } from '@which-way/core/switch';
-import { foundWords, linkName, OUTCOME_WORDS } from '@which-way/words/before/path';
+import { foundWords, linkName, PATH_OUTCOME_WORDS } from '@which-way/words/before/path';
 import { Notice } from '../../controls/notice.js';
 import { PATH_OUTCOME_TEXT } from '@which-way/words/screens/pages/path/path-outcome';
 
 /** What the tests say so far: whether it is the switch. */
 export function PathOutcome({ path, verdict }: { path: SupplyPath; verdict: PathVerdict }) {
-  const { title, about } = OUTCOME_WORDS[verdict.outcome];
+  const { title, about } = PATH_OUTCOME_WORDS[verdict.outcome];
   const names = (ids: readonly LinkId[]) =>
     path.links
       .filter(({ id }) => ids.includes(id))

@@ -12,7 +12,7 @@ import { type LinkId, type TestId } from '@which-way/core/switch';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { newId } from '../../job/new-id.js';
-import { LINK_WORDS, PRESET_WORDS } from '@which-way/words/before/path';
+import { LINK_WORDS, PATH_PRESET_WORDS } from '@which-way/words/before/path';
 import { AddLink } from './add-link.js';
 import { Chain } from './chain.js';
 import { InPlacePanel } from './in-place-panel.js';
@@ -95,7 +95,7 @@ function Presets({ onChoose }: { onChoose: (preset: PathPreset) => void }) {
             onClick={() => onChoose(preset)}
             className="rounded-part border-2 border-line bg-sheet px-4 py-3 text-left hover:border-ink"
           >
-            <span className="block text-large font-bold">{PRESET_WORDS[preset]}</span>
+            <span className="block text-large font-bold">{PATH_PRESET_WORDS[preset]}</span>
             <span className="block text-small text-quiet">
               {kindsOf(preset)
                 .map((kind) => LINK_WORDS[kind])

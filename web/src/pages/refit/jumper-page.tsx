@@ -1,7 +1,7 @@
 import { JUMPER_OUTCOMES, type JumperOutcome, recordsOf } from '@which-way/core/log';
 import { PERSON_LETTERS } from '@which-way/core/schema';
 import { bypasses, type Bypass } from '@which-way/core/refit';
-import { JUMPER_SAYS, OUTCOME_WORDS, refusalWords, tagWords } from '@which-way/words/refit';
+import { JUMPER_SAYS, JUMPER_OUTCOME_WORDS, bypassRefusalWords, tagWords } from '@which-way/words/refit';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -102,20 +102,20 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
                 disabled={by === ''}
                 onClick={() => say(outcome)}
               >
-                {OUTCOME_WORDS[outcome]}
+                {JUMPER_OUTCOME_WORDS[outcome]}
               </PlainButton>
             ))}
             {by === '' && <span className="text-quiet">{JUMPER_PAGE_TEXT.firstSayWhoTriesIt}</span>}
           </div>
           {last && (
             <p>
-              {last.by}: {OUTCOME_WORDS[last.outcome].toLowerCase()}. {JUMPER_SAYS[last.outcome]}
+              {last.by}: {JUMPER_OUTCOME_WORDS[last.outcome].toLowerCase()}. {JUMPER_SAYS[last.outcome]}
             </p>
           )}
         </>
       ) : (
         <p className={bypass.refusal.because === 'nothing-joins' ? 'text-quiet' : 'font-semibold'}>
-          {refusalWords(bypass.refusal, {
+          {bypassRefusalWords(bypass.refusal, {
             wires,
             supplies: recordsOf(log, 'supply-named'),
             loads: recordsOf(log, 'load-named'),

@@ -8,7 +8,7 @@ import {
   signedRefitOf,
 } from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
-import { notTestedWords, STANDING_WORDS } from '@which-way/words/refit';
+import { notTestedWords, TRANSFER_WORDS } from '@which-way/words/refit';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -75,7 +75,7 @@ export function SignPage() {
                     : ''
               }
             >
-              {STANDING_WORDS[standing[part]]}
+              {TRANSFER_WORDS[standing[part]]}
             </strong>
           </li>
         ))}

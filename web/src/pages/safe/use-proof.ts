@@ -53,7 +53,7 @@ const plain = ({ points, positions, noEarth, before, after }: DeadProof): DeadPr
 });
 
 /** Readings with one more; the same place read again takes the older one's place. */
-export function withReading(readings: readonly VoltReading[], reading: VoltReading): VoltReading[] {
+function withReading(readings: readonly VoltReading[], reading: VoltReading): VoltReading[] {
   const same = (one: VoltReading) =>
     one.between.every((name) => reading.between.includes(name)) &&
     one.position === reading.position &&

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { DEVICE_WORDS, deviceWords } from '@which-way/words/devices';
+import { SIGNED_IN_WORDS, deviceWords } from '@which-way/words/devices';
 import { toast } from '../../controls/toast.js';
 import { api, toldOf } from '../../api/client.js';
 import { KEYS, questions } from '../../api/questions.js';
@@ -16,17 +16,17 @@ export function SignedInDevices() {
   });
   if (!data || data.length === 0) return null;
   return (
-    <section aria-label={DEVICE_WORDS.title} className="mb-8 grid gap-2">
-      <h2 className="text-large font-bold">{DEVICE_WORDS.title}</h2>
+    <section aria-label={SIGNED_IN_WORDS.title} className="mb-8 grid gap-2">
+      <h2 className="text-large font-bold">{SIGNED_IN_WORDS.title}</h2>
       <ul className="border-t-2 border-line">
         {data.map((device) => (
           <li key={device.id} className="flex flex-wrap items-center gap-3 border-b border-line py-2">
             <span className="grow">{deviceWords(device)}</span>
             {device.own ? (
-              <strong>{DEVICE_WORDS.own}</strong>
+              <strong>{SIGNED_IN_WORDS.own}</strong>
             ) : (
               <PlainButton disabled={end.isPending} onClick={() => end.mutate(device.id)}>
-                {DEVICE_WORDS.end}
+                {SIGNED_IN_WORDS.end}
               </PlainButton>
             )}
           </li>

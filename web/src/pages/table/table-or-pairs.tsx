@@ -1,9 +1,9 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { equalSettings, pairTable, type TruthTable } from '@which-way/core/table';
 import { equalSettingsWords } from '@which-way/words/table/compared-settings';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Choice } from '../../controls/fields/choice.js';
-import { ownsKeys } from '../../controls/keys/owns-keys.js';
+import { useKeys } from '../../controls/keys/use-keys.js';
 import type { Inspected } from '../../parts/facts/inspector.js';
 import { TableGrid } from '../../parts/facts/table-grid.js';
 import { TABLE_OR_PAIRS_TEXT } from '@which-way/words/screens/pages/table/table-or-pairs';
@@ -19,15 +19,7 @@ type Shown = 'contacts' | 'pairs';
 /** The table by contacts, or by pairs: the key p goes from one to the other. */
 export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
   const [shown, setShown] = useState<Shown>('contacts');
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'p' || event.ctrlKey || event.metaKey || event.altKey || ownsKeys(event.target))
-        return;
-      setShown((now) => (now === 'pairs' ? 'contacts' : 'pairs'));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeys({ p: () => setShown((now) => (now === 'pairs' ? 'contacts' : 'pairs')) });
   const pairs = useMemo(() => (shown === 'pairs' ? pairTable(map) : null), [map, shown]);
   const equal = equalSettingsWords(map.structure, equalSettings(map));
   return (

@@ -16,6 +16,7 @@ import { PlainButton } from '../../controls/plain-button.js';
 import { useViewSide } from '../../parts/drawings/view-side.js';
 import { MENU_ITEM, SaveMenu } from '../../controls/files/save-menu.js';
 import { saveText } from '../../controls/files/save-text.js';
+import { savePdf } from '../../parts/paper/print-shop.js';
 import { TAKE_AWAY_TEXT } from '@which-way/words/screens/pages/table/take-away';
 
 const LOOK =
@@ -53,13 +54,7 @@ export function TakeAway() {
     ],
     [
       TAKE_AWAY_TEXT.allOnPaperPdf,
-      () =>
-        save(async () =>
-          (await import('../../controls/files/pdf-file.js')).savePdf(
-            (await files()).tableDocument(job, map, side),
-            `${name}-table.pdf`,
-          ),
-        ),
+      () => save(async () => savePdf((await files()).tableDocument(job, map, side), `${name}-table.pdf`)),
     ],
     [
       TAKE_AWAY_TEXT.tableCsv,

@@ -10,7 +10,7 @@ import { Inspector, type Inspected } from '../../parts/facts/inspector.js';
 import { LibrarySelect } from '../../controls/fields/library-select.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
-import { Differences } from './likely/differences.js';
+import { TableDifferences } from './likely/differences.js';
 import { PinnedDiagram, useDiagrams } from '../../parts/diagram/pinned-diagram.js';
 import { SeenOfSwitch } from './likely/seen-of-switch.js';
 import { ToBeShown } from './lines/to-be-shown.js';
@@ -82,7 +82,7 @@ export function VerifyPage() {
         {expected && comparison?.outcome === 'differs' && diagnosed && (
           <LayOtherwise table={expected} question={diagnosed.question} comparison={comparison} onSet={set} />
         )}
-        {comparison && <Differences map={map} comparison={comparison} />}
+        {comparison && <TableDifferences map={map} comparison={comparison} />}
         {comparison?.outcome === 'differs' && machineOf(map) && (
           <Link to="../table/machine" relative="path" className="inline-flex min-h-11 items-center underline">
             {VERIFY_PAGE_TEXT.whatThatDoesInThe}

@@ -20,8 +20,11 @@ const SHOWN: readonly ActuatorForm[] = [
 /** A handle of each form, with two places, to be recognised by its picture. */
 function example(form: ActuatorForm): Actuator {
   const position = (place: string) => ({
-    ...{ id: place as PositionId, name: '', rests: 'maintained' as const },
-    ...{ returnsTo: null, pose: null },
+    id: place as PositionId,
+    name: '',
+    rests: 'maintained' as const,
+    returnsTo: null,
+    pose: null,
   });
   return {
     id: form as unknown as ActuatorId,

@@ -17,7 +17,8 @@ import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { readingRows, wireRows } from '@which-way/words/map/log-rows';
 import { tableRows } from '@which-way/words/table/table-rows';
 import { settingName } from '@which-way/words/terminals';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content } from 'pdfmake/interfaces';
+import type { Paper } from '../paper/paper.js';
 import { csvText } from '../../controls/files/csv-text.js';
 import { TABLE_FILES_TEXT } from '@which-way/words/screens/parts/facts/table-files';
 
@@ -42,7 +43,8 @@ export const wiresCsv = (map: SwitchMap): string => csvText(wireRows(map));
 /** The switch alone for a circuit simulator, as it should be, else as a complete map has it; null where neither is known. */
 export function switchNetlist(map: SwitchMap, title: string): string | null {
   const settings = healthyOf(map)?.map(({ setting, nets }) => ({
-    ...{ nets, name: settingName(map.structure, setting) },
+    nets,
+    name: settingName(map.structure, setting),
   }));
   const labels = map.structure.terminals.map(({ label }) => label);
   return settings ? switchDeck(title, labels, settings) : null;
@@ -53,11 +55,7 @@ export const tableJson = (map: SwitchMap, title: string): string =>
   `${JSON.stringify(tableFile(map, title, calledIn(map.structure)), null, 1)}\n`;
 
 /** One page: what it is, the table, the pictures, the contacts, in how far it was tested. */
-export function tableDocument(
-  job: Pick<Job, 'number' | 'title'>,
-  map: SwitchMap,
-  side: Side,
-): TDocumentDefinitions {
+export function tableDocument(job: Pick<Job, 'number' | 'title'>, map: SwitchMap, side: Side): Paper {
   const [head = [], ...rows] = tableRows(map).map((row) => row.filter((_, at) => at < 3 || at % 2 === 1));
   const body = plainTexts([head.map((text) => ({ text, bold: true })), ...rows]) as Content[][];
   const table = truthTable(map);

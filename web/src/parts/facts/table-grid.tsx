@@ -133,7 +133,7 @@ function beginsMoving({ rows }: TablePole, place: number): boolean {
 }
 
 /** Poles are lettered. */
-export const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
+const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
 interface TableRowProps {
   row: Row;

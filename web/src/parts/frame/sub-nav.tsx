@@ -1,7 +1,8 @@
 import type { Deed } from '@which-way/core/log';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import { NavLink, Outlet } from 'react-router';
+import { useKeys } from '../../controls/keys/use-keys.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { Hint } from '../../controls/hint.js';
 import { PlainButton } from '../../controls/plain-button.js';
@@ -49,25 +50,21 @@ export function SubNav({ label, pages, acts }: SubNavProps) {
   );
 }
 
+/** A field has an undo of its own. */
+const isTypedInto = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('input, textarea') !== null;
+
 /** Undo and redo of these acts, also by Ctrl Z and Ctrl Y. */
 export function UndoButtons({ acts }: { acts: ReadonlySet<Deed['kind']> }) {
   const session = useSession();
   const log = useJobState((state) => state.map.log);
   const canUndo = log.undo.some(({ what }) => acts.has(what.kind));
   const canRedo = log.redo.some(({ what }) => acts.has(what.kind));
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
-      if (event.target instanceof Element && event.target.closest('input, textarea')) return;
-      const key = event.key.toLowerCase();
-      if (key === 'z' && !event.shiftKey) session.undo(acts);
-      else if (key === 'y' || (key === 'z' && event.shiftKey)) session.redo(acts);
-      else return;
-      event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [session, acts]);
+  const redo = () => session.redo(acts);
+  useKeys(
+    { '$mod+z': () => session.undo(acts), '$mod+y': redo, '$mod+Shift+z': redo },
+    { owned: isTypedInto },
+  );
   return (
     <>
       <Hint text={SUB_NAV_TEXT.undoCtrlZ}>

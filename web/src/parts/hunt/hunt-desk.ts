@@ -2,7 +2,7 @@ import {
   faultModel,
   foundFaults,
   NOTHING_FOUND,
-  type Evidence,
+  type HuntEvidence,
   type FaultModel,
   type FoundFaults,
 } from '@which-way/core/circuit';
@@ -15,7 +15,7 @@ export function huntDesk() {
     of: ({ machine, healthy }: Hunted): void => {
       model = faultModel(machine, healthy);
     },
-    found: (evidence: Evidence): FoundFaults => (model ? foundFaults(model, evidence) : NOTHING_FOUND),
+    found: (evidence: HuntEvidence): FoundFaults => (model ? foundFaults(model, evidence) : NOTHING_FOUND),
   };
 }
 export type HuntDesk = ReturnType<typeof huntDesk>;

@@ -1,7 +1,7 @@
 import {
   NO_EVIDENCE,
   NOTHING_FOUND,
-  type Evidence,
+  type HuntEvidence,
   type FoundFaults,
   type Machine,
 } from '@which-way/core/circuit';
@@ -16,7 +16,7 @@ afterEach(() => {
 });
 
 const HUNTED = { machine: { loads: [] } as unknown as Machine, healthy: [] };
-const looks = (count: number): Evidence => ({
+const looks = (count: number): HuntEvidence => ({
   ...NO_EVIDENCE,
   seen: Array.from({ length: count }, () => ({ setting: 's', load: 'l', seen: 'off' }) as never),
 });
@@ -34,7 +34,7 @@ function aThread() {
       expose(
         {
           of: () => undefined,
-          found: ({ seen }: Evidence) =>
+          found: ({ seen }: HuntEvidence) =>
             new Promise((resolve) => {
               asked.push(seen.length);
               waiting.push(() => resolve(found(seen.length)));

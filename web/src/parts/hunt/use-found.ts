@@ -1,4 +1,4 @@
-import { NOTHING_FOUND, type Evidence, type FoundFaults } from '@which-way/core/circuit';
+import { NOTHING_FOUND, type HuntEvidence, type FoundFaults } from '@which-way/core/circuit';
 import { useCallback } from 'react';
 import { Beside, type AskedOf } from '../beside/beside.js';
 import { useBeside } from '../beside/use-beside.js';
@@ -10,7 +10,7 @@ export interface Found extends FoundFaults {
   busy: boolean;
 }
 
-const ask = (desk: AskedOf<HuntDesk>, evidence: Evidence) => desk.found(evidence);
+const ask = (desk: AskedOf<HuntDesk>, evidence: HuntEvidence) => desk.found(evidence);
 
 /** A hunt in one machine; what it was told of the machine is kept from one look to the next. */
 const huntIn = (hunted: Hunted | null) =>
@@ -27,7 +27,7 @@ const huntIn = (hunted: Hunted | null) =>
  * Works out beside the screen what evidence comes to in a machine; until it is there, what the evidence before it came to.
  * @param hunted the same object while the machine and its switches are; null: nothing can be hunted
  */
-export function useFound(hunted: Hunted | null, evidence: Evidence): Found {
+export function useFound(hunted: Hunted | null, evidence: HuntEvidence): Found {
   const any = hunted !== null && evidence.seen.length > 0;
   const open = useCallback(() => huntIn(hunted), [hunted]);
   const { last, busy } = useBeside(open, any ? evidence : null, ask);

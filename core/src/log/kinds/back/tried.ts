@@ -145,14 +145,12 @@ export const functionAsked = defineKind('function-asked', {
   keeps: inUse('line'),
 });
 
-export const residualSchema = object({
+const residualSchema = object({
   id: id<StepId>(),
   text: words(REMARK_LETTERS),
   reason: says('Why it is accepted.', words(REASON_LETTERS)),
   removed: flag,
 });
-/** A defect that stays, accepted with a reason. */
-export type Residual = TypeOf<typeof residualSchema>;
 
 export const residualNoted = defineKind('residual-noted', {
   says: 'a defect that stays, with the reason why it is accepted',

@@ -9,12 +9,12 @@ export type BesideAs = (typeof BESIDE_AS)[number];
 
 export const besideSchema = object({ job: id<JobId>(), title: text(TITLE_LETTERS, 1), as: oneOf(BESIDE_AS) });
 /** Another job, whose switch is measured beside this one, and what it is to this one. */
-export type Beside = TypeOf<typeof besideSchema>;
+export type JobBeside = TypeOf<typeof besideSchema>;
 
 export const putBeside = defineKind('put-beside', {
   says: 'that the switch of another job is measured beside this one; the newest of each job counts',
   fields: { beside: besideSchema },
   undo: ['verify'],
   reading: 'extends',
-  keeps: newest('beside', ({ job }: Beside) => job),
+  keeps: newest('beside', ({ job }: JobBeside) => job),
 });

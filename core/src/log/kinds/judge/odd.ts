@@ -4,7 +4,7 @@ import { defineKind } from '../define-kind.js';
 import { newest } from '../keeps.js';
 
 /** What may be odd about a pattern by itself. */
-export const ODD_CODES = [
+const ODD_CODES = [
   'both-closed',
   'always-closed',
   'alike',
@@ -12,7 +12,6 @@ export const ODD_CODES = [
   'cell-short',
   'cell-beyond',
 ] as const;
-export type OddCode = (typeof ODD_CODES)[number];
 
 export const oddAboutSchema = object({
   code: oneOf(ODD_CODES),

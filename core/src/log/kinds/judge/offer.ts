@@ -22,8 +22,7 @@ import { inUse } from '../keeps.js';
 export const LINK_LETTERS = 500;
 
 /** What became of an offer. */
-export const OFFER_STATES = ['open', 'rejected', 'taken'] as const;
-export type OfferState = (typeof OFFER_STATES)[number];
+const OFFER_STATES = ['open', 'rejected', 'taken'] as const;
 
 export const offerSchema = object({
   id: id<OfferId>(),

@@ -8,7 +8,7 @@ export const REPEATED_UNDER = ['bench', 'wiggled', 'warm', 'load'] as const;
 export type RepeatedUnder = (typeof REPEATED_UNDER)[number];
 
 /** The most cycles of one run. */
-export const MOST_CYCLES = 10_000;
+const MOST_CYCLES = 10_000;
 
 const cycles = says(
   'Which cycles, counted from 1.',

@@ -47,8 +47,16 @@ export type Refinement = TypeOf<typeof refinementSchema>;
 
 /** Nothing said: as it is proposed, of a part as it comes. */
 export const NO_REFINEMENT: Refinement = {
-  ...{ source: null, another: null, never: [], jumpers: 0, gaps: false },
-  ...{ unused: [], leftOut: [], free: [], spares: true, returns: false },
+  source: null,
+  another: null,
+  never: [],
+  jumpers: 0,
+  gaps: false,
+  unused: [],
+  leftOut: [],
+  free: [],
+  spares: true,
+  returns: false,
 };
 
 /** Before it could be said what does not matter, everything did. */

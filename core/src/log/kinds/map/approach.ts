@@ -25,7 +25,6 @@ export type Order = (typeof ORDERS)[number];
 
 /** How far it is probed: every pair in every setting, only commons against their throws, or only pairs that were named. */
 export const EXTENTS = ['everything', 'working-pairs', 'named-pairs'] as const;
-export type Extent = (typeof EXTENTS)[number];
 
 const seconds = amount(0, 120);
 export const handSecondsSchema = object({

@@ -49,10 +49,3 @@ export const readingSchema = object({
 });
 /** One measurement. Never edited, only superseded. */
 export type Reading = TypeOf<typeof readingSchema>;
-
-/** The two terminals of a reading between single terminals; null for a bundle or a lead on nothing. */
-export function pairOf(reading: Reading): [TerminalId, TerminalId] | null {
-  const [red, black] = [reading.red[0], reading.black[0]];
-  if (reading.red.length !== 1 || reading.black.length !== 1 || !red || !black || red === black) return null;
-  return [red, black];
-}

@@ -39,8 +39,7 @@ export type DeviceContact = (typeof DEVICE_CONTACTS)[number];
 export const DEVICE_PINS = ['C', '1', '2'] as const;
 export type DevicePin = (typeof DEVICE_PINS)[number];
 
-export const DEVICE_STATES = ['rest', 'work'] as const;
-export type DeviceState = (typeof DEVICE_STATES)[number];
+const DEVICE_STATES = ['rest', 'work'] as const;
 
 export const systemPointSchema = tagged('at', {
   terminal: { job: id<JobId>(), terminal: id<TerminalId>() },

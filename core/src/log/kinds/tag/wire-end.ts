@@ -52,13 +52,11 @@ export const wireEnded = defineKind('wire-ended', {
   upgrades: { 1: (what) => what },
 });
 
-export const loadTieSchema = object({
+const loadTieSchema = object({
   load: id<LoadId>(),
   end: oneOf(LOAD_ENDS),
   to: says('null: nothing is said any more.', orNull(wireEndSchema)),
 });
-/** An end of a load that goes straight on, without the switch. */
-export type LoadTie = TypeOf<typeof loadTieSchema>;
 
 export const loadTied = defineKind('load-tied', {
   says: 'where an end of a load goes without the switch; the newest of each end counts',

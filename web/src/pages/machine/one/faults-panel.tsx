@@ -144,7 +144,10 @@ function Explained({ map, faults, onSay }: ExplainedProps) {
   const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
   const words = (fault: Fault) =>
     faultWords(fault, {
-      ...{ label, tag, loads: machine.loads, supplies: machine.supplies },
+      label,
+      tag,
+      loads: machine.loads,
+      supplies: machine.supplies,
       atTimes: isUnsteady(evidence),
     });
   const names: HuntNames = {

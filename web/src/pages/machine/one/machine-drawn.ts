@@ -64,7 +64,8 @@ export function machineDrawn(
       return others
         .filter((b, index) => index === 0 || carrying.joins.has(joinName(a, b)))
         .map((b) => ({
-          ...{ a: at, b: wired.indexOf(b) },
+          a: at,
+          b: wired.indexOf(b),
           carries: carrying.joins.has(joinName(a, b)),
         }));
     }),
@@ -72,7 +73,8 @@ export function machineDrawn(
     leads: leads.map(({ wire, a, b }, at) => {
       const tagged = wire === null ? undefined : wires.get(wire);
       return {
-        ...{ from: pointOf(a), to: pointOf(b) },
+        from: pointOf(a),
+        to: pointOf(b),
         text: tagged ? [tagged.tag, tagged.color].filter(Boolean).join(' ') : '',
         carries: carrying.leads.has(at),
       };

@@ -4,12 +4,12 @@ import { wireEndsOf, recordsOf } from '@which-way/core/log';
 import { machinePicture } from '@which-way/drawing/machine-picture';
 import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState } from '../../../job/job-context.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { Notice } from '../../../controls/notice.js';
-import { ownsKeys } from '../../../controls/keys/owns-keys.js';
+import { useKeys } from '../../../controls/keys/use-keys.js';
 import { WholePicture } from '../../../parts/drawings/whole-picture.js';
 import { InSystems } from '../several/in-systems.js';
 import { DifferencesInMachine } from './differences-in-machine.js';
@@ -60,17 +60,8 @@ interface InMachineProps {
 /** Left and right step through the settings. */
 function useSteps(count: number): [at: number, go: (at: number) => void] {
   const [at, setAt] = useState(0);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (ownsKeys(event.target) || event.ctrlKey || event.altKey || event.metaKey) return;
-      const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-      if (step === 0) return;
-      event.preventDefault();
-      setAt((now) => Math.max(0, Math.min(count - 1, now + step)));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [count]);
+  const by = (step: number) => setAt((now) => Math.max(0, Math.min(count - 1, now + step)));
+  useKeys({ ArrowLeft: () => by(-1), ArrowRight: () => by(1) });
   return [Math.min(at, count - 1), setAt];
 }
 

@@ -7,7 +7,9 @@ import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
 import { hazardWords, settingSentence, stateWords, wattsWords } from '@which-way/words/machine/machine';
 import { settingName } from '@which-way/words/terminals';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content } from 'pdfmake/interfaces';
+import { savePdf } from '../../../parts/paper/print-shop.js';
+import type { Paper } from '../../../parts/paper/paper.js';
 import { toast } from '../../../controls/toast.js';
 import { useJobState } from '../../../job/job-context.js';
 import { SaveMenu } from '../../../controls/files/save-menu.js';
@@ -42,7 +44,6 @@ export function TakeAwayMachine({ map, machine, does, place }: TakeAwayMachinePr
     );
   const failed = () => toast.error(TAKE_AWAY_MACHINE_TEXT.theFileCouldNotBe);
   const paper = async () => {
-    const { savePdf } = await import('../../../controls/files/pdf-file.js');
     await savePdf(
       paperOf(map, machine, does, `Job ${job.number}, ${job.title}: ${place}`, sheet(2)),
       `job-${job.number}-machine.pdf`,
@@ -89,7 +90,7 @@ function paperOf(
   { settings, hazards }: InEverySetting,
   title: string,
   sheet: Picture,
-): TDocumentDefinitions {
+): Paper {
   const head = ['', ...machine.loads.map(({ name }) => name), 'all'].map((text) => ({ text, bold: true }));
   const rows = settings.map(({ setting, loads, watts }) => [
     { text: settingName(map.structure, setting), bold: true },

@@ -2,7 +2,7 @@ import {
   evidenceOf,
   faultModel,
   healthyOf,
-  type Evidence,
+  type HuntEvidence,
   type FaultModel,
   type Machine,
 } from '@which-way/core/circuit';
@@ -14,7 +14,7 @@ import { useSame } from '../../../controls/use-same.js';
 /** The hunt for the fault of one switch's machine. */
 export interface Faults extends Found {
   model: FaultModel;
-  evidence: Evidence;
+  evidence: HuntEvidence;
 }
 
 /**

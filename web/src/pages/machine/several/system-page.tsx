@@ -46,8 +46,10 @@ export function SystemPage() {
   }, [members]);
   const names = useMemo(
     (): SystemNames => ({
-      ...{ job, handles: system.handles },
-      ...{ loads: system.machine.loads, supplies: system.machine.supplies },
+      job,
+      handles: system.handles,
+      loads: system.machine.loads,
+      supplies: system.machine.supplies,
     }),
     [job, system],
   );

@@ -50,7 +50,10 @@ export function useMembers(log: Log): { members: Member[]; others: JobSummary[] 
 function memberOf(job: JobId, data: JobWithEvents | undefined, failed: boolean): Member {
   if (!data)
     return {
-      ...{ job, name: 'A switch', map: null, outOfMachine: false },
+      job,
+      name: 'A switch',
+      map: null,
+      outOfMachine: false,
       why: failed ? 'it cannot be opened' : 'it is being opened',
     };
   const { title: name, outOfMachine, archived } = data.job;

@@ -4,7 +4,7 @@ import {
   inCombinations,
   systemHazards,
   systemOf,
-  type Behaviour,
+  type LoadBehaviour,
   type Combination,
   type FactsOf,
   type System,
@@ -26,7 +26,7 @@ export interface SystemView {
   all: {
     combinations: Combination[];
     results: InSetting[];
-    behaviours: Map<LoadId, Behaviour>;
+    behaviours: Map<LoadId, LoadBehaviour>;
     hazards: SystemHazard[];
   } | null;
   turn: (handle: number, setting: SettingId) => void;
@@ -66,7 +66,10 @@ export function useSystem(
     if (!combinations) return null;
     const results = inCombinations(system, combinations, facts);
     const behaviours = new Map(
-      system.machine.loads.map(({ id }): [LoadId, Behaviour] => [id, behaviourOf(id, combinations, results)]),
+      system.machine.loads.map(({ id }): [LoadId, LoadBehaviour] => [
+        id,
+        behaviourOf(id, combinations, results),
+      ]),
     );
     const hazards = systemHazards(system, combinations, results, facts);
     return { combinations, results, behaviours, hazards };

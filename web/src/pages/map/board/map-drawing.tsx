@@ -5,11 +5,7 @@ import { type TerminalId } from '@which-way/core/switch';
 import { useMemo } from 'react';
 import type { Inspected } from '../../../parts/facts/inspector.js';
 import { linksOf } from '../../../parts/drawings/links.js';
-import {
-  SwitchDrawing,
-  type DrawnTie,
-  type TerminalPart,
-} from '../../../parts/drawings/switch-drawing.js';
+import { SwitchDrawing, type DrawnTie, type TerminalPart } from '../../../parts/drawings/switch-drawing.js';
 import { photoOfLayout } from '../../../parts/photos/photo-url.js';
 import { useViewSide, SIDE_WORDS } from '../../../parts/drawings/view-side.js';
 import { valueWords } from '@which-way/words/quantity';

@@ -1,11 +1,12 @@
 import { CheckLine } from '../../../controls/fields/check-line.js';
 import { KEY_TABLE } from '@which-way/core/probing';
 import { KEY_WORDS } from '@which-way/words/probing/keys';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { DialogPanel } from '../../../controls/dialog-panel.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { giveKey, handsFree, toggle, useHandsFree, type Action } from '../../../parts/hands/hands-free.js';
 import { canSpeak } from '../../../parts/hands/sounds.js';
+import { useAnyKey } from '../../../controls/keys/use-keys.js';
 import { KEYS_HELP_TEXT } from '@which-way/words/screens/pages/map/keys/keys-help';
 
 /** What every key does on the Map; other keys and pedals learn by being pressed; sounds and speech. */
@@ -48,17 +49,14 @@ function Learning() {
   const { keys } = useHandsFree();
   const [waiting, setWaiting] = useState<Action | null>(null);
   const [message, setMessage] = useState('');
-  useEffect(() => {
-    if (!waiting) return undefined;
-    const onKey = (event: KeyboardEvent) => {
-      event.preventDefault();
-      event.stopPropagation();
-      setMessage(event.key === 'Escape' ? '' : (giveKey(waiting, event.key) ?? ''));
-      setWaiting(null);
-    };
-    window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
-  }, [waiting]);
+  const learn = (event: KeyboardEvent) => {
+    if (!waiting) return false;
+    event.stopPropagation();
+    setMessage(event.key === 'Escape' ? '' : (giveKey(waiting, event.key) ?? ''));
+    setWaiting(null);
+    return true;
+  };
+  useAnyKey(learn, { capture: true, owned: () => false });
   return (
     <section aria-label={KEYS_HELP_TEXT.pedalsAndKeysOfYour} className="border-t border-line pt-3">
       <h3 className="font-bold">{KEYS_HELP_TEXT.pedalsAndKeysOfYour}</h3>

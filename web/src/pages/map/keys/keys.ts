@@ -1,7 +1,8 @@
-import { useEffect, useRef } from 'react';
+import { useRef } from 'react';
 import { keyName, pressed, type Act, type Panel } from '@which-way/core/probing';
-import { letGo, letGoOfLink } from '../../../controls/keys/let-go.js';
-import { ownsKeys } from '../../../controls/keys/owns-keys.js';
+import { useLetGo } from '../../../controls/keys/let-go.js';
+import { isAnswer, onControl } from '../../../parts/hands/answer-keys.js';
+import { useAnyKey } from '../../../controls/keys/use-keys.js';
 import { actionOf, toggle, type Action } from '../../../parts/hands/hands-free.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -10,39 +11,23 @@ export type Panels = Record<Panel, () => void>;
 
 /** Listens to the keyboard while the Map is shown; nothing has to have the focus. */
 export function useMapKeys(probing: Probing, panels: Panels): void {
-  const latest = useRef({ probing, panels });
-  useEffect(() => {
-    latest.current = { probing, panels };
+  const held = useRef<Held>({ down: false, repeats: 0, undone: false });
+  useAnyKey((event) => {
+    const begun = probing.hands.typed !== '';
+    if (isAnswer(event) && onControl(event) && !begun) return false;
+    const learnt = actionOf(event.key);
+    if (!learnt) return press(event, probing, panels);
+    act(learnt, event.repeat, probing, held.current);
+    return true;
   });
-  useEffect(() => {
-    const held: Held = { down: false, repeats: 0, undone: false };
-    const onKey = (event: KeyboardEvent) => {
-      const { target } = event;
-      if (!(target instanceof Element) || ownsKeys(target)) return;
-      const onControl = target.closest('button, a, [role=button]')?.matches(':focus-visible') ?? false;
-      const begun = latest.current.probing.hands.typed !== '';
-      if (onControl && !begun && (event.key === 'Enter' || event.key === ' ')) return;
-      const learnt = actionOf(event.key);
-      if (learnt) {
-        event.preventDefault();
-        act(learnt, event.repeat, latest.current.probing, held);
-        return;
-      }
-      if (press(event, latest.current.probing, latest.current.panels)) event.preventDefault();
-    };
-    letGoOfLink();
-    const onUp = (event: KeyboardEvent) => {
-      if (actionOf(event.key) === 'no') release(latest.current.probing, held);
-    };
-    window.addEventListener('keydown', onKey);
-    window.addEventListener('keyup', onUp);
-    window.addEventListener('click', letGo);
-    return () => {
-      window.removeEventListener('keydown', onKey);
-      window.removeEventListener('keyup', onUp);
-      window.removeEventListener('click', letGo);
-    };
-  }, []);
+  useAnyKey(
+    (event) => {
+      if (actionOf(event.key) === 'no') release(probing, held.current);
+      return false;
+    },
+    { event: 'keyup', owned: () => false },
+  );
+  useLetGo();
 }
 
 /** How long a pedal for 'none' has been down: it answers on being let go, or undoes once when held. */
@@ -88,8 +73,10 @@ function release(probing: Probing, held: Held): void {
 
 /** Does what a key says; false when it says nothing here. */
 function press(event: KeyboardEvent, probing: Probing, panels: Panels): boolean {
-  if (event.altKey) return false;
-  const name = keyName({ key: event.key, shift: event.shiftKey, control: event.ctrlKey || event.metaKey });
+  const written = event.getModifierState('AltGraph');
+  if (event.altKey && !written) return false;
+  const control = !written && (event.ctrlKey || event.metaKey);
+  const name = keyName({ key: event.key, shift: event.shiftKey, control });
   // What stands there while the next is thought of takes no answer.
   const said = pressed(probing.busy ? { ...probing, task: null } : probing, name);
   if (!said) return false;

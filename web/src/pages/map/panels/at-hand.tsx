@@ -71,7 +71,11 @@ function HoldAid({ probing }: { probing: Probing }) {
       onChange={() =>
         approaches(probing, {
           hands: {
-            ...{ moveLead, moveBoth, turn, read, clip },
+            moveLead,
+            moveBoth,
+            turn,
+            read,
+            clip,
             holdMomentary: aided ? ORDINARY_HANDS.holdMomentary : 0,
           },
         })

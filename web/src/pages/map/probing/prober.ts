@@ -14,7 +14,7 @@ import {
   standsIn,
   wantedAsk,
   type Act,
-  type Hands,
+  type ProbingHands,
   type MapMoment,
   type Measurement,
   type Meter,
@@ -54,7 +54,7 @@ export class Prober {
   readonly desk = new PlannerDesk();
   readonly #session: JobSession;
   readonly #meter: Meter | null;
-  #hands: Hands;
+  #hands: ProbingHands;
   #known: { map: SwitchMap; from: MapMoment; open: boolean; outOfMachine: boolean; inCircuit: boolean };
   #next: NextPlan;
   #now: string;

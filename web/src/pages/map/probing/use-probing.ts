@@ -1,5 +1,5 @@
 import { questions } from '../../../api/questions.js';
-import { positionsClosed, requiredSettings } from '@which-way/core/switch';
+import { allPositionsClosed, requiredSettings } from '@which-way/core/switch';
 import type { Act, Moment, Task } from '@which-way/core/probing';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -36,7 +36,7 @@ function useLibrary(desk: PlannerDesk): void {
   const positions = requiredSettings(map.structure).length;
   const { data } = useQuery({
     ...questions.alike(map.contacts.length, positions),
-    enabled: positionsClosed(map.structure) && positions > 1,
+    enabled: allPositionsClosed(map.structure) && positions > 1,
   });
   useEffect(() => {
     if (data) desk.recogniseBy(data);

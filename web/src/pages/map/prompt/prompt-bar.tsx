@@ -1,7 +1,7 @@
 import { sameAsk, type Ask } from '@which-way/core/log';
 import { mostLeft } from '@which-way/core/planner';
 import { answersTo, type Answer } from '@which-way/core/probing';
-import { REASON_WORDS } from '@which-way/words/map/approach';
+import { PROMPT_REASON_WORDS } from '@which-way/words/map/approach';
 import { answerWords, keyWords } from '@which-way/words/probing/answers';
 import { messageWords } from '@which-way/words/probing/messages';
 import { askInShort, promptWords } from '@which-way/words/probing/prompt';
@@ -102,7 +102,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
         plan.reason && (
           <p className="max-sm:hidden">
             {PROMPT_BAR_TEXT.whyThis}
-            {REASON_WORDS[plan.reason]}
+            {PROMPT_REASON_WORDS[plan.reason]}
           </p>
         )}
       <p className="max-sm:hidden">

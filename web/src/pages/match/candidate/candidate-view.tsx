@@ -100,7 +100,9 @@ function Fitting({
       from: settings[from] as SettingId,
       to: positionName(known, to),
     })),
-    ...{ source, accepted: accepted.list, part: known },
+    source,
+    accepted: accepted.list,
+    part: known,
   };
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;

@@ -30,9 +30,18 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
         event.preventDefault();
         if (wrong) return;
         onAdd({
-          ...{ id: newId<OfferId>(), entry, seller: typed.seller.trim(), link: link || null },
-          ...{ price: price ?? null, stated, questions: [], asked: null, answer: '' },
-          ...{ state: 'open', reason: '', removed: false },
+          id: newId<OfferId>(),
+          entry,
+          seller: typed.seller.trim(),
+          link: link || null,
+          price: price ?? null,
+          stated,
+          questions: [],
+          asked: null,
+          answer: '',
+          state: 'open',
+          reason: '',
+          removed: false,
         });
         setTyped({ seller: '', link: '', price: '' });
         setStated({});
@@ -80,7 +89,7 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
 }
 
 /** What an offer states, fact by fact, read as a catalogue's cells are. */
-export function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: PartFacts) => void }) {
+function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: PartFacts) => void }) {
   const [column, setColumn] = useState<CsvColumn>('marking');
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState('');

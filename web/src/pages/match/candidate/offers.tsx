@@ -48,7 +48,9 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
     toast.success(OFFERS_TEXT.itsPriceIsNowThe(offer.price));
   };
   const of = {
-    ...{ required: found.requirement, subject, never: neverPairs(map, found, refinement) },
+    required: found.requirement,
+    subject,
+    never: neverPairs(map, found, refinement),
     mechanics: mechanicsOf(map.log),
   };
   return (

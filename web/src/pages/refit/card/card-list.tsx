@@ -1,5 +1,5 @@
 import { isTicked, wayOf, type CardLine, type TransferCard } from '@which-way/core/refit';
-import { cardLineWords, WAY_WORDS } from '@which-way/words/refit';
+import { cardLineWords, REFIT_WAY_WORDS } from '@which-way/words/refit';
 import { Check, Printer } from 'lucide-react';
 import { useJobState } from '../../../job/job-context.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -39,7 +39,7 @@ export function CardList({ card, at, onGo, onTick }: CardProps) {
           {CARD_LIST_TEXT.job}
           {job.number}: {job.title}
           {CARD_LIST_TEXT.backGoes}
-          {WAY_WORDS[way].name}.
+          {REFIT_WAY_WORDS[way].name}.
         </p>
       )}
       {job && <PrintedLink job={job.id} />}

@@ -23,8 +23,10 @@ export function LinePicture({
     line.kind === 'wire' && line.wire.terminal
       ? [
           {
-            ...{ from: line.wire.terminal, to: refit.lugs.indexOf(line.to) },
-            ...{ tag: line.wire.tag, color: line.wire.color },
+            from: line.wire.terminal,
+            to: refit.lugs.indexOf(line.to),
+            tag: line.wire.tag,
+            color: line.wire.color,
           },
         ]
       : [];
@@ -32,10 +34,15 @@ export function LinePicture({
   const picture = sideBySidePicture(
     {
       seenFrom: side,
-      ...{ old: structure, fresh: refit.lugs, wires, strand: strandOf(0) },
+      old: structure,
+      fresh: refit.lugs,
+      wires,
+      strand: strandOf(0),
       ties: refit.jumpers.map((pair) => [...pair]),
       ...(refit.way === 'same' && { freshLies: structure }),
-      ...{ oldJoins: [], freshJoins: [], differs: new Set() },
+      oldJoins: [],
+      freshJoins: [],
+      differs: new Set(),
     },
     { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption },
   );

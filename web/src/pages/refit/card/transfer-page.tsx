@@ -1,7 +1,7 @@
 import { recordsOf, REFIT_WAYS } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { verdictOf } from '@which-way/core/verify';
-import { cardLineMore, cardLineWords, END_WORK, WAY_WORDS } from '@which-way/words/refit';
+import { cardLineMore, cardLineWords, END_WORK, REFIT_WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/tag/wires';
 import { settingName } from '@which-way/words/terminals';
 import { useEffect, useMemo, useState } from 'react';
@@ -15,9 +15,10 @@ import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { photoUrl, thumbUrl } from '../../../parts/photos/photo-url.js';
 import { BareEnds } from '../../../parts/safety/bare-ends.js';
-import { useAnswerKeys } from '../answer-keys.js';
+import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
 import { LinePicture } from './line-picture.js';
 import { CardList } from './card-list.js';
+import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { TRANSFER_PAGE_TEXT } from '@which-way/words/screens/pages/refit/card/transfer-page';
 
 /** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
@@ -59,12 +60,12 @@ export function TransferPage() {
           value={way}
           options={ways.map((value) => ({
             value,
-            text: value === 'part' && chosen ? chosen.name : WAY_WORDS[value].name,
+            text: value === 'part' && chosen ? chosen.name : REFIT_WAY_WORDS[value].name,
           }))}
           onChoose={(value) => session.emit({ kind: 'refit-begun', way: value })}
         />
         <p className="text-quiet">
-          {WAY_WORDS[way].about}
+          {REFIT_WAY_WORDS[way].about}
           {TRANSFER_PAGE_TEXT.deadAndProvedSoSupply}
         </p>
         {way === 'same' && <Doubts />}
@@ -196,7 +197,7 @@ function NextLine({
         onClick={() => onTick(!done)}
       >
         {done ? TRANSFER_PAGE_TEXT.notDoneAfterAll : TRANSFER_PAGE_TEXT.done}{' '}
-        <kbd className="ml-3 font-mono text-small font-normal">{TRANSFER_PAGE_TEXT.space}</kbd>
+        <kbd className="ml-3 font-mono text-small font-normal">{ANSWER_CAPS.yes}</kbd>
       </PlainButton>
     </div>
   );

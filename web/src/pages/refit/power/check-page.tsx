@@ -9,9 +9,10 @@ import { play, say } from '../../../parts/hands/sounds.js';
 import { useWakeLock } from '../../../parts/hands/use-wake-lock.js';
 import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
-import { useAnswerKeys } from '../answer-keys.js';
+import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
 import { PowerRecords } from './power-records.js';
 import { useCheck } from './use-check.js';
+import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { CHECK_PAGE_TEXT } from '@which-way/words/screens/pages/refit/power/check-page';
 
 /** The fewest readings that would show any single mistake, then insulation and earth. */
@@ -112,11 +113,11 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
           <div className="flex flex-wrap gap-2">
             <PlainButton look="strong" className="min-h-16 text-large" onClick={() => answer(true)}>
               {CHECK_PAGE_TEXT.itJoins}
-              <kbd className="ml-3 font-mono text-small font-normal">{CHECK_PAGE_TEXT.space}</kbd>
+              <kbd className="ml-3 font-mono text-small font-normal">{ANSWER_CAPS.yes}</kbd>
             </PlainButton>
             <PlainButton className="min-h-16 text-large" onClick={() => answer(false)}>
               {CHECK_PAGE_TEXT.itDoesNot}
-              <kbd className="ml-3 font-mono text-small font-normal">{CHECK_PAGE_TEXT.enter}</kbd>
+              <kbd className="ml-3 font-mono text-small font-normal">{ANSWER_CAPS.no}</kbd>
             </PlainButton>
           </div>
         </div>

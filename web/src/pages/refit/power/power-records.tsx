@@ -1,7 +1,7 @@
 import type { SupplyKind } from '@which-way/core/log';
 import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
 import { isWithin, supplyOf, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
-import { beforePowerWords, limitWords } from '@which-way/words/refit';
+import { beforePowerWords, recordLimitWords } from '@which-way/words/refit';
 import { ohms } from '@which-way/words/quantity';
 import { SUPPLY_WORDS } from '@which-way/words/before/safety';
 import { useState } from 'react';
@@ -93,8 +93,13 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
     session.emit({
       kind: 'power-recorded',
       record: {
-        ...{ what, position, ...(wanted.setting && { setting: wanted.setting }) },
-        ...{ ohms: shown, limit: own ?? wanted.limit, instrument, by },
+        what,
+        position,
+        ...(wanted.setting && { setting: wanted.setting }),
+        ohms: shown,
+        limit: own ?? wanted.limit,
+        instrument,
+        by,
       },
     });
   };
@@ -107,7 +112,7 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
           <>
             <span className={within === false ? 'font-bold text-brick' : 'font-bold'}>
               {ohms(record.ohms)}
-              {record.limit !== null && `, ${limitWords({ ...wanted, limit: record.limit })}`}
+              {record.limit !== null && `, ${recordLimitWords({ ...wanted, limit: record.limit })}`}
               {within === false && POWER_RECORDS_TEXT.outside}
             </span>
             <span className="text-quiet">
@@ -139,7 +144,7 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
             {wanted.limit !== null && (
               <TextInput
                 aria-label={POWER_RECORDS_TEXT.limit(label)}
-                placeholder={limitWords(wanted)}
+                placeholder={recordLimitWords(wanted)}
                 value={limit}
                 onChange={({ target }) => setLimit(target.value)}
                 className="w-36"

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { benchOf, refitOf, type Bench, type Check, type Refit } from '@which-way/core/refit';
+import { checkBench, refitOf, type Bench, type Check, type Refit } from '@which-way/core/refit';
 import { useMemo } from 'react';
 import { Beside, type AskedOf } from '../../../parts/beside/beside.js';
 import { useBeside } from '../../../parts/beside/use-beside.js';
@@ -18,7 +18,7 @@ export function useCheck(map: SwitchMap): { refit: Refit | null; check: Check | 
   // The same wires on the same lugs want the same check, whatever was ticked meanwhile.
   const wanted = useMemo(() => {
     if (!refit) return null;
-    const { lugs, at, jumpers, strays, nets } = benchOf(refit);
+    const { lugs, at, jumpers, strays, nets } = checkBench(refit);
     return JSON.stringify({ lugs, at, jumpers, strays, nets });
   }, [refit]);
   return { refit, check: useBeside(open, wanted, ask).answer };

@@ -7,17 +7,17 @@ const [one, two, three] = ['1', '2', '3'].map(event) as [JobEvent, JobEvent, Job
 
 it('each event is handed over once, and what was taken by halves goes on', () => {
   const given = new HandedOver();
-  expect(given.next([one, two])).toEqual({ anew: false, fresh: [one, two] });
+  expect(given.next([one, two])).toEqual({ again: false, fresh: [one, two] });
   given.took([one]);
-  expect(given.next([one, two, three])).toEqual({ anew: false, fresh: [two, three] });
+  expect(given.next([one, two, three])).toEqual({ again: false, fresh: [two, three] });
   given.took([two, three]);
-  expect(given.next([one, two, three])).toEqual({ anew: false, fresh: [] });
+  expect(given.next([one, two, three])).toEqual({ again: false, fresh: [] });
 });
 
-it('what was set aside meanwhile is in no report: the thread begins anew without it', () => {
+it('what was set aside meanwhile is in no report: the thread begins again without it', () => {
   const given = new HandedOver();
   given.took([one, two]);
-  expect(given.next([one, three])).toEqual({ anew: true, fresh: [one, three] });
+  expect(given.next([one, three])).toEqual({ again: true, fresh: [one, three] });
   given.took([one, three]);
-  expect(given.next([one, three])).toEqual({ anew: false, fresh: [] });
+  expect(given.next([one, three])).toEqual({ again: false, fresh: [] });
 });

@@ -6,13 +6,13 @@ export class HandedOver {
 
   /**
    * What is to be handed over so that it has these events and no others, in their order. Nothing is taken back from a thread: where it
-   * has what is not there any more, as when something was set aside, it begins anew with all of them.
+   * has what is not there any more, as when something was set aside, it begins again with all of them.
    */
-  next(events: readonly JobEvent[]): { anew: boolean; fresh: JobEvent[] } {
+  next(events: readonly JobEvent[]): { again: boolean; fresh: JobEvent[] } {
     const wanted = new Set<string>(events.map(({ id }) => id));
-    const anew = [...this.#there].some((id) => !wanted.has(id));
-    if (anew) this.#there.clear();
-    return { anew, fresh: events.filter(({ id }) => !this.#there.has(id)) };
+    const again = [...this.#there].some((id) => !wanted.has(id));
+    if (again) this.#there.clear();
+    return { again, fresh: events.filter(({ id }) => !this.#there.has(id)) };
   }
 
   /** These were handed over. */

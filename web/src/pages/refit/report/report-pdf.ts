@@ -1,7 +1,8 @@
 import { plainTexts } from '@which-way/core/schema';
 import { svgText } from '@which-way/drawing/svg-text';
 import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/report/document';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content } from 'pdfmake/interfaces';
+import type { Paper } from '../../../parts/paper/paper.js';
 import type { ReportPictures } from './report-maker.js';
 
 export const PAPER_SIZES = ['A4', 'LETTER'] as const;
@@ -11,21 +12,15 @@ export type PaperSize = (typeof PAPER_SIZES)[number];
 const ACROSS: Record<PaperSize, number> = { A4: 595 - 80, LETTER: 612 - 80 };
 
 /** The report as paper: the same sections and words as the page. */
-export function reportPaper(
-  said: ReportDocument,
-  pictures: ReportPictures,
-  size: PaperSize,
-): TDocumentDefinitions {
+export function reportPaper(said: ReportDocument, pictures: ReportPictures, size: PaperSize): Paper {
   const report = plainTexts(said);
   return {
     pageSize: size,
     pageMargins: [40, 48, 40, 48],
     info: { title: report.title },
     defaultStyle: { fontSize: 10, lineHeight: 1.15 },
-    footer: (page, pages) => ({
-      text: `${report.title} · ${page} of ${pages}`,
-      ...{ alignment: 'center', fontSize: 8, margin: [0, 16, 0, 0] },
-    }),
+    foot: report.title,
+    keepHeadings: true,
     content: [
       { text: report.title, fontSize: 18, bold: true },
       { text: report.subtitle, margin: [0, 0, 0, 6] },
@@ -34,9 +29,6 @@ export function reportPaper(
         ...pieces.flatMap((piece) => pieceContent(piece, pictures, ACROSS[size])),
       ]),
     ],
-    // A heading is not left alone at the foot of a page.
-    pageBreakBefore: (node, nodes) =>
-      node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
   };
 }
 

@@ -1,5 +1,6 @@
 import type { JobEvent } from '@which-way/core/log';
 import { Beside, type AskedOf } from '../../../parts/beside/beside.js';
+import { PrintShop } from '../../../parts/paper/print-shop.js';
 import { HandedOver } from './handed-over.js';
 import type { ReportOrder } from './report-maker.js';
 import type { PaperSize } from './report-pdf.js';
@@ -14,11 +15,12 @@ export class ReportThread {
     open: () => new Worker(new URL('./report.worker.ts', import.meta.url), { type: 'module' }),
     keeps: true,
   });
+  readonly #shop = new PrintShop();
   readonly #handedOver = new HandedOver();
 
   async #feed(desk: AskedOf<ReportWorker>, events: readonly JobEvent[]): Promise<void> {
-    const { anew, fresh } = this.#handedOver.next(events);
-    if (anew) await desk.clear();
+    const { again, fresh } = this.#handedOver.next(events);
+    if (again) await desk.clear();
     for (let from = 0; from < fresh.length; from += AT_ONCE) {
       const some = fresh.slice(from, from + AT_ONCE);
       this.#handedOver.took(some);
@@ -35,11 +37,12 @@ export class ReportThread {
   }
 
   /** The report as a PDF. */
-  paper(events: readonly JobEvent[], order: ReportOrder, size: PaperSize): Promise<Blob> {
-    return this.#beside.ask(async (desk) => {
+  async paper(events: readonly JobEvent[], order: ReportOrder, size: PaperSize): Promise<Blob> {
+    const paper = await this.#beside.ask(async (desk) => {
       await this.#feed(desk, events);
-      return new Blob([new Uint8Array(await desk.paper(order, size))], { type: 'application/pdf' });
+      return desk.paper(order, size);
     });
+    return this.#shop.lay(paper);
   }
 
   /** Whether somebody stopped it. */
@@ -50,5 +53,6 @@ export class ReportThread {
   /** Ends it at once, whatever it is at: what was asked is refused. */
   stop(): void {
     this.#beside.end();
+    this.#shop.stop();
   }
 }

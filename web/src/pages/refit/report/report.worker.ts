@@ -1,7 +1,8 @@
 import type { JobEvent } from '@which-way/core/log';
 import { expose } from 'comlink';
 import { ReportMaker, type ReportOrder } from './report-maker.js';
-import type { PaperSize } from './report-pdf.js';
+import type { Paper } from '../../../parts/paper/paper.js';
+import { reportPaper, type PaperSize } from './report-pdf.js';
 
 let maker = new ReportMaker();
 
@@ -11,13 +12,9 @@ const bench = {
   },
   add: (events: readonly JobEvent[]): void => maker.add(events),
   page: (order: ReportOrder): Promise<string> => maker.page(order),
-  paper: async (order: ReportOrder, size: PaperSize): Promise<Uint8Array> => {
-    const [{ report, pictures }, { layOut }] = await Promise.all([
-      maker.make(order),
-      // Large, and wanted for paper only.
-      import('./lay-out.js'),
-    ]);
-    return layOut(report, pictures, size);
+  paper: async (order: ReportOrder, size: PaperSize): Promise<Paper> => {
+    const { report, pictures } = await maker.make(order);
+    return reportPaper(report, pictures, size);
   },
 };
 

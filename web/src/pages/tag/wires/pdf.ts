@@ -4,12 +4,13 @@ import { blocks } from '@which-way/core/partition';
 import { settledCount, truthTable } from '@which-way/core/table';
 import { colorsOf, type Wire } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content } from 'pdfmake/interfaces';
+import type { Paper } from '../../../parts/paper/paper.js';
 import { switchPicture } from '@which-way/drawing/switch-picture';
 import { svgText } from '@which-way/drawing/svg-text';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { settingName, terminalList, terminalName } from '@which-way/words/terminals';
-import { savePdf } from '../../../controls/files/pdf-file.js';
+import { savePdf } from '../../../parts/paper/print-shop.js';
 import { PDF_TEXT } from '@which-way/words/screens/pages/tag/wires/pdf';
 
 /** Points per millimetre. */
@@ -17,11 +18,7 @@ const MM = 72 / 25.4;
 const GREY = '#8a938f';
 
 /** Cut-out tags, each twice so that it folds around its wire like a flag. */
-export function tagLabels(
-  job: Pick<Job, 'number' | 'title'>,
-  map: SwitchMap,
-  wires: readonly Wire[],
-): TDocumentDefinitions {
+export function tagLabels(job: Pick<Job, 'number' | 'title'>, map: SwitchMap, wires: readonly Wire[]): Paper {
   const half = (wire: Wire): Content => ({
     stack: [
       {
@@ -65,7 +62,7 @@ export function stickerMap(
   job: Pick<Job, 'number' | 'title'>,
   map: SwitchMap,
   wires: readonly Wire[],
-): TDocumentDefinitions {
+): Paper {
   const table = truthTable(map);
   const count = settledCount(map);
   const lines = [...map.settings.values()].map(({ settled }): Content => {

@@ -95,7 +95,12 @@ function deedsOf(
     preset.supplies.map((kind) => {
       const there = supplies.find((one) => one.kind === kind);
       const supply: Supply = there ?? {
-        ...{ id: newId<SupplyId>(), name: '', kind, volts: null, current, removed: false },
+        id: newId<SupplyId>(),
+        name: '',
+        kind,
+        volts: null,
+        current,
+        removed: false,
       };
       if (!there) deeds.push({ kind: 'supply-named', supply });
       return [kind as string, supply.id] as const;
@@ -105,7 +110,11 @@ function deedsOf(
     preset.loads.map((one) => {
       const there = loads.find(({ name }) => name.toLowerCase() === one.name.toLowerCase());
       const load: Load = there ?? {
-        ...{ id: newId<LoadId>(), amps: null, watts: null, volts: null, removed: false },
+        id: newId<LoadId>(),
+        amps: null,
+        watts: null,
+        volts: null,
+        removed: false,
         ...one,
       };
       if (!there) deeds.push({ kind: 'load-named', load });

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { createMapper } from '@which-way/core/continuity';
-import { type Beside, BESIDE_AS, type BesideAs, recordsOf } from '@which-way/core/log';
+import { type JobBeside, BESIDE_AS, type BesideAs, recordsOf } from '@which-way/core/log';
 import { TITLE_LETTERS } from '@which-way/core/schema';
 import { compareBeside, layBeside, type BesideCell } from '@which-way/core/verify';
 import { useQuery } from '@tanstack/react-query';
@@ -38,7 +38,7 @@ export function BesidePanel({ map }: { map: SwitchMap }) {
 }
 
 /** Both tables side by side, differences first. */
-function Compared({ map, beside }: { map: SwitchMap; beside: Beside }) {
+function Compared({ map, beside }: { map: SwitchMap; beside: JobBeside }) {
   const { data, error } = useQuery(questions.jobEvents(beside.job));
   const there = useMemo(() => (data ? createMapper()(data.events) : null), [data]);
   const laid = useMemo(() => (there ? layBeside(map.structure, there.structure) : null), [map, there]);

@@ -25,8 +25,14 @@ export default function RunChart({ run, map }: { run: RepeatRun; map: SwitchMap 
     pointStyle: 'crossRot' | 'triangle',
     color: string,
   ) => ({
-    ...{ type: 'line' as const, label, data: marks(list), showLine: false },
-    ...{ pointStyle, pointRadius: 6, borderColor: color, backgroundColor: color },
+    type: 'line' as const,
+    label,
+    data: marks(list),
+    showLine: false,
+    pointStyle,
+    pointRadius: 6,
+    borderColor: color,
+    backgroundColor: color,
   });
   const words = `${run.misses.length} misses and ${run.sticks.length} sticks in ${run.cycles} cycles`;
   return (
@@ -41,13 +47,14 @@ export default function RunChart({ run, map }: { run: RepeatRun; map: SwitchMap 
             ...(run.ohms.length > 0
               ? [
                   {
-                    ...{ type: 'line' as const, label: 'ohm', data: ohms, spanGaps: false },
-                    ...{
-                      borderColor: colors.teal,
-                      backgroundColor: colors.teal,
-                      pointRadius: 2,
-                      borderWidth: 2,
-                    },
+                    type: 'line' as const,
+                    label: 'ohm',
+                    data: ohms,
+                    spanGaps: false,
+                    borderColor: colors.teal,
+                    backgroundColor: colors.teal,
+                    pointRadius: 2,
+                    borderWidth: 2,
                   },
                 ]
               : []),

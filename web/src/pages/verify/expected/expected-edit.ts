@@ -2,7 +2,7 @@ import { partitionFromGroups } from '@which-way/core/partition';
 import { netsIn, polesWithContacts, type Contact } from '@which-way/core/table';
 import type { ExpectedTable } from '@which-way/core/log';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
-import { pairsNamed } from '@which-way/core/verify';
+import { isAmong } from '@which-way/core/verify';
 
 function partitionIn(joined: readonly TerminalId[][], ids: readonly TerminalId[]): number[] {
   return partitionFromGroups(
@@ -31,7 +31,7 @@ export function saidOf(
   [a, b]: Contact,
   ids: readonly TerminalId[],
 ): SaidOfContact {
-  if (pairsNamed(unsaid)([ids[a] as TerminalId, ids[b] as TerminalId])) return 'not-said';
+  if (isAmong(unsaid)([ids[a] as TerminalId, ids[b] as TerminalId])) return 'not-said';
   const partition = partitionIn(joined, ids);
   return partition[a] === partition[b] ? 'closed' : 'open';
 }
@@ -76,7 +76,7 @@ function turned(entry: Entry, [a, b]: Contact, ids: readonly TerminalId[], says:
   const pair: [TerminalId, TerminalId] = [ids[a] as TerminalId, ids[b] as TerminalId];
   if (says === 'does-not-matter')
     return said === 'not-said'
-      ? { ...entry, unsaid: entry.unsaid.filter((one) => !pairsNamed([pair])(one)) }
+      ? { ...entry, unsaid: entry.unsaid.filter((one) => !isAmong([pair])(one)) }
       : { ...entry, unsaid: [...entry.unsaid, pair] };
   const before = partitionIn(entry.joined, ids);
   const groups =

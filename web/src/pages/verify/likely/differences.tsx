@@ -21,7 +21,7 @@ function Sentences({ map, differing }: { map: SwitchMap; differing: readonly Com
 }
 
 /** The differences in words, and how much of the comparison was tested at all. */
-export function Differences({ map, comparison }: { map: SwitchMap; comparison: Comparison }) {
+export function TableDifferences({ map, comparison }: { map: SwitchMap; comparison: Comparison }) {
   const { cells, count, unsaid, outcome, notCompared } = comparison;
   const differing = cells.filter(({ verdict }) => verdict === 'missing' || verdict === 'extra');
   const silent = cells.length === 0;

@@ -121,8 +121,14 @@ function Begin({ map, contacts, nameOf, onBegin }: BeginProps) {
           <PlainButton
             onClick={() =>
               onBegin({
-                ...{ terminals, setting, under: 'bench', paceSeconds: pace, began: Date.now() },
-                ...{ misses: [], sticks: [], dropOuts: 0 },
+                terminals,
+                setting,
+                under: 'bench',
+                paceSeconds: pace,
+                began: Date.now(),
+                misses: [],
+                sticks: [],
+                dropOuts: 0,
               })
             }
           >

@@ -12,7 +12,13 @@ export function simulatedRun(
   { terminals, setting, cycles: before }: RepeatDue,
   cycles: number,
 ): RepeatRun {
-  const found = simulatedCycles(hidden, map, terminals, setting, awayFrom(map, terminals), cycles, before);
+  const found = simulatedCycles(hidden, map, {
+    terminals,
+    on: setting,
+    away: awayFrom(map, terminals),
+    cycles,
+    before,
+  });
   return { terminals, setting, cycles, ...found, dropOuts: 0, under: 'bench' };
 }
 

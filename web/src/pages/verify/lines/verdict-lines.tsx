@@ -3,7 +3,7 @@ import { contactLimitOf, verdictOf, type LineOutcome } from '@which-way/core/ver
 import {
   limitWords,
   LINE_NAMES,
-  OUTCOME_WORDS,
+  LINE_OUTCOME_WORDS,
   REASON_WORDS,
   WHOLE_WORDS,
 } from '@which-way/words/judge/verdict';
@@ -37,7 +37,7 @@ export function VerdictLines({ map }: { map: SwitchMap }) {
                   className={`inline-block min-w-24 rounded-part border px-2 text-center text-small font-semibold ${LOOKS[outcome]}`}
                 >
                   {outcome === 'pass' && '✓ '}
-                  {OUTCOME_WORDS[outcome]}
+                  {LINE_OUTCOME_WORDS[outcome]}
                 </span>
               </dd>
               <dd>

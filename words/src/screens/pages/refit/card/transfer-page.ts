@@ -27,7 +27,6 @@ export const TRANSFER_PAGE_TEXT = {
   putItOn: 'Put it on ',
   notDoneAfterAll: 'Not done after all',
   done: 'Done',
-  space: 'Space',
   positionsThenAndNow: 'Positions then and now',
   howItGoesTogether: 'How it goes together',
   asItWas: 'As it was',

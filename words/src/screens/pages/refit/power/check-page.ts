@@ -18,9 +18,7 @@ export const CHECK_PAGE_TEXT = {
   oneLeadAtThe: 'One lead at the ',
   theOtherAtThe: ', the other at the ',
   itJoins: 'It joins ',
-  space: 'Space',
   itDoesNot: 'It does not ',
-  enter: 'Enter',
   allReadAsItMust: 'All read as it must be: no single mistake of these kinds is left.',
   aWireOnAWrong:
     'A wire on a wrong lug, two swapped, one that makes no contact, a jumper forgotten, the handle a position off. Two mistakes together may hide each other.',
