@@ -138,6 +138,8 @@ export default tseslint.config(
       'data/**',
       'e2e/_shot.mjs',
       'core/src/formats/checkers.ts',
+      'web/src/api/checkers.ts',
+      'server/src/errors/api-schemas.ts',
     ],
   },
   ...tseslint.configs.strict,
@@ -177,6 +179,23 @@ export default tseslint.config(
     'The web does not know the server.',
   ),
   ...webFloors,
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@which-way/contract',
+              allowTypeImports: true,
+              message: 'Types only: the pages get no decorators.',
+            },
+          ],
+        },
+      ],
+    },
+  },
   {
     files: ['web/src/**/*.tsx'],
     ignores: ['**/*.test.tsx', 'web/src/testing/**'],

@@ -70,9 +70,13 @@ export function makeCheckers() {
       'core/src/simulated',
       'core/src/formats/schema.ts',
       'core/src/formats/all-schemas.ts',
+      'contract/src',
       'tools/make-checkers.mjs',
     ],
-    () => existsSync(join(root, 'core/src/formats/checkers.ts')),
+    () =>
+      ['core/src/formats/checkers.ts', 'web/src/api/checkers.ts', 'server/src/errors/api-schemas.ts'].every(
+        (path) => existsSync(join(root, path)),
+      ),
     () => run(process.execPath, ['tools/make-checkers.mjs']),
   );
 }

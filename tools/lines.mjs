@@ -6,7 +6,7 @@ import ts from 'typescript';
 
 const root = resolve(process.argv[2] ?? '.');
 const PACKAGES = ['core', 'contract', 'words', 'drawing', 'server', 'web', 'e2e', 'tools'];
-const GENERATED = /(^|\/)(checkers\.ts|dist|bundle|node_modules|made|test-results)(\/|$)/;
+const GENERATED = /(^|\/)(checkers\.ts|api-schemas\.ts|dist|bundle|node_modules|made|test-results)(\/|$)/;
 const TEST = /\.test\.tsx?$|\.spec\.ts$|(^|\/)(testing|deep|e2e)\//;
 
 function* files(folder, below = '') {

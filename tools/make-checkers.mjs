@@ -1,5 +1,6 @@
-// Writes core/src/formats/checkers.ts from the schemas: checkers as plain code, so that nothing is compiled when the program
-// starts and the pages never need eval. Part of the build; `node tools/make-checkers.mjs` makes them by hand.
+// Writes checkers as plain code from the schemas, so that nothing is compiled when the program starts and the pages never need eval:
+// core/src/formats/checkers.ts of events and files, web/src/api/checkers.ts of the server's answers, whose schemas come from the
+// classes of the contract; and those schemas for OpenAPI. Part of the build; `node tools/make-checkers.mjs` makes them by hand.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Ajv2020 } from 'ajv/dist/2020.js';
@@ -8,12 +9,19 @@ import addFormats from 'ajv-formats';
 import { runnerImport } from 'vite';
 import { root } from './fresh-work.mjs';
 
-const { module: schemas } = await runnerImport(join(root, 'core/src/formats/all-schemas.ts'), {
-  root,
-  configFile: false,
-  logLevel: 'error',
-  resolve: { conditions: ['which-way-source'] },
-});
+/** A module of ours as it stands in its source. */
+const ours = async (path) => {
+  const { module } = await runnerImport(join(root, path), {
+    root,
+    configFile: false,
+    logLevel: 'error',
+    resolve: { conditions: ['which-way-source'] },
+  });
+  return module;
+};
+
+const MADE =
+  '// @ts-nocheck\n// Made by tools/make-checkers.mjs. Not to be changed by hand, not kept in the repository.\n';
 
 /** A schema without what only people read. */
 const bare = (node) => {
@@ -57,34 +65,51 @@ function shared(roots) {
   };
 }
 
-const ajv = new Ajv2020({
-  discriminator: true,
-  strict: false,
-  // Else Infinity, which JSON can say as 1e999, would count as a whole number.
-  strictNumbers: true,
-  allErrors: false,
-  inlineRefs: false,
-  code: { source: true, esm: true, lines: false },
-});
-(addFormats.default ?? addFormats)(ajv);
-const names = Object.keys(schemas.CHECKED).sort();
-ajv.addSchema(shared(bare(schemas.CHECKED)), 'all');
-const code = (standaloneCode.default ?? standaloneCode)(
-  ajv,
-  Object.fromEntries(names.map((name) => [`check${name}`, `all#/$defs/${name}`])),
-);
+/** A checker for each of these schemas, as a module. */
+function checkersOf(schemas) {
+  const ajv = new Ajv2020({
+    discriminator: true,
+    strict: false,
+    // Else Infinity, which JSON can say as 1e999, would count as a whole number.
+    strictNumbers: true,
+    allErrors: false,
+    inlineRefs: false,
+    code: { source: true, esm: true, lines: false },
+  });
+  (addFormats.default ?? addFormats)(ajv);
+  ajv.addSchema(shared(bare(schemas)), 'all');
+  const code = (standaloneCode.default ?? standaloneCode)(
+    ajv,
+    Object.fromEntries(
+      Object.keys(schemas)
+        .sort()
+        .map((name) => [`check${name}`, `all#/$defs/${name}`]),
+    ),
+  );
+  // Ajv writes require() for its own small runtime pieces, also into a module.
+  const imports = new Map();
+  const body = code.replace(/^"use strict";/, '').replace(/require\("([^"]+)"\)/g, (_, path) => {
+    if (!imports.has(path)) imports.set(path, `runtime${imports.size}`);
+    return imports.get(path);
+  });
+  const heads = [...imports].map(
+    ([path, name]) =>
+      `import * as ${name}Module from '${path}.js';\nconst ${name} = ${name}Module.default?.default ? ${name}Module.default : ${name}Module;`,
+  );
+  return `${MADE}${heads.join('\n')}\n${body}\n`;
+}
 
-// Ajv writes require() for its own small runtime pieces, also into a module.
-const imports = new Map();
-const body = code.replace(/^"use strict";/, '').replace(/require\("([^"]+)"\)/g, (_, path) => {
-  if (!imports.has(path)) imports.set(path, `runtime${imports.size}`);
-  return imports.get(path);
-});
-const heads = [...imports].map(
-  ([path, name]) =>
-    `import * as ${name}Module from '${path}.js';\nconst ${name} = ${name}Module.default?.default ? ${name}Module.default : ${name}Module;`,
+const { CHECKED } = await ours('core/src/formats/all-schemas.ts');
+writeFileSync(join(root, 'core/src/formats/checkers.ts'), checkersOf(CHECKED));
+
+// The rules of the contract rest on those checkers.
+const { contractSchemas, ANSWERS } = await ours('contract/src/schemas.ts');
+const api = contractSchemas();
+writeFileSync(
+  join(root, 'web/src/api/checkers.ts'),
+  checkersOf(Object.fromEntries(ANSWERS.map((name) => [name, api[name]]))),
 );
 writeFileSync(
-  join(root, 'core/src/formats/checkers.ts'),
-  `// @ts-nocheck\n// Made by tools/make-checkers.mjs from the schemas beside it. Not to be changed by hand, not kept in the repository.\n${heads.join('\n')}\n${body}\n`,
+  join(root, 'server/src/errors/api-schemas.ts'),
+  `${MADE}export const API_SCHEMAS = ${JSON.stringify(api)};\n`,
 );

@@ -1,7 +1,8 @@
 import type { ConsoleLogger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { SwaggerModule } from '@nestjs/swagger';
+import { describedApi } from './errors/api-description.js';
 import { json, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
@@ -69,8 +70,7 @@ export async function createApplication(serving: Serving): Promise<NestExpressAp
   app.use(notTooDeep);
   app.useGlobalPipes(strictValidation());
   app.useGlobalFilters(new ErrorFilter());
-  const description = new DocumentBuilder().setTitle('Which Way').setVersion(serving.version).build();
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, description));
+  SwaggerModule.setup('api/docs', app, () => describedApi(app, serving.version));
   app.enableShutdownHooks();
   await app.init();
   app.get(Live).store = await takeStock(app.get(Writer), app.get(Acknowledged));

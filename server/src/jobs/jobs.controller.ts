@@ -13,9 +13,9 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { AfterQuery, JobChange, JobIds, NewJob, PostEvents, SearchQuery } from '@which-way/contract';
 import type { Job, PostedEvents } from '@which-way/contract';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
-import { AfterQuery, JobChangeDto, JobIdsDto, NewJobDto, PostEventsDto, SearchQuery } from './dto.js';
 import { JobsService } from './jobs.service.js';
 
 const JSON_TYPE = ['content-type', 'application/json; charset=utf-8'] as const;
@@ -34,7 +34,7 @@ export class JobsController {
 
   @Post()
   @ApiOperation({ summary: 'Makes a job. Sending the same id twice makes one.' })
-  create(@Body() fresh: NewJobDto): Promise<Job> {
+  create(@Body() fresh: NewJob): Promise<Job> {
     return this.jobs.create(fresh);
   }
 
@@ -44,7 +44,7 @@ export class JobsController {
     summary: 'Of these jobs the ones that were deleted: whoever has a copy of one forgets it.',
   })
   async gone(
-    @Body() { ids }: JobIdsDto,
+    @Body() { ids }: JobIds,
     @Res({ passthrough: true }) response: Response,
   ): Promise<{ gone: string[] }> {
     const gone = await this.jobs.deletedOf(ids);
@@ -64,7 +64,7 @@ export class JobsController {
   @ApiOperation({
     summary: 'Changes title, place, whether the switch is out of the machine, or puts the job away.',
   })
-  change(@Param('id', OurIdPipe) id: string, @Body() change: JobChangeDto): Promise<Job> {
+  change(@Param('id', OurIdPipe) id: string, @Body() change: JobChange): Promise<Job> {
     return this.jobs.change(id, change);
   }
 
@@ -81,7 +81,7 @@ export class JobsController {
   @ApiOperation({
     summary: 'Appends to the log. Each event is answered by itself: stored, or refused with the reason.',
   })
-  post(@Param('id', OurIdPipe) id: string, @Body() events: PostEventsDto): Promise<PostedEvents> {
+  post(@Param('id', OurIdPipe) id: string, @Body() events: PostEvents): Promise<PostedEvents> {
     return this.jobs.post(id, events);
   }
 

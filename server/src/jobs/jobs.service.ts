@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { Job, PostedEvents } from '@which-way/contract';
+import type { Job, JobChange, NewJob, PostedEvents, PostEvents } from '@which-way/contract';
 import { readEvent } from '@which-way/core/formats';
 import { EVENT_BYTES } from '@which-way/core/schema';
 import type { EventId, PhotoId } from '@which-way/core/switch';
@@ -20,7 +20,6 @@ import { Summaries } from './summaries.js';
 import { Tidying } from './tidying.js';
 import { EventLog, type Standing } from './event-log.js';
 import { insertJob } from './insert-job.js';
-import type { JobChangeDto, NewJobDto, PostEventsDto } from './dto.js';
 
 /** Jobs and their logs. */
 @Injectable()
@@ -58,7 +57,7 @@ export class JobsService {
   }
 
   /** Makes a job. Sending the same one twice makes one. */
-  async create(fresh: NewJobDto): Promise<Job> {
+  async create(fresh: NewJob): Promise<Job> {
     const job = await this.writer.write(async (manager) => {
       const there = await manager.findOneBy(JobRow, { id: fresh.id });
       if (there?.import) throw beingTakenIn();
@@ -71,7 +70,7 @@ export class JobsService {
     return job;
   }
 
-  async change(id: string, { version, ...fields }: JobChangeDto): Promise<Job> {
+  async change(id: string, { version, ...fields }: JobChange): Promise<Job> {
     const job = await this.writer.write(async (manager) => {
       const row = await this.#row(manager, id);
       if (row.version !== version) {
@@ -90,7 +89,7 @@ export class JobsService {
    * Appends to a job's log; each event is looked at by itself, so that a bad one spoils no other. The answer is given when it is
    * on the disk.
    */
-  async post(id: string, { after, events }: PostEventsDto): Promise<PostedEvents> {
+  async post(id: string, { after, events }: PostEvents): Promise<PostedEvents> {
     const { sound, refused } = sort(events);
     const posted = await this.writer.write(async (manager) => {
       const known = await this.#standing(manager, id);

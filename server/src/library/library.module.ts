@@ -11,12 +11,11 @@ import {
   Query,
   Res,
 } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { LibraryQuery } from '@which-way/contract';
 import type { ApiError, LibraryPage, MatchAnswer, MatchQuestion } from '@which-way/contract';
 import { knownSwitchProblems } from '@which-way/core/formats';
-import { ACTUATOR_FORMS, type KnownSwitch } from '@which-way/core/switch';
-import { Transform, Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
+import type { KnownSwitch } from '@which-way/core/switch';
 import { proxy } from 'comlink';
 import type { Response } from 'express';
 import { errorBody } from '../errors/error-body.js';
@@ -26,113 +25,6 @@ import { Writer } from '../database/writer.js';
 import { notFound, Refusal, refuse, refused } from '../errors/refusal.js';
 import { insertEntry } from './insert-entry.js';
 import { requirementTrouble } from './requirement.js';
-
-export class LibraryQuery {
-  @ApiPropertyOptional({ maxLength: 120, description: 'Beginnings of words; all of them.' })
-  @IsOptional()
-  @IsString()
-  @MaxLength(120)
-  search?: string;
-
-  @ApiPropertyOptional({ minimum: 2 })
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(0)
-  @Max(1000)
-  terminals?: number;
-
-  @ApiPropertyOptional({ minimum: 1 })
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(0)
-  @Max(1000)
-  positions?: number;
-
-  @ApiPropertyOptional({ enum: ['switch', 'part'] })
-  @IsOptional()
-  @IsIn(['switch', 'part'])
-  kind?: 'switch' | 'part';
-
-  @ApiPropertyOptional({ minimum: 0 })
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(0)
-  @Max(10_000_000)
-  from?: number;
-
-  @ApiPropertyOptional({ minimum: 1, maximum: 200 })
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(1)
-  @Max(200)
-  size?: number;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so much that only heats.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsNumber()
-  @Min(0)
-  @Max(1e7)
-  amps?: number;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so much motor.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsNumber()
-  @Min(0)
-  @Max(1e7)
-  motorAmps?: number;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so many volts AC.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsNumber()
-  @Min(0)
-  @Max(1e7)
-  voltsAc?: number;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Rated for at least so many volts DC.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsNumber()
-  @Min(0)
-  @Max(1e7)
-  voltsDc?: number;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Costs at most so much.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsNumber()
-  @Min(0)
-  @Max(1e7)
-  mostPrice?: number;
-
-  @ApiPropertyOptional({ type: Boolean, description: 'Stated to be in stock.' })
-  @IsOptional()
-  @Transform(({ value }) => (value === 'true' ? true : value === 'false' ? false : (value as unknown)))
-  @IsBoolean()
-  inStock?: boolean;
-
-  @ApiPropertyOptional({ type: Boolean, description: 'Some position springs back.' })
-  @IsOptional()
-  @Transform(({ value }) => (value === 'true' ? true : value === 'false' ? false : (value as unknown)))
-  @IsBoolean()
-  springs?: boolean;
-
-  @ApiPropertyOptional({ enum: ACTUATOR_FORMS })
-  @IsOptional()
-  @IsIn(ACTUATOR_FORMS)
-  form?: string;
-
-  @ApiPropertyOptional({ enum: ['full', 'mini', 'micro', 'electronic'] })
-  @IsOptional()
-  @IsIn(['full', 'mini', 'micro', 'electronic'])
-  disconnection?: string;
-}
 
 /** So many whole entries at most are given for a switch of some size to be recognised among. */
 const ALIKE = 60;

@@ -1,24 +1,8 @@
-import { ID_PATTERN } from '@which-way/core/schema';
 import { Controller, Headers, Module, Query, Sse } from '@nestjs/common';
-import { ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import { IsInt, IsOptional, Matches, Min } from 'class-validator';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { StreamQuery } from '@which-way/contract';
 import type { Observable } from 'rxjs';
 import { Live, type StreamMessage } from './live.js';
-
-export class StreamQuery {
-  @ApiPropertyOptional({ format: 'uuid', description: 'The job that the page has open.' })
-  @IsOptional()
-  @Matches(new RegExp(ID_PATTERN))
-  job?: string;
-
-  @ApiPropertyOptional({ minimum: 0, description: 'Cursor up to which the page has seen its log.' })
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(0)
-  after?: number;
-}
 
 @ApiTags('live')
 @Controller('api/stream')

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { StoredPhoto } from '@which-way/contract';
+import type { PhotoSize, StoredPhoto } from '@which-way/contract';
 import { PHOTO_BYTES, PHOTO_EDGE, PHOTO_PIXELS } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
 import { randomBytes } from 'node:crypto';
@@ -14,9 +14,6 @@ import { Refusal, refused } from '../errors/refusal.js';
 
 const THUMB_EDGE = 480;
 const FULL_NAME = /^[0-9a-f-]{36}\.jpg$/;
-
-/** The two sizes in which a photo is kept. */
-export type PhotoSize = 'full' | 'thumb';
 
 /** Where photos are kept, by their id. A backup copies the database and what is behind this door. */
 export abstract class PhotoStore {

@@ -1,23 +1,15 @@
 import { Controller, Get, HttpCode, Module, Param, Put, Query, Req, Res } from '@nestjs/common';
-import { ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import type { StoredPhoto } from '@which-way/contract';
+import { ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { SizeQuery, type StoredPhoto } from '@which-way/contract';
 import { PHOTO_BYTES, PHOTO_MEGABYTES } from '@which-way/core/schema';
 import { type PhotoId } from '@which-way/core/switch';
-import { IsIn, IsOptional } from 'class-validator';
 import type { Request, Response } from 'express';
 import { Writer } from '../database/writer.js';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { notFound } from '../errors/refusal.js';
 import { SERVING, type Serving } from '../serving.js';
-import { PhotoFolder, PhotoStore, tooLarge, type PhotoSize } from './photo-store.js';
+import { PhotoFolder, PhotoStore, tooLarge } from './photo-store.js';
 import { sendPhoto } from './send-photo.js';
-
-export class SizeQuery {
-  @ApiPropertyOptional({ enum: ['full', 'thumb'] })
-  @IsOptional()
-  @IsIn(['full', 'thumb'])
-  size?: PhotoSize;
-}
 
 @ApiTags('photos')
 @Controller('api/photos')

@@ -1,32 +1,7 @@
 import { Body, Controller, Get, Module, Put } from '@nestjs/common';
-import { ApiOperation, ApiProperty, ApiTags } from '@nestjs/swagger';
-import type { Shop, ShopChange } from '@which-way/contract';
-import type { SafetyLists } from '@which-way/core/safety';
-import { SHOP_NAME_LETTERS } from '@which-way/core/schema';
-import { type SupplyKind } from '@which-way/core/log';
-import { IsInt, IsObject, IsString, Max, MaxLength, Min } from 'class-validator';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ShopChange, type Shop } from '@which-way/contract';
 import { ShopService } from './shop.service.js';
-
-export class ShopChangeDto implements ShopChange {
-  @ApiProperty({ description: 'The version that the sender saw.' })
-  @IsInt()
-  @Min(0)
-  @Max(Number.MAX_SAFE_INTEGER)
-  version: number;
-
-  @ApiProperty({ maxLength: SHOP_NAME_LETTERS })
-  @IsString()
-  @MaxLength(SHOP_NAME_LETTERS)
-  name: string;
-
-  @ApiProperty({ type: 'object', additionalProperties: true, description: 'Lines of the list by supply.' })
-  @IsObject()
-  safetyLists: SafetyLists;
-
-  @ApiProperty({ type: 'object', additionalProperties: true, description: 'Notes on local codes by supply.' })
-  @IsObject()
-  codeNotes: Record<SupplyKind, string>;
-}
 
 @ApiTags('shop')
 @Controller('api/shop')
@@ -41,7 +16,7 @@ export class ShopController {
 
   @Put()
   @ApiOperation({ summary: 'Changes it. Standard lines of a list can be reworded and moved, not left out.' })
-  change(@Body() change: ShopChangeDto): Promise<Shop> {
+  change(@Body() change: ShopChange): Promise<Shop> {
     return this.shop.change(change);
   }
 }

@@ -1,48 +1,11 @@
 import { Controller, HttpCode, Module, Param, Post, Query, Req } from '@nestjs/common';
-import { ApiBody, ApiConsumes, ApiOperation, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import type { Imported, Work } from '@which-way/contract';
-import { IsIn, IsOptional, IsString, MaxLength } from 'class-validator';
+import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { AgainQuery, FileQuery, TakeQuery, type Imported, type Work } from '@which-way/contract';
 import type { Request } from 'express';
 import { OurIdPipe } from '../errors/our-id.pipe.js';
 import { JobsModule } from '../jobs/jobs.module.js';
 import { PhotosModule } from '../photos/photos.module.js';
 import { TransferService } from './transfer.service.js';
-
-export class FileQuery {
-  @ApiPropertyOptional({ maxLength: 200, description: 'Name of the file, for people.' })
-  @IsOptional()
-  @IsString()
-  @MaxLength(200)
-  name?: string;
-}
-
-export class TakeQuery {
-  @ApiPropertyOptional({
-    enum: ['true', 'false'],
-    description: 'Whether the shop’s settings are taken over too.',
-  })
-  @IsOptional()
-  @IsIn(['true', 'false'])
-  shop?: string;
-
-  @ApiPropertyOptional({
-    enum: ['true', 'false'],
-    description: 'Whether jobs that were deleted here come back; else they are left out.',
-  })
-  @IsOptional()
-  @IsIn(['true', 'false'])
-  again?: string;
-}
-
-export class AgainQuery {
-  @ApiPropertyOptional({
-    enum: ['true', 'false'],
-    description: 'Whether jobs that were deleted here come back; else the file is refused for them.',
-  })
-  @IsOptional()
-  @IsIn(['true', 'false'])
-  again?: string;
-}
 
 @ApiTags('files')
 @Controller('api')

@@ -1,11 +1,12 @@
-import type { KnownSwitch } from '@which-way/core/switch';
 import type {
   Health,
   Job,
+  JobsGone,
   JobSummary,
   JobWithEvents,
-  MatchAnswer,
+  KnownSwitch,
   LibraryPage,
+  MatchAnswer,
   PostedEvents,
   ShareAnswer,
   Shop,
@@ -14,9 +15,7 @@ import type {
   StreamMessages,
   Work,
 } from '@which-way/contract';
-/** What a field of an answer may hold, as far as the pages lean on it. */
-type Held = 'text' | 'number' | 'yes-no' | 'list' | 'fields';
-type Fields<Answer> = Partial<Record<keyof Answer & string, Held>>;
+import * as made from './checkers.js';
 
 /** Why an answer is not what was asked for: the first field that is missing or holds something else. Null: it is. */
 export type Fault = string | null;
@@ -27,24 +26,27 @@ export interface Shape<Answer> {
   readonly answer?: Answer;
 }
 
-const HELD: Record<Held, (value: unknown) => boolean> = {
-  text: (value) => typeof value === 'string',
-  number: (value) => typeof value === 'number',
-  'yes-no': (value) => typeof value === 'boolean',
-  list: Array.isArray,
-  fields: (value) => typeof value === 'object' && value !== null && !Array.isArray(value),
-};
-
-/** An answer with these fields; what stands beside them is a newer server's business. */
-function having<Answer>(fields: Fields<Answer>): Shape<Answer> {
-  return (answer) => {
-    if (!HELD.fields(answer)) return 'the whole';
-    const wrong = Object.entries(fields).find(
-      ([name, held]) => !HELD[held as Held]((answer as Record<string, unknown>)[name]),
-    );
-    return wrong?.[0] ?? null;
-  };
+/** A checker as it is made at build from a class of the contract. */
+interface Checker {
+  (answer: unknown): boolean;
+  errors?: { instancePath: string; params: { missingProperty?: string } }[] | null;
 }
+
+const { checkJob, checkKnownEntry, checkWork, ...checkers } = made as unknown as Record<
+  `check${string}`,
+  Checker
+> &
+  Record<'checkJob' | 'checkKnownEntry' | 'checkWork', Checker>;
+
+/** An answer that its class describes; what stands beside its fields is a newer server's business. */
+const shapeOf =
+  <Answer>(checker: Checker | undefined): Shape<Answer> =>
+  (answer) => {
+    if (!checker || checker(answer)) return null;
+    const [error] = checker.errors ?? [];
+    const path = (error?.instancePath ?? '').slice(1).replaceAll('/', '.');
+    return [path, error?.params.missingProperty ?? ''].filter(Boolean).join('.') || 'the whole';
+  };
 
 /** A list of such answers; the place is said with the field. */
 const listOf =
@@ -58,11 +60,11 @@ const listOf =
     return null;
   };
 
-const JOB: Fields<Job> = { id: 'text', number: 'number', title: 'text', place: 'text', version: 'number' };
-const job = having<Job>(JOB);
-const known = having<KnownSwitch>({ id: 'text', name: 'text' });
+const job = shapeOf<Job>(checkJob);
+const known = shapeOf<KnownSwitch>(checkKnownEntry);
+const work = shapeOf<Work>(checkWork);
 
-const log = having<JobWithEvents>({ job: 'fields', events: 'list', unreadable: 'list', cursor: 'number' });
+const log = shapeOf<JobWithEvents>(checkers.checkJobWithEvents);
 const jobWithEvents: Shape<JobWithEvents> = (answer) => {
   const fault = log(answer);
   if (fault !== null) return fault;
@@ -72,31 +74,31 @@ const jobWithEvents: Shape<JobWithEvents> = (answer) => {
 
 /** The shapes of what the stream brings. */
 export const streamShapes: { [Kind in keyof StreamMessages]: Shape<StreamMessages[Kind]> } = {
-  hello: having<StreamMessages['hello']>({ store: 'text' }),
-  log: having<StreamMessages['log']>({ job: 'text', events: 'list', cursor: 'number', changed: 'fields' }),
-  gone: having<StreamMessages['gone']>({ job: 'text' }),
-  bench: having<StreamMessages['bench']>({ at: 'text' }),
-  work: having<Work>({ id: 'text', kind: 'text', state: 'text' }),
+  hello: shapeOf(checkers.checkStreamHello),
+  log: shapeOf(checkers.checkStreamLog),
+  gone: shapeOf(checkers.checkStreamGone),
+  bench: shapeOf(checkers.checkStreamBench),
+  work,
 };
 
 /** The shapes that the server's doors answer with. */
 export const shapes = {
-  health: having<Health>({ status: 'text', version: 'text', demo: 'yes-no', signedIn: 'yes-no' }),
+  health: shapeOf<Health>(checkers.checkHealth),
   job,
-  jobs: listOf(having<JobSummary>(JOB)),
+  jobs: listOf(shapeOf<JobSummary>(checkers.checkJobSummary)),
   jobWithEvents,
-  posted: having<PostedEvents>({ stored: 'list', refused: 'list', events: 'list', cursor: 'number' }),
-  library: having<LibraryPage>({ entries: 'list', count: 'number' }),
+  posted: shapeOf<PostedEvents>(checkers.checkPostedEvents),
+  library: shapeOf<LibraryPage>(checkers.checkLibraryPage),
   known,
   knownList: listOf<KnownSwitch>(known),
-  match: having<MatchAnswer>({ candidates: 'list', looked: 'number', all: 'number', counts: 'fields' }),
-  shop: having<Shop>({ version: 'number', name: 'text', safetyLists: 'fields', codeNotes: 'fields' }),
-  photo: having<StoredPhoto>({ id: 'text', width: 'number', height: 'number' }),
-  work: having<Work>({ id: 'text', kind: 'text', state: 'text' }),
-  works: listOf<Work>(having<Work>({ id: 'text', kind: 'text', state: 'text' })),
-  devices: listOf(having<SignedInDevice>({ id: 'text', device: 'text', address: 'text', own: 'yes-no' })),
-  share: having<ShareAnswer>({ links: 'list', lan: 'yes-no' }),
-  gone: having<{ gone: string[] }>({ gone: 'list' }),
+  match: shapeOf<MatchAnswer>(checkers.checkMatchAnswer),
+  shop: shapeOf<Shop>(checkers.checkShop),
+  photo: shapeOf<StoredPhoto>(checkers.checkStoredPhoto),
+  work,
+  works: listOf(work),
+  devices: listOf(shapeOf<SignedInDevice>(checkers.checkSignedInDevice)),
+  share: shapeOf<ShareAnswer>(checkers.checkShareAnswer),
+  gone: shapeOf<JobsGone>(checkers.checkJobsGone),
   /** Nothing is read of it. */
   anything: () => null,
 };

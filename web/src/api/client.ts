@@ -1,6 +1,7 @@
 import type {
   ApiError,
   JobChange,
+  LibraryQuery,
   MatchAnswer,
   MatchQuestion,
   NewJob,
@@ -38,26 +39,6 @@ export const isPassing = ({ status, error }: RefusedError): boolean =>
 const PATIENCE_MS = 10_000;
 /** A search of a large library may take long; whoever asked can leave. */
 const SEARCH_MS = 120_000;
-
-/** What of the library is asked for; all of it that is said has to hold. */
-export interface LibraryQuestion {
-  search?: string;
-  terminals?: number;
-  positions?: number;
-  kind?: KnownSwitch['kind'];
-  form?: string;
-  /** At least so much. */
-  amps?: number;
-  motorAmps?: number;
-  voltsAc?: number;
-  voltsDc?: number;
-  disconnection?: string;
-  mostPrice?: number;
-  inStock?: boolean;
-  springs?: boolean;
-  from?: number;
-  size?: number;
-}
 
 /** Asks the server, and looks at what comes back before anyone reads it. Throws RefusedError or NoServerError. */
 async function request<Answer>(shape: Shape<Answer>, path: string, init: RequestInit = {}): Promise<Answer> {
@@ -188,7 +169,7 @@ export const api = {
   makeShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'POST' }),
   endShare: (id: JobId) => request(shapes.share, `/api/jobs/${id}/share`, { method: 'DELETE' }),
   deleteJob: (id: JobId) => request(shapes.anything, `/api/jobs/${id}`, { method: 'DELETE' }),
-  library: (question: LibraryQuestion) =>
+  library: (question: LibraryQuery) =>
     request(
       shapes.library,
       `/api/library?${new URLSearchParams(

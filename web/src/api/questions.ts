@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { JobId } from '@which-way/core/switch';
-import { api, type LibraryQuestion } from './client.js';
+import type { LibraryQuery } from '@which-way/contract';
+import { api } from './client.js';
 
 /** Names of what is asked of the server and kept for a while; a longer name begins with the one that covers it. */
 export const KEYS = {
@@ -24,7 +25,7 @@ export const questions = {
   jobEvents: (id: JobId) =>
     queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
   shareOf: (id: JobId) => queryOptions({ queryKey: ['share', id], queryFn: () => api.shareOf(id) }),
-  library: (search: string, size: number, facts: Omit<LibraryQuestion, 'search' | 'size' | 'from'> = {}) =>
+  library: (search: string, size: number, facts: Omit<LibraryQuery, 'search' | 'size' | 'from'> = {}) =>
     queryOptions({
       queryKey: ['library', search, size, facts],
       queryFn: () => api.library({ search, size, ...facts }),

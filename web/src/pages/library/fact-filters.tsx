@@ -1,7 +1,7 @@
 import { FORM_WORDS } from '@which-way/words/tag/layouts';
 import { ACTUATOR_FORMS } from '@which-way/core/switch';
 
-import type { LibraryQuestion } from '../../api/client.js';
+import type { LibraryQuery } from '@which-way/contract';
 import { readAmount } from '../../controls/fields/amount.js';
 import { CheckLine } from '../../controls/fields/check-line.js';
 import { Pick } from '../../controls/fields/pick.js';
@@ -10,7 +10,7 @@ import { FACT_FILTERS_TEXT } from '@which-way/words/screens/pages/library/fact-f
 import { TextInput } from '../../controls/fields/text-input.js';
 
 /** Facts that are asked for. */
-export type FactFilter = Omit<LibraryQuestion, 'search' | 'size' | 'from'>;
+export type FactFilter = Omit<LibraryQuery, 'search' | 'size' | 'from'>;
 
 const FIGURES = [
   ['terminals', FACT_FILTERS_TEXT.terminalsExactly],

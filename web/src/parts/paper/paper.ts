@@ -1,5 +1,8 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 
+/** The layout of a table whose lines are cut along. */
+export const CUT_OUT = 'cut-out';
+
 /** What is laid out on paper: plain data, since it goes to another thread; what would be a function is said as a wish. */
 export interface Paper extends Omit<
   TDocumentDefinitions,

@@ -3,9 +3,17 @@ import pdfMake from 'pdfmake/build/pdfmake';
 import fonts from 'pdfmake/build/vfs_fonts';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { PAPER_TEXT } from '@which-way/words/screens/parts/paper/paper';
-import type { Paper } from './paper.js';
+import { CUT_OUT, type Paper } from './paper.js';
 
 pdfMake.addVirtualFileSystem(fonts);
+const GREY = '#8a938f';
+pdfMake.addTableLayouts({
+  [CUT_OUT]: {
+    hLineColor: () => GREY,
+    vLineColor: () => GREY,
+    hLineStyle: () => ({ dash: { length: 3 } }),
+  },
+});
 
 const press = {
   /** The bytes of a PDF. */

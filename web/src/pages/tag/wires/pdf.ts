@@ -5,7 +5,7 @@ import { settledCount, truthTable } from '@which-way/core/table';
 import { colorsOf, type Wire } from '@which-way/core/log';
 import { type TerminalId } from '@which-way/core/switch';
 import type { Content } from 'pdfmake/interfaces';
-import type { Paper } from '../../../parts/paper/paper.js';
+import { CUT_OUT, type Paper } from '../../../parts/paper/paper.js';
 import { switchPicture } from '@which-way/drawing/switch-picture';
 import { svgText } from '@which-way/drawing/svg-text';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
@@ -15,7 +15,6 @@ import { PDF_TEXT } from '@which-way/words/screens/pages/tag/wires/pdf';
 
 /** Points per millimetre. */
 const MM = 72 / 25.4;
-const GREY = '#8a938f';
 
 /** Cut-out tags, each twice so that it folds around its wire like a flag. */
 export function tagLabels(job: Pick<Job, 'number' | 'title'>, map: SwitchMap, wires: readonly Wire[]): Paper {
@@ -42,7 +41,7 @@ export function tagLabels(job: Pick<Job, 'number' | 'title'>, map: SwitchMap, wi
   });
   const flags: Content[] = wires.map((wire) => ({
     table: { widths: [27 * MM, 27 * MM], heights: 13 * MM, body: [[half(wire), half(wire)]] },
-    layout: { hLineColor: () => GREY, vLineColor: () => GREY, hLineStyle: () => ({ dash: { length: 3 } }) },
+    layout: CUT_OUT,
     margin: [0, 0, 0, 8],
   }));
   const columns = [0, 1, 2].map((column) => flags.filter((_, index) => index % 3 === column));
