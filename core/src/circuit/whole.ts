@@ -21,6 +21,15 @@ const makesBefore = ({ log }: SwitchMap): true | null =>
  * What each load does in every setting, and what can hurt.
  * @param contactsAt what is known of the contacts there: as mapped, as it should be, or a candidate's
  * @param passing whether its contacts make before they break; absent: as it was seen of this switch
+ * @example
+ * const map = mapped(2, '', '1-2');
+ * const machine = drawnMachine({
+ *   terminals: map.structure.terminals.map(({ id }) => id).join(' '),
+ *   supplies: { L: {}, N: { kind: 'N', volts: null } },
+ *   loads: { lamp: { kind: 'lamp', watts: 60, volts: 230 } },
+ *   wires: `${map.structure.terminals[0].id}>L ${map.structure.terminals[1].id}>lamp.1 N>lamp.2`,
+ * });
+ * inEverySetting(map, machine, (setting) => contactsAsMapped(map, setting)).settings.map(({ watts }) => watts) // => [0, 60]
  */
 export function inEverySetting(
   map: SwitchMap,

@@ -145,7 +145,13 @@ function blocksApart(log: Log): Blocks[] {
   return liveEvents(log, 'assumed').map(({ what }) => what.assumption.blocks);
 }
 
-/** The map of a log, from nothing. */
+/**
+ * The map of a log, from nothing.
+ * @example
+ * const on = bench(2, 1);
+ * on.read(0, 0, 1, CLOSED);
+ * deriveMap(on.events).complete // => true
+ */
 export function deriveMap(events: Iterable<JobEvent>): SwitchMap {
   return createMapper()(events);
 }

@@ -34,7 +34,13 @@ interface Middle {
   uncertainty: number;
 }
 
-/** What the middle readings between two terminals may be, by place, likeliest first; empty when nothing speaks for any. */
+/**
+ * What the middle readings between two terminals may be, by place, likeliest first; empty when nothing speaks for any.
+ * @example
+ * const on = bench(2, 1);
+ * for (const ohms of [1000, 1002]) on.read(0, 0, 1, { kind: 'ohms', ohms });
+ * proposalsFor(deriveMap(on.events), on.settings[0], 0, 1).map(({ as, because }) => [as, because.code]) // => [['part', 'repeats']]
+ */
 export function proposalsFor(map: SwitchMap, setting: SettingId, a: number, b: number): Proposal[] {
   const settled = map.settings.get(setting)?.settled;
   if (!settled) return [];

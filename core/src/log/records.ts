@@ -45,6 +45,10 @@ type AnyKeeps = Last<string> | Every<string> | InUse<string> | Newest<string | n
  * What a log holds of a kind: the last word, everything, the newest of each key, or what is in use, as its definition says.
  * @example recordsOf(log, 'wire-tagged') // the wires that were not removed, the newest word on each
  * @example recordsOf(log, 'wires-off') // true, false, or null where nobody has said
+ * @example
+ * const on = bench(2, 1);
+ * on.add({ kind: 'wires-off', off: true });
+ * recordsOf(readLog(on.events), 'wires-off') // => true
  */
 export function recordsOf<Name extends KeptKind>(log: Log, kind: Name): RecordsOf<Name> {
   return read(deedsOf(log, kind), KINDS[kind].keeps as unknown as AnyKeeps) as RecordsOf<Name>;

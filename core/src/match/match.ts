@@ -165,7 +165,13 @@ export function matcherFor(
   };
 }
 
-/** Whether one candidate has the required wiring, within the rules. */
+/**
+ * Whether one candidate has the required wiring, within the rules.
+ * @example
+ * const required = { pattern: [[0, 0, 2], [0, 1, 0]], terminals: [0, 1, 2], known: null };
+ * const found = matchPattern(required, [[0, 1, 1], [0, 1, 0]]);
+ * [found.kind, found.terminals] // => ['same-wiring', [{ from: 0, to: 2 }, { from: 1, to: 1 }, { from: 2, to: 0 }]]
+ */
 export const matchPattern = (
   required: Requirement,
   candidate: Pattern,

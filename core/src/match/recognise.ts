@@ -28,6 +28,8 @@ const MOST_NODES = 3000;
  * known so far, the likeliest kinds first. A supposition to plan with, never a result. Only where the list of positions is
  * closed and the candidate has as many, and as many terminals as join something or may. Where a table that it should follow
  * agrees with all that is known, that is proved first, alone.
+ * @example
+ * recognise(mapped(3, '1-2', '1-3'), []).map(({ name }) => name) // => ['changeover 1 x 2']
  */
 export function recognise(map: SwitchMap, library: readonly KnownSwitch[], most = 3): Recognised[] {
   const { structure, contacts } = map;

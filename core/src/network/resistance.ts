@@ -12,6 +12,8 @@ export interface Resistance {
  * Nodal analysis: one ampere in at `from`, out at `to`, Gaussian elimination with partial pivoting on the
  * conductance matrix of the component (textbook method, e.g. any circuit theory course on nodal analysis).
  * @throws RangeError when a node is outside 0..nodes-1 or a resistance is negative.
+ * @example
+ * resistanceBetween(3, [{ a: 0, b: 1, ohms: 100 }, { a: 1, b: 2, ohms: 50 }], 0, 2) // => 150
  */
 export function resistanceBetween(
   nodes: number,

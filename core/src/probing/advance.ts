@@ -203,7 +203,11 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
 
 /**
  * Does one act: what the hands are afterwards, what goes into the log, and what is wanted of the meter. Pure but for new ids.
- * @example advance(momentOf(scene, idleHands('tone')), { do: 'no' }, { newId })
+ * @example
+ * const map = deriveMap(bench(3, 1).events);
+ * const scene = { map, plan: { kind: 'check-meter', why: 'never' }, open: true, inCircuit: false, meter: null, clicks: null, pedals: false };
+ * const step = advance(momentOf(scene, idleHands('tone')), { do: 'yes' }, { newId: bench(2, 1).newId });
+ * step.deeds[0].kind // => 'meter-checked'
  */
 export function advance<Name extends ActName>(moment: Moment, act: ActOf<Name>, means: Means): ProbingStep {
   const doing = DOINGS[act.do as Name] as Doing<Act>;

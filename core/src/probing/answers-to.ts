@@ -84,7 +84,13 @@ const skipAnswer: Answer = {
   look: 'beside',
 };
 
-/** Every answer that the hands can give now, the main one first. What is shown, pressed, told and heard comes from here. */
+/**
+ * Every answer that the hands can give now, the main one first. What is shown, pressed, told and heard comes from here.
+ * @example
+ * const map = deriveMap(bench(3, 1).events);
+ * const scene = { map, plan: { kind: 'check-meter', why: 'never' }, open: true, inCircuit: false, meter: null, clicks: null, pedals: false };
+ * answersTo(momentOf(scene, idleHands('tone')))[0].act.do // => 'yes'
+ */
 export function answersTo(moment: Moment): Answer[] {
   const { task } = moment;
   const undo = undoAnswer(moment);

@@ -19,6 +19,8 @@ const READERS: readonly Reader[] = [
  * contactors (60947-4-1), load switches (60947-3), protection (IEC 60529), horsepower, cords; forms and tables from
  * memory. A token that is no rating is kept, and called what it may be; what fits nothing becomes a `not-read` piece that
  * points at it. Nothing is guessed.
+ * @example
+ * decodeMarking('6(4)A 250V~').currents.map(({ amperes, load, volts }) => [amperes, load, volts]) // => [[6, 'resistive', 250], [4, 'motor', 250]]
  */
 export function decodeMarking(text: string): DecodedMarking {
   const decoded: DecodedMarking = {

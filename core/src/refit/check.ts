@@ -21,7 +21,12 @@ interface Candidate extends CheckReading {
   shows: Uint32Array;
 }
 
-/** The fewest readings at lugs or far wire ends, all of them freed, that would show any single mistake. */
+/**
+ * The fewest readings at lugs or far wire ends, all of them freed, that would show any single mistake.
+ * @example
+ * const bench = { lugs: 2, at: [0, 1], jumpers: [], strays: [], nets: [[0, 1], [0, 0]] };
+ * checkOf(bench).readings.length // => 3
+ */
 export function checkOf(bench: Bench): Check {
   const mistakes = mistakesOf(bench);
   const candidates = candidatesOf(bench, mistakes);

@@ -29,7 +29,11 @@ export interface TransferCard {
 
 export const isTicked = ({ ticked }: TransferCard, { key }: CardLine): boolean => ticked.has(key);
 
-/** The transfer card of a job: bare ends, then jumpers, then wire by wire in the order of the lugs, splices, and the stop to fit. */
+/**
+ * The transfer card of a job: bare ends, then jumpers, then wire by wire in the order of the lugs, splices, and the stop to fit.
+ * @example
+ * transferCard(mapped(3, '1-2', '1-3')).left // => 0
+ */
 export function transferCard(map: SwitchMap): TransferCard {
   const refit = refitOf(map);
   const lines = refit ? linesOf(map, refit) : labelsOf(map);

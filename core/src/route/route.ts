@@ -42,7 +42,11 @@ export interface JobStanding {
   outOfMachine: boolean;
 }
 
-/** Reads a job's route from its map. */
+/**
+ * Reads a job's route from its map.
+ * @example
+ * routeOf({ outOfMachine: true }, mapped(3, '1-2', '1-3')).next // => { code: 'compare' }
+ */
 export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;

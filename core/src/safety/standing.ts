@@ -66,6 +66,8 @@ interface Answered {
 /**
  * Reads the standing of a job's safety list.
  * @param now ISO time for the age of the list; null leaves the age out.
+ * @example
+ * safetyStanding(readLog(bench(2, 1).events), true).by // => 'out-of-machine'
  */
 export function safetyStanding(log: Log, outOfMachine: boolean, now: string | null = null): SafetyStanding {
   const round = latestRound(log);

@@ -30,7 +30,11 @@ export function zeroOf(leadsTogether: Value): number | null {
   return leadsTogether.kind === 'ohms' ? leadsTogether.ohms : null;
 }
 
-/** Takes the zero off a display value. */
+/**
+ * Takes the zero off a display value.
+ * @example
+ * quantityOf(0.5, 0.2, { kind: 'm', beepsBelow: 30, resolutionOhms: 0.1, percent: 1, counts: 3 }).ohms // => 0.3
+ */
 export function quantityOf(ohms: number, zeroOhms: number | null, meter: MeterProfile): Quantity {
   const net = Number((ohms - (zeroOhms ?? 0)).toPrecision(12));
   const uncertainty =

@@ -39,7 +39,12 @@ export interface TruthTable {
   complete: boolean;
 }
 
-/** The truth table of everything known so far. Worked out once for the same settings, tape and make of the switch. */
+/**
+ * The truth table of everything known so far. Worked out once for the same settings, tape and make of the switch.
+ * @example
+ * const { poles, joinsNothing } = truthTable(mapped(4, '1-2', '1-3'));
+ * [poles.map(({ rows }) => rows.length), joinsNothing.length] // => [[2], 1]
+ */
 export function truthTable(map: SwitchMap): TruthTable {
   const known = worked.get(map.settings);
   if (known && known.of.tape === map.tape && known.of.structure === map.structure) return known.table;

@@ -27,7 +27,15 @@ export interface Comparison {
   outcome: 'agrees' | 'differs' | 'not-all-tested';
 }
 
-/** Compares a map with an expected table, cell by cell over the pairs of contact terminals of which it says something. */
+/**
+ * Compares a map with an expected table, cell by cell over the pairs of contact terminals of which it says something.
+ * @example
+ * const map = mapped(3, '1-2', '1-3');
+ * const [one, two] = map.structure.terminals.map(({ id }) => id);
+ * const settings = map.structure.settings.map(({ id }) => ({ setting: id, joined: [[one, two]], unsaid: [] }));
+ * const { count } = compareWithExpected(map, { source: { kind: 'drawn' }, settings });
+ * [count.agree, count.missing, count.extra] // => [4, 1, 1]
+ */
 export function compareWithExpected(map: SwitchMap, expected: ExpectedTable): Comparison {
   const ids = map.structure.terminals.map(({ id }) => id);
   const place = new Map(ids.map((id, index) => [id, index]));

@@ -61,7 +61,11 @@ export interface Verdict {
   whole: 'pass' | 'fail' | 'as-far-as-tested' | 'not-yet';
 }
 
-/** What is said of a switch, line by line; never a pass with anything unsettled, disputed, in circuit, or by tone for contacts. */
+/**
+ * What is said of a switch, line by line; never a pass with anything unsettled, disputed, in circuit, or by tone for contacts.
+ * @example
+ * verdictOf(mapped(3, '1-2', '1-3')).whole // => 'not-yet'
+ */
 export function verdictOf(map: SwitchMap): Verdict {
   const lines = {
     pattern: patternLine(map),

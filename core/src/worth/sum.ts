@@ -28,6 +28,10 @@ const NEEDED = ['part', 'minutes', 'ratePerHour', 'postage', 'newMachine', 'newL
 /**
  * Repair or replace, in money alone: repair = part + minutes / 60 x rate + postage, against new price x years left /
  * years of a new one (straight-line depreciation, common practice). What is not said stays unknown.
+ * @example
+ * const said = { part: 12, minutes: 30, ratePerHour: 60, postage: 8, newMachine: 400, newLife: 10, lifeLeft: 4, limit: null, dangerous: false };
+ * const { repair, sameYearsNew } = worthSum(said);
+ * [repair, sameYearsNew] // => [50, 160]
  */
 export function worthSum(inputs: WorthInputs): WorthSum {
   const { part, minutes, ratePerHour, postage, newMachine, newLife, lifeLeft, limit, dangerous } = inputs;

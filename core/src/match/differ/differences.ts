@@ -101,7 +101,15 @@ export const againstLaying = (differences: readonly Difference[]): number =>
 
 const ORDER: readonly Gravity[] = ['safety', 'difference', 'question'];
 
-/** Everything that differs or is not known, safety first. It says nothing of what both sides agree on. */
+/**
+ * Everything that differs or is not known, safety first. It says nothing of what both sides agree on.
+ * @example
+ * const map = mapped(2, '', '1-2');
+ * const required = { pattern: [[0, 1], [0, 0]], terminals: [0, 1], known: null };
+ * const fit = matchPattern(required, required.pattern);
+ * const known = asKnownSwitch(map, 'e', 'the same again');
+ * differencesOf(subjectOf(map), required, [], known, fit).map(({ code }) => code) // => []
+ */
 export function differencesOf(
   subject: Subject,
   required: Requirement,

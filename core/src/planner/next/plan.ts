@@ -57,6 +57,10 @@ export interface Outlook {
  * The next thing to do by the approach that the log chose, with the handle at `at`.
  * Order: meter check, what the approach's planner asks in the settings found so far, unknown positions, what was assumed,
  * skipped prompts, what is disputed, what has to be looked at again.
+ * @example
+ * const on = bench(3, 1);
+ * const plan = planNext(deriveMap(on.events), on.settings[0]);
+ * [plan.kind, plan.ask.kind, plan.ask.red === on.terminals[0], plan.ask.black.length] // => ['ask', 'sweep', true, 2]
  */
 export function planNext(
   map: SwitchMap,

@@ -70,6 +70,11 @@ const PRIOR: Record<Cause['cause'], number> = {
  * description length: bits of the cause, and for all it leaves unexplained edits of partitions times (log2 of the cells + 6).
  * Causes with the same table on the known cells are one class. It says 'likeliest', never 'the cause': a cause outside this
  * list may look like one of it.
+ * @example
+ * const expected = [[0, 0, 2], [0, 1, 0]];
+ * const shown = [[0, 1, 2], [0, 1, 0]];
+ * const known = shown.map((nets) => nets.flatMap((net) => nets.map((other) => net === other)));
+ * diagnose(expected, known, [[0, 1, 2]]).classes[0].explanations[0].map(({ cause }) => cause) // => ['never-closes']
  */
 export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRows): Diagnosis {
   const size = expected[0]?.length ?? 0;
