@@ -50,7 +50,7 @@ function thereWith(begun: readonly string[], told: Told): Set<string> {
 /** Of the core and its words the bench needs next to nothing: their indexes name more than it takes. */
 const OF_A_JOB = /\/(core|words)\/src\//;
 const OF_THE_BENCH =
-  /\/core\/src\/(route\/steps|schema\/limits|switch\/handle-angle)\.ts|\/words\/src\/(route|plural|tag\/handles|before\/safety-short|screens\/(app|keep-pages|api|bench|shared)\/?)/;
+  /\/core\/src\/(route\/steps|schema\/limits|switch\/handle-angle)\.ts|\/words\/src\/(route|plural|tag\/handles|before\/safety-short|screens\/(app|keep-pages|api|controls|pages\/bench|parts\/(begin|beside))\/?)/;
 /** Controls that the bench has none of, though the package that offers them all names them. */
 const CONTROLS_OF_A_JOB =
   /\/@radix-ui\/react-(select|tooltip|radio-group|popover|checkbox|toggle|toggle-group|tabs)\//;

@@ -19,7 +19,7 @@ import {
 import { newIdFrom, seededRandom, shuffled } from '../switch/index.js';
 import { anyDeed, anyDeedOf } from '../testing/any-deed.js';
 import { worthSum } from '../worth/index.js';
-import { deedProblems } from './project-file.js';
+import { deedProblems } from './checks/read-event.js';
 
 type Plain = Record<string, unknown>;
 const plain = (deed: Deed): Plain => JSON.parse(JSON.stringify(deed)) as Plain;

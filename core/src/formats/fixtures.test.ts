@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { routeOf } from '../route/index.js';
 import { DEED_KINDS, versionOf, type JobEvent } from '../log/index.js';
-import { readEvent, readProjectFile } from './project-file.js';
+import { readProjectFile } from './project-file.js';
+import { readEvent } from './checks/read-event.js';
 
 const fixture = (name: string): unknown =>
   JSON.parse(readFileSync(new URL(`../../../fixtures/first/${name}`, import.meta.url), 'utf8'));

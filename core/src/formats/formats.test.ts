@@ -6,14 +6,9 @@ import addFormats from 'ajv-formats';
 import { deriveMap } from '../continuity/index.js';
 import { DEED_KINDS } from '../log/index.js';
 import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
-import {
-  eventProblems,
-  readEvent,
-  levelsOf,
-  readProjectFile,
-  type JobFile,
-  type ProjectFile,
-} from './project-file.js';
+import { levelsOf } from './checks/levels.js';
+import { readProjectFile, type JobFile, type ProjectFile } from './project-file.js';
+import { eventProblems, readEvent } from './checks/read-event.js';
 import { fieldTables } from './field-tables.js';
 import { FILE_VERSION, projectFileSchema } from './schema.js';
 

@@ -1,5 +1,16 @@
 export { FILE_VERSION, projectFileSchema } from './schema.js';
 export * from './project-file.js';
+export { readEvent } from './checks/read-event.js';
+export {
+  idProblems,
+  loadProblems,
+  partFactsProblems,
+  placeProblems,
+  titleProblems,
+} from './checks/field-problems.js';
+export { knownSwitchProblems } from './checks/entry-problems.js';
+export { levelsOf } from './checks/levels.js';
+export { simulatedSwitchProblems } from './checks/simulated-problems.js';
 export { JsonDepth } from './json-depth.js';
 export { fieldTables } from './field-tables.js';
 export { rowsOfTableFile, tableFile } from './table-file.js';

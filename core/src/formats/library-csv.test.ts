@@ -5,7 +5,7 @@ import { knownSwitchSchema, type KnownSwitch } from '../switch/index.js';
 import { anyOfSchema } from '../testing/any-of-schema.js';
 import { CSV_COLUMNS, guessedMapping } from './csv-columns.js';
 import { entryOfRow, rowOfEntry } from './library-csv.js';
-import { knownSwitchProblems } from './project-file.js';
+import { knownSwitchProblems } from './checks/entry-problems.js';
 
 const ID = '0b8d0a52-51d4-4c0e-9d6e-2f6f0a3c1c01' as EntryId;
 const HEAD = 'Part, Name,Maker,Terminals,Positions,Motor amps,Volts,Supply,In stock,Price'.split(',');

@@ -10,7 +10,8 @@ import { CellReader, type CsvTrouble } from './csv-cells.js';
 import { CSV_COLUMNS, type CsvColumn, type CsvMapping } from './csv-columns.js';
 import { ratingsText, readRatings } from './csv-ratings.js';
 import { positionsText, quotesClose, readPositions, readTerminals, terminalsText } from './csv-wiring.js';
-import { knownSwitchProblems, partFactsProblems } from './project-file.js';
+import { knownSwitchProblems } from './checks/entry-problems.js';
+import { partFactsProblems } from './checks/field-problems.js';
 
 export type CsvRow = { ok: true; entry: KnownSwitch } | { ok: false; troubles: CsvTrouble[] };
 

@@ -36,5 +36,5 @@ export { agrees, certify, type Hypothesis } from './schools/certify.js';
 export { blankField, runCourse } from './schools/course.js';
 export { ladder } from './schools/ladder.js';
 export { namedPairs } from './schools/named-pairs.js';
-export { likelyFirst, pairFirst, positionFirst } from './schools/schools.js';
+export { likelyFirst, pairFirst, positionFirst } from './schools/plain-schools.js';
 export { workingPairs } from './schools/working-pairs.js';

@@ -5,7 +5,7 @@ export {
   middleHint,
   type ReadingEvidence,
   type MiddleHint,
-} from './evidence.js';
+} from './reading-evidence.js';
 export type { Instrument } from './instrument.js';
 export { quantityOf, uncertaintyOf, type Quantity } from './quantity.js';
 export {

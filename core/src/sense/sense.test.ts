@@ -4,7 +4,7 @@ import { newIdFrom, seededRandom } from '../switch/index.js';
 import { ORDINARY_METER, type Reading, type Value } from '../log/index.js';
 import { bench } from '../testing/generated.js';
 import { displayStep, quantityOf } from './quantity.js';
-import { isLeak, middleHint, senseReading } from './evidence.js';
+import { isLeak, middleHint, senseReading } from './reading-evidence.js';
 
 const newId = newIdFrom(seededRandom(5));
 const reading = (value: Value): Reading => ({

@@ -10,7 +10,7 @@ import {
   type Reading,
 } from '../log/index.js';
 import { settingIn, type ReadingId, type Structure } from '../switch/index.js';
-import { senseReading, type ReadingEvidence } from './evidence.js';
+import { senseReading, type ReadingEvidence } from './reading-evidence.js';
 import { zeroOf } from './quantity.js';
 
 /**

@@ -8,7 +8,7 @@ import { experienceOf } from './experience.js';
 import { FEATURES, featuresOf } from './features.js';
 import { learntChance } from './chance.js';
 import { likenessOf } from './likeness.js';
-import { pairFirst, positionFirst } from '../schools/schools.js';
+import { pairFirst, positionFirst } from '../schools/plain-schools.js';
 import { priorChance } from './prior.js';
 import { takeReading, type Field } from '../field/field.js';
 import { type Planner } from '../schools/situation.js';

@@ -5,7 +5,7 @@ import { byTime } from '../schools/by-time.js';
 import { EMPTY_HANDS, ORDINARY_HANDS } from '../hands/hands.js';
 import { headsOf } from '../field/field.js';
 import { ladder } from '../schools/ladder.js';
-import { likelyFirst, pairFirst, positionFirst } from '../schools/schools.js';
+import { likelyFirst, pairFirst, positionFirst } from '../schools/plain-schools.js';
 import { type Planner } from '../schools/situation.js';
 
 /** One setting mapped by a planner that owns no end of clips. */

@@ -4,7 +4,7 @@ import type { Move } from '../hands/move.js';
 import type { RecheckBoard } from './recheck-board.js';
 import { Sides, type Weights, type Work } from './recheck-sides.js';
 import { BLACK, NONE, RED, type OnLead } from './side-seconds.js';
-import { holdMove } from '../schools/schools.js';
+import { holdMove } from '../schools/plain-schools.js';
 
 /** How hard is looked: pairs from which the search goes up hill, and orders in which terminals are dealt to the leads. */
 export interface Effort {

@@ -10,7 +10,7 @@ import { ladder } from './ladder.js';
 import { learnHands } from '../hands/learn-hands.js';
 import type { Move } from '../hands/move.js';
 import { onlyThese } from './named-pairs.js';
-import { likelyFirst, pairFirst, positionFirst } from './schools.js';
+import { likelyFirst, pairFirst, positionFirst } from './plain-schools.js';
 import type { Planner } from './situation.js';
 import { tellApart } from './tell-apart.js';
 import { workingPairs } from './working-pairs.js';

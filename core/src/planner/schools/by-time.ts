@@ -3,7 +3,7 @@ import { headsOf, isUnknown, unknownPairsOf, type Field } from '../field/field.j
 import { gainIn } from './gain.js';
 import { costOf, oriented } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
-import { holdMove, runOf } from './schools.js';
+import { holdMove, runOf } from './plain-schools.js';
 import type { Planner, Situation } from './situation.js';
 
 /**

@@ -3,7 +3,7 @@ import { liveEvents } from '../../log/index.js';
 import { type TerminalId } from '../../switch/index.js';
 import { isUnknown, type Field } from '../field/field.js';
 import { settingsInOrder } from '../field/field-of-map.js';
-import { holdMove, runOf } from './schools.js';
+import { holdMove, runOf } from './plain-schools.js';
 import type { Planner } from './situation.js';
 
 /** The pairs of a quick check, by place, as they were last named; those with a terminal that is not in use left out. */

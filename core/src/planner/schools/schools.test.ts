@@ -12,7 +12,7 @@ import { byTime } from './by-time.js';
 import { EMPTY_HANDS, ORDINARY_HANDS } from '../hands/hands.js';
 import { fieldOf } from '../field/field-of-map.js';
 import { ladder } from './ladder.js';
-import { likelyFirst, pairFirst, positionFirst } from './schools.js';
+import { likelyFirst, pairFirst, positionFirst } from './plain-schools.js';
 import { planNext } from '../next/plan.js';
 import { playMove } from '../field/field.js';
 import { tellApart } from './tell-apart.js';

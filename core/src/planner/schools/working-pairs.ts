@@ -1,6 +1,6 @@
 import { experienceOf } from '../chance/experience.js';
 import { isUnknown, type Field } from '../field/field.js';
-import { settingsFrom } from './schools.js';
+import { settingsFrom } from './plain-schools.js';
 import type { Move } from '../hands/move.js';
 import type { Planner } from './situation.js';
 

@@ -1,7 +1,7 @@
 import type { JobEvent } from '@which-way/core/log';
 import type { JobId } from '@which-way/core/switch';
 import { noted, type JobCopy, type KeptPhoto, type Outbox } from './outbox.js';
-import { readable, type Strange } from './readable.js';
+import { readable, type Strange } from './strange.js';
 import type { SetAside } from './set-aside.js';
 
 /** What the browser kept of a job since it was last open. */

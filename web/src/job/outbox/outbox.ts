@@ -2,7 +2,7 @@ import type { ApiError, Job } from '@which-way/contract';
 import type { JobEvent, PhotoPurpose } from '@which-way/core/log';
 import type { JobId, PhotoId } from '@which-way/core/switch';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { KeptRow } from './readable.js';
+import type { KeptRow } from './strange.js';
 import type { SetAside } from './set-aside.js';
 
 interface OutboxSchema extends DBSchema {

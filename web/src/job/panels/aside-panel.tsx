@@ -143,7 +143,7 @@ export function StrangePanel() {
               <span className="grow">{strangeWords(one)}</span>
               <PlainButton
                 onClick={() =>
-                  saveText('which-way-unreadable.json', JSON.stringify(one.raw, null, 1), 'application/json')
+                  saveText('which-way-unstrange.json', JSON.stringify(one.raw, null, 1), 'application/json')
                 }
               >
                 {STRANGE_WORDS.save}

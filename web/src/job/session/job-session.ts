@@ -21,7 +21,7 @@ import { newId } from '../new-id.js';
 import { lostSince, notArrived, readCopy, readKept } from '../outbox/kept.js';
 import { noted, type Outbox } from '../outbox/outbox.js';
 import { PhotoQueue, takenDeed } from '../outbox/photo-queue.js';
-import { StrangePieces } from '../outbox/readable.js';
+import { StrangePieces } from '../outbox/strange.js';
 import { saveStateOf } from '../outbox/save-state.js';
 import { mendedDeed, type Mending, type SetAside } from '../outbox/set-aside.js';
 

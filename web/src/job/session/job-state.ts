@@ -2,7 +2,7 @@ import type { ApiError, Job, UnreadableEvent } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { JobEvent } from '@which-way/core/log';
 import type { PhotoId } from '@which-way/core/switch';
-import type { Strange } from '../outbox/readable.js';
+import type { Strange } from '../outbox/strange.js';
 import type { SetAside } from '../outbox/set-aside.js';
 import { JOB_STATE_TEXT } from '@which-way/words/screens/job/session/job-state';
 
