@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { type BeforePower, type PowerRecord, recordsOf, type SupplyKind } from '../log/index.js';
-import { safetyStanding } from '../safety/index.js';
+import { LEAST_INSULATION } from '../safety/index.js';
 import type { SettingId } from '../switch/index.js';
 import type { Refit, RefitPosition } from './refit.js';
 
@@ -18,26 +18,10 @@ export interface WantedRecord {
   record: PowerRecord | null;
 }
 
-/** Live parts to earth: at least so many ohms (common practice; the shop's own limits and local rules win). */
-const LEAST_INSULATION = 1e6;
 /** Earth pin to the case: at most, for cords to 5 m (common practice). */
 const MOST_EARTH = 0.3;
 /** What is measured in whatever position. */
 const ANY = { name: '', setting: null };
-/** Up to here nothing of the mains is in it. */
-const EXTRA_LOW = 50;
-
-/** The kind of supply of the machine, as it was made safe, else as its supplies say; null: nobody has said. */
-export function supplyOf({ log }: Pick<SwitchMap, 'log'>, outOfMachine: boolean): SupplyKind | null {
-  const list = safetyStanding(log, outOfMachine).list?.supply;
-  if (list) return list;
-  const supplies = recordsOf(log, 'supply-named');
-  if (supplies.length === 0) return null;
-  const mains = supplies.some(
-    ({ current, volts, kind }) => current === 'AC' && kind !== 'N' && (volts ?? EXTRA_LOW) >= EXTRA_LOW,
-  );
-  return mains ? 'plug-in' : 'extra-low';
-}
 
 /** What is measured before power for a kind of supply: insulation in every position that joins something, since at OFF only the cord is tested. */
 export function wantedBeforePower(

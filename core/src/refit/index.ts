@@ -4,7 +4,7 @@ export { checkBench, joinedWith, mistakesOf, type Bench, type Mistake } from './
 export { checkOf, likelyMistakes, splittingReading, type Check, type CheckReading } from './check.js';
 export { functionFaults, insteadOf, type DoesInstead, type FunctionFaults } from './function-faults.js';
 export { functionChecks, type FunctionCheck } from './function-test.js';
-export { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './before-power.js';
+export { isWithin, wantedBeforePower, type WantedRecord } from './before-power.js';
 export { bypasses, type Bypass, type BypassRefusal } from './bypass.js';
 export { keptReadings, keptUnder } from './kept-readings.js';
 export {

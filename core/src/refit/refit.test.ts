@@ -1,3 +1,4 @@
+import { supplyOf } from '../safety/index.js';
 import { describe, expect, it } from 'vitest';
 import type { SwitchMap } from '../continuity/index.js';
 import { type Deed, recordsOf } from '../log/index.js';
@@ -18,7 +19,6 @@ import {
   refitStanding,
   signableRefit,
   signedRefitOf,
-  supplyOf,
   transferCard,
   wantedBeforePower,
   wayOf,
@@ -161,7 +161,7 @@ it('a jumper of a test that was left on is among the mistakes, and shows', () =>
 describe('before power', () => {
   it('asks for insulation in every position that joins something, and for earth, of mains alone', () => {
     const map = inMachine(LAMP, { lamp: {} });
-    expect(supplyOf(map, true)).toBe('plug-in');
+    expect(supplyOf(map.log)).toBe('plug-in');
     const wanted = wantedBeforePower(map, refitOf(map), 'plug-in');
     expect(wanted.filter(({ what }) => what === 'live-to-earth')).toHaveLength(1);
     expect(wanted.filter(({ what }) => what === 'line-to-neutral')).toHaveLength(2);

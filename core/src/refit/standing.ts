@@ -1,7 +1,8 @@
+import { supplyOf } from '../safety/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type JobEvent, recordsOf, refitSignedOf, type SignedRefit } from '../log/index.js';
 import { fnv1a } from '../verify/index.js';
-import { isWithin, supplyOf, wantedBeforePower, type WantedRecord } from './before-power.js';
+import { isWithin, wantedBeforePower, type WantedRecord } from './before-power.js';
 import { likelyMistakes, splittingReading, type Check, type CheckDone, type CheckReading } from './check.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
@@ -66,7 +67,7 @@ export interface RefitStanding {
  */
 export function refitStanding(map: SwitchMap, outOfMachine: boolean, check: Check | null): RefitStanding {
   const card = transferCard(map);
-  const wanted = wantedBeforePower(map, card.refit, supplyOf(map, outOfMachine));
+  const wanted = wantedBeforePower(map, card.refit, supplyOf(map.log));
   const functions = functionChecks(map);
   const bad = wanted.some((one) => one.record && isWithin(one, one.record) === false);
   const results = functions.map(({ tried }) => tried?.result ?? 'not-tried');

@@ -13,6 +13,7 @@ export {
   type ContactVerdict,
   type JudgedContact,
 } from './fitness.js';
+export { leaksOf, type Leak } from './leaks.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict } from './verdict.js';
 export { fnv1a, signable, signatureOf, type SignatureStanding } from './signature.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';

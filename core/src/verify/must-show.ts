@@ -2,6 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import type { MustShow } from '../path/index.js';
 import { compareWithExpected } from './compare.js';
 import { expectedOf } from './expected/expected-pattern.js';
+import { leaksOf } from './leaks.js';
 import { repeatStanding } from './repeatability.js';
 import { verdictOf, type LineOutcome } from './verdict.js';
 
@@ -30,9 +31,7 @@ export function shownOf(map: SwitchMap, what: MustShow): Shown {
       return failed ? 'fails' : left.length === 0 && map.complete ? 'shown' : 'not-yet';
     }
     case 'no-leak':
-      return verdict.insulation.reasons.includes('leak-found')
-        ? 'fails'
-        : OF_LINE[verdict.insulation.outcome];
+      return leaksOf(map).length > 0 ? 'fails' : OF_LINE[verdict.insulation.outcome];
     case 'low-resistance':
       return OF_LINE[verdict.contacts.outcome];
     case 'mechanics':

@@ -7,11 +7,12 @@ import {
   deedsOf,
   newestOf,
 } from '../log/index.js';
-import { isLeak } from '../sense/index.js';
 import { supplyPathOf } from '../path/index.js';
+import { isOnMains, LEAST_INSULATION } from '../safety/index.js';
 import { oddQuestions } from '../table/index.js';
 import { compareWithExpected } from './compare.js';
 import { contactLimitOf, judgedContacts } from './fitness.js';
+import { leaksOf } from './leaks.js';
 import { repeatStanding } from './repeatability.js';
 
 /** What one line of the verdict comes to. */
@@ -40,6 +41,9 @@ export type LineReason =
   | 'no-contacts'
   | 'leak-found'
   | 'frame-joined'
+  | 'leak-to-frame'
+  | 'leak-to-frame-supply'
+  | 'leak-to-frame-test'
   | 'no-insulation-test'
   | 'seen-at-fault'
   | 'not-looked-at'
@@ -123,22 +127,38 @@ function contactsLine(map: SwitchMap): VerdictLine {
   return verdicts.has('cannot-tell') ? line('cannot-tell', 'meter-cannot-tell') : line('pass', 'all-good');
 }
 
-/** A join to the frame is a hazard; a recorded insulation test alone would pass it. */
-function insulationLine({ tape, structure, log }: SwitchMap): VerdictLine {
+/**
+ * A join to the frame is a hazard, and so is a leak to it below the limit of live parts to earth where the machine is on the mains; a
+ * recorded insulation test alone would pass either.
+ */
+function insulationLine(map: SwitchMap): VerdictLine {
+  const { tape, structure, log } = map;
   const frames = new Set(structure.terminals.filter(({ role }) => role === 'frame').map(({ id }) => id));
   const counting = tape.filter(({ standing }) => standing === 'counts');
-  const toFrame = counting.some(
+  const joinsFrame = counting.some(
     ({ reading, evidence }) =>
       evidence.says === 'joins' && [...reading.red, ...reading.black].some((id) => frames.has(id)),
   );
-  if (toFrame) return line('fail', 'frame-joined');
+  if (joinsFrame) return line('fail', 'frame-joined');
   const test = insulationTestOf(log);
   if (test && (test.megohms ?? 0) < test.limitMegohms) return line('fail', 'insulation-low');
-  const leaks = counting.some(({ evidence }) => isLeak(evidence));
+  const leaks = leaksOf(map);
+  const toFrame = leaks.filter((leak) => leak.toFrame);
+  const mains = isOnMains(log);
+  if (mains === true && toFrame.some(({ quantity }) => quantity.ohms < LEAST_INSULATION))
+    return line('fail', 'leak-to-frame');
+  const found: LineReason[] =
+    leaks.length === 0
+      ? []
+      : toFrame.length === 0 || mains === false
+        ? ['leak-found']
+        : [mains ? 'leak-to-frame-test' : 'leak-to-frame-supply'];
   // A test between other points does not clear a leak that was read.
   if (test)
-    return leaks ? line('cannot-tell', 'leak-found', 'insulation-good') : line('pass', 'insulation-good');
-  return leaks ? line('not-yet', 'leak-found', 'no-insulation-test') : line('not-yet', 'no-insulation-test');
+    return found.length > 0
+      ? line('cannot-tell', ...found, 'insulation-good')
+      : line('pass', 'insulation-good');
+  return line('not-yet', ...found, 'no-insulation-test');
 }
 
 function mechanicsLine({ log }: SwitchMap): VerdictLine {

@@ -2,13 +2,16 @@ import type {
   CyclingAct,
   ContactVerdict,
   JudgedContact,
+  Leak,
   LineOutcome,
   LineReason,
   Repeated,
   Verdict,
 } from '@which-way/core/verify';
 import type { ContactLimit, MechanicalSign, RepeatedUnder, WorkDone } from '@which-way/core/log';
-import { ohms } from '../quantity.js';
+import type { Structure } from '@which-way/core/switch';
+import { ohms, quantity } from '../quantity.js';
+import { pairWords, settingName } from '../terminals.js';
 
 export const LINE_OUTCOME_WORDS: Record<LineOutcome, string> = {
   pass: 'pass',
@@ -46,6 +49,9 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'no-contacts': 'no contact is known',
   'leak-found': 'a leak was noted',
   'frame-joined': 'a terminal joins the frame: a hazard',
+  'leak-to-frame': 'a leak to the frame, below 1 MΩ: a hazard on the mains',
+  'leak-to-frame-supply': 'a leak to the frame: on the mains it is a hazard; what feeds it is not said',
+  'leak-to-frame-test': 'a leak to the frame: on the mains a hazard, until an insulation test clears it',
   'no-insulation-test': 'no test with an insulation tester',
   'seen-at-fault': 'seen at fault',
   'not-looked-at': 'not all of it looked at',
@@ -147,4 +153,10 @@ export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): s
   const spreads = spread ? `; ${ohms(spread.least)} to ${ohms(spread.most)}` : '';
   const beyond = under === 'load' ? '' : ', says nothing of load, heat or vibration';
   return `${seen}, ${UNDER_WORDS[under]}: ${rate}${spreads}${failed === 0 ? beyond : ''}.`;
+}
+
+/** A leak with where it was read and the least that it read: '3–FRAME at OFF, ON: 0.6 MΩ, to the frame'. */
+export function leakWords(structure: Structure, leak: Leak): string {
+  const where = leak.settings.map((setting) => settingName(structure, setting)).join(', ');
+  return `${pairWords(structure, leak)} at ${where}: ${quantity(leak.quantity)}${leak.toFrame ? ', to the frame' : ''}`;
 }

@@ -10,14 +10,14 @@ import {
 } from '@which-way/core/log';
 import { chosenOf, signedRefitOf } from '@which-way/core/refit';
 import { identify } from '@which-way/core/table';
-import { compareWithExpected, expectedOf, signatureOf, verdictOf } from '@which-way/core/verify';
+import { compareWithExpected, expectedOf, leaksOf, signatureOf, verdictOf } from '@which-way/core/verify';
 import { differenceWords } from '../match/difference.js';
 import { identityTitle } from '../table/identity.js';
 import { differenceText } from '../match/match.js';
 import { functionWords, TRANSFER_WORDS } from '../refit.js';
 import { SYMPTOM_WORDS } from '../before/symptom.js';
 import { tableRows } from '../table/table-rows.js';
-import { LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
+import { leakWords, LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
 import { notTested, readings, tests, transfer } from './back-parts.js';
 import type { ReportDocument, Section } from './document.js';
 import { facts, type ReportSource } from './pieces.js';
@@ -121,6 +121,7 @@ function verdict({ map }: ReportSource): Section {
     heading: 'Verdict on the switch',
     pieces: [
       facts('worked-out', WHOLE_WORDS[now.whole], ...lines),
+      facts('measured', ...leaksOf(map).map((leak) => `Leak: ${leakWords(map.structure, leak)}`)),
       facts(
         'signed',
         signed

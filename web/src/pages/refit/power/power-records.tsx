@@ -1,6 +1,7 @@
+import { supplyOf } from '@which-way/core/safety';
 import type { SupplyKind } from '@which-way/core/log';
 import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
-import { isWithin, supplyOf, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
+import { isWithin, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
 import { beforePowerWords, recordLimitWords } from '@which-way/words/refit';
 import { ohms } from '@which-way/words/quantity';
 import { SUPPLY_WORDS } from '@which-way/words/before/safety';
@@ -17,10 +18,9 @@ import { TextInput } from '../../../controls/fields/text-input.js';
 /** Insulation, earth and what the plug sees: recorded with instrument, limit and who measured. */
 export function PowerRecords({ refit }: { refit: Refit | null }) {
   const map = useJobState((state) => state.map);
-  const outOfMachine = useJobState((state) => state.job?.outOfMachine ?? false);
   const { who } = useGivenOnce();
   const [instrument, setInstrument] = useState('');
-  const supply = supplyOf(map, outOfMachine);
+  const supply = supplyOf(map.log);
   const wanted = wantedBeforePower(map, refit, supply);
   return (
     <section aria-label={POWER_RECORDS_TEXT.insulationAndEarth} className="grid min-w-0 content-start gap-3">

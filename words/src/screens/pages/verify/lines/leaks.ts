@@ -1,7 +1,6 @@
-/** What leaks says. */
+/** What the leaks of a switch say. */
 export const LEAKS_TEXT = {
   notedUnderInsulation: 'Noted under insulation',
   openForThePatternAnd:
-    'Open for the pattern, and not quite: damp or dirty insulation reads so. It wants an insulation test.',
-  at: ' at ',
+    'These are open for the pattern, but a little gets through. Damp or dirty insulation reads so: test it with an insulation tester.',
 };
