@@ -51,7 +51,7 @@ export function findSoundsThrough(
   const conducts = new Set(
     pairs.flatMap((pair) => {
       const as = explained.get(pair.item.reading);
-      return as !== undefined && as !== 'contact' ? [cell(pair)] : [];
+      return as !== undefined && as !== 'contact' && as !== 'not-known' ? [cell(pair)] : [];
     }),
   );
   return new Set(

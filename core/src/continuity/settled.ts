@@ -13,6 +13,8 @@ export interface LookAgain {
   /** `direction`: closed when the handle comes from one side, open when it comes from the other. */
   because: 'middle' | 'unsteady' | 'one-way' | 'direction';
   readings: ReadingId[];
+  /** A person left it not known: it is not asked again until it is read again. */
+  left: boolean;
 }
 
 /** Everything known of one setting. Terminals are spoken of by their places in `terminals`. */

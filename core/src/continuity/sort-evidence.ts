@@ -36,12 +36,13 @@ export function sortEvidence(
 }
 
 /** What becomes of a reading between two terminals. */
-type Judgement = 'joins' | 'parts' | 'unused' | { lookAgain: LookAgain['because'] };
+type Judgement = 'joins' | 'parts' | 'unused' | Pick<LookAgain, 'because' | 'left'>;
 
 /**
  * Judges readings between two terminals. The first rule that speaks of a reading decides:
  * 1. a tone through what is accepted to be a part says nothing;
- * 2. what a person accepted a doubtful reading to be: a bad contact joins, what conducts without a contact parts;
+ * 2. what a person accepted a doubtful reading to be: a bad contact joins, what conducts without a contact parts; what was left
+ *    not known stays doubtful;
  * 3. doubtful are, in this order: closed from one side only, low one way only, between the bands, unsteady;
  * 4. what the reading says by itself.
  */
@@ -62,7 +63,8 @@ function judgeOf(
     if (throughParts.has(item.reading)) return 'unused';
     const because = doubtOf(item);
     const as = explained.get(item.reading);
-    if (because) return as === undefined ? { lookAgain: because } : as === 'contact' ? 'joins' : 'parts';
+    if (because && (as === undefined || as === 'not-known')) return { because, left: as !== undefined };
+    if (because) return as === 'contact' ? 'joins' : 'parts';
     return item.says === 'nothing' ? 'unused' : item.says;
   };
 }
@@ -71,7 +73,7 @@ function judgeOf(
 function file(sorted: Sorted, { item, red, black }: PlacedEvidence, judgement: Judgement): void {
   const { reading, by, because } = item;
   const link: Link = { a: Math.min(red, black), b: Math.max(red, black), reading, by };
-  if (typeof judgement === 'object') noteLookAgain(sorted.lookAgain, link, judgement.lookAgain);
+  if (typeof judgement === 'object') noteLookAgain(sorted.lookAgain, link, judgement);
   else if (judgement === 'joins') sorted.joins.push(link);
   else if (judgement === 'parts') sorted.opens.push(link);
   else {
@@ -103,8 +105,15 @@ function sortBundle(sorted: Sorted, item: ReadingEvidence, place: ReadonlyMap<Te
   }
 }
 
-function noteLookAgain(list: LookAgain[], { a, b, reading }: Link, because: LookAgain['because']): void {
+function noteLookAgain(
+  list: LookAgain[],
+  { a, b, reading }: Link,
+  { because, left }: Pick<LookAgain, 'because' | 'left'>,
+): void {
   const noted = list.find((item) => item.a === a && item.b === b && item.because === because);
-  if (noted) noted.readings.push(reading);
-  else list.push({ a, b, because, readings: [reading] });
+  if (!noted) list.push({ a, b, because, readings: [reading], left });
+  else {
+    noted.readings.push(reading);
+    noted.left &&= left;
+  }
 }

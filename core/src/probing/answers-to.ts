@@ -192,6 +192,7 @@ function planAnswers(moment: Moment): Answer[] {
       return [main({ do: 'recheck' }, 're-check')];
     case 'rechecked':
     case 'not-rechecked':
+    case 'left-not-known':
       return [];
     case 'disputed':
     case 'look-again': {

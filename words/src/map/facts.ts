@@ -42,6 +42,7 @@ export const EXPLANATION_WORDS: Record<Explanation, string> = {
   part: 'a part, no contact',
   leak: 'a leak',
   potentiometer: 'a potentiometer',
+  'not-known': 'not known',
 };
 
 /** What to do about a middle value, by its size. */

@@ -119,6 +119,11 @@ function planWords(
         `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
       );
     }
+    case 'left-not-known':
+      return say(
+        task.plan.pairs === 1 ? 'One pair is left not known' : `${task.plan.pairs} pairs are left not known`,
+        'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
+      );
     case 'working-pairs-done':
       return workingPairsWords(task.plan.pairs);
     case 'named-pairs-done':

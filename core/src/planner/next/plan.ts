@@ -34,6 +34,8 @@ export type Plan =
   | { kind: 'in-circuit-left'; pairs: number }
   | { kind: 'disputed'; setting: SettingId; count: number }
   | { kind: 'look-again'; setting: SettingId; item: LookAgain }
+  /** A person left so many pairs not known: nothing more is asked of them, and the map is not complete. */
+  | { kind: 'left-not-known'; pairs: number }
   /** All is settled; nobody has asked for the re-check yet. */
   | { kind: 'done' }
   /** The re-check has come to its end, and a single slip would not show in that many pairs: nothing more can be asked of them. */
@@ -169,10 +171,11 @@ function notSettled({ map, order }: Standing): Plan | null {
     if (count > 0) return { kind: 'disputed', setting, count };
   }
   for (const setting of order) {
-    const item = map.settings.get(setting)?.settled.lookAgain[0];
+    const item = map.settings.get(setting)?.settled.lookAgain.find(({ left }) => !left);
     if (item) return { kind: 'look-again', setting, item };
   }
-  return null;
+  const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.settled.lookAgain.length ?? 0), 0);
+  return pairs > 0 ? { kind: 'left-not-known', pairs } : null;
 }
 
 function afterMapping(standing: Standing): Plan {

@@ -2,8 +2,11 @@ import { id, list, oneOf, PERSON_LETTERS, REMARK_LETTERS, tagged, text } from '.
 import type { ReadingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
-/** What a reading between closed and open may be: a bad contact joins, the others conduct without one. */
-export const EXPLANATIONS = ['contact', 'part', 'leak', 'potentiometer'] as const;
+/**
+ * What a reading between closed and open may be: a bad contact joins, a part, a leak and a potentiometer conduct without one.
+ * `not-known`: a person gives up asking; it stays as it is, and the map is not complete.
+ */
+export const EXPLANATIONS = ['contact', 'part', 'leak', 'potentiometer', 'not-known'] as const;
 export type Explanation = (typeof EXPLANATIONS)[number];
 
 export const explained = defineKind('explained', {
@@ -15,6 +18,8 @@ export const explained = defineKind('explained', {
   },
   undo: ['map'],
   reading: 'looks back',
+  // Version 2 knows what is left not known.
+  upgrades: { 1: (what) => what },
 });
 
 export const assumed = defineKind('assumed', {

@@ -20,6 +20,9 @@ import { evidenceWords } from '@which-way/words/quantity';
 import type { Probing } from '../probing/use-probing.js';
 import { LOOK_AGAIN_TEXT } from '@which-way/words/screens/pages/map/panels/look-again';
 
+/** After so many readings of one pair it may be left as it is. */
+const ENOUGH_READINGS = 3;
+
 /** Readings between closed and open: what each may be and why; a person accepts one, or reads it again. */
 export function LookAgainPanel({ probing }: { probing: Probing }) {
   const { map } = probing;
@@ -55,6 +58,7 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                 {line && item.because === 'middle'
                   ? evidenceWords(line.evidence)
                   : LOOK_AGAIN_WORDS[item.because]}
+                {item.left && LOOK_AGAIN_TEXT.leftNotKnown}
               </p>
               {hint && <p>{HINT_WORDS[hint]}</p>}
               {item.because !== 'middle' && <p>{LOOK_AGAIN_ADVICE[item.because]}</p>}
@@ -97,6 +101,11 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                     {EXPLANATION_WORDS[as]}
                   </PlainButton>
                 ))}
+                {item.readings.length >= ENOUGH_READINGS && !item.left && (
+                  <PlainButton look="quiet" onClick={() => accept('not-known')}>
+                    {LOOK_AGAIN_TEXT.leaveItNotKnown}
+                  </PlainButton>
+                )}
               </div>
             </li>
           );
@@ -123,7 +132,7 @@ function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: Part
   );
 }
 
-/** What speaks for itself first; a part and a bad contact can always be said. */
+/** What speaks for itself first; a part, a leak and a bad contact can always be said. */
 function acceptable(proposals: readonly Proposal[]): Explanation[] {
-  return [...new Set<Explanation>([...proposals.map(({ as }) => as), 'part', 'contact'])];
+  return [...new Set<Explanation>([...proposals.map(({ as }) => as), 'part', 'leak', 'contact'])];
 }
