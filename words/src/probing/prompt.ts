@@ -2,6 +2,7 @@ import { touches as countTouches } from '../plural.js';
 import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
+  type Plan,
   mostLeftIn,
   handleLeftAt,
   holdsItself,
@@ -109,21 +110,10 @@ function planWords(
         `Readings contradict`,
         `At ${settingName(map.structure, task.plan.setting)}. ${doubtWords(map, task)}`,
       );
-    case 'look-again': {
-      const { setting, item } = task.plan;
-      const ids = map.settings.get(setting)?.settled.terminals ?? [];
-      return sayAt(
-        map,
-        setting,
-        `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
-        `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
-      );
-    }
+    case 'look-again':
+      return lookAgainWords(map, task.plan);
     case 'left-not-known':
-      return say(
-        task.plan.pairs === 1 ? 'One pair is left not known' : `${task.plan.pairs} pairs are left not known`,
-        'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
-      );
+      return leftNotKnownWords(task.plan.pairs);
     case 'working-pairs-done':
       return workingPairsWords(task.plan.pairs);
     case 'named-pairs-done':
@@ -142,6 +132,25 @@ function planWords(
       );
   }
 }
+
+function lookAgainWords(
+  map: SwitchMap,
+  { setting, item }: Extract<Plan, { kind: 'look-again' }>,
+): PromptWords {
+  const ids = map.settings.get(setting)?.settled.terminals ?? [];
+  return sayAt(
+    map,
+    setting,
+    `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
+    `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
+  );
+}
+
+const leftNotKnownWords = (pairs: number): PromptWords =>
+  say(
+    pairs === 1 ? 'One pair is left not known' : `${pairs} pairs are left not known`,
+    'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
+  );
 
 const notRecheckedWords = (pairs: number): PromptWords =>
   say(
