@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { JobId } from '@which-way/core/switch';
+import { plainJob } from '../testing/stand-in.js';
 import { api, isPassing, NoServerError, RefusedError } from './client.js';
 
 const answered = (body: string, status = 200): void =>
@@ -9,7 +10,8 @@ const refusal = async (asked: Promise<unknown>): Promise<RefusedError> => {
   if (!(error instanceof RefusedError)) throw new Error(`not refused, but: ${String(error)}`);
   return error;
 };
-const JOB = { id: 'j', number: 3, title: 'Range', place: '', version: 1 };
+const JOB = plainJob('j' as JobId);
+const LISTED = { ...JOB, route: null, settingName: null, trouble: null, stale: false };
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -25,7 +27,7 @@ describe('what the server answers', () => {
     expect((await refusal(api.openJob('j' as JobId))).error.path).toBe('events');
     answered(JSON.stringify({ job: { ...JOB, version: '1' }, events: [], unreadable: [], cursor: 0 }));
     expect((await refusal(api.openJob('j' as JobId))).error.path).toBe('job.version');
-    answered(JSON.stringify([JOB, { ...JOB, title: null }]));
+    answered(JSON.stringify([LISTED, { ...LISTED, title: null }]));
     expect((await refusal(api.jobs(''))).error.path).toBe('1.title');
     answered('[]');
     expect((await refusal(api.shop())).error.path).toBe('the whole');

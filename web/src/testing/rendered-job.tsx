@@ -1,6 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render } from '@testing-library/react';
-import type { Job, NewJob, PostEvents } from '@which-way/contract';
+import type { Job, NewJob, PostedEvents, PostEvents } from '@which-way/contract';
 import { standardLists } from '@which-way/core/safety';
 import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
 import { type JobId } from '@which-way/core/switch';
@@ -90,26 +90,28 @@ export async function renderJob(
     if (init.method !== 'POST') return Response.json({ job, events, cursor: events.length, unreadable: [] });
     if (path === '/api/jobs')
       return Response.json({
-        place: '',
+        ...job,
         number: 2,
         version: 1,
         ...(JSON.parse(String(init.body)) as NewJob),
-      });
+      } satisfies Job);
     const { after, events: sent } = JSON.parse(String(init.body)) as PostEvents;
     if (!path.includes(id))
       return Response.json({
         stored: sent.map((event) => event.id),
         refused: [],
+        photosWanted: [],
         events: sent,
         cursor: sent.length,
-      });
+      } satisfies PostedEvents);
     for (const event of sent) if (!events.some((one) => one.id === event.id)) events.push(event);
     return Response.json({
       stored: sent.map((event) => event.id),
       refused: [],
+      photosWanted: [],
       events: events.slice(after),
       cursor: events.length,
-    });
+    } satisfies PostedEvents);
   };
   vi.stubGlobal('fetch', fetched);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });

@@ -1,4 +1,4 @@
-import type { JobWithEvents, PostedEvents, PostEvents } from '@which-way/contract';
+import type { Job, JobWithEvents, PostedEvents, PostEvents } from '@which-way/contract';
 import { afterEach, beforeEach, vi } from 'vitest';
 import { JobSession } from '../job/session/job-session.js';
 import { newId } from '../job/new-id.js';
@@ -93,22 +93,25 @@ export class MemoryOutbox implements Outbox {
   forget = async (job: JobId) => void this.copied.delete(job);
 }
 
+/** A job as the server tells of it. */
+export const plainJob = (id: JobId): Job => ({
+  id,
+  number: 1,
+  title: 'x',
+  place: '',
+  outOfMachine: true,
+  simulation: null,
+  created: '',
+  updated: '',
+  archived: false,
+  about: 'switch',
+  version: 1,
+});
+
 /** A job on a server in memory, with the clock stopped: another one for each test. */
 export function standInJob() {
   const id = newId<JobId>();
-  const job: JobWithEvents['job'] = {
-    id,
-    number: 1,
-    title: 'x',
-    place: '',
-    outOfMachine: true,
-    simulation: null,
-    created: '',
-    updated: '',
-    archived: false,
-    about: 'switch',
-    version: 1,
-  };
+  const job = plainJob(id);
   const around = { id, server: new StandIn(job) };
   const open: JobSession[] = [];
   beforeEach(() => {

@@ -2,7 +2,6 @@ import { touches as countTouches } from '../plural.js';
 import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
-  type Plan,
   mostLeftIn,
   handleLeftAt,
   holdsItself,
@@ -20,19 +19,21 @@ import {
   type Sense,
   type Task,
 } from '@which-way/core/probing';
-import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../map/facts.js';
 import { pairWords, settingName, shortSettingName, terminalList, terminalName } from '../terminals.js';
 import { time } from '../time.js';
+import {
+  leftNotKnownWords,
+  lookAgainWords,
+  named,
+  namedPairsWords,
+  notRecheckedWords,
+  say,
+  sayAt,
+  workingPairsWords,
+  type PromptWords,
+} from './plan-words.js';
 
-/** What is asked, big; and what stays as it is, small. */
-export interface PromptWords {
-  /** The handle has to move first. */
-  turn: string | null;
-  big: string;
-  /** What stays; the red lead's terminal is named first where there is one. */
-  small: string;
-  red: string | null;
-}
+export type { PromptWords };
 
 type PlanTask = Extract<Task, { kind: 'plan' }>;
 
@@ -59,22 +60,6 @@ export function promptWords(
     return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
   }
   return planWords({ map, task, meter, hands }, recheck);
-}
-
-/** What is big and what is small, where no handle has to move. */
-const say = (big: string, small: string, red: string | null = null): PromptWords => ({
-  turn: null,
-  big,
-  small,
-  red,
-});
-
-/** The same of a position: the handle has to be there first. */
-function sayAt(map: SwitchMap, setting: SettingId, big: string, small: string): PromptWords {
-  const { structure } = map;
-  const there = handleLeftAt(map) === setting;
-  const turn = there ? null : settingMoveWords(structure, setting, settingName(structure, setting));
-  return { ...say(big, small), turn };
 }
 
 /** The words where the plan asks for no reading. */
@@ -133,53 +118,6 @@ function planWords(
   }
 }
 
-function lookAgainWords(
-  map: SwitchMap,
-  { setting, item }: Extract<Plan, { kind: 'look-again' }>,
-): PromptWords {
-  const ids = map.settings.get(setting)?.settled.terminals ?? [];
-  return sayAt(
-    map,
-    setting,
-    `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
-    `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
-  );
-}
-
-const leftNotKnownWords = (pairs: number): PromptWords =>
-  say(
-    pairs === 1 ? 'One pair is left not known' : `${pairs} pairs are left not known`,
-    'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
-  );
-
-const notRecheckedWords = (pairs: number): PromptWords =>
-  say(
-    'Re-checked as far as it goes',
-    `${pairs === 1 ? 'In one pair' : `In ${pairs} pairs`} a single slip would not show: what lies across conducts one way only, or was accepted as it is. Nothing was skipped.`,
-  );
-
-const workingPairsWords = (pairs: number): PromptWords =>
-  say(
-    'The working pairs are found',
-    `${pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
-  );
-
-const namedPairsWords = ({
-  named,
-  known,
-  pairs,
-}: {
-  named: number;
-  known: number;
-  pairs: number;
-}): PromptWords =>
-  named === 0
-    ? say('No pairs are named', 'Name them at How to map, such as 1-2, 3-4.')
-    : say(
-        'The named pairs are read',
-        `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
-      );
-
 /** The reading that is most in doubt, where there is one. */
 function doubtWords(map: SwitchMap, task: Task): string {
   const settling = settlingOf(map, task);
@@ -223,10 +161,6 @@ function zeroWords(simulated: boolean, sense: Sense): string {
   return sense === 'tone'
     ? 'Dial on the beeper, red lead not in A. It must sound.'
     : 'Dial on ohms, red lead not in A. Type what it shows: it is taken off every reading after it.';
-}
-
-function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefined): string {
-  return id ? terminalName(map.structure, id) : '?';
 }
 
 /** An ask in a few words, as what comes after the present one. */

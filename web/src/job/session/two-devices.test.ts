@@ -1,9 +1,8 @@
-import type { JobWithEvents } from '@which-way/contract';
 import { deriveMap } from '@which-way/core/continuity';
 import { describeSwitch, newTerminal, seededRandom, type JobId } from '@which-way/core/switch';
 import { ACTS_OF, lastChange, type JobEvent } from '@which-way/core/log';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { MemoryOutbox, StandIn } from '../../testing/stand-in.js';
+import { MemoryOutbox, plainJob, StandIn } from '../../testing/stand-in.js';
 import { JobSession } from './job-session.js';
 import { newId } from '../new-id.js';
 
@@ -19,14 +18,7 @@ afterEach(() => {
 async function interleaving(seed: number) {
   const random = seededRandom(seed);
   const id = newId<JobId>();
-  const job = {
-    id,
-    number: 1,
-    title: 'x',
-    place: '',
-    outOfMachine: true,
-    version: 1,
-  } as JobWithEvents['job'];
+  const job = plainJob(id);
   const server = new StandIn(job);
   server.refuse = ({ what }) =>
     what.kind === 'restructured' && what.basedOn !== lastChange(server.stored) ? 'stale-structure' : null;

@@ -132,6 +132,36 @@ describe('other ways of mapping', () => {
     await until(() => expect(written('approached').at(-1)?.approach.hands?.moveLead).toBe(4.5));
   });
 
+  it('begins a quick check of the named pairs, and stands out of the way of its prompt', async () => {
+    const { described, checked } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked]);
+    await prompted('Red to 1, black over 2 to 4');
+    key('/');
+    const panel = await screen.findByRole('dialog', { name: 'How to map' });
+    const pairs = within(panel).getByLabelText(/^Quick check/);
+    fireEvent.change(pairs, { target: { value: '1-2, 3-9' } });
+    fireEvent.submit(pairs.closest('form') as Element);
+    // A pair that is not there is told where it was typed: nothing begins.
+    expect(within(panel).getByRole('alert').textContent).toContain('9');
+    fireEvent.change(pairs, { target: { value: '1-2' } });
+    fireEvent.submit(pairs.closest('form') as Element);
+    await until(() => expect(screen.queryByRole('dialog', { name: 'How to map' })).toBeNull());
+    expect(written('pairs-named').at(-1)?.pairs).toHaveLength(1);
+  });
+
+  it('leaves a value between closed and open not known, once it was read three times', async () => {
+    const { described, checked, read } = aSwitch(2, 1);
+    const middle: Value = { kind: 'ohms', ohms: 4700 };
+    const twice = [read([0], [1], middle), read([0], [1], middle)];
+    const { written } = await renderJob(<MapPage />, [described, checked, ...twice]);
+    await prompted('Look again at 1–2');
+    expect(screen.queryByRole('button', { name: 'Leave it not known' })).toBeNull();
+    type('1-2=4700');
+    fireEvent.click(await screen.findByRole('button', { name: 'Leave it not known' }));
+    await prompted('One pair is left not known');
+    expect(written('explained')).toMatchObject([{ as: 'not-known' }]);
+  });
+
   it('working pairs end by saying what is not known, and go on to everything', async () => {
     const { described, checked, approached } = aSwitch(3, 1);
     const { written } = await renderJob(<MapPage />, [

@@ -57,7 +57,7 @@ export function ApproachPanel({
           onCloseAutoFocus={(event) => event.preventDefault()}
           className="max-h-(--radix-popover-content-available-height) w-[38rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
         >
-          {open && <Choices probing={probing} />}
+          {open && <Choices probing={probing} onBegun={() => onOpenChange(false)} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
@@ -139,7 +139,7 @@ function Way({ way, shortcut, expected, alone }: WayProps) {
   );
 }
 
-function Choices({ probing }: { probing: Probing }) {
+function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }) {
   const { map, desk } = probing;
   const now = approachOf(map);
   const ways = waysOf(now, clipsAtHand(map));
@@ -169,7 +169,7 @@ function Choices({ probing }: { probing: Probing }) {
           ? APPROACH_PANEL_TEXT.thisBrowserRunsNoWorker
           : APPROACH_PANEL_TEXT.timesAreAForecastFor(open ? ', in the positions found so far' : '')}
       </p>
-      <AtHand probing={probing} />
+      <AtHand probing={probing} onBegun={onBegun} />
     </>
   );
 }

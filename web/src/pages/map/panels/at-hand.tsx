@@ -16,13 +16,13 @@ import { AT_HAND_TEXT } from '@which-way/words/screens/pages/map/panels/at-hand'
 import { TextInput } from '../../../controls/fields/text-input.js';
 
 /** What is at hand: a meter that sounds or shows, a clamp, clips, hands with a pace of their own; and a quick check. */
-export function AtHand({ probing }: { probing: Probing }) {
+export function AtHand({ probing, onBegun }: { probing: Probing; onBegun: () => void }) {
   return (
     <>
       <Sensing probing={probing} />
       <MeterRange probing={probing} />
       <HoldAid probing={probing} />
-      <QuickCheck probing={probing} />
+      <QuickCheck probing={probing} onBegun={onBegun} />
       <Clips probing={probing} />
       <Hands probing={probing} />
     </>
@@ -88,7 +88,7 @@ function HoldAid({ probing }: { probing: Probing }) {
 }
 
 /** A quick check reads only the pairs that are named here. */
-function QuickCheck({ probing }: { probing: Probing }) {
+function QuickCheck({ probing, onBegun }: { probing: Probing; onBegun: () => void }) {
   const { map } = probing;
   const session = useSession();
   const [text, setText] = useState(() =>
@@ -105,6 +105,7 @@ function QuickCheck({ probing }: { probing: Probing }) {
     setMessage('');
     session.emit({ kind: 'pairs-named', pairs: read.pairs });
     approaches(probing, { extent: 'named-pairs' });
+    onBegun();
   };
   return (
     <form

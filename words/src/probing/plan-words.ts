@@ -1,0 +1,89 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { handleLeftAt, type Plan } from '@which-way/core/planner';
+import type { SettingId } from '@which-way/core/switch';
+import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../map/facts.js';
+import { settingMoveWords } from '../tag/handles.js';
+import { settingName, terminalName } from '../terminals.js';
+
+/** What is asked, big; and what stays as it is, small. */
+export interface PromptWords {
+  /** The handle has to move first. */
+  turn: string | null;
+  big: string;
+  /** What stays; the red lead's terminal is named first where there is one. */
+  small: string;
+  red: string | null;
+}
+
+/** What is big and what is small, where no handle has to move. */
+export const say = (big: string, small: string, red: string | null = null): PromptWords => ({
+  turn: null,
+  big,
+  small,
+  red,
+});
+
+/** The same of a position: the handle has to be there first. */
+export function sayAt(map: SwitchMap, setting: SettingId, big: string, small: string): PromptWords {
+  const { structure } = map;
+  const there = handleLeftAt(map) === setting;
+  const turn = there ? null : settingMoveWords(structure, setting, settingName(structure, setting));
+  return { ...say(big, small), turn };
+}
+
+/** A terminal by its name; '?' where it is not known. */
+export function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | undefined): string {
+  return id ? terminalName(map.structure, id) : '?';
+}
+
+/** What to look at again, and why. */
+export function lookAgainWords(
+  map: SwitchMap,
+  { setting, item }: Extract<Plan, { kind: 'look-again' }>,
+): PromptWords {
+  const ids = map.settings.get(setting)?.settled.terminals ?? [];
+  return sayAt(
+    map,
+    setting,
+    `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
+    `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
+  );
+}
+
+/** The map that ends with something left not known. */
+export const leftNotKnownWords = (pairs: number): PromptWords =>
+  say(
+    pairs === 1 ? 'One pair is left not known' : `${pairs} pairs are left not known`,
+    'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
+  );
+
+/** The re-check that goes no further. */
+export const notRecheckedWords = (pairs: number): PromptWords =>
+  say(
+    'Re-checked as far as it goes',
+    `${pairs === 1 ? 'In one pair' : `In ${pairs} pairs`} a single slip would not show: what lies across conducts one way only, or was accepted as it is. Nothing was skipped.`,
+  );
+
+/** The working pairs are read. */
+export const workingPairsWords = (pairs: number): PromptWords =>
+  say(
+    'The working pairs are found',
+    `${pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+  );
+
+/** The quick check is read. */
+export const namedPairsWords = ({
+  named,
+  known,
+  pairs,
+}: {
+  named: number;
+  known: number;
+  pairs: number;
+}): PromptWords =>
+  named === 0
+    ? say('No pairs are named', 'Name them at How to map, such as 1-2, 3-4.')
+    : say(
+        'The named pairs are read',
+        `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
+      );
