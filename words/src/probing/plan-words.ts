@@ -36,6 +36,10 @@ export function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | u
   return id ? terminalName(map.structure, id) : '?';
 }
 
+/** After so many readings of one pair it may be left as it is. */
+export const ENOUGH_READINGS = 3;
+const ENOUGH_ADVICE = 'It stays so. Say in the panel what it is, or leave it not known.';
+
 /** What to look at again, and why. */
 export function lookAgainWords(
   map: SwitchMap,
@@ -46,7 +50,9 @@ export function lookAgainWords(
     map,
     setting,
     `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
-    `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${LOOK_AGAIN_ADVICE[item.because]}`,
+    `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${
+      item.readings.length < ENOUGH_READINGS ? LOOK_AGAIN_ADVICE[item.because] : ENOUGH_ADVICE
+    }`,
   );
 }
 

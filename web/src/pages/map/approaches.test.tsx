@@ -155,6 +155,7 @@ describe('other ways of mapping', () => {
     const twice = [read([0], [1], middle), read([0], [1], middle)];
     const { written } = await renderJob(<MapPage />, [described, checked, ...twice]);
     await prompted('Look again at 1–2');
+    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it not known');
     expect(screen.queryByRole('button', { name: 'Leave it not known' })).toBeNull();
     type('1-2=4700');
     fireEvent.click(await screen.findByRole('button', { name: 'Leave it not known' }));
@@ -187,6 +188,7 @@ describe('what is looked at again', () => {
       read([0], [1], middle),
     ]);
     await prompted('Look again at 1–2');
+    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it not known');
     const panel = screen.getByRole('alert');
     expect(panel.textContent).toContain('it repeats, 470 Ω 2 times');
     fireEvent.click(within(panel).getByRole('button', { name: 'It is a part, no contact' }));

@@ -15,13 +15,11 @@ import {
   LOOK_AGAIN_WORDS,
 } from '@which-way/words/map/facts';
 import { settingName, terminalName } from '@which-way/words/terminals';
+import { ENOUGH_READINGS } from '@which-way/words/probing/plan-words';
 import { PART_WORDS } from '@which-way/words/tag/wires';
 import { evidenceWords } from '@which-way/words/quantity';
 import type { Probing } from '../probing/use-probing.js';
 import { LOOK_AGAIN_TEXT } from '@which-way/words/screens/pages/map/panels/look-again';
-
-/** After so many readings of one pair it may be left as it is. */
-const ENOUGH_READINGS = 3;
 
 /** Readings between closed and open: what each may be and why; a person accepts one, or reads it again. */
 export function LookAgainPanel({ probing }: { probing: Probing }) {

@@ -77,8 +77,7 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
   return (
     <>
       <p className="text-quiet">
-        {check.readings.length}
-        {CHECK_PAGE_TEXT.readings}
+        {CHECK_PAGE_TEXT.readings(check.readings.length)}
         {check.atLeast < check.readings.length
           ? CHECK_PAGE_TEXT.atLeastItMustBe(check.atLeast)
           : CHECK_PAGE_TEXT.andFewerWouldNotDo}

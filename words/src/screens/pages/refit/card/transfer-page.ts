@@ -12,7 +12,7 @@ export const TRANSFER_PAGE_TEXT = {
   nowTheCheckBeforePower: 'Now the check before power',
   fewReadingsAndAnySingle: ': few readings, and any single mistake shows.',
   leaveThisPageOpenOver:
-    'Leave this page open: over plain http it goes on while the server is away, and cannot be loaded anew then.',
+    'Leave this page open: over plain http it goes on while the server is away, and cannot be loaded again then.',
   oneBareEnd: 'One bare end',
   bareEnds: (uncapped: string | number) => `${uncapped} bare ends`,
   toCapBeforeAnythingElse: (value: string | number) => `${value} to cap before anything else is done`,
@@ -20,7 +20,7 @@ export const TRANSFER_PAGE_TEXT = {
   thisSwitchFailedAtVerify: 'This switch failed at Verify',
   thereIsNoVerdictOn: 'There is no verdict on this switch yet',
   verify: 'Verify',
-  saysWhyPutRightOr: 'says why. Put right or replaced, it is judged anew.',
+  saysWhyPutRightOr: 'says why. Put right or replaced, it is judged again.',
   anotherLug: 'Another lug',
   joinedWith: 'Joined with ',
   theSameThere: ', the same there:',

@@ -1,3 +1,5 @@
+import { plural } from '../../../../plural.js';
+
 /** What check page says. */
 export const CHECK_PAGE_TEXT = {
   checkBeforePower: 'Check before power',
@@ -9,7 +11,7 @@ export const CHECK_PAGE_TEXT = {
   workingOutWhichReadingsIt: 'Working out which readings it takes.',
   thereIsNothingThatA: 'There is nothing that a reading could show.',
   noWireGoesToA: 'No wire goes to a terminal of which it is known what it joins.',
-  readings: ' readings',
+  readings: (count: number) => plural(count, 'reading'),
   atLeastItMustBe: (atLeast: string | number) => ` (at least ${atLeast} it must be)`,
   andFewerWouldNotDo: ', and fewer would not do',
   deadTheFarEndsFreed: '. Dead. The far ends freed, or on ohms: a low-ohm load that beeps hides a mistake.',

@@ -4,7 +4,7 @@ export const POWER_RECORDS_TEXT = {
   yourOwnLimitsAndLocal: 'Your own limits and local rules come first.',
   onlyThoseWhoMayDo: 'Only those who may do it where you are. Records, no proof of safety.',
   whatIsMeasuredHangsOn:
-    'What is measured hangs on the supply: say it at Make safe, or name the supply at Wires and jumpers.',
+    'What is measured depends on the supply: say it at Make safe, or name the supply at Wires and jumpers.',
   forText: 'For ',
   commonPracticeTypeAnotherLimit: '. Common practice; type another limit where yours is another.',
   instrument: 'Instrument',
