@@ -1,6 +1,6 @@
 // The search along a supply path: tests, looks and minutes beside plain halving.
 import { performance } from 'node:perf_hooks';
-import { chained, nextStep, pathVerdict, showsOf } from '@which-way/core/path';
+import { chained, nextStep, pathVerdict, lookShows } from '@which-way/core/path';
 import { newIdFrom, seededRandom } from '@which-way/core/switch';
 
 const KINDS = ['plug', 'fuse', 'cord', 'terminals', 'switch', 'motor', 'lamp', 'coil'];
@@ -85,7 +85,7 @@ export function benchPath({ note, round }) {
   const mean = (of) => links.reduce((sum, { kind }, fault) => sum + (CHANCE[kind] / total) * of(fault), 0);
   const steps = links.map(({ kind }, fault) => {
     const [seen, unseen] = [true, false].map((shown) => bySteps(links, fault, shown, times));
-    const mixed = (of) => showsOf(kind) * seen[of] + (1 - showsOf(kind)) * unseen[of];
+    const mixed = (of) => lookShows(kind) * seen[of] + (1 - lookShows(kind)) * unseen[of];
     return { minutes: mixed('minutes'), tests: mixed('tests'), looks: mixed('looks') };
   });
   const halving = links.map((_, fault) => byHalving(links, fault));

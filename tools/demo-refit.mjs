@@ -1,6 +1,6 @@
 // What is written down of a job once its switch goes back into the machine.
 import {
-  benchOf,
+  checkBench,
   checkOf,
   functionChecks,
   joinedWith,
@@ -37,7 +37,7 @@ export function stallBefore({ terminals }, add) {
 /** The readings of the check before power, as they are with a mistake, or with none. */
 function checked(map, add, mistake) {
   const refit = refitOf(map);
-  const bench = benchOf(refit);
+  const bench = checkBench(refit);
   for (const { position, a, b } of checkOf(bench).readings) {
     const nets = joinedWith(bench, position, mistake);
     add({ kind: 'check-read', ...keptUnder(refit, { position, a, b }), joins: nets[a] === nets[b] });
@@ -88,7 +88,7 @@ export function stallBack(map, add, events) {
   };
   for (const [field, text] of Object.entries(noted)) add({ kind: 'refit-noted', field, text });
   const end = now();
-  const standing = refitStanding(end, true, checkOf(benchOf(refitOf(end))));
+  const standing = refitStanding(end, true, checkOf(checkBench(refitOf(end))));
   add({ kind: 'refit-signed', refit: signableRefit(end, standing, by, []) });
 }
 

@@ -4,7 +4,7 @@ export { expectedOhms, type ExpectedOhms, type Nameplate } from './expected-ohms
 export { inPlaceStanding, ROUNDS_WANTED, type InPlaceStanding } from './in-place.js';
 export { likelihoodOf, type Likelihood } from './likelihood.js';
 export { inSeries } from './link-cost.js';
-export { signsOf } from './look.js';
+export { lookShows, signsOf } from './look.js';
 export { nextStep, type ProposedStep } from './next-step.js';
 export { chained, layPath, PATH_PRESETS, type LooseLink, type PathPreset } from './preset.js';
 export { firstTestsOf, guessedSymptoms, mustShow, type FirstTest, type MustShow } from './symptom.js';

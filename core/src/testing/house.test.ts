@@ -43,3 +43,33 @@ describe('the page on architecture', () => {
     expect(named.filter((file) => !files.has(file))).toEqual([]);
   });
 });
+
+describe('the tools', () => {
+  const tools = readdirSync(`${root}tools`, { recursive: true })
+    .map(String)
+    .filter((file) => file.endsWith('.mjs'));
+  const asked = tools.flatMap((file) =>
+    [
+      ...readFileSync(`${root}tools/${file}`, 'utf8').matchAll(
+        /import \{([^}]*)\} from '@which-way\/core\/(\w+)'/g,
+      ),
+    ].map(([, names = '', floor = '']) => ({
+      file,
+      floor,
+      names: names.split(',').map((name) => name.trim().split(' ')[0] ?? ''),
+    })),
+  );
+
+  it('ask the core for nothing that it does not give', () => {
+    expect(asked.length).toBeGreaterThan(30);
+    for (const { file, floor, names } of asked) {
+      const folder = `${root}core/src/${floor}/`;
+      const index = readFileSync(`${folder}index.ts`, 'utf8');
+      const whole = [...index.matchAll(/export \* from '\.\/([\w/-]+)\.js'/g)].map(([, path = '']) =>
+        readFileSync(`${folder}${path}.ts`, 'utf8'),
+      );
+      const given = new Set([index, ...whole].join(' ').match(/\w+/g));
+      expect([file, names.filter((name) => name !== '' && !given.has(name))]).toEqual([file, []]);
+    }
+  });
+});
