@@ -15,7 +15,10 @@ const ours = async (path) => {
     root,
     configFile: false,
     logLevel: 'error',
-    resolve: { conditions: ['which-way-source'] },
+    // In a fresh clone nothing is built yet: our packages are read as they stand.
+    resolve: {
+      alias: [{ find: /^@which-way\/core\/(\w+)$/, replacement: join(root, 'core/src/$1/index.ts') }],
+    },
   });
   return module;
 };
