@@ -1,4 +1,4 @@
-export { isOnMains, LEAST_INSULATION, supplyOf } from './supply.js';
+export { canShock, LEAST_INSULATION, supplyOf } from './supply.js';
 export { endsInSight, highestLeft, usualPoints, usualReadings, type ProofTrouble } from './proof-of-dead.js';
 export {
   linesForJob,

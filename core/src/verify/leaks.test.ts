@@ -65,6 +65,61 @@ describe('an accepted leak', () => {
     expect(shownOf(deriveMap(on.events), 'no-leak')).toBe('fails');
   });
 
+  // 0: a contact; 1: another; 2: the frame; 3: an earth tab; 4: the can, a frame too.
+  const LOW = { kind: 'ohms', ohms: 0.4 } as const;
+  const joined = { outcome: 'fail', reasons: ['frame-joined'] };
+  const untested = { outcome: 'not-yet', reasons: ['no-insulation-test'] };
+  it.each([
+    ['a contact and the frame', 0, 2, LOW, joined],
+    ['a contact and an earth tab', 0, 3, LOW, joined],
+    ['an earth tab and a contact', 3, 0, LOW, joined],
+    // The bond of the case, and two pieces of one case, are as they should be.
+    ['an earth tab and the frame', 3, 2, LOW, untested],
+    ['the frame and the can', 2, 4, LOW, untested],
+    ['an earth tab and the frame, badly', 3, 2, { kind: 'ohms', ohms: 5e6 }, untested],
+    [
+      'a contact and an earth tab, by a leak',
+      0,
+      3,
+      { kind: 'ohms', ohms: 5e6 },
+      {
+        outcome: 'not-yet',
+        reasons: ['leak-to-frame-test', 'no-insulation-test'],
+      },
+    ],
+  ] as const)('or a join between %s', (_, a, b, value, line) => {
+    const on = bench(5, 1);
+    for (const [place, role] of [
+      [2, 'frame'],
+      [3, 'earth'],
+      [4, 'frame'],
+    ] as const)
+      on.add({
+        kind: 'restructured',
+        change: { change: 'terminal-role', terminal: on.terminals[place] as TerminalId, role },
+        basedOn: null,
+      });
+    on.add({
+      kind: 'supply-named',
+      supply: { id: on.newId(), name: 'mains', kind: 'L', volts: 230, current: 'AC', removed: false },
+    });
+    on.read(0, a, b, value);
+    expect(insulation(on)).toEqual(line);
+  });
+
+  it.each([
+    ['DC', 110, 'leak-found'],
+    ['DC', 230, 'leak-to-frame'],
+    ['AC', 24, 'leak-found'],
+    ['AC', 110, 'leak-to-frame'],
+  ] as const)('on %s of %d V is %s', (current, volts, reason) => {
+    const on = withFrame(null);
+    const supply = { id: on.newId(), name: 'a', volts, current, removed: false } as const;
+    on.add({ kind: 'supply-named', supply: { ...supply, kind: current === 'AC' ? 'L' : '+' } as never });
+    accepted(on, 0, 0, 2, 6e5);
+    expect(insulation(on).reasons).toContain(reason);
+  });
+
   it('is not passed by an insulation test that was made elsewhere', () => {
     const on = withFrame('battery');
     accepted(on, 0, 0, 2, 6e5);

@@ -2,6 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import { liveEvents, type Lead } from '../log/index.js';
 import { isLeak, type Quantity } from '../sense/index.js';
 import type { SettingId } from '../switch/index.js';
+import { liesInMetal, liesToMetal } from './to-metal.js';
 
 /** Insulation that lets something through: what parts for the pattern and conducts a little all the same. */
 export interface Leak {
@@ -11,7 +12,7 @@ export interface Leak {
   settings: SettingId[];
   /** The least that was read. */
   quantity: Quantity;
-  /** One side is the frame, the can or the shaft. */
+  /** One side is the frame, the can, the shaft or an earth tab. */
   toFrame: boolean;
 }
 
@@ -23,11 +24,13 @@ export function leaksOf({ tape, structure, log }: Pick<SwitchMap, 'tape' | 'stru
   const accepted = new Set(
     liveEvents(log, 'explained').flatMap(({ what }) => (what.as === 'leak' ? what.readings : [])),
   );
-  const frames = new Set(structure.terminals.flatMap(({ id, role }) => (role === 'frame' ? [id] : [])));
+  const [toFrame, inFrame] = [liesToMetal(structure), liesInMetal(structure)];
   const found = new Map<string, Leak>();
   for (const { reading, evidence, standing } of tape) {
     const { quantity } = evidence;
     if (standing !== 'counts' || !quantity || !(isLeak(evidence) || accepted.has(reading.id))) continue;
+    // A poor bond of the case is no leak of the switch.
+    if (inFrame(reading)) continue;
     const { red, black, setting } = reading;
     const key = [red, black]
       .map((lead) => lead.toSorted().join())
@@ -39,7 +42,7 @@ export function leaksOf({ tape, structure, log }: Pick<SwitchMap, 'tape' | 'stru
       black,
       settings: [...new Set([...(before?.settings ?? []), setting])],
       quantity: before && before.quantity.ohms < quantity.ohms ? before.quantity : quantity,
-      toFrame: [...red, ...black].some((id) => frames.has(id)),
+      toFrame: toFrame(reading),
     });
   }
   const order = structure.settings.map(({ id }) => id);

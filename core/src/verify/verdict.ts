@@ -8,12 +8,13 @@ import {
   newestOf,
 } from '../log/index.js';
 import { supplyPathOf } from '../path/index.js';
-import { isOnMains, LEAST_INSULATION } from '../safety/index.js';
+import { canShock, LEAST_INSULATION } from '../safety/index.js';
 import { oddQuestions } from '../table/index.js';
 import { compareWithExpected } from './compare.js';
 import { contactLimitOf, judgedContacts } from './fitness.js';
 import { leaksOf } from './leaks.js';
 import { repeatStanding } from './repeatability.js';
+import { liesToMetal } from './to-metal.js';
 
 /** What one line of the verdict comes to. */
 export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
@@ -128,31 +129,30 @@ function contactsLine(map: SwitchMap): VerdictLine {
 }
 
 /**
- * A join to the frame is a hazard, and so is a leak to it below the limit of live parts to earth where the machine is on the mains; a
+ * A join to the frame is a hazard, and so is a leak to it below the limit of live parts to earth where the machine is on the mains or on as many volts; a
  * recorded insulation test alone would pass either.
  */
 function insulationLine(map: SwitchMap): VerdictLine {
   const { tape, structure, log } = map;
-  const frames = new Set(structure.terminals.filter(({ role }) => role === 'frame').map(({ id }) => id));
-  const counting = tape.filter(({ standing }) => standing === 'counts');
-  const joinsFrame = counting.some(
-    ({ reading, evidence }) =>
-      evidence.says === 'joins' && [...reading.red, ...reading.black].some((id) => frames.has(id)),
+  const toMetal = liesToMetal(structure);
+  const joinsFrame = tape.some(
+    ({ standing, reading, evidence }) =>
+      standing === 'counts' && evidence.says === 'joins' && toMetal(reading),
   );
   if (joinsFrame) return line('fail', 'frame-joined');
   const test = insulationTestOf(log);
   if (test && (test.megohms ?? 0) < test.limitMegohms) return line('fail', 'insulation-low');
   const leaks = leaksOf(map);
   const toFrame = leaks.filter((leak) => leak.toFrame);
-  const mains = isOnMains(log);
-  if (mains === true && toFrame.some(({ quantity }) => quantity.ohms < LEAST_INSULATION))
+  const shocks = canShock(log);
+  if (shocks === true && toFrame.some(({ quantity }) => quantity.ohms < LEAST_INSULATION))
     return line('fail', 'leak-to-frame');
   const found: LineReason[] =
     leaks.length === 0
       ? []
-      : toFrame.length === 0 || mains === false
+      : toFrame.length === 0 || shocks === false
         ? ['leak-found']
-        : [mains ? 'leak-to-frame-test' : 'leak-to-frame-supply'];
+        : [shocks ? 'leak-to-frame-test' : 'leak-to-frame-supply'];
   // A test between other points does not clear a leak that was read.
   if (test)
     return found.length > 0
