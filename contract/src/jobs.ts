@@ -63,8 +63,8 @@ export class Job {
   version: number;
 }
 
-/** What is worked out of a job's log for the bench. */
-export class DerivedSummary {
+/** A job in the list on the bench. */
+export class JobSummary extends Job {
   /** null where the job cannot be read. */
   @FieldsOrNull()
   route: Route | null;
@@ -81,27 +81,14 @@ export class DerivedSummary {
   @IfGiven()
   @List()
   members?: JobId[];
-}
-
-/** A job in the list on the bench. */
-export class JobSummary extends Job implements DerivedSummary {
-  @FieldsOrNull()
-  route: Route | null;
-
-  @TextOrNull()
-  settingName: string | null;
-
-  @TextOrNull()
-  trouble: string | null;
-
-  @IfGiven()
-  @List()
-  members?: JobId[];
 
   /** The job has gone on since this was worked out; it is being worked out again. */
   @YesNo()
   stale: boolean;
 }
+
+/** What of it is worked out of the job's log. */
+export type DerivedSummary = Pick<JobSummary, 'route' | 'settingName' | 'trouble' | 'members'>;
 
 /** An event that is stored and cannot be read: damaged, or written by a newer Which Way. */
 export class UnreadableEvent {

@@ -62,6 +62,8 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
       return { text: `Map: ${plural(next.count, 'contradiction')}`, tone: 'amber' };
     case 'look-again':
       return { text: `Map: ${plural(next.count, 'pair')} to look at again`, tone: 'amber' };
+    case 'left-not-known':
+      return { text: `Map: ${plural(next.count, 'pair')} left as not known`, tone: 'amber' };
     case 'compare':
       return { text: 'Verify: compare with what it should be', tone: 'plain' };
     case 'differences':

@@ -18,6 +18,8 @@ export type NextThing =
   | { code: 'tangled' }
   | { code: 'contradiction'; count: number }
   | { code: 'look-again'; count: number }
+  /** Nothing is asked any more; a person left so many pairs not known. */
+  | { code: 'left-not-known'; count: number }
   | { code: 'compare' }
   | { code: 'differences'; missing: number; extra: number }
   | { code: 'choose-replacement' }
@@ -26,7 +28,7 @@ export type NextThing =
   | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 4;
+export const ROUTE_ENGINE = 5;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
@@ -99,8 +101,10 @@ function whereTo(
     const setting = settings.find(({ coverage }) => coverage.unknown > 0)?.settled.setting ?? null;
     return { at: 'map', next: { code: 'touches-left', touches: left.touches, setting } };
   }
-  const again = settings.reduce((sum, { coverage }) => sum + coverage.lookAgain, 0);
+  const items = settings.flatMap(({ settled }) => settled.lookAgain);
+  const again = items.filter((item) => !item.left).length;
   if (again > 0) return { at: 'map', next: { code: 'look-again', count: again } };
+  if (items.length > 0) return { at: 'map', next: { code: 'left-not-known', count: items.length } };
   if (!map.complete) return { at: 'map', next: { code: 'find-positions' } };
   if (job.signed !== null) return { at: 'refit', next: { code: 'signed', ...job.signed } };
   if (job.chosen !== null || recordsOf(map.log, 'refit-begun') !== null)

@@ -48,10 +48,12 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'no-ohms': 'some not read in ohms: by tone, or they follow',
   'no-contacts': 'no contact is known',
   'leak-found': 'a leak was noted',
-  'frame-joined': 'a terminal joins the frame: a hazard',
-  'leak-to-frame': 'a leak to the frame, below 1 MΩ: a hazard on the mains',
-  'leak-to-frame-supply': 'a leak to the frame: on the mains it is a hazard; what feeds it is not said',
-  'leak-to-frame-test': 'a leak to the frame: on the mains a hazard, until an insulation test clears it',
+  'frame-joined': 'a terminal is joined to the frame or earth: a hazard',
+  'leak-to-frame': 'a leak below 1 MΩ to the frame or earth: a hazard',
+  'leak-to-frame-supply':
+    'a leak to the frame or earth: a hazard on the mains, and the supply is not entered',
+  'leak-to-frame-test':
+    'a leak to the frame or earth: treat it as a hazard until an insulation test clears it',
   'no-insulation-test': 'no test with an insulation tester',
   'seen-at-fault': 'seen at fault',
   'not-looked-at': 'not all of it looked at',
@@ -155,8 +157,8 @@ export function repeatedWords({ run, failed, below, ohms: spread }: Repeated): s
   return `${seen}, ${UNDER_WORDS[under]}: ${rate}${spreads}${failed === 0 ? beyond : ''}.`;
 }
 
-/** A leak with where it was read and the least that it read: '3–FRAME at OFF, ON: 0.6 MΩ, to the frame'. */
+/** A leak with where it was read and the least that it read: '3–FRAME at OFF, ON: 0.6 MΩ, to the frame or earth'. */
 export function leakWords(structure: Structure, leak: Leak): string {
   const where = leak.settings.map((setting) => settingName(structure, setting)).join(', ');
-  return `${pairWords(structure, leak)} at ${where}: ${quantity(leak.quantity)}${leak.toFrame ? ', to the frame' : ''}`;
+  return `${pairWords(structure, leak)} at ${where}: ${quantity(leak.quantity)}${leak.toFrame ? ', to the frame or earth' : ''}`;
 }

@@ -38,7 +38,8 @@ export function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | u
 
 /** After so many readings of one pair it may be left as it is. */
 export const ENOUGH_READINGS = 3;
-const ENOUGH_ADVICE = 'It stays so. Say in the panel what it is, or leave it not known.';
+const ENOUGH_ADVICE =
+  'Three readings have not settled it. Say in the panel what it is, or leave it as not known.';
 
 /** What to look at again, and why. */
 export function lookAgainWords(
@@ -59,8 +60,8 @@ export function lookAgainWords(
 /** The map that ends with something left not known. */
 export const leftNotKnownWords = (pairs: number): PromptWords =>
   say(
-    pairs === 1 ? 'One pair is left not known' : `${pairs} pairs are left not known`,
-    'The rest is settled. The map is not complete: the table says where. Read such a pair again, and it is asked again.',
+    pairs === 1 ? 'One pair is left as not known' : `${pairs} pairs are left as not known`,
+    'Everything else is settled, but the map is not complete. The table shows which. Read a pair again to reopen it.',
   );
 
 /** The re-check that goes no further. */
@@ -74,7 +75,7 @@ export const notRecheckedWords = (pairs: number): PromptWords =>
 export const workingPairsWords = (pairs: number): PromptWords =>
   say(
     'The working pairs are found',
-    `${pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This is no pass.`,
+    `${pairs} pairs are not known: throws were not tested against each other, nor poles against poles. This does not count as a pass.`,
   );
 
 /** The quick check is read. */

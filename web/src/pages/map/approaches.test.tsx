@@ -155,11 +155,11 @@ describe('other ways of mapping', () => {
     const twice = [read([0], [1], middle), read([0], [1], middle)];
     const { written } = await renderJob(<MapPage />, [described, checked, ...twice]);
     await prompted('Look again at 1–2');
-    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it not known');
-    expect(screen.queryByRole('button', { name: 'Leave it not known' })).toBeNull();
+    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it as not known');
+    expect(screen.queryByRole('button', { name: 'Leave it as not known' })).toBeNull();
     type('1-2=4700');
-    fireEvent.click(await screen.findByRole('button', { name: 'Leave it not known' }));
-    await prompted('One pair is left not known');
+    fireEvent.click(await screen.findByRole('button', { name: 'Leave it as not known' }));
+    await prompted('One pair is left as not known');
     expect(written('explained')).toMatchObject([{ as: 'not-known' }]);
   });
 
@@ -188,7 +188,7 @@ describe('what is looked at again', () => {
       read([0], [1], middle),
     ]);
     await prompted('Look again at 1–2');
-    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it not known');
+    expect(screen.getByTestId('prompt-small').textContent).not.toContain('leave it as not known');
     const panel = screen.getByRole('alert');
     expect(panel.textContent).toContain('it repeats, 470 Ω 2 times');
     fireEvent.click(within(panel).getByRole('button', { name: 'It is a part, no contact' }));

@@ -15,7 +15,7 @@ export type AskedOf<Desk> = {
 interface Ways<Desk> {
   /** Opens the worker: Vite wants `new Worker(new URL(…))` to stand there in full. */
   open: () => Worker;
-  /** Does the same work on the page's own thread when there is no worker, or it broke. Without a stand-in, questions are refused. */
+  /** Does the same work in the page when the worker can't be loaded or breaks. Without it, such questions are rejected. */
   standIn?: () => Promise<Desk>;
   /** What a desk is told before its first question. */
   first?: (desk: AskedOf<Desk>) => Promise<void>;
@@ -61,7 +61,7 @@ export class Beside<Desk extends object> {
 
   /**
    * Asks, and gives the answer.
-   * @throws whatever the work threw; BesideBroke if there is no stand-in; the signal's reason if the question is aborted; an error after end().
+   * @throws what the work threw; BesideBroke if the worker broke and there is no stand-in; the signal's reason on abort; an Error after `end`.
    */
   async ask<Answer>(
     question: (desk: AskedOf<Desk>) => Promise<Answer>,

@@ -43,7 +43,7 @@ export function ruleWords({ field, rule, limits, problems }: BrokenRule): { mess
   }
   const wanted = RULES[rule]?.(limits);
   return {
-    message: wanted ? `${field} must be ${wanted}.` : `${field} is not what it must be.`,
+    message: wanted ? `${field} must be ${wanted}.` : `${field} is not valid.`,
     hint: 'GET /api/docs says what fits.',
   };
 }

@@ -8,6 +8,6 @@ export const LOOK_AGAIN_TEXT = {
   itIs: 'It is ',
   declareWhatLiesAcross: (ends: string | number) => `Declare what lies across ${ends}`,
   declareWhatLiesThere: 'Declare what lies there',
-  leaveItNotKnown: 'Leave it not known',
-  leftNotKnown: ' (left not known)',
+  leaveItNotKnown: 'Leave it as not known',
+  leftNotKnown: ' (left as not known)',
 };

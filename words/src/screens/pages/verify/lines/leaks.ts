@@ -2,5 +2,5 @@
 export const LEAKS_TEXT = {
   notedUnderInsulation: 'Noted under insulation',
   openForThePatternAnd:
-    'These are open for the pattern, but a little gets through. Damp or dirty insulation reads so: test it with an insulation tester.',
+    'These count as open, but a little current gets through. Damp or dirty insulation does this. Check it with an insulation tester.',
 };
