@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import { liveEvents, type Lead } from '../log/index.js';
 import { isLeak, type Quantity } from '../sense/index.js';
 import type { SettingId } from '../switch/index.js';
-import { liesInMetal, liesToMetal } from './to-metal.js';
+import { metalSide } from './to-metal.js';
 
 /** Insulation that lets something through: what parts for the pattern and conducts a little all the same. */
 export interface Leak {
@@ -24,13 +24,14 @@ export function leaksOf({ tape, structure, log }: Pick<SwitchMap, 'tape' | 'stru
   const accepted = new Set(
     liveEvents(log, 'explained').flatMap(({ what }) => (what.as === 'leak' ? what.readings : [])),
   );
-  const [toFrame, inFrame] = [liesToMetal(structure), liesInMetal(structure)];
+  const sideOf = metalSide(structure);
   const found = new Map<string, Leak>();
   for (const { reading, evidence, standing } of tape) {
     const { quantity } = evidence;
     if (standing !== 'counts' || !quantity || !(isLeak(evidence) || accepted.has(reading.id))) continue;
     // A poor bond of the case is no leak of the switch.
-    if (inFrame(reading)) continue;
+    const side = sideOf(reading);
+    if (side === 'within') continue;
     const { red, black, setting } = reading;
     const key = [red, black]
       .map((lead) => lead.toSorted().join())
@@ -42,7 +43,7 @@ export function leaksOf({ tape, structure, log }: Pick<SwitchMap, 'tape' | 'stru
       black,
       settings: [...new Set([...(before?.settings ?? []), setting])],
       quantity: before && before.quantity.ohms < quantity.ohms ? before.quantity : quantity,
-      toFrame: toFrame(reading),
+      toFrame: side === 'to-metal',
     });
   }
   const order = structure.settings.map(({ id }) => id);

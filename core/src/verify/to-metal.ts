@@ -5,18 +5,19 @@ import type { Structure, TerminalId } from '../switch/index.js';
 const METAL: ReadonlySet<string> = new Set(['frame', 'earth']);
 
 /**
- * Whether a reading lies between the switch's own terminals and its metal. Metal to metal is the bond of the case; where metal and a
- * terminal are tied on one lead, nobody can tell which of them it is.
+ * Where a reading lies: between a terminal and the metal of the switch; within the metal, which is the bond of the case; or elsewhere.
+ * Where metal and a terminal are tied on one lead nobody can tell which of the two it is: that is elsewhere.
  */
-export function liesToMetal({ terminals }: Structure): (reading: { red: Lead; black: Lead }) => boolean {
+export function metalSide({
+  terminals,
+}: Pick<Structure, 'terminals'>): (reading: {
+  red: Lead;
+  black: Lead;
+}) => 'to-metal' | 'within' | 'elsewhere' {
   const metal = new Set<TerminalId>(terminals.flatMap(({ id, role }) => (METAL.has(role) ? [id] : [])));
-  const isAll = (lead: Lead) => lead.every((id) => metal.has(id));
-  const isNone = (lead: Lead) => !lead.some((id) => metal.has(id));
-  return ({ red, black }) => (isAll(red) && isNone(black)) || (isNone(red) && isAll(black));
-}
-
-/** Whether a reading lies between two pieces of metal alone. */
-export function liesInMetal({ terminals }: Structure): (reading: { red: Lead; black: Lead }) => boolean {
-  const metal = new Set<TerminalId>(terminals.flatMap(({ id, role }) => (METAL.has(role) ? [id] : [])));
-  return ({ red, black }) => [...red, ...black].every((id) => metal.has(id));
+  return ({ red, black }) => {
+    const [one, other] = [red, black].map((lead) => lead.filter((id) => metal.has(id)).length / lead.length);
+    if (one === 1 && other === 1) return 'within';
+    return (one === 1 && other === 0) || (one === 0 && other === 1) ? 'to-metal' : 'elsewhere';
+  };
 }

@@ -14,7 +14,7 @@ import { compareWithExpected } from './compare.js';
 import { contactLimitOf, judgedContacts } from './fitness.js';
 import { leaksOf } from './leaks.js';
 import { repeatStanding } from './repeatability.js';
-import { liesToMetal } from './to-metal.js';
+import { metalSide } from './to-metal.js';
 
 /** What one line of the verdict comes to. */
 export type LineOutcome = 'pass' | 'fail' | 'not-yet' | 'cannot-tell';
@@ -134,10 +134,10 @@ function contactsLine(map: SwitchMap): VerdictLine {
  */
 function insulationLine(map: SwitchMap): VerdictLine {
   const { tape, structure, log } = map;
-  const toMetal = liesToMetal(structure);
+  const sideOf = metalSide(structure);
   const joinsFrame = tape.some(
     ({ standing, reading, evidence }) =>
-      standing === 'counts' && evidence.says === 'joins' && toMetal(reading),
+      standing === 'counts' && evidence.says === 'joins' && sideOf(reading) === 'to-metal',
   );
   if (joinsFrame) return line('fail', 'frame-joined');
   const test = insulationTestOf(log);
