@@ -274,6 +274,8 @@ function benchRecheck() {
   }
 }
 
+const began = now();
+const seconds = () => Math.round((now() - began) / 1000);
 benchPlanners({ note, atMost, round }, casesPath);
 benchRecheck();
 benchPath({ note, round });
@@ -284,9 +286,13 @@ benchMatch({ note, atMost, round });
 benchFaults({ note, atMost, atLeast, round });
 benchCheck({ note, atMost, round }, casesPath);
 benchSystem({ note, atMost, round });
+note('all', 'the core', seconds(), 's');
 benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });
+note('all', 'the core and the store', seconds(), 's');
 if (DEEP) await benchMillion({ note, atMost, round }, job);
 await benchBrowser({ note, atMost, round });
 await benchPages({ note, atMost, round });
+if (DEEP) note('all', 'everything', seconds(), 's');
+else atMost('all', 'everything', seconds(), 's', 600);
 if (json) write(`${JSON.stringify(figures)}\n`);

@@ -87,7 +87,9 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   await open('Leak', { labels: '1 2 F', frame: 'F', positions: [['OFF', '2-F'], ['ON', '1-2-F']] }); // prettier-ignore
   await expected('OFF: -\nON: 1-2');
   await expect(page.getByTestId('verdict')).toHaveText('Failed');
-  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('is joined to the frame or earth: a hazard');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
+    'is joined to the frame or earth: a hazard',
+  );
 });
 
 test('it fails sometimes: twenty strokes with two misses, then the new part measured beside it', async ({

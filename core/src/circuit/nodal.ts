@@ -1,3 +1,5 @@
+import { Reals } from '../grid/index.js';
+import { solveLinear } from '../network/index.js';
 import type { Phasor } from './phasor.js';
 
 /** A resistance between two nets, in siemens. */
@@ -36,45 +38,26 @@ export function netVoltages(
   if (reached.length === 0) return voltages;
   const at = new Map(reached.map((net, index) => [net, index]));
   const size = reached.length;
-  const rows = reached.map(() => new Float64Array(size + 2));
+  const rows = new Reals(size * (size + 2), size + 2);
   for (const { a, b, siemens } of between)
     for (const [one, other] of [
       [a, b],
       [b, a],
     ] as const) {
-      const row = rows[at.get(one) ?? -1];
-      if (!row) continue;
-      const [own, there] = [at.get(one) as number, at.get(other)];
-      row[own] = (row[own] as number) + siemens;
-      if (there !== undefined) row[there] = (row[there] as number) - siemens;
+      const [own, there] = [at.get(one), at.get(other)];
+      if (own === undefined) continue;
+      const row = own * rows.columns;
+      rows.add(row + own, siemens);
+      if (there !== undefined) rows.add(row + there, -siemens);
       const known = fixed.get(other);
       if (!known) continue;
-      row[size] = (row[size] as number) + siemens * known.re;
-      row[size + 1] = (row[size + 1] as number) + siemens * known.im;
+      rows.add(row + size, siemens * known.re);
+      rows.add(row + size + 1, siemens * known.im);
     }
-  eliminate(rows, size);
-  reached.forEach((net, index) => {
-    const row = rows[index] as Float64Array;
-    voltages.set(net, { re: row[size] as number, im: row[size + 1] as number });
-  });
+  // The matrix of reached nets is never singular.
+  solveLinear(rows);
+  reached.forEach((net, row) =>
+    voltages.set(net, { re: rows.cell(row, size), im: rows.cell(row, size + 1) }),
+  );
   return voltages;
-}
-
-/** Gauss and Jordan, with the largest pivot of each column; the matrix of reached nets is never singular. */
-function eliminate(rows: Float64Array[], size: number): void {
-  for (let column = 0; column < size; column += 1) {
-    let best = column;
-    for (let row = column + 1; row < size; row += 1)
-      if (Math.abs(rows[row]?.[column] ?? 0) > Math.abs(rows[best]?.[column] ?? 0)) best = row;
-    [rows[column], rows[best]] = [rows[best] as Float64Array, rows[column] as Float64Array];
-    const pivot = rows[column] as Float64Array;
-    const scale = pivot[column] as number;
-    for (let cell = column; cell < size + 2; cell += 1) pivot[cell] = (pivot[cell] as number) / scale;
-    rows.forEach((row, index) => {
-      const factor = row[column] as number;
-      if (index === column || factor === 0) return;
-      for (let cell = column; cell < size + 2; cell += 1)
-        row[cell] = (row[cell] as number) - factor * (pivot[cell] as number);
-    });
-  }
 }

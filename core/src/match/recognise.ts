@@ -1,3 +1,4 @@
+import { Ints } from '../grid/index.js';
 import { factAt, type SwitchMap } from '../continuity/index.js';
 import { ordinarySwitches, patternOfKnown, type Partition, type Pattern } from '../partition/index.js';
 import type { Hypothesis } from '../planner/index.js';
@@ -117,39 +118,39 @@ function showsSo({ pairs }: KnownSoFar, pattern: Pattern, contacts: readonly num
  * Lays a candidate's terminals over the contacts so that every known fact agrees: depth first, terminals that join most
  * first. null when there is no way, or none within the cap.
  */
-function fit({ pairs }: KnownSoFar, pattern: Pattern, size: number): number[] | null {
+function fit({ pairs }: KnownSoFar, pattern: Pattern, size: number): Ints | null {
   const about = Array.from({ length: size }, (): KnownSoFar['pairs'] => []);
-  const weight = new Array<number>(size).fill(0);
+  const weight = new Ints(size);
   for (const pair of pairs)
     for (const end of [pair.a, pair.b]) {
       about[end]?.push(pair);
-      weight[end] = (weight[end] as number) + 100 * pair.joined.size + pair.apart.size;
+      weight.add(end, 100 * pair.joined.size + pair.apart.size);
     }
-  const order = weight
-    .map((_, place) => place)
-    .sort((one, other) => (weight[other] as number) - (weight[one] as number));
-  const lay = new Array<number>(size).fill(-1);
+  const order = new Ints(
+    about.map((_, place) => place).sort((one, other) => weight.get(other) - weight.get(one)),
+  );
+  const lay = Ints.filled(size, -1);
   const used = new Array<boolean>(size).fill(false);
   let nodes = 0;
   const agrees = (place: number): boolean =>
     (about[place] as KnownSoFar['pairs']).every(({ a, b, joined, apart }) => {
-      const [one, other] = [lay[a] as number, lay[b] as number];
+      const [one, other] = [lay.get(a), lay.get(b)];
       if (one < 0 || other < 0) return true;
       const together = (setting: number) => pattern[setting]?.[one] === pattern[setting]?.[other];
       return [...joined].every(together) && ![...apart].some(together);
     });
   const place = (at: number): boolean => {
     if (at === size) return true;
-    const contact = order[at] as number;
+    const contact = order.get(at);
     for (let terminal = 0; terminal < size; terminal += 1) {
       if (used[terminal]) continue;
       nodes += 1;
       if (nodes > MOST_NODES) return false;
-      lay[contact] = terminal;
+      lay.set(contact, terminal);
       used[terminal] = true;
       if (agrees(contact) && place(at + 1)) return true;
       used[terminal] = false;
-      lay[contact] = -1;
+      lay.set(contact, -1);
     }
     return false;
   };
@@ -157,17 +158,12 @@ function fit({ pairs }: KnownSoFar, pattern: Pattern, size: number): number[] | 
 }
 
 /** The candidate's pattern over all terminals of the switch; those that are no contacts stay alone. */
-function laidOver(
-  pattern: Pattern,
-  lay: readonly number[],
-  contacts: readonly number[],
-  size: number,
-): Pattern {
+function laidOver(pattern: Pattern, lay: Ints, contacts: readonly number[], size: number): Pattern {
   return pattern.map((nets): Partition => {
     const first = new Map<number, number>();
     const laid = Array.from({ length: size }, (_, place) => place);
     contacts.forEach((place, index) => {
-      const net = nets[lay[index] as number] as number;
+      const net = nets[lay.get(index)] as number;
       const before = first.get(net);
       if (before === undefined) first.set(net, place);
       laid[place] = before ?? place;

@@ -1,2 +1,3 @@
 export { resistanceWithDiodes, type Diode } from './directed.js';
+export { solveLinear } from './linear.js';
 export { resistanceBetween, type Resistance } from './resistance.js';

@@ -1,4 +1,6 @@
+import { Ints, Reals } from '../grid/index.js';
 import { partitionOf } from '../partition/index.js';
+import { solveLinear } from './linear.js';
 
 /** A resistance between two nodes, in ohms (0 is allowed and ties them). */
 export interface Resistance {
@@ -26,14 +28,8 @@ export function resistanceBetween(
     if (!inside(a) || !inside(b) || !(ohms >= 0)) throw new RangeError(`bad resistance ${a}-${b}: ${ohms}`);
   }
   if (!inside(from) || !inside(to)) throw new RangeError(`no such node: ${from} or ${to}`);
-  const node = partitionOf(
-    nodes,
-    network.filter(({ ohms }) => ohms === 0).map(({ a, b }) => [a, b] as const),
-  );
-  const rest = network
-    .filter(({ ohms }) => ohms > 0)
-    .map(({ a, b, ohms }) => ({ a: node[a] as number, b: node[b] as number, ohms }));
-  return betweenNodes(rest, node[from] as number, node[to] as number);
+  const [node, rest] = withoutShorts(nodes, network);
+  return betweenNodes(rest, node.get(from), node.get(to));
 }
 
 /**
@@ -46,17 +42,26 @@ export function potentials(
   from: number,
   to: number,
 ): Float64Array | null {
-  const tied = partitionOf(
-    nodes,
-    network.filter(({ ohms }) => ohms === 0).map(({ a, b }) => [a, b] as const),
+  const [tied, rest] = withoutShorts(nodes, network);
+  const [start, end] = [tied.get(from), tied.get(to)];
+  if (start === end) return new Float64Array(nodes);
+  const solved = solveFrom(rest, start, end);
+  return solved && Float64Array.from({ length: nodes }, (_, node) => solved.get(tied.get(node)) ?? 0);
+}
+
+/** For every node the one that it is tied to by nothing, and the rest of the network between those. */
+function withoutShorts(nodes: number, network: readonly Resistance[]): [tied: Ints, rest: Resistance[]] {
+  const shorts = network.filter(({ ohms }) => ohms === 0);
+  const tied = new Ints(
+    partitionOf(
+      nodes,
+      shorts.map(({ a, b }) => [a, b] as const),
+    ),
   );
   const rest = network
     .filter(({ ohms }) => ohms > 0)
-    .map(({ a, b, ohms }) => ({ a: tied[a] as number, b: tied[b] as number, ohms }));
-  const [start, end] = [tied[from] as number, tied[to] as number];
-  if (start === end) return new Float64Array(nodes);
-  const solved = solveFrom(rest, start, end);
-  return solved && Float64Array.from({ length: nodes }, (_, node) => solved.get(tied[node] as number) ?? 0);
+    .map(({ a, b, ohms }) => ({ a: tied.get(a), b: tied.get(b), ohms }));
+  return [tied, rest];
 }
 
 /** A network with its shorts contracted: two nodes tied by nothing are one, so that the matrix stays well conditioned. */
@@ -71,26 +76,23 @@ function solveFrom(network: readonly Resistance[], from: number, to: number): Ma
   if (!reached.has(to)) return null;
   const index = new Map([...reached].filter((node) => node !== to).map((node, at) => [node, at]));
   const size = index.size;
-  const rows = Array.from({ length: size }, () => new Float64Array(size + 1));
+  const rows = new Reals(size * (size + 1), size + 1);
+  const add = (row: number, column: number, amount: number) => rows.add(row * (size + 1) + column, amount);
   for (const { a, b, ohms } of network) {
     if (a === b || !reached.has(a)) continue;
     const siemens = 1 / ohms;
     const [at, other] = [index.get(a), index.get(b)];
-    if (at !== undefined) add(rows, at, at, siemens);
-    if (other !== undefined) add(rows, other, other, siemens);
+    if (at !== undefined) add(at, at, siemens);
+    if (other !== undefined) add(other, other, siemens);
     if (at !== undefined && other !== undefined) {
-      add(rows, at, other, -siemens);
-      add(rows, other, at, -siemens);
+      add(at, other, -siemens);
+      add(other, at, -siemens);
     }
   }
-  add(rows, index.get(from) as number, size, 1);
-  const volts = solve(rows);
-  return new Map([...index].map(([node, at]) => [node, volts[at] as number]));
-}
-
-function add(rows: Float64Array[], row: number, column: number, amount: number): void {
-  const cells = rows[row] as Float64Array;
-  cells[column] = (cells[column] as number) + amount;
+  const start = index.get(from);
+  if (start !== undefined) add(start, size, 1);
+  solveLinear(rows);
+  return new Map([...index].map(([node, at]) => [node, rows.cell(at, size)]));
 }
 
 function componentOf(start: number, network: readonly Resistance[]): Set<number> {
@@ -105,28 +107,4 @@ function componentOf(start: number, network: readonly Resistance[]): Set<number>
     }
   }
   return reached;
-}
-
-function solve(rows: Float64Array[]): number[] {
-  const size = rows.length;
-  const cell = (row: number, column: number) => (rows[row] as Float64Array)[column] as number;
-  for (let column = 0; column < size; column += 1) {
-    let pivot = column;
-    for (let row = column + 1; row < size; row += 1) {
-      if (Math.abs(cell(row, column)) > Math.abs(cell(pivot, column))) pivot = row;
-    }
-    [rows[column], rows[pivot]] = [rows[pivot] as Float64Array, rows[column] as Float64Array];
-    for (let row = column + 1; row < size; row += 1) {
-      const factor = cell(row, column) / cell(column, column);
-      if (factor === 0) continue;
-      for (let at = column; at <= size; at += 1) add(rows, row, at, -factor * cell(column, at));
-    }
-  }
-  const answer = new Array<number>(size).fill(0);
-  for (let row = size - 1; row >= 0; row -= 1) {
-    let sum = cell(row, size);
-    for (let at = row + 1; at < size; at += 1) sum -= cell(row, at) * (answer[at] as number);
-    answer[row] = sum / cell(row, row);
-  }
-  return answer;
 }

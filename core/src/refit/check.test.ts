@@ -2,7 +2,8 @@ import Logic from 'logic-solver';
 import { describe, expect, it } from 'vitest';
 import { partitionFromGroups } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
-import { bitsOf, coverOf } from './cover.js';
+import { BitSet } from '../grid/index.js';
+import { coverOf } from './cover.js';
 import {
   checkOf,
   joinedWith,
@@ -191,7 +192,7 @@ describe('the fewest columns that cover all rows', () => {
         ),
       );
       const found = coverOf(
-        columns.map((one) => bitsOf(rows, one)),
+        columns.map((one) => BitSet.of(rows, one)),
         rows,
       );
       expect(found.atLeast).toBe(found.columns.length);

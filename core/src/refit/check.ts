@@ -1,4 +1,5 @@
-import { bitsOf, coverOf } from './cover.js';
+import { BitSet } from '../grid/index.js';
+import { coverOf } from './cover.js';
 import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
 
 /** A reading of the check before power: two places, in a position, and what must be read. */
@@ -18,7 +19,7 @@ export interface Check {
 }
 
 interface Candidate extends CheckReading {
-  shows: Uint32Array;
+  shows: BitSet;
 }
 
 /**
@@ -30,17 +31,13 @@ interface Candidate extends CheckReading {
 export function checkOf(bench: Bench): Check {
   const mistakes = mistakesOf(bench);
   const candidates = candidatesOf(bench, mistakes);
-  const shown = new Uint32Array(Math.ceil(mistakes.length / 32));
-  for (const { shows } of candidates) shows.forEach((word, at) => (shown[at] = (shown[at] as number) | word));
-  const rows = mistakes.flatMap((_, at) =>
-    ((shown[at >> 5] as number) & (1 << (at & 31))) === 0 ? [] : [at],
-  );
+  const shown = BitSet.of(mistakes.length);
+  for (const { shows } of candidates) shown.addAll(shows);
+  const rows = mistakes.flatMap((_, at) => (shown.has(at) ? [at] : []));
   const columns = candidates.map(({ shows }) =>
-    bitsOf(
+    BitSet.of(
       rows.length,
-      rows.flatMap((mistake, row) =>
-        ((shows[mistake >> 5] as number) & (1 << (mistake & 31))) === 0 ? [] : [row],
-      ),
+      rows.flatMap((mistake, row) => (shows.has(mistake) ? [row] : [])),
     ),
   );
   const { columns: chosen, atLeast } = coverOf(columns, rows.length);
@@ -66,15 +63,15 @@ function candidatesOf(bench: Bench, mistakes: readonly Mistake[]): Candidate[] {
     for (let a = 0; a < size; a += 1)
       for (let b = a + 1; b < size; b += 1) {
         const joins = right[a] === right[b];
-        const shows = new Uint32Array(Math.ceil(mistakes.length / 32));
+        const shows = BitSet.of(mistakes.length);
         let any = false;
         wrong.forEach((nets, at) => {
           if (!nets || (nets[a] === nets[b]) === joins) return;
-          shows[at >> 5] = (shows[at >> 5] as number) | (1 << (at & 31));
+          shows.add(at);
           any = true;
         });
         if (!any) continue;
-        const key = shows.join();
+        const key = shows.key();
         if (!found.has(key)) found.set(key, { position, a, b, joins, shows });
       }
   });

@@ -6,6 +6,7 @@ import * as circuit from '../circuit/index.js';
 import * as continuity from '../continuity/index.js';
 import * as explain from '../explain/index.js';
 import * as formats from '../formats/index.js';
+import * as grid from '../grid/index.js';
 import * as log from '../log/index.js';
 import * as match from '../match/index.js';
 import * as network from '../network/index.js';
@@ -29,7 +30,18 @@ import { mapped } from './mapped.js';
 
 /** What an example may name: the doors of every floor, and what makes a switch in a line. */
 const SCOPE: Record<string, unknown> = {
-  ...{ ...schema, ...switches, ...log, ...partition, ...network, ...rating, ...safety, ...worth, ...sense },
+  ...{
+    ...grid,
+    ...schema,
+    ...switches,
+    ...log,
+    ...partition,
+    ...network,
+    ...rating,
+    ...safety,
+    ...worth,
+    ...sense,
+  },
   ...{ ...path, ...continuity, ...explain, ...planner, ...probing, ...table, ...verify, ...circuit },
   ...{ ...match, ...refit, ...route, ...simulated, ...formats, bench, CLOSED, OPEN, mapped },
 };

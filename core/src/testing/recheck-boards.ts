@@ -1,5 +1,6 @@
 import { PairMarks } from '../partition/index.js';
 import fc from 'fast-check';
+import { Ints } from '../grid/index.js';
 import { setBit, wordsFor, type Bits } from '../planner/field/bits.js';
 import {
   costOf,
@@ -16,7 +17,7 @@ import {
 function rowsOf(marks: PairMarks): Bits {
   const { size } = marks;
   const words = wordsFor(size);
-  const rows = new Int32Array(size * words);
+  const rows = new Ints(size * words);
   for (let a = 0; a < size; a += 1)
     for (let b = 0; b < size; b += 1) if (marks.has(a, b)) setBit(rows, b, a, words);
   return rows;

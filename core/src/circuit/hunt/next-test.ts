@@ -75,7 +75,7 @@ function bestAhead(told: readonly Told[], chances: Chances): Told | undefined {
   for (const first of told.slice(0, LOOKED_AT)) {
     let [bits, seconds] = [first.bits, first.test.seconds + QUESTION_SECONDS];
     for (const { share, left } of first.table.split(chances)) {
-      if (Math.max(...left) >= SURE) continue;
+      if (Math.max(...left.cells) >= SURE) continue;
       const second = bestOf(told, left);
       if (!second) continue;
       bits += share * second.bits;

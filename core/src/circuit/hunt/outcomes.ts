@@ -1,3 +1,4 @@
+import { Ints, Reals } from '../../grid/index.js';
 import { comesAndGoes } from './fault.js';
 import type { ModelledFault } from './fault-model.js';
 import { THERE, type RankedFault } from './rank.js';
@@ -23,18 +24,18 @@ export function steadyOr(
 }
 
 /** Chances of the faults that are still likely, in their order; they need not add up to one. */
-export type Chances = Float64Array;
+export type Chances = Reals;
 
 export const chancesOf = (faults: readonly RankedFault[]): Chances =>
-  Float64Array.from(faults, ({ chance }) => chance);
+  new Reals(faults.map(({ chance }) => chance));
 
 /** What a test finds with each of the faults that are still likely, as numbers: reckoned with again and again. */
 export class OutcomeTable {
   /** By fault: the outcome, and another one that it may have; -1: none, or it cannot be said. */
-  readonly #one: Int16Array;
-  readonly #other: Int16Array;
+  readonly #one: Ints;
+  readonly #other: Ints;
   /** How often it is the first of the two. */
-  readonly #share: Float64Array;
+  readonly #share: Reals;
   readonly #count: number;
   /** Whether some fault has two outcomes. */
   readonly #mixed: boolean;
@@ -48,30 +49,33 @@ export class OutcomeTable {
       codes.set(outcome, known);
       return known;
     };
-    this.#one = new Int16Array(faults.length).fill(-1);
-    this.#other = new Int16Array(faults.length).fill(-1);
-    this.#share = new Float64Array(faults.length).fill(1);
+    this.#one = Ints.filled(faults.length, -1);
+    this.#other = Ints.filled(faults.length, -1);
+    this.#share = new Reals(faults.map(() => 1));
     faults.forEach((fault, at) => {
       const [one, other] = outcomesOf(fault) ?? [];
-      if (one) [this.#one[at], this.#share[at]] = [codeOf(one[0]), one[1]];
-      if (other) this.#other[at] = codeOf(other[0]);
+      if (one) {
+        this.#one.set(at, codeOf(one[0]));
+        this.#share.set(at, one[1]);
+      }
+      if (other) this.#other.set(at, codeOf(other[0]));
     });
     this.#count = codes.size;
-    this.#mixed = this.#other.some((code) => code >= 0);
-    this.key = `${this.#one.join()} ${this.#other.join()} ${this.#share.join()}`;
+    this.#mixed = this.#other.cells.some((code) => code >= 0);
+    this.key = `${this.#one.cells.join()} ${this.#other.cells.join()} ${this.#share.cells.join()}`;
   }
 
   /** How likely each outcome is, not yet of one. */
-  #sums(chances: Chances): Float64Array {
-    const sums = new Float64Array(this.#count);
+  #sums(chances: Chances): Reals {
+    const sums = new Reals(this.#count);
     // Thousands of times for one question: plain loops.
     for (let at = 0; at < chances.length; at += 1) {
-      const [one, other] = [this.#one[at] as number, this.#other[at] as number];
-      const chance = chances[at] as number;
+      const [one, other] = [this.#one.get(at), this.#other.get(at)];
+      const chance = chances.get(at);
       if (one < 0) continue;
-      const share = this.#share[at] as number;
-      sums[one] = (sums[one] as number) + chance * share;
-      if (other >= 0) sums[other] = (sums[other] as number) + chance * (1 - share);
+      const share = this.#share.get(at);
+      sums.add(one, chance * share);
+      if (other >= 0) sums.add(other, chance * (1 - share));
     }
     return sums;
   }
@@ -82,14 +86,14 @@ export class OutcomeTable {
     if (this.#count < 2) return 0;
     const sums = this.#sums(chances);
     let [sum, bits] = [0, 0];
-    for (const one of sums) sum += one;
+    for (const one of sums.cells) sum += one;
     if (sum === 0) return 0;
-    for (const one of sums) bits -= entropy(one / sum);
+    for (const one of sums.cells) bits -= entropy(one / sum);
     if (!this.#mixed) return bits;
     for (let at = 0; at < chances.length; at += 1) {
-      if ((this.#other[at] as number) < 0) continue;
-      const share = this.#share[at] as number;
-      bits += ((chances[at] as number) / sum) * (entropy(share) + entropy(1 - share));
+      if (this.#other.get(at) < 0) continue;
+      const share = this.#share.get(at);
+      bits += (chances.get(at) / sum) * (entropy(share) + entropy(1 - share));
     }
     return bits;
   }
@@ -97,15 +101,16 @@ export class OutcomeTable {
   /** What is left of the chances with each outcome, of one together, and how often it comes to that. */
   split(chances: Chances): { share: number; left: Chances }[] {
     const sums = this.#sums(chances);
-    const sum = sums.reduce((all, one) => all + one, 0);
-    return [...sums].flatMap((all, outcome) => {
+    const sum = sums.cells.reduce((all, one) => all + one, 0);
+    return [...sums.cells].flatMap((all, outcome) => {
       if (all === 0) return [];
-      const left = chances.map((chance, at) => {
-        const share = this.#share[at] as number;
-        const how = (this.#one[at] === outcome ? share : 0) + (this.#other[at] === outcome ? 1 - share : 0);
+      const left = chances.cells.map((chance, at) => {
+        const share = this.#share.get(at);
+        const how =
+          (this.#one.get(at) === outcome ? share : 0) + (this.#other.get(at) === outcome ? 1 - share : 0);
         return (chance * how) / all;
       });
-      return [{ share: all / sum, left }];
+      return [{ share: all / sum, left: new Reals(left) }];
     });
   }
 }

@@ -1,3 +1,4 @@
+import { Ints } from '../../grid/index.js';
 import type { CompiledDemand } from './wires.js';
 import type { CompiledPart } from './part.js';
 
@@ -25,26 +26,35 @@ export function assignWires(demand: CompiledDemand, part: CompiledPart, limits: 
   return new Assignment(demand, part, limits).run();
 }
 
+/** What is so at one depth: sets of wires as bits, [row * wires + wire], the low 31 and the others. */
+interface State {
+  joinLow: Ints;
+  joinHigh: Ints;
+  partLow: Ints;
+  partHigh: Ints;
+  /** A wire that lies in a net of the part: [row * terminals + root]; -1: none yet. */
+  wireIn: Ints;
+}
+
 /** One search. State by depth is kept in one long array, so that going back costs nothing. */
 class Assignment {
   readonly #wires: number;
   /** Looked at: the demanded positions, then the guards. */
-  readonly #rows: number[];
+  readonly #rows: number;
+  /** The nets of the part in each of them: [row, terminal]. */
+  readonly #given: Ints;
+  /** The nets that the demand has: [row, wire]. */
+  readonly #wanted: Ints;
   readonly #demanded: number;
   readonly #wireOf: Int8Array;
-  readonly #count: Int32Array;
+  readonly #count: Ints;
   readonly #taken: Map<number, number> = new Map();
-  /** How many wires of a net have a terminal: [row * wires + first wire of the net]. */
-  readonly #begun: Int32Array;
-  /** Without junctions a terminal must lie in nets that are large enough: [wire * terminals + terminal] is 1 where it does not. */
-  readonly #small: Uint8Array | null;
-  /** Sets of joined wires and of what they must part from, by depth: [row * wires + wire] for low and high. */
-  readonly #joinLow: Int32Array[] = [];
-  readonly #joinHigh: Int32Array[] = [];
-  readonly #partLow: Int32Array[] = [];
-  readonly #partHigh: Int32Array[] = [];
-  /** A wire that lies in a net of the part, by depth: [row * terminals + root]; -1: none yet. */
-  readonly #wireIn: Int8Array[] = [];
+  /** How many wires of a net have a terminal: [row, first wire of the net]. */
+  readonly #begun: Ints;
+  /** Without junctions a terminal must lie in nets that are large enough: [wire, terminal] is 1 where it does not. */
+  readonly #small: Ints | null;
+  /** What is so at each depth, from the beginning to where the search stands. */
+  readonly #states: State[] = [];
   #nodes = 0;
   #cut = false;
 
@@ -54,27 +64,29 @@ class Assignment {
     readonly limits: AssignLimits,
   ) {
     this.#wires = demand.wires;
-    this.#rows = [...limits.positions, ...limits.guards];
+    const rows = [...limits.positions, ...limits.guards];
+    this.#rows = rows.length;
+    this.#given = Ints.rows(rows.map((row) => part.pattern[row] ?? []));
+    this.#wanted = Ints.rows(demand.low);
     this.#demanded = limits.positions.length;
     this.#wireOf = new Int8Array(part.terminals).fill(-1);
-    this.#count = new Int32Array(demand.wires);
-    this.#begun = new Int32Array(this.#demanded * demand.wires);
+    this.#count = new Ints(demand.wires);
+    this.#begun = new Ints(this.#demanded * demand.wires);
     this.#small = limits.jumpers === 0 ? this.#tooSmall() : null;
-    this.#push();
+    this.#states.push(this.#first());
   }
 
   /** Terminals that lie in smaller nets than a wire needs: without junctions it joins only what lies in its terminal's net. */
-  #tooSmall(): Uint8Array {
-    const { terminals, pattern } = this.part;
-    const small = new Uint8Array(this.#wires * terminals);
+  #tooSmall(): Ints {
+    const { terminals } = this.part;
+    const small = new Ints(this.#wires * terminals, terminals);
     for (let row = 0; row < this.#demanded; row += 1) {
-      const nets = this.demand.low[row] as number[];
-      const given = pattern[this.#rows[row] as number] as number[];
-      const [wants, has] = [sizesOf(nets), sizesOf(given)];
+      const wants = sizesOf(this.#wanted, row);
+      const has = sizesOf(this.#given, row);
       for (let wire = 0; wire < this.#wires; wire += 1)
         for (let terminal = 0; terminal < terminals; terminal += 1)
-          if ((has[given[terminal] as number] as number) < (wants[nets[wire] as number] as number))
-            small[wire * terminals + terminal] = 1;
+          if (has.get(this.#given.cell(row, terminal)) < wants.get(this.#wanted.cell(row, wire)))
+            small.set(wire * terminals + terminal, 1);
     }
     return small;
   }
@@ -86,49 +98,57 @@ class Assignment {
   }
 
   /** The first state: every wire by itself. */
-  #push(): void {
+  #first(): State {
     const { demand } = this;
     const wires = this.#wires;
-    const cells = this.#rows.length * wires;
-    const [joinLow, joinHigh] = [new Int32Array(cells), new Int32Array(cells)];
-    const [partLow, partHigh] = [new Int32Array(cells), new Int32Array(cells)];
-    this.#rows.forEach((_, row) => {
+    const cells = this.#rows * wires;
+    const [joinLow, joinHigh] = [new Ints(cells), new Ints(cells)];
+    const [partLow, partHigh] = [new Ints(cells), new Ints(cells)];
+    const setBit = (low: Ints, high: Ints, at: number, wire: number) =>
+      wire < 31 ? low.setBits(at, 1 << wire) : high.setBits(at, 1 << (wire - 31));
+    for (let row = 0; row < this.#rows; row += 1) {
       for (let wire = 0; wire < wires; wire += 1) {
         const at = row * wires + wire;
-        if (wire < 31) joinLow[at] = 1 << wire;
-        else joinHigh[at] = 1 << (wire - 31);
-        if (row < this.#demanded) {
-          partLow[at] = demand.part.low[at] as number;
-          partHigh[at] = demand.part.high[at] as number;
-        }
+        setBit(joinLow, joinHigh, at, wire);
+        if (row >= this.#demanded) continue;
+        partLow.set(at, demand.part.low.get(at));
+        partHigh.set(at, demand.part.high.get(at));
       }
-      if (row >= this.#demanded)
-        for (const [a, b] of demand.never)
-          for (const [one, other] of [
-            [a, b],
-            [b, a],
-          ] as const) {
-            const at = row * wires + one;
-            if (other < 31) partLow[at] = (partLow[at] as number) | (1 << other);
-            else partHigh[at] = (partHigh[at] as number) | (1 << (other - 31));
-          }
-    });
-    this.#joinLow.push(joinLow);
-    this.#joinHigh.push(joinHigh);
-    this.#partLow.push(partLow);
-    this.#partHigh.push(partHigh);
-    this.#wireIn.push(new Int8Array(this.#rows.length * this.part.terminals).fill(-1));
+      if (row < this.#demanded) continue;
+      for (const [a, b] of demand.never) {
+        setBit(partLow, partHigh, row * wires + a, b);
+        setBit(partLow, partHigh, row * wires + b, a);
+      }
+    }
+    return {
+      joinLow,
+      joinHigh,
+      partLow,
+      partHigh,
+      wireIn: Ints.filled(this.#rows * this.part.terminals, -1),
+    };
+  }
+
+  /** What is so at a depth that was reached. */
+  #at(depth: number): State {
+    return this.#states[depth] as State;
   }
 
   /** Copies the state of a depth to the next one. */
   #copy(depth: number): void {
-    for (const stack of [this.#joinLow, this.#joinHigh, this.#partLow, this.#partHigh]) {
-      const from = stack[depth] as Int32Array;
-      const to = (stack[depth + 1] ??= new Int32Array(from.length));
-      to.set(from);
-    }
-    const from = this.#wireIn[depth] as Int8Array;
-    (this.#wireIn[depth + 1] ??= new Int8Array(from.length)).set(from);
+    const from = this.#at(depth);
+    const to = (this.#states[depth + 1] ??= {
+      joinLow: new Ints(from.joinLow.length),
+      joinHigh: new Ints(from.joinHigh.length),
+      partLow: new Ints(from.partLow.length),
+      partHigh: new Ints(from.partHigh.length),
+      wireIn: new Ints(from.wireIn.length),
+    });
+    to.joinLow.takeOver(from.joinLow);
+    to.joinHigh.takeOver(from.joinHigh);
+    to.partLow.takeOver(from.partLow);
+    to.partHigh.takeOver(from.partHigh);
+    to.wireIn.takeOver(from.wireIn);
   }
 
   #extend(depth: number, left: number): boolean {
@@ -145,7 +165,7 @@ class Assignment {
         return false;
       }
       this.#nodes += 1;
-      const extra = (this.#count[wire] as number) > 0;
+      const extra = this.#count.get(wire) > 0;
       this.#copy(depth);
       this.#put(depth + 1, terminal, wire);
       this.#take(terminal, wire, 1);
@@ -157,12 +177,12 @@ class Assignment {
 
   #take(terminal: number, wire: number, by: 1 | -1): void {
     this.#wireOf[terminal] = by === 1 ? wire : -1;
-    const before = this.#count[wire] as number;
-    this.#count[wire] = before + by;
+    const before = this.#count.get(wire);
+    this.#count.set(wire, before + by);
     if (before === (by === 1 ? 0 : 1))
       for (let row = 0; row < this.#demanded; row += 1) {
-        const net = row * this.#wires + ((this.demand.low[row] as number[])[wire] as number);
-        this.#begun[net] = (this.#begun[net] as number) + by;
+        const net = row * this.#wires + this.#wanted.cell(row, wire);
+        this.#begun.add(net, by);
       }
     const pole = this.part.pole[terminal] as number;
     this.#taken.set(pole, (this.#taken.get(pole) ?? 0) + by);
@@ -179,7 +199,7 @@ class Assignment {
   #choose(depth: number, left: number): [terminal: number, wire: number][] | 'done' | null {
     let best: [number, number][] | null = null;
     for (let wire = 0; wire < this.#wires; wire += 1) {
-      if ((this.#count[wire] as number) > 0) continue;
+      if (this.#count.get(wire) > 0) continue;
       const options: [number, number][] = [];
       for (let terminal = 0; terminal < this.part.terminals; terminal += 1)
         if (this.#wireOf[terminal] === -1 && this.#fits(depth, terminal, wire, left)) {
@@ -196,19 +216,18 @@ class Assignment {
   /** Every way to join a piece of a broken net to another; 'done' where none is broken, null where none can be mended. */
   #mend(depth: number, left: number): [number, number][] | 'done' | null {
     const { must } = this.demand;
-    const [low, high] = [this.#joinLow[depth] as Int32Array, this.#joinHigh[depth] as Int32Array];
+    const { joinLow: low, joinHigh: high, partLow, partHigh } = this.#at(depth);
     for (let row = 0; row < this.#demanded; row += 1)
       for (let wire = 0; wire < this.#wires; wire += 1) {
         const at = row * this.#wires + wire;
-        const restLow = (must.low[at] as number) & ~(low[at] as number);
-        const restHigh = (must.high[at] as number) & ~(high[at] as number);
+        const restLow = must.low.get(at) & ~low.get(at);
+        const restHigh = must.high.get(at) & ~high.get(at);
         if (restLow === 0 && restHigh === 0) continue;
         if (left === 0) return null;
         const options: [number, number][] = [];
         // Some further terminal of a wire that may be joined to this piece mends it or comes nearer to that.
-        const [partLow, partHigh] = [this.#partLow[depth] as Int32Array, this.#partHigh[depth] as Int32Array];
         for (let other = 0; other < this.#wires; other += 1) {
-          if (this.#has(partLow[at] as number, partHigh[at] as number, other)) continue;
+          if (this.#has(partLow.get(at), partHigh.get(at), other)) continue;
           for (let terminal = 0; terminal < this.part.terminals; terminal += 1)
             if (this.#wireOf[terminal] === -1 && this.#fits(depth, terminal, other, left))
               options.push([terminal, other]);
@@ -224,14 +243,14 @@ class Assignment {
 
   /** Whether a wire may take a terminal: it joins nothing that must part, and no net is left in more pieces than can be mended. */
   #fits(depth: number, terminal: number, wire: number, left: number): boolean {
-    const { terminals, pattern } = this.part;
-    const wireIn = this.#wireIn[depth] as Int8Array;
-    const extra = (this.#count[wire] as number) > 0;
+    const { terminals } = this.part;
+    const { wireIn } = this.#at(depth);
+    const extra = this.#count.get(wire) > 0;
     const junctions = left - Number(extra);
-    if (junctions < 0 || this.#small?.[wire * terminals + terminal] === 1) return false;
-    for (let row = 0; row < this.#rows.length; row += 1) {
-      const root = (pattern[this.#rows[row] as number] as number[])[terminal] as number;
-      const there = wireIn[row * terminals + root] as number;
+    if (junctions < 0 || this.#small?.get(wire * terminals + terminal) === 1) return false;
+    for (let row = 0; row < this.#rows; row += 1) {
+      const root = this.#given.cell(row, terminal);
+      const there = wireIn.get(row * terminals + root);
       const at = row * this.#wires + wire;
       if (there >= 0 && this.#clash(depth, at, row * this.#wires + there)) return false;
       if (row < this.#demanded && !this.#mendable(depth, row, wire, there, junctions)) return false;
@@ -240,40 +259,34 @@ class Assignment {
   }
 
   #clash(depth: number, one: number, other: number): boolean {
-    const low = (this.#partLow[depth] as Int32Array)[one] as number;
-    const high = (this.#partHigh[depth] as Int32Array)[one] as number;
-    return (
-      (low & ((this.#joinLow[depth] as Int32Array)[other] as number)) !== 0 ||
-      (high & ((this.#joinHigh[depth] as Int32Array)[other] as number)) !== 0
-    );
+    const { joinLow, joinHigh, partLow, partHigh } = this.#at(depth);
+    return (partLow.get(one) & joinLow.get(other)) !== 0 || (partHigh.get(one) & joinHigh.get(other)) !== 0;
   }
 
   /** Pieces of the wire's net that have terminals: one terminal more joins two of them at most, so junctions must do for the rest. */
   #mendable(depth: number, row: number, wire: number, there: number, junctions: number): boolean {
     const { must } = this.demand;
     const at = row * this.#wires + wire;
-    const [netLow, netHigh] = [must.low[at] as number, must.high[at] as number];
+    const [netLow, netHigh] = [must.low.get(at), must.high.get(at)];
     if (this.#isAlone(netLow, netHigh)) return true;
-    const begun = this.#begun[
-      row * this.#wires + ((this.demand.low[row] as number[])[wire] as number)
-    ] as number;
-    const fresh = (this.#count[wire] as number) === 0;
+    const begun = this.#begun.get(row * this.#wires + this.#wanted.cell(row, wire));
+    const fresh = this.#count.get(wire) === 0;
     if (fresh && begun <= junctions) return true;
-    const [joinLow, joinHigh] = [this.#joinLow[depth] as Int32Array, this.#joinHigh[depth] as Int32Array];
+    const { joinLow, joinHigh } = this.#at(depth);
     const piece = there < 0 ? -1 : row * this.#wires + there;
     // What lies in the terminal's net already, as far as it is of this net and not joined to the wire yet.
-    const othersLow = piece < 0 ? 0 : (joinLow[piece] as number) & netLow & ~(joinLow[at] as number);
-    const othersHigh = piece < 0 ? 0 : (joinHigh[piece] as number) & netHigh & ~(joinHigh[at] as number);
+    const othersLow = piece < 0 ? 0 : joinLow.get(piece) & netLow & ~joinLow.get(at);
+    const othersHigh = piece < 0 ? 0 : joinHigh.get(piece) & netHigh & ~joinHigh.get(at);
     const joinsOther = othersLow !== 0 || othersHigh !== 0;
     // Without junctions what was begun is one piece.
     if (fresh && junctions === 0) return joinsOther;
     let [low, high, pieces] = [netLow, netHigh, 0];
     for (let other = 0; other < this.#wires; other += 1) {
-      if (!this.#has(low, high, other) || (this.#count[other] as number) === 0) continue;
+      if (!this.#has(low, high, other) || this.#count.get(other) === 0) continue;
       pieces += 1;
       const cell = row * this.#wires + other;
-      low &= ~(joinLow[cell] as number);
-      high &= ~(joinHigh[cell] as number);
+      low &= ~joinLow.get(cell);
+      high &= ~joinHigh.get(cell);
     }
     const here = fresh ? 1 : 0;
     return pieces + here - Number(joinsOther) - 1 <= junctions;
@@ -286,39 +299,37 @@ class Assignment {
 
   /** Gives a terminal to a wire: in each position it joins what lies in the terminal's net already. */
   #put(depth: number, terminal: number, wire: number): void {
-    const { terminals, pattern } = this.part;
-    const wireIn = this.#wireIn[depth] as Int8Array;
-    const [joinLow, joinHigh] = [this.#joinLow[depth] as Int32Array, this.#joinHigh[depth] as Int32Array];
-    const [partLow, partHigh] = [this.#partLow[depth] as Int32Array, this.#partHigh[depth] as Int32Array];
-    for (let row = 0; row < this.#rows.length; row += 1) {
-      const root = (pattern[this.#rows[row] as number] as number[])[terminal] as number;
+    const { terminals } = this.part;
+    const { joinLow, joinHigh, partLow, partHigh, wireIn } = this.#at(depth);
+    for (let row = 0; row < this.#rows; row += 1) {
+      const root = this.#given.cell(row, terminal);
       const cell = row * terminals + root;
-      const there = wireIn[cell] as number;
+      const there = wireIn.get(cell);
       if (there < 0) {
-        wireIn[cell] = wire;
+        wireIn.set(cell, wire);
         continue;
       }
       const [one, other] = [row * this.#wires + wire, row * this.#wires + there];
-      if (joinLow[one] === joinLow[other] && joinHigh[one] === joinHigh[other]) continue;
-      const low = (joinLow[one] as number) | (joinLow[other] as number);
-      const high = (joinHigh[one] as number) | (joinHigh[other] as number);
-      const apartLow = (partLow[one] as number) | (partLow[other] as number);
-      const apartHigh = (partHigh[one] as number) | (partHigh[other] as number);
+      if (joinLow.get(one) === joinLow.get(other) && joinHigh.get(one) === joinHigh.get(other)) continue;
+      const low = joinLow.get(one) | joinLow.get(other);
+      const high = joinHigh.get(one) | joinHigh.get(other);
+      const apartLow = partLow.get(one) | partLow.get(other);
+      const apartHigh = partHigh.get(one) | partHigh.get(other);
       for (let member = 0; member < this.#wires; member += 1) {
         if (!this.#has(low, high, member)) continue;
         const at = row * this.#wires + member;
-        joinLow[at] = low;
-        joinHigh[at] = high;
-        partLow[at] = apartLow;
-        partHigh[at] = apartHigh;
+        joinLow.set(at, low);
+        joinHigh.set(at, high);
+        partLow.set(at, apartLow);
+        partHigh.set(at, apartHigh);
       }
     }
   }
 }
 
-/** How many lie in each net, by its first member. */
-function sizesOf(nets: readonly number[]): Int32Array {
-  const sizes = new Int32Array(nets.length);
-  for (const net of nets) sizes[net] = (sizes[net] as number) + 1;
+/** How many lie in each net of a row, by its first member. */
+function sizesOf(nets: Ints, row: number): Ints {
+  const sizes = new Ints(nets.columns);
+  for (let at = 0; at < nets.columns; at += 1) sizes.add(nets.cell(row, at), 1);
   return sizes;
 }

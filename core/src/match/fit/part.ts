@@ -1,3 +1,4 @@
+import { Ints } from '../../grid/index.js';
 import { blocks, discrete, join, rank, type Partition, type Pattern } from '../../partition/index.js';
 
 /** Goes up whenever the same nets give another making: what was kept of an earlier one counts no more. */
@@ -10,7 +11,7 @@ export interface CompiledPart {
   pattern: Pattern;
   ranks: number[];
   /** rank(a v b) - rank(b), by a * positions + b. */
-  adds: Int32Array;
+  adds: Ints;
   /** By terminal: the pole that it is in. */
   pole: number[];
   /**
@@ -33,11 +34,13 @@ export function compilePart(pattern: Pattern): CompiledPart {
   const terminals = pattern[0]?.length ?? 0;
   const positions = pattern.length;
   const whole = pattern.reduce(join, discrete(terminals));
-  const adds = new Int32Array(positions * positions);
+  const adds = new Ints(positions * positions, positions);
   for (let a = 0; a < positions; a += 1)
     for (let b = 0; b < positions; b += 1)
-      adds[a * positions + b] =
-        rank(join(pattern[a] as Partition, pattern[b] as Partition)) - rank(pattern[b] as Partition);
+      adds.set(
+        a * positions + b,
+        rank(join(pattern[a] as Partition, pattern[b] as Partition)) - rank(pattern[b] as Partition),
+      );
   const twin = twinsOf(pattern, terminals);
   const place = new Array<string>(terminals).fill('');
   const poles: { making: string; order: number[] }[] = [];

@@ -76,14 +76,8 @@ export function* positionMaps(
     const at = before.length;
     if ((demand.ranks[at] as number) > (part.ranks[next] as number)) return false;
     return before.every((place, index) => {
-      const [there, back] = [
-        demand.adds[at * wanted + index] as number,
-        demand.adds[index * wanted + at] as number,
-      ];
-      return (
-        there <= (part.adds[next * given + place] as number) &&
-        back <= (part.adds[place * given + next] as number)
-      );
+      const [there, back] = [demand.adds.get(at * wanted + index), demand.adds.get(index * wanted + at)];
+      return there <= part.adds.get(next * given + place) && back <= part.adds.get(place * given + next);
     });
   }
 }

@@ -1,3 +1,4 @@
+import { Ints } from '../../grid/index.js';
 import { blocks, join, partitionOf, rank, type Partition } from '../../partition/index.js';
 
 /** What has to hold between two wires in one position; nothing is said of a pair that is in neither. */
@@ -21,8 +22,8 @@ export const MOST_WIRES = 62;
 
 /** A set of wires, as two words. */
 export interface WireSet {
-  low: Int32Array;
-  high: Int32Array;
+  low: Ints;
+  high: Ints;
 }
 
 /** A demand made ready to be searched: sets by position and wire. */
@@ -38,7 +39,7 @@ export interface CompiledDemand {
   /** Ranks of `low`. */
   ranks: number[];
   /** rank(low_a v high_b) - rank(high_b), by a * positions + b: what a adds to whatever b may be. */
-  adds: Int32Array;
+  adds: Ints;
   never: readonly (readonly [number, number])[];
   /** A pair must join and must part: nothing can do that. */
   impossible: boolean;
@@ -50,8 +51,8 @@ export interface CompiledDemand {
 }
 
 const set = ({ low, high }: WireSet, at: number, wire: number): void => {
-  if (wire < 31) low[at] = (low[at] as number) | (1 << wire);
-  else high[at] = (high[at] as number) | (1 << (wire - 31));
+  if (wire < 31) low.setBits(at, 1 << wire);
+  else high.setBits(at, 1 << (wire - 31));
 };
 
 /**
@@ -62,8 +63,8 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
   const { wires, positions, never } = demand;
   if (wires > MOST_WIRES) throw new RangeError(`at most ${MOST_WIRES} wires`);
   const cells = positions.length * wires;
-  const must = { low: new Int32Array(cells), high: new Int32Array(cells) };
-  const part = { low: new Int32Array(cells), high: new Int32Array(cells) };
+  const must = { low: new Ints(cells), high: new Ints(cells) };
+  const part = { low: new Ints(cells), high: new Ints(cells) };
   const [low, high]: [Partition[], Partition[]] = [[], []];
   let impossible = false;
   positions.forEach(({ joined, free }, position) => {
@@ -100,10 +101,6 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
     });
   }
   const size = positions.length;
-  const adds = new Int32Array(size * size);
-  for (let a = 0; a < size; a += 1)
-    for (let b = 0; b < size; b += 1)
-      adds[a * size + b] = rank(join(low[a] as Partition, high[b] as Partition)) - rank(high[b] as Partition);
   return {
     wires,
     positions: size,
@@ -111,12 +108,22 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
     part,
     low,
     high,
-    adds,
+    adds: addsOf(low, high),
     never,
     impossible,
     ranks: low.map(rank),
     pieces: piecesOf(demand),
   };
+}
+
+/** What each position adds to another, by ranks. */
+function addsOf(low: readonly Partition[], high: readonly Partition[]): Ints {
+  const size = low.length;
+  const adds = new Ints(size * size, size);
+  low.forEach((one, a) =>
+    high.forEach((other, b) => adds.set(a * size + b, rank(join(one, other)) - rank(other))),
+  );
+  return adds;
 }
 
 function piecesOf({ wires, positions, never }: WireDemand): CompiledDemand[] {

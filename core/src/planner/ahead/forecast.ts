@@ -30,7 +30,7 @@ export function supposedJoins(field: Field, chance: Chance): JoinedAt {
   const { usual, joins } = experienceOf(field);
   const likely = usual > 0 ? usual : field.places.length / 3;
   const supposed = field.settings.map((_, setting) =>
-    supposeSetting(field, setting, chance, Math.max(0, likely - (joins[setting] ?? 0))),
+    supposeSetting(field, setting, chance, Math.max(0, likely - joins.get(setting))),
   );
   return (setting, a, b) => {
     const nets = supposed[setting] as NetState;

@@ -1,3 +1,4 @@
+import { Reals } from '../../grid/index.js';
 import { netOf } from '../../continuity/index.js';
 import { experienceOf, type Experience } from './experience.js';
 import { featuresOf } from './features.js';
@@ -18,7 +19,7 @@ export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS
   const { size } = field;
   // Worked out when it is first asked for: most planners ask for few of these, and one for none.
   let seen: { experience: Experience; likeness: Likeness } | null = null;
-  const known = new Map<number, Float64Array>();
+  const known = new Map<number, Reals>();
   const bundled = new Map<number, Map<number, number> | null>();
   const plain = (setting: number, a: number, b: number): number => {
     seen ??= lookAt(field);
@@ -37,12 +38,12 @@ export function learntChance(field: Field, weights: PriorWeights = PRIOR_WEIGHTS
   };
   return (setting, a, b) => {
     let cells = known.get(setting);
-    if (!cells) known.set(setting, (cells = new Float64Array(size * size).fill(-1)));
+    if (!cells) known.set(setting, (cells = Reals.filled(size * size, -1)));
     const cell = a < b ? a * size + b : b * size + a;
-    const before = cells[cell] as number;
+    const before = cells.get(cell);
     if (before >= 0) return before;
     const value = Math.min(0.98, likelier(setting)?.get(cell) ?? plain(setting, a, b));
-    cells[cell] = value;
+    cells.set(cell, value);
     return value;
   };
 }

@@ -27,23 +27,19 @@ function aboutThePair(
   const { joined, apart, degree, busy, pole, joins, usual, open, openAt, repeats, nets, members } =
     experience;
   const cell = cellOf(size, a, b);
-  const [closed, parted] = [joined[cell] as number, apart[cell] as number];
+  const [closed, parted] = [joined.get(cell), apart.get(cell)];
   const seen = closed + parted;
-  const joinedAt = (at: number) => nets[at] !== undefined && nets[at][a] === nets[at][b];
-  const apartAt = (at: number) => {
-    const beside = nets[at];
-    const held = settings[at]?.nets.apart;
-    return beside !== undefined && held !== undefined && held.has(beside[a] as number, beside[b] as number);
-  };
-  const here = members[setting] as Uint16Array;
-  const [hub, other] = (degree[a] as number) >= (degree[b] as number) ? [a, b] : [b, a];
-  const [most, least] = [degree[hub] as number, degree[other] as number];
+  const isSetting = (at: number) => at >= 0 && at < settings.length;
+  const joinedAt = (at: number) => isSetting(at) && nets.cell(at, a) === nets.cell(at, b);
+  const apartAt = (at: number) => settings[at]?.nets.apart.has(nets.cell(at, a), nets.cell(at, b)) === true;
+  const [hub, other] = degree.get(a) >= degree.get(b) ? [a, b] : [b, a];
+  const [most, least] = [degree.get(hub), degree.get(other)];
+  const isAlone = (place: number) => members.cell(setting, place) === 1;
   const samePole = pole[a] === pole[b];
-  const idle = here[hub] === 1 && (busy[hub] as number) > 0;
-  const left = Math.max(1, open[setting] as number);
-  const missing = usual - (joins[setting] as number);
-  const hubNet = nets[setting]?.[hub] ?? hub;
-  const choices = Math.max(1, (openAt[setting] as Uint16Array)[hubNet] as number);
+  const idle = isAlone(hub) && busy.get(hub) > 0;
+  const left = Math.max(1, open.get(setting));
+  const missing = usual - joins.get(setting);
+  const choices = Math.max(1, openAt.cell(setting, nets.cell(setting, hub)));
   return [
     logit(usual > 0 ? missing / left : 0.7 / places.length),
     flag(usual <= 0),
@@ -65,8 +61,8 @@ function aboutThePair(
     flag(idle && most > 1 && (least === 0 || closed > 0)),
     flag(most > 1 && least === 0),
     flag(seen === 0),
-    flag(here[other] === 1 && !idle && most > 1),
-    flag((busy[a] as number) > 0 && (busy[b] as number) > 0),
+    flag(isAlone(other) && !idle && most > 1),
+    flag(busy.get(a) > 0 && busy.get(b) > 0),
     repeats,
   ];
 }
@@ -78,15 +74,15 @@ function aboutTheNets(
   a: number,
   b: number,
 ): number[] {
-  const here = members[setting] as Uint16Array;
-  const net = nets[setting] as Int16Array;
-  const [one, other] = [here[a] as number, here[b] as number];
+  const [one, other] = [members.cell(setting, a), members.cell(setting, b)];
   const single = flag(one === 1 && other === 1);
   const grows = flag(one === 1) + flag(other === 1) === 1 ? 1 : 0;
   const rate = logit((grown.joined + 0.5) / (grown.tried + 5));
   const { joined, tried } = grownIn[setting] as Likeness['grown'];
   const crossed = (partners[a] ?? []).some((x) =>
-    (partners[b] ?? []).some((y) => x !== y && x !== b && y !== a && net[x] === net[y]),
+    (partners[b] ?? []).some(
+      (y) => x !== y && x !== b && y !== a && nets.cell(setting, x) === nets.cell(setting, y),
+    ),
   );
   return [
     single,
@@ -110,15 +106,13 @@ function aboutTheSwitch(
   a: number,
   b: number,
 ): number[] {
-  const beside = alike[setting] as Float64Array;
   let [votes, all, nearest] = [0, 0, 0];
   for (let at = 0; at < settings.length; at += 1) {
     if (at === setting) continue;
-    const net = nets[at] as Int16Array;
-    const [one, other] = [net[a] as number, net[b] as number];
+    const [one, other] = [nets.cell(at, a), nets.cell(at, b)];
     const { nets: state } = settings[at] as FieldSetting;
     if (one !== other && !state.apart.has(one, other)) continue;
-    const weight = beside[at] as number;
+    const weight = alike.cell(setting, at);
     all += weight;
     if (one !== other) continue;
     votes += weight;
@@ -127,7 +121,7 @@ function aboutTheSwitch(
   return [
     logit((votes + 0.1) / (all + 0.6)),
     nearest,
-    known[setting] as number,
+    known.get(setting),
     Math.min(1, knownWell / 4),
     flag(knownWell === 0),
     places.length / 24,

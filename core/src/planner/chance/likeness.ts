@@ -1,3 +1,4 @@
+import { type Ints, Reals } from '../../grid/index.js';
 import { cellOf } from '../../partition/index.js';
 import { netOf } from '../../continuity/index.js';
 import type { Experience } from './experience.js';
@@ -11,9 +12,9 @@ export interface Likeness {
   grown: { joined: number; tried: number };
   grownIn: { joined: number; tried: number }[];
   /** For each two settings how alike they are, 0 to 1: joins of both over joins of one that the other has open. */
-  alike: Float64Array[];
+  alike: Reals;
   /** The share of each setting's pairs of terminals that are not open, and how many settings are known nearly wholly. */
-  known: number[];
+  known: Reals;
   knownWell: number;
   /** For each terminal those that it joins in some setting. */
   partners: number[][];
@@ -23,26 +24,24 @@ export interface Likeness {
 export function likenessOf(field: Field, experience: Experience): Likeness {
   const { size, places, settings } = field;
   const { nets, joined, open } = experience;
-  const grownIn = settings.map((setting, at) =>
-    grownOf(field, setting, experience.members[at] as Uint16Array),
-  );
+  const grownIn = settings.map((setting, at) => grownOf(field, setting, at, experience.members));
   const grown = grownIn.reduce(
     (sum, one) => ({ joined: sum.joined + one.joined, tried: sum.tried + one.tried }),
     { joined: 0, tried: 0 },
   );
   const first = grownIn.reduce((sum, one) => sum + one.nets, 0);
-  const pairs = nets.map((net) => pairsWithin(net, places));
+  const pairs = settings.map((_, at) => pairsWithin(nets, at, places));
   const all = Math.max(1, (places.length * (places.length - 1)) / 2);
-  const known = open.map((left) => 1 - left / all);
+  const known = new Reals(Array.from(open.cells, (left) => 1 - left / all));
   return {
     growth: (grown.joined + 0.7) / (grown.joined + first + 2),
     grown,
     grownIn,
     alike: alikeOf(field, nets, pairs),
     known,
-    knownWell: known.filter((share) => share > 0.7).length,
+    knownWell: known.cells.filter((share) => share > 0.7).length,
     partners: Array.from({ length: size }, (_, a) =>
-      places.filter((b) => b !== a && (joined[cellOf(size, a, b)] as number) > 0),
+      places.filter((b) => b !== a && joined.get(cellOf(size, a, b)) > 0),
     ),
   };
 }
@@ -51,12 +50,13 @@ export function likenessOf(field: Field, experience: Experience): Likeness {
 function grownOf(
   { places }: Field,
   { nets }: FieldSetting,
-  members: Uint16Array,
+  setting: number,
+  members: Ints,
 ): { nets: number; joined: number; tried: number } {
-  const singles = places.filter((place) => members[place] === 1);
+  const singles = places.filter((place) => members.cell(setting, place) === 1);
   const grown = { nets: 0, joined: 0, tried: 0 };
   for (const place of places) {
-    const count = members[place] as number;
+    const count = members.cell(setting, place);
     if (count < 2 || netOf(nets, place) !== place) continue;
     grown.nets += 1;
     grown.joined += count - 2;
@@ -66,39 +66,32 @@ function grownOf(
   return grown;
 }
 
-function pairsWithin(net: Int16Array, places: readonly number[]): [number, number][] {
+function pairsWithin(nets: Ints, setting: number, places: readonly number[]): [number, number][] {
   const pairs: [number, number][] = [];
   places.forEach((a, at) => {
-    for (let next = at + 1; next < places.length; next += 1) {
-      const b = places[next] as number;
-      if (net[a] === net[b]) pairs.push([a, b]);
-    }
+    for (const b of places.slice(at + 1))
+      if (nets.cell(setting, a) === nets.cell(setting, b)) pairs.push([a, b]);
   });
   return pairs;
 }
 
-function alikeOf(
-  { settings }: Field,
-  nets: readonly Int16Array[],
-  pairs: readonly (readonly [number, number])[][],
-): Float64Array[] {
-  const both = settings.map(() => new Float64Array(settings.length));
-  const against = settings.map(() => new Float64Array(settings.length));
+function alikeOf({ settings }: Field, nets: Ints, pairs: readonly (readonly [number, number])[][]): Reals {
+  const count = settings.length;
+  const both = new Reals(count * count, count);
+  const against = new Reals(count * count, count);
   pairs.forEach((joins, one) => {
     for (const [other, { nets: state }] of settings.entries()) {
       if (other === one) continue;
-      const net = nets[other] as Int16Array;
       for (const [a, b] of joins) {
-        const [left, right] = [net[a] as number, net[b] as number];
+        const [left, right] = [nets.cell(other, a), nets.cell(other, b)];
         const counts = left === right ? both : state.apart.has(left, right) ? against : null;
-        if (counts) (counts[one] as Float64Array)[other] = (counts[one]?.[other] as number) + 1;
+        counts?.add(one * count + other, 1);
       }
     }
   });
-  return both.map((row, one) =>
-    row.map((shared, other) => {
-      const differ = (against[one]?.[other] as number) + (against[other]?.[one] as number);
-      return (shared + 0.5) / (shared + differ + 1);
-    }),
-  );
+  const share = (shared: number, index: number) => {
+    const mirrored = (index % count) * count + Math.floor(index / count);
+    return (shared + 0.5) / (shared + against.get(index) + against.get(mirrored) + 1);
+  };
+  return new Reals(both.cells.map(share), count);
 }

@@ -109,8 +109,8 @@ describe('the learnt prior', () => {
     const field = partlyMapped([one, one, other], positionFirst, 99);
     const { alike, grown, partners } = likenessOf(field, experienceOf(field));
     // One shared join: (1 + 0.5) / (1 + 1); one against one: 0.5 / (2 + 1).
-    expect(alike[0]?.[1]).toBeCloseTo(0.75, 12);
-    expect(alike[0]?.[2]).toBeCloseTo(0.5 / 3, 12);
+    expect(alike.cell(0, 1)).toBeCloseTo(0.75, 12);
+    expect(alike.cell(0, 2)).toBeCloseTo(0.5 / 3, 12);
     expect(grown).toEqual({ joined: 0, tried: 6 });
     expect(partners).toEqual([[1], [0], [3], [2]]);
   });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { Ints } from '../../grid/index.js';
 import { hasBit } from '../field/bits.js';
 import { leftOn, onceOnly } from '../../testing/recheck-boards.js';
 import { isWhole, partsJoined, withJoined, withOpen } from './loose-net.js';
@@ -12,7 +13,7 @@ describe('what a reading that came out as expected leaves', () => {
     places.map((place) => (red.includes(place) ? 1 : black.includes(place) ? 2 : 0));
 
   it('joins two parts of a net where each lead is on one of them alone', () => {
-    const loose = { net: 0, parts, apart: new Int32Array(5) };
+    const loose = { net: 0, parts, apart: new Ints(5) };
     expect(partsJoined(loose, nets, leads([0, 1], [3]))).toEqual([0, 2]);
     expect(partsJoined(loose, nets, leads([3], [1]))).toEqual([2, 0]);
     // Within one part; across it on both leads; one lead on nothing of the net.
@@ -24,7 +25,7 @@ describe('what a reading that came out as expected leaves', () => {
   });
 
   it('does not where something else may have closed it: 4 may be joined to 1 as long as nothing parts them', () => {
-    const loose = { net: 0, parts, apart: new Int32Array(5) };
+    const loose = { net: 0, parts, apart: new Ints(5) };
     expect(partsJoined(loose, nets, leads([2, 4], [1]))).toBeNull();
     const open = withOpen(loose, [4], [0]);
     expect(partsJoined(open, nets, leads([2, 4], [1]))).toEqual([2, 0]);

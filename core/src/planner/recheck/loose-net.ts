@@ -1,3 +1,4 @@
+import { Ints } from '../../grid/index.js';
 import type { ReadingId } from '../../switch/index.js';
 import { hasBit, lowestBit, setBit, wordsFor, type Bits } from '../field/bits.js';
 
@@ -24,7 +25,7 @@ export function holdApart(apart: Bits, size: number, one: number, other: number)
 }
 
 /** Asked for so often that it is not made anew. */
-let scratch = new Int32Array(2);
+let scratch = new Ints(2);
 
 /**
  * The two parts of a loose net that a low reading would join: those that the two leads are on, where each lead is on one
@@ -37,7 +38,9 @@ export function partsJoined(
   leads: ArrayLike<number>,
 ): [red: number, black: number] | null {
   const words = wordsFor(parts.length);
-  const blacks = scratch.length < words ? (scratch = new Int32Array(words)) : scratch.fill(0);
+  if (scratch.length < words) scratch = new Ints(words);
+  const blacks = scratch;
+  blacks.cells.fill(0);
   let [one, other] = [-1, -1];
   for (let place = 0; place < parts.length; place += 1) {
     const lead = leads[place];
@@ -55,7 +58,7 @@ export function partsJoined(
     if (leads[place] !== 1) continue;
     const part = parts[place] as number;
     for (let word = 0; word < words; word += 1) {
-      const unknown = (blacks[word] as number) & ~(apart[part * words + word] as number);
+      const unknown = blacks.get(word) & ~apart.get(part * words + word);
       if (unknown === 0) continue;
       const only = (unknown & (unknown - 1)) === 0 && word * 32 + lowestBit(unknown) === other;
       if (part !== one || !only) return null;
@@ -74,7 +77,7 @@ export function withJoined(
   const parts = loose.parts.map((part) => (part === other ? one : part));
   if (isWhole(parts, loose.net, nets, places)) return null;
   const size = parts.length;
-  const apart = loose.apart.slice();
+  const apart = loose.apart.copy();
   for (let part = 0; part < size; part += 1)
     if (hasBit(apart, part, other, wordsFor(size))) holdApart(apart, size, one, part);
   return { ...loose, parts, apart };
@@ -82,7 +85,7 @@ export function withJoined(
 
 /** What a loose net is like after a reading that was open. */
 export function withOpen(loose: LooseNet, red: readonly number[], black: readonly number[]): LooseNet {
-  const apart = loose.apart.slice();
+  const apart = loose.apart.copy();
   for (const a of red)
     for (const b of black)
       holdApart(apart, loose.parts.length, loose.parts[a] as number, loose.parts[b] as number);

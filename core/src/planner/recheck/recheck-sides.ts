@@ -1,4 +1,5 @@
-import { countBits, lowestBit, setBit, wordsFor } from '../field/bits.js';
+import { Ints, onesIn } from '../../grid/index.js';
+import { lowestBit, setBit, wordsFor } from '../field/bits.js';
 import type { HandCosts, Hands } from '../hands/hands.js';
 import { partsJoined } from './loose-net.js';
 import type { RecheckBoard, RecheckSetting } from './recheck-board.js';
@@ -20,14 +21,14 @@ export interface Work {
 /** How two sides stand in one setting in which something is left: kept in counts and bits that change with one place. */
 class Standing {
   /** By net, how many of its places are on each lead. */
-  readonly reds: Uint8Array;
-  readonly blacks: Uint8Array;
+  readonly reds: Ints;
+  readonly blacks: Ints;
   /** The nets on each lead, as bits. */
-  readonly redBits: Int32Array;
-  readonly blackBits: Int32Array;
+  readonly redBits: Ints;
+  readonly blackBits: Ints;
   /** For each net the nets that it has single pairs with, as rows of bits. */
-  private readonly rows: Int32Array;
-  private readonly nets: Int16Array;
+  private readonly rows: Ints;
+  private readonly nets: Ints;
   /** Nets on both leads. */
   splits = 0;
   /** Single pairs of a net on red and one on black. */
@@ -39,10 +40,10 @@ class Standing {
     size: number,
     private readonly words: number,
   ) {
-    this.nets = Int16Array.from(of.nets);
-    [this.reds, this.blacks] = [new Uint8Array(size), new Uint8Array(size)];
-    [this.redBits, this.blackBits] = [new Int32Array(words), new Int32Array(words)];
-    this.rows = new Int32Array(size * words);
+    this.nets = new Ints(of.nets);
+    [this.reds, this.blacks] = [new Ints(size), new Ints(size)];
+    [this.redBits, this.blackBits] = [new Ints(words), new Ints(words)];
+    this.rows = new Ints(size * words);
     for (let net = 0; net < size; net += 1)
       for (let other = 0; other < size; other += 1)
         if (of.single.has(net, other)) setBit(this.rows, other, net, words);
@@ -50,7 +51,7 @@ class Standing {
 
   /** A place goes from one lead to another. */
   move(place: number, from: OnLead, to: OnLead): void {
-    const net = this.nets[place] as number;
+    const net = this.nets.get(place);
     this.splits -= this.onBoth(net);
     this.step(net, from, -1);
     this.step(net, to, 1);
@@ -62,8 +63,8 @@ class Standing {
    * both leads: what is loose in it; several: nothing; none: the single pairs across.
    */
   gainAfter(place: number, from: OnLead, to: OnLead, leads: Uint8Array, join: number): number {
-    const net = this.nets[place] as number;
-    const [red, black] = [this.reds[net] as number, this.blacks[net] as number];
+    const net = this.nets.get(place);
+    const [red, black] = [this.reds.get(net), this.blacks.get(net)];
     const redAfter = red - Number(from === RED) + Number(to === RED);
     const blackAfter = black - Number(from === BLACK) + Number(to === BLACK);
     const [was, is] = [Number(red > 0 && black > 0), Number(redAfter > 0 && blackAfter > 0)];
@@ -80,25 +81,25 @@ class Standing {
   }
 
   private onBoth(net: number): number {
-    return Number((this.reds[net] as number) > 0 && (this.blacks[net] as number) > 0);
+    return Number(this.reds.get(net) > 0 && this.blacks.get(net) > 0);
   }
 
   private step(net: number, lead: OnLead, by: number): void {
     if (lead === NONE) return;
     const red = lead === RED;
     const counts = red ? this.reds : this.blacks;
-    counts[net] = (counts[net] as number) + by;
-    if ((counts[net] as number) !== (by > 0 ? 1 : 0)) return;
+    counts.add(net, by);
+    if (counts.get(net) !== (by > 0 ? 1 : 0)) return;
     const bits = red ? this.redBits : this.blackBits;
-    bits[net >> 5] = (bits[net >> 5] as number) ^ (1 << (net & 31));
+    bits.set(net >> 5, bits.get(net >> 5) ^ (1 << (net & 31)));
     this.open += by * this.across(net, red ? this.blackBits : this.redBits);
   }
 
   /** Nets across that a net has single pairs with. */
-  private across(net: number, bits: Int32Array): number {
+  private across(net: number, bits: Ints): number {
     let all = 0;
     for (let word = 0; word < this.words; word += 1)
-      all += countBits((this.rows[net * this.words + word] as number) & (bits[word] as number));
+      all += onesIn(this.rows.get(net * this.words + word) & bits.get(word));
     return all;
   }
 
@@ -106,7 +107,7 @@ class Standing {
   private splitNet(but: number): number {
     for (let word = 0; word < this.words; word += 1) {
       const others = but >> 5 === word ? ~(1 << (but & 31)) : -1;
-      const both = (this.redBits[word] as number) & (this.blackBits[word] as number) & others;
+      const both = this.redBits.get(word) & this.blackBits.get(word) & others;
       if (both !== 0) return word * 32 + lowestBit(both);
     }
     return -1;
@@ -115,7 +116,8 @@ class Standing {
   /** What a net on both leads would show of what is loose in it. */
   private looseGain(net: number, leads: Uint8Array, join: number): number {
     let joins = 0;
-    for (const one of this.of.loose) if (one.net === net && partsJoined(one, this.nets, leads)) joins += 1;
+    for (const one of this.of.loose)
+      if (one.net === net && partsJoined(one, this.nets.cells, leads)) joins += 1;
     return join * joins;
   }
 }

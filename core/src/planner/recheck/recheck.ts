@@ -1,3 +1,4 @@
+import { Ints } from '../../grid/index.js';
 import { PairMarks } from '../../partition/index.js';
 import {
   edgeBlocks,
@@ -121,7 +122,7 @@ function partsWithout(settled: Settled, reading: ReadingId): number[] {
 /** Which parts opens hold apart, all but one reading of them. */
 function apartBetween({ opens }: Settled, parts: readonly number[], without: ReadingId): Bits {
   const size = parts.length;
-  const apart = new Int32Array(size * wordsFor(size));
+  const apart = new Ints(size * wordsFor(size));
   for (const { a, b, reading } of opens)
     if (reading !== without) holdApart(apart, size, parts[a] as number, parts[b] as number);
   return apart;

@@ -1,3 +1,4 @@
+import { Ints, Reals } from '../../grid/index.js';
 import { leadIsBrought, leadMoves, type HandCosts, type Hands } from '../hands/hands.js';
 import type { RecheckBoard } from './recheck-board.js';
 
@@ -9,12 +10,12 @@ export const [NONE, RED, BLACK] = [0, 1, 2] as const;
 export class SideSeconds {
   private readonly clipped: Uint8Array;
   private readonly clippedNow: number;
-  private readonly readIn: number[];
+  private readonly readIn: Reals;
   private readonly here: number;
   /** By lead: how many places, how many of them are clipped to it already, and the sum of the places. */
-  private readonly count = new Int16Array(3);
-  private readonly stay = new Int16Array(3);
-  private readonly sumOf = new Int16Array(3);
+  private readonly count = new Ints(3);
+  private readonly stay = new Ints(3);
+  private readonly sumOf = new Ints(3);
   private first = -1;
   private last = -1;
   private reads = 0;
@@ -31,7 +32,7 @@ export class SideSeconds {
     for (const place of tied.red) this.clipped[place] = RED;
     for (const place of tied.black) this.clipped[place] = BLACK;
     this.clippedNow = tied.red.length + tied.black.length;
-    this.readIn = settings.map(({ held }) => costs.read + (held ? costs.holdMomentary : 0));
+    this.readIn = new Reals(settings.map(({ held }) => costs.read + (held ? costs.holdMomentary : 0)));
     this.here = hands.setting ?? 0;
   }
 
@@ -42,7 +43,7 @@ export class SideSeconds {
 
   /** How many places are on a lead. */
   many(lead: typeof RED | typeof BLACK): number {
-    return this.count[lead] as number;
+    return this.count.get(lead);
   }
 
   /** Whether there is one place on each lead. */
@@ -52,7 +53,7 @@ export class SideSeconds {
 
   /** The place on a lead where there is only one. */
   onlyOn(lead: typeof RED | typeof BLACK): number {
-    return this.sumOf[lead] as number;
+    return this.sumOf.get(lead);
   }
 
   /** Whether there is something on each lead, and there are clips enough for it. */
@@ -73,7 +74,7 @@ export class SideSeconds {
   read(setting: number): void {
     if (this.first < 0) this.first = setting;
     this.last = setting;
-    this.reads += this.costs.turn + (this.readIn[setting] as number);
+    this.reads += this.costs.turn + this.readIn.get(setting);
   }
 
   /** Seconds of the sides through the settings that were counted. */
@@ -82,8 +83,8 @@ export class SideSeconds {
     let [on, off] = [0, this.clippedNow];
     for (const lead of [RED, BLACK])
       if (this.many(lead) > 1) {
-        on += this.many(lead) - (this.stay[lead] as number);
-        off -= this.stay[lead] as number;
+        on += this.many(lead) - this.stay.get(lead);
+        off -= this.stay.get(lead);
       }
     const start = Math.abs(here - this.last) < Math.abs(here - this.first) ? this.last : this.first;
     const clips = ((1 + ahead) * on + (1 - ahead) * off) * costs.clip;
@@ -92,9 +93,9 @@ export class SideSeconds {
   }
 
   private step(place: number, lead: OnLead, by: number): void {
-    this.count[lead] = (this.count[lead] as number) + by;
-    this.stay[lead] = (this.stay[lead] as number) + (this.clipped[place] === lead ? by : 0);
-    this.sumOf[lead] = (this.sumOf[lead] as number) + by * place;
+    this.count.add(lead, by);
+    this.stay.add(lead, this.clipped[place] === lead ? by : 0);
+    this.sumOf.add(lead, by * place);
   }
 
   /** What it takes to bring the leads that are not clipped. */

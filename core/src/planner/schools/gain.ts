@@ -1,3 +1,4 @@
+import { Reals } from '../../grid/index.js';
 import { netOf } from '../../continuity/index.js';
 import type { Chance } from '../chance/chance.js';
 import { headsOf, isUnknown, type Field, type FieldSetting } from '../field/field.js';
@@ -28,26 +29,25 @@ export function gainIn(field: Field, setting: number, chance: Chance): (a: numbe
   const { nets } = field.settings[setting] as FieldSetting;
   const { size } = field;
   const head = (place: number) => netOf(nets, place);
-  const likely = new Float64Array(size * size);
+  const likely = new Reals(size * size, size);
   for (const one of heads)
     for (const other of heads)
-      if (one < other && isUnknown(field, setting, one, other))
-        likely[head(one) * size + head(other)] = likely[head(other) * size + head(one)] = chance(
-          setting,
-          one,
-          other,
-        );
+      if (one < other && isUnknown(field, setting, one, other)) {
+        const likelihood = chance(setting, one, other);
+        likely.set(head(one) * size + head(other), likelihood);
+        likely.set(head(other) * size + head(one), likelihood);
+      }
   const names = heads.map(head);
-  const known = new Float64Array(size * size).fill(-1);
+  const known = Reals.filled(size * size, -1);
   return (a, b) => {
     const [one, other] = [head(a), head(b)];
-    const before = known[one * size + other] as number;
+    const before = known.get(one * size + other);
     if (before >= 0) return before;
     let both = 1;
     let needed = 1;
     for (const third of names) {
       if (third === one || third === other) continue;
-      const [left, right] = [likely[one * size + third] as number, likely[other * size + third] as number];
+      const [left, right] = [likely.get(one * size + third), likely.get(other * size + third)];
       if (left > 0 && right > 0) {
         both += ONCE;
         needed *= (1 - LOOSE * left) * (1 - LOOSE * right);
@@ -58,9 +58,10 @@ export function gainIn(field: Field, setting: number, chance: Chance): (a: numbe
         if (nets.apart.has(known, third)) needed *= 1 - loose;
       }
     }
-    const closed = likely[one * size + other] as number;
+    const closed = likely.get(one * size + other);
     const gain = closed * both + (1 - closed) * needed ** NEEDED;
-    known[one * size + other] = known[other * size + one] = gain;
+    known.set(one * size + other, gain);
+    known.set(other * size + one, gain);
     return gain;
   };
 }

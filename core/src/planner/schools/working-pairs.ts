@@ -37,12 +37,12 @@ function rolesOf(field: Field) {
   const { degree, pole } = experienceOf(field);
   const most = new Map<number, number>();
   for (const place of field.places)
-    most.set(pole[place] as number, Math.max(most.get(pole[place] as number) ?? 0, degree[place] as number));
-  const alone = (place: number) => degree[place] === 0;
+    most.set(pole[place] as number, Math.max(most.get(pole[place] as number) ?? 0, degree.get(place)));
+  const alone = (place: number) => degree.get(place) === 0;
   return {
     alone,
     commons: field.places.filter(
-      (place) => !alone(place) && degree[place] === most.get(pole[place] as number),
+      (place) => !alone(place) && degree.get(place) === most.get(pole[place] as number),
     ),
     samePole: (one: number, other: number) => pole[one] === pole[other],
   };

@@ -1,0 +1,2 @@
+export { Ints, Reals } from './cells.js';
+export { BitSet, onesIn } from './bit-set.js';
