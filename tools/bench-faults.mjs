@@ -4,14 +4,14 @@ import { createHash } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
 import {
   drawnContacts,
-  drawnMachine,
+  drawnCircuit,
   faultModel,
   lookKey,
   nextTest,
   NO_EVIDENCE,
   rankFaults,
   SURE,
-} from '@which-way/core/circuit';
+} from '@which-way/core/machine';
 import { seededRandom } from '@which-way/core/switch';
 
 const AC = { L: { kind: 'L', volts: 230 }, N: { kind: 'N', volts: null } };
@@ -116,7 +116,7 @@ function hunt(model, truth, choose, wrong = () => false) {
     model.contacts.every((contact) =>
       model.settings.every(({ setting }) => one.joins(setting, contact) === truth.joins(setting, contact)),
     ) &&
-    [...model.wires, ...[...model.machine.loads, ...model.machine.supplies].map(({ id }) => id)].every(
+    [...model.wires, ...[...model.circuit.loads, ...model.circuit.supplies].map(({ id }) => id)].every(
       (part) => one.whole(part) === truth.whole(part),
     );
   const left = ranked.filter(({ chance }) => chance > 0.1 * ranked[0].chance).length;
@@ -126,11 +126,11 @@ function hunt(model, truth, choose, wrong = () => false) {
 /** Every look in the order of the settings, then every reading, then every part; `skip`: what tells nothing is left out. */
 const inOrder = (skip) => (model, ranked, found) => {
   if (ranked[0].chance >= SURE) return null;
-  const { settings, machine, contacts, wires } = model;
+  const { settings, circuit, contacts, wires } = model;
   const open = ranked.filter(({ chance }) => chance > 1e-4);
   const telling = (of) => !skip || new Set(open.map(of)).size > 1;
   for (const { setting } of settings) {
-    const loads = machine.loads
+    const loads = circuit.loads
       .map(({ id }) => id)
       .filter((id) => !found.seen.some((one) => one.setting === setting && one.load === id));
     if (loads.length > 0 && telling(({ shows }) => loads.map((id) => shows.get(lookKey(setting, id))).join()))
@@ -143,8 +143,8 @@ const inOrder = (skip) => (model, ranked, found) => {
         telling(({ joins }) => joins(setting, contact))
       )
         return { kind: 'read', setting, contact, seconds: 20 };
-  const supplies = machine.supplies.filter(({ kind }) => kind !== 'earth');
-  for (const part of [...[...machine.loads, ...supplies].map(({ id }) => id), ...wires])
+  const supplies = circuit.supplies.filter(({ kind }) => kind !== 'earth');
+  for (const part of [...[...circuit.loads, ...supplies].map(({ id }) => id), ...wires])
     if (!found.tried.some((one) => one.part === part) && telling(({ whole }) => whole(part)))
       return { kind: 'try', part, seconds: 25 };
   return null;
@@ -158,7 +158,7 @@ export function benchFaults({ note, atMost, atLeast, round }) {
   const hash = createHash('sha256').update(JSON.stringify(all)).digest('hex').slice(0, 16);
   const made = all.map(({ settings, ...drawn }) =>
     faultModel(
-      drawnMachine(drawn),
+      drawnCircuit(drawn),
       settings.map((joins, at) => ({ setting: `s${at}`, nets: drawnContacts(drawn.terminals, joins).nets })),
     ),
   );

@@ -2,7 +2,7 @@
 import { deriveMap } from '@which-way/core/continuity';
 import { createWriter, newWire, readLog } from '@which-way/core/log';
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
-import { combinationsOf, inCombinations, systemHazards, systemOf } from '@which-way/core/system';
+import { AS_SHOULD, combinationsOf, hazardsOf, inCombinations, machineOf } from '@which-way/core/machine';
 
 const newId = newIdFrom(seededRandom(907));
 const now = () => '2026-01-05T10:00:00.000Z';
@@ -58,16 +58,16 @@ export function crowded() {
 
 export function benchSystem({ note, atMost, round }) {
   const { members, events } = crowded();
-  const system = systemOf(readLog(events), new Map(members.map(({ job, map }) => [job, map])));
-  const first = system.handles.map(({ settings }) => settings[0]);
-  const combinations = combinationsOf(system, first);
+  const machine = machineOf(readLog(events), new Map(members.map(({ job, map }) => [job, map])));
+  const combinations = combinationsOf(machine);
   const times = Array.from({ length: 5 }, () => {
     const begun = performance.now();
-    inCombinations(system, combinations, 'as-should');
+    inCombinations(machine, combinations, AS_SHOULD);
     return performance.now() - begun;
   });
   const begun = performance.now();
-  systemHazards(system, combinations, inCombinations(system, combinations, 'as-should'), 'as-should');
+  const results = inCombinations(machine, combinations, AS_SHOULD);
+  hazardsOf({ machine, combinations, results, inPlace: AS_SHOULD });
   const area = 'system';
   note(
     area,

@@ -44,5 +44,5 @@ export function pierTogether([shore, end], add) {
     })),
     ...{ load: load.id, seen: what },
   }));
-  add({ kind: 'system-looked', seen });
+  add({ kind: 'machine-looked', seen });
 }

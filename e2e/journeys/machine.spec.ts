@@ -42,7 +42,7 @@ test('a three-heat selector: wires get ends by taps, watts by setting, and an op
   await end('4', 'One, end 2', 'Two, end 1');
   await expect(bench.save).toHaveText('Saved');
   await page.goto(address.replace(/map$/, 'table/machine'));
-  const table = page.getByRole('table', { name: 'Loads by settings' });
+  const table = page.getByRole('table', { name: 'What each load does' });
   // The end of wire 5 is not said, so nothing is claimed of what hangs on it: no load lights by guess.
   await expect(table.getByRole('row', { name: /^LOW/ })).toContainText('not known');
   await expect(page.getByText(/Tag 5: where it ends is not said/)).toBeVisible();
@@ -113,7 +113,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
     ];
   });
   await page.goto(address.replace(/map$/, 'table/machine'));
-  const table = page.getByRole('table', { name: 'Loads by settings' });
+  const table = page.getByRole('table', { name: 'What each load does' });
   for (const [setting, does] of [
     ['FORWARD', 'full'],
     ['BRAKE', 'braked'],

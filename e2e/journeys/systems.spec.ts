@@ -60,7 +60,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   await bench.pick('A switch of the bench', /Foot of the stairs/);
   await bench.pick('A switch of the bench', /Head of the stairs/);
   // What is not said is not known, and no lamp burns by a guess.
-  const table = page.getByRole('table', { name: 'All combinations' });
+  const table = page.getByRole('table', { name: 'What each load does' });
   await expect(table.getByRole('row').nth(1)).toContainText('not known');
   await goes(page, /Foot, wire 2/, /Head, wire 2/);
   await goes(page, /Foot, wire 3/, /Head, wire 3/);
@@ -73,7 +73,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   const seen = page.getByRole('region', { name: 'What was seen' });
   const head = page.getByRole('list', { name: 'Switches and devices' }).getByRole('listitem').nth(1);
   await head.getByRole('radio', { name: 'RIGHT' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Foot at LEFT, Head at RIGHT: lamp off');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Foot at LEFT, Head at RIGHT: everything off');
   await seen.getByRole('group', { name: 'lamp' }).getByRole('button', { name: 'on', exact: true }).click();
   await seen.getByRole('button', { name: 'All else worked' }).click();
   await expect(
@@ -124,7 +124,7 @@ test('a pump by hand, off or by its float: the float belongs to the system, and 
   await goes(page, /Pump panel, wire 3/, 'Float, pin C');
   await goes(page, /Float, pin 2/, 'pump, end 1');
   await expect(bench.save).toHaveText('Saved');
-  const table = page.getByRole('table', { name: 'All combinations' });
+  const table = page.getByRole('table', { name: 'What each load does' });
   await expect(table.getByRole('row')).toHaveCount(7);
   await expect(table.getByRole('row').nth(5)).toHaveText(/AUTO.*water low.*off/);
   await expect(table.getByRole('row').nth(6)).toHaveText(/AUTO.*water high.*full/);
@@ -133,7 +133,7 @@ test('a pump by hand, off or by its float: the float belongs to the system, and 
   await expect(table.getByRole('row').nth(6)).toHaveText(/AUTO.*water high.*full/);
   // The switch itself has its three positions still, and knows what it is part of.
   await page.goto(address.replace(/map$/, 'table/machine'));
-  await expect(page.getByRole('table', { name: 'Loads by settings' }).getByRole('row')).toHaveCount(4);
+  await expect(page.getByRole('table', { name: 'What each load does' }).getByRole('row')).toHaveCount(4);
   await page.getByRole('region', { name: 'With other switches' }).getByRole('link').click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'Pump panel at HAND, Float at water low: pump full',

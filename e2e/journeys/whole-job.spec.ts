@@ -80,7 +80,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   // What the switch is for: each way feeds its load.
   await bench.go('Truth table');
   await page.getByRole('link', { name: 'In the machine' }).click();
-  const does = page.getByRole('table', { name: 'Loads by settings' });
+  const does = page.getByRole('table', { name: 'What each load does' });
   await expect(does.getByRole('row', { name: new RegExp(`^${at[0]}`) })).toContainText('300 W');
   await expect(does.getByRole('row', { name: new RegExp(`^${at[1]}`) })).toContainText('600 W');
 

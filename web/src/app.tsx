@@ -86,7 +86,7 @@ const STEPS: RouteObject[] = [
     ...page(() => import('./pages/table/table-frame.js'), 'TableFrame'),
     children: [
       { index: true, ...page(() => import('./pages/table/table-page.js'), 'TablePage') },
-      { path: 'machine', ...page(() => import('./pages/machine/one/machine-page.js'), 'MachinePage') },
+      { path: 'machine', ...page(() => import('./pages/machine/machine-page.js'), 'MachinePage') },
     ],
   },
   { path: 'verify', ...page(() => import('./pages/verify/verify-page.js'), 'VerifyPage') },
@@ -120,9 +120,7 @@ const router = createBrowserRouter([
       {
         path: '/systems/:id',
         ...page(() => import('./job/job-frame.js'), 'JobFrame'),
-        children: [
-          { index: true, ...page(() => import('./pages/machine/several/system-page.js'), 'SystemPage') },
-        ],
+        children: [{ index: true, ...page(() => import('./pages/machine/system-page.js'), 'SystemPage') }],
       },
       { path: '/practice', ...page(() => import('./pages/practice/practice-page.js'), 'PracticePage') },
       { path: '/library', ...page(() => import('./pages/library/library-page.js'), 'LibraryPage') },

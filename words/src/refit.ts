@@ -18,7 +18,8 @@ import {
   type WantedRecord,
 } from '@which-way/core/refit';
 import { CASE_WORDS } from './before/cases.js';
-import { SEEN_WORDS, stateWords, supplyName } from './machine/machine.js';
+import { stateWords, supplyName } from './machine/loads.js';
+import { SEEN_WORDS } from './machine/seen.js';
 import { ohms } from './quantity.js';
 import { settingName } from './terminals.js';
 import { colorWords } from './tag/wires.js';

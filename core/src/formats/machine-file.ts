@@ -1,4 +1,4 @@
-import { endKey, endsOf, layNodes, type InSetting, type LoadState, type Machine } from '../circuit/index.js';
+import { endKey, endsOf, layNodes, type InSetting, type LoadState, type Circuit } from '../machine/index.js';
 import type { Load, LoadEnd, Supply } from '../log/index.js';
 import type { LoadId, SupplyId, TerminalId } from '../switch/index.js';
 
@@ -18,16 +18,16 @@ export interface MachineFile {
 }
 
 /** Every place of a machine by its node. */
-function placeNames(machine: Machine, labels: readonly string[]): Map<number, string> {
+function placeNames(circuit: Circuit, labels: readonly string[]): Map<number, string> {
   return new Map([
     ...labels.map((label, at): [number, string] => [at, `terminal ${label}`]),
-    ...machine.supplies.map(({ id }, at): [number, string] => [
-      machine.supplyNode.get(id) as number,
+    ...circuit.supplies.map(({ id }, at): [number, string] => [
+      circuit.supplyNode.get(id) as number,
       `supply ${at}`,
     ]),
-    ...machine.loads.flatMap((load, at) =>
+    ...circuit.loads.flatMap((load, at) =>
       endsOf(load).map((end): [number, string] => [
-        machine.endNode.get(endKey(load.id, end)) as number,
+        circuit.endNode.get(endKey(load.id, end)) as number,
         `load ${at} end ${end}`,
       ]),
     ),
@@ -37,24 +37,24 @@ function placeNames(machine: Machine, labels: readonly string[]): Map<number, st
 /** A machine with what it does in its settings, for a file. */
 export function machineFile(
   title: string,
-  machine: Machine,
+  circuit: Circuit,
   labels: readonly string[],
   settings: readonly (Pick<InSetting, 'loads'> & { name: string })[],
 ): MachineFile {
-  const places = placeNames(machine, labels);
+  const places = placeNames(circuit, labels);
   const place = (node: number) => places.get(node) ?? `node ${node}`;
   return {
     format: 'which-way-machine',
     version: 1,
     title,
     terminals: [...labels],
-    supplies: machine.supplies.map(({ id: _id, removed: _removed, ...supply }) => supply),
-    loads: machine.loads.map(({ id: _id, removed: _removed, ...load }) => load),
-    leads: machine.leads.map(({ a, b }) => [place(a), place(b)]),
-    open: [...machine.open].map(place),
+    supplies: circuit.supplies.map(({ id: _id, removed: _removed, ...supply }) => supply),
+    loads: circuit.loads.map(({ id: _id, removed: _removed, ...load }) => load),
+    leads: circuit.leads.map(({ a, b }) => [place(a), place(b)]),
+    open: [...circuit.open].map(place),
     settings: settings.map(({ name, loads }) => ({
       name,
-      loads: machine.loads.flatMap(({ id }, load) => {
+      loads: circuit.loads.flatMap(({ id }, load) => {
         const state = loads.get(id);
         return state ? [{ load, ...state }] : [];
       }),
@@ -63,7 +63,7 @@ export function machineFile(
 }
 
 /** The machine of such a file, with ids by place; null for what is none, or names a place that it does not have. */
-export function machineOfFile(file: unknown): Machine | null {
+export function machineOfFile(file: unknown): Circuit | null {
   if (!isMachineFile(file)) return null;
   const supplies = file.supplies.map((one, at): Supply => ({
     ...one,

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { drawnContacts, drawnMachine } from '../circuit/drawn.js';
+import { drawnContacts, drawnCircuit } from '../machine/wiring/drawn.js';
 import {
   generatedMachines,
   machinesDeck,
@@ -12,7 +12,7 @@ import {
 } from '../testing/generated-machines.js';
 import { spiceDeck, switchDeck } from './spice-deck.js';
 
-const file = (name: string) => readFileSync(new URL(`../circuit/ngspice/${name}`, import.meta.url), 'utf8');
+const file = (name: string) => readFileSync(new URL(`../machine/ngspice/${name}`, import.meta.url), 'utf8');
 const installed = spawnSync('ngspice', ['--version']).status === 0;
 const MACHINES = generatedMachines(300, 17);
 
@@ -54,8 +54,8 @@ describe('300 generated machines against the circuit simulator ngspice (version 
       loads: { e1: { watts: 400, volts: 230 }, e2: { watts: null, volts: null } },
       wires: 'L>mains N>back A>e1.1 A>e2.1 N>e1.2 N>e2.2',
     } as const;
-    const machine = drawnMachine(drawn);
-    const named = { ...machine, loads: machine.loads.map((load) => ({ ...load, name: evil })) };
+    const circuit = drawnCircuit(drawn);
+    const named = { ...circuit, loads: circuit.loads.map((load) => ({ ...load, name: evil })) };
     const settings = [{ name: evil, nets: drawnContacts(drawn.terminals, 'L-A').nets }];
     for (const deck of [spiceDeck(evil, named, settings), switchDeck(evil, ['1', evil, '3'], settings)]) {
       expect(deck).toContain('lamp .control');
@@ -75,7 +75,7 @@ describe('300 generated machines against the circuit simulator ngspice (version 
     const settings = ['', 'L-A N-C', 'L-A N-B', 'L-B N-A-C'].map((joins, at) => ({
       ...{ name: `setting ${at}`, nets: drawnContacts(drawn.terminals, joins).nets },
     }));
-    const deck = spiceDeck('three heats', drawnMachine(drawn), settings);
+    const deck = spiceDeck('three heats', drawnCircuit(drawn), settings);
     const watts = settings.map((_, at) => {
       const asked = deck
         .replace('.param setting=0', `.param setting=${at}`)

@@ -1,4 +1,4 @@
-import { endKey, layNodes, siemensOf, windingsOf, type Healthy, type Machine } from '../circuit/index.js';
+import { endKey, layNodes, siemensOf, windingsOf, type Healthy, type Circuit } from '../machine/index.js';
 import { plainLine } from '../schema/index.js';
 import type { LoadId, TerminalId } from '../switch/index.js';
 
@@ -15,8 +15,8 @@ const [JOINED, PARTED, LEAK] = ['20u', '1G', '1G'];
 const PHASE: Partial<Record<string, number>> = { L2: -120, L3: 120 };
 
 /** Parts of a deck without its title and its analysis, so that several machines can stand in one; `prefix` keeps them apart. */
-export function deckOf(machine: Machine, settings: readonly Pick<Healthy, 'nets'>[], prefix = ''): string[] {
-  const { terminals, supplies, loads, leads, nodes } = machine;
+export function deckOf(circuit: Circuit, settings: readonly Pick<Healthy, 'nets'>[], prefix = ''): string[] {
+  const { terminals, supplies, loads, leads, nodes } = circuit;
   const node = (at: number) => `${prefix}n${at}`;
   const names = (kind: string, at: number) => `${kind}${prefix}_${at}`;
   const pairs = terminals.flatMap((_, a) => terminals.slice(a + 1).map((__, at) => [a, a + 1 + at] as const));
@@ -30,7 +30,7 @@ export function deckOf(machine: Machine, settings: readonly Pick<Healthy, 'nets'
   const windings = loads.flatMap((load, at) => {
     const siemens = siemensOf(load);
     return windingsOf(load).map(([one, other], index) => {
-      const [a, b] = [one, other].map((end) => node(machine.endNode.get(endKey(load.id, end)) as number));
+      const [a, b] = [one, other].map((end) => node(circuit.endNode.get(endKey(load.id, end)) as number));
       const ohms = siemens === null || siemens === 0 ? 100 : 1 / siemens;
       return `${names('Rl', at * 10 + index)} ${a} ${b} ${ohms}`;
     });
@@ -39,7 +39,7 @@ export function deckOf(machine: Machine, settings: readonly Pick<Healthy, 'nets'
     ...supplies.map(({ id, kind, volts, current }, at) => {
       const size = kind === 'N' || kind === '0' || kind === 'earth' ? 0 : (volts ?? 1);
       const direct = current === 'DC' ? `DC ${size} ` : '';
-      return `${names('V', at)} ${node(machine.supplyNode.get(id) as number)} 0 ${direct}AC ${size} ${PHASE[kind] ?? 0}`;
+      return `${names('V', at)} ${node(circuit.supplyNode.get(id) as number)} 0 ${direct}AC ${size} ${PHASE[kind] ?? 0}`;
     }),
     ...leads.map(({ a, b }, at) => `${names('Rw', at)} ${node(a)} ${node(b)} ${JOINED}`),
     ...contacts,
@@ -54,17 +54,17 @@ export function deckOf(machine: Machine, settings: readonly Pick<Healthy, 'nets'
  */
 export function spiceDeck(
   title: string,
-  machine: Machine,
+  circuit: Circuit,
   settings: readonly (Pick<Healthy, 'nets'> & { name: string })[],
 ): string {
-  const unsaid = machine.loads.filter((load) => siemensOf(load) === null).map(({ name }) => name);
+  const unsaid = circuit.loads.filter((load) => siemensOf(load) === null).map(({ name }) => name);
   return [
     `* ${comment(title)}`,
     ...settings.map(({ name }, at) => `* setting ${at}: ${comment(name)}`),
-    ...machine.loads.map(({ name }, at) => `* load ${at}: ${comment(name)}`),
+    ...circuit.loads.map(({ name }, at) => `* load ${at}: ${comment(name)}`),
     ...(unsaid.length > 0 ? [`* of unknown power, taken as 100 ohms: ${comment(unsaid.join(', '))}`] : []),
     '.param setting=0',
-    ...deckOf(machine, settings),
+    ...deckOf(circuit, settings),
     '.ac lin 1 50 50',
     '.end',
     '',
@@ -91,7 +91,7 @@ export function switchDeck(
     ...settings.map(({ name }, at) => `* setting ${at}: ${comment(name)}`),
     ...labels.map((label, at) => `* n${at}: terminal ${comment(label)}`),
     '.param setting=0',
-    ...deckOf(alone as Machine, settings),
+    ...deckOf(alone as Circuit, settings),
     '.op',
     '.end',
     '',

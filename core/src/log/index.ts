@@ -19,9 +19,11 @@ export {
   type Order,
 } from './kinds/map/approach.js';
 export { CASES, type Case } from './kinds/before/cases.js';
-export { LOAD_SEEN, type LoadSeen } from './kinds/judge/load-seen.js';
-export { CONDUCTS, type Conducts, type MachinePoint } from './kinds/judge/machine-probed.js';
-export { loadsSeenOf, loadTiesOf, machineProbedOf, partsTriedOf, wireEndsOf } from './machine-wiring.js';
+export { LOAD_SEEN } from './kinds/judge/load-seen.js';
+export { CONDUCTS, type Conducts } from './kinds/judge/machine-probed.js';
+export { deadReadsOf, loadsLookedOf, partsTriedOf, standingKey } from './machine-found.js';
+export { type LoadLooked, type MachinePlace, type SettingOfJob } from './kinds/several/found-out.js';
+export { loadTiesOf, wireEndsOf } from './machine-wiring.js';
 export { type LoadEnd, type WireEnd } from './kinds/tag/wire-end.js';
 export {
   DEVICE_CONTACTS,
@@ -29,20 +31,10 @@ export {
   type DeviceContact,
   type DeviceKind,
   type DevicePin,
-  type HandleStanding,
   type SystemDevice,
   type SystemPoint,
 } from './kinds/several/system.js';
-export {
-  combinationKey,
-  devicesOf,
-  membersOf,
-  pointKey,
-  systemJoinsOf,
-  systemPartsTriedOf,
-  systemProbedOf,
-  systemSeenOf,
-} from './system-notes.js';
+export { devicesOf, membersOf, pointKey, systemJoinsOf } from './system-notes.js';
 export { REFIT_WAYS, type RefitWay } from './kinds/back/putting-back.js';
 export {
   FUNCTION_RESULTS,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { powered, whatMatters, type Healthy } from '../circuit/index.js';
+import { powered, whatMatters, type Healthy } from '../machine/index.js';
 import type { Pattern } from '../partition/index.js';
 import { seededRandom, type SettingId } from '../switch/index.js';
-import { drawnContacts, drawnMachine, type Drawn } from '../circuit/drawn.js';
+import { drawnContacts, drawnCircuit, type Drawn } from '../machine/wiring/drawn.js';
 import { runs } from '../testing/runs.js';
 import { randomPart } from '../testing/wire-demands.js';
 import { requirementByMachine } from './machine-need.js';
@@ -14,7 +14,7 @@ const HEATERS: Drawn = {
   loads: { warm: { watts: 100, volts: 230 }, idle: { watts: 50, volts: 230 } },
   wires: '1>mains 2>warm.1 warm.2>back 3>idle.1 4>idle.2',
 };
-const machine = drawnMachine(HEATERS);
+const machine = drawnCircuit(HEATERS);
 const settings: Healthy[] = ['', '1-2'].map((joins, at) => ({
   setting: `s${at}` as SettingId,
   nets: drawnContacts(HEATERS.terminals, joins).nets,

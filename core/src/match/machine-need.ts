@@ -1,4 +1,4 @@
-import type { Box, Matters, NoMatters } from '../circuit/index.js';
+import type { Box, Matters, NoMatters } from '../machine/index.js';
 import type { Requirement } from './match.js';
 import type { MapRequirement } from './requirement.js';
 

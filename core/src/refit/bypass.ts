@@ -1,7 +1,6 @@
-import { contactsOfNets, healthyOf, inSetting, machineOf } from '../circuit/index.js';
+import { circuitOf, contactsOfNets, guarding, healthyOf, inSetting } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
-import { guarding } from './guards.js';
 import { blocks, discrete } from '../partition/index.js';
 import type { LoadId, SettingId, SupplyId, TerminalId, WireId } from '../switch/index.js';
 
@@ -34,7 +33,7 @@ const GUARDS: readonly Case[] = [
 export function bypasses(map: SwitchMap): Bypass[] {
   const healthy = healthyOf(map);
   const { structure, log } = map;
-  const machine = machineOf(map);
+  const circuit = circuitOf(map);
   if (!healthy) return [];
   const wires = recordsOf(log, 'wire-tagged');
   const ends = wireEndsOf(log);
@@ -56,14 +55,14 @@ export function bypasses(map: SwitchMap): Bypass[] {
         touched.has(terminal) &&
         (ends.get(id) ?? [{ at: 'elsewhere' as const }]).some(({ at }) => at === 'elsewhere'),
     );
-    if (!machine || open.length > 0)
+    if (!circuit || open.length > 0)
       return refuse({ because: 'end-not-known', wires: open.map(({ id }) => id) });
-    const { shorts, maybeShorts, joined: met, loads } = inSetting(machine, setting, contactsOfNets(nets));
+    const { shorts, maybeShorts, joined: met, loads } = inSetting(circuit, setting, contactsOfNets(nets));
     const short = [...shorts, ...maybeShorts, ...met][0];
     if (short) return refuse({ because: 'supplies-meet', supplies: short });
     // Without the switch nothing would brake or stop it but the plug: what brakes in another setting is lost.
-    const rest = inSetting(machine, setting, contactsOfNets(discrete(nets.length))).loads;
-    const braked = machine.loads
+    const rest = inSetting(circuit, setting, contactsOfNets(discrete(nets.length))).loads;
+    const braked = circuit.loads
       .map(({ id }) => id)
       .filter(
         (id) =>
@@ -71,14 +70,14 @@ export function bypasses(map: SwitchMap): Bypass[] {
           (rest.get(id)?.does !== 'braked' &&
             healthy.some(
               (one) =>
-                inSetting(machine, one.setting, contactsOfNets(one.nets)).loads.get(id)?.does === 'braked',
+                inSetting(circuit, one.setting, contactsOfNets(one.nets)).loads.get(id)?.does === 'braked',
             )),
       );
     if (braked.length > 0) return refuse({ because: 'brake', loads: braked });
     const stands = structure.settings.find(({ id }) => id === setting);
-    const guards = stands ? guarding(structure, stands, { loads }, machine.loads) : 'guard';
+    const guards = stands ? guarding(structure, stands, { loads }, circuit.loads) : 'guard';
     if (guards === 'guard') {
-      const fed = machine.loads.map(({ id }) => id).filter((id) => loads.get(id)?.does !== 'off');
+      const fed = circuit.loads.map(({ id }) => id).filter((id) => loads.get(id)?.does !== 'off');
       return refuse({ because: 'springs', loads: fed });
     }
     return { setting, allowed: true, ask: guards === 'ask', joined };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { lookKey, type Fault } from '../circuit/index.js';
+import { lookKey, type Fault } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import type { Deed, FunctionTry } from '../log/index.js';
 import { chosenPart, inMachine, knownPart, withDeeds } from '../testing/put-back.js';
@@ -106,7 +106,7 @@ describe('what explains a function that fails', () => {
     const before: Deed = {
       kind: 'loads-seen',
       seen: model.settings.flatMap(({ setting }) =>
-        model.machine.loads.map(({ id }) => ({ setting, load: id, seen: 'reversed' as const })),
+        model.circuit.loads.map(({ id }) => ({ setting, load: id, seen: 'reversed' as const })),
       ),
     };
     const chanceOf = (of: SwitchMap) =>

@@ -1,9 +1,9 @@
 import {
+  circuitOf,
   contactsWithPart,
   faultModel,
   healthyOf,
   laidPart,
-  machineOf,
   NO_EVIDENCE,
   rankFaults,
   readingsOf,
@@ -17,7 +17,7 @@ import {
   type Observation,
   type PartTried,
   type RankedFault,
-} from '../circuit/index.js';
+} from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import type { FunctionTry } from '../log/index.js';
 import { requiredSettings } from '../switch/index.js';
@@ -82,17 +82,17 @@ export function functionFaults(map: SwitchMap): FunctionFaults | null {
   if (failing.length === 0) return null;
   const seen = seenIn(checks);
   const unsaid = failing.filter(({ kind, tried }) => kind === 'load' && !tried?.does).length;
-  const machine = machineOf(map);
+  const circuit = circuitOf(map);
   const healthy = healthyBack(map);
-  if (!machine || !healthy || seen.every((one) => one.seen === 'right')) return null;
-  const model = faultModel(machine, healthy);
+  if (!circuit || !healthy || seen.every((one) => one.seen === 'right')) return null;
+  const model = faultModel(circuit, healthy);
   const settings = map.structure.settings.map(({ id }) => id);
   const evidence: HuntEvidence = {
     ...NO_EVIDENCE,
     seen,
     tried: wiresThatConduct(map),
     // The map is of the switch that was taken out: of a part in its place it says nothing.
-    read: wayOf(map) === 'part' ? [] : readingsOf(map, wiredTerminals(machine), settings),
+    read: wayOf(map) === 'part' ? [] : readingsOf(map, wiredTerminals(circuit), settings),
   };
   return { model, evidence, ranked: rankFaults(model, evidence), unsaid };
 }

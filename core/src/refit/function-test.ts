@@ -1,12 +1,12 @@
 import {
-  contactsAsMapped,
-  contactsAsTable,
-  contactsWithPart,
+  AS_MAPPED,
+  AS_SHOULD,
   inEverySetting,
   laidPart,
-  machineOf,
+  machineOfSwitch,
+  withPart,
   type LoadState,
-} from '../circuit/index.js';
+} from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
 import { positionsOf, requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
@@ -31,18 +31,12 @@ export type FunctionCheck = {
 
 /** What each load must do in each setting with what goes back, in setting order; null while no wire leads to a load. */
 function musts(map: SwitchMap): { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[] | null {
-  const machine = machineOf(map);
+  const machine = machineOfSwitch(map);
   if (!machine) return null;
-  const table = expectedOf(map);
   const chosen = wayOf(map) === 'part' ? chosenOf(map) : null;
   const laid = chosen && laidPart(map, chosen);
-  return inEverySetting(map, machine, (setting) =>
-    table
-      ? contactsAsTable(map, table, setting)
-      : laid
-        ? contactsWithPart(map, laid, setting)
-        : contactsAsMapped(map, setting),
-  ).settings;
+  const inPlace = expectedOf(map) ? AS_SHOULD : laid ? withPart(laid) : AS_MAPPED;
+  return inEverySetting(machine, inPlace).settings;
 }
 
 /**
@@ -54,14 +48,14 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
   const tries = new Map(recordsOf(log, 'function-tried').map((one) => [one.line, one]));
   const own = recordsOf(log, 'function-asked');
   const settings = musts(map) ?? [];
-  const machine = machineOf(map);
+  const loadsAround = machineOfSwitch(map)?.circuit.loads ?? [];
   const springs = requiredSettings(structure).filter((setting) =>
     positionsOf(structure, setting).some(({ rests }) => rests === 'momentary'),
   );
   const lines: FunctionCheck[] = [
     ...stopsOf(settings),
     ...settings.flatMap(({ setting, loads }) =>
-      (machine?.loads ?? []).flatMap(({ id }): FunctionCheck[] => {
+      loadsAround.flatMap(({ id }): FunctionCheck[] => {
         const key = `load ${setting} ${id}`;
         const must = loads.get(id);
         const said = own.some((line) => line.setting === setting && line.load === id);

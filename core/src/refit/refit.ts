@@ -1,4 +1,4 @@
-import { healthyOf } from '../circuit/index.js';
+import { healthyOf } from '../machine/index.js';
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
 import {
   type ChosenReplacement,

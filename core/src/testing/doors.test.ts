@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
-import * as circuit from '../circuit/index.js';
+import * as circuit from '../machine/index.js';
 import * as continuity from '../continuity/index.js';
 import * as explain from '../explain/index.js';
 import * as formats from '../formats/index.js';

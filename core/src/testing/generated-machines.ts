@@ -1,12 +1,12 @@
-import { powered, type Machine } from '../circuit/index.js';
+import { powered, type Circuit } from '../machine/index.js';
 import { deckOf } from '../formats/spice-deck.js';
 import { partitionOf, type Partition } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
-import { drawnMachine } from '../circuit/drawn.js';
+import { drawnCircuit } from '../machine/wiring/drawn.js';
 
 /** A machine with one way in which its contacts stand. */
 export interface GeneratedMachine {
-  machine: Machine;
+  circuit: Circuit;
   nets: Partition;
 }
 
@@ -52,7 +52,7 @@ export function generatedMachines(count: number, seed: number): GeneratedMachine
         .filter(() => random() < 0.5)
         .map((end) => `${end}>${random() < 0.5 ? any(supplies) : any(ends)}`),
     ].filter((wire) => wire.split('>')[0] !== wire.split('>')[1]);
-    const machine = drawnMachine({
+    const circuit = drawnCircuit({
       terminals: names.join(' '),
       supplies: SUPPLIES[kind] as never,
       loads: loads as never,
@@ -65,7 +65,7 @@ export function generatedMachines(count: number, seed: number): GeneratedMachine
         below(names.length),
       ]),
     );
-    if (powered(machine, joinsOf(nets)).shorts.length === 0) found.push({ machine, nets });
+    if (powered(circuit, joinsOf(nets)).shorts.length === 0) found.push({ circuit, nets });
   }
   return found;
 }
@@ -75,8 +75,8 @@ export const joinsOf = (nets: Partition): [number, number][] =>
 
 /** All of them in one deck; it prints the volts across every winding, in their order. */
 export function machinesDeck(machines: readonly GeneratedMachine[]): string {
-  const prints = machines.flatMap(({ machine }, at) =>
-    deckOf(machine, [], `m${at}`)
+  const prints = machines.flatMap(({ circuit }, at) =>
+    deckOf(circuit, [], `m${at}`)
       .filter((line) => line.startsWith('Rl'))
       .map((line) => {
         const [, a, b] = line.split(' ');
@@ -86,7 +86,7 @@ export function machinesDeck(machines: readonly GeneratedMachine[]): string {
   return [
     '* generated machines',
     '.param setting=0',
-    ...machines.flatMap(({ machine, nets }, at) => deckOf(machine, [{ nets }], `m${at}`)),
+    ...machines.flatMap(({ circuit, nets }, at) => deckOf(circuit, [{ nets }], `m${at}`)),
     '.control',
     'set numdgt=9',
     'ac lin 1 50 50',
@@ -103,8 +103,8 @@ export function sharesBySimulator(
   printed: readonly number[],
 ): number[][] {
   let at = 0;
-  return machines.map(({ machine }) =>
-    machine.loads.map((load) => {
+  return machines.map(({ circuit }) =>
+    circuit.loads.map((load) => {
       const rated = load.volts ?? 1;
       const windings = load.make === 'three-phase' ? 3 : 1;
       const shares = Array.from({ length: windings }, () => ((printed[at++] ?? NaN) / rated) ** 2);
@@ -116,7 +116,7 @@ export function sharesBySimulator(
 }
 
 export const sharesByUs = (machines: readonly GeneratedMachine[]): number[][] =>
-  machines.map(({ machine, nets }) => {
-    const { loads } = powered(machine, joinsOf(nets));
-    return machine.loads.map(({ id }) => loads.get(id)?.share ?? 0);
+  machines.map(({ circuit, nets }) => {
+    const { loads } = powered(circuit, joinsOf(nets));
+    return circuit.loads.map(({ id }) => loads.get(id)?.share ?? 0);
   });

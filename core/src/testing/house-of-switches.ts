@@ -23,7 +23,7 @@ import {
   type TerminalId,
   type WireId,
 } from '../switch/index.js';
-import { systemOf, type Members, type System } from '../system/index.js';
+import { machineOf, type Machine, type Members } from '../machine/index.js';
 import { bench, mapHidden } from './generated.js';
 
 /** A switch of a house: its contacts by setting (`1-2 3-4`), and where its wires go: `1>L 2>up.2 3>lamp.1 4>?`. */
@@ -47,12 +47,12 @@ export interface House {
 export interface Built {
   log: Log;
   members: Map<JobId, SwitchMap | null>;
-  system: System;
+  machine: Machine;
   jobs: Record<string, JobId>;
   loads: Record<string, LoadId>;
 }
 
-/** Builds the jobs of a house and its system, each mapped by the planner's own readings. */
+/** Builds the jobs of a house and its machine, each mapped by the planner's own readings. */
 export function builtHouse({ switches, devices = {}, loads }: House, without: readonly string[] = []): Built {
   const newId = newIdFrom(seededRandom(77));
   const ids = <Id extends string>(names: string[]) =>
@@ -107,7 +107,7 @@ export function builtHouse({ switches, devices = {}, loads }: House, without: re
   return {
     log,
     members: new Map(members),
-    system: systemOf(log, new Map(members) as Members),
+    machine: machineOf(log, new Map(members) as Members),
     jobs,
     loads: loadIds,
   };

@@ -1,4 +1,4 @@
-import { lookKey, type HuntEvidence, type FaultModel, type NextTest } from '../circuit/index.js';
+import { lookKey, type HuntEvidence, type FaultModel, type NextTest } from '../machine/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
 
 /** What is found out by a test when one fault is the truth, added to what was found before. */

@@ -1,4 +1,4 @@
-import type { Drawn } from '../circuit/index.js';
+import type { Drawn } from '../machine/index.js';
 
 /**
  * A machine with the settings of its switch, and what each load does there: `off`, `full`, `part 25`. The behaviour is what the named

@@ -57,6 +57,7 @@ import {
   systemPartTried,
   systemProbed,
 } from './several/system.js';
+import { machineLooked, machinePartTried, machineRead } from './several/found-out.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
 import { worthNoted } from './before/worth.js';
@@ -129,6 +130,9 @@ export const KINDS = {
   'system-member': systemMember,
   'system-device': systemDevice,
   'system-joined': systemJoined,
+  'machine-looked': machineLooked,
+  'machine-part-tried': machinePartTried,
+  'machine-read': machineRead,
   'system-looked': systemLooked,
   'system-part-tried': systemPartTried,
   'refit-begun': refitBegun,

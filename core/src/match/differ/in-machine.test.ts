@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawnContacts, drawnMachine, type Drawn, type Healthy } from '../../circuit/index.js';
+import { drawnContacts, drawnMachine, type Drawn, type Healthy } from '../../machine/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import { bench, mapHidden } from '../../testing/generated.js';
 import { machineDifferences } from './in-machine.js';
@@ -45,7 +45,7 @@ function codes(should: string[], does: string[], facts: PartFacts = {}, spare: n
     terminals: names.map((_, at) => ({ from: at, to: at })),
     positions: settings.map((from, to) => ({ from, to })),
   };
-  return machineDifferences(map, drawnMachine(WINCH), healthy, laid, spare).map(
+  return machineDifferences(map, drawnMachine(WINCH, map), healthy, laid, spare).map(
     ({ code, gravity }) => `${gravity} ${code}`,
   );
 }

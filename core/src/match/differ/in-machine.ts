@@ -1,13 +1,14 @@
 import {
-  contactsOfNets,
   contactsWithPart,
   inEverySetting,
   inSetting,
+  withNets,
+  withPart,
   type Healthy,
   type LaidPart,
   type LoadState,
   type Machine,
-} from '../../circuit/index.js';
+} from '../../machine/index.js';
 import type { SwitchMap } from '../../continuity/index.js';
 import type { SettingId } from '../../switch/index.js';
 import type { Difference } from './differences.js';
@@ -27,13 +28,8 @@ export function machineDifferences(
 ): Difference[] {
   const netsAt = new Map(healthy.map(({ setting, nets }) => [setting, nets]));
   const asked = laid.positions.map(({ from }) => from).filter((setting) => netsAt.has(setting));
-  const before = inEverySetting(map, machine, (setting) => contactsOfNets(netsAt.get(setting) ?? []));
-  const after = inEverySetting(
-    map,
-    machine,
-    (setting) => contactsWithPart(map, laid, setting),
-    laid.part.facts?.makesBeforeBreaks ?? null,
-  );
+  const before = inEverySetting(machine, withNets(netsAt));
+  const after = inEverySetting(machine, withPart(laid));
   const found: Difference[] = [];
   const add = (code: Difference['code'], about: string, gravity: Difference['gravity'] = 'safety') => {
     if (!found.some((one) => one.code === code && one.about === about)) found.push({ code, gravity, about });
@@ -42,7 +38,7 @@ export function machineDifferences(
     const [old, fresh] = [before, after].map(({ settings }) =>
       settings.find((one) => one.setting === setting),
     );
-    for (const { id, name } of machine.loads) {
+    for (const { id, name } of machine.circuit.loads) {
       const [was, is] = [old?.loads.get(id)?.does, fresh?.loads.get(id)?.does];
       if (!was || !is || was === is || was === 'not-known' || is === 'not-known') continue;
       if (was === 'braked') add('brake-lost', name);
@@ -68,7 +64,7 @@ export function machineDifferences(
     }
   for (const place of spare) {
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
-    const { loads, shorts, joined } = inSetting(machine, SPARE, contacts);
+    const { loads, shorts, joined } = inSetting(machine.circuit, SPARE, contacts);
     if (shorts.length + joined.length > 0) add('supplies-meet-in-spare', String(place));
     else if ([...loads.values()].some(({ does }) => RUNS.has(does))) add('spare-feeds', String(place));
   }

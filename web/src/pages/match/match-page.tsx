@@ -1,6 +1,6 @@
 import { SEARCH_LETTERS } from '@which-way/core/schema';
 import type { MatchedEntry } from '@which-way/contract';
-import { machineOf } from '@which-way/core/circuit';
+import { circuitOf } from '@which-way/core/machine';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { liveEvents, refinementOf, type Refinement } from '@which-way/core/log';
 import {
@@ -91,7 +91,7 @@ export function MatchPage() {
   } = useMatches();
   const [picked, setPicked] = useState<string | null>(null);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
-  const hasMachine = useMemo(() => machineOf(map) !== null, [map]);
+  const hasMachine = useMemo(() => circuitOf(map) !== null, [map]);
   const choice = <SourceChoice {...{ source, proposed, refinement, hasMachine }} onRefine={refine} />;
   const { whole, found } = asked;
   if (whole.kind === 'none' || found.kind === 'none') {

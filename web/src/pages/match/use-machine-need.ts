@@ -1,4 +1,4 @@
-import { healthyOf, machineOf, type Healthy, type Machine } from '@which-way/core/circuit';
+import { circuitOf, healthyOf, type Circuit, type Healthy } from '@which-way/core/machine';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { requirementByMachine, type MachineNeed } from '@which-way/core/match';
 import { useMemo } from 'react';
@@ -7,7 +7,7 @@ import { useBeside } from '../../parts/beside/use-beside.js';
 import type { MattersDesk } from './matters-desk.js';
 
 interface Asked {
-  machine: Machine;
+  circuit: Circuit;
   settings: Healthy[];
 }
 
@@ -16,13 +16,13 @@ const open = () =>
     open: () => new Worker(new URL('./matters.worker.ts', import.meta.url), { type: 'module' }),
     standIn: async () => (await import('./matters-desk.js')).mattersDesk,
   });
-const ask = (desk: AskedOf<MattersDesk>, { machine, settings }: Asked) => desk.matters(machine, settings);
+const ask = (desk: AskedOf<MattersDesk>, { circuit, settings }: Asked) => desk.matters(circuit, settings);
 
 /** What the machine needs, worked out in a worker of its own; whoever does not ask costs nothing. */
 export function useMachineNeed(map: SwitchMap, wanted: boolean): MachineNeed {
   const asked = useMemo(() => {
-    const [machine, settings] = [machineOf(map), healthyOf(map)];
-    return wanted && machine && settings ? { machine, settings } : null;
+    const [circuit, settings] = [circuitOf(map), healthyOf(map)];
+    return wanted && circuit && settings ? { circuit, settings } : null;
   }, [map, wanted]);
   const { answer } = useBeside(open, asked, ask);
   return useMemo(() => requirementByMachine(asked ? (answer ?? 'working') : 'no-machine'), [asked, answer]);

@@ -1,4 +1,4 @@
-import { contactsAsMapped, inEverySetting, machineOf, type Machine } from '@which-way/core/circuit';
+import { AS_MAPPED, inEverySetting, machineOfSwitch, type Machine } from '@which-way/core/machine';
 import { deriveMap, type SwitchMap } from '@which-way/core/continuity';
 import { upgradeEvent, type JobEvent } from '@which-way/core/log';
 import { handlePicture } from '@which-way/drawing/handle-forms';
@@ -6,12 +6,12 @@ import { machinePicture } from '@which-way/drawing/machine-picture';
 import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
 import { calledIn } from '@which-way/words/called';
-import { settingSentence } from '@which-way/words/machine/machine';
+import { machineSentence } from '@which-way/words/machine/sentence';
 import { tableRows } from '@which-way/words/table/table-rows';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import demoFile from '../../../../demo/jobs.json?raw';
-import { machineDrawn } from '../machine/one/machine-drawn.js';
+import { machineDrawn } from '../machine/machine-drawn.js';
 import { schematicOfFirst, settingsSheet, tableCsv, tableJson } from '../../parts/facts/table-files.js';
 
 const { jobs } = JSON.parse(demoFile) as {
@@ -66,20 +66,21 @@ describe.each(maps)('what can be taken away of %s', (_, map) => {
 });
 
 const machines = maps.flatMap(([title, map]): [string, SwitchMap, Machine][] => {
-  const machine = machineOf(map);
+  const machine = machineOfSwitch(map);
   return machine ? [[title, map, machine]] : [];
 });
 
 it('there are circuits among them', () => expect(machines.length).toBeGreaterThan(3));
 
 it.each(machines)('the circuit of %s names every supply and load in every setting', (_, map, machine) => {
-  const does = inEverySetting(map, machine, (setting) => contactsAsMapped(map, setting));
-  for (const result of does.settings) {
-    const sentence = settingSentence(map.structure, result, machine.loads);
+  const { circuit } = machine;
+  const names = { job: () => '', machine };
+  for (const result of inEverySetting(machine, AS_MAPPED).settings) {
+    const sentence = machineSentence(result, [result.setting], names);
     const texts = textsIn(
-      readBack(machinePicture(machineDrawn(map, machine, result, 'this switch'), sentence)),
+      readBack(machinePicture(machineDrawn(map, circuit, result, 'this switch'), sentence)),
     ).join('|');
-    for (const { name } of machine.loads) expect(texts).toContain(name);
-    for (const { name, kind } of machine.supplies) expect(texts).toContain(name || kind);
+    for (const { name } of circuit.loads) expect(texts).toContain(name);
+    for (const { name, kind } of circuit.supplies) expect(texts).toContain(name || kind);
   }
 });

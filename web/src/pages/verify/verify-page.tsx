@@ -1,4 +1,4 @@
-import { machineOf } from '@which-way/core/circuit';
+import { circuitOf } from '@which-way/core/machine';
 import { compareWithExpected, lineUp } from '@which-way/core/verify';
 import { liveEvents, type DeedKind, type ExpectedTable } from '@which-way/core/log';
 import { contactTerminals, type KnownSwitch } from '@which-way/core/switch';
@@ -83,7 +83,7 @@ export function VerifyPage() {
           <LayOtherwise table={expected} question={diagnosed.question} comparison={comparison} onSet={set} />
         )}
         {comparison && <TableDifferences map={map} comparison={comparison} />}
-        {comparison?.outcome === 'differs' && machineOf(map) && (
+        {comparison?.outcome === 'differs' && circuitOf(map) && (
           <Link to="../table/machine" relative="path" className="inline-flex min-h-11 items-center underline">
             {VERIFY_PAGE_TEXT.whatThatDoesInThe}
           </Link>

@@ -1,6 +1,6 @@
 import type { Job } from '@which-way/contract';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { healthyOf } from '@which-way/core/circuit';
+import { healthyOf } from '@which-way/core/machine';
 import { switchDeck, tableFile } from '@which-way/core/formats';
 import { plainLine, plainText, plainTexts } from '@which-way/core/schema';
 import type { Side } from '@which-way/core/switch';

@@ -1,11 +1,12 @@
-import { LOAD_COMPLAINTS, type LoadComplaint, type Machine } from '@which-way/core/circuit';
+import { LOAD_COMPLAINTS, type LoadComplaint } from '@which-way/core/machine';
+import type { Load } from '@which-way/core/log';
 import type { LoadId } from '@which-way/core/switch';
-import { COMPLAINT_WORDS } from '@which-way/words/machine/machine';
+import { COMPLAINT_WORDS } from '@which-way/words/machine/seen';
 import { PlainButton } from '../../controls/plain-button.js';
 import { COMPLAINT_TAPS_TEXT } from '@which-way/words/screens/parts/hunt/complaint-taps';
 
 interface ComplaintTapsProps {
-  machine: Pick<Machine, 'loads'>;
+  loads: readonly Load[];
   /** Complaints that the customer's story has already, to stand first. */
   told: ReadonlySet<LoadComplaint>;
   /** Whether all that a complaint says of a load was said. */
@@ -14,9 +15,9 @@ interface ComplaintTapsProps {
 }
 
 /** What is wrong with each load, whatever the setting, in a tap; tapped again it is not said any more. */
-export function ComplaintTaps({ machine, told, isSaid, onSay }: ComplaintTapsProps) {
+export function ComplaintTaps({ loads, told, isSaid, onSay }: ComplaintTapsProps) {
   const order = LOAD_COMPLAINTS.toSorted((one, other) => Number(told.has(other)) - Number(told.has(one)));
-  return machine.loads.map(({ id, name, kind }) => (
+  return loads.map(({ id, name, kind }) => (
     <div
       key={id}
       role="group"

@@ -1,21 +1,20 @@
 import {
-  faultModel,
-  foundFaults,
+  huntIn,
   NOTHING_FOUND,
-  type HuntEvidence,
-  type FaultModel,
   type FoundFaults,
-} from '@which-way/core/circuit';
+  type Hunt,
+  type HuntEvidence,
+} from '@which-way/core/machine';
 import type { Hunted } from './hunted.js';
 
 /** A hunt for faults in one machine: what it is, and then what evidence comes to. */
 export function huntDesk() {
-  let model: FaultModel | null = null;
+  let hunt: Hunt | null = null;
   return {
-    of: ({ machine, healthy }: Hunted): void => {
-      model = faultModel(machine, healthy);
+    of: ({ circuit, healthy }: Hunted): void => {
+      hunt = huntIn(circuit, healthy);
     },
-    found: (evidence: HuntEvidence): FoundFaults => (model ? foundFaults(model, evidence) : NOTHING_FOUND),
+    found: (evidence: HuntEvidence): FoundFaults => hunt?.found(evidence) ?? NOTHING_FOUND,
   };
 }
 export type HuntDesk = ReturnType<typeof huntDesk>;

@@ -1,4 +1,5 @@
-import type { Machine, NextTest } from '@which-way/core/circuit';
+import type { NextTest } from '@which-way/core/machine';
+import type { Load } from '@which-way/core/log';
 import type { LoadId, SettingId, SupplyId } from '@which-way/core/switch';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -9,8 +10,8 @@ import { RankedFaults } from './ranked-faults.js';
 afterEach(cleanup);
 
 const load = (id: string, kind: 'lamp' | 'motor') =>
-  ({ id: id as LoadId, name: id, kind, current: 'AC', removed: false }) as Machine['loads'][number];
-const machine = { loads: [load('lamp', 'lamp'), load('fan', 'motor')] };
+  ({ id: id as LoadId, name: id, kind, current: 'AC', removed: false }) as Load;
+const loads = [load('lamp', 'lamp'), load('fan', 'motor')];
 const HIGH = 'high' as SettingId;
 const names: HuntNames = {
   at: () => 'HIGH',
@@ -24,7 +25,7 @@ function asked(next: NextTest) {
   const on = { onLook: vi.fn(), onProbe: vi.fn(), onPart: vi.fn() };
   render(
     <NextStep
-      {...{ machine, next, names, ...on }}
+      {...{ loads, next, names, ...on }}
       toMap={<a href="/map">map</a>}
       toRepeat={<a href="/verify">repeat</a>}
       toPath={<a href="/path">path</a>}
@@ -62,8 +63,8 @@ describe('what to do next in a hunt', () => {
   });
 
   it('a look asks each load, and only a motor whether it turned the wrong way', () => {
-    const loads = machine.loads.map(({ id }) => id);
-    const { onLook } = asked({ kind: 'look', setting: HIGH, loads, seconds: 7, bits: 1 });
+    const ids = loads.map(({ id }) => id);
+    const { onLook } = asked({ kind: 'look', setting: HIGH, loads: ids, seconds: 7, bits: 1 });
     expect(screen.queryByText('First make it safe')).not.toBeInTheDocument();
     const lamp = screen.getByRole('group', { name: 'lamp' });
     expect(within(lamp).queryByRole('button', { name: 'the wrong way' })).not.toBeInTheDocument();
@@ -79,7 +80,7 @@ describe('what is wrong with a load, in a tap', () => {
     const onSay = vi.fn();
     render(
       <ComplaintTaps
-        machine={machine}
+        loads={loads}
         told={new Set(['sometimes'])}
         isSaid={(id, complaint) => id === 'fan' && complaint === 'weak'}
         onSay={onSay}

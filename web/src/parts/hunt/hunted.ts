@@ -1,7 +1,7 @@
-import type { Healthy, Machine } from '@which-way/core/circuit';
+import type { Circuit, Healthy } from '@which-way/core/machine';
 
-/** What a hunt is in: a machine, and what its switches should make in every setting. */
+/** What a hunt is in: a circuit, and what its switches should make in every setting. */
 export interface Hunted {
-  machine: Machine;
+  circuit: Circuit;
   healthy: readonly Healthy[];
 }

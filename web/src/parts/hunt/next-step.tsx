@@ -1,7 +1,7 @@
-import type { Machine, NextTest } from '@which-way/core/circuit';
-import { CONDUCTS, type Conducts } from '@which-way/core/log';
+import type { NextTest } from '@which-way/core/machine';
+import { CONDUCTS, type Conducts, type Load } from '@which-way/core/log';
 import type { LoadId, SettingId, SupplyId, WireId } from '@which-way/core/switch';
-import { CONDUCTS_WORDS } from '@which-way/words/machine/machine';
+import { CONDUCTS_WORDS } from '@which-way/words/machine/seen';
 import type { ReactNode } from 'react';
 import { PlainButton } from '../../controls/plain-button.js';
 import { LoadsSeen, type SeenOfLoad } from './loads-seen.js';
@@ -24,7 +24,8 @@ export interface HuntAnswers {
 }
 
 interface NextStepProps extends HuntAnswers {
-  machine: Pick<Machine, 'loads'>;
+  /** All loads of the machine. */
+  loads: readonly Load[];
   next: NextTest;
   names: HuntNames;
   /** The ways to where a contact is read, where it is worked again and again, and where a supply is seen to. */
@@ -46,7 +47,7 @@ export function NextStep({ caution, ...step }: NextStepProps) {
   );
 }
 
-function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<NextStepProps, 'caution'>) {
+function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<NextStepProps, 'caution'>) {
   switch (next.kind) {
     case 'look':
       return (
@@ -58,8 +59,7 @@ function Asked({ machine, next, names, toMap, toRepeat, toPath, ...on }: Omit<Ne
             <strong>{names.at(next.setting)}</strong>.
           </p>
           <LoadsSeen
-            machine={machine}
-            loads={next.loads}
+            loads={loads.filter(({ id }) => next.loads.includes(id))}
             onSay={(load, seen) => on.onLook(next.setting, load, seen)}
           />
         </Box>

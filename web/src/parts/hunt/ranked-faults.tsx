@@ -1,4 +1,4 @@
-import { isOfSwitch, type Fault, type LikelyFault } from '@which-way/core/circuit';
+import { isOfSwitch, type Fault, type LikelyFault } from '@which-way/core/machine';
 import { RANKED_FAULTS_TEXT } from '@which-way/words/screens/parts/hunt/ranked-faults';
 
 /** Faults less likely than this are not listed. */

@@ -1,4 +1,4 @@
-import type { LoadComplaint } from '@which-way/core/circuit';
+import type { LoadComplaint } from '@which-way/core/machine';
 import type { Symptom } from '@which-way/core/log';
 
 const AS_SYMPTOM: Partial<Record<Symptom, LoadComplaint>> = {

@@ -3,8 +3,8 @@ import {
   NOTHING_FOUND,
   type HuntEvidence,
   type FoundFaults,
-  type Machine,
-} from '@which-way/core/circuit';
+  type Circuit,
+} from '@which-way/core/machine';
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { expose } from 'comlink';
 import { afterEach, describe, expect, it, vi } from 'vitest';
@@ -15,7 +15,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const HUNTED = { machine: { loads: [] } as unknown as Machine, healthy: [] };
+const HUNTED = { circuit: { loads: [] } as unknown as Circuit, healthy: [] };
 const looks = (count: number): HuntEvidence => ({
   ...NO_EVIDENCE,
   seen: Array.from({ length: count }, () => ({ setting: 's', load: 'l', seen: 'off' }) as never),
@@ -115,14 +115,14 @@ describe('what was found, worked out beside the screen', () => {
       },
     );
     const machine = {
-      ...HUNTED.machine,
+      ...HUNTED.circuit,
       leads: [],
       terminals: [],
       supplies: [],
       nodes: 0,
       open: new Set<number>(),
     };
-    const hunted = { machine: machine as unknown as Machine, healthy: [] };
+    const hunted = { circuit: machine as unknown as Circuit, healthy: [] };
     const evidence = looks(1);
     const { result } = renderHook(() => useFound(hunted, evidence));
     expect(result.current).toMatchObject({ looks: 0, busy: true });

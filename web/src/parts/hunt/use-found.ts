@@ -1,4 +1,4 @@
-import { NOTHING_FOUND, type HuntEvidence, type FoundFaults } from '@which-way/core/circuit';
+import { NOTHING_FOUND, type HuntEvidence, type FoundFaults } from '@which-way/core/machine';
 import { useCallback } from 'react';
 import { Beside, type AskedOf } from '../beside/beside.js';
 import { useBeside } from '../beside/use-beside.js';

@@ -1,11 +1,11 @@
-import { flag, id, list, object, oneOf, orNull, says, type TypeOf } from '../../../schema/index.js';
+import { flag, id, list, object, oneOf, orNull, says } from '../../../schema/index.js';
 import type { LoadId, SettingId, SupplyId, WireId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 
 /** What a person sees of a load. */
 export const LOAD_SEEN = ['right', 'off', 'on', 'weak', 'reversed', 'sometimes'] as const;
 
-export const loadSeenSchema = object({
+const loadSeenSchema = object({
   setting: id<SettingId>(),
   load: id<LoadId>(),
   seen: says(
@@ -13,11 +13,9 @@ export const loadSeenSchema = object({
     orNull(oneOf(LOAD_SEEN)),
   ),
 });
-/** What a load did in a setting, before the repair. */
-export type LoadSeen = TypeOf<typeof loadSeenSchema>;
 
 export const loadsSeen = defineKind('loads-seen', {
-  says: 'what loads did in settings, as the complaint has it; the newest of each load and setting counts',
+  says: 'no longer written (`machine-looked` is): what loads did in settings, as the complaint has it; the newest of each load and setting counts',
   fields: { seen: list(loadSeenSchema, { minItems: 1, maxItems: 2000 }) },
   undo: ['table'],
   reading: 'extends',
@@ -26,7 +24,7 @@ export const loadsSeen = defineKind('loads-seen', {
 });
 
 export const partTried = defineKind('part-tried', {
-  says: 'whether a load or a wire of the machine, freed, conducts from end to end, or a supply is there; the newest of each counts',
+  says: 'no longer written (`machine-part-tried` is): whether a load or a wire of the machine, freed, conducts from end to end, or a supply is there; the newest of each counts',
   fields: {
     part: says('A load, a wire or a supply.', id<LoadId | WireId | SupplyId>()),
     whole: says('null: nothing is said any more.', orNull(flag)),

@@ -1,4 +1,4 @@
-import { id, oneOf, orNull, says, tagged, two, type TypeOf } from '../../../schema/index.js';
+import { id, oneOf, orNull, says, tagged, two } from '../../../schema/index.js';
 import type { LoadId, SettingId, SupplyId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 import { LOAD_ENDS } from '../tag/wire-end.js';
@@ -7,16 +7,14 @@ import { LOAD_ENDS } from '../tag/wire-end.js';
 export const CONDUCTS = ['closed', 'ohms', 'open'] as const;
 export type Conducts = (typeof CONDUCTS)[number];
 
-export const machinePointSchema = tagged('at', {
+const machinePointSchema = tagged('at', {
   terminal: { terminal: id<TerminalId>() },
   supply: { supply: id<SupplyId>() },
   load: { load: id<LoadId>(), end: oneOf(LOAD_ENDS) },
 });
-/** A place in the machine where a probe can lie: a lug, or the far end of a wire. */
-export type MachinePoint = TypeOf<typeof machinePointSchema>;
 
 export const machineProbed = defineKind('machine-probed', {
-  says: 'what was read between two places of the dead machine, its wires on; the newest of each setting and pair counts',
+  says: 'no longer written (`machine-read` is): what was read between two places of the dead machine, its wires on; the newest of each setting and pair counts',
   fields: {
     setting: id<SettingId>(),
     between: two(machinePointSchema),

@@ -39,7 +39,7 @@ export type DeviceContact = (typeof DEVICE_CONTACTS)[number];
 export const DEVICE_PINS = ['C', '1', '2'] as const;
 export type DevicePin = (typeof DEVICE_PINS)[number];
 
-const DEVICE_STATES = ['rest', 'work'] as const;
+export const DEVICE_STATES = ['rest', 'work'] as const;
 
 export const systemPointSchema = tagged('at', {
   terminal: { job: id<JobId>(), terminal: id<TerminalId>() },
@@ -61,12 +61,10 @@ export const systemDeviceSchema = object({
 /** A float, thermostat, door or relay: it belongs to the system, and is no position of any switch. */
 export type SystemDevice = TypeOf<typeof systemDeviceSchema>;
 
-export const standingSchema = tagged('of', {
+const standingSchema = tagged('of', {
   switch: { job: id<JobId>(), setting: id<SettingId>() },
   device: { device: id<PinnedDeviceId>(), state: oneOf(DEVICE_STATES) },
 });
-/** How one handle or device stands. */
-export type HandleStanding = TypeOf<typeof standingSchema>;
 
 export const systemMember = defineKind('system-member', {
   says: 'a switch that belongs to a system, or does not any more; the newest of each counts',
@@ -89,7 +87,7 @@ export const systemJoined = defineKind('system-joined', {
   reading: 'extends',
 });
 
-export const systemSeenSchema = object({
+const systemSeenSchema = object({
   at: says(
     'How every handle and device stood.',
     list(standingSchema, { minItems: 1, maxItems: MOST_HANDLES }),
@@ -100,11 +98,9 @@ export const systemSeenSchema = object({
     orNull(oneOf(LOAD_SEEN)),
   ),
 });
-/** What a load of a system did with its handles so. */
-export type SystemSeen = TypeOf<typeof systemSeenSchema>;
 
 export const systemLooked = defineKind('system-looked', {
-  says: 'what loads of a system did, as the complaint has it; the newest of each load and combination counts',
+  says: 'no longer written (`machine-looked` is): what loads of a system did, as the complaint has it; the newest of each load and combination counts',
   fields: { seen: list(systemSeenSchema, { minItems: 1, maxItems: 500 }) },
   undo: ['system'],
   reading: 'extends',
@@ -113,7 +109,7 @@ export const systemLooked = defineKind('system-looked', {
 });
 
 export const systemPartTried = defineKind('system-part-tried', {
-  says: 'whether a load or a wire of a system, freed, conducts from end to end, or a supply is there; the newest of each counts',
+  says: 'no longer written (`machine-part-tried` is): whether a load or a wire of a system, freed, conducts from end to end, or a supply is there; the newest of each counts',
   fields: {
     part: says('A load, a wire or a supply.', id<LoadId | WireId | SupplyId>()),
     whole: says('null: nothing is said any more.', orNull(flag)),
@@ -123,7 +119,7 @@ export const systemPartTried = defineKind('system-part-tried', {
 });
 
 export const systemProbed = defineKind('system-probed', {
-  says: 'what was read between two places of the dead machine of a system, its wires on; the newest of each combination and pair counts',
+  says: 'no longer written (`machine-read` is): what was read between two places of the dead machine of a system, its wires on; the newest of each combination and pair counts',
   fields: {
     at: says(
       'How every handle and device stood.',

@@ -1,5 +1,5 @@
 import type { MatchedEntry } from '@which-way/contract';
-import { healthyOf, machineOf } from '@which-way/core/circuit';
+import { healthyOf, machineOfSwitch } from '@which-way/core/machine';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   machineDifferences,
@@ -18,7 +18,7 @@ export function useAllDifferences(
   result: Extract<MatchResult, { terminals: unknown }>,
 ): Difference[] {
   return useMemo(() => {
-    const [machine, healthy] = [machineOf(map), healthyOf(map)];
+    const [machine, healthy] = [machineOfSwitch(map), healthyOf(map)];
     if (!machine || !healthy) return differences;
     const laid = {
       part: known,

@@ -1,6 +1,6 @@
 import { recordsOf } from '@which-way/core/log';
 import { insteadOf, type FunctionCheck } from '@which-way/core/refit';
-import { SEEN_WORDS } from '@which-way/words/machine/machine';
+import { SEEN_WORDS } from '@which-way/words/machine/seen';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { DOES_INSTEAD_TEXT } from '@which-way/words/screens/pages/refit/function/does-instead';

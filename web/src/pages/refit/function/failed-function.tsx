@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { isUnsteady, type Fault } from '@which-way/core/circuit';
+import { isUnsteady, type Fault } from '@which-way/core/machine';
 import { recordsOf } from '@which-way/core/log';
 import {
   chosenOf,
@@ -8,7 +8,7 @@ import {
   type FunctionCheck,
   type FunctionFaults,
 } from '@which-way/core/refit';
-import { faultWords } from '@which-way/words/machine/machine';
+import { faultWords } from '@which-way/words/machine/faults';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RankedFaults } from '../../../parts/hunt/ranked-faults.js';
@@ -24,7 +24,7 @@ function wordsFor(map: SwitchMap, { model, evidence }: FunctionFaults): (fault: 
     const lugs = laid.flatMap(({ from, to }) => (from === terminal?.id ? [to] : []));
     return lugs.join('/') || (terminal?.label ?? '?');
   };
-  const { loads, supplies } = model.machine;
+  const { loads, supplies } = model.circuit;
   const tag = (id: string) => wires.find((wire) => wire.id === id)?.tag ?? '?';
   return (fault) => faultWords(fault, { label, tag, loads, supplies, atTimes: isUnsteady(evidence) });
 }

@@ -1,6 +1,6 @@
-import { endsOf } from '@which-way/core/circuit';
+import { endsOf } from '@which-way/core/machine';
 import { loadTiesOf, type Load, type LoadEnd, type Supply, type WireEnd } from '@which-way/core/log';
-import { endWords, supplyName } from '@which-way/words/machine/machine';
+import { endWords, supplyName } from '@which-way/words/machine/loads';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { LOAD_ENDS_TEXT } from '@which-way/words/screens/pages/tag/wires/load-ends';

@@ -1,7 +1,7 @@
 import { LOAD_KINDS, LOAD_MAKES, type Load } from '@which-way/core/log';
 import { LINK_NAME_LETTERS } from '@which-way/core/schema';
 import type { LoadId } from '@which-way/core/switch';
-import { MAKE_WORDS } from '@which-way/words/machine/machine';
+import { MAKE_WORDS } from '@which-way/words/machine/loads';
 import { LOAD_WORDS } from '@which-way/words/tag/supplies-and-loads';
 import { useState } from 'react';
 import { newId } from '../../../job/new-id.js';

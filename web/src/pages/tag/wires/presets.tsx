@@ -1,7 +1,8 @@
 import { laidPreset, PRESETS, type LaidPreset, type PresetName } from '@which-way/core/match';
 import { type Deed, type Load, newWire, recordsOf, type Supply, type WireEnd } from '@which-way/core/log';
 import type { LoadId, SupplyId, TerminalId } from '@which-way/core/switch';
-import { endWords, PRESET_WORDS } from '@which-way/words/machine/machine';
+import { endWords } from '@which-way/words/machine/loads';
+import { PRESET_WORDS } from '@which-way/words/machine/presets';
 import { terminalName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';

@@ -1,7 +1,7 @@
-import { endsOf } from '@which-way/core/circuit';
+import { endsOf } from '@which-way/core/machine';
 import { looksOf, recordsOf, type WireEnd, wireEndsOf } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
-import { endWords, supplyName } from '@which-way/words/machine/machine';
+import { endWords, supplyName } from '@which-way/words/machine/loads';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { guessedEnd } from './guessed-end.js';
 import type { Wire } from '@which-way/core/log';

@@ -1,0 +1,49 @@
+import type { LoadDoes, LoadState } from '@which-way/core/machine';
+import type { Load, LoadEnd, LoadMake, Supply } from '@which-way/core/log';
+
+export const DOES_WORDS: Record<LoadDoes, string> = {
+  off: 'off',
+  full: 'full',
+  part: 'part',
+  reversed: 'reversed',
+  braked: 'braked',
+  floating: 'off, yet live',
+  stalled: 'fed, does not turn',
+  'not-known': 'not known',
+};
+
+export const MAKE_WORDS: Record<LoadMake, string> = {
+  'permanent-magnet': 'permanent magnet, DC',
+  universal: 'series or universal',
+  capacitor: 'capacitor-run, three leads',
+  'run-start': 'split phase: run and start',
+  reversible: 'run and start winding apart, four leads',
+  'three-phase': 'three-phase, six ends',
+};
+
+const END_WORDS: Partial<Record<LoadEnd, string>> = {
+  '+': '+ (forward)',
+  C: 'common',
+  A: 'A (forward)',
+  R: 'run',
+  S: 'start',
+  M1: 'run 1',
+  M2: 'run 2',
+  S1: 'start 1',
+  S2: 'start 2',
+};
+
+/** An end of a load, as it is chosen. */
+export const endWords = ({ name }: Pick<Load, 'name'>, end: LoadEnd): string =>
+  `${name}, ${END_WORDS[end] ?? `end ${end}`}`;
+
+/** A supply by its name or its kind. */
+export const supplyName = ({ name, kind }: Pick<Supply, 'name' | 'kind'>): string => name || kind;
+
+const figure = (value: number): string => String(Number(value.toPrecision(3)));
+export const wattsWords = (watts: number | null): string =>
+  watts === null ? 'not known' : `${figure(Math.round(watts))} W`;
+
+/** What a load does, with its share where it is a part. */
+export const stateWords = ({ does, share }: LoadState): string =>
+  does === 'part' && share !== null ? `part, ${Math.round(share * 100)} %` : DOES_WORDS[does];

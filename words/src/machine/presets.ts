@@ -1,0 +1,13 @@
+import type { PresetName } from '@which-way/core/match';
+
+/** A common arrangement of wires, in a line. */
+export const PRESET_WORDS: Record<PresetName, string> = {
+  'three-heat': 'Three heats: two elements in series, one, both',
+  reversing: 'A motor forward and back, with a stop',
+  'reversing-with-brake': 'A motor forward and back, braked between',
+  'run-and-brake': 'A motor that is braked when let go',
+  'two-way-at-the-line': 'One lamp from two places: the switch at the line',
+  'two-way-at-the-lamp': 'One lamp from two places: the switch at the lamp',
+  intermediate: 'One lamp from three places: the switch between',
+  'manual-off-auto': 'By hand, off, or by a float or thermostat',
+};

@@ -1,0 +1,26 @@
+import type { Combination, InSetting } from '@which-way/core/machine';
+import { standingsWords } from './handles.js';
+import { DOES_WORDS, wattsWords } from './loads.js';
+import type { MachineNames } from './places.js';
+
+/** What a machine does as it stands, in a sentence. */
+export function machineSentence(
+  { loads, watts }: Pick<InSetting, 'loads' | 'watts'>,
+  combination: Combination,
+  { job, machine: { circuit, handles } }: MachineNames,
+): string {
+  const said = (['full', 'part', 'reversed', 'braked', 'stalled', 'floating', 'not-known'] as const).flatMap(
+    (does) => {
+      const named = circuit.loads.filter(({ id }) => loads.get(id)?.does === does);
+      const shares = new Set(named.map(({ id }) => Math.round((loads.get(id)?.share ?? 0) * 100)));
+      const [share] = shares;
+      const how = does !== 'part' ? DOES_WORDS[does] : shares.size === 1 ? `at ${share} %` : 'in part';
+      return named.length > 0 ? [`${named.map(({ name }) => name).join(' and ')} ${how}`] : [];
+    },
+  );
+  const what = said.length > 0 ? said.join('; ') : 'everything off';
+  // The figure and its unit stay on one line.
+  const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts).replace(' ', '\u00a0')}` : '';
+  const where = standingsWords(handles, combination, job);
+  return `${handles.length === 1 ? 'At ' : ''}${where}: ${what}${figures}`;
+}

@@ -1,0 +1,15 @@
+/** What machine page says. */
+export const MACHINE_PAGE_TEXT = {
+  inTheMachine: 'In the machine',
+  itIsNotKnownYet: 'It is not known yet where the wires go.',
+  sayAt: 'Say at',
+  wiresAndJumpers: 'Wires and jumpers',
+  whatEachWireBringsOr:
+    'what each wire brings or feeds: then it can be said which lamp lights, which way the motor turns, and what stays live at OFF.',
+  theMachine: 'The machine',
+  standingAt: 'Standing at',
+  inPlace: 'In place',
+  tagWhereItEndsIs: (join: string | number) =>
+    `Tag ${join}: where it ends is not said, and no answer here rests on it. `,
+  notEveryEndIsSaid: (join: string | number) => `${join}: not every end is said. `,
+};

@@ -1,4 +1,0 @@
-/** What combination table says. */
-export const COMBINATION_TABLE_TEXT = {
-  allCombinations: 'All combinations',
-};

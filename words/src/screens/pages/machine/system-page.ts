@@ -1,0 +1,17 @@
+/** What system page says. */
+export const SYSTEM_PAGE_TEXT = {
+  whichSwitchesWorkTogether: 'Which switches work together?',
+  twoOnTheStairsA:
+    'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. What each wire goes to is said once, and then every combination of their handles is worked out.',
+  switchesAndDevices: 'Switches and devices',
+  itIsNotKnownYet: 'It is not known yet what they feed.',
+  sayInEachJobAt:
+    'Say in each job at Tag wires, Wires and jumpers, what its wires bring or feed, and which go to another switch. What has one name in two jobs is one thing here.',
+  whatTheMachineIsCalled: 'What the machine is called',
+  whatRunsWhen: 'What runs when',
+  whichFacts: 'Which facts',
+  soManyCombinationsChooseWhich: 'So many combinations: choose which handles are turned.',
+  moreThanAreNotWorked:
+    'More than 4,096 are not worked out at once. Those that are not ticked stand as they do above.',
+  turnedInTheTable: 'Turned in the table',
+};
