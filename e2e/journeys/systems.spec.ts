@@ -73,7 +73,9 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   const seen = page.getByRole('region', { name: 'What was seen' });
   const head = page.getByRole('list', { name: 'Switches and devices' }).getByRole('listitem').nth(1);
   await head.getByRole('radio', { name: 'RIGHT' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Foot at LEFT, Head at RIGHT: everything off');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Foot at LEFT, Head at RIGHT: everything off',
+  );
   await seen.getByRole('group', { name: 'lamp' }).getByRole('button', { name: 'on', exact: true }).click();
   await seen.getByRole('button', { name: 'All else worked' }).click();
   await expect(
@@ -136,6 +138,6 @@ test('a pump by hand, off or by its float: the float belongs to the system, and 
   await expect(page.getByRole('table', { name: 'What each load does' }).getByRole('row')).toHaveCount(4);
   await page.getByRole('region', { name: 'With other switches' }).getByRole('link').click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    'Pump panel at HAND, Float at water low: pump full',
+    'Pump panel at HAND, Float at water low: pump full, 300 W',
   );
 });
