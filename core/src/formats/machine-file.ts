@@ -1,4 +1,12 @@
-import { endKey, endsOf, layNodes, type InSetting, type LoadState, type Circuit } from '../machine/index.js';
+import {
+  endKey,
+  endsOf,
+  layNodes,
+  sourcesOf,
+  type InSetting,
+  type LoadState,
+  type Circuit,
+} from '../machine/index.js';
 import type { Load, LoadEnd, Supply } from '../log/index.js';
 import type { LoadId, SupplyId, TerminalId } from '../switch/index.js';
 
@@ -84,6 +92,7 @@ export function machineOfFile(file: unknown): Circuit | null {
   return {
     ...laid,
     supplies,
+    sources: sourcesOf(supplies, []),
     loads,
     halfSaid: new Set<LoadId>(),
     terminals: file.terminals.map((label) => label as TerminalId),

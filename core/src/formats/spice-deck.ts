@@ -81,6 +81,7 @@ export function switchDeck(
     ...layNodes(labels.length, [], []),
     terminals: labels as readonly TerminalId[],
     supplies: [],
+    sources: [],
     loads: [],
     leads: [],
     open: new Set<number>(),

@@ -15,7 +15,9 @@ export { drawnCircuit, drawnContacts, drawnMachine, type Drawn } from './wiring/
 export { contactsOfNets } from './power/contacts.js';
 export { type LoadDoes, type LoadState } from './power/load-state.js';
 export { powered } from './power/power.js';
-export { inSetting, wiredTerminals, type InSetting } from './power/in-setting.js';
+export { isNote, type MeetingKind } from './power/meeting.js';
+export { sourcesOf, type Source } from './wiring/sources.js';
+export { inSetting, wiredTerminals, type InSetting, type Met } from './power/in-setting.js';
 export { carryingOf, joinName } from './power/carrying.js';
 export { contactsWithPart, laidPart, type LaidPart } from './power/part-contacts.js';
 export { switchInMachine } from './power/switch-in-machine.js';

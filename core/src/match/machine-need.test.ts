@@ -24,8 +24,8 @@ const need = requirementByMachine(matters);
 
 const does = (nets: readonly number[]) => {
   const joins = nets.flatMap((root, at): [number, number][] => (root === at ? [] : [[root, at]]));
-  const { loads, shorts } = powered(machine, joins);
-  return JSON.stringify([[...loads.values()], shorts]);
+  const { loads, meetings } = powered(machine, joins);
+  return JSON.stringify([[...loads.values()], meetings]);
 };
 
 describe('a replacement by what the machine needs', () => {

@@ -1,4 +1,4 @@
-import { circuitOf, contactsOfNets, guarding, healthyOf, inSetting } from '../machine/index.js';
+import { circuitOf, isNote, contactsOfNets, guarding, healthyOf, inSetting } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
 import { blocks, discrete } from '../partition/index.js';
@@ -57,8 +57,9 @@ export function bypasses(map: SwitchMap): Bypass[] {
     );
     if (!circuit || open.length > 0)
       return refuse({ because: 'end-not-known', wires: open.map(({ id }) => id) });
-    const { shorts, maybeShorts, joined: met, loads } = inSetting(circuit, setting, contactsOfNets(nets));
-    const short = [...shorts, ...maybeShorts, ...met][0];
+    const { shorts, maybeShorts, met, loads } = inSetting(circuit, setting, contactsOfNets(nets));
+    const hurts = met.filter(({ how }) => !isNote(how)).map(({ supplies }) => supplies);
+    const short = [...shorts, ...maybeShorts, ...hurts][0];
     if (short) return refuse({ because: 'supplies-meet', supplies: short });
     // Without the switch nothing would brake or stop it but the plug: what brakes in another setting is lost.
     const rest = inSetting(circuit, setting, contactsOfNets(discrete(nets.length))).loads;

@@ -23,6 +23,7 @@ export type NodeId = Branded<'node'>;
 export type TestId = Branded<'test'>;
 export type StepId = Branded<'step'>;
 export type SupplyId = Branded<'supply'>;
+export type SourceId = Branded<'source'>;
 export type OfferId = Branded<'offer'>;
 export type PinnedDeviceId = Branded<'pinned-device'>;
 export type LoadId = Branded<'load'>;

@@ -39,6 +39,7 @@ export {
   type SisterId,
   type StepId,
   type OfferId,
+  type SourceId,
   type SupplyId,
   type LoadId,
   type PinnedDeviceId,

@@ -65,7 +65,8 @@ export function generatedMachines(count: number, seed: number): GeneratedMachine
         below(names.length),
       ]),
     );
-    if (powered(circuit, joinsOf(nets)).shorts.length === 0) found.push({ circuit, nets });
+    if (powered(circuit, joinsOf(nets)).meetings.every(({ how }) => how !== 'short'))
+      found.push({ circuit, nets });
   }
   return found;
 }

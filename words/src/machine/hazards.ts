@@ -1,16 +1,31 @@
-import type { FoundHazard } from '@which-way/core/machine';
+import type { FoundHazard, MeetingKind } from '@which-way/core/machine';
 import type { Supply } from '@which-way/core/log';
 import type { SettingId, SupplyId } from '@which-way/core/switch';
 import { handleName, standingName, standingsWords } from './handles.js';
 import { supplyName } from './loads.js';
 import type { MachineNames } from './places.js';
 
-/** What may come of two live potentials of one kind that are joined: which of the two it is, nobody has said. */
-function joinedSourcesWords(ids: readonly SupplyId[], supplies: readonly Supply[]): string {
+/** What it comes to where potentials of two sources, or of one behind two fuses, lie together. */
+function meetingWords(how: MeetingKind, ids: readonly SupplyId[], supplies: readonly Supply[]): string {
   const direct = supplies.some(({ id, kind }) => ids.includes(id) && kind === '+');
-  return direct
-    ? 'If they are two batteries, a flat one draws heavy current from the full one. If they are one battery behind two fuses, only a fuse is bypassed.'
-    : 'If they are two sources, one feeds back into the other and can kill on the line. If they are one source behind two fuses, pulling one leaves it live.';
+  switch (how) {
+    case 'short':
+      return 'A short.';
+    case 'back-feed':
+      return 'One feeds back into the other and can kill on the line; pulling one fuse or plug leaves it live.';
+    case 'parallel':
+      return 'Two batteries in parallel: a flat one draws heavy current from the full one. If that is meant, say so at Wires and jumpers.';
+    case 'not-said':
+      return direct
+        ? 'If they are two batteries, a flat one draws heavy current from the full one. If they are one battery behind two fuses, only a fuse is bypassed. Say which at Wires and jumpers.'
+        : 'If they are two sources, one feeds back into the other and can kill on the line. If they are one source behind two fuses, pulling one leaves it live. Say which at Wires and jumpers.';
+    case 'past-fuse':
+      return 'One source behind two fuses: no short, and one of the fuses no longer protects.';
+    case 'on-purpose':
+      return 'You said that is on purpose. Both need a fuse.';
+    case 'shared-point':
+      return 'They share nothing else, so no current flows between them. From here on they share this point.';
+  }
 }
 
 /** Where a hazard is: in a standing, or while a handle goes a step on. */
@@ -34,16 +49,31 @@ export function hazardWords(found: FoundHazard, names: MachineNames): string {
       .map(supplyName)
       .join(' and ');
   const others = times > 1 ? ` So it is in ${times - 1} more.` : '';
+  const volts = (value: number) => `${Number(value.toPrecision(3))} V`;
+  const certain = !('certain' in hazard) || hazard.certain || ('how' in hazard && hazard.how === 'not-said');
+  const may = certain ? 'are' : 'may be';
   const says = (words: string) => `${whereWords(found, names)} ${words}${others}`;
   switch (hazard.kind) {
     case 'short':
       return says(`${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.`);
-    case 'sources-joined':
-      return says(`${met(hazard.supplies)} are joined. ${joinedSourcesWords(hazard.supplies, supplies)}`);
-    case 'sources-joined-in-passing':
+    case 'sources-meet':
       return says(
-        `${met(hazard.supplies)} ${hazard.seen ? 'are joined' : 'may be joined'} in passing. ${joinedSourcesWords(hazard.supplies, supplies)}`,
+        `${met(hazard.supplies)} ${may} joined. ${meetingWords(hazard.how, hazard.supplies, supplies)}`,
       );
+    case 'sources-meet-in-passing':
+      return says(
+        `${met(hazard.supplies)} ${hazard.seen ? 'are joined' : 'may be joined'} in passing. ${meetingWords(hazard.how, hazard.supplies, supplies)}`,
+      );
+    case 'over-volts':
+      return says(
+        `${load(hazard.load)} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: too much, it burns out.`,
+      );
+    case 'under-volts':
+      return says(
+        `${load(hazard.load)} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: it may not start, or overheat.`,
+      );
+    case 'phase-lost':
+      return says(`${load(hazard.load)} has lost a phase: it may not start, or run overloaded and burn out.`);
     case 'live-at-off':
       return says(
         `nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.`,

@@ -58,6 +58,7 @@ import {
   systemProbed,
 } from './several/system.js';
 import { machineLooked, machinePartTried, machineRead } from './several/found-out.js';
+import { sourceNamed } from './tag/source.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
 import { worthNoted } from './before/worth.js';
@@ -130,6 +131,7 @@ export const KINDS = {
   'system-member': systemMember,
   'system-device': systemDevice,
   'system-joined': systemJoined,
+  'source-named': sourceNamed,
   'machine-looked': machineLooked,
   'machine-part-tried': machinePartTried,
   'machine-read': machineRead,

@@ -1,24 +1,32 @@
+import type { MeetingKind } from '../power/meeting.js';
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 
 /** Something that can hurt, with what makes it. */
 export type Hazard =
   | { kind: 'short'; setting: SettingId; supplies: SupplyId[]; certain: boolean }
-  /** Two live potentials of one kind meet, or may: two sources, or one behind two fuses. Not known to be safe. */
-  | { kind: 'sources-joined'; setting: SettingId; supplies: SupplyId[]; certain: false }
+  /** Live potentials of one kind meet, or may, and what that comes to; what nobody has said is never certain. */
+  | { kind: 'sources-meet'; how: MeetingKind; setting: SettingId; supplies: SupplyId[]; certain: boolean }
   /** Everything is off, and a load is live all the same: only its return is broken. */
   | { kind: 'live-at-off'; setting: SettingId; loads: LoadId[] }
   /** While the handle passes: seen, or not known whether the old contact opens first. */
   | { kind: 'short-in-passing'; from: SettingId; to: SettingId; supplies: SupplyId[]; certain: boolean }
   /** The same while the handle passes; `seen`: it was seen to make before it breaks. */
   | {
-      kind: 'sources-joined-in-passing';
+      kind: 'sources-meet-in-passing';
+      how: MeetingKind;
       from: SettingId;
       to: SettingId;
       supplies: SupplyId[];
       seen: boolean;
-      certain: false;
+      certain: boolean;
     }
   /** From one direction to the other with no stop between: a running motor may not turn about. */
   | { kind: 'reversed-at-once'; from: SettingId; to: SettingId; load: LoadId }
+  /** Fed with more than a tenth over what it is rated for. */
+  | { kind: 'over-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
+  /** A motor, a coil or electronics with more than a tenth under it: it may not start, drop out, or overheat. */
+  | { kind: 'under-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
+  /** A three-phase motor with a phase lost: it may not start, or run overloaded and burn out. */
+  | { kind: 'phase-lost'; setting: SettingId; load: LoadId }
   /** A start winding stays fed in a setting that the handle rests in. */
   | { kind: 'start-stays'; setting: SettingId; load: LoadId };

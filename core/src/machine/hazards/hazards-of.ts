@@ -3,6 +3,7 @@ import type { SettingId, SupplyId } from '../../switch/index.js';
 import { positionsOf } from '../../switch/index.js';
 import { standsOf, type ContactsAt } from '../power/contacts.js';
 import { wiredTerminals, type InSetting } from '../power/in-setting.js';
+import { isNote } from '../power/meeting.js';
 import { powered } from '../power/power.js';
 import { Contacts, settingOf, type Combination } from '../standing/combinations.js';
 import { makesBeforeOf, type InPlace, type MakesBefore } from '../standing/in-place.js';
@@ -46,7 +47,9 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
     else found.set(key, { hazard, combination, handle, times: 1 });
   };
   combinations.forEach((combination, at) => {
-    for (const hazard of inStanding(results[at] as InSetting)) tell(hazard, combination, null);
+    const result = results[at] as InSetting;
+    for (const hazard of [...inStanding(result), ...wronglyFed(machine.circuit, result)])
+      tell(hazard, combination, null);
   });
   combinations.forEach((combination, at) => {
     if (springs(machine, combination)) return;
@@ -65,7 +68,7 @@ function sameHazard(hazard: Hazard, handle: number | null): string {
 }
 
 /** What can hurt in one setting. */
-function inStanding({ setting, loads, shorts, maybeShorts, joined }: InSetting): Hazard[] {
+function inStanding({ setting, loads, shorts, maybeShorts, met }: InSetting): Hazard[] {
   const states = [...loads];
   // A load of which nothing is known does not hide one that is known to be live.
   const idle = states.every(([, { does }]) => does === 'off' || does === 'floating' || does === 'not-known');
@@ -73,9 +76,30 @@ function inStanding({ setting, loads, shorts, maybeShorts, joined }: InSetting):
   return [
     ...shorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: true })),
     ...maybeShorts.map((supplies): Hazard => ({ kind: 'short', setting, supplies, certain: false })),
-    ...joined.map((supplies): Hazard => ({ kind: 'sources-joined', setting, supplies, certain: false })),
+    ...met.map(({ how, supplies, certain }): Hazard => ({
+      ...{ kind: 'sources-meet', how, setting, supplies },
+      certain: certain && how !== 'not-said',
+    })),
     ...(idle && live.length > 0 ? [{ kind: 'live-at-off' as const, setting, loads: live }] : []),
   ];
+}
+
+/** Loads that are fed with what hurts them. */
+function wronglyFed({ loads }: Circuit, { setting, loads: states }: InSetting): Hazard[] {
+  return loads.flatMap(({ id, kind, make }): Hazard[] => {
+    const state = states.get(id);
+    if (!state) return [];
+    if (make === 'three-phase' && state.does === 'stalled')
+      return [{ kind: 'phase-lost', setting, load: id }];
+    if (!state.volts) return [];
+    const { at, rated } = state.volts;
+    if (at > rated) return [{ kind: 'over-volts', setting, load: id, at, rated }];
+    // Heaters and lamps in series are low on purpose, and so is a motor in star.
+    const inStar = make === 'three-phase' && Math.abs(at / rated - 1 / Math.sqrt(3)) < 0.03;
+    return (kind === 'motor' && !inStar) || kind === 'electronics'
+      ? [{ kind: 'under-volts', setting, load: id, at, rated }]
+      : [];
+  });
 }
 
 /** Whether some handle springs back from where it stands. */
@@ -145,28 +169,22 @@ function inPassing(circuit: Circuit, from: HandleStop, to: HandleStop, makesBefo
     circuit,
     join(one, other).flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]])),
   );
+  const keyOf = (supplies: readonly SupplyId[]) => supplies.toSorted().join();
   const here = new Set(
     [from, to].flatMap(({ result }) =>
-      [...result.shorts, ...result.joined].map((short) => short.toSorted().join()),
+      [...result.shorts, ...result.met.map(({ supplies }) => supplies)].map(keyOf),
     ),
   );
-  const fresh = (met: readonly SupplyId[][]) =>
-    met.filter((supplies) => !here.has(supplies.toSorted().join()));
+  const fresh = passing.meetings.filter(({ supplies }) => !here.has(keyOf(supplies)));
   const seen = makesBefore === true;
   return [
     ...turned,
-    ...fresh(passing.shorts).map((supplies): Hazard => ({
-      kind: 'short-in-passing',
-      ...ends,
-      supplies,
-      certain: seen,
-    })),
-    ...fresh(passing.joined).map((supplies): Hazard => ({
-      kind: 'sources-joined-in-passing',
-      ...ends,
-      supplies,
-      seen,
-      certain: false,
-    })),
+    ...fresh.flatMap(({ how, supplies }): Hazard[] => {
+      if (how === 'short') return [{ kind: 'short-in-passing', ...ends, supplies, certain: seen }];
+      // What hurts nobody where it stays hurts nobody in passing.
+      if (isNote(how)) return [];
+      const certain = seen && how !== 'not-said';
+      return [{ kind: 'sources-meet-in-passing', how, ...ends, supplies, seen, certain }];
+    }),
   ];
 }

@@ -1,8 +1,14 @@
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { standsOf, type ContactsAt, type Stand } from './contacts.js';
 import { NOT_KNOWN, type LoadState } from './load-state.js';
+import type { Meeting } from './meeting.js';
 import type { Circuit } from '../wiring/circuit.js';
 import { powered, type MachineFault, type Powered } from './power.js';
+
+/** Potentials that meet, or may where not all contacts are known. */
+export interface Met extends Meeting {
+  certain: boolean;
+}
 
 /** What the machine does in one setting of the switch. */
 export interface InSetting {
@@ -12,8 +18,8 @@ export interface InSetting {
   /** Potentials that meet for certain, and those that may. */
   shorts: SupplyId[][];
   maybeShorts: SupplyId[][];
-  /** Live potentials of one kind that meet, or may: not known to be safe. */
-  joined: SupplyId[][];
+  /** What else meets, or may. */
+  met: Met[];
   /** Watts of all loads; null where that of one is not known. */
   watts: number | null;
   /** One way in which the contacts stand, to be drawn: the joins that are known. */
@@ -58,12 +64,14 @@ export function inSetting(
       return [id, first && others.every((one) => sameState(one, first)) ? first : NOT_KNOWN];
     }),
   );
-  const key = (short: readonly SupplyId[]) => short.toSorted().join();
-  const every = new Map(all.flatMap(({ shorts }) => shorts.map((short) => [key(short), short] as const)));
-  const certain = [...every].filter(([name]) =>
-    all.every(({ shorts }) => shorts.some((one) => key(one) === name)),
-  );
-  const met = new Map(all.flatMap(({ joined }) => joined.map((one) => [key(one), one] as const)));
+  const key = ({ how, supplies }: Meeting) => `${how} ${supplies.toSorted().join()}`;
+  const every = new Map(all.flatMap(({ meetings }) => meetings.map((one) => [key(one), one] as const)));
+  const met = [...every].map(([name, one]): Met => ({
+    ...one,
+    certain: all.every(({ meetings }) => meetings.some((other) => key(other) === name)),
+  }));
+  const shorts = met.filter(({ how }) => how === 'short');
+  const suppliesOf = (list: readonly Met[]) => list.map(({ supplies }) => supplies);
   const watts = [...loads.values()].reduce<number | null>(
     (sum, one) => (sum === null || one.watts === null ? null : sum + one.watts),
     0,
@@ -73,10 +81,8 @@ export function inSetting(
     loads,
     watts,
     known,
-    joined: [...met.values()],
-    shorts: certain.map(([, short]) => short),
-    maybeShorts: [...every]
-      .filter(([name]) => !certain.some(([sure]) => sure === name))
-      .map(([, short]) => short),
+    met: met.filter(({ how }) => how !== 'short'),
+    shorts: suppliesOf(shorts.filter(({ certain }) => certain)),
+    maybeShorts: suppliesOf(shorts.filter(({ certain }) => !certain)),
   };
 }

@@ -20,6 +20,8 @@ export interface LoadState {
   does: LoadDoes;
   share: number | null;
   watts: number | null;
+  /** Where it is fed with more or less than a tenth beside what it is rated for: with how much; absent: it is not, or nobody knows. */
+  volts?: { at: number; rated: number };
 }
 
 export const NOT_KNOWN: LoadState = { does: 'not-known', share: null, watts: null };
@@ -30,30 +32,46 @@ export interface Fed {
   volts: (end: LoadEnd) => Phasor | null;
 }
 
-/** Shares of the rated power from which a load counts as fully on, and under which as off (common practice: 5 % under voltage is full). */
-const [FULL, OFF] = [0.85, 0.004];
+/** A load may be fed with a tenth more or less than it is rated for (IEC 60038, from memory). */
+const [MOST, LEAST] = [1.1, 0.9];
+/** Shares of the rated power from which a load counts as fully on, and under which as off. */
+const [FULL, OFF] = [LEAST ** 2, 0.004];
 /** Of the highest voltage: more counts as live. */
 const LIVE = 0.05;
 
-/**
- * What a load does, from the voltages at its ends (rules for motors: common practice).
- * @param rated volts across a winding at full power
- * @param highest volts of the highest supply
- */
-export function loadState(load: Load, fed: Fed, rated: number, highest: number, figures: boolean): LoadState {
+/** What a load is fed from. */
+export interface FedFrom {
+  /** Volts across a winding at full power. */
+  rated: number;
+  /** Volts of the highest supply. */
+  highest: number;
+  /** Whether the volts of all supplies are known. */
+  figures: boolean;
+  current: 'AC' | 'DC';
+}
+
+/** What a load does, from the voltages at its ends (rules for motors: common practice). */
+export function loadState(load: Load, fed: Fed, { rated, highest, figures, current }: FedFrom): LoadState {
   const windings = windingsOf(load).map(([a, b]) => across(fed, a, b));
   const shares = windings.map((volts) => (sizeOf(volts) / rated) ** 2);
   const share =
     load.make === 'three-phase' ? shares.reduce((sum, one) => sum + one, 0) / 3 : Math.max(...shares);
   const watts = figures && load.watts !== null ? share * load.watts : null;
+  const at = rated * Math.sqrt(Math.max(...shares));
+  const beside = figures && load.volts !== null && (at > MOST * rated || at < LEAST * rated);
   const level = (does: LoadDoes): LoadState => ({
     does,
     share,
     watts: load.kind === 'motor' ? null : watts,
+    ...(beside && { volts: { at, rated } }),
   });
   if (share < OFF) return resting(load, fed, highest);
   const on: LoadDoes = share >= FULL ? 'full' : 'part';
-  if (load.kind === 'electronics' && on === 'part') return NOT_KNOWN;
+  if (load.kind === 'electronics' && on === 'part')
+    return { ...NOT_KNOWN, ...(beside && { volts: { at, rated } }) };
+  // What is made for one sort of current hums on the other, and does not turn.
+  if (load.kind === 'motor' && load.make && load.make !== 'universal')
+    if ((load.make === 'permanent-magnet') !== (current === 'DC')) return level('stalled');
   if (load.kind !== 'motor' || !load.make || load.make === 'universal') return level(on);
   const [first = ZERO, second = ZERO, third = ZERO] = windings;
   const [one = 0, two = 0] = shares;

@@ -3,19 +3,16 @@ import { partitionOf, type Partition } from '../../partition/index.js';
 import type { LoadId, SupplyId } from '../../switch/index.js';
 import { loadState, NOT_KNOWN, type LoadState } from './load-state.js';
 import { endKey, siemensOf, windingsOf, type Circuit } from '../wiring/circuit.js';
+import { isReturn, Shares } from '../wiring/sources.js';
+import { meetingsOf, type Meeting } from './meeting.js';
 import { netVoltages, type Conductance } from './nodal.js';
 import { phasor, sizeOf, ZERO, type Phasor } from './phasor.js';
 
 /** What the machine does with certain contacts closed. */
 export interface Powered {
   loads: Map<LoadId, LoadState>;
-  /** Potentials that meet: each list is one short, or an earth that carries current. */
-  shorts: SupplyId[][];
-  /**
-   * Live potentials of one kind that meet, each named by itself: two batteries, grid and generator, or two fuses of one source. Nothing says
-   * which, so nothing says that it is safe.
-   */
-  joined: SupplyId[][];
+  /** Potentials that lie in one net, by what that comes to. */
+  meetings: Meeting[];
   /** Nets by node, and which of them are live. */
   nets: Partition;
   live: ReadonlySet<number>;
@@ -55,89 +52,130 @@ function voltsOf({ kind, volts }: Supply, figures: boolean): Phasor {
   }
 }
 
-const isReturn = ({ kind }: Supply): boolean => kind === 'N' || kind === '0' || kind === 'earth';
-const isLive = (supply: Supply): boolean => !isReturn(supply);
-
 /** What every load does while these terminals join: pairs of places. */
 export function powered(
   circuit: Circuit,
   joins: readonly (readonly [number, number])[],
   fault: MachineFault = {},
 ): Powered {
-  const { supplies, loads, leads, nodes } = circuit;
-  const live = supplies.filter((supply) => !isReturn(supply));
-  const figures = live.every(({ volts }) => volts !== null);
+  const { supplies, leads, nodes } = circuit;
   const nets = partitionOf(nodes, [
     ...joins,
     ...leads.filter((_, at) => !fault.off?.has(at)).map(({ a, b }): [number, number] => [a, b]),
   ]);
-  const netOfSupply = ({ id }: Supply) => nets[circuit.supplyNode.get(id) as number] as number;
+  const netOf = ({ id }: Supply) => nets[circuit.supplyNode.get(id) as number] as number;
   const present = supplies.filter(({ id }) => !fault.missing?.has(id));
-  const { shorts, joined, tripped } = shortsOf(present, netOfSupply);
-  const states = new Map<LoadId, LoadState>();
-  const liveNets = new Set<number>();
-  for (const current of ['AC', 'DC'] as const) {
-    // Nothing is fed by it, and nothing waits for it.
-    if (![...live, ...loads].some((one) => one.current === current)) continue;
-    const volts = netsInPass(present, tripped, current, netOfSupply, figures);
-    const highest = Math.max(0, ...[...volts.values()].map(sizeOf));
-    const all = netVoltages(volts, conductancesOf(circuit, nets, fault));
-    for (const [net, at] of all) if (sizeOf(at) > 0.05 * highest) liveNets.add(net);
-    loads.forEach((load) => {
-      if (load.current !== current) return;
-      const net = (end: LoadEnd) => nets[circuit.endNode.get(endKey(load.id, end)) as number] as number;
-      const fed = { net, volts: (end: LoadEnd) => all.get(net(end)) ?? null };
-      const dead = fault.dead?.has(load.id) === true;
-      const state = isOpen(circuit, nets, load, volts)
-        ? NOT_KNOWN
-        : loadState(load, fed, ratedVolts(load, supplies, figures), highest, figures);
-      states.set(load.id, dead ? deadState(state, load) : state);
-    });
-  }
-  return { loads: states, shorts, joined, nets, live: liveNets };
+  const { meetings, tripped } = meetingsOf(present, netOf, worked(circuit).shares);
+  const conductances = conductancesOf(circuit, nets, fault);
+  const figures = supplies.every((supply) => isReturn(supply) || supply.volts !== null);
+  const passes = worked(circuit).loops.map((loop): Pass => {
+    const held = heldIn(loop, present, tripped, netOf, figures);
+    const volts = netVoltages(held, conductances);
+    return { loop, held, volts, highest: Math.max(0, ...[...held.values()].map(sizeOf)) };
+  });
+  const live = new Set<number>();
+  for (const { volts, highest } of passes)
+    for (const [net, at] of volts) if (sizeOf(at) > 0.05 * highest) live.add(net);
+  const loads = new Map(
+    circuit.loads.map((load): [LoadId, LoadState] => {
+      const state = stateIn({ circuit, nets, passes, figures }, load);
+      return [load.id, fault.dead?.has(load.id) ? deadState(state, load) : state];
+    }),
+  );
+  return { loads, meetings, nets, live };
+}
+
+/** What is solved by itself: the poles of sources that share a reference, of one sort of current. */
+interface Loop {
+  current: Supply['current'];
+  poles: readonly Supply[];
+}
+
+/** A loop as it is fed: nets that a potential holds, and what comes of it everywhere. */
+interface Pass {
+  loop: Loop;
+  held: ReadonlyMap<number, Phasor>;
+  volts: ReadonlyMap<number, Phasor>;
+  highest: number;
+}
+
+const kept = new WeakMap<Circuit, { shares: Shares; loops: Loop[] }>();
+
+/** Kept by circuit, which never changes. */
+function worked(circuit: Circuit): { shares: Shares; loops: Loop[] } {
+  const known = kept.get(circuit);
+  if (known) return known;
+  const shares = new Shares(circuit.sources, circuit.supplies);
+  const made = { shares, loops: madeLoops(circuit, shares) };
+  kept.set(circuit, made);
+  return made;
+}
+
+function madeLoops({ supplies }: Circuit, shares: Shares): Loop[] {
+  const loops = new Map<string, { current: Supply['current']; of: number | null }>();
+  for (const supply of supplies)
+    if (!isReturn(supply)) {
+      const of = shares.loopOf(supply.id);
+      loops.set(`${supply.current} ${of}`, { current: supply.current, of });
+    }
+  return [...loops.values()].map(({ current, of }) => ({
+    current,
+    poles: supplies.filter(
+      (supply) => shares.loopOf(supply.id) === of && (isReturn(supply) || supply.current === current),
+    ),
+  }));
+}
+
+interface Fed {
+  circuit: Circuit;
+  nets: Partition;
+  passes: readonly Pass[];
+  figures: boolean;
+}
+
+/** What a load does: in each loop by itself, and of those the most. */
+function stateIn({ circuit, nets, passes, figures }: Fed, load: Load): LoadState {
+  const held = new Set(passes.flatMap((pass) => [...pass.held.keys()]));
+  if (isOpen(circuit, nets, load, held)) return NOT_KNOWN;
+  const net = (end: LoadEnd) => nets[circuit.endNode.get(endKey(load.id, end)) as number] as number;
+  const isKnown = figures && sharesKnown(circuit, nets, load, held);
+  const states = passes.map(({ loop, volts, highest }) => {
+    const fed = { net, volts: (end: LoadEnd) => volts.get(net(end)) ?? null };
+    const rated = ratedVolts(load, loop, figures);
+    const state = loadState(load, fed, { rated, highest, figures, current: loop.current });
+    // A share that rests on what stands for an unknown figure is none.
+    return state.does === 'part' && !isKnown ? { ...state, share: null, watts: null } : state;
+  });
+  const [first, ...others] = states.toSorted((one, other) => rankOf(other) - rankOf(one));
+  if (first)
+    return others.some(({ does }) => does === 'not-known') && rankOf(first) === 0 ? NOT_KNOWN : first;
+  const dead = { net, volts: () => null };
+  return loadState(load, dead, { rated: ONE_VOLT, highest: 0, figures, current: load.current });
+}
+
+/** What takes more says more than what takes nothing; what stays live or is braked more than what is merely off. */
+function rankOf({ does, share }: LoadState): number {
+  if (does === 'not-known') return 0.5;
+  if (does === 'off') return 0;
+  return does === 'floating' ? 0.1 : does === 'braked' ? 0.2 : 1 + (share ?? 0);
 }
 
 /** A burnt-out load takes nothing, whatever it is fed with. */
 const deadState = (state: LoadState, { watts }: Load): LoadState =>
   state.does === 'not-known' ? state : { does: 'off', share: 0, watts: watts === null ? null : 0 };
 
-/** Potentials that meet; what is live of them trips. */
-function shortsOf(
-  supplies: readonly Supply[],
-  netOf: (supply: Supply) => number,
-): Pick<Powered, 'shorts' | 'joined'> & { tripped: Set<SupplyId> } {
-  const groups = new Map<number, Supply[]>();
-  for (const supply of supplies) groups.set(netOf(supply), [...(groups.get(netOf(supply)) ?? []), supply]);
-  const all = [...groups.values()];
-  const met = all.filter((group) => new Set(group.map(({ kind }) => kind)).size > 1 || differ(group));
-  const ids = (group: readonly Supply[]) => group.map(({ id }) => id);
-  const doubtful = all.filter((group) => !met.includes(group) && group.filter(isLive).length > 1);
-  return {
-    shorts: met.map(ids),
-    joined: doubtful.map(ids),
-    tripped: new Set(met.flatMap((group) => group.filter((one) => !isReturn(one)).map(({ id }) => id))),
-  };
-}
-
-/** Whether live potentials of one kind have volts that differ by more than the tolerance of a supply, a tenth (IEC 60038, from memory). */
-function differ(group: readonly Supply[]): boolean {
-  const volts = group.filter(isLive).flatMap((one) => one.volts ?? []);
-  return volts.length > 1 && Math.max(...volts) > 1.1 * Math.min(...volts);
-}
-
-/** Voltages of the nets that hold a potential of this sort of current; a return holds both. */
-function netsInPass(
-  supplies: readonly Supply[],
+/** Voltages of the nets that a pole of this loop holds; what tripped holds nothing. */
+function heldIn(
+  { poles }: Loop,
+  present: readonly Supply[],
   tripped: ReadonlySet<SupplyId>,
-  current: Supply['current'],
   netOf: (supply: Supply) => number,
   figures: boolean,
 ): Map<number, Phasor> {
   const volts = new Map<number, Phasor>();
-  for (const supply of supplies)
-    if (isReturn(supply)) volts.set(netOf(supply), ZERO);
-    else if (supply.current === current && !tripped.has(supply.id))
-      volts.set(netOf(supply), voltsOf(supply, figures));
+  const here = poles.filter((pole) => present.includes(pole) && !tripped.has(pole.id));
+  for (const pole of here.filter((one) => !isReturn(one))) volts.set(netOf(pole), voltsOf(pole, figures));
+  for (const pole of here.filter(isReturn)) volts.set(netOf(pole), ZERO);
   return volts;
 }
 
@@ -150,12 +188,10 @@ function conductancesOf({ loads, endNode }: Circuit, nets: Partition, { dead }: 
   });
 }
 
-/** Volts across a winding of a load at full power: as said, else the highest that its sort of supplies can give. */
-function ratedVolts(load: Load, supplies: readonly Supply[], figures: boolean): number {
+/** Volts across a winding of a load at full power: as said, else the highest that its loop can give. */
+function ratedVolts(load: Load, { poles }: Loop, figures: boolean): number {
   if (figures && load.volts !== null) return load.volts;
-  const all = supplies
-    .filter((supply) => isReturn(supply) || supply.current === load.current)
-    .map((supply) => voltsOf(supply, figures));
+  const all = poles.map((supply) => voltsOf(supply, figures));
   const most = Math.max(
     0,
     ...all.flatMap((a) => all.map((b) => sizeOf({ re: a.re - b.re, im: a.im - b.im }))),
@@ -170,28 +206,46 @@ function isOpen(
   { open, halfSaid, endNode, loads }: Circuit,
   nets: Partition,
   load: Load,
-  held: ReadonlyMap<number, Phasor>,
+  held: ReadonlySet<number>,
 ): boolean {
   if (halfSaid.has(load.id)) return true;
   const openNets = new Set([...open].map((place) => nets[place] as number).filter((net) => !held.has(net)));
   if (openNets.size === 0) return false;
   // Loads that hang together through nets that nothing holds share that doubt.
+  const together = hangingWith({ endNode, loads }, nets, load, held);
+  return [...together.nets].some((net) => openNets.has(net));
+}
+
+/** Whether the share that a load takes rests on figures that somebody said: its own volts, and the power of all that it hangs together with. */
+function sharesKnown(circuit: Circuit, nets: Partition, load: Load, held: ReadonlySet<number>): boolean {
+  if (load.volts === null) return false;
+  const { loads, nets: between } = hangingWith(circuit, nets, load, held);
+  // The windings of one load are alike: how they share does not hang on their power.
+  return between.size === 0 || loads.size === 1 || [...loads].every((one) => siemensOf(one) !== null);
+}
+
+/** A load with those that hang together with it through nets that nothing holds, and those nets. */
+function hangingWith(
+  { endNode, loads }: Pick<Circuit, 'endNode' | 'loads'>,
+  nets: Partition,
+  load: Load,
+  held: ReadonlySet<number>,
+): { loads: Set<Load>; nets: Set<number> } {
   const netsOf = (one: Load) =>
     windingsOf(one)
       .flat()
       .map((end) => nets[endNode.get(endKey(one.id, end)) as number] as number);
   const reached = new Set(netsOf(load).filter((net) => !held.has(net)));
+  const together = new Set([load]);
   for (let grown = true; grown;) {
     grown = false;
     for (const other of loads) {
       const there = netsOf(other);
-      if (!there.some((net) => reached.has(net))) continue;
-      for (const net of there)
-        if (!held.has(net) && !reached.has(net)) {
-          reached.add(net);
-          grown = true;
-        }
+      if (together.has(other) || !there.some((net) => reached.has(net))) continue;
+      together.add(other);
+      grown = true;
+      for (const net of there) if (!held.has(net)) reached.add(net);
     }
   }
-  return [...reached].some((net) => openNets.has(net));
+  return { loads: together, nets: reached };
 }

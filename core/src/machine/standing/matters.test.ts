@@ -44,8 +44,8 @@ describe('what matters to the machine', () => {
   it('every partition in a box does the same for every load (brute force over all of them)', () => {
     const does = (roots: readonly number[]) => {
       const joins = roots.flatMap((root, at): [number, number][] => (root === at ? [] : [[root, at]]));
-      const { loads, shorts } = powered(machine, joins);
-      return JSON.stringify([[...loads.values()], shorts]);
+      const { loads, meetings } = powered(machine, joins);
+      return JSON.stringify([[...loads.values()], meetings]);
     };
     let looked = 0;
     for (const { boxes } of matters.settings)

@@ -55,11 +55,16 @@ function signature(circuit: Circuit, wired: readonly number[], roots: readonly n
   const joins = roots.flatMap((root, at): [number, number][] =>
     root === at ? [] : [[wired[root] as number, wired[at] as number]],
   );
-  const { loads, shorts, nets, live } = powered(circuit, joins);
+  const { loads, meetings, nets, live } = powered(circuit, joins);
   const states = [...loads.values()].map(({ does, share }) => `${does} ${(share ?? 0).toFixed(3)}`);
   const leads = circuit.leads.map(({ b }) => (live.has(nets[b] as number) ? 1 : 0));
   const open = [...circuit.open].map((place) => wired.filter((one) => nets[one] === nets[place]).join());
-  return JSON.stringify([states, shorts.map((short) => short.toSorted().join()).toSorted(), leads, open]);
+  return JSON.stringify([
+    states,
+    meetings.map(({ how, supplies }) => `${how} ${supplies.toSorted().join()}`).toSorted(),
+    leads,
+    open,
+  ]);
 }
 
 /**

@@ -1,4 +1,5 @@
 import { ampsOf, type Load, type LoadEnd, type LoadMake, type Supply } from '../../log/index.js';
+import type { Source } from './sources.js';
 import type { LoadId, TerminalId, WireId } from '../../switch/index.js';
 
 /** The ends of a load, by how it is made. */
@@ -46,6 +47,7 @@ export interface Lead {
 export interface Circuit {
   terminals: readonly TerminalId[];
   supplies: readonly Supply[];
+  sources: readonly Source[];
   loads: readonly Load[];
   nodes: number;
   leads: readonly Lead[];

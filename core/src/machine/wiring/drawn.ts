@@ -3,20 +3,23 @@ import { contactsOfNets, type ContactsAt } from '../power/contacts.js';
 import { endKey, layNodes, type Circuit } from './circuit.js';
 import { handlesOf } from './handles.js';
 import type { Machine } from './machine.js';
-import type { Load, LoadEnd, Supply } from '../../log/index.js';
+import { sourcesOf } from './sources.js';
+import type { Load, LoadEnd, NamedSource, Supply } from '../../log/index.js';
 import { partitionFromGroups } from '../../partition/index.js';
-import type { LoadId, SupplyId, TerminalId } from '../../switch/index.js';
+import type { LoadId, SourceId, SupplyId, TerminalId } from '../../switch/index.js';
 
 /** A machine as a textbook draws it: `1>lamp.1` is a wire from terminal 1 to an end of the lamp, `lamp.2>N` goes without the switch. */
 export interface Drawn {
   terminals: string;
   supplies: Record<string, Partial<Supply>>;
+  /** Sources by name: their poles by the names of supplies, and what they share: another source, nothing, or absent: not said. */
+  sources?: Record<string, { poles: string; volts?: number; shares?: string; with?: string }>;
   loads: Record<string, Partial<Load>>;
   wires: string;
 }
 
 /** Makes a circuit of a drawing. A wire `5>?` has an end that nobody has said. */
-export function drawnCircuit({ terminals, supplies, loads, wires }: Drawn): Circuit {
+export function drawnCircuit({ terminals, supplies, sources = {}, loads, wires }: Drawn): Circuit {
   const names = terminals.split(' ');
   const made = {
     supplies: Object.entries(supplies).map(([id, more]): Supply => ({
@@ -53,6 +56,7 @@ export function drawnCircuit({ terminals, supplies, loads, wires }: Drawn): Circ
   const said = all.filter(([, to]) => to !== '?');
   return {
     ...made,
+    sources: sourcesOf(made.supplies, drawnSources(sources)),
     nodes,
     supplyNode,
     endNode,
@@ -62,6 +66,23 @@ export function drawnCircuit({ terminals, supplies, loads, wires }: Drawn): Circ
     halfSaid: new Set(),
   };
 }
+
+const drawnSources = (sources: NonNullable<Drawn['sources']>): NamedSource[] =>
+  Object.entries(sources).map(([name, { poles, volts = null, shares, with: joined }]): NamedSource => ({
+    id: name as SourceId,
+    name,
+    kind: 'DC',
+    volts,
+    reference:
+      shares === undefined
+        ? { to: 'not-said' }
+        : shares === 'nothing'
+          ? { to: 'none' }
+          : { to: 'source', source: shares as SourceId },
+    poles: poles.split(' ') as SupplyId[],
+    joinedWith: joined === undefined ? [] : [joined as SourceId],
+    removed: false,
+  }));
 
 /** A drawing around a switch, whose terminals stand in the order of the drawing's. */
 export const drawnMachine = (drawn: Drawn, map: SwitchMap): Machine => ({

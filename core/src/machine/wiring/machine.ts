@@ -2,6 +2,7 @@ import type { SwitchMap } from '../../continuity/index.js';
 import {
   devicesOf,
   type Load,
+  type NamedSource,
   loadTiesOf,
   type Log,
   membersOf,
@@ -10,9 +11,10 @@ import {
   type SystemDevice,
   type SystemPoint,
 } from '../../log/index.js';
-import type { LoadId, TerminalId } from '../../switch/index.js';
+import type { LoadId, SupplyId, TerminalId } from '../../switch/index.js';
 import { halfSaidOf, layNodes, type Circuit } from './circuit.js';
 import { handlesOf, readableOf, terminalKeys, type MachineHandle, type Members } from './handles.js';
+import { sourcesOf } from './sources.js';
 import { Wirer } from './wirer.js';
 
 /** One switch or several, with devices, and what stands around them. */
@@ -80,6 +82,7 @@ function laidAround(handles: readonly MachineHandle[], joins: Log | null): Machi
         : (handle.map?.structure.terminals ?? []).map(({ id }) => id),
     ),
     supplies: supplies.one,
+    sources: sourcesOf(supplies.one, sourcesSaid(maps, joins, sameAs)),
     loads: loads.one,
     leads,
     open,
@@ -87,6 +90,21 @@ function laidAround(handles: readonly MachineHandle[], joins: Log | null): Machi
     owner: handles.flatMap((handle, at) => Array.from({ length: handle.size }, () => at)),
   };
   return { circuit, handles, sameAs, loose };
+}
+
+/** The sources that the jobs and the log of the machine name, their poles as those that stand for them. */
+function sourcesSaid(
+  maps: readonly SwitchMap[],
+  joins: Log | null,
+  sameAs: ReadonlyMap<string, string>,
+): NamedSource[] {
+  const logs = [...maps.map(({ log }) => log), ...(joins ? [joins] : [])];
+  return logs
+    .flatMap((log) => recordsOf(log, 'source-named'))
+    .map((source) => ({
+      ...source,
+      poles: [...new Set(source.poles.map((pole) => (sameAs.get(pole) ?? pole) as SupplyId))],
+    }));
 }
 
 /**

@@ -2,12 +2,14 @@ import {
   contactsWithPart,
   inEverySetting,
   inSetting,
+  isNote,
   withNets,
   withPart,
   type Healthy,
   type LaidPart,
   type LoadState,
   type Machine,
+  type Met,
 } from '../../machine/index.js';
 import type { SwitchMap } from '../../continuity/index.js';
 import type { SettingId } from '../../switch/index.js';
@@ -47,7 +49,7 @@ export function machineDifferences(
       else add('load-differs', name);
     }
     const meets = (one: typeof old) =>
-      [...(one?.shorts ?? []), ...(one?.joined ?? [])].map((short) => short.toSorted().join());
+      [...(one?.shorts ?? []), ...hurting(one?.met ?? [])].map((short) => short.toSorted().join());
     const was = new Set(meets(old));
     if (meets(fresh).some((short) => !was.has(short))) add('short-in-machine', String(at));
   });
@@ -64,12 +66,16 @@ export function machineDifferences(
     }
   for (const place of spare) {
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
-    const { loads, shorts, joined } = inSetting(machine.circuit, SPARE, contacts);
-    if (shorts.length + joined.length > 0) add('supplies-meet-in-spare', String(place));
+    const { loads, shorts, met } = inSetting(machine.circuit, SPARE, contacts);
+    if (shorts.length + hurting(met).length > 0) add('supplies-meet-in-spare', String(place));
     else if ([...loads.values()].some(({ does }) => RUNS.has(does))) add('spare-feeds', String(place));
   }
   return found;
 }
+
+/** Potentials that meet and hurt. */
+const hurting = (met: readonly Met[]) =>
+  met.filter(({ how }) => !isNote(how)).map(({ supplies }) => supplies);
 
 /** Stands for a position that no setting of the old one has. */
 const SPARE = 'spare' as SettingId;

@@ -1,10 +1,12 @@
-import { isUnread, type FoundHazard } from '@which-way/core/machine';
+import { isNote, isUnread, type FoundHazard } from '@which-way/core/machine';
 import { hazardWords } from '@which-way/words/machine/hazards';
 import type { MachineNames } from '@which-way/words/machine/places';
 import { HAZARDS_TEXT } from '@which-way/words/screens/pages/machine/hazards';
 import { Notice } from '../../controls/notice.js';
 import type { MachineView } from './use-view.js';
 
+/** What meets and hurts nobody: told as a fact. */
+const isFact = ({ hazard }: FoundHazard): boolean => 'how' in hazard && isNote(hazard.how);
 const isSure = ({ hazard }: FoundHazard): boolean => !('certain' in hazard) || hazard.certain;
 
 /** Whether something of a machine is not known: then nothing can be said to be free of hazards. */
@@ -16,7 +18,8 @@ const isPartly = ({ machine, all }: MachineView): boolean =>
 /** What can hurt for certain, and what is not known to be safe: the second is told beside the first. */
 export function Hazards({ view, names }: { view: MachineView; names: MachineNames }) {
   if (!view.all) return null;
-  const { hazards } = view.all;
+  const facts = view.all.hazards.filter(isFact);
+  const hazards = view.all.hazards.filter((one) => !isFact(one));
   const [sure, unsure] = [hazards.filter(isSure), hazards.filter((one) => !isSure(one))];
   const partly = isPartly(view);
   const lines = (list: readonly FoundHazard[]) => (
@@ -41,6 +44,11 @@ export function Hazards({ view, names }: { view: MachineView; names: MachineName
         <Notice look="amber" title={HAZARDS_TEXT.notKnownToBeSafe}>
           {unsure.length > 0 && lines(unsure)}
           {partly && <p>{HAZARDS_TEXT.notAllOfItIs}</p>}
+        </Notice>
+      )}
+      {facts.length > 0 && (
+        <Notice look="plain" title={HAZARDS_TEXT.goodToKnow}>
+          {lines(facts)}
         </Notice>
       )}
       {sure.length + unsure.length === 0 && !partly && (
