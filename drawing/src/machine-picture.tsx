@@ -81,7 +81,9 @@ export function machinePicture(drawn: MachineDrawn, caption: string): Picture {
     return { x: onLeft ? LOAD_LEFT : LOAD_LEFT + LOAD_WIDTH, y, side: onLeft ? 'left' : 'right' };
   };
   const shapes = [
-    supplies.map((supply, at) => railMark(supply, railX[at] as number, bottom)),
+    supplies.map((supply, at) =>
+      railMark(supply, { x: railX[at] as number, bottom, below: belowOf(supplies, at) }),
+    ),
     bodyMark(drawn.switchName, inside),
     leads
       .map((lead, at) => ({ lead, at }))
@@ -91,7 +93,7 @@ export function machinePicture(drawn: MachineDrawn, caption: string): Picture {
     lugs.map((lug, at) => lugMark(lug.label, lugAt(at))),
     loads.map((load, at) => loadMark(load, loadTops[at] ?? 0)),
   ];
-  return { width: WIDTH, height: bottom + 20, shapes: piecesOf(shapes), caption };
+  return { width: WIDTH, height: bottom + 36, shapes: piecesOf(shapes), caption };
 
   /** Out of its point to a lane, along it, and into its other point. */
   function routed({ from, to }: MachineLead, at: number): { path: string; text: Point } {
@@ -205,11 +207,24 @@ function label(text: string, { x, y, anchor, size, bold = false }: Label): Drawn
   );
 }
 
-function railMark({ name, live }: { name: string; live: boolean }, x: number, bottom: number): Drawn {
+/** The longest name that stands above its rail beside others. */
+const SHORT = 2;
+
+/** Whether the name of a rail stands below it: every second one of a side, where it is too long to stand beside its neighbour. */
+function belowOf(supplies: MachineDrawn['supplies'], at: number): boolean {
+  const side = supplies.filter(({ live }) => live === supplies[at]?.live);
+  const rank = side.indexOf(supplies[at] as (typeof side)[number]);
+  return rank % 2 === 1 && side.some(({ name }) => name.length > SHORT);
+}
+
+function railMark(
+  { name, live }: { name: string; live: boolean },
+  { x, bottom, below }: { x: number; bottom: number; below: boolean },
+): Drawn {
   return (
     <>
       <line x1={x} y1={40} x2={x} y2={bottom} stroke="var(--ink)" strokeWidth={live ? 9 : 5} />
-      {label(name, { x, y: 28, anchor: live ? 'start' : 'end', size: 24, bold: true })}
+      {label(name, { x, y: below ? bottom + 26 : 28, anchor: live ? 'start' : 'end', size: 24, bold: true })}
     </>
   );
 }

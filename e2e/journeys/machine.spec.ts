@@ -145,3 +145,43 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
   await expect(page.getByText(/^does the same in this machine, not the same switch/).last()).toBeVisible();
   await expect(safety).toHaveCount(0);
 });
+
+test('an isolator with two batteries: what they share is asked, and decides whether joining them hurts', async ({
+  page,
+  served,
+}) => {
+  const address = await seedJob(served, 'Battery isolator', (newId) => {
+    const deeds = mappedSwitch(newId, {
+      labels: 'A B C',
+      positions: [['OFF', ''], ['HOUSE', 'A-C'], ['BOTH', 'A-B-C'], ['ENGINE', 'B-C']], // prettier-ignore
+    });
+    const battery = { kind: '+' as const, volts: 12, current: 'DC' as const };
+    return [
+      ...deeds,
+      ...machineDeeds(newId, deeds[0], {
+        supplies: { house: battery, engine: battery, minus: { kind: '0', volts: null, current: 'DC' } },
+        loads: { lamp: { kind: 'lamp', watts: 20, volts: 12, current: 'DC' } },
+        wires: { A: 'house', B: 'engine', C: 'lamp.1' },
+        ties: { 'lamp.2': 'minus' },
+      }),
+    ];
+  });
+  await page.goto(address.replace(/map$/, 'table/machine'));
+  const share = page.getByRole('region', { name: 'What the sources share' });
+  await expect(page.getByRole('heading', { name: 'Not known to be safe' })).toBeVisible();
+  await expect(page.getByText(/At BOTH house and engine are joined/)).toBeVisible();
+  await expect(share).toContainText('house and engine: one source, or two?');
+  // Two that share nothing have a minus each: there is one.
+  await share.getByRole('button', { name: 'Two, nothing shared' }).click();
+  await expect(share).toContainText('Add the second minus first');
+  await share.getByRole('button', { name: 'Two, one minus' }).click();
+  await expect(
+    page.getByText(/At BOTH house and engine are joined. Two batteries in parallel/),
+  ).toBeVisible();
+  // The bypass joins them too: refused until it is said that this is meant.
+  await share.getByRole('checkbox').check();
+  await expect(page.getByText('You said that is on purpose. Both need a fuse.')).toBeVisible();
+  await expect(page.getByText('Good to know')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText(/Two batteries in parallel/)).toBeVisible();
+});

@@ -4,7 +4,7 @@ import type { Deed, Load, LoadKind } from '../log/index.js';
 import type { Actuator, ActuatorForm, LoadId, PositionId, SettingId } from '../switch/index.js';
 import { inMachine } from '../testing/put-back.js';
 import { bypasses } from '../refit/bypass.js';
-import { guarding, type Guarding } from './guards.js';
+import { guarding, GUARDING_CASES, type Guarding } from './guards.js';
 
 const load = (kind: LoadKind): Load => ({
   ...{ id: kind as unknown as LoadId, name: kind, kind, amps: null, watts: null, volts: 230 },
@@ -102,5 +102,16 @@ describe('what a jumper would pass by', () => {
       held && !held.allowed && held.refusal.because === 'springs' ? held.refusal.loads : [],
     ).toHaveLength(1);
     expect(held?.setting).toBe(sprung.structure.settings[1]?.id as SettingId);
+  });
+
+  it.each(GUARDING_CASES)('is refused past what is said to guard: %s', (what) => {
+    const FAN = { size: 2, settings: ['', '1-2'], wires: '1>L 2>fan.1' };
+    const map = inMachine(FAN, { fan: { kind: 'motor' as const } }, (): Deed[] => [
+      { kind: 'case-noted', noted: { what, position: null, on: true } },
+    ]);
+    expect(bypasses(map)[1]).toMatchObject({
+      allowed: false,
+      refusal: { because: 'guard', case: what },
+    });
   });
 });

@@ -1,6 +1,20 @@
 import type { InSetting } from './power/in-setting.js';
-import type { Load, LoadKind } from '../log/index.js';
+import type { Case, Load, LoadKind } from '../log/index.js';
 import type { Actuator, ActuatorForm, Position, PositionId, Setting, Structure } from '../switch/index.js';
+
+/** Cases of the trade in which the switch itself guards: joining past it would leave out a stop, a brake, a door or a cut-out. */
+export const GUARDING_CASES: readonly Case[] = [
+  'cut-out-self',
+  'cut-out-button',
+  'cut-out-once',
+  'run-and-brake',
+  'sprung-start',
+  'interlock',
+  'stop-button',
+  'limit',
+  'neutral-only',
+  'no-volt',
+];
 
 /** Handles whose positions a person sets and leaves: their OFF stops the machine by being chosen, and the plug can stand in for it. */
 const SET_AND_LEFT: ReadonlySet<ActuatorForm> = new Set([

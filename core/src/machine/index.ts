@@ -32,7 +32,7 @@ export { AS_MAPPED, AS_SHOULD, withNets, withPart, type InPlace } from './standi
 export { healthyIn, healthyOf } from './standing/healthy.js';
 export { behaviourOf, type HandleSettings, type LoadBehaviour } from './standing/behaviour.js';
 export { whatMatters, type Box, type Matters, type NoMatters } from './standing/matters.js';
-export { guarding } from './guards.js';
+export { guarding, GUARDING_CASES } from './guards.js';
 export type { Hazard } from './hazards/hazard.js';
 export { hazardsOf, type FoundHazard } from './hazards/hazards-of.js';
 export { inEverySetting } from './hazards/in-every-setting.js';
@@ -67,3 +67,10 @@ export {
   type PartTried,
   type RankedFault,
 } from './hunt/index.js';
+export {
+  askedSources,
+  SOURCE_ANSWERS,
+  sourcesAnswered,
+  type AskedSources,
+  type SourceAnswer,
+} from './wiring/source-answers.js';

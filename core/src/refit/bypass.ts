@@ -1,4 +1,12 @@
-import { circuitOf, isNote, contactsOfNets, guarding, healthyOf, inSetting } from '../machine/index.js';
+import {
+  circuitOf,
+  GUARDING_CASES,
+  isNote,
+  contactsOfNets,
+  guarding,
+  healthyOf,
+  inSetting,
+} from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
 import { blocks, discrete } from '../partition/index.js';
@@ -20,15 +28,6 @@ export type Bypass = { setting: SettingId } &
   /** `ask`: first a person has to say that the contact stops and guards nothing. */
   ({ allowed: true; ask: boolean; joined: TerminalId[][] } | { allowed: false; refusal: BypassRefusal });
 
-/** Cases in which the switch itself guards: joining past it would leave out a stop, a brake or a cut-out. */
-const GUARDS: readonly Case[] = [
-  'cut-out-self',
-  'cut-out-button',
-  'cut-out-once',
-  'run-and-brake',
-  'sprung-start',
-];
-
 /** For every setting in which wires join: which wires to join instead of the switch, or why that is refused. */
 export function bypasses(map: SwitchMap): Bypass[] {
   const healthy = healthyOf(map);
@@ -37,7 +36,7 @@ export function bypasses(map: SwitchMap): Bypass[] {
   if (!healthy) return [];
   const wires = recordsOf(log, 'wire-tagged');
   const ends = wireEndsOf(log);
-  const guard = recordsOf(log, 'case-noted').find(({ what }) => GUARDS.includes(what))?.what;
+  const guard = recordsOf(log, 'case-noted').find(({ what }) => GUARDING_CASES.includes(what))?.what;
   return healthy.map(({ setting, nets }): Bypass => {
     const refuse = (refusal: BypassRefusal): Bypass => ({ setting, allowed: false, refusal });
     const wired = new Set(wires.flatMap(({ terminal }) => terminal ?? []));

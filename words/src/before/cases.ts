@@ -45,4 +45,24 @@ export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
     name: 'Brake contact',
     about: 'The brake contact opens before RUN makes: an overlap is a short of the supply.',
   },
+  interlock: {
+    name: 'Door, lid or seat switch',
+    about: 'It protects whoever reaches in: never bridge it. A replacement opens when it is let go.',
+  },
+  'stop-button': {
+    name: 'Stop or emergency stop',
+    about: 'It must open whenever it is pressed: never bridge it. An emergency stop latches.',
+  },
+  limit: {
+    name: 'Limit, float, pressure or flame',
+    about: 'It stops the machine by itself: never bridge it, not even for a test.',
+  },
+  'neutral-only': {
+    name: 'Starts in neutral or park only',
+    about: 'It keeps the machine from starting in gear: never bridge it.',
+  },
+  'no-volt': {
+    name: 'Drops out when power fails',
+    about: 'Without it the machine restarts by itself when power comes back.',
+  },
 };

@@ -2,7 +2,7 @@ import type { FoundHazard, MeetingKind } from '@which-way/core/machine';
 import type { Supply } from '@which-way/core/log';
 import type { SettingId, SupplyId } from '@which-way/core/switch';
 import { handleName, standingName, standingsWords } from './handles.js';
-import { supplyName } from './loads.js';
+import { supplyAmong } from './loads.js';
 import type { MachineNames } from './places.js';
 
 /** What it comes to where potentials of two sources, or of one behind two fuses, lie together. */
@@ -14,11 +14,11 @@ function meetingWords(how: MeetingKind, ids: readonly SupplyId[], supplies: read
     case 'back-feed':
       return 'One feeds back into the other and can kill on the line; pulling one fuse or plug leaves it live.';
     case 'parallel':
-      return 'Two batteries in parallel: a flat one draws heavy current from the full one. If that is meant, say so at Wires and jumpers.';
+      return 'Two batteries in parallel: a flat one draws heavy current from the full one. If you mean it, say so.';
     case 'not-said':
       return direct
-        ? 'If they are two batteries, a flat one draws heavy current from the full one. If they are one battery behind two fuses, only a fuse is bypassed. Say which at Wires and jumpers.'
-        : 'If they are two sources, one feeds back into the other and can kill on the line. If they are one source behind two fuses, pulling one leaves it live. Say which at Wires and jumpers.';
+        ? 'If they are two batteries, a flat one draws heavy current from the full one. If they are one battery behind two fuses, only a fuse is bypassed. Say which it is.'
+        : 'If they are two sources, one feeds back into the other and can kill on the line. If they are one source behind two fuses, pulling one leaves it live. Say which it is.';
     case 'past-fuse':
       return 'One source behind two fuses: no short, and one of the fuses no longer protects.';
     case 'on-purpose':
@@ -46,7 +46,7 @@ export function hazardWords(found: FoundHazard, names: MachineNames): string {
   const met = (ids: readonly string[]) =>
     supplies
       .filter(({ id }) => ids.includes(id))
-      .map(supplyName)
+      .map((supply) => supplyAmong(supply, supplies))
       .join(' and ');
   const others = times > 1 ? ` So it is in ${times - 1} more.` : '';
   const volts = (value: number) => `${Number(value.toPrecision(3))} V`;

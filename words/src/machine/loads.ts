@@ -40,6 +40,13 @@ export const endWords = ({ name }: Pick<Load, 'name'>, end: LoadEnd): string =>
 /** A supply by its name or its kind. */
 export const supplyName = ({ name, kind }: Pick<Supply, 'name' | 'kind'>): string => name || kind;
 
+/** A supply among others: one of several of the same name is told by its number. */
+export function supplyAmong(supply: Supply, all: readonly Supply[]): string {
+  const name = supplyName(supply);
+  const same = all.filter((one) => supplyName(one) === name);
+  return same.length < 2 ? name : `${name} ${same.findIndex(({ id }) => id === supply.id) + 1}`;
+}
+
 const figure = (value: number): string => String(Number(value.toPrecision(3)));
 export const wattsWords = (watts: number | null): string =>
   watts === null ? 'not known' : `${figure(Math.round(watts))} W`;

@@ -3,7 +3,7 @@ import type { MachinePlace, SystemPoint } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
 import { newestTag } from '../tag/wires.js';
 import { handleName, type JobNames } from './handles.js';
-import { endWords, supplyName } from './loads.js';
+import { endWords, supplyAmong } from './loads.js';
 
 /** Words for a machine: what it is made of, and what its jobs are called. */
 export interface MachineNames {
@@ -52,7 +52,7 @@ export function pointWords(point: SystemPoint | MachinePlace, { job, machine }: 
     }
     case 'supply': {
       const supply = circuit.supplies.find(({ id }) => id === (sameAs.get(point.supply) ?? point.supply));
-      return supply ? supplyName(supply) : 'a supply that was taken away';
+      return supply ? supplyAmong(supply, circuit.supplies) : 'a supply that was taken away';
     }
     case 'load': {
       const load = circuit.loads.find(({ id }) => id === (sameAs.get(point.load) ?? point.load));

@@ -1,6 +1,6 @@
 import type { Supply } from '../../log/index.js';
 import type { SupplyId } from '../../switch/index.js';
-import { isReturn, type Shares } from '../wiring/sources.js';
+import { isReturn, type Shares, type Source } from '../wiring/sources.js';
 
 /**
  * What it comes to where potentials lie in one net, the gravest first. `short`: a loop with a voltage across it; `back-feed`: two AC
@@ -35,6 +35,13 @@ const TOLERANCE = 1.1;
 const differ = (one: number | null, other: number | null): boolean =>
   one !== null && other !== null && Math.max(one, other) > TOLERANCE * Math.min(one, other);
 
+/** Whether a person said that two sources, of which the volts are known, are joined on purpose. */
+function joinedOnPurpose(one: Source | undefined, other: Source | undefined): boolean {
+  if (!one || !other || one.volts === null || other.volts === null) return false;
+  const joins = (source: Source, to: Source) => to.id !== null && source.joinedWith.includes(to.id);
+  return joins(one, other) || joins(other, one);
+}
+
 /** What two potentials in one net come to; null: nothing to be said. */
 function meetingOf(one: Supply, other: Supply, shares: Shares): MeetingKind | null {
   const common = shares.between(one.id, other.id);
@@ -53,11 +60,7 @@ function meetingOf(one: Supply, other: Supply, shares: Shares): MeetingKind | nu
   if (unlike) return 'short';
   if (common === 'not-said') return 'not-said';
   if (one.current === 'AC') return 'back-feed';
-  const purposely =
-    (second?.id != null && source?.joinedWith.includes(second.id)) ||
-    (source?.id != null && second?.joinedWith.includes(source.id));
-  const alike = source?.volts != null && second?.volts != null;
-  return purposely === true && alike ? 'on-purpose' : 'parallel';
+  return joinedOnPurpose(source, second) ? 'on-purpose' : 'parallel';
 }
 
 /** What meets in each net: the gravest that any two of it come to, and what is live of a short trips. */

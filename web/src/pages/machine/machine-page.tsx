@@ -26,6 +26,7 @@ import { useJobState, useSession } from '../../job/job-context.js';
 import { useAskOnMap } from '../../parts/asking/use-ask-on-map.js';
 import { WholePicture } from '../../parts/drawings/whole-picture.js';
 import { toldComplaints } from '../../parts/hunt/told-complaints.js';
+import { SourcesAsked } from '../../parts/sources/sources-asked.js';
 import { useSafety } from '../../parts/safety/use-safety.js';
 import { DifferencesInMachine } from './differences-in-machine.js';
 import { Faults, type WaysOut } from './faults.js';
@@ -136,6 +137,11 @@ function InMachine({ map, machine }: { map: SwitchMap; machine: Machine }) {
           />
         )}
         <Hazards {...{ view, names }} />
+        <SourcesAsked
+          supplies={machine.circuit.supplies}
+          named={recordsOf(map.log, 'source-named')}
+          emit={(deed) => session.emit(deed)}
+        />
         <OpenEnds map={map} machine={machine} />
         <DifferencesInMachine map={map} machine={machine} />
         <Faults

@@ -1,4 +1,4 @@
-import { ACTS_OF, devicesOf } from '@which-way/core/log';
+import { ACTS_OF, devicesOf, recordsOf, type Log, type NamedSource } from '@which-way/core/log';
 import type { JobId } from '@which-way/core/switch';
 import { AS_MAPPED, AS_SHOULD, machineOf } from '@which-way/core/machine';
 import { TITLE_LETTERS } from '@which-way/core/schema';
@@ -21,6 +21,7 @@ import { Choice } from '../../controls/fields/choice.js';
 import { KeptField } from '../../controls/fields/kept-field.js';
 import { Notice } from '../../controls/notice.js';
 import { UndoButtons } from '../../parts/frame/sub-nav.js';
+import { SourcesAsked } from '../../parts/sources/sources-asked.js';
 import { AddToSystem } from './add-to-system.js';
 import { Faults, type WaysOut } from './faults.js';
 import { Hazards } from './hazards.js';
@@ -228,6 +229,11 @@ function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProp
           </fieldset>
         )}
         <Hazards {...{ view, names }} />
+        <SourcesAsked
+          supplies={machine.circuit.supplies}
+          named={namedIn(log, members)}
+          emit={(deed) => session.emit(deed)}
+        />
         {all && (
           <LoadsTable
             {...{ names, all, standing }}
@@ -244,6 +250,10 @@ function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProp
     </div>
   );
 }
+
+/** Sources that the machine's own log names, and those of its switches. */
+const namedIn = (log: Log, members: readonly Member[]): NamedSource[] =>
+  [log, ...members.flatMap(({ map }) => map?.log ?? [])].flatMap((one) => recordsOf(one, 'source-named'));
 
 /** The stories of its members are about their own machines. */
 const NOTHING_TOLD: ReadonlySet<never> = new Set();

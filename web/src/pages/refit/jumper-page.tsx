@@ -70,6 +70,8 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
       test: { setting: bypass.setting, joined: bypass.joined, outcome, by },
     });
   };
+  const supplies = recordsOf(log, 'supply-named');
+  const byBattery = supplies.length > 0 && supplies.every(({ current }) => current === 'DC');
   const [guards, setGuards] = useState<boolean | null>(null);
   const label = (id: string) => structure.terminals.find((one) => one.id === id)?.label ?? '?';
   return (
@@ -92,7 +94,9 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
               </li>
             ))}
           </ul>
-          <p className="font-semibold">{JUMPER_PAGE_TEXT.thePlugIsNowYour}</p>
+          <p className="font-semibold">
+            {byBattery ? JUMPER_PAGE_TEXT.theClampIsNowYour : JUMPER_PAGE_TEXT.thePlugIsNowYour}
+          </p>
           <div className="flex flex-wrap items-center gap-2">
             {JUMPER_OUTCOMES.map((outcome) => (
               <PlainButton
@@ -117,13 +121,15 @@ function Setting({ bypass, by }: { bypass: Bypass; by: string }) {
         <p className={bypass.refusal.because === 'nothing-joins' ? 'text-quiet' : 'font-semibold'}>
           {bypassRefusalWords(bypass.refusal, {
             wires,
-            supplies: recordsOf(log, 'supply-named'),
+            supplies,
             loads: recordsOf(log, 'load-named'),
           })}
         </p>
       )}
       {(bypass.allowed || bypass.refusal.because !== 'nothing-joins') && (
-        <p className="text-small text-quiet">{JUMPER_PAGE_TEXT.withoutPower}</p>
+        <p className="text-small text-quiet">
+          {byBattery ? JUMPER_PAGE_TEXT.withoutBattery : JUMPER_PAGE_TEXT.withoutPower}
+        </p>
       )}
     </li>
   );

@@ -15,6 +15,11 @@ export const CASES = [
   'half-wave',
   'sprung-start',
   'run-and-brake',
+  'interlock',
+  'stop-button',
+  'limit',
+  'neutral-only',
+  'no-volt',
 ] as const;
 export type Case = (typeof CASES)[number];
 
@@ -31,6 +36,8 @@ export const caseNoted = defineKind('case-noted', {
   fields: { noted: notedCaseSchema },
   undo: ['tag'],
   reading: 'extends',
+  // Version 2 knows what guards: interlocks, stops, limits.
+  upgrades: { 1: (what) => what },
   keeps: newest(
     'noted',
     ({ what, position }: NotedCase) => `${what} ${position}`,

@@ -17,7 +17,7 @@ import { defineKind } from '../define-kind.js';
 import { inUse } from '../keeps.js';
 
 /** What a source gives. */
-export const SOURCE_KINDS = ['AC', 'DC', 'signal'] as const;
+const SOURCE_KINDS = ['AC', 'DC', 'signal'] as const;
 
 /** More sources and poles than this no machine has. */
 const MOST_SOURCES = 24;

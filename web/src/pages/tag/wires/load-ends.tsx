@@ -1,6 +1,6 @@
 import { endsOf } from '@which-way/core/machine';
 import { loadTiesOf, type Load, type LoadEnd, type Supply, type WireEnd } from '@which-way/core/log';
-import { endWords, supplyName } from '@which-way/words/machine/loads';
+import { endWords, supplyAmong } from '@which-way/words/machine/loads';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { LOAD_ENDS_TEXT } from '@which-way/words/screens/pages/tag/wires/load-ends';
@@ -28,7 +28,7 @@ export function LoadEnds({ load, loads, supplies }: LoadEndsProps) {
   const targets: { end: WireEnd; text: string }[] = [
     ...supplies.map((supply) => ({
       end: { at: 'supply' as const, supply: supply.id },
-      text: `straight to ${supplyName(supply)}`,
+      text: `straight to ${supplyAmong(supply, supplies)}`,
     })),
     ...loads.flatMap((other) =>
       endsOf(other).map((end) => ({

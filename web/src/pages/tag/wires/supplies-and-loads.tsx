@@ -1,3 +1,4 @@
+import { LINK_NAME_LETTERS } from '@which-way/core/schema';
 import { ampsOf, POTENTIALS, recordsOf, type Supply } from '@which-way/core/log';
 import type { SupplyId } from '@which-way/core/switch';
 import { loadWords, POTENTIAL_WORDS, supplyWords } from '@which-way/words/tag/supplies-and-loads';
@@ -5,9 +6,11 @@ import { useState, type ReactNode } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { newId } from '../../../job/new-id.js';
 import { readAmount } from '../../../controls/fields/amount.js';
+import { TextInput } from '../../../controls/fields/text-input.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { CURRENT, Figure, Wrong } from '../strip/figure.js';
+import { SourcesAsked } from '../../../parts/sources/sources-asked.js';
 import { LoadEnds } from './load-ends.js';
 import { NewLoad } from './new-load.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -42,6 +45,11 @@ export function SuppliesAndLoads() {
           </Line>
         ))}
       </ul>
+      <SourcesAsked
+        supplies={supplies}
+        named={recordsOf(log, 'source-named')}
+        emit={(deed) => session.emit(deed)}
+      />
       <NewSupply onAdd={(supply) => session.emit({ kind: 'supply-named', supply })} />
       <NewLoad onAdd={(load) => session.emit({ kind: 'load-named', load })} />
     </section>
@@ -67,6 +75,7 @@ function Line({ words, onRemove, children }: { words: string; onRemove: () => vo
 
 function NewSupply({ onAdd }: { onAdd: (supply: Supply) => void }) {
   const [kind, setKind] = useState<Supply['kind']>('L');
+  const [name, setName] = useState('');
   const [volts, setVolts] = useState('');
   const [current, setCurrent] = useState<Supply['current']>('AC');
   const read = readAmount(volts);
@@ -77,8 +86,9 @@ function NewSupply({ onAdd }: { onAdd: (supply: Supply) => void }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong) return;
-        onAdd({ id: newId<SupplyId>(), name: '', kind, volts: read, current, removed: false });
+        onAdd({ id: newId<SupplyId>(), name: name.trim(), kind, volts: read, current, removed: false });
         setVolts('');
+        setName('');
       }}
     >
       <Pick
@@ -87,6 +97,13 @@ function NewSupply({ onAdd }: { onAdd: (supply: Supply) => void }) {
         value={kind}
         options={POTENTIALS.map((one) => ({ value: one, text: POTENTIAL_WORDS[one] }))}
         onPick={(chosen) => setKind(POTENTIALS.find((one) => one === chosen) ?? 'L')}
+      />
+      <TextInput
+        aria-label={SUPPLIES_AND_LOADS_TEXT.nameOfTheSupply}
+        placeholder={SUPPLIES_AND_LOADS_TEXT.name}
+        value={name}
+        maxLength={LINK_NAME_LETTERS}
+        onChange={({ target }) => setName(target.value)}
       />
       <Figure label="V" value={volts} onChange={setVolts} />
       <Choice

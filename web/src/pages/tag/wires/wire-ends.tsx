@@ -1,7 +1,7 @@
 import { endsOf } from '@which-way/core/machine';
 import { looksOf, recordsOf, type WireEnd, wireEndsOf } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
-import { endWords, supplyName } from '@which-way/words/machine/loads';
+import { endWords, supplyAmong } from '@which-way/words/machine/loads';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { guessedEnd } from './guessed-end.js';
 import type { Wire } from '@which-way/core/log';
@@ -20,7 +20,7 @@ export function WireEnds({ wire }: { wire: Wire }) {
   const options: { end: WireEnd; text: string }[] = [
     ...supplies.map((supply) => ({
       end: { at: 'supply' as const, supply: supply.id },
-      text: supplyName(supply),
+      text: supplyAmong(supply, supplies),
     })),
     ...loads.flatMap((load) =>
       endsOf(load).map((end) => ({

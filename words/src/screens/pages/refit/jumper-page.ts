@@ -5,8 +5,9 @@ export const JUMPER_PAGE_TEXT = {
   onlyACompetentPersonWhere: 'Only a competent person, where local rules allow it.',
   enclosedConnectorsRatedForThe:
     'Enclosed connectors rated for the current; no bare ends, no clips on live parts.',
-  nobodyInReachOfWhat: 'Nobody in reach of what may move. The plug is the only stop: keep it in the hand.',
-  secondsNotMinutesThenEverything: 'Seconds, not minutes; then everything as it was.',
+  nobodyInReachOfWhat:
+    'Nobody in reach of what may move. The plug or the battery clamp is the only stop: keep hold of it.',
+  secondsNotMinutesThenEverything: 'A few seconds only, then restore everything.',
   itCanBeSaidOnce: 'It can be said once the map is complete, or at',
   verify: 'Verify',
   whatTheSwitchShouldDo: 'what the switch should do.',
@@ -14,6 +15,8 @@ export const JUMPER_PAGE_TEXT = {
   join: 'Join',
   firstSayWhoTriesIt: 'First say who tries it.',
   thePlugIsNowYour: 'The plug is now your off switch.',
+  theClampIsNowYour: 'The battery clamp is now your off switch: keep hold of it.',
+  withoutBattery: 'Without power instead: take the battery off, join them, and read ohms at its leads.',
   withoutPower: 'Without power instead: plug out, join them, and read ohms at the plug.',
   doesThisContactStopOr: "Does this contact stop or guard anything? If you don't know, don't bridge it.",
   noNothing: 'No, nothing',

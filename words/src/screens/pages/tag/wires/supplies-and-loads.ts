@@ -5,5 +5,7 @@ export const SUPPLIES_AND_LOADS_TEXT = {
   remove2: 'Remove',
   whichSupply: 'Which supply',
   kindOfCurrentOfThe: 'Kind of current of the supply',
+  nameOfTheSupply: 'Name of the supply',
+  name: 'Name, such as house battery',
   addTheSupply: 'Add the supply',
 };
