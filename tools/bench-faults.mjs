@@ -11,6 +11,7 @@ import {
   NO_EVIDENCE,
   rankFaults,
   SURE,
+  toldOf,
 } from '@which-way/core/machine';
 import { seededRandom } from '@which-way/core/switch';
 
@@ -85,7 +86,8 @@ function hunt(model, truth, choose, wrong = () => false) {
   const symptom = [...truth.shows].find(([key, seen]) => model.healthy.get(key) !== seen);
   if (truth.fault.kind === 'none' || !symptom) return null;
   const observe = (setting, load) => {
-    const seen = truth.shows.get(lookKey(setting, load)) ?? 'off';
+    const key = lookKey(setting, load);
+    const seen = toldOf(truth.shows.get(key) ?? 'off', model.healthy.get(key));
     return { setting, load, seen: wrong() ? (seen === 'off' ? 'on' : 'off') : seen };
   };
   const found = {

@@ -53,6 +53,7 @@ export {
   readingsOf,
   SEEN,
   seenOf,
+  toldOf,
   SURE,
   type Hunt,
   type HuntEvidence,

@@ -100,5 +100,7 @@ export function functionFaults(map: SwitchMap): FunctionFaults | null {
 /** What a load may do instead of what it must; backwards only what turns. */
 export function insteadOf(must: LoadState, turns: boolean): DoesInstead[] {
   const should = seenOf(must.does, must.does);
-  return [...SEEN.filter((one) => one !== should && (one !== 'reversed' || turns)), 'sometimes'];
+  // The wrong way is told as that, forward or back.
+  const right = should === 'reversed' ? 'on' : should;
+  return [...SEEN.filter((one) => one !== right && (one !== 'reversed' || turns)), 'sometimes'];
 }

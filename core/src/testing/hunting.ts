@@ -1,4 +1,4 @@
-import { lookKey, type HuntEvidence, type FaultModel, type NextTest } from '../machine/index.js';
+import { lookKey, toldOf, type HuntEvidence, type FaultModel, type NextTest } from '../machine/index.js';
 import type { LoadId, SettingId } from '../switch/index.js';
 
 /** What is found out by a test when one fault is the truth, added to what was found before. */
@@ -6,8 +6,12 @@ export function answered(
   found: HuntEvidence,
   next: NextTest,
   truth: FaultModel['faults'][number],
+  healthy: FaultModel['healthy'],
 ): HuntEvidence {
-  const showing = (setting: SettingId, load: LoadId) => truth.shows.get(lookKey(setting, load)) ?? 'off';
+  const showing = (setting: SettingId, load: LoadId) => {
+    const key = lookKey(setting, load);
+    return toldOf(truth.shows.get(key) ?? 'off', healthy.get(key));
+  };
   switch (next.kind) {
     case 'look': {
       const { setting } = next;

@@ -10,6 +10,7 @@ import {
   NO_EVIDENCE,
   rankFaults,
   SURE,
+  toldOf,
   type HuntEvidence,
   type FaultModel,
   type Healthy,
@@ -87,7 +88,7 @@ describe('which fault explains what was seen', () => {
         if (!next) break;
         tests += 1;
         seconds += next.seconds;
-        found = answered(found, next, truth);
+        found = answered(found, next, truth, model.healthy);
       }
       const [best] = rankFaults(model, found);
       const same = [...truth.shows].every(([key, seen]) => best?.shows.get(key) === seen);
@@ -254,7 +255,7 @@ describe('a fault that comes and goes', () => {
                 { ...next, cycles: 20, missed: next.contact.join() === '1,4' ? 1 : 0, stuck: 0 },
               ],
             }
-          : answered(found, next, truth);
+          : answered(found, next, truth, model.healthy);
     }
     expect(asked).not.toContain('read');
     expect(rankFaults(model, found)[0]?.fault).toMatchObject({ contact: [1, 4] });
@@ -268,5 +269,51 @@ describe('wires joined instead of the switch', () => {
       rankFaults(model, { ...NO_EVIDENCE, seen, joined: [{ setting: 'HIGH' as SettingId, runs }] })[0]?.fault;
     expect(best(true)).toMatchObject({ contact: [1, 4] });
     expect(best(false)).toEqual({ kind: 'load-open', load: 'e2' });
+  });
+});
+
+describe('the wrong way', () => {
+  const WINCH: Drawn = {
+    terminals: 'P M A B',
+    supplies: {
+      battery: { kind: '+', volts: 12, current: 'DC' },
+      minus: { kind: '0', volts: null, current: 'DC' },
+    },
+    loads: { motor: { kind: 'motor', make: 'permanent-magnet', volts: 12, current: 'DC' } },
+    wires: 'P>battery M>minus A>motor.+ B>motor.-',
+  };
+  const HEALTHY = [['OUT', 'P-A M-B'], ['OFF', ''], ['IN', 'P-B M-A']] as const; // prettier-ignore
+  const winch = faultModel(
+    drawnCircuit(WINCH),
+    HEALTHY.map(([setting, joins]) => ({
+      setting: setting as SettingId,
+      nets: drawnContacts(WINCH.terminals, joins).nets,
+    })),
+  );
+  const motor = 'motor' as LoadId;
+
+  it('is the opposite of what should be, setting by setting: a swapped pair on a winch comes first', () => {
+    const seen = complaintOf(winch.healthy, winch.settings, motor, 'wrong-way');
+    expect(seen.map(({ setting }) => setting)).toEqual(['OUT', 'IN']);
+    const [first, second] = rankFaults(winch, { ...NO_EVIDENCE, seen });
+    // Either pair swapped turns it about: the supply's, or the motor's.
+    for (const one of [first, second]) expect(one?.fault.kind).toBe('wires-swapped');
+    expect((first?.chance ?? 0) + (second?.chance ?? 0)).toBeGreaterThan(0.9);
+  });
+
+  it('a look at it told as a person does agrees with what a swapped pair shows, and only then', () => {
+    const swapped = winch.faults.find(
+      ({ fault, shows }) =>
+        fault.kind === 'wires-swapped' && shows.get(lookKey('IN' as SettingId, motor)) === 'on',
+    );
+    const told = (setting: string) => {
+      const key = lookKey(setting as SettingId, motor);
+      return toldOf(swapped?.shows.get(key) ?? 'off', winch.healthy.get(key));
+    };
+    expect([told('OUT'), told('OFF'), told('IN')]).toEqual(['reversed', 'off', 'reversed']);
+    // It turns as it should in IN: then no pair is swapped.
+    const seen = [{ setting: 'IN' as SettingId, load: motor, seen: 'on' as const }];
+    const [best] = rankFaults(winch, { ...NO_EVIDENCE, seen });
+    expect(best?.fault.kind).not.toBe('wires-swapped');
   });
 });

@@ -8,4 +8,4 @@ export { faultModel, type FaultModel } from './fault-model.js';
 export type { Healthy } from './healthy-setting.js';
 export { nextTest, SURE, type NextTest } from './next-test.js';
 export { rankFaults, type RankedFault } from './rank.js';
-export { lookKey, SEEN, seenOf, type Observation } from './seen.js';
+export { lookKey, SEEN, seenOf, toldOf, type Observation } from './seen.js';

@@ -2,7 +2,7 @@ import type { SettingId } from '../../switch/index.js';
 import { isUnsteady, type HuntEvidence, type Worked } from './evidence.js';
 import { comesAndGoes, isOfSwitch, type Fault } from './fault.js';
 import type { FaultModel, ModelledFault } from './fault-model.js';
-import { lookKey, type Observation, type Seen } from './seen.js';
+import { lookKey, shownBy, type Observation, type Seen } from './seen.js';
 
 /** A fault with its chance, and how many of the observations it explains. */
 export interface RankedFault extends ModelledFault {
@@ -119,8 +119,8 @@ function runsWithout(
 /** How often something is seen that a fault shows so, and whether the fault explains it. */
 function lookedAt(
   seen: Observation['seen'],
-  would: string,
-  should: string | undefined,
+  would: Seen,
+  should: Seen | undefined,
   unsteady: boolean,
 ): { chance: number; fits: boolean } {
   const changes = would !== should;
@@ -128,7 +128,7 @@ function lookedAt(
     const fits = unsteady && changes;
     return { chance: fits ? 1 - WRONG : WRONG, fits };
   }
-  const what = seen === 'right' ? should : seen;
+  const what = seen === 'right' ? should : shownBy(seen, should);
   const fits = would === what || (unsteady && should === what);
   return { chance: likelihood(what as string, would, should, unsteady, WRONG), fits };
 }

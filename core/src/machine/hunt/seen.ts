@@ -5,7 +5,10 @@ import type { LoadDoes } from '../power/load-state.js';
 export const SEEN = ['off', 'on', 'weak', 'reversed'] as const;
 export type Seen = (typeof SEEN)[number];
 
-/** Something that was seen: what a load did in a setting; `right`: as it should; `sometimes`: now as it should, now not. */
+/**
+ * Something that was seen, as a person tells it: what a load did in a setting; `right`: as it should; `reversed`: the wrong way, whichever
+ * that is there; `sometimes`: now as it should, now not.
+ */
 export interface Observation {
   setting: SettingId;
   load: LoadId;
@@ -29,3 +32,12 @@ export function seenOf(does: LoadDoes, healthy: LoadDoes): Seen {
       return 'off';
   }
 }
+
+/** What a load showed, from what a person told of it: where it should turn back, on is back, and the wrong way is forward. */
+export function shownBy(told: Seen, should: Seen | undefined): Seen {
+  if (should !== 'reversed') return told;
+  return told === 'on' ? 'reversed' : told === 'reversed' ? 'on' : told;
+}
+
+/** What a person tells of what a load shows: its way is told as right or wrong, not as forward or back. */
+export const toldOf = (shows: Seen, should: Seen | undefined): Seen => shownBy(shows, should);

@@ -29,11 +29,13 @@ function isSeen(seen: Observation['seen'], does: LoadDoes, should: LoadDoes): bo
     case 'off':
       return !RUNS.has(does);
     case 'on':
+      if (should === 'reversed') return does === 'reversed';
       return does === 'full' || (does === 'part' && should === 'part');
     case 'weak':
       return does === 'part' && should !== 'part';
     case 'reversed':
-      return does === 'reversed';
+      // The wrong way is forward where it should turn back.
+      return should === 'reversed' ? does === 'full' || does === 'part' : does === 'reversed';
     case 'sometimes':
       // What the switch does otherwise it may do otherwise at times only.
       return does !== should;

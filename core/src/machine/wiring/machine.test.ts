@@ -164,7 +164,7 @@ describe('a system of several switches', () => {
     for (let tests = 0; tests < 8; tests += 1) {
       const next = nextTest(model, rankFaults(model, evidence), evidence);
       if (!next || !truth) break;
-      evidence = answered(evidence, next, truth);
+      evidence = answered(evidence, next, truth, model.healthy);
     }
     const [best] = rankFaults(model, evidence);
     expect(best?.fault).toBe(truth?.fault);
