@@ -32,7 +32,13 @@ export interface ProposedLook extends Worth {
   shows: number;
 }
 
-export type ProposedStep = ProposedTest | ProposedLook;
+/** Nothing is left but to bend what passed at rest. */
+export interface OnlyFlexing {
+  kind: 'flexing';
+  links: LinkId[];
+}
+
+export type ProposedStep = ProposedTest | ProposedLook | OnlyFlexing;
 
 const READ_MINUTES = 0.5;
 const FLEX_MINUTES = 0.5;
@@ -55,11 +61,13 @@ export function nextStep(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
   const tests = testsOf(search);
   const whole = tests.find((test) => test.whole);
   if (whole && allTestsOf(path).length === 0 && path.looks.length === 0) return whole;
-  const best = [...tests, ...looksOf(search)].reduce<ProposedStep | null>(
+  const best = [...tests, ...looksOf(search)].reduce<ProposedTest | ProposedLook | null>(
     (before, step) => (step.bitsPerMinute > (before?.bitsPerMinute ?? 0) + 1e-12 ? step : before),
     null,
   );
-  return best;
+  if (best) return best;
+  const limp = verdict.suspects.filter((id) => verdict.states.get(id) === 'at-rest');
+  return limp.length > 0 ? { kind: 'flexing', links: limp } : null;
 }
 
 /** What the search for the next step goes by. */
@@ -140,14 +148,13 @@ function suspectsAmong(
     .join();
 }
 
-/** What need not be tested again; a test at rest of what has to be flexed is not one of them. */
-function doneOf(path: SupplyPath, series: readonly PathLink[], weights: readonly number[]): Set<string> {
-  const limp = new Set(series.filter(({ kind }) => needsFlexing(kind)).map(({ id }) => id));
-  const whole = allTestsOf(path).filter(
-    ({ way, links, flexed }) => way === 'through' && (flexed || !links.some((id) => limp.has(id))),
+/** What need not be tested again; what has to be bent and passed at rest is asked for by itself, in the end. */
+const doneOf = (path: SupplyPath, series: readonly PathLink[], weights: readonly number[]): Set<string> =>
+  new Set(
+    allTestsOf(path)
+      .filter(({ way }) => way === 'through')
+      .map(({ links }) => suspectsAmong(series, weights, links)),
   );
-  return new Set(whole.map(({ links }) => suspectsAmong(series, weights, links)));
-}
 
 function clearTheSwitch(search: Search, { states }: PathVerdict): ProposedTest | null {
   const place = search.series.findIndex(

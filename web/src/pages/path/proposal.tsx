@@ -44,8 +44,9 @@ export function Proposal({ path, verdict, onTest }: ProposalProps) {
         </Link>
       </Notice>
     );
-  return step.kind === 'look' ? (
-    <Look step={step} path={path} />
+  if (step.kind === 'look') return <Look step={step} path={path} />;
+  return step.kind === 'flexing' ? (
+    <Flexing step={step} path={path} onTest={onTest} />
   ) : (
     <Test key={step.links.join()} step={step} path={path} onTest={onTest} />
   );
@@ -68,6 +69,30 @@ function Look({ step, path }: { step: Extract<ProposedStep, { kind: 'look' }>; p
         {PROPOSAL_TEXT.whatLooksGoodIsNot}
       </p>
       <Looks key={link.id} link={link} path={path} signs={step.signs} />
+    </section>
+  );
+}
+
+/** What passed at rest, and is not cleared before it was bent. */
+function Flexing({
+  step,
+  path,
+  onTest,
+}: {
+  step: Extract<ProposedStep, { kind: 'flexing' }>;
+  path: SupplyPath;
+  onTest: OnTest;
+}) {
+  const [first] = step.links;
+  if (!first) return null;
+  return (
+    <section aria-label={PROPOSAL_TEXT.testNext} className="grid gap-3">
+      <p className="text-quiet">{PROPOSAL_TEXT.onlyFlexingIsLeft}</p>
+      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
+        {PROPOSAL_TEXT.bend(stretchWords(path.links, [first]))}
+      </p>
+      <p>{PROPOSAL_TEXT.whileYouWatch}</p>
+      <ResultButtons flex onResult={(result, flexed) => onTest([first], result, flexed)} />
     </section>
   );
 }

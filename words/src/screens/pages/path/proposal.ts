@@ -11,6 +11,10 @@ export const PROPOSAL_TEXT = {
   fromTheOneEndTo: (on: string | number) =>
     `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`,
   testNext: 'Test next',
+  onlyFlexingIsLeft: 'Only flexing is left: it passed at rest, and that does not clear it',
+  bend: (what: string) => `Bend it: ${what}`,
+  whileYouWatch:
+    'Both ends on the meter. Bend it along its whole length, hardest where it enters a plug or a case, and watch for a jump.',
   testNextTheWholeMachine: 'Test next: the whole machine at its plug is the first split',
   testNextItSplitsThe: 'Test next: it splits the suspects best for the least work',
   pinToPinAtThe: 'Pin to pin at the plug',
