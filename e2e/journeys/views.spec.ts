@@ -20,7 +20,7 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Bilge pump panel, manual-off-auto', 'map', 'The Map is shut'],
   ['Reading lamp, knob with two bulbs', 'refit', 'Every line of the card is done'],
   ['Reading lamp, knob with two bulbs', 'refit/check', 'Stop: something is not where it should be'],
-  ['Harbour launch, bow or stern lamp', 'refit/jumper', 'Seconds, not minutes'],
+  ['Harbour launch, bow or stern lamp', 'refit/jumper', 'A few seconds only'],
   ['Market stall heater, two-heat rocker', 'refit/function', 'after ten minutes'],
   ['Market stall heater, two-heat rocker', 'refit/sign', 'Signed off by Imke'],
   ['Market stall heater, two-heat rocker', 'refit/report', 'What it holds'],

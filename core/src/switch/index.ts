@@ -16,6 +16,7 @@ export {
 } from './changes/structure-change.js';
 export { addedHandle, addedPosition, addedTerminal } from './growing.js';
 export { angleOf } from './handle-angle.js';
+export { springSuggested } from './springs.js';
 export {
   newIdFrom,
   uuidFromBytes,

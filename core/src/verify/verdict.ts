@@ -6,6 +6,8 @@ import {
   mechanicalSignsOf,
   deedsOf,
   newestOf,
+  restOf,
+  springAnswersOf,
 } from '../log/index.js';
 import { supplyPathOf } from '../path/index.js';
 import { canShock, LEAST_INSULATION } from '../safety/index.js';
@@ -47,6 +49,7 @@ export type LineReason =
   | 'leak-to-frame-test'
   | 'no-insulation-test'
   | 'seen-at-fault'
+  | 'spring-broken'
   | 'not-looked-at'
   | 'insulation-low'
   | 'insulation-good'
@@ -161,9 +164,14 @@ function insulationLine(map: SwitchMap): VerdictLine {
   return line('not-yet', ...found, 'no-insulation-test');
 }
 
-function mechanicsLine({ log }: SwitchMap): VerdictLine {
+function mechanicsLine({ log, structure }: SwitchMap): VerdictLine {
   const signs = mechanicalSignsOf(log);
   if ([...signs.values()].includes('at-fault')) return line('fail', 'seen-at-fault');
+  const answers = springAnswersOf(log);
+  const isBroken = structure.actuators.some((actuator) =>
+    actuator.positions.some((position) => restOf(actuator, position, answers).broken),
+  );
+  if (isBroken) return line('fail', 'spring-broken');
   const switches = new Set(
     supplyPathOf(log).links.flatMap(({ id, kind }) => (kind === 'switch' ? [id] : [])),
   );

@@ -56,6 +56,7 @@ export const REASON_WORDS: Record<LineReason, string> = {
     'a leak to the frame or earth: treat it as a hazard until an insulation test clears it',
   'no-insulation-test': 'no test with an insulation tester',
   'seen-at-fault': 'seen at fault',
+  'spring-broken': 'a position doesn’t spring back as it should',
   'not-looked-at': 'not all of it looked at',
   'insulation-low': 'below the limit on the insulation tester',
   'insulation-good': 'tested with an insulation tester, within the limit',

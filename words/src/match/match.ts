@@ -14,6 +14,7 @@ import { MECHANICS_WORDS } from '../tag/wires.js';
 /** What a difference is; `about` is the name of a load or of a position. */
 const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'spring-lost': (at) => `${at} sprang back, and here it stays: what stopped on release goes on.`,
+  'spring-unknown': (at) => `You haven’t said whether ${at} springs back: move it there, let go and see.`,
   'spring-gained': (at) => `${at} stayed, and here it springs back.`,
   reversed: () => 'The positions run the other way: the handle turns against what is written on the machine.',
   'off-moved': (at) =>
@@ -67,6 +68,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
 const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
   'spring-lost',
   'spring-gained',
+  'spring-unknown',
   'off-moved',
   'break-lost',
   'rest-contact-changed',

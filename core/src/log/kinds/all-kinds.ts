@@ -58,6 +58,7 @@ import {
   systemProbed,
 } from './several/system.js';
 import { machineLooked, machinePartTried, machineRead } from './several/found-out.js';
+import { springAnswered } from './tag/spring.js';
 import { sourceNamed } from './tag/source.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
 import { workedOn } from './map/worked-on.js';
@@ -132,6 +133,7 @@ export const KINDS = {
   'system-device': systemDevice,
   'system-joined': systemJoined,
   'source-named': sourceNamed,
+  'spring-answered': springAnswered,
   'machine-looked': machineLooked,
   'machine-part-tried': machinePartTried,
   'machine-read': machineRead,

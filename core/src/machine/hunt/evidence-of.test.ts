@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { faultModel, nextTest, rankFaults } from '../index.js';
 import { createWriter, readLog, type Deed, type JobEvent } from '../../log/index.js';
-import { newIdFrom, seededRandom, type LoadId, type SettingId } from '../../switch/index.js';
+import { deriveMap } from '../../continuity/index.js';
+import { newIdFrom, seededRandom, type JobId, type LoadId, type SettingId } from '../../switch/index.js';
 import { builtHouse } from '../../testing/house-of-switches.js';
 import {
   combinationsOf,
   healthyIn,
+  machineOf,
+  seenBefore,
+  withHandleAt,
   settingOf,
   standingsAt,
   evidenceOf,
@@ -108,5 +112,28 @@ describe('what was found out about a system', () => {
     expect(ranked(dark, probe('open'), probe(null)).evidence.probed).toEqual([]);
     const { evidence } = ranked(dark);
     expect(nextTest(model, before, evidence)).not.toBeNull();
+  });
+});
+
+describe('what was seen before joining', () => {
+  it('is shown and counts for nothing, until it is confirmed with the handle standing so', () => {
+    const [down] = machine.handles;
+    if (down?.of !== 'switch' || !down.map) throw new Error('it was mapped');
+    const [setting] = down.settings as [SettingId];
+    const writer = createWriter({ newId: newIdFrom(seededRandom(6)), now: () => '2026-01-05T09:00:00.000Z' });
+    const seen = [{ at: [{ of: 'switch' as const, setting }], load: lamp, seen: 'off' as const }];
+    const own = [...down.map.log.ordered];
+    const map = deriveMap([...own, writer.write(own, { kind: 'machine-looked', seen })]);
+    const joined = machineOf(log, new Map([...STAIRS.members, [down.job as JobId, map]]));
+    expect(evidenceOf(log, joined, all).seen).toEqual([]);
+    const [before] = seenBefore(log, joined);
+    expect(before).toMatchObject({ setting, load: lamp, seen: 'off' });
+    const at = standingsAt(
+      joined,
+      withHandleAt(joined, all[3] as Combination, joined.handles[0] as never, setting),
+    );
+    const confirmed = withDeeds({ kind: 'machine-looked', seen: [{ at, load: lamp, seen: 'off' }] });
+    expect(seenBefore(confirmed, joined)).toEqual([]);
+    expect(evidenceOf(confirmed, joined, all).seen).toHaveLength(1);
   });
 });

@@ -22,6 +22,7 @@ export interface Difference {
 export type DifferenceCode =
   | 'spring-lost'
   | 'spring-gained'
+  | 'spring-unknown'
   | 'reversed'
   | 'off-moved'
   | 'jumpers-live'
@@ -137,7 +138,10 @@ const of = (code: DifferenceCode, gravity: Gravity, about = ''): Difference => (
 function ofReturns({ positions }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
   return fit.positions.flatMap(({ from, to }) => {
     const [old, fresh] = [positions[from], known.positions[to]];
-    if (!old?.rests || !fresh || old.rests === fresh.rests) return [];
+    if (!old || !fresh) return [];
+    // Nobody has said whether it springs back: then no part is known to do the same.
+    if (!old.rests) return [of('spring-unknown', 'question', String(from))];
+    if (old.rests === fresh.rests) return [];
     return [
       old.rests === 'momentary'
         ? of('spring-lost', 'safety', String(from))

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../../continuity/index.js';
-import { type Load, recordsOf } from '../../log/index.js';
+import { type Load, recordsOf, restOf, springAnswersOf } from '../../log/index.js';
 import { decodeTranscription } from '../../rating/index.js';
 import { requiredSettings, type PartFacts, type SettingId } from '../../switch/index.js';
 
@@ -36,10 +36,13 @@ export function subjectOf(
   const [actuator] = structure.actuators;
   const required = settings.flatMap((id) => structure.settings.find((one) => one.id === id) ?? []);
   const places = required.map(({ at }) => (actuator ? at[actuator.id] : undefined));
+  const springs = springAnswersOf(log);
   const positions = places.map((id): SubjectPosition => {
     const position = actuator?.positions.find((one) => one.id === id);
-    const back = position?.returnsTo ? places.indexOf(position.returnsTo) : -1;
-    return { rests: position?.rests ?? 'maintained', returnsTo: back >= 0 ? back : null };
+    const rest = actuator && position ? restOf(actuator, position, springs) : null;
+    const back = rest?.returnsTo ? places.indexOf(rest.returnsTo) : -1;
+    const rests = rest?.rests === 'not-said' ? null : (rest?.rests ?? 'maintained');
+    return { rests, returnsTo: back >= 0 ? back : null };
   });
   const perTerminal = new Map<string, number>();
   for (const { terminal } of recordsOf(log, 'wire-tagged'))

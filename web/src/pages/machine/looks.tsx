@@ -1,7 +1,13 @@
-import { settingOf, type Combination, type Observation } from '@which-way/core/machine';
+import {
+  seenBefore,
+  settingOf,
+  withHandleAt,
+  type Combination,
+  type Observation,
+} from '@which-way/core/machine';
 import { LOAD_SEEN } from '@which-way/core/log';
 import type { LoadId, SettingId } from '@which-way/core/switch';
-import { standingsWords } from '@which-way/words/machine/handles';
+import { handleName, standingName, standingsWords } from '@which-way/words/machine/handles';
 import { SEEN_WORDS } from '@which-way/words/machine/seen';
 import { LOOKS_TEXT } from '@which-way/words/screens/pages/machine/looks';
 import { Pick } from '../../controls/fields/pick.js';
@@ -21,6 +27,7 @@ export function Looks(props: LooksProps) {
     <>
       <AsItStands {...props} />
       <SeenList {...props} />
+      <Before {...props} />
     </>
   ) : (
     <SeenTable {...props} />
@@ -73,6 +80,38 @@ function SeenList({ names, combinations, seen, say }: LooksProps) {
         );
       })}
     </ul>
+  );
+}
+
+/** What was seen in the job of one switch before it was joined: it counts once it is confirmed. */
+function Before({ log, names, standing, say }: LooksProps) {
+  const { machine, job } = names;
+  const before = seenBefore(log, machine);
+  if (before.length === 0) return null;
+  return (
+    <section aria-label={LOOKS_TEXT.seenBeforeJoining}>
+      <h3 className="font-semibold">{LOOKS_TEXT.seenBeforeJoining}</h3>
+      <p className="text-quiet">{LOOKS_TEXT.itCountsOnce}</p>
+      <ul>
+        {before.map(({ handle, setting, load, seen }) => {
+          const where = `${handleName(handle, job)} at ${standingName(handle, setting)}`;
+          const name = machine.circuit.loads.find(({ id }) => id === load)?.name ?? '';
+          return (
+            <li key={`${setting} ${load}`} className="flex items-center gap-2 border-b border-line">
+              <span className="grow">
+                {where}: {name} {SEEN_WORDS[seen]}
+              </span>
+              <PlainButton
+                aria-label={LOOKS_TEXT.stillSo(where, name)}
+                onClick={() => say(withHandleAt(machine, standing, handle, setting), load, seen)}
+              >
+                {LOOKS_TEXT.stillSo2}
+              </PlainButton>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }
 

@@ -1,3 +1,4 @@
+import { SpringsAsked } from '../../parts/springs/springs-asked.js';
 import { SEARCH_LETTERS } from '@which-way/core/schema';
 import type { MatchedEntry } from '@which-way/contract';
 import { circuitOf } from '@which-way/core/machine';
@@ -128,6 +129,7 @@ export function MatchPage() {
           {settings.length === 1 ? MATCH_PAGE_TEXT.position : MATCH_PAGE_TEXT.positionsInThisOrder}.
           {source === 'machine' && need.capped && MATCH_PAGE_TEXT.moreWouldDoThanWas}
         </p>
+        <SpringsAsked />
         <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
         <Refinements map={map} refinement={refinement} onRefine={refine} />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}

@@ -8,6 +8,7 @@ import {
 } from '@which-way/core/switch';
 import { HANDLE_NAME_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
+import { SpringsAsked } from '../../../parts/springs/springs-asked.js';
 import { AddHandle } from './add-handle.js';
 import { PositionRow } from './position-row.js';
 import { useJobState, useSession } from '../../../job/job-context.js';
@@ -31,6 +32,7 @@ export function HandleSection() {
       {actuators.map((actuator) => (
         <OneHandle key={actuator.id} actuator={actuator} />
       ))}
+      <SpringsAsked />
       <AddHandle />
     </section>
   );

@@ -4,7 +4,8 @@ import { Hint } from '../../../controls/hint.js';
 import { readAngle, readKeys, type Actuator, type Pose, type Position } from '@which-way/core/switch';
 import { HANDLE_NAME_LETTERS, FIGURE_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
-import { useSession } from '../../../job/job-context.js';
+import { restOf, springAnswersOf } from '@which-way/core/log';
+import { useJobState, useSession } from '../../../job/job-context.js';
 import { angleOf } from '@which-way/core/switch';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { POSITION_ROW_TEXT } from '@which-way/words/screens/pages/tag/terminals/position-row';
@@ -21,6 +22,7 @@ interface PositionRowProps {
 /** A position: what the front says, whether it stays, and where the handle points in it. */
 export function PositionRow({ actuator, position, index, here, onLook }: PositionRowProps) {
   const session = useSession();
+  const log = useJobState((state) => state.map.log);
   const pose = (part: Partial<Pick<Position, 'rests' | 'returnsTo' | 'pose'>>) => {
     const { rests, returnsTo, pose: now } = { ...position, ...part };
     session.restructure({ change: 'position-posed', position: position.id, rests, returnsTo, pose: now });
@@ -29,6 +31,7 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
     if (name.trim() !== (position.name ?? ''))
       session.restructure({ change: 'position-renamed', position: position.id, name: name.trim() || null });
   };
+  const rest = restOf(actuator, position, springAnswersOf(log));
   const others = actuator.positions.filter(({ id }) => id !== position.id);
   return (
     <li
@@ -53,8 +56,15 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
       <Pick
         quiet
         label={POSITION_ROW_TEXT.positionRestsOrSpringsBack(index + 1)}
-        value={position.rests === 'maintained' ? 'stays' : (position.returnsTo ?? 'springs')}
+        value={
+          rest.rests === 'not-said'
+            ? 'not-said'
+            : rest.rests === 'maintained'
+              ? 'stays'
+              : (rest.returnsTo ?? 'springs')
+        }
         options={[
+          ...(rest.rests === 'not-said' ? [{ value: 'not-said', text: 'not said' }] : []),
           { value: 'stays', text: 'stays' },
           { value: 'springs', text: 'springs back' },
           ...others.map(({ id, name }) => ({
@@ -63,11 +73,15 @@ export function PositionRow({ actuator, position, index, here, onLook }: Positio
           })),
         ]}
         onFocus={onLook}
-        onPick={(value) =>
-          value === 'stays'
-            ? pose({ rests: 'maintained', returnsTo: null })
-            : pose({ rests: 'momentary', returnsTo: others.find(({ id }) => id === value)?.id ?? null })
-        }
+        onPick={(value) => {
+          if (value === 'not-said') return;
+          const returnsTo = others.find(({ id }) => id === value)?.id ?? null;
+          const springs = value !== 'stays';
+          pose({ rests: springs ? 'momentary' : 'maintained', returnsTo });
+          // That it stays is an answer; that it springs to nobody says where is told by the position itself.
+          if (!springs || returnsTo)
+            session.emit({ kind: 'spring-answered', answer: { position: position.id, found: returnsTo } });
+        }}
       />
       <PoseField {...{ actuator, position, index }} onPose={(given) => pose({ pose: given })} />
       {actuator.form === 'key' && <KeyChips position={position} />}

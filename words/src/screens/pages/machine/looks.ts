@@ -6,6 +6,11 @@ export const LOOKS_TEXT = {
   turnTheHandlesAboveTo: 'Turn the handles above to where it was wrong.',
   whatDidItDo: ': what did it do?',
   seen: 'Seen',
+  seenBeforeJoining: 'Seen before joining',
+  itCountsOnce:
+    'It doesn’t count here until you confirm it: the other handles may have stood anywhere. Turn them as they were, then confirm.',
+  stillSo: (where: string | number, name: string | number) => `Still so: ${where}, ${name}`,
+  stillSo2: 'Still so',
   notSo: (where: string | number, name: string | number) => `Not so: ${where}, ${name}`,
   notSo2: 'Not so',
 };
