@@ -8,5 +8,5 @@ export { faultModel, type FaultModel } from './fault-model.js';
 export type { Healthy } from './healthy-setting.js';
 export { nextTest, SURE, type NextTest } from './next-test.js';
 export { rankFaults, type RankedFault } from './rank.js';
-export { seenBefore, withHandleAt, type SeenBefore } from './seen-before.js';
+export { seenBefore, withHandleAt } from './seen-before.js';
 export { lookKey, SEEN, seenOf, toldOf, type Observation } from './seen.js';
