@@ -22,6 +22,7 @@ export { type WireDemand } from './fit/wires.js';
 export {
   againstLaying,
   differencesOf,
+  OF_THE_OLD_ONE,
   WANTS_REASON,
   type Difference,
   type DifferenceCode,

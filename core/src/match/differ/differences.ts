@@ -82,6 +82,9 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
   'runs-on',
 ]);
 
+/** Questions about the old switch: the user answers them, no seller can. */
+export const OF_THE_OLD_ONE: ReadonlySet<DifferenceCode> = new Set(['spring-unknown']);
+
 /** Differences that another way to lay the positions may not have. */
 const BY_LAYING: ReadonlySet<DifferenceCode> = new Set([
   'spring-lost',

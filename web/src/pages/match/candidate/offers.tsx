@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { mechanicsOf, type Offer, recordsOf, type Refinement } from '@which-way/core/log';
 import {
+  OF_THE_OLD_ONE,
   offerFindings,
   type MapRequirement,
   type MatchResult,
@@ -63,9 +64,9 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
           const conflicts = offerConflicts(findings, map.structure, found.settings);
           const questions = [
             ...new Set([
-              ...findings.gaps.map((gap) =>
-                differenceText(gap, map.structure, found.settings, findings.known),
-              ),
+              ...findings.gaps
+                .filter(({ code }) => !OF_THE_OLD_ONE.has(code))
+                .map((gap) => differenceText(gap, map.structure, found.settings, findings.known)),
               ...findings.fitGaps.map(fitQuestion),
             ]),
           ];

@@ -1,7 +1,8 @@
 import type { ChosenReplacement } from '@which-way/core/log';
-import { WANTS_REASON, type Difference } from '@which-way/core/match';
+import { OF_THE_OLD_ONE, WANTS_REASON, type Difference } from '@which-way/core/match';
 import { REASON_LETTERS } from '@which-way/core/schema';
 import type { KnownSwitch, SettingId, Structure } from '@which-way/core/switch';
+import { Notice } from '../../../controls/notice.js';
 import { differenceText, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
 import { toast } from '../../../controls/toast.js';
@@ -53,7 +54,9 @@ export function Differences({ differences, accepted, structure, settings, known 
   const told = (difference: Difference) => differenceText(difference, structure, settings, known);
   const safety = differences.filter(({ gravity }) => gravity === 'safety');
   const questions = differences.filter(({ gravity }) => gravity === 'question');
-  const texts = [...new Set(questions.map(told))];
+  const isOld = ({ code }: Difference) => OF_THE_OLD_ONE.has(code);
+  const ofOld = [...new Set(questions.filter(isOld).map(told))];
+  const texts = [...new Set(questions.filter((one) => !isOld(one)).map(told))];
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(questionsText(known.name, texts));
@@ -80,6 +83,13 @@ export function Differences({ differences, accepted, structure, settings, known 
             ))}
           </ul>
         </section>
+      )}
+      {ofOld.length > 0 && (
+        <Notice look="amber" title={PART_DIFFERENCES_TEXT.sayFirst}>
+          {ofOld.map((text) => (
+            <p key={text}>{text}</p>
+          ))}
+        </Notice>
       )}
       {texts.length > 0 && (
         <section

@@ -2,6 +2,7 @@
 export const PART_DIFFERENCES_TEXT = {
   theQuestionsAreCopied: 'The questions are copied.',
   thisBrowserCopiesOnlyAt: 'This browser copies only at a secure address: mark the questions and copy them.',
+  sayFirst: 'Say this of the old switch',
   safetyDifferences: 'Safety differences',
   questionsForTheSeller: 'Questions for the seller',
   notKnownOfItAsk: 'Not known of it: ask the seller',
