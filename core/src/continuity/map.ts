@@ -8,6 +8,7 @@ import {
 import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
 import { inPattern, allPositionsClosed, type SettingId, type Structure } from '../switch/index.js';
 import { extendSettled } from './extend-settled.js';
+import { NO_PARTS, partsAt, type PartsAt } from './parts-at.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle } from './settle.js';
 import { type Blocks, type Explanations, type Settled } from './settled.js';
@@ -43,6 +44,7 @@ export function createMapper(): Mapper {
     bySetting: Map<SettingId, ReadingEvidence[]>;
     explained: Explanations;
     assumed: Blocks[];
+    parts: { at: PartsAt; key: string };
   } | null = null;
   return (events) => {
     const { log, added } = read(events);
@@ -62,13 +64,15 @@ export function createMapper(): Mapper {
     );
     const bySetting = groupEvidence(tape);
     const assumed = blocksApart(log);
+    const parts = partsAt(log);
     const contacts = structure.terminals.flatMap((terminal, place) => (inPattern(terminal) ? [place] : []));
     const before = last;
     const keeps =
       before !== null &&
       before.map.structure === structure &&
       sameEntries(before.explained, explained) &&
-      sameItems(before.assumed, assumed);
+      sameItems(before.assumed, assumed) &&
+      before.parts.key === parts.key;
     const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
       const evidence = bySetting.get(id) ?? [];
@@ -76,10 +80,10 @@ export function createMapper(): Mapper {
         keeps && sameItems(before.bySetting.get(id) ?? [], evidence)
           ? before.map.settings.get(id)
           : undefined;
-      settings.set(id, known ?? settleOne({ structure, contacts, explained, assumed }, id, evidence));
+      settings.set(id, known ?? settleOne({ structure, contacts, explained, assumed, parts }, id, evidence));
     }
     const map = { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
-    last = { map, bySetting, explained, assumed };
+    last = { map, bySetting, explained, assumed, parts };
     return map;
   };
 }
@@ -90,15 +94,16 @@ interface Grounds {
   contacts: readonly number[];
   explained: Explanations;
   assumed: readonly Blocks[];
+  parts: { at: PartsAt };
 }
 
 function settleOne(
-  { structure, contacts, explained, assumed }: Grounds,
+  { structure, contacts, explained, assumed, parts }: Grounds,
   id: SettingId,
   evidence: readonly ReadingEvidence[],
 ): MappedSetting {
   const terminals = structure.terminals.map((terminal) => terminal.id);
-  const settled = settle(id, terminals, evidence, explained, assumed);
+  const settled = settle(id, terminals, evidence, { explained, apart: assumed, partsAt: parts.at });
   return { settled, coverage: coverageOf(settled, contacts) };
 }
 
@@ -109,11 +114,13 @@ function goOn(
     bySetting,
     explained,
     assumed,
+    parts,
   }: {
     map: SwitchMap;
     bySetting: Map<SettingId, ReadingEvidence[]>;
     explained: Explanations;
     assumed: Blocks[];
+    parts: { at: PartsAt };
   },
   log: Log,
   tape: TapeLine[],
@@ -128,12 +135,14 @@ function goOn(
     evidence.set(id, all);
     const known = settings.get(id);
     if (!known) continue;
-    const extended = assumed.length === 0 ? extendSettled(known.settled, items) : null;
+    // Parts may settle more, or less, once a net has grown.
+    const plain = assumed.length === 0 && parts.at === NO_PARTS;
+    const extended = plain ? extendSettled(known.settled, items) : null;
     settings.set(
       id,
       extended
         ? { settled: extended, coverage: coverageOf(extended, before.contacts) }
-        : settleOne({ ...before, explained, assumed }, id, all),
+        : settleOne({ ...before, explained, assumed, parts }, id, all),
     );
   }
   const complete = completeness(before.structure, settings);

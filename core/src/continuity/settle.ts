@@ -7,22 +7,39 @@ import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
 import { ASSUMED_APART, DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
 import { canonicalState, emptyState, netsOfState, Steps, TooTangled } from './net-state.js';
 import type { Blocks, Explanations, Settled } from './settled.js';
+import { NO_PARTS, type PartsAt } from './parts-at.js';
+import { settleByParts } from './settle-parts.js';
 import { sortEvidence } from './sort-evidence.js';
+
+/** What a setting is settled by, besides its evidence. */
+export interface SettledBy {
+  /** What persons accepted doubtful readings to be. */
+  explained?: Explanations;
+  /** Blocks that a person assumes not to touch each other: shown as assumed where nothing is known. */
+  apart?: readonly Blocks[];
+  /** Declared parts that were on at each reading. */
+  partsAt?: PartsAt;
+}
 
 /**
  * Settles one setting from its evidence. Low-joined terminals form an equivalence relation; what parts, parts the
  * whole nets. Disputed is every fact that cannot be derived without a suspect; what follows from the rest stands.
- * @param apart blocks that a person assumes not to touch each other: shown as assumed where nothing is known.
  */
 export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly ReadingEvidence[],
-  explained: Explanations = new Map(),
-  apart: readonly Blocks[] = [],
+  { explained = new Map(), apart = [], partsAt = NO_PARTS }: SettledBy = {},
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
-  const sorted = sortEvidence(evidence, place, explained);
+  const plain = sortEvidence(evidence, place, explained);
+  const sorted =
+    partsAt === NO_PARTS
+      ? plain
+      : settleByParts(plain, {
+          ...{ terminals, explained, partsAt },
+          evidence: new Map(evidence.map((item) => [item.reading, item])),
+        });
   const size = terminals.length;
   const pairwise = findContradictions(size, sorted.joins, sorted.opens);
   const agreeing = without(sorted, suspectsOf(pairwise));

@@ -10,8 +10,11 @@ import type { Clause, NetState } from './net-state.js';
 export interface LookAgain {
   a: number;
   b: number;
-  /** `direction`: closed when the handle comes from one side, open when it comes from the other. */
-  because: 'middle' | 'unsteady' | 'one-way' | 'direction';
+  /**
+   * `direction`: closed when the handle comes from one side, open when it comes from the other; `part-or-contact`: low across a part that
+   * may read as low.
+   */
+  because: 'middle' | 'unsteady' | 'one-way' | 'direction' | 'part-or-contact';
   readings: ReadingId[];
   /** A person left it not known: it is not asked again until it is read again. */
   left: boolean;

@@ -5,7 +5,7 @@ import { resistanceBetween } from '../network/index.js';
 import type { Explanation, Part, Value } from '../log/index.js';
 import type { SettingId } from '../switch/index.js';
 import { bench, CLOSED, OPEN, type Bench } from '../testing/generated.js';
-import { effectiveOhms } from './effective.js';
+import { effectiveOhms } from '../network/index.js';
 import { proposalsFor } from './proposals.js';
 
 const ohms = (value: number): Value => ({ kind: 'ohms', ohms: value + 0.2 });
@@ -70,7 +70,9 @@ describe('what a middle reading may be', () => {
     const map = deriveMap(on.events);
     const settled = map.settings.get(on.settings[0] as SettingId)?.settled;
     if (!settled) throw new Error('no such setting');
-    expect(effectiveOhms(settled, [part(on, 0, 2, 100), part(on, 1, 2, 150)], 1, 2)).toBeCloseTo(60, 9);
+    expect(
+      effectiveOhms({ ...settled, parts: [part(on, 0, 2, 100), part(on, 1, 2, 150)] }, 1, 2),
+    ).toBeCloseTo(60, 9);
     expect(
       resistanceBetween(
         3,
@@ -92,9 +94,13 @@ describe('what a middle reading may be', () => {
     const on = bench(2, 1);
     const settled = deriveMap(on.events).settings.get(on.settings[0] as SettingId)?.settled;
     if (!settled) throw new Error('no such setting');
-    expect(effectiveOhms(settled, [part(on, 0, 1, 5, { on: false })], 0, 1)).toBe(Infinity);
-    expect(effectiveOhms(settled, [part(on, 0, 1, 5, { ohms: null, form: 'lamp' })], 0, 1)).toBe(Infinity);
-    expect(effectiveOhms(settled, [part(on, 0, 1, 5, { ohms: null, form: 'jumper' })], 0, 1)).toBe(0);
+    expect(effectiveOhms({ ...settled, parts: [part(on, 0, 1, 5, { on: false })] }, 0, 1)).toBe(Infinity);
+    expect(
+      effectiveOhms({ ...settled, parts: [part(on, 0, 1, 5, { ohms: null, form: 'lamp' })] }, 0, 1),
+    ).toBe(Infinity);
+    expect(
+      effectiveOhms({ ...settled, parts: [part(on, 0, 1, 5, { ohms: null, form: 'jumper' })] }, 0, 1),
+    ).toBe(0);
   });
 });
 

@@ -2,7 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import type { TapeLine } from '../sense/index.js';
 import { type Explanation, recordsOf } from '../log/index.js';
 import { type SettingId, type TerminalId } from '../switch/index.js';
-import { effectiveOhms } from './effective.js';
+import { effectiveOhms } from '../network/index.js';
 
 /** What a middle reading may be, and what speaks for it. A person accepts one, or none. */
 export interface Proposal {
@@ -49,7 +49,9 @@ export function proposalsFor(map: SwitchMap, setting: SettingId, a: number, b: n
   const here = all.filter((one) => one.setting === setting);
   const newest = here.at(-1);
   if (!newest) return [];
-  const predicted = effectiveOhms(settled, recordsOf(map.log, 'part-declared'), a, b);
+  const parts = recordsOf(map.log, 'part-declared');
+  const { terminals, nets } = settled;
+  const predicted = effectiveOhms({ terminals, nets, parts }, a, b);
   return [
     ...byParts(predicted, newest),
     ...byHandle(map, all),

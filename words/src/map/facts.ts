@@ -18,12 +18,15 @@ export const LOOK_AGAIN_WORDS: Record<LookAgain['because'], string> = {
   unsteady: 'is unsteady',
   'one-way': 'conducts one way only',
   direction: 'is closed from one side of the handle and open from the other',
+  'part-or-contact': 'reads low across a part that may read as low',
 };
 
 export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
   middle: 'Work the contact ten strokes, hands off the tips, and read it again.',
   unsteady: 'Hold the leads still or clip them, and read it again.',
   'one-way': 'A diode or electronics may lie between them. Read both ways again.',
+  'part-or-contact':
+    'A cold lamp or a winding reads like a contact. Lift one end of the part and read it again, or say which it is.',
   direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
 };
 

@@ -103,7 +103,7 @@ export const partDeclared = defineKind('part-declared', {
   says: 'a jumper, or something that conducts and is no contact; whether it is still on',
   fields: { part: partSchema },
   undo: ['map', 'tag'],
-  reading: 'extends',
+  reading: 'looks back',
   keeps: inUse('part'),
 });
 
