@@ -16,3 +16,4 @@ export {
   type CheckStanding,
   type RefitStanding,
 } from './standing.js';
+export { blindSpots, isBlind, type BlindSpots } from './blind-spots.js';

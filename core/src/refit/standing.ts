@@ -7,6 +7,7 @@ import { likelyMistakes, splittingReading, type Check, type CheckDone, type Chec
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
 import { checkBench, joinedWith, type Mistake } from './mistakes.js';
+import { isBlind } from './blind-spots.js';
 import type { Refit } from './refit.js';
 import { transferCard, type TransferCard } from './transfer.js';
 
@@ -42,10 +43,10 @@ export function checkStanding(map: SwitchMap, refit: Refit, check: Check): Check
   const standing =
     likely !== null
       ? 'failed'
-      : check.readings.length === 0
-        ? 'nothing-to-do'
-        : left.length > 0
-          ? 'not-done'
+      : left.length > 0 || isBlind(refit)
+        ? 'not-done'
+        : check.readings.length === 0
+          ? 'nothing-to-do'
           : 'done';
   return { done, left, likely, splits: likely && splittingReading(bench, likely), standing };
 }

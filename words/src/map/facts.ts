@@ -39,6 +39,12 @@ export const STANDING_WORDS: Record<LineStanding, string> = {
   earlier: 'before it was worked on',
 };
 
+/** Of a low reading across a part, which of the two it is. */
+export const PART_OR_CONTACT_WORDS: Partial<Record<Explanation, string>> = {
+  contact: 'The contact closes too',
+  part: 'It’s only the part',
+};
+
 /** What a reading between closed and open may be, after 'it is'. */
 export const EXPLANATION_WORDS: Record<Explanation, string> = {
   contact: 'a bad contact',

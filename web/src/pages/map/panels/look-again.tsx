@@ -1,4 +1,5 @@
 import { Pick } from '../../../controls/fields/pick.js';
+import type { LookAgain } from '@which-way/core/continuity';
 import { proposalsFor, type Proposal } from '@which-way/core/explain';
 import { middleHint, lastCheck } from '@which-way/core/sense';
 import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@which-way/core/log';
@@ -13,6 +14,7 @@ import {
   HINT_WORDS,
   LOOK_AGAIN_ADVICE,
   LOOK_AGAIN_WORDS,
+  PART_OR_CONTACT_WORDS,
 } from '@which-way/words/map/facts';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { ENOUGH_READINGS } from '@which-way/words/probing/plan-words';
@@ -72,31 +74,34 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                 >
                   {LOOK_AGAIN_TEXT.readItAgain}
                 </PlainButton>
-                <DeclareHere
-                  ends={`${terminalName(map.structure, a)}–${terminalName(map.structure, b)}`}
-                  onDeclare={(form) => {
-                    const ohms = line?.evidence.quantity?.ohms ?? null;
-                    session.emit(
-                      {
-                        kind: 'part-declared',
-                        part: {
-                          id: newId<PartId>(),
-                          form,
-                          terminals: [a, b],
-                          ohms: ohms === null ? null : Math.max(0, ohms),
-                          note: '',
-                          on: true,
-                          removed: false,
+                {item.because !== 'part-or-contact' && (
+                  <DeclareHere
+                    ends={`${terminalName(map.structure, a)}–${terminalName(map.structure, b)}`}
+                    onDeclare={(form) => {
+                      const ohms = line?.evidence.quantity?.ohms ?? null;
+                      session.emit(
+                        {
+                          kind: 'part-declared',
+                          part: {
+                            id: newId<PartId>(),
+                            form,
+                            terminals: [a, b],
+                            ohms: ohms === null ? null : Math.max(0, ohms),
+                            note: '',
+                            on: true,
+                            removed: false,
+                          },
                         },
-                      },
-                      { kind: 'explained', readings: item.readings, as: 'part', note: '' },
-                    );
-                  }}
-                />
-                {acceptable(proposals).map((as) => (
+                        { kind: 'explained', readings: item.readings, as: 'part', note: '' },
+                      );
+                    }}
+                  />
+                )}
+                {acceptable(item.because, proposals).map((as) => (
                   <PlainButton key={as} onClick={() => accept(as)}>
-                    {LOOK_AGAIN_TEXT.itIs}
-                    {EXPLANATION_WORDS[as]}
+                    {item.because === 'part-or-contact'
+                      ? PART_OR_CONTACT_WORDS[as]
+                      : `${LOOK_AGAIN_TEXT.itIs}${EXPLANATION_WORDS[as]}`}
                   </PlainButton>
                 ))}
                 {item.readings.length >= ENOUGH_READINGS && !item.left && (
@@ -130,7 +135,8 @@ function DeclareHere({ ends, onDeclare }: { ends: string; onDeclare: (form: Part
   );
 }
 
-/** What speaks for itself first; a part, a leak and a bad contact can always be said. */
-function acceptable(proposals: readonly Proposal[]): Explanation[] {
+/** What speaks for itself first; a part, a leak and a bad contact can always be said; a low reading is one of two. */
+function acceptable(because: LookAgain['because'], proposals: readonly Proposal[]): Explanation[] {
+  if (because === 'part-or-contact') return ['contact', 'part'];
   return [...new Set<Explanation>([...proposals.map(({ as }) => as), 'part', 'leak', 'contact'])];
 }

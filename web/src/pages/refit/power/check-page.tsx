@@ -1,5 +1,13 @@
 import type { CheckReading } from '@which-way/core/refit';
-import { checkStanding, keptUnder, type Check, type Mistake, type Refit } from '@which-way/core/refit';
+import {
+  blindSpots,
+  checkStanding,
+  isBlind,
+  keptUnder,
+  type Check,
+  type Mistake,
+  type Refit,
+} from '@which-way/core/refit';
 import { capital, mistakeWords, nodeShort, nodeWords } from '@which-way/words/refit';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -22,7 +30,12 @@ export function CheckPage() {
   return (
     <main className="grid grow content-start gap-x-8 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-2">
       <section aria-label={CHECK_PAGE_TEXT.checkBeforePower} className="grid min-w-0 content-start gap-3">
-        <h1 className="text-title font-bold">{CHECK_PAGE_TEXT.beforePowerAnySingleMistake}</h1>
+        <h1 className="text-title font-bold">
+          {refit && isBlind(refit)
+            ? CHECK_PAGE_TEXT.beforePowerNotAllShows
+            : CHECK_PAGE_TEXT.beforePowerAnySingleMistake}
+        </h1>
+        {refit && <Blind refit={refit} />}
         {!refit ? (
           <Notice look="plain" title={CHECK_PAGE_TEXT.nothingGoesBackYet}>
             {CHECK_PAGE_TEXT.sayAt}{' '}
@@ -43,6 +56,25 @@ export function CheckPage() {
       </section>
       <PowerRecords refit={refit} />
     </main>
+  );
+}
+
+/** What no reading of this check can show: then it is no pass. */
+function Blind({ refit }: { refit: Refit }) {
+  const { untagged, unread } = blindSpots(refit);
+  if (untagged.length + unread.length === 0) return null;
+  return (
+    <Notice look="amber" title={CHECK_PAGE_TEXT.whatItCantShow}>
+      {untagged.length > 0 && (
+        <p>
+          {CHECK_PAGE_TEXT.noTaggedWire(untagged.join(', '))}{' '}
+          <Link to="../../tag/wires" relative="path" className="underline">
+            {CHECK_PAGE_TEXT.tagThem}
+          </Link>
+        </p>
+      )}
+      {unread.length > 0 && <p>{CHECK_PAGE_TEXT.notKnownInFull(unread.join(', '))}</p>}
+    </Notice>
   );
 }
 
@@ -122,7 +154,10 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
         </div>
       ) : (
         !likely && (
-          <Notice look="plain" title={CHECK_PAGE_TEXT.allReadAsItMust}>
+          <Notice
+            look="plain"
+            title={isBlind(refit) ? CHECK_PAGE_TEXT.readAsItMustSoFar : CHECK_PAGE_TEXT.allReadAsItMust}
+          >
             {CHECK_PAGE_TEXT.aWireOnAWrong}
           </Notice>
         )

@@ -10,7 +10,7 @@ export const TRANSFER_PAGE_TEXT = {
   thenEachHasALine: ': then each has a line here.',
   everyLineOfTheCard: 'Every line of the card is done.',
   nowTheCheckBeforePower: 'Now the check before power',
-  fewReadingsAndAnySingle: ': few readings, and any single mistake shows.',
+  fewReadingsAndAnySingle: ': a few readings show what went wrong.',
   leaveThisPageOpenOver:
     'Leave this page open: over plain http it goes on while the server is away, and cannot be loaded again then.',
   oneBareEnd: 'One bare end',

@@ -3,7 +3,13 @@ import { plural } from '../../../../plural.js';
 /** What check page says. */
 export const CHECK_PAGE_TEXT = {
   checkBeforePower: 'Check before power',
-  beforePowerAnySingleMistake: 'Before power: any single mistake shows',
+  beforePowerAnySingleMistake: 'Check before power: any single mistake shows',
+  beforePowerNotAllShows: 'Check before power: not every mistake can show',
+  whatItCantShow: 'What this check can’t show',
+  noTaggedWire: (lugs: string) => `No tagged wire on ${lugs}: a wire on a wrong lug there doesn’t show.`,
+  tagThem: 'Tag them at Wires and jumpers.',
+  notKnownInFull: (positions: string) => `${positions}: not known in full, so nothing is measured there.`,
+  readAsItMustSoFar: 'What was read is as it must be. That isn’t a pass: not every mistake can show.',
   nothingGoesBackYet: 'Nothing goes back yet.',
   sayAt: 'Say at',
   wiresBack: 'Wires back',
