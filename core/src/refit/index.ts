@@ -16,4 +16,4 @@ export {
   type CheckStanding,
   type RefitStanding,
 } from './standing.js';
-export { blindSpots, isBlind, type BlindSpots } from './blind-spots.js';
+export { blindSpots, isBlind } from './blind-spots.js';

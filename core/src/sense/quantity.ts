@@ -2,7 +2,7 @@ import type { MeterProfile, Value } from '../log/index.js';
 
 /** What a reading is worth in ohms: the lead zero taken off, and how far the meter may be out. */
 export interface Quantity {
-  /** Reading minus lead zero; may come out below nothing by the meter's own error, and is never clamped. */
+  /** Reading minus lead zero, no more exact than the display; may come out below nothing by the meter's own error, and is never clamped. */
   ohms: number;
   /** Plus or minus, in ohms: accuracy of the reading and of the zero. */
   uncertainty: number;
@@ -31,12 +31,14 @@ export function zeroOf(leadsTogether: Value): number | null {
 }
 
 /**
- * Takes the zero off a display value.
+ * Takes the zero off a display value; a zero below half a step of the display takes nothing off, since nothing is known that exactly.
  * @example
  * quantityOf(0.5, 0.2, { kind: 'm', beepsBelow: 30, resolutionOhms: 0.1, percent: 1, counts: 3 }).ohms // => 0.3
  */
 export function quantityOf(ohms: number, zeroOhms: number | null, meter: MeterProfile): Quantity {
-  const net = Number((ohms - (zeroOhms ?? 0)).toPrecision(12));
+  const zero = zeroOhms ?? 0;
+  const seen = Math.abs(zero) >= displayStep(ohms, meter) / 2 ? zero : 0;
+  const net = Number((ohms - seen).toPrecision(12));
   const uncertainty =
     uncertaintyOf(ohms, meter) + (zeroOhms === null ? 0 : meter.counts * meter.resolutionOhms);
   return { ohms: net, uncertainty, belowResolution: Math.abs(net) < meter.resolutionOhms };

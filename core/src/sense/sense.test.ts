@@ -114,3 +114,15 @@ describe('a meter set by hand', () => {
     expect(isLeak(set(null, { kind: 'over' }))).toBe(false);
   });
 });
+
+describe('the lead zero', () => {
+  it.each([
+    [0.5, 0.3],
+    [150, 149.8],
+    // From here the display steps in whole ohms, and more: a zero of 0.2 is not seen any more.
+    [450, 450],
+    [9_610_000, 9_610_000],
+  ])('is taken off %d as far as the display shows it', (ohms, net) => {
+    expect(quantityOf(ohms, 0.2, ORDINARY_METER).ohms).toBe(net);
+  });
+});

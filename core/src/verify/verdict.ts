@@ -10,6 +10,7 @@ import {
   springAnswersOf,
 } from '../log/index.js';
 import { supplyPathOf } from '../path/index.js';
+import { recordedInsulation } from './recorded-insulation.js';
 import { canShock, LEAST_INSULATION } from '../safety/index.js';
 import { oddQuestions } from '../table/index.js';
 import { compareWithExpected } from './compare.js';
@@ -144,7 +145,9 @@ function insulationLine(map: SwitchMap): VerdictLine {
   );
   if (joinsFrame) return line('fail', 'frame-joined');
   const test = insulationTestOf(log);
-  if (test && (test.megohms ?? 0) < test.limitMegohms) return line('fail', 'insulation-low');
+  const recorded = recordedInsulation(map);
+  if (recorded === 'low' || (test && (test.megohms ?? 0) < test.limitMegohms))
+    return line('fail', 'insulation-low');
   const leaks = leaksOf(map);
   const toFrame = leaks.filter((leak) => leak.toFrame);
   const shocks = canShock(log);
@@ -157,7 +160,7 @@ function insulationLine(map: SwitchMap): VerdictLine {
         ? ['leak-found']
         : [shocks ? 'leak-to-frame-test' : 'leak-to-frame-supply'];
   // A test between other points does not clear a leak that was read.
-  if (test)
+  if (test || recorded === 'good')
     return found.length > 0
       ? line('cannot-tell', ...found, 'insulation-good')
       : line('pass', 'insulation-good');
