@@ -12,7 +12,7 @@ import {
 import { supplyPathOf } from '../path/index.js';
 import { recordedInsulation } from './recorded-insulation.js';
 import { canShock, LEAST_INSULATION } from '../safety/index.js';
-import { oddQuestions } from '../table/index.js';
+import { askedOdd, isOddOpen } from './odd-by-table.js';
 import { compareWithExpected } from './compare.js';
 import { contactLimitOf, judgedContacts } from './fitness.js';
 import { leaksOf } from './leaks.js';
@@ -99,7 +99,7 @@ const line = (outcome: LineOutcome, ...reasons: LineReason[]): VerdictLine => ({
 function patternLine(map: SwitchMap): VerdictLine {
   const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
   const compared = table ? compareWithExpected(map, table) : null;
-  const odd = oddQuestions(map);
+  const odd = askedOdd(map, compared);
   if (compared?.outcome === 'differs') return line('fail', 'differs');
   if (odd.some(({ answer }) => answer === 'fault')) return line('fail', 'odd-fault');
   const why: LineReason[] = [];
@@ -107,7 +107,7 @@ function patternLine(map: SwitchMap): VerdictLine {
     why.push('disputed');
   if (!map.complete) why.push('not-complete');
   if ([...map.settings.values()].some(({ settled }) => settled.inCircuit.length > 0)) why.push('in-circuit');
-  if (odd.some(({ answer }) => answer === null)) why.push('odd-open');
+  if (odd.some(isOddOpen)) why.push('odd-open');
   if (!compared) why.push('nothing-expected');
   else if (compared.outcome !== 'agrees') why.push('not-complete');
   if (why.length > 0) return line('not-yet', ...new Set(why));

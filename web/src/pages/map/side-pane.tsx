@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ReadingId } from '@which-way/core/switch';
-import { oddQuestions } from '@which-way/core/table';
+import { askedOdd, isOddOpen } from '@which-way/core/verify';
 import { Tabs } from 'radix-ui';
 import { Link } from 'react-router';
 import { Identity } from '../../parts/identity/identity.js';
@@ -109,7 +109,7 @@ export function SidePane({ probing, outlook, later, awake, inspected, onInspect 
 
 /** Once every fact is there: what it is, and whether anything about it is odd. */
 function WhatItIsNow({ map }: { map: SwitchMap }) {
-  const open = oddQuestions(map).filter(({ answer }) => answer === null).length;
+  const open = askedOdd(map).filter(isOddOpen).length;
   return (
     <section aria-label={SIDE_PANE_TEXT.whatItIs}>
       <Identity map={map} heading={false} />

@@ -1,4 +1,4 @@
-import { oddQuestions, type OddQuestion } from '@which-way/core/table';
+import { askedOdd, isOddOpen, type AskedOdd } from '@which-way/core/verify';
 import type { OddAnswer } from '@which-way/core/log';
 import { oddWords } from '@which-way/words/table/identity';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -12,11 +12,11 @@ const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the 
 export function OddPanel() {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const questions = groupedOf(oddQuestions(map));
+  const questions = groupedOf(askedOdd(map));
   if (questions.length === 0) return null;
-  const open = questions.filter(([{ answer }]) => answer === null);
-  const answered = questions.filter(([{ answer }]) => answer !== null);
-  const say = (about: readonly OddQuestion[], answer: OddAnswer | null) =>
+  const open = questions.filter(([one]) => isOddOpen(one));
+  const answered = questions.filter(([one]) => !isOddOpen(one));
+  const say = (about: readonly AskedOdd[], answer: OddAnswer | null) =>
     session.emit({
       kind: 'odd-answered',
       answers: about.map((question) => ({ about: question.about, answer })),
@@ -65,10 +65,14 @@ export function OddPanel() {
             {answered.map((group) => (
               <li key={JSON.stringify(group[0].about)} className="flex flex-wrap items-center gap-2">
                 <span className="grow">{oddWords(map.structure, group)}</span>
-                <strong>{ANSWERED[group[0].answer ?? 'meant']}</strong>
-                <PlainButton look="quiet" className="!px-2" onClick={() => say(group, null)}>
-                  {ODD_PANEL_TEXT.answerAgain}
-                </PlainButton>
+                <strong>
+                  {group[0].byTable ? ODD_PANEL_TEXT.theTableSaysSo : ANSWERED[group[0].answer ?? 'meant']}
+                </strong>
+                {!group[0].byTable && (
+                  <PlainButton look="quiet" className="!px-2" onClick={() => say(group, null)}>
+                    {ODD_PANEL_TEXT.answerAgain}
+                  </PlainButton>
+                )}
               </li>
             ))}
           </ul>
@@ -79,12 +83,14 @@ export function OddPanel() {
 }
 
 /** Questions that are one: terminals that join nothing, answered alike. */
-function groupedOf(questions: readonly OddQuestion[]): [OddQuestion, ...OddQuestion[]][] {
-  const groups: [OddQuestion, ...OddQuestion[]][] = [];
+function groupedOf(questions: readonly AskedOdd[]): [AskedOdd, ...AskedOdd[]][] {
+  const groups: [AskedOdd, ...AskedOdd[]][] = [];
   for (const question of questions) {
     const same =
       question.odd.code === 'joins-nothing' &&
-      groups.find(([first]) => first.odd.code === 'joins-nothing' && first.answer === question.answer);
+      groups.find(
+        ([first]) => first.odd.code === 'joins-nothing' && isOddOpen(first) === isOddOpen(question),
+      );
     if (same) same.push(question);
     else groups.push([question]);
   }
@@ -92,7 +98,7 @@ function groupedOf(questions: readonly OddQuestion[]): [OddQuestion, ...OddQuest
 }
 
 /** Puts the pair that would tell on the Map's prompt. */
-function ReadAgain({ question: { about } }: { question: OddQuestion }) {
+function ReadAgain({ question: { about } }: { question: AskedOdd }) {
   const map = useJobState((state) => state.map);
   const [red, black] = about.terminals;
   const setting = about.settings[0] ?? map.structure.settings[0]?.id;

@@ -8,6 +8,7 @@ export const ODD_PANEL_TEXT = {
   itIsTheFault: 'It is the fault',
   oneOddThingWasAnswered: 'One odd thing was answered',
   oddThingsWereAnswered: (length: string | number) => `${length} odd things were answered`,
+  theTableSaysSo: 'as it should be: the expected table says the same',
   answerAgain: 'Answer again',
   readItAgain: 'Read it again',
 };
