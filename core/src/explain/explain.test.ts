@@ -36,6 +36,34 @@ describe('what a middle reading may be', () => {
     expect(proposed(steady, 0, 0, 1)).toMatchObject([{ as: 'part', because: { code: 'repeats', times: 3 } }]);
   });
 
+  it('is a capacitor when it climbs while held, the surer when it starts low again with the leads swapped', () => {
+    const on = bench(2, 1);
+    for (const value of [500, 900, 1600]) on.read(0, 0, 1, ohms(value));
+    expect(proposed(on, 0, 0, 1)[0]).toMatchObject({
+      as: 'part',
+      because: { code: 'climbs', swapped: false },
+    });
+    on.read(0, 1, 0, ohms(400));
+    expect(proposed(on, 0, 0, 1)[0]).toMatchObject({
+      as: 'part',
+      because: { code: 'climbs', swapped: true },
+    });
+    // What reads the same the other way round is no charge.
+    const plain = bench(2, 1);
+    for (const value of [500, 900, 1600]) plain.read(0, 0, 1, ohms(value));
+    plain.read(0, 1, 0, ohms(1600));
+    expect(proposed(plain, 0, 0, 1).map(({ because }) => because.code)).not.toContain('climbs');
+  });
+
+  it('is film on a contact when it falls with each stroke', () => {
+    const on = bench(2, 1);
+    for (const value of [80, 40, 15]) on.read(0, 0, 1, ohms(value));
+    expect(proposed(on, 0, 0, 1)[0]).toMatchObject({
+      as: 'contact',
+      because: { code: 'falls', from: 80, to: 15 },
+    });
+  });
+
   it('is a leak when it is high and the same in every setting', () => {
     const on = bench(2, 3);
     for (const setting of [0, 1, 2]) on.read(setting, 0, 1, ohms(0.8e6));

@@ -10,6 +10,10 @@ export interface Proposal {
   because:
     /** Read again it changes by more than a fifth. */
     | { code: 'changes'; from: number; to: number }
+    /** Read again and again it climbs; `swapped`: with the leads the other way round it began low again. */
+    | { code: 'climbs'; from: number; to: number; swapped: boolean }
+    /** With each stroke it falls. */
+    | { code: 'falls'; from: number; to: number }
     /** Read again it repeats. */
     | { code: 'repeats'; times: number; ohms: number }
     /** The same in every setting in which it was read. */
@@ -32,6 +36,8 @@ interface Middle {
   setting: SettingId;
   ohms: number;
   uncertainty: number;
+  /** The lead that was on the first of the two. */
+  redFirst: boolean;
 }
 
 /**
@@ -55,6 +61,7 @@ export function proposalsFor(map: SwitchMap, setting: SettingId, a: number, b: n
   return [
     ...byParts(predicted, newest),
     ...byHandle(map, all),
+    ...byTrend(here),
     ...byRepeating(here),
     ...bySettings(all),
   ].sort((one, other) => other.weight - one.weight);
@@ -66,7 +73,8 @@ function middlesBetween(tape: readonly TapeLine[], [one, other]: [TerminalId, Te
     const pair = red.length === 1 && black.length === 1 && [red[0], black[0]];
     const same = pair && pair.includes(one) && pair.includes(other);
     if (standing !== 'counts' || !same || !quantity || evidence.because !== 'middle') return [];
-    return [{ setting: reading.setting, ohms: quantity.ohms, uncertainty: quantity.uncertainty }];
+    const { ohms, uncertainty } = quantity;
+    return [{ setting: reading.setting, ohms, uncertainty, redFirst: red[0] === one }];
   });
 }
 
@@ -77,6 +85,33 @@ const near = (one: Middle, ohms: number, tolerance = 0): boolean =>
 function byParts(predicted: number, newest: Middle): Proposal[] {
   if (!Number.isFinite(predicted) || predicted <= 0 || !near(newest, predicted, 0.05)) return [];
   return [{ as: 'part', because: { code: 'declared-parts', predicted, read: newest.ohms }, weight: 0.95 }];
+}
+
+/** How often it must go one way to be a trend. */
+const TREND = 3;
+
+/** What charges climbs while it is read, and begins low again with the leads swapped; film falls with each stroke (common practice). */
+function byTrend(here: readonly Middle[]): Proposal[] {
+  const last = here.at(-1);
+  if (!last) return [];
+  const turned = here.findLastIndex(({ redFirst }) => redFirst !== last.redFirst);
+  const run = here.slice(turned + 1);
+  const before = here[turned];
+  const first = run[0] as Middle;
+  const goes = (list: readonly Middle[], way: 1 | -1) =>
+    list.length >= TREND &&
+    list.slice(1).every((one, at) => way * (one.ohms - (list[at] as Middle).ohms) > CHANGED * one.ohms * 0.5);
+  const climbed = goes(run, 1) ? run : goes(here.slice(0, turned + 1), 1) ? here.slice(0, turned + 1) : null;
+  if (climbed) {
+    const swapped = before !== undefined && first.ohms < 0.5 * before.ohms;
+    // It stays where it is after the swap: that is no charge.
+    if (climbed !== run && !swapped) return [];
+    const [from, to] = [climbed[0] as Middle, climbed.at(-1) as Middle];
+    const because = { code: 'climbs', from: from.ohms, to: to.ohms, swapped } as const;
+    return [{ as: 'part', because, weight: swapped ? 0.93 : 0.85 }];
+  }
+  if (!goes(run, -1)) return [];
+  return [{ as: 'contact', because: { code: 'falls', from: first.ohms, to: last.ohms }, weight: 0.86 }];
 }
 
 function byRepeating(here: readonly Middle[]): Proposal[] {

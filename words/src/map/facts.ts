@@ -24,7 +24,8 @@ export const LOOK_AGAIN_WORDS: Record<LookAgain['because'], string> = {
 export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
   middle: 'Work the contact ten strokes, hands off the tips, and read it again.',
   unsteady: 'Hold the leads still or clip them, and read it again.',
-  'one-way': 'A diode or electronics may lie between them. Read both ways again.',
+  'one-way':
+    'One of these may be a slip: read both ways again. If it stays, check for volts, then it is a diode or electronics.',
   'part-or-contact':
     'A cold lamp or a winding reads like a contact. Lift one end of the part and read it again, or say which it is.',
   direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
@@ -66,6 +67,12 @@ export function becauseWords(because: Proposal['because']): string {
   switch (because.code) {
     case 'changes':
       return `it went from ${ohms(because.from)} to ${ohms(because.to)} on being read again.`;
+    case 'climbs':
+      return because.swapped
+        ? `it climbs from ${ohms(because.from)} to ${ohms(because.to)} while held, and starts low again with the leads swapped: a capacitor.`
+        : `it climbs from ${ohms(because.from)} to ${ohms(because.to)} while held, as a capacitor does: swap the leads and see whether it starts low again.`;
+    case 'falls':
+      return `it falls with each stroke, from ${ohms(because.from)} to ${ohms(because.to)}: film on the contact.`;
     case 'repeats':
       return `it repeats, ${ohms(because.ohms)} ${because.times} times.`;
     case 'same-everywhere':
