@@ -16,10 +16,12 @@ type When = 'before' | 'after';
 interface ProofReadingsProps {
   desk: ProofDesk;
   when: When;
+  /** It is said to be isolated: volts that are found now were not there before. */
+  isolated?: boolean;
 }
 
 /** The readings of a proof of dead: those that were made, and a line to type in for each that is usually made. */
-export function ProofReadings({ desk, when }: ProofReadingsProps) {
+export function ProofReadings({ desk, when, isolated = false }: ProofReadingsProps) {
   const { proof, list } = desk;
   const given = useGivenOnce();
   const [current, setCurrent] = useState<Current>(list.supply === 'battery' ? 'DC' : 'AC');
@@ -50,6 +52,9 @@ export function ProofReadings({ desk, when }: ProofReadingsProps) {
           {PROOF_READINGS_TEXT.aTesterThatLoadsWhat}
         </CheckLine>
       </div>
+      {when === 'before' && isolated && open.length > 0 && (
+        <p className="border-l-4 border-brick pl-3">{PROOF_READINGS_TEXT.nowIsolated}</p>
+      )}
       <ul
         className="grid gap-1"
         aria-label={

@@ -211,6 +211,20 @@ describe('the safety list on the screen', () => {
     expect(inputs).toBeLessThanOrEqual(12);
   });
 
+  it.each([
+    [false, null],
+    [true, /it's still live: stop/],
+  ])('isolated %s: warns where a live reading would be typed', async (isolated, warning) => {
+    const fixed = linesForJob(standardLists(), 'fixed', newId);
+    const list = { kind: 'safety-begun', list: { supply: 'fixed', lines: fixed, codeNote: '' } } as const;
+    const line = fixed[0]?.id as never;
+    const done = { kind: 'safety-answered', line, answer: { kind: 'done', note: '' } } as const;
+    await renderJob(<SafePage />, isolated ? [list, done] : [list], { outOfMachine: false });
+    expect(screen.getByText(/^Before it is switched off:/)).toBeVisible();
+    if (warning) expect(screen.getByText(warning)).toBeVisible();
+    else expect(screen.queryByText(/still live: stop/)).toBeNull();
+  });
+
   it('says of nought against an unproved box that it counts for nothing', async () => {
     givenOnce.setState({ tester: 'two-pole', source: 'the bench socket' });
     const fixed = linesForJob(standardLists(), 'fixed', newId);

@@ -50,7 +50,7 @@ export function SafetyList({ list, standing }: SafetyListProps) {
         >
           <h2 className="text-large font-bold">{SAFETY_LIST_TEXT.beforeItIsSwitchedOff2}</h2>
           <ProofPoints desk={desk} />
-          <ProofReadings desk={desk} when="before" />
+          <ProofReadings desk={desk} when="before" isolated={isolated} />
         </section>
       )}
       <ol className="border-t-2 border-line" aria-label={SAFETY_LIST_TEXT.safetyList}>

@@ -8,6 +8,8 @@ export const PROOF_READINGS_TEXT = {
   anotherReading: 'Another reading',
   liveAndForACompetent:
     'Live, and for a competent person: each reference shows the supply against a live conductor, or nought against it says nothing later.',
+  nowIsolated:
+    "You said that it's isolated. Only what you read before that belongs here. If the tester shows volts now, it's still live: stop.",
   liveVolts: 'Live volts',
   volts: 'Volts',
   from: (value: string | number, words: string | number) => `${value} from ${words}`,
