@@ -2,7 +2,13 @@ import { createMapper } from '@which-way/core/continuity';
 import { identify, truthTable } from '@which-way/core/table';
 import { createWriter, type JobEvent, type Value } from '@which-way/core/log';
 import { repeatedOf } from '@which-way/core/verify';
-import { describeSwitch, newIdFrom, seededRandom, type Structure } from '@which-way/core/switch';
+import {
+  describeSwitch,
+  newIdFrom,
+  seededRandom,
+  type ReadingId,
+  type Structure,
+} from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { identityTitle } from './table/identity.js';
 import { patternWords } from './table/patterns.js';
@@ -77,6 +83,54 @@ describe('terminals in words', () => {
   });
 });
 
+describe('a table in words, position by position', () => {
+  const change = describeSwitch({ terminals: 8, positions: 2, form: 'rotary', layout: 'circle' }, newId);
+  const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+  const ids = change.terminals.map(({ id }) => id);
+  const [first, second] = change.settings.map(({ id }) => id);
+  const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: null })];
+  /** Each lug with each, as `closed` says; what is in `part` reads 82 ohms and is accepted as one. */
+  const readAll = (setting: typeof first, closed: string[], part: string | null = null) =>
+    ids.forEach((red, a) =>
+      ids.slice(a + 1).forEach((black, more) => {
+        const pair = `${a + 1}-${a + more + 2}`;
+        const value: Value =
+          pair === part ? { kind: 'ohms', ohms: 82 } : closed.includes(pair) ? { kind: 'ohms', ohms: 0.3 } : { kind: 'over' }; // prettier-ignore
+        const reading = {
+          id: newId<ReadingId>(),
+          setting: setting as never,
+          red: [red],
+          black: [black],
+          value,
+        };
+        const how = { act: 'pair', prompt: null, source: 'typed', inCircuit: false } as const;
+        events.push(writer.write(events, { kind: 'answered', ...how, readings: [reading] }));
+        if (pair === part)
+          events.push(
+            writer.write(events, { kind: 'explained', readings: [reading.id], as: 'part', note: '' }),
+          );
+      }),
+    );
+  readAll(first, ['1-8', '3-4', '6-7']);
+  readAll(second, ['1-2', '3-5', '4-5', '3-4'], '6-8');
+
+  it('names the poles, and leaves no contact, no part and no spring out', () => {
+    const [rest, pushed] = change.actuators[0]?.positions ?? [];
+    events.push(
+      writer.write(events, {
+        kind: 'spring-answered',
+        answer: { position: pushed?.id as never, found: rest?.id as never },
+      }),
+    );
+    const map = createMapper()(events);
+    expect(patternWords(map, truthTable(map))).toEqual([
+      'Pole A: 1, 2, 8. Pole B: 3 to 5. Pole C: 6, 7.',
+      'Position 1: 1–8, 3–4, 6–7.',
+      'Position 2 (springs back): 1–2, 3–4–5; 82 Ω across 6–8, a part.',
+    ]);
+  });
+});
+
 describe('a table in words', () => {
   it('tells a selector from position to position, and says so far while it is not complete', () => {
     const change = describeSwitch({ terminals: 3, positions: 2, form: 'toggle', layout: 'one-row' }, newId);
@@ -108,8 +162,9 @@ describe('a table in words', () => {
     const table = truthTable(map);
     // In each position two pairs are not read: 1 with the other throw, and the throws with each other.
     expect(identityTitle(map.structure, identify(map))).toBe('Not yet known: 4 pairs');
-    expect(patternWords(map.structure, table)).toEqual([
-      'From position to position, terminal 1 goes to 2, 3.',
+    expect(patternWords(map, table)).toEqual([
+      'Position 1: 1–2; 2 pairs not known.',
+      'Position 2: 1–3; 2 pairs not known.',
     ]);
   });
 });

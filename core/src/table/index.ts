@@ -13,6 +13,7 @@ export {
   equalSideBySide,
   type SettingsCompared,
 } from './settings-compared.js';
+export { settingsInTurn, sprungSettings, type SettingTold } from './in-turn.js';
 export { knownPattern } from './known-pattern.js';
 export {
   ohmsByCell,

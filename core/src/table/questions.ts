@@ -1,3 +1,4 @@
+import { sprungSettings } from './in-turn.js';
 import type { SwitchMap } from '../continuity/index.js';
 import { oddAnswersOf, oddKey, type OddAbout, type OddAnswer } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
@@ -20,15 +21,11 @@ export function oddQuestions(map: SwitchMap): OddQuestion[] {
   if (identity.unknown.length > 0 || identity.disputed > 0 || identity.settings === 0) return [];
   const { structure } = map;
   const required = structure.settings.filter(({ need }) => need === 'required');
-  const momentary = new Set(
-    structure.actuators.flatMap(({ positions }) =>
-      positions.flatMap(({ id, rests }) => (rests === 'momentary' ? [id] : [])),
-    ),
-  );
+  const sprung = sprungSettings(map);
   const answers = oddAnswersOf(map.log);
   const odd = oddities(requiredPattern(map), {
     contacts: map.contacts,
-    rests: required.map(({ at }) => Object.values(at).every((position) => !momentary.has(position))),
+    rests: required.map(({ id }) => !sprung.has(id)),
     mayBeFree: new Set(structure.terminals.flatMap(({ role }, place) => (role === 'contact' ? [] : [place]))),
   });
   return odd.map((one) => {

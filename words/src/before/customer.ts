@@ -30,5 +30,5 @@ export function customerWords(map: SwitchMap, verdict: Verdict): string {
   const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const)
     .map((line) => `${LINE_NAMES[line].toLowerCase()} ${LINE_OUTCOME_WORDS[verdict[line].outcome]}`)
     .join(', ');
-  return `${what} ${patternWords(structure, table).join(' ')}${free} ${tested} Result: ${WHOLE_WORDS[verdict.whole].toLowerCase()} (${lines}).`;
+  return `${what} ${patternWords(map, table).join(' ')}${free} ${tested} Result: ${WHOLE_WORDS[verdict.whole].toLowerCase()} (${lines}).`;
 }

@@ -1,33 +1,43 @@
-import type { TablePole, TruthTable } from '@which-way/core/table';
-import type { Structure } from '@which-way/core/switch';
-import { settingName, terminalName } from '../terminals.js';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { settingsInTurn, type SettingTold, type TruthTable } from '@which-way/core/table';
+import type { Structure, TerminalId } from '@which-way/core/switch';
+import { plural } from '../plural.js';
+import { quantity } from '../quantity.js';
+import { settingName, terminalList, terminalName } from '../terminals.js';
 
-/** The table in words, pole by pole; only what is closed is told, and only as far as it is known. */
-export function patternWords(structure: Structure, { poles, settings }: TruthTable): string[] {
-  return poles.map((pole) => {
-    const name = (id: Parameters<typeof terminalName>[1]) => terminalName(structure, id);
-    const inTurn = pole.common !== null && isInTurn(pole);
-    if (inTurn && pole.common !== null) {
-      const { common } = pole;
-      const throws = settings.map((_, index) => {
-        const row = pole.rows.find(({ cells }) => cells[index]?.fact.joined);
-        return row ? name(row.terminals[0] === common ? row.terminals[1] : row.terminals[0]) : 'nothing';
-      });
-      return `From position to position, terminal ${name(common)} goes to ${throws.join(', ')}.`;
-    }
-    const told = settings.map((setting, index) => {
-      const closed = pole.rows.filter(({ cells }) => cells[index]?.fact.joined);
-      const what = closed.map(({ terminals }) => terminals.map(name).join('\u2013')).join(', ') || 'nothing';
-      return `${settingName(structure, setting)}: ${what}`;
-    });
-    return `${told.join('; ')}.`;
-  });
+/**
+ * The table in words, to be copied: which terminals make each pole, then one sentence a position with everything that is joined there.
+ * Nothing is called open that is not known.
+ */
+export function patternWords(map: SwitchMap, { poles }: TruthTable): string[] {
+  const { structure } = map;
+  const labels =
+    poles.length < 2
+      ? []
+      : [
+          poles
+            .map(({ terminals }, at) => `Pole ${poleLetter(at)}: ${terminalList(structure, terminals)}.`)
+            .join(' '),
+        ];
+  return [...labels, ...settingsInTurn(map).map((told) => settingWords(structure, told))];
 }
 
-/** Whether at most one contact of the pole is closed at a time. */
-function isInTurn({ rows }: TablePole): boolean {
-  const [first] = rows;
-  return (first?.cells ?? []).every(
-    (_, index) => rows.filter(({ cells }) => cells[index]?.fact.joined).length <= 1,
-  );
+function settingWords(
+  structure: Structure,
+  { setting, springsBack, nets, parts, open }: SettingTold,
+): string {
+  const chain = (ids: readonly TerminalId[]) => ids.map((id) => terminalName(structure, id)).join('–');
+  const nothing = open > 0 ? 'nothing closed so far' : 'nothing closed';
+  const told = [
+    nets.map(chain).join(', ') || nothing,
+    ...parts.map((part) => `${quantity(part.quantity)} across ${chain(part.between)}, a part`),
+    ...(open > 0 ? [`${plural(open, 'pair')} not known`] : []),
+  ].join('; ');
+  return `${settingName(structure, setting)}${springsBack ? ' (springs back)' : ''}: ${told}.`;
 }
+
+/** A, B, …, Z, AA: as poles are lettered. */
+export const poleLetter = (index: number): string =>
+  index < 26
+    ? String.fromCharCode(65 + index)
+    : poleLetter(Math.floor(index / 26) - 1) + poleLetter(index % 26);

@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { equalSettings, pairTable, type TruthTable } from '@which-way/core/table';
+import { equalSettings, pairTable, sprungSettings, type TruthTable } from '@which-way/core/table';
 import { equalSettingsWords } from '@which-way/words/table/compared-settings';
 import { useMemo, useState } from 'react';
 import { Choice } from '../../controls/fields/choice.js';
@@ -21,6 +21,7 @@ export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
   const [shown, setShown] = useState<Shown>('contacts');
   useKeys({ p: () => setShown((now) => (now === 'pairs' ? 'contacts' : 'pairs')) });
   const pairs = useMemo(() => (shown === 'pairs' ? pairTable(map) : null), [map, shown]);
+  const sprung = useMemo(() => sprungSettings(map), [map]);
   const equal = equalSettingsWords(map.structure, equalSettings(map));
   return (
     <>
@@ -42,6 +43,7 @@ export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
             structure={map.structure}
             onPick={onPick}
             large
+            sprung={sprung}
             plain
           />
           {pairs.openEverywhere > 0 && (
@@ -54,7 +56,7 @@ export function TableOrPairs({ map, table, onPick }: TableOrPairsProps) {
           )}
         </>
       ) : (
-        <TableGrid table={table} structure={map.structure} onPick={onPick} large />
+        <TableGrid table={table} structure={map.structure} sprung={sprung} onPick={onPick} large />
       )}
       {equal.map((line) => (
         <p key={line} className="mt-1">

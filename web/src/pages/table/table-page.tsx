@@ -56,7 +56,7 @@ export function TablePage() {
         <Pictures map={map} table={table} onPick={setInspected} />
         <OddPanel />
         <ul className="grid gap-1" aria-label={TABLE_PAGE_TEXT.inWords}>
-          {patternWords(map.structure, table).map((sentence) => (
+          {patternWords(map, table).map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
         </ul>

@@ -1,8 +1,10 @@
 import { spreadOf, type Row, type TablePole, type TruthTable } from '@which-way/core/table';
 import type { SettingId, Structure } from '@which-way/core/switch';
+import { CornerUpLeft } from 'lucide-react';
 import { Fragment, memo } from 'react';
 import { PartLine, usePart } from './part-of-positions.js';
 import { settingName, shortSettingName, terminalName } from '@which-way/words/terminals';
+import { poleLetter } from '@which-way/words/table/patterns';
 import { quantity } from '@which-way/words/quantity';
 import { FactCell } from './fact-cell.js';
 import type { Inspected } from './inspector.js';
@@ -18,6 +20,8 @@ interface TableGridProps {
   at?: SettingId | null;
   /** Positions side by side; of more a part is shown, and which. */
   most?: number;
+  /** Settings from which the handle springs back. */
+  sprung?: ReadonlySet<SettingId>;
   /** Rows are only pairs: no poles above them. */
   plain?: boolean;
 }
@@ -33,6 +37,7 @@ export const TableGrid = memo(function TableGrid({
   large = false,
   at = null,
   most = 12,
+  sprung,
   plain = false,
 }: TableGridProps) {
   const { from, to, show } = usePart(table.settings, at, most);
@@ -50,18 +55,14 @@ export const TableGrid = memo(function TableGrid({
               <span className="sr-only">{TABLE_GRID_TEXT.contact}</span>
             </th>
             {shown.map((id, index) => (
-              <th
+              <SettingHead
                 key={id}
-                scope="col"
-                className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small' : 'text-[0.8125rem] tracking-tight'}`}
-                style={{ color: strandOf(from + index).color }}
-              >
-                <span
-                  className={`line-clamp-3 wrap-anywhere ${at === id ? 'underline decoration-4 underline-offset-4' : ''}`}
-                >
-                  {shortSettingName(structure, id)}
-                </span>
-              </th>
+                name={shortSettingName(structure, id)}
+                color={strandOf(from + index).color}
+                here={at === id}
+                sprung={sprung?.has(id) === true}
+                large={large}
+              />
             ))}
             {large && (
               <th
@@ -80,7 +81,7 @@ export const TableGrid = memo(function TableGrid({
                 <tr>
                   <th scope="rowgroup" colSpan={columns} className="pt-1.5 pb-0.5 text-left">
                     {TABLE_GRID_TEXT.pole}
-                    {letter(index)}
+                    {poleLetter(index)}
                     {pole.common && (
                       <span className="font-normal text-quiet">
                         {' '}
@@ -132,8 +133,37 @@ function beginsMoving({ rows }: TablePole, place: number): boolean {
   return several && rows[place]?.moving !== rows[place - 1]?.moving;
 }
 
-/** Poles are lettered. */
-const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
+interface SettingHeadProps {
+  name: string;
+  color: string;
+  /** The handle is at it. */
+  here: boolean;
+  sprung: boolean;
+  large: boolean;
+}
+
+/** The head of a setting's column; where the handle springs back, that is marked. */
+function SettingHead({ name, color, here, sprung, large }: SettingHeadProps) {
+  return (
+    <th
+      scope="col"
+      className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small' : 'text-[0.8125rem] tracking-tight'}`}
+      style={{ color }}
+    >
+      <span
+        className={`line-clamp-3 wrap-anywhere ${here ? 'underline decoration-4 underline-offset-4' : ''}`}
+      >
+        {name}
+      </span>
+      {sprung && (
+        <span className="flex justify-center" title={TABLE_GRID_TEXT.springsBack}>
+          <CornerUpLeft size={16} aria-hidden="true" />
+          <span className="sr-only">{TABLE_GRID_TEXT.springsBack}</span>
+        </span>
+      )}
+    </th>
+  );
+}
 
 interface TableRowProps {
   row: Row;

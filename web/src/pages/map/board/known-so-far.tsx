@@ -1,5 +1,5 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { truthTable } from '@which-way/core/table';
+import { sprungSettings, truthTable } from '@which-way/core/table';
 import type { ReadingId, SettingId } from '@which-way/core/switch';
 import { memo } from 'react';
 import type { Inspected } from '../../../parts/facts/inspector.js';
@@ -16,12 +16,13 @@ interface KnownProps {
 /** The truth table as far as it is known. Shown a moment after the next prompt where both would take long. */
 export const TableSoFar = memo(function TableSoFar({ map, at, onPick }: KnownProps) {
   const table = truthTable(map);
+  const sprung = sprungSettings(map);
   return (
     <section aria-label={KNOWN_SO_FAR_TEXT.truthTableSoFar}>
       {table.poles.length + table.uncertain.length === 0 ? (
         <p className="text-quiet">{KNOWN_SO_FAR_TEXT.nothingJoinsSoFar}</p>
       ) : (
-        <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} most={6} />
+        <TableGrid table={table} structure={map.structure} onPick={onPick} at={at} sprung={sprung} most={6} />
       )}
     </section>
   );

@@ -8,4 +8,5 @@ export const TABLE_GRID_TEXT = {
   lookAgain: 'Look again',
   at: (label: string | number, settingName: string | number) => `${label} at ${settingName}`,
   from: 'from ',
+  springsBack: 'springs back',
 };
