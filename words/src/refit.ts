@@ -243,7 +243,7 @@ export function functionWords(
     case 'stops':
       return {
         where: settingName(structure, check.setting),
-        must: `back to ${settingName(structure, check.at)}: everything stops, a brake brakes`,
+        must: `back to ${settingName(structure, check.at)}: everything goes off or stops${check.brakes ? ', and the brake brakes' : ''}`,
       };
     case 'release':
       return {

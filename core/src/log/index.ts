@@ -24,7 +24,7 @@ export { CONDUCTS, type Conducts } from './kinds/judge/machine-probed.js';
 export { deadReadsOf, loadsLookedOf, partsTriedOf, standingKey } from './machine-found.js';
 export { type LoadLooked, type MachinePlace, type SettingOfJob } from './kinds/several/found-out.js';
 export { loadTiesOf, wireEndsOf } from './machine-wiring.js';
-export { restOf, springAnswersOf } from './rests.js';
+export { asAnswered, restOf, restsUnsaid, springAnswersOf } from './rests.js';
 export { type SpringAnswer } from './kinds/tag/spring.js';
 export { type NamedSource, type Reference } from './kinds/tag/source.js';
 export { type LoadEnd, type WireEnd } from './kinds/tag/wire-end.js';

@@ -1,4 +1,10 @@
-import { type Actuator, type Position, type PositionId, springSuggested } from '../switch/index.js';
+import {
+  type Actuator,
+  type Position,
+  type PositionId,
+  springSuggested,
+  type Structure,
+} from '../switch/index.js';
 import type { SpringAnswer } from './kinds/tag/spring.js';
 import type { Log } from './log.js';
 import { recordsOf } from './records.js';
@@ -31,3 +37,32 @@ export function restOf(actuator: Actuator, position: Position, answers: readonly
 
 /** What the log has of positions that were let go. */
 export const springAnswersOf = (log: Log): SpringAnswer[] => recordsOf(log, 'spring-answered');
+
+/**
+ * A switch with its positions as a person answered them: as they are meant to rest, or as they were found. The very same where nobody
+ * answered anything.
+ */
+export function asAnswered(structure: Structure, log: Log, as: 'meant' | 'found' = 'meant'): Structure {
+  const answers = new Map(springAnswersOf(log).map((one) => [one.position, one]));
+  if (answers.size === 0) return structure;
+  const rested = (position: Position): Position => {
+    const answer = answers.get(position.id);
+    if (!answer) return position;
+    const returnsTo = as === 'found' || answer.meant === undefined ? answer.found : answer.meant;
+    return { ...position, rests: returnsTo === null ? 'maintained' : 'momentary', returnsTo };
+  };
+  const actuators = structure.actuators.map((one) => ({ ...one, positions: one.positions.map(rested) }));
+  return { ...structure, actuators };
+}
+
+/** Positions of which the form suggests that they may spring back, and nobody has said whether they do. */
+export function restsUnsaid({ actuators }: Structure, log: Log): Set<PositionId> {
+  const answers = springAnswersOf(log);
+  return new Set(
+    actuators.flatMap((actuator) =>
+      actuator.positions
+        .filter((position) => restOf(actuator, position, answers).rests === 'not-said')
+        .map(({ id }) => id),
+    ),
+  );
+}

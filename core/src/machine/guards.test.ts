@@ -104,6 +104,43 @@ describe('what a jumper would pass by', () => {
     expect(held?.setting).toBe(sprung.structure.settings[1]?.id as SettingId);
   });
 
+  it('goes by what a person answered of the springs, and asks where nobody has, though the form suggests one', () => {
+    const WINCH = { size: 3, settings: ['1-2', '', '1-3'], wires: '1>L 2>winch.1 3>winch.1' };
+    const winch = { winch: { kind: 'motor' as const } };
+    const of = (answer: (ids: (PositionId | undefined)[]) => Deed[]) =>
+      bypasses(
+        inMachine(WINCH, winch, ({ structure: { actuators } }): Deed[] => {
+          const [lever] = actuators;
+          if (!lever) throw new Error('one handle');
+          const change = {
+            change: 'actuator-described',
+            actuator: lever.id,
+            name: 'Winch',
+            form: 'lever',
+          } as const;
+          return [
+            { kind: 'restructured', change, basedOn: null },
+            ...answer(lever.positions.map(({ id }) => id)),
+          ];
+        }),
+      );
+    const springs = (position: PositionId | undefined, found: PositionId | null, meant = found): Deed => ({
+      kind: 'spring-answered',
+      answer: { position: position as PositionId, found, meant },
+    });
+    const refused = { allowed: false, refusal: { because: 'springs' } };
+    const [unsaid] = of(() => []);
+    expect(unsaid).toMatchObject({ allowed: true, ask: true });
+    const [dead, , other] = of(([left, rest, right]) => [springs(left, rest ?? null), springs(right, null)]);
+    expect(dead).toMatchObject(refused);
+    expect(other).toMatchObject({ allowed: true, ask: false });
+    // A broken spring: it stays, and it's meant to spring back.
+    const [broken] = of(([left, rest, right]) => [springs(left, null, rest ?? null), springs(right, null)]);
+    expect(broken).toMatchObject(refused);
+    const stays = of(([left, , right]) => [springs(left, null), springs(right, null)]);
+    expect(stays[0]).toMatchObject({ allowed: true, ask: false });
+  });
+
   it.each(GUARDING_CASES)('is refused past what is said to guard: %s', (what) => {
     const FAN = { size: 2, settings: ['', '1-2'], wires: '1>L 2>fan.1' };
     const map = inMachine(FAN, { fan: { kind: 'motor' as const } }, (): Deed[] => [

@@ -38,12 +38,14 @@ export type Guarding = 'guard' | 'ask' | 'none';
  * that opens when it is pressed (the position to which another springs back), guards what it feeds: a motor, a heater, something
  * unknown. Of a lamp or a signal, and of forms that often guard (push, pull, key, trigger), it is asked. (Common practice: an interlock is
  * never bridged.)
+ * @param unsaid positions of which nobody has said whether they spring back, though their form suggests it: a handle with one is asked about
  */
 export function guarding(
   structure: Pick<Structure, 'actuators'>,
   setting: Pick<Setting, 'at'>,
   { loads: does }: Pick<InSetting, 'loads'>,
   loads: readonly Load[],
+  unsaid: ReadonlySet<PositionId> = new Set(),
 ): Guarding {
   const fed = loads.filter(({ id }) => does.get(id)?.does !== 'off');
   const canHurt = fed.length === 0 || fed.some(({ kind }) => CAN_HURT.has(kind));
@@ -53,7 +55,9 @@ export function guarding(
   }));
   if (stands.some(({ actuator, position }) => position && isSprung(actuator, position)))
     return canHurt ? 'guard' : 'ask';
-  return stands.every(({ actuator }) => SET_AND_LEFT.has(actuator.form)) ? 'none' : 'ask';
+  const left = ({ form, positions }: Actuator) =>
+    SET_AND_LEFT.has(form) && !positions.some(({ id }) => unsaid.has(id));
+  return stands.every(({ actuator }) => left(actuator)) ? 'none' : 'ask';
 }
 
 /** Whether a hand has to hold it there, or it is where another position springs back to. */

@@ -8,7 +8,7 @@ import {
   inSetting,
 } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { type Case, recordsOf, wireEndsOf } from '../log/index.js';
+import { asAnswered, type Case, recordsOf, restsUnsaid, wireEndsOf } from '../log/index.js';
 import { blocks, discrete } from '../partition/index.js';
 import type { LoadId, SettingId, SupplyId, TerminalId, WireId } from '../switch/index.js';
 
@@ -36,6 +36,8 @@ export function bypasses(map: SwitchMap): Bypass[] {
   if (!healthy) return [];
   const wires = recordsOf(log, 'wire-tagged');
   const ends = wireEndsOf(log);
+  const answered = asAnswered(structure, log);
+  const unsaid = restsUnsaid(structure, log);
   const guard = recordsOf(log, 'case-noted').find(({ what }) => GUARDING_CASES.includes(what))?.what;
   return healthy.map(({ setting, nets }): Bypass => {
     const refuse = (refusal: BypassRefusal): Bypass => ({ setting, allowed: false, refusal });
@@ -75,7 +77,7 @@ export function bypasses(map: SwitchMap): Bypass[] {
       );
     if (braked.length > 0) return refuse({ because: 'brake', loads: braked });
     const stands = structure.settings.find(({ id }) => id === setting);
-    const guards = stands ? guarding(structure, stands, { loads }, circuit.loads) : 'guard';
+    const guards = stands ? guarding(answered, stands, { loads }, circuit.loads, unsaid) : 'guard';
     if (guards === 'guard') {
       const fed = circuit.loads.map(({ id }) => id).filter((id) => loads.get(id)?.does !== 'off');
       return refuse({ because: 'springs', loads: fed });

@@ -8,7 +8,7 @@ import {
   type LoadState,
 } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
+import { asAnswered, type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
 import { positionsOf, requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
 import { expectedOf } from '../verify/index.js';
 import { chosenOf, wayOf } from './refit.js';
@@ -22,7 +22,7 @@ export type FunctionCheck = {
   /** A load of which the circuit does not say what it must do: the words of a person are asked. */
   | { kind: 'unsaid'; setting: SettingId; load: LoadId }
   /** From a setting in which it runs to one in which nothing does: it stops, or is braked. */
-  | { kind: 'stops'; setting: SettingId; at: SettingId }
+  | { kind: 'stops'; setting: SettingId; at: SettingId; brakes: boolean }
   /** The handle springs back when it is let go. */
   | { kind: 'release'; setting: SettingId }
   | { kind: 'under-load' | 'warm' }
@@ -49,8 +49,9 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
   const own = recordsOf(log, 'function-asked');
   const settings = musts(map) ?? [];
   const loadsAround = machineOfSwitch(map)?.circuit.loads ?? [];
-  const springs = requiredSettings(structure).filter((setting) =>
-    positionsOf(structure, setting).some(({ rests }) => rests === 'momentary'),
+  const meant = asAnswered(structure, log);
+  const springs = requiredSettings(meant).filter((setting) =>
+    positionsOf(meant, setting).some(({ rests }) => rests === 'momentary'),
   );
   const lines: FunctionCheck[] = [
     ...stopsOf(settings),
@@ -94,6 +95,7 @@ function stopsOf(
       .toSorted((a, b) => Math.abs(a - at) - Math.abs(b - at));
     const stop = near === undefined ? undefined : settings[near];
     if (!stop) return [];
-    return [{ kind: 'stops', key: `stops ${setting}`, setting, at: stop.setting, tried: null }];
+    const brakes = [...stop.loads.values()].some(({ does }) => does === 'braked');
+    return [{ kind: 'stops', key: `stops ${setting}`, setting, at: stop.setting, brakes, tried: null }];
   });
 }

@@ -214,7 +214,7 @@ describe('the function test', () => {
   it('has what every load must do from the circuit, and asks a person where the circuit does not know', () => {
     const known = functionChecks(inMachine(LAMP, { lamp: {} }));
     expect(known.flatMap((line) => (line.kind === 'load' ? [line.must.does] : []))).toEqual(['off', 'full']);
-    expect(known[0]).toMatchObject({ kind: 'stops' });
+    expect(known[0]).toMatchObject({ kind: 'stops', brakes: false });
     const open = inMachine({ ...LAMP, wires: '1>? 2>lamp.1' }, { lamp: {} });
     const asked = functionChecks(open);
     expect(asked.map(({ kind }) => kind)).toEqual(['load', 'unsaid', 'under-load', 'warm']);

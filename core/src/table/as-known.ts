@@ -1,4 +1,5 @@
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
+import { asAnswered } from '../log/index.js';
 import { blocks, partitionOf } from '../partition/index.js';
 import { contactTerminals, requiredSettings, type EntryId, type KnownSwitch } from '../switch/index.js';
 
@@ -8,7 +9,7 @@ import { contactTerminals, requiredSettings, type EntryId, type KnownSwitch } fr
  * @throws RangeError for a switch with more than one handle: an entry has one list of positions
  */
 export function asKnownSwitch(map: SwitchMap, id: EntryId, name: string): KnownSwitch {
-  const { structure } = map;
+  const structure = asAnswered(map.structure, map.log);
   const [actuator, ...more] = structure.actuators;
   if (!actuator || more.length > 0) throw new RangeError('an entry has one handle');
   const terminals = contactTerminals(structure);

@@ -10,7 +10,7 @@ import {
 } from '@which-way/core/planner';
 import { lastCheck, type MiddleHint } from '@which-way/core/sense';
 import type { ActuatorId, SettingId, TerminalId } from '@which-way/core/switch';
-import type { Ask } from '@which-way/core/log';
+import { asAnswered, type Ask } from '@which-way/core/log';
 import {
   asksAgain,
   isHeldAsk,
@@ -198,7 +198,7 @@ function askWords(map: SwitchMap, ask: Ask): PromptWords {
 
 /** A handle that springs back has to be held, and a hand may be short: how long, and that a clip helps. */
 function heldWords(map: SwitchMap, setting: SettingId): string | null {
-  const { structure } = map;
+  const structure = asAnswered(map.structure, map.log, 'found');
   const at = structure.settings.find(({ id }) => id === setting)?.at ?? {};
   const held = structure.actuators.filter(({ id, positions }) =>
     positions.some((position) => position.id === at[id] && position.rests === 'momentary'),

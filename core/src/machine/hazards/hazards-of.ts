@@ -1,3 +1,4 @@
+import { asAnswered } from '../../log/index.js';
 import { join } from '../../partition/index.js';
 import type { SettingId, SupplyId } from '../../switch/index.js';
 import { positionsOf } from '../../switch/index.js';
@@ -106,7 +107,7 @@ function wronglyFed({ loads }: Circuit, { setting, loads: states }: InSetting): 
 const springs = ({ handles }: Machine, combination: Combination): boolean =>
   handles.some((handle, at) => {
     if (handle.of === 'device' || !handle.map) return false;
-    const { structure } = handle.map;
+    const structure = asAnswered(handle.map.structure, handle.map.log);
     const setting = structure.settings.find(({ id }) => id === combination[at]);
     return (
       setting !== undefined && positionsOf(structure, setting).some(({ rests }) => rests === 'momentary')

@@ -1,7 +1,7 @@
 import { PairMarks } from '../../partition/index.js';
 import { ASSUMED_APART, type Settled, type SwitchMap } from '../../continuity/index.js';
-import { liveEvents, looksOf, readingsAsked, recordsOf } from '../../log/index.js';
-import { type SettingId, type Structure, type TerminalId } from '../../switch/index.js';
+import { asAnswered, liveEvents, looksOf, readingsAsked, recordsOf } from '../../log/index.js';
+import { type SettingId, type TerminalId } from '../../switch/index.js';
 import { liveClauses, type Field, type FieldSetting } from './field.js';
 import { type Hands, EMPTY_HANDS } from '../hands/hands.js';
 
@@ -26,7 +26,7 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
     for (const [a, b] of skips.get(id) ?? []) leaveOut.mark(a, b);
     const clauses = liveClauses(settled.state, settled.clauses);
     const pairsOnly = bundlesSayNothing(map, settled);
-    return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map.structure, id) };
+    return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map, id) };
   });
   let bundles: Field['bundles'] | null = null;
   return {
@@ -82,7 +82,8 @@ function unasked(settled: Settled, assumed: boolean): PairMarks {
 const worked = new WeakMap<Settled, [PairMarks, PairMarks]>();
 
 /** Whether the handle springs back in a setting, so that it has to be held. */
-export function isHeld({ actuators, settings }: Structure, id: SettingId): boolean {
+export function isHeld({ structure, log }: Pick<SwitchMap, 'structure' | 'log'>, id: SettingId): boolean {
+  const { actuators, settings } = asAnswered(structure, log, 'found');
   const setting = settings.find((one) => one.id === id);
   return actuators.some(({ id: actuator, positions }) =>
     positions.some((position) => position.id === setting?.at[actuator] && position.rests === 'momentary'),

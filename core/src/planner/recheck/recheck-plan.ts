@@ -29,7 +29,7 @@ export function recheckState(
       joins,
       pairsOnly: bundlesSayNothing(map, settled),
       leaveOut,
-      held: isHeld(map.structure, id),
+      held: isHeld(map, id),
     };
   });
   return { size, places: map.contacts, settings };

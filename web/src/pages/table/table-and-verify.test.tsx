@@ -2,7 +2,7 @@ import type { Deed } from '@which-way/core/log';
 import type { TerminalId } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { aSwitch } from '../../testing/a-switch.js';
-import { fill, press, row, screen, until } from '../../testing/acts.js';
+import { fill, fireEvent, press, row, screen, until } from '../../testing/acts.js';
 import { renderJob } from '../../testing/rendered-job.js';
 import { VerifyPage } from '../verify/verify-page.js';
 import { TablePage } from './table-page.js';
@@ -93,6 +93,25 @@ describe('the comparison', () => {
     press('1–3 at UP: should be closed');
     await until(() => expect(written('expected')).toHaveLength(1));
     expect(screen.getByTestId('outcome').textContent).toContain('0 missing and 1 extra');
+  });
+});
+
+describe('the limit of contacts', () => {
+  it('is what its field shows: Enter keeps it once, leaving the field unchanged keeps nothing', async () => {
+    const limit: Deed = {
+      kind: 'limit-set',
+      limit: { school: 'load', amps: 4, volts: null, kind: 'resistive', current: 'AC', of: null },
+    };
+    const { written } = await renderJob(<VerifyPage />, [...CHANGEOVER, limit]);
+    const amps = () => screen.getByLabelText<HTMLInputElement>('Amps of the load');
+    amps().focus();
+    fireEvent.change(amps(), { target: { value: '8' } });
+    fireEvent.keyDown(amps(), { key: 'Enter' });
+    await until(() => expect(written('limit-set')).toMatchObject([{ limit: { school: 'load', amps: 8 } }]));
+    await until(() => expect(amps().value).toBe('8'));
+    amps().focus();
+    fireEvent.blur(amps());
+    expect(written('limit-set')).toHaveLength(1);
   });
 });
 

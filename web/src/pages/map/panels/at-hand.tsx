@@ -2,7 +2,7 @@ import { CheckLine } from '../../../controls/fields/check-line.js';
 import { RadioLines } from '../../../controls/fields/radio-lines.js';
 import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@which-way/core/planner';
 import { MOST_NAMED_PAIRS } from '@which-way/core/schema';
-import { PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/log';
+import { asAnswered, PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/log';
 import { wrongPairWords } from '@which-way/words/probing/messages';
 import { useState } from 'react';
 import { useSession } from '../../../job/job-context.js';
@@ -58,7 +58,7 @@ function Sensing({ probing: { hands, act } }: { probing: Probing }) {
 /** A clamp or tape that holds a sprung handle leaves both hands for the leads. */
 function HoldAid({ probing }: { probing: Probing }) {
   const { map } = probing;
-  const sprung = map.structure.actuators.some(({ positions }) =>
+  const sprung = asAnswered(map.structure, map.log, 'found').actuators.some(({ positions }) =>
     positions.some(({ rests }) => rests === 'momentary'),
   );
   if (!sprung) return null;

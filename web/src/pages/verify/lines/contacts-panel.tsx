@@ -9,7 +9,7 @@ import {
 import { ampsOf, type ContactLimit, LOAD_KINDS, type LoadKind, recordsOf } from '@which-way/core/log';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords, WOULD_TELL } from '@which-way/words/judge/verdict';
-import { lazy, Suspense, useState } from 'react';
+import { type KeyboardEvent, lazy, Suspense, useState } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { loadWords } from '@which-way/words/tag/supplies-and-loads';
 import { readAmount } from '../../../controls/fields/amount.js';
@@ -46,7 +46,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
         {CONTACTS_PANEL_TEXT.contactsWorstFirst}
         {limitWords(limit)}
       </summary>
-      <LimitForm limit={limit} />
+      <LimitForm key={JSON.stringify(limit)} limit={limit} />
       {open && (
         <Suspense>
           <ContactsChart map={map} />
@@ -139,7 +139,13 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
   const [kind, setKind] = useState<LoadKind>(limit.school === 'load' ? limit.kind : 'resistive');
   const log = useJobState((state) => state.map.log);
   const loads = recordsOf(log, 'load-named').filter((load) => ampsOf(load) !== null);
-  const set = (chosen: ContactLimit) => session.emit({ kind: 'limit-set', limit: chosen });
+  const set = (chosen: ContactLimit) => {
+    if (JSON.stringify(chosen) !== JSON.stringify(limit)) session.emit({ kind: 'limit-set', limit: chosen });
+  };
+  /** Enter keeps what was typed, as leaving the field does. */
+  const leave = ({ key, currentTarget }: KeyboardEvent<HTMLInputElement>) => {
+    if (key === 'Enter') currentTarget.blur();
+  };
   const [ampsRead, mostRead] = [readAmount(amps, 10_000), readAmount(most)];
   const choose = (school: ContactLimit['school']) => {
     if (school === 'hard-zero') set({ school });
@@ -165,6 +171,7 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
             value={most}
             inputMode="decimal"
             onChange={({ target }) => setMost(target.value)}
+            onKeyDown={leave}
             onBlur={() => mostRead && set({ school: 'fixed', ohms: mostRead })}
             mono
             className="w-20"
@@ -195,6 +202,7 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
               value={amps}
               inputMode="decimal"
               onChange={({ target }) => setAmps(target.value)}
+              onKeyDown={leave}
               onBlur={() => ampsRead && set({ ...limit, amps: ampsRead })}
               mono
               className="w-20"
