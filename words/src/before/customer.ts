@@ -3,11 +3,11 @@ import { identify, settledCount, truthTable } from '@which-way/core/table';
 import type { Verdict } from '@which-way/core/verify';
 import { identityTitle } from '../table/identity.js';
 import { patternWords } from '../table/patterns.js';
-import { LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
+import { forUseWords } from '../judge/for-use.js';
 import { terminalList } from '../terminals.js';
 
 /**
- * A plain paragraph for the owner: what the switch is, what it does, how far it was tested, what was found. Nothing is called
+ * A plain paragraph for the owner: whether it may be used, what the switch is, what it does, how far it was tested, what was found. Nothing is called
  * good that was not tested.
  */
 export function customerWords(map: SwitchMap, verdict: Verdict): string {
@@ -18,7 +18,7 @@ export function customerWords(map: SwitchMap, verdict: Verdict): string {
   const title = identityTitle(structure, identity);
   const named = identity.unknown.length === 0 && identity.disputed === 0;
   const what = named
-    ? `This switch is a ${title.charAt(0).toLowerCase()}${title.slice(1)}.`
+    ? `This switch is ${/^([aeiou]|8|11|18)/i.test(title) ? 'an' : 'a'} ${title.charAt(0).toLowerCase()}${title.slice(1)}.`
     : `What this switch is, is ${title.charAt(0).toLowerCase()}${title.slice(1)}.`;
   const free =
     table.complete && table.joinsNothing.length > 0
@@ -27,8 +27,5 @@ export function customerWords(map: SwitchMap, verdict: Verdict): string {
   const tested = table.complete
     ? `Every pair of terminals was tested in every position (${count.measured} measured, the rest follows from those).`
     : `It is not tested through: ${count.settled} of ${count.all} pairs are known.`;
-  const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const)
-    .map((line) => `${LINE_NAMES[line].toLowerCase()} ${LINE_OUTCOME_WORDS[verdict[line].outcome]}`)
-    .join(', ');
-  return `${what} ${patternWords(map, table).join(' ')}${free} ${tested} Result: ${WHOLE_WORDS[verdict.whole].toLowerCase()} (${lines}).`;
+  return `${forUseWords(map, verdict)} ${what} ${patternWords(map, table).join(' ')}${free} ${tested}`;
 }

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { deriveMap } from '@which-way/core/continuity';
 import { readLog, upgradeEvent, type Deed, type DeedKind, type JobEvent } from '@which-way/core/log';
 import { checkBench, checkOf, checkStanding, refitOf, refitStanding } from '@which-way/core/refit';
+import { verdictOf } from '@which-way/core/verify';
 import { describe, expect, it } from 'vitest';
 import { factsOf, KNOWN_BY, type ReportDocument } from './document.js';
 import type { ReportSource } from './pieces.js';
@@ -33,6 +34,9 @@ function sourceOf({ title, place }: DemoJob, events: readonly JobEvent[]): Repor
 }
 const reported = (job: DemoJob, events = job.events): ReportDocument => reportOf(sourceOf(job, events));
 const heater = switches.find(({ title }) => title.startsWith('Market stall')) as DemoJob;
+const fails = switches.find(
+  ({ events }) => verdictOf(deriveMap(upgraded(events))).pattern.outcome === 'fail',
+) as DemoJob;
 const lamp = switches.find(({ title }) => title.startsWith('Reading lamp')) as DemoJob;
 
 describe('a report', () => {
@@ -139,9 +143,23 @@ describe('a report', () => {
     expect(parts).not.toContain('readings');
     expect(parts).not.toContain('table');
     const short = ownersReport(sourceOf(heater, heater.events));
+    expect(short.sections[0]?.heading).toBe('May it be used?');
     expect(factsOf(short).length).toBeLessThan(factsOf(reported(heater)).length / 2);
     expect(factsOf(short).map(({ text }) => text)).toContain(
       '10 of 10 functions were tried and do as they should.',
     );
+  });
+
+  it('says first to the owner that a failed switch is not to be used, and why; never that an untested one may be', () => {
+    const texts = (job: DemoJob) => factsOf(ownersReport(sourceOf(job, job.events))).map(({ text }) => text);
+    const [first = ''] = texts(fails);
+    expect(first).toMatch(
+      /^This switch fails: pattern \(differs from what it should do\).*Do not use it\. At /,
+    );
+    for (const job of switches)
+      expect(texts(job)[0]).toMatch(
+        /^((This|The old) switch (fails|passes|is not cleared for use yet): |The machine doesn’t)/,
+      );
+    expect(texts(lamp)[0]).not.toMatch(/passes/);
   });
 });

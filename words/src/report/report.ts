@@ -10,14 +10,34 @@ import {
 } from '@which-way/core/log';
 import { chosenOf, signedRefitOf } from '@which-way/core/refit';
 import { identify } from '@which-way/core/table';
-import { compareWithExpected, expectedOf, leaksOf, signatureOf, verdictOf } from '@which-way/core/verify';
+import {
+  compareWithExpected,
+  contactLimitOf,
+  expectedOf,
+  judgedContacts,
+  leaksOf,
+  repeatedOf,
+  signatureOf,
+  verdictOf,
+} from '@which-way/core/verify';
 import { differenceWords } from '../match/difference.js';
 import { identityTitle } from '../table/identity.js';
 import { differenceText } from '../match/match.js';
 import { functionWords, TRANSFER_WORDS } from '../refit.js';
 import { SYMPTOM_WORDS } from '../before/symptom.js';
 import { tableRows } from '../table/table-rows.js';
-import { leakWords, LINE_NAMES, LINE_OUTCOME_WORDS, WHOLE_WORDS } from '../judge/verdict.js';
+import { forUseWords, reasonWords } from '../judge/for-use.js';
+import {
+  CONTACT_WORDS,
+  judgedWords,
+  leakWords,
+  limitWords,
+  LINE_NAMES,
+  LINE_OUTCOME_WORDS,
+  repeatedWords,
+  WHOLE_WORDS,
+} from '../judge/verdict.js';
+import { settingName, terminalName } from '../terminals.js';
 import { notTested, readings, tests, transfer } from './back-parts.js';
 import type { ReportDocument, Section } from './document.js';
 import { facts, type ReportSource } from './pieces.js';
@@ -114,13 +134,14 @@ function verdict({ map }: ReportSource): Section {
   const now = verdictOf(map);
   const signed = signatureOf(map);
   const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const).map(
-    (line) => `${LINE_NAMES[line]}: ${LINE_OUTCOME_WORDS[now[line].outcome]}`,
+    (line) => `${LINE_NAMES[line]}: ${LINE_OUTCOME_WORDS[now[line].outcome]}, ${reasonWords(now, line)}`,
   );
   return {
     part: 'verdict',
     heading: 'Verdict on the switch',
     pieces: [
       facts('worked-out', WHOLE_WORDS[now.whole], ...lines),
+      facts('measured', ...contactFacts(map), ...cycleFacts(map)),
       facts('measured', ...leaksOf(map).map((leak) => `Leak: ${leakWords(map.structure, leak)}`)),
       facts(
         'signed',
@@ -132,6 +153,25 @@ function verdict({ map }: ReportSource): Section {
     ],
   };
 }
+
+/** Contacts that are not within the limit, with the limit. */
+function contactFacts(map: SwitchMap): string[] {
+  const limit = limitWords(contactLimitOf(map));
+  return judgedContacts(map)
+    .filter(({ verdict, ohms }) => verdict !== 'good' && ohms !== null)
+    .map((one) => {
+      const pair = one.terminals.map((id) => terminalName(map.structure, id)).join('–');
+      const at = settingName(map.structure, one.setting);
+      return `Contact ${pair} at ${at}: ${judgedWords(one)}, ${CONTACT_WORDS[one.verdict]} (limit: ${limit})`;
+    });
+}
+
+/** Contacts that were worked again and again, with how often they failed. */
+const cycleFacts = ({ log, structure }: SwitchMap): string[] =>
+  recordsOf(log, 'contact-repeated').map((run) => {
+    const pair = run.terminals.map((id) => terminalName(structure, id)).join('–');
+    return `Worked again and again, ${pair} at ${settingName(structure, run.setting)}: ${repeatedWords(repeatedOf(run))}`;
+  });
 
 function done({ map }: ReportSource): Section {
   return {
@@ -220,6 +260,17 @@ export function ownersReport(source: ReportSource): ReportDocument {
     title: job.title,
     subtitle: job.place,
     sections: [
+      {
+        part: 'verdict' as const,
+        heading: 'May it be used?',
+        pieces: [
+          facts(
+            'worked-out',
+            fails.length > 0 ? 'The machine doesn’t do as it should. Do not use it.' : '',
+            forUseWords(map),
+          ),
+        ],
+      },
       complaint(source),
       done(source),
       replacement(source),
