@@ -3,8 +3,9 @@ import { sample } from './bench-size.mjs';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { ordinarySwitches } from '@which-way/core/partition';
+import { ordinarySwitches, partitionFromGroups } from '@which-way/core/partition';
 import { seededRandom } from '@which-way/core/switch';
+import { oddities } from '@which-way/core/table';
 import { contactsOf, diagnose, withCause } from '@which-way/core/verify';
 
 /** What is known of a table, a share of it left out. */
@@ -114,8 +115,22 @@ function diagnosisMilliseconds() {
   return { median: times[Math.floor(times.length / 2)], most: times[Math.floor(times.length * 0.95)] };
 }
 
+/** Milliseconds for what is odd about 48 terminals in 24 positions that add up, the longest of five. */
+function oddMilliseconds() {
+  const lugs = Array.from({ length: 48 }, (_, lug) => lug);
+  const pattern = Array.from({ length: 24 }, (_, at) => partitionFromGroups(48, [lugs.slice(0, at + 1)]));
+  const context = { contacts: lugs, rests: pattern.map(() => true), mayBeFree: new Set() };
+  const times = Array.from({ length: 5 }, () => {
+    const began = performance.now();
+    oddities(pattern, context);
+    return performance.now() - began;
+  });
+  return Math.max(...times);
+}
+
 /** Notes the figures of both corpora, and how long it takes. */
 export function benchDiagnosis({ note, atMost, atLeast, round }) {
+  atMost('table', 'ms for what is odd, 48 x 24 that adds up', round(oddMilliseconds(), 1), 'ms', 100);
   for (const name of ['a', 'b']) {
     const {
       hash,

@@ -1,4 +1,5 @@
 import { blocks, partitionOf, poles, type Pattern } from '../partition/index.js';
+import { starOf } from './star.js';
 
 /** A contact: two terminals of a pole that join in some settings. By place, smaller first. */
 export type Contact = readonly [number, number];
@@ -48,13 +49,18 @@ export function generates(
 }
 
 function fewestContacts(pattern: Pattern, terminals: number[]): Contact[] {
+  // All terminals of a pole hang together, so it takes at least one contact less than there are terminals: a star has just those.
+  const star = starOf(pattern, terminals);
+  if (star)
+    return inReadingOrder(star.throws.map(({ terminal }): Contact => inPlaceOrder(star.common, terminal)));
   const ranked = rankedPairs(pattern, terminals);
   const forced = ranked.filter(([a, b]) =>
     pattern.some((partition) => partition[a] === partition[b] && blockSize(partition, a) === 2),
   );
   const free = ranked.filter((pair) => !forced.includes(pair));
   let tried = 0;
-  for (let extra = 0; extra <= free.length; extra += 1) {
+  const least = Math.max(0, terminals.length - 1 - forced.length);
+  for (let extra = least; extra <= free.length; extra += 1) {
     for (const chosen of subsets(free, extra)) {
       tried += 1;
       if (tried > SEARCH_LIMIT) return reverseDelete(pattern, terminals, ranked);
@@ -105,6 +111,8 @@ function reverseDelete(
   }
   return inReadingOrder(kept);
 }
+
+const inPlaceOrder = (a: number, b: number): Contact => (a < b ? [a, b] : [b, a]);
 
 function inReadingOrder(contacts: readonly Contact[]): Contact[] {
   return contacts.toSorted((one, other) => one[0] - other[0] || one[1] - other[1]);

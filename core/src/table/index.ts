@@ -3,6 +3,7 @@ export { isomorphism } from './isomorphism.js';
 export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from './identity.js';
 export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
+export { oddities } from './odd.js';
 export { asKnownSwitch } from './as-known.js';
 export { movingContacts } from './moving-contacts.js';
 export { betweenThrows, type BetweenThrows } from './between.js';

@@ -38,7 +38,7 @@ export function poleKind(pattern: Pattern, terminals: readonly number[]): PoleKi
 }
 
 /** What a star is by where its throws are closed; the throws in any order. */
-function starKind({ throws }: Star, settings: number): PoleKind {
+export function starKind({ throws }: Star, settings: number): PoleKind {
   const [only, ...more] = throws;
   if (only && more.length === 0)
     return { kind: 'contact', closed: only.closed.flatMap((closed, at) => (closed ? [at] : [])) };

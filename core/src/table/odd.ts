@@ -1,6 +1,6 @@
 import type { Pattern } from '../partition/index.js';
-import { polesWithContacts, freeTerminals } from './contacts.js';
-import { poleKind, wholeKind, type PoleKind } from './kind.js';
+import { polesWithContacts, freeTerminals, type Pole } from './contacts.js';
+import { poleKind, starKind, wholeKind, type PoleKind } from './kind.js';
 import { starOf, type Star } from './star.js';
 
 /** Something odd about a pattern by itself, without any reference; places of terminals and settings. */
@@ -50,7 +50,7 @@ export function oddities(pattern: Pattern, { contacts, rests, mayBeFree }: OddCo
     const star = starOf(pattern, terminals);
     if (star) found.push(...bothClosed(star, rests));
   });
-  if (whole === null) found.push(...cellsOff(pattern, contacts));
+  if (whole === null) found.push(...cellsOff(pattern, contacts, poles, kinds));
   for (const [one, other] of alike(pattern, whole !== null, kinds))
     found.push({ code: 'alike', settings: [one, other] });
   const inUse = new Set(contacts);
@@ -87,9 +87,12 @@ function bothClosed({ common, throws }: Star, rests: readonly boolean[]): Odd[] 
 }
 
 /** One cell of a star changed: what kind it would be then, with or without a terminal that joins nothing else. */
-function cellsOff(pattern: Pattern, contacts: readonly number[]): Odd[] {
-  const poles = polesWithContacts(pattern);
-  const kinds = poles.map(({ terminals }) => poleKind(pattern, terminals));
+function cellsOff(
+  pattern: Pattern,
+  contacts: readonly number[],
+  poles: readonly Pole[],
+  kinds: readonly PoleKind[],
+): Odd[] {
   const inPoles = new Set(poles.flatMap(({ terminals }) => terminals));
   const loose = contacts.filter((place) => !inPoles.has(place));
   const found: Odd[] = [];
@@ -100,9 +103,7 @@ function cellsOff(pattern: Pattern, contacts: readonly number[]): Odd[] {
     if (!star || (kind.kind !== 'cam' && !isShort(kind, others))) return;
     const candidates: { odd: Odd; of: PoleKind; same: number }[] = [];
     const consider = (terminal: number, setting: number, closedNow: boolean) => {
-      const changed = poleKind(flipped(pattern, star, terminal, setting), [
-        ...new Set([...terminals, terminal]),
-      ]);
+      const changed = starKind(turned(star, terminal, setting), pattern.length);
       if (!isOrdinary(changed)) return;
       const same = others.filter((other) => JSON.stringify(other) === JSON.stringify(changed)).length;
       const pair: [number, number] = [star.common, terminal];
@@ -134,16 +135,10 @@ const isOrdinary = ({ kind }: PoleKind): boolean =>
 const isShort = (kind: PoleKind, others: readonly PoleKind[]): boolean =>
   others.some((other) => isOrdinary(other) && JSON.stringify(other) !== JSON.stringify(kind));
 
-/** The pattern with one cell of a star turned. */
-function flipped(pattern: Pattern, { common, throws }: Star, terminal: number, setting: number): Pattern {
-  const partition = pattern[setting] as Pattern[number];
-  const net = throws.filter(({ closed }) => closed[setting]).map((one) => one.terminal);
-  const now = net.includes(terminal) ? net.filter((one) => one !== terminal) : [...net, terminal];
-  const members = new Set([common, ...throws.map((one) => one.terminal), terminal]);
-  const joined = new Set([common, ...now]);
-  const root = Math.min(...joined);
-  const changed = partition.map((before, place) =>
-    joined.has(place) ? root : members.has(place) ? place : before,
-  );
-  return pattern.with(setting, changed);
+/** A star with one cell turned; a terminal that was no throw of it becomes one. */
+function turned({ common, throws }: Star, terminal: number, setting: number): Star {
+  const before = throws.find((one) => one.terminal === terminal);
+  const rows = before?.closed ?? (throws[0]?.closed ?? []).map(() => false);
+  const now = { terminal, closed: rows.with(setting, rows[setting] !== true) };
+  return { common, throws: [...throws.filter((one) => one !== before), now] };
 }

@@ -55,6 +55,19 @@ describe('contacts', () => {
       [0, 3],
     ]);
   });
+
+  it('run through a common that stands behind its throws, and through that of 23 ways that add up', () => {
+    // 5 is in every net; as few contacts would do as a chain.
+    const behind = [[[4, 5]], [[1, 2, 4, 5]]].map((nets) => partitionFromGroups(6, nets));
+    expect(polesWithContacts(behind)).toMatchObject([
+      { common: 4, contacts: [[1, 4], [2, 4], [4, 5]] }, // prettier-ignore
+    ]);
+    const adding = Array.from({ length: 24 }, (_, setting) =>
+      partitionFromGroups(48, [Array.from({ length: setting + 1 }, (__, lug) => lug)]),
+    );
+    const [pole] = polesWithContacts(adding);
+    expect(pole?.contacts).toEqual(Array.from({ length: 23 }, (_, way) => [0, way + 1]));
+  });
 });
 
 describe('the truth table', () => {
