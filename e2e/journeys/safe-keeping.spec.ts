@@ -138,3 +138,22 @@ test('wrong files and wrong values are refused clearly, and nothing of them is t
   await page.goto('/nowhere');
   await expect(page.getByText('There is nothing at this address.')).toBeVisible();
 });
+
+test('a piece that only stands beside the page does not come: the page stays, and the piece comes later', async ({
+  page,
+  served,
+}) => {
+  let cut = 0;
+  await page.route('**/assets/*.js', async (route) => {
+    const response = await route.fetch();
+    const isBeside = (await response.text()).includes('data-sonner-toaster');
+    if (!isBeside || cut > 0) return route.fulfill({ response });
+    cut += 1;
+    return route.abort();
+  });
+  await page.goto(served.base);
+  await expect.poll(() => cut).toBe(1);
+  await expect(page.getByRole('link', { name: 'Which Way: the bench' })).toBeVisible();
+  await expect(page.getByRole('region', { name: /^Notifications/ })).toBeAttached({ timeout: 15_000 });
+  await expect(page.getByRole('link', { name: 'Which Way: the bench' })).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { plural } from './plural.js';
 import type { Route, RouteStep } from '@which-way/core/route';
+import { stillOpenWords } from './judge/for-use.js';
 import { SAFETY_SHORT } from './before/safety-short.js';
 
 export const STEP_WORDS: Record<RouteStep, string> = {
@@ -69,7 +70,11 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
     case 'differences':
       return { text: `Verify: ${next.missing} missing, ${next.extra} extra`, tone: 'amber' };
     case 'choose-replacement':
-      return { text: 'Agrees. Match: choose a replacement if one is needed', tone: 'plain' };
+      return { text: 'Pattern matches. Find a replacement if you need one', tone: 'plain' };
+    case 'fails':
+    case 'questions':
+    case 'not-in-ohms':
+      return { text: stillOpenWords(next), tone: next.code === 'not-in-ohms' ? 'plain' : 'amber' };
     case 'refit':
       return {
         text: next.replacement === null ? 'Refit: the same switch goes back' : `Chosen: ${next.replacement}`,

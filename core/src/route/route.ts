@@ -5,7 +5,7 @@ import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
 import { liveEvents, notesOf, recordsOf } from '../log/index.js';
 import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
-import { compareWithExpected, type Comparison } from '../verify/index.js';
+import { compareWithExpected, stillOpen, type Comparison, type StillOpen } from '../verify/index.js';
 import type { RouteStep } from './steps.js';
 
 /** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
@@ -22,13 +22,14 @@ export type NextThing =
   | { code: 'left-not-known'; count: number }
   | { code: 'compare' }
   | { code: 'differences'; missing: number; extra: number }
+  | StillOpen
   | { code: 'choose-replacement' }
   | { code: 'refit'; replacement: string | null }
   /** `whole`: nothing had failed or was left undone. */
   | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 5;
+export const ROUTE_ENGINE = 6;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
@@ -55,6 +56,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const signed = signedRefitOf(map);
   const comparison = table ? compareWithExpected(map, table) : null;
   const agrees = comparison?.outcome === 'agrees';
+  const open = agrees ? stillOpen(map) : null;
   const safety = safetyStanding(map.log, outOfMachine);
   // A switch in the hand, with nothing of the machine on it, has no supply to prove dead and no wires to tag.
   const nothingOfTheMachine = outOfMachine && liveEvents(map.log, 'safety-begun').length === 0;
@@ -64,7 +66,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
     tag: recordsOf(map.log, 'wire-tagged').length > 0,
     map: map.complete,
     table: map.complete,
-    verify: map.complete && agrees,
+    verify: map.complete && agrees && (open === null || open.code === 'fails'),
     match: chosen !== null,
     refit: signed?.stands === true,
   };
@@ -72,6 +74,7 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
   const { at, next } = whereTo(map, {
     trouble,
     comparison,
+    open,
     chosen: chosen?.name ?? null,
     signed: signed?.stands ? { by: signed.signed.by, whole: isWholeSignature(signed.signed) } : null,
   });
@@ -84,6 +87,7 @@ function whereTo(
   job: {
     trouble: SafetyTrouble['code'] | null;
     comparison: Comparison | null;
+    open: StillOpen | null;
     chosen: string | null;
     signed: { by: string; whole: boolean } | null;
   },
@@ -113,5 +117,6 @@ function whereTo(
   const { missing, extra } = job.comparison.count;
   if (missing + extra > 0) return { at: 'verify', next: { code: 'differences', missing, extra } };
   if (job.comparison.outcome !== 'agrees') return { at: 'verify', next: { code: 'compare' } };
+  if (job.open) return { at: job.open.code === 'fails' ? 'match' : 'verify', next: job.open };
   return { at: 'match', next: { code: 'choose-replacement' } };
 }

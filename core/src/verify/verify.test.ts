@@ -99,6 +99,35 @@ describe('laying a known switch beside the one in hand', () => {
   });
 });
 
+describe('what stands between wiring that agrees and a pass', () => {
+  /** A switch that does what it should, read by ear or in ohms. */
+  const agreeing = (groups: number[][][], tone: boolean) => {
+    const on = bench(3, 2);
+    mapHidden(hidden(groups, 3), on, { tone });
+    on.add({ kind: 'expected', table: tableOf(on, groups) });
+    return on;
+  };
+  const next = (on: Bench) => {
+    const { at, next: thing, done } = routeOf({ outOfMachine: true }, deriveMap(on.events));
+    return [at, thing, done.verify];
+  };
+
+  it('is nothing once it is read in ohms: what is not tested besides is said by the verdict', () => {
+    expect(next(agreeing(CHANGEOVER, false))).toEqual(['match', { code: 'choose-replacement' }, true]);
+  });
+
+  it('is that its contacts were heard, not measured', () => {
+    const open = { code: 'not-in-ohms', contacts: 2, byEar: true };
+    expect(next(agreeing(CHANGEOVER, true))).toEqual(['verify', open, false]);
+  });
+
+  it('is a line that fails, and that comes before what was only heard', () => {
+    const on = agreeing(CHANGEOVER, true);
+    on.add({ kind: 'mechanics-noted', sign: 'detents', found: 'at-fault', terminal: null, photo: null });
+    expect(next(on)).toEqual(['match', { code: 'fails', line: 'mechanics' }, true]);
+  });
+});
+
 describe('the route', () => {
   it('goes from make safe over map and verify to match, and never ahead of the facts', () => {
     const on = bench(3, 2);

@@ -15,3 +15,16 @@ export async function patiently<What>(
   }
   return load();
 }
+
+/**
+ * What only stands beside a page, tried until it comes: while the server is away a message or a chart is missed, never the page.
+ */
+export async function untilItComes<What>(load: () => Promise<What>, wait = 3000): Promise<What> {
+  for (;;) {
+    try {
+      return await load();
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, wait));
+    }
+  }
+}

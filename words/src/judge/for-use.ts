@@ -1,8 +1,16 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { wayOf } from '@which-way/core/refit';
-import { compareWithExpected, expectedOf, verdictOf, type Verdict } from '@which-way/core/verify';
+import {
+  compareWithExpected,
+  expectedOf,
+  stillOpen,
+  verdictOf,
+  type StillOpen,
+  type Verdict,
+} from '@which-way/core/verify';
 import { differenceWords } from '../match/difference.js';
-import { LINE_NAMES, REASON_WORDS } from './verdict.js';
+import { plural } from '../plural.js';
+import { LINE_NAMES, REASON_WORDS, WHOLE_WORDS } from './verdict.js';
 
 const LINES = ['pattern', 'contacts', 'insulation', 'mechanics'] as const;
 
@@ -28,6 +36,27 @@ export function forUseWords(map: SwitchMap, verdict: Verdict = verdictOf(map)): 
     default:
       return `${switchWords} is not cleared for use yet: ${because((line) => verdict[line].outcome !== 'pass')}.`;
   }
+}
+
+/** What stands between wiring that agrees and a pass, in a line. */
+export function stillOpenWords(open: StillOpen): string {
+  switch (open.code) {
+    case 'fails':
+      return `Pattern matches. ${LINE_NAMES[open.line]} failed: fix it, or find a replacement`;
+    case 'questions':
+      return `Pattern matches. ${plural(open.count, 'question')} open`;
+    case 'not-in-ohms':
+      return `Wiring agrees${open.byEar ? ' by ear' : ''}; ${plural(open.contacts, 'contact')} not measured in ohms`;
+  }
+}
+
+/** The verdict in a line; where the wiring agrees, what keeps it from a pass. */
+export function verdictHeadline(map: SwitchMap, verdict: Verdict = verdictOf(map)): string {
+  const { pattern, contacts } = verdict;
+  const agrees = pattern.outcome === 'pass' || pattern.reasons.join() === 'odd-open';
+  const open =
+    verdict.whole === 'not-yet' && agrees && contacts.outcome !== 'fail' ? stillOpen(map, verdict) : null;
+  return open ? stillOpenWords(open) : WHOLE_WORDS[verdict.whole];
 }
 
 /** Why a line of the verdict is what it is. */

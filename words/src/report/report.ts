@@ -26,7 +26,7 @@ import { differenceText } from '../match/match.js';
 import { functionWords, TRANSFER_WORDS } from '../refit.js';
 import { SYMPTOM_WORDS } from '../before/symptom.js';
 import { tableRows } from '../table/table-rows.js';
-import { forUseWords, reasonWords } from '../judge/for-use.js';
+import { forUseWords, reasonWords, verdictHeadline } from '../judge/for-use.js';
 import {
   CONTACT_WORDS,
   judgedWords,
@@ -140,7 +140,7 @@ function verdict({ map }: ReportSource): Section {
     part: 'verdict',
     heading: 'Verdict on the switch',
     pieces: [
-      facts('worked-out', WHOLE_WORDS[now.whole], ...lines),
+      facts('worked-out', verdictHeadline(map, now), ...lines),
       facts('measured', ...contactFacts(map), ...cycleFacts(map)),
       facts('measured', ...leaksOf(map).map((leak) => `Leak: ${leakWords(map.structure, leak)}`)),
       facts(

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { api, toldOf } from '../../api/client.js';
 import { DialogPanel } from '../../controls/dialog-panel.js';
 import { Notice } from '../../controls/notice.js';
+import { untilItComes } from '../../controls/patiently.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { FormPictures } from '../../parts/drawings/form-pictures.js';
 import { readStart } from './start-form.js';
@@ -30,7 +31,7 @@ const makingJobs = () => import('../../parts/begin/make-job.js');
 
 /** Only a simulated switch is chosen from the library. */
 const LibrarySelect = lazy(async () => ({
-  default: (await import('../../controls/fields/library-select.js')).LibrarySelect,
+  default: (await untilItComes(() => import('../../controls/fields/library-select.js'))).LibrarySelect,
 }));
 
 function StartForm({ onClose }: { onClose: () => void }) {

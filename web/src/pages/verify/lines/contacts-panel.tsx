@@ -15,11 +15,12 @@ import { loadWords } from '@which-way/words/tag/supplies-and-loads';
 import { readAmount } from '../../../controls/fields/amount.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { Pick } from '../../../controls/fields/pick.js';
+import { untilItComes } from '../../../controls/patiently.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { CONTACTS_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/contacts-panel';
 import { TextInput } from '../../../controls/fields/text-input.js';
 
-const ContactsChart = lazy(() => import('../charts/contacts-chart.js'));
+const ContactsChart = lazy(() => untilItComes(() => import('../charts/contacts-chart.js')));
 
 const MARKS: Record<ContactVerdict, string> = {
   good: '',

@@ -13,12 +13,13 @@ import { repeatedWords } from '@which-way/words/judge/verdict';
 import { lazy, Suspense, useState } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { Pick } from '../../../controls/fields/pick.js';
+import { untilItComes } from '../../../controls/patiently.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { CyclingDialog } from './cycling-dialog.js';
 import { simulatedRun } from './simulated-run.js';
 import { REPEAT_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/repeat-panel';
 
-const RunChart = lazy(() => import('../charts/run-chart.js'));
+const RunChart = lazy(() => untilItComes(() => import('../charts/run-chart.js')));
 
 /** Contacts worked again and again: what a single reading cannot say of a switch that fails sometimes. */
 export function RepeatPanel({ map }: { map: SwitchMap }) {

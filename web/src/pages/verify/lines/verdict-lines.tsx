@@ -1,12 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { contactLimitOf, verdictOf, type LineOutcome } from '@which-way/core/verify';
-import {
-  limitWords,
-  LINE_NAMES,
-  LINE_OUTCOME_WORDS,
-  REASON_WORDS,
-  WHOLE_WORDS,
-} from '@which-way/words/judge/verdict';
+import { limitWords, LINE_NAMES, LINE_OUTCOME_WORDS, REASON_WORDS } from '@which-way/words/judge/verdict';
+import { verdictHeadline } from '@which-way/words/judge/for-use';
 import { VERDICT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/verdict-lines';
 
 const LOOKS: Record<LineOutcome, string> = {
@@ -24,7 +19,7 @@ export function VerdictLines({ map }: { map: SwitchMap }) {
   return (
     <section aria-label={VERDICT_LINES_TEXT.verdict} className="grid gap-1">
       <h2 className="text-title leading-tight font-bold" data-testid="verdict">
-        {WHOLE_WORDS[verdict.whole]}
+        {verdictHeadline(map, verdict)}
       </h2>
       <dl className="grid grid-cols-[auto_auto_minmax(0,1fr)] items-baseline gap-x-3 gap-y-1">
         {LINES.map((name) => {
