@@ -48,6 +48,9 @@ const step = (page, name) =>
 
 const page = await pageOf(1280, 800);
 await page.goto('/');
+// Where each job stands is worked out beside the bench.
+await page.getByText('Desk fan').first().waitFor();
+await page.getByText('Being worked out').first().waitFor({ state: 'hidden' });
 await shoot(page, 'bench', 'Desk fan');
 await openJob(page, 'Pottery kiln');
 // The demo was left a while ago: the meter is checked first.

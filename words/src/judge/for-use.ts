@@ -42,7 +42,7 @@ export function forUseWords(map: SwitchMap, verdict: Verdict = verdictOf(map)): 
 export function stillOpenWords(open: StillOpen): string {
   switch (open.code) {
     case 'fails':
-      return `Pattern matches. ${LINE_NAMES[open.line]} failed: fix it, or find a replacement`;
+      return `Pattern matches. ${LINE_NAMES[open.line]} failed: fix the switch, or find a replacement`;
     case 'questions':
       return `Pattern matches. ${plural(open.count, 'question')} open`;
     case 'not-in-ohms':
