@@ -8,8 +8,9 @@ import {
   type LoadState,
 } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { asAnswered, type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
-import { positionsOf, requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
+import { type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
+import { requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
+import { sprungSettings } from '../table/index.js';
 import { expectedOf } from '../verify/index.js';
 import { chosenOf, wayOf } from './refit.js';
 
@@ -49,10 +50,8 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
   const own = recordsOf(log, 'function-asked');
   const settings = musts(map) ?? [];
   const loadsAround = machineOfSwitch(map)?.circuit.loads ?? [];
-  const meant = asAnswered(structure, log);
-  const springs = requiredSettings(meant).filter((setting) =>
-    positionsOf(meant, setting).some(({ rests }) => rests === 'momentary'),
-  );
+  const sprung = sprungSettings(map);
+  const springs = requiredSettings(structure).filter(({ id }) => sprung.has(id));
   const lines: FunctionCheck[] = [
     ...stopsOf(settings),
     ...settings.flatMap(({ setting, loads }) =>

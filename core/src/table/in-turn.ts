@@ -1,8 +1,8 @@
-import { liveEvents, restOf, springAnswersOf } from '../log/index.js';
+import { asAnswered, liveEvents } from '../log/index.js';
 import { factAt, isSettled, type SwitchMap } from '../continuity/index.js';
 import { blocks } from '../partition/index.js';
 import type { Quantity } from '../sense/index.js';
-import type { SettingId, TerminalId } from '../switch/index.js';
+import { positionsOf, type SettingId, type TerminalId } from '../switch/index.js';
 
 /** What is known of one setting, to be told from the first to the last. */
 export interface SettingTold {
@@ -45,19 +45,11 @@ export function settingsInTurn(map: SwitchMap): SettingTold[] {
 
 /** The settings in which a handle is held: it is meant to spring back from there. */
 export function sprungSettings({ structure, log }: Pick<SwitchMap, 'structure' | 'log'>): Set<SettingId> {
-  const answers = springAnswersOf(log);
-  const sprung = new Set(
-    structure.actuators.flatMap((actuator) =>
-      actuator.positions.flatMap((position) =>
-        restOf(actuator, position, answers).rests === 'momentary' ? [position.id] : [],
-      ),
-    ),
+  const meant = asAnswered(structure, log);
+  const held = meant.settings.filter((setting) =>
+    positionsOf(meant, setting).some(({ rests }) => rests === 'momentary'),
   );
-  return new Set(
-    structure.settings.flatMap(({ id, at }) =>
-      Object.values(at).some((position) => sprung.has(position)) ? [id] : [],
-    ),
-  );
+  return new Set(held.map(({ id }) => id));
 }
 
 /** By setting the newest reading across each pair that a person accepted as a part. */

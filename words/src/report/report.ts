@@ -8,6 +8,7 @@ import {
   reportPhotosOf,
   reportShapeOf,
 } from '@which-way/core/log';
+import type { TerminalId } from '@which-way/core/switch';
 import { chosenOf, signedRefitOf } from '@which-way/core/refit';
 import { identify } from '@which-way/core/table';
 import {
@@ -154,13 +155,16 @@ function verdict({ map }: ReportSource): Section {
   };
 }
 
+const contactName = ({ structure }: Pick<SwitchMap, 'structure'>, ends: readonly TerminalId[]): string =>
+  ends.map((id) => terminalName(structure, id)).join('–');
+
 /** Contacts that are not within the limit, with the limit. */
 function contactFacts(map: SwitchMap): string[] {
   const limit = limitWords(contactLimitOf(map));
   return judgedContacts(map)
     .filter(({ verdict, ohms }) => verdict !== 'good' && ohms !== null)
     .map((one) => {
-      const pair = one.terminals.map((id) => terminalName(map.structure, id)).join('–');
+      const pair = contactName(map, one.terminals);
       const at = settingName(map.structure, one.setting);
       return `Contact ${pair} at ${at}: ${judgedWords(one)}, ${CONTACT_WORDS[one.verdict]} (limit: ${limit})`;
     });
@@ -169,8 +173,8 @@ function contactFacts(map: SwitchMap): string[] {
 /** Contacts that were worked again and again, with how often they failed. */
 const cycleFacts = ({ log, structure }: SwitchMap): string[] =>
   recordsOf(log, 'contact-repeated').map((run) => {
-    const pair = run.terminals.map((id) => terminalName(structure, id)).join('–');
-    return `Worked again and again, ${pair} at ${settingName(structure, run.setting)}: ${repeatedWords(repeatedOf(run))}`;
+    const pair = contactName({ structure }, run.terminals);
+    return `Worked repeatedly, ${pair} at ${settingName(structure, run.setting)}: ${repeatedWords(repeatedOf(run))}`;
   });
 
 function done({ map }: ReportSource): Section {
