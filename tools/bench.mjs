@@ -23,6 +23,7 @@ const { matchPattern } = await import('@which-way/core/match');
 const { partitionFromGroups, relabel } = await import('@which-way/core/partition');
 const {
   answerTo,
+  clipTouch,
   blankField,
   EMPTY_HANDS,
   handleAt,
@@ -102,8 +103,13 @@ function mapBy(hidden, seed, { recheck = false, slip = -1, clips = 0 } = {}) {
     const began = now();
     const plan = planNext(map, handleAt(map));
     run.decide.push(now() - began);
-    if (plan.kind !== 'ask') return { ...run, map };
-    const { ask } = plan;
+    const ask = plan.kind === 'ask' ? plan.ask : null;
+    const touch = clipTouch(map, ask);
+    if (touch) {
+      add(touch);
+      continue;
+    }
+    if (!ask) return { ...run, map };
     const known = { terminals: change.terminals.map(({ id }) => id), settings: map.settings };
     const truthAt = (setting) => hidden[change.settings.findIndex(({ id }) => id === setting)];
     const values = truthfulValues(ask, known, truthAt, {

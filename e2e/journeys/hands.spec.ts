@@ -55,6 +55,9 @@ test('a dead clip is caught before anything is read with it, and the map is comp
   await looksSound(page, 'the Map');
   await enterUntil(bench, /was silent/);
   await expect(bench.prompt).toContainText('on anew');
+  // Before the clips come off each is touched once more: what was read with them is proved only then.
+  await enterUntil(bench, /^Touch the clips? on .* once more/);
+  await expect(page.getByTestId('prompt-small')).toContainText('wiggle the clip');
   await enterUntil(bench, /The map is complete/);
   await page.getByRole('link', { name: 'simulated switch' }).click();
   await expect(page.getByText('The map is complete, and it is the switch.')).toBeVisible();

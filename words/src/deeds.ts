@@ -20,6 +20,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'return-begun': 'the begin of the way back',
   'pairs-named': 'the pairs of a quick check',
   'clips-touched': 'clips that were touched',
+  'clips-doubted': 'clips that may have made no contact',
   expected: 'the expected table',
   chosen: 'the chosen replacement',
   noted: 'a note',

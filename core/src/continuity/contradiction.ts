@@ -15,6 +15,8 @@ export interface Contradiction {
   enough: ReadingId[];
   /** True when these are all readings that can be at fault; false when bundles are among them: one set of them, then. */
   everySuspect: boolean;
+  /** Places of clips any one of which, had it made no contact, explains it: what hung on it reads open whatever is joined. */
+  clips: number[];
   /** True when two or more tones are among the joins: parts in series may sound one by one and not together. */
   maybePartsInSeries: boolean;
 }
@@ -82,6 +84,7 @@ function describe(nodes: number, joins: Link[], opens: Link[]): Contradiction {
     joins: joins.map(({ reading }) => reading),
     enough: once(tonesFirst.map(({ reading }) => reading)),
     everySuspect: true,
+    clips: clipsThatExplain(nodes, { joins, opens, clauses: [] }),
     maybePartsInSeries: joins.filter(({ by }) => by === 'tone').length >= 2,
   };
 }
@@ -107,7 +110,7 @@ export function findBundleContradictions(
       const holds = (part: EvidenceSet) =>
         quick ? contradictsItself(size, part, steps) : inferFrom(size, part, steps) === null;
       const core = new Set(shrink(rest, holds));
-      found.push(coreOf(rest, core));
+      found.push(coreOf(size, rest, core));
       rest = without(rest, core);
     }
   } catch (error) {
@@ -117,7 +120,11 @@ export function findBundleContradictions(
   return { found, tangled: false };
 }
 
-function coreOf({ joins, opens, clauses }: EvidenceSet, core: ReadonlySet<ReadingId>): Contradiction {
+function coreOf(
+  size: number,
+  { joins, opens, clauses }: EvidenceSet,
+  core: ReadonlySet<ReadingId>,
+): Contradiction {
   const inCore = <Item extends { reading: ReadingId; by: Link['by'] }>(items: readonly Item[]) =>
     items.filter(({ reading }) => core.has(reading));
   const closed = [...inCore(joins), ...inCore(clauses)];
@@ -126,6 +133,20 @@ function coreOf({ joins, opens, clauses }: EvidenceSet, core: ReadonlySet<Readin
     joins: once(closed.map(({ reading }) => reading)),
     enough: [...core],
     everySuspect: false,
+    clips: clipsThatExplain(size, {
+      joins: inCore(joins),
+      opens: inCore(opens),
+      clauses: inCore(clauses),
+    }),
     maybePartsInSeries: closed.filter(({ by }) => by === 'tone').length >= 2,
   };
+}
+
+/** Clips without whose opens what contradicts agrees, in the order of their places. */
+function clipsThatExplain(size: number, { joins, opens, clauses }: EvidenceSet): number[] {
+  const clips = [...new Set(opens.flatMap((open) => open.clips ?? []))].sort((one, other) => one - other);
+  return clips.filter((clip) => {
+    const rest = opens.filter((open) => open.clips?.includes(clip) !== true);
+    return inferFrom(size, { joins, opens: rest, clauses }) !== null;
+  });
 }

@@ -29,7 +29,7 @@ export function decideFacts(
   const doubt = disputing ? doubtfulPairs(size, trusted, all) : null;
   const measured = PairMarks.none(size);
   for (const { a, b } of trusted.joins) measured.mark(a, b);
-  for (const { a, b, bundle } of trusted.opens) if (!bundle) measured.mark(a, b);
+  for (const { a, b, clips } of trusted.opens) if (!clips) measured.mark(a, b);
   const facts = new Array<Fact>(size * size).fill(UNKNOWN);
   const itself = known(false, true, false);
   for (let a = 0; a < size; a += 1) {

@@ -92,7 +92,7 @@ function groundOf(settled: Settled): Ground | null {
   const { joins, opens, terminals, facts } = settled;
   const links = [...joins, ...opens];
   const by = links[0]?.by ?? null;
-  const plain = links.every((link) => link.by === by && !link.bundle) && !facts.includes(ASSUMED_APART);
+  const plain = links.every((link) => link.by === by && !link.clips) && !facts.includes(ASSUMED_APART);
   let ground: Ground | null = null;
   if (plain) {
     const measured = new Uint8Array(terminals.length ** 2);

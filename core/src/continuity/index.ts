@@ -1,3 +1,5 @@
+export { clipsOf, type Clips, type ClipUse } from './clips.js';
+export { unprovedUses } from './clip-doubt.js';
 export { edgeBlocks } from './blocks-of-graph.js';
 export type { Contradiction } from './contradiction.js';
 export { isComplete } from './coverage.js';

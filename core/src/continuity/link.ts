@@ -6,8 +6,8 @@ export interface Link {
   b: number;
   reading: ReadingId;
   by: 'ohms' | 'tone';
-  /** One of the many pairs that an open bundle parts at once. */
-  bundle?: boolean;
+  /** One of the many pairs that an open bundle parts at once: those of its ends that hung on clips. */
+  clips?: number[];
 }
 
 /** The links of a shortest path from one place to another; null when there is none. Breadth first, in list order. */

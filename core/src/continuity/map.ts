@@ -7,6 +7,8 @@ import {
 } from '../sense/index.js';
 import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
 import { inPattern, allPositionsClosed, type SettingId, type Structure } from '../switch/index.js';
+import { byReading, clipRecordOf, NO_CLIPS, type ClipRecord, type ClipsByReading } from './clips.js';
+import { cameThroughOf, doubtedClips, unprovedUses } from './clip-doubt.js';
 import { extendSettled } from './extend-settled.js';
 import { NO_PARTS, partsAt, type PartsAt } from './parts-at.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
@@ -27,7 +29,9 @@ export interface SwitchMap {
   /** Contact terminals' places within `settled.terminals`. */
   contacts: number[];
   settings: ReadonlyMap<SettingId, MappedSetting>;
-  /** All required settings settled, nothing disputed, and every list of positions closed. */
+  /** What is clipped where, and what is proved of the clips. */
+  clips: ClipRecord;
+  /** All required settings settled, nothing disputed, nothing resting on a clip that nobody proved, every list of positions closed. */
   complete: boolean;
 }
 
@@ -39,18 +43,12 @@ export function createMapper(): Mapper {
   const read = createLogReader();
   const tapeMemory: TapeMemory = new WeakMap();
   let lastStructure: { changes: string; structure: Structure } | null = null;
-  let last: {
-    map: SwitchMap;
-    bySetting: Map<SettingId, ReadingEvidence[]>;
-    explained: Explanations;
-    assumed: Blocks[];
-    parts: { at: PartsAt; key: string };
-  } | null = null;
+  let last: Mapped | null = null;
   return (events) => {
     const { log, added } = read(events);
     const tail = last && added ? extendTape(last.map.tape, added, log, last.map.structure, tapeMemory) : null;
     if (last && tail) {
-      last = { ...last, ...goOn(last, log, tail) };
+      last = goOn(last, log, tail);
       return last.map;
     }
     const changes = liveEvents(log, 'restructured')
@@ -59,94 +57,157 @@ export function createMapper(): Mapper {
     if (lastStructure?.changes !== changes) lastStructure = { changes, structure: structureOf(log) };
     const { structure } = lastStructure;
     const tape = readTape(log, structure, tapeMemory);
-    const explained: Explanations = new Map(
-      liveEvents(log, 'explained').flatMap(({ what }) => what.readings.map((id) => [id, what.as] as const)),
-    );
+    const clips = clipRecordOf(log);
+    const grounds: Grounds = {
+      structure,
+      contacts: structure.terminals.flatMap((terminal, place) => (inPattern(terminal) ? [place] : [])),
+      explained: new Map(
+        liveEvents(log, 'explained').flatMap(({ what }) => what.readings.map((id) => [id, what.as] as const)),
+      ),
+      assumed: blocksApart(log),
+      parts: partsAt(log),
+      silent: silentClips(clips),
+    };
     const bySetting = groupEvidence(tape);
-    const assumed = blocksApart(log);
-    const parts = partsAt(log);
-    const contacts = structure.terminals.flatMap((terminal, place) => (inPattern(terminal) ? [place] : []));
-    const before = last;
-    const keeps =
-      before !== null &&
-      before.map.structure === structure &&
-      sameEntries(before.explained, explained) &&
-      sameItems(before.assumed, assumed) &&
-      before.parts.key === parts.key;
+    const before = last && sameGrounds(last.grounds, grounds) ? last : null;
     const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
       const evidence = bySetting.get(id) ?? [];
-      const known =
-        keeps && sameItems(before.bySetting.get(id) ?? [], evidence)
-          ? before.map.settings.get(id)
-          : undefined;
-      settings.set(id, known ?? settleOne({ structure, contacts, explained, assumed, parts }, id, evidence));
+      const same = before && sameItems(before.bySetting.get(id) ?? [], evidence);
+      settings.set(id, (same ? before.plain.get(id) : undefined) ?? settleOne(grounds, id, evidence));
     }
-    const map = { log, structure, tape, contacts, settings, complete: completeness(structure, settings) };
-    last = { map, bySetting, explained, assumed, parts };
-    return map;
+    last = mapped({ log, tape, clips, grounds, bySetting, plain: settings }, before?.reworked);
+    return last.map;
   };
 }
 
 /** What every setting of a map is settled by, besides its own evidence. */
 interface Grounds {
   structure: Structure;
-  contacts: readonly number[];
+  contacts: number[];
   explained: Explanations;
-  assumed: readonly Blocks[];
-  parts: { at: PartsAt };
+  assumed: Blocks[];
+  parts: { at: PartsAt; key: string };
+  silent: { clips: ClipsByReading; key: string };
+}
+
+/** A map, and what it was made of: what the next one may keep. */
+interface Mapped {
+  map: SwitchMap;
+  grounds: Grounds;
+  bySetting: Map<SettingId, ReadingEvidence[]>;
+  /** Settings before any clip is in doubt. */
+  plain: Map<SettingId, MappedSetting>;
+  reworked: Reworked;
+}
+
+/** Settings that were settled once more without what hung on some clips, by setting and clips. */
+type Reworked = Map<string, { from: MappedSetting; as: MappedSetting }>;
+
+function sameGrounds(one: Grounds, other: Grounds): boolean {
+  return (
+    one.structure === other.structure &&
+    one.parts.key === other.parts.key &&
+    one.silent.key === other.silent.key &&
+    sameEntries(one.explained, other.explained) &&
+    sameItems(one.assumed, other.assumed)
+  );
+}
+
+function silentClips({ uses }: ClipRecord): Grounds['silent'] {
+  const silent = uses.filter(({ standing }) => standing === 'silent');
+  const key = silent.map(({ terminal, readings }) => [terminal, ...readings].join()).join(';');
+  return { clips: byReading(silent), key };
 }
 
 function settleOne(
-  { structure, contacts, explained, assumed, parts }: Grounds,
+  { structure, contacts, explained, assumed, parts, silent }: Grounds,
   id: SettingId,
   evidence: readonly ReadingEvidence[],
+  doubted?: ClipsByReading,
 ): MappedSetting {
   const terminals = structure.terminals.map((terminal) => terminal.id);
-  const settled = settle(id, terminals, evidence, { explained, apart: assumed, partsAt: parts.at });
+  const by = { explained, apart: assumed, partsAt: parts.at, silent: silent.clips };
+  const settled = settle(id, terminals, evidence, { ...by, ...(doubted && { doubted }) });
   return { settled, coverage: coverageOf(settled, contacts) };
 }
 
 /** The map of a log that only goes on: the settings that the new lines speak of are settled anew, the others stay. */
-function goOn(
-  {
-    map: before,
-    bySetting,
-    explained,
-    assumed,
-    parts,
-  }: {
-    map: SwitchMap;
-    bySetting: Map<SettingId, ReadingEvidence[]>;
-    explained: Explanations;
-    assumed: Blocks[];
-    parts: { at: PartsAt };
-  },
-  log: Log,
-  tape: TapeLine[],
-): { map: SwitchMap; bySetting: Map<SettingId, ReadingEvidence[]> } {
+function goOn(last: Mapped, log: Log, tape: TapeLine[]): Mapped {
+  const { map: before, grounds, bySetting } = last;
   // Nothing was read: the settings, and the tape, stay the very same.
-  if (tape === before.tape) return { map: { ...before, log }, bySetting };
+  if (tape === before.tape) return { ...last, map: { ...before, log } };
   const fresh = groupEvidence(tape.slice(before.tape.length));
   const evidence = new Map(bySetting);
-  const settings = new Map(before.settings);
+  const plain = new Map(last.plain);
   for (const [id, items] of fresh) {
     const all = (evidence.get(id) ?? []).concat(items);
     evidence.set(id, all);
-    const known = settings.get(id);
+    const known = plain.get(id);
     if (!known) continue;
     // Parts may settle more, or less, once a net has grown.
-    const plain = assumed.length === 0 && parts.at === NO_PARTS;
-    const extended = plain ? extendSettled(known.settled, items) : null;
-    settings.set(
+    const alone = grounds.assumed.length === 0 && grounds.parts.at === NO_PARTS;
+    const extended = alone ? extendSettled(known.settled, items) : null;
+    plain.set(
       id,
       extended
-        ? { settled: extended, coverage: coverageOf(extended, before.contacts) }
-        : settleOne({ ...before, explained, assumed, parts }, id, all),
+        ? { settled: extended, coverage: coverageOf(extended, grounds.contacts) }
+        : settleOne(grounds, id, all),
     );
   }
-  const complete = completeness(before.structure, settings);
-  return { map: { ...before, log, tape, settings, complete }, bySetting: evidence };
+  const still = before.clips === NO_CLIPS && !tape.slice(before.tape.length).some(hasClips);
+  const clips = still ? NO_CLIPS : clipRecordOf(log);
+  return mapped({ log, tape, clips, grounds, bySetting: evidence, plain }, last.reworked);
+}
+
+const hasClips = ({ reading: { red, black } }: TapeLine): boolean => red.length + black.length > 2;
+
+/** The map of settings that are settled as if every clip made contact: what hung on those in doubt is taken out again. */
+function mapped(
+  {
+    log,
+    tape,
+    clips: touches,
+    grounds,
+    bySetting,
+    plain,
+  }: Pick<Mapped, 'grounds' | 'bySetting' | 'plain'> & { log: Log; tape: TapeLine[]; clips: ClipRecord },
+  before: Reworked = new Map(),
+): Mapped {
+  const { structure, contacts } = grounds;
+  const reworked: Reworked = new Map();
+  const rework = (id: SettingId, as: MappedSetting, doubted: ClipsByReading): MappedSetting => {
+    const evidence = bySetting.get(id) ?? [];
+    const theirs = evidence.flatMap(({ reading }) => {
+      const clips = doubted.get(reading);
+      return clips ? [[reading, ...clips].join()] : [];
+    });
+    if (theirs.length === 0) return as;
+    const key = [id, ...theirs].join(';');
+    const known = before.get(key);
+    const again = known?.from === as ? known.as : settleOne(grounds, id, evidence, doubted);
+    reworked.set(key, { from: as, as: again });
+    return again;
+  };
+  const reworkAll = (settings: ReadonlyMap<SettingId, MappedSetting>, doubted: ClipsByReading) =>
+    doubted.size === 0
+      ? settings
+      : new Map([...settings].map(([id, setting]) => [id, rework(id, setting, doubted)]));
+  const asked = unprovedUses(touches).length > 0;
+  const cameThrough = cameThroughOf(tape, (id) => plain.get(id)?.settled);
+  const clips = asked ? { ...touches, uses: clipRecordOf(log, cameThrough).uses } : touches;
+  const settings = reworkAll(
+    plain,
+    doubtedClips(
+      [...plain.values()].map(({ settled }) => settled),
+      clips,
+    ),
+  );
+  const unproved = byReading(unprovedUses(clips));
+  const complete =
+    completeness(structure, settings) && completeness(structure, reworkAll(settings, unproved));
+  const map = { log, structure, tape, contacts, settings, clips, complete };
+  return { map, grounds, bySetting, plain, reworked };
 }
 
 /** What persons assumed, and did not take back: blocks that do not touch each other. */

@@ -1,10 +1,12 @@
 import { cellOf } from '../partition/index.js';
 import type { ReadingEvidence } from '../sense/index.js';
 import type { ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import type { ClipsByReading } from './clips.js';
 import { findBundleContradictions, findContradictions, type Contradiction } from './contradiction.js';
 import { decideFacts, doubtfulPairs } from './decide-facts.js';
 import { inferFrom, without, type EvidenceSet } from './evidence-set.js';
 import { ASSUMED_APART, DISPUTED, known, UNKNOWN, type Fact } from './fact.js';
+import type { Link } from './link.js';
 import { canonicalState, emptyState, netsOfState, Steps, TooTangled } from './net-state.js';
 import type { Blocks, Explanations, Settled } from './settled.js';
 import { NO_PARTS, type PartsAt } from './parts-at.js';
@@ -19,6 +21,10 @@ export interface SettledBy {
   apart?: readonly Blocks[];
   /** Declared parts that were on at each reading. */
   partsAt?: PartsAt;
+  /** Clips that made no contact: what they parted is not used. */
+  silent?: ClipsByReading;
+  /** Clips that perhaps made none: what they parted is in dispute. */
+  doubted?: ClipsByReading;
 }
 
 /**
@@ -29,10 +35,10 @@ export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly ReadingEvidence[],
-  { explained = new Map(), apart = [], partsAt = NO_PARTS }: SettledBy = {},
+  { explained = new Map(), apart = [], partsAt = NO_PARTS, silent, doubted }: SettledBy = {},
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
-  const plain = sortEvidence(evidence, place, explained);
+  const plain = sortEvidence(evidence, place, explained, silent);
   const sorted =
     partsAt === NO_PARTS
       ? plain
@@ -48,7 +54,7 @@ export function settle(
   const contradictions = [...pairwise, ...found];
   const { lookAgain, unused, inCircuit } = sorted;
   const rest = { setting, terminals, contradictions, lookAgain, unused, inCircuit };
-  const trusted = without(sorted, suspectsOf(contradictions));
+  const trusted = withoutDoubted(without(sorted, suspectsOf(contradictions)), terminals, doubted);
   const settled = tangled ? null : settleTrusted(size, trusted, sorted, steps);
   if (!settled) return { ...rest, ...nothingClaimed(size, sorted) };
   for (const blocks of apart) assumeApart(settled.facts, size, blocks, place);
@@ -110,6 +116,17 @@ function assumeApart(
       const cell = cellOf(size, a, b);
       if (facts[cell] === UNKNOWN) facts[cell] = ASSUMED_APART;
     }
+}
+
+/** Without what was parted through a clip that is in doubt. */
+function withoutDoubted(
+  { joins, opens, clauses }: EvidenceSet,
+  terminals: readonly TerminalId[],
+  doubted: ClipsByReading = new Map(),
+): EvidenceSet {
+  const isDoubted = ({ reading, clips = [] }: Link) =>
+    clips.some((place) => doubted.get(reading)?.has(terminals[place] as TerminalId) === true);
+  return { joins, opens: opens.filter((link) => !isDoubted(link)), clauses };
 }
 
 function suspectsOf(contradictions: readonly Contradiction[]): Set<ReadingId> {

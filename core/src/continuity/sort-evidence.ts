@@ -1,5 +1,6 @@
 import { looksAgain, type ReadingEvidence } from '../sense/index.js';
 import type { ReadingId, TerminalId } from '../switch/index.js';
+import { clipsOf, type ClipsByReading } from './clips.js';
 import type { EvidenceSet } from './evidence-set.js';
 import type { Link } from './link.js';
 import { findDirection, findOneWay, findSoundsThrough, type PlacedEvidence } from './odd-pairs.js';
@@ -17,12 +18,13 @@ export function sortEvidence(
   evidence: readonly ReadingEvidence[],
   place: ReadonlyMap<TerminalId, number>,
   explained: Explanations,
+  silent: ClipsByReading = new Map(),
 ): Sorted {
   const sorted: Sorted = { joins: [], opens: [], clauses: [], lookAgain: [], unused: [], inCircuit: [] };
   const pairs: PlacedEvidence[] = [];
   for (const item of evidence) {
     if (item.red.length !== 1 || item.black.length !== 1) {
-      sortBundle(sorted, item, place);
+      sortBundle(sorted, item, place, silent.get(item.reading));
       continue;
     }
     const red = place.get(item.red[0] as TerminalId);
@@ -86,10 +88,16 @@ const lookReason = ({ because }: ReadingEvidence): LookAgain['because'] =>
   because === 'unsteady' ? 'unsteady' : 'middle';
 
 /**
- * A bundle with nothing else tied: open parts every net that meets the one side from every net that meets the other;
- * low says that some net meets both. Between the two it decides nothing and blocks nothing: it has to be split.
+ * A bundle with nothing else tied: open parts every net that meets the one side from every net that meets the other, but for what
+ * hung on a clip that made no contact; low says that some net meets both. Between the two it decides nothing and blocks nothing: it
+ * has to be split.
  */
-function sortBundle(sorted: Sorted, item: ReadingEvidence, place: ReadonlyMap<TerminalId, number>): void {
+function sortBundle(
+  sorted: Sorted,
+  item: ReadingEvidence,
+  place: ReadonlyMap<TerminalId, number>,
+  silent: ReadonlySet<TerminalId> = new Set(),
+): void {
   const sideOf = (lead: readonly TerminalId[]) => lead.flatMap((id) => place.get(id) ?? []);
   const [red, black] = [sideOf(item.red), sideOf(item.black)];
   const whole = red.length === item.red.length && black.length === item.black.length;
@@ -99,9 +107,14 @@ function sortBundle(sorted: Sorted, item: ReadingEvidence, place: ReadonlyMap<Te
     sorted.unused.push(reading);
   else if (says === 'joins') sorted.clauses.push({ red, black, reading, by });
   else {
+    const dead = new Set([...silent].map((id) => place.get(id)));
+    const clips = new Set([...clipsOf(item.red), ...clipsOf(item.black)].map((id) => place.get(id)));
     for (const one of red)
-      for (const other of black)
-        sorted.opens.push({ a: Math.min(one, other), b: Math.max(one, other), reading, by, bundle: true });
+      for (const other of black) {
+        if (dead.has(one) || dead.has(other)) continue;
+        const [a, b] = [Math.min(one, other), Math.max(one, other)];
+        sorted.opens.push({ a, b, reading, by, clips: [a, b].filter((end) => clips.has(end)) });
+      }
   }
 }
 

@@ -1,3 +1,4 @@
+import type { ClipUse } from '../continuity/index.js';
 import type { Approach, Ask } from '../log/index.js';
 import type { ClosedBy, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import type { Measured } from './measurement.js';
@@ -36,6 +37,8 @@ export type Act =
   | { do: 'range'; rangeOhms: number | null }
   | { do: 'approach'; change: Partial<Approach> }
   | { do: 'ask-skipped' }
+  /** Clips may have made no contact: what they parted is asked again. */
+  | { do: 'doubt-clips'; uses: Pick<ClipUse, 'terminal' | 'readings'>[] }
   | { do: 'recheck' }
   | { do: 'way-back' }
   | { do: 'wires-off' }

@@ -114,8 +114,8 @@ const otherSide: Doing<ActOf<'other-side'>> = (moment, _, means) => {
 
 const skip: Doing<ActOf<'skip'>> = (moment, { reason }) => {
   const { task } = moment;
-  if (task?.kind !== 'prompt' && task?.kind !== 'clips') return stays(moment);
-  return writes(moment, { kind: 'skipped', prompt: task.prompt, reason });
+  const prompt = task?.kind === 'prompt' || task?.kind === 'clips' ? task.prompt : null;
+  return prompt ? writes(moment, { kind: 'skipped', prompt, reason }) : stays(moment);
 };
 
 const restructures = (moment: Moment, change: StructureChange): ProbingStep =>
@@ -190,6 +190,10 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
     return { ...stays(moment), deeds: skips.map((target) => withdrawDeed(moment.map.log, target)) };
   },
   recheck: (moment) => ({ ...stays(moment), deeds: [{ kind: 'recheck-begun' }] }),
+  'doubt-clips': (moment, { uses }) => ({
+    ...stays(moment),
+    deeds: [{ kind: 'clips-doubted', clips: uses.map(({ terminal, readings }) => ({ terminal, readings })) }],
+  }),
   'way-back': (moment) => ({ ...stays(moment), deeds: [{ kind: 'return-begun' }] }),
   'wires-off': (moment) => ({ ...stays(moment), deeds: [{ kind: 'wires-off', off: true }] }),
   measured: (moment, { measured }, means) => takesMeasured(moment, measured, means),

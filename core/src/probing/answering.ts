@@ -1,4 +1,4 @@
-import { answerTo } from '../planner/index.js';
+import { answerTo, clipTouch } from '../planner/index.js';
 import { lastCheck } from '../sense/index.js';
 import {
   liveEvents,
@@ -6,7 +6,6 @@ import {
   readingsAsked,
   type Ask,
   type Deed,
-  type Lead,
   type Prompt,
   type Reading,
   type Value,
@@ -21,9 +20,6 @@ import { asksAgain, betweenBands, impliedIn, isJoin, leaks, type Found } from '.
 import { zeroTrouble } from './zero.js';
 
 type Source = 'typed' | 'simulated' | 'meter';
-
-/** A lead on one terminal or several, as a list. */
-const lead = (ids: TerminalId | Lead): Lead => [ids].flat();
 
 /** After so many leaks that were the same with the hands off, the rest are kept as they are read. */
 const ENOUGH_LEAKS = 3;
@@ -116,20 +112,16 @@ export function checksMeter(moment: Moment, value: Value): ProbingStep {
   return writes(moment, { kind: 'meter-checked', leadsTogether: value, meter });
 }
 
-/** All clips are touched: the silent ones are put on anew, and touched again. */
+/** All clips are touched: the silent ones are put on anew, and touched again; before they come off, what they parted is asked again. */
 export function touchesClips(moment: Moment, silent: readonly TerminalId[]): ProbingStep {
-  const { task } = moment;
-  if (task?.kind !== 'clips') return stays(moment);
-  const { ask } = task.prompt;
-  const several = (ids: TerminalId | Lead) => (lead(ids).length > 1 ? lead(ids) : []);
-  const step = writes(moment, {
-    kind: 'clips-touched',
-    red: several(ask.red),
-    black: several(ask.black),
-    silent: [...silent],
-  });
+  const { task, map } = moment;
+  const touch = task?.kind === 'clips' ? clipTouch(map, task.prompt?.ask ?? null, silent) : null;
+  if (task?.kind !== 'clips' || !touch) return stays(moment);
+  const { closing } = task.change;
+  const step = writes(moment, touch);
   if (silent.length === 0) return step;
-  return { ...step, hands: { ...step.hands, message: { code: 'clips-silent', terminals: silent } } };
+  const code = closing ? 'clips-were-silent' : 'clips-silent';
+  return { ...step, hands: { ...step.hands, message: { code, terminals: silent } } };
 }
 
 /** What the meter is asked for the task as a whole; null where nothing is to be measured. */

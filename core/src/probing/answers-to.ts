@@ -1,6 +1,7 @@
 import { frameAsk, returnSweep, returnWanted } from '../planner/index.js';
 import { lastCheck } from '../sense/index.js';
 import { ACTS_OF, type Lead } from '../log/index.js';
+import type { TerminalId } from '../switch/index.js';
 import type { Act } from './act.js';
 import type { Moment } from './moment.js';
 import { settlingOf } from './settling.js';
@@ -38,6 +39,8 @@ export type PlainLabel =
   | 'way-back'
   | 'all-to-frame'
   | 'wires-are-off'
+  | 'read-them-again'
+  | 'off-already'
   | 'undo';
 
 /** An answer that the hands can give now. */
@@ -100,7 +103,11 @@ export function answersTo(moment: Moment): Answer[] {
     case 'plan':
       return [...planAnswers(moment), ...(skipsUndo(moment) ? [] : [undo]), ...waysOn(moment)];
     case 'clips':
-      return [yesAnswer(moment, clipsLabel(moment)), skipAnswer, undo];
+      return [
+        yesAnswer(moment, clipsLabel(moment)),
+        task.change.closing ? offAlready(moment, task.change.touch) : skipAnswer,
+        undo,
+      ];
     case 'correct':
       return [...valueAnswers(moment), undo];
     case 'prompt':
@@ -111,6 +118,17 @@ export function answersTo(moment: Moment): Answer[] {
 /** Before the first check there is nothing to take back. */
 const skipsUndo = ({ task }: Moment): boolean =>
   task?.kind === 'plan' && task.plan.kind === 'check-meter' && task.plan.why === 'first';
+
+/** The clips came off before anyone touched them: what read open through them is asked again. */
+const offAlready = ({ map }: Moment, clips: readonly TerminalId[]): Answer => ({
+  act: {
+    do: 'doubt-clips',
+    uses: map.clips.uses.filter(({ standing, terminal }) => standing === 'on' && clips.includes(terminal)),
+  },
+  label: plain('off-already'),
+  key: null,
+  look: 'beside',
+});
 
 function clipsLabel({ meter, found }: Moment): Label {
   if (meter !== null) return plain('touch-each');
@@ -188,6 +206,10 @@ function planAnswers(moment: Moment): Answer[] {
       return [main({ do: 'approach', change: { extent: 'everything' } }, 'go-on-to-everything')];
     case 'in-circuit-left':
       return [main({ do: 'wires-off' }, 'wires-are-off')];
+    case 'clips-unproved':
+      return [main({ do: 'doubt-clips', uses: task.plan.uses }, 'read-them-again')];
+    case 'prove-clips':
+      return [];
     case 'done':
       return [main({ do: 'recheck' }, 're-check')];
     case 'rechecked':

@@ -14,7 +14,7 @@ export interface ProbingHands {
   /** A tone from the beeper, or ohms from the display. */
   sense: Sense;
   /** What was tapped of a prompt that is answered by several at once. */
-  tapped: { prompt: PromptId; values: Found } | null;
+  tapped: { prompt: PromptId | null; values: Found } | null;
   typed: string;
   message: Message | null;
   again: Again;

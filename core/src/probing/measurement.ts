@@ -36,7 +36,7 @@ export function nameOfTask({ task }: Pick<Moment, 'task'>): string {
     case 'prompt':
       return `prompt ${task.prompt.id}`;
     case 'clips':
-      return `clips ${task.prompt.id} ${task.change.touch.join()}`;
+      return `clips ${task.prompt?.id ?? 'at the end'} ${task.change.touch.join()}`;
     case 'correct':
       return `again ${task.reading.id}`;
     case 'plan':

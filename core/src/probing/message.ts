@@ -23,7 +23,10 @@ export type Message =
   | { code: 'nothing-tapped' }
   | { code: 'some-tapped' }
   | { code: 'tap-silent-clips' }
+  /** Put on and silent: it goes on anew. */
   | { code: 'clips-silent'; terminals: readonly TerminalId[] }
+  /** Silent after it was read with: what it parted is asked again. */
+  | { code: 'clips-were-silent'; terminals: readonly TerminalId[] }
   /** The leads together did not read as leads alone do. */
   | { code: 'zero-silent' }
   | { code: 'zero-broken'; value: Value }

@@ -65,7 +65,8 @@ export function momentOf(scene: Scene, hands: ProbingHands, known: MapMoment = m
     ({ reading, standing }) => hands.again.readings[0] === reading.id && standing === 'counts',
   )?.reading;
   const task = taskOf(again, plan, prompt, clips);
-  const found = hands.tapped && hands.tapped.prompt === prompt?.id ? hands.tapped.values : NOTHING_FOUND;
+  const found =
+    hands.tapped && hands.tapped.prompt === (prompt?.id ?? null) ? hands.tapped.values : NOTHING_FOUND;
   const many = task?.kind === 'prompt' && isMany(task.prompt.ask) ? task.prompt.ask : null;
   const implied = impliedIn(map, prompt, found);
   return {

@@ -60,6 +60,5 @@ export function sets(moment: Moment, of: TerminalId | SettingId, value: Value | 
   const values = new Map(moment.found);
   if (value) values.set(of, value);
   else values.delete(of);
-  const tapped = moment.prompt ? { prompt: moment.prompt.id, values } : moment.hands.tapped;
-  return handsAre(moment, { tapped, message: null });
+  return handsAre(moment, { tapped: { prompt: moment.prompt?.id ?? null, values }, message: null });
 }

@@ -20,13 +20,13 @@ export type Sense = 'tone' | 'ohms';
 export type Task =
   | { kind: 'plan'; plan: Exclude<Plan, { kind: 'ask' }> }
   | { kind: 'prompt'; prompt: Prompt }
-  /** Before the prompt is read, the clips that it wants: which come off, which go on, which are touched once. */
-  | { kind: 'clips'; prompt: Prompt; change: ClipChange }
+  /** Before the prompt is read, or at the end, the clips: which come off, which go on, which are touched. */
+  | { kind: 'clips'; prompt: Prompt | null; change: ClipChange }
   | { kind: 'correct'; reading: Reading };
 
 /**
  * What is to be done: a correction before the meter check before the clips that the shown prompt wants before that prompt
- * before the plan's own.
+ * before the plan's own, clips to prove among them.
  */
 export function taskOf(
   wrong: Reading | undefined,
@@ -38,6 +38,12 @@ export function taskOf(
   if (plan?.kind === 'check-meter') return { kind: 'plan', plan };
   if (prompt && clips) return { kind: 'clips', prompt, change: clips };
   if (prompt) return { kind: 'prompt', prompt };
+  if (plan?.kind === 'prove-clips')
+    return {
+      kind: 'clips',
+      prompt,
+      change: { off: [], on: { red: [], black: [] }, touch: plan.clips, closing: true },
+    };
   return plan === null || plan.kind === 'ask' ? null : { kind: 'plan', plan };
 }
 
@@ -45,7 +51,11 @@ export function taskOf(
 export function standsIn(task: Task, structure: Structure): boolean {
   const inUse = new Set<string>([...structure.terminals, ...structure.settings].map(({ id }) => id));
   const { kind } = task;
-  if (kind === 'prompt' || kind === 'clips') return namedIn(task.prompt.ask).every((id) => inUse.has(id));
+  if (kind === 'prompt') return namedIn(task.prompt.ask).every((id) => inUse.has(id));
+  if (kind === 'clips')
+    return [...task.change.touch, ...(task.prompt ? namedIn(task.prompt.ask) : [])].every((id) =>
+      inUse.has(id),
+    );
   if (kind === 'correct')
     return [task.reading.setting, ...task.reading.red, ...task.reading.black].every((id) => inUse.has(id));
   return !('setting' in task.plan) || inUse.has(task.plan.setting);

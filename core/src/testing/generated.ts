@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { answerTo, planNext, type Outlook } from '../planner/index.js';
+import { answerTo, clipTouch, planNext, type Outlook } from '../planner/index.js';
 import { truthfulValues } from '../simulated/index.js';
 import { createMapper, type SwitchMap } from '../continuity/index.js';
 import {
@@ -149,8 +149,13 @@ export function mapHidden(
     onPrompt?.(mapper(on.events));
     const map = mapper(on.events);
     const plan = planNext(map, at, outlook);
-    if (plan.kind !== 'ask') return { map, readings, touches, asked };
-    const { ask } = plan;
+    const ask = plan.kind === 'ask' ? plan.ask : null;
+    const touch = clipTouch(map, ask);
+    if (touch) {
+      on.add(touch);
+      continue;
+    }
+    if (!ask) return { map, readings, touches, asked };
     const prompt = { id: on.newId<PromptId>(), ask };
     on.add({ kind: 'prompt-shown', prompt });
     const values = truthfulValues(

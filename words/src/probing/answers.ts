@@ -28,6 +28,8 @@ const WORDS: Record<PlainLabel, string> = {
   'way-back': 'Way back, one pair each',
   'all-to-frame': 'All lugs to the frame',
   'wires-are-off': 'The wires are off',
+  'read-them-again': 'Read them again',
+  'off-already': 'They’re off already',
   undo: 'Undo',
 };
 

@@ -48,12 +48,9 @@ export function messageWords(structure: Structure, message: Message): string {
       return 'Type what the meter shows, such as 0,3; or Space for OL.';
     case 'tap-silent-clips':
       return 'Tap the clips that are silent, or type them; then Enter.';
-    case 'clips-silent': {
-      const named = terminalList(structure, message.terminals);
-      return message.terminals.length === 1
-        ? `The clip on ${named} was silent. Put it on anew, then touch it again.`
-        : `The clips on ${named} were silent. Put them on anew, then touch them again.`;
-    }
+    case 'clips-silent':
+    case 'clips-were-silent':
+      return silentClipsWords(structure, message);
     case 'zero-silent':
       return 'No sound with the leads together: look at the dial, the plugs and the battery, then try again.';
     case 'zero-broken':
@@ -78,3 +75,16 @@ const OWN_PAIR = 'For a pair of your own choice press “Another pair” or type
 /** What is wrong with the pairs of a quick check; `wrong`: the part that is none. */
 export const wrongPairWords = (wrong: string | null): string =>
   `${wrong === null ? 'No pair is named' : `“${wrong}” is no pair of terminals`}. Name pairs such as 1-2, 3-4.`;
+
+/** Clips that made no contact when they were touched: new ones go on anew, what the others parted is asked again. */
+function silentClipsWords(
+  structure: Structure,
+  { code, terminals }: Extract<Message, { code: 'clips-silent' | 'clips-were-silent' }>,
+): string {
+  const one = terminals.length === 1;
+  const clips = `${one ? 'The clip' : 'The clips'} on ${terminalList(structure, terminals)} ${one ? 'was' : 'were'} silent`;
+  const it = one ? 'it' : 'them';
+  return code === 'clips-silent'
+    ? `${clips}. Put ${it} on again, then touch ${it} again.`
+    : `${clips}: what read open through ${it} is asked again.`;
+}

@@ -1,9 +1,9 @@
-import type { SwitchMap } from '@which-way/core/continuity';
+import type { ClipUse, SwitchMap } from '@which-way/core/continuity';
 import { handleLeftAt, type Plan } from '@which-way/core/planner';
 import type { SettingId } from '@which-way/core/switch';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../map/facts.js';
 import { settingMoveWords } from '../tag/handles.js';
-import { settingName, terminalName } from '../terminals.js';
+import { settingName, terminalList, terminalName } from '../terminals.js';
 
 /** What is asked, big; and what stays as it is, small. */
 export interface PromptWords {
@@ -54,6 +54,17 @@ export function lookAgainWords(
     `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${
       item.readings.length < ENOUGH_READINGS ? LOOK_AGAIN_ADVICE[item.because] : ENOUGH_ADVICE
     }`,
+  );
+}
+
+/** Clips that came off before anyone touched them again: since which reading. */
+export function clipsUnprovedWords(map: SwitchMap, uses: readonly ClipUse[]): PromptWords {
+  const clips = terminalList(map.structure, [...new Set(uses.map(({ terminal }) => terminal))]);
+  const first = new Set(uses.map(({ readings }) => readings[0]));
+  const since = map.tape.findIndex(({ reading }) => first.has(reading.id)) + 1;
+  return say(
+    uses.length === 1 ? `The clip on ${clips} isn’t proved` : `The clips on ${clips} aren’t proved`,
+    `Nobody touched ${uses.length === 1 ? 'it' : 'them'} again since reading ${since}, so what read open may be false. The map isn’t complete until that is read again.`,
   );
 }
 

@@ -3,6 +3,7 @@ import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
   mostLeftIn,
+  suspectClips,
   handleLeftAt,
   holdsItself,
   type CheckDue,
@@ -27,6 +28,7 @@ import {
   named,
   namedPairsWords,
   notRecheckedWords,
+  clipsUnprovedWords,
   say,
   sayAt,
   workingPairsWords,
@@ -88,6 +90,10 @@ function planWords(
         'Take the wires off',
         `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, say so, and it is asked again.`,
       );
+    case 'prove-clips':
+      return closingWords(map, task.plan.clips);
+    case 'clips-unproved':
+      return clipsUnprovedWords(map, task.plan.uses);
     case 'disputed':
       return sayAt(
         map,
@@ -113,7 +119,7 @@ function planWords(
     case 'rechecked':
       return say(
         'Complete and re-checked',
-        'Any single wrong reading would have shown. A fault of the set-up, such as a dead clip or a row counted wrong, would not.',
+        'Any single wrong reading would have shown. A fault of the set-up, such as a row counted wrong, would not.',
       );
   }
 }
@@ -121,9 +127,20 @@ function planWords(
 /** The reading that is most in doubt, where there is one. */
 function doubtWords(map: SwitchMap, task: Task): string {
   const settling = settlingOf(map, task);
+  const clip = clipInDoubt(map, task);
+  if (clip)
+    return `Check the clip on ${terminalName(map.structure, clip)}: it may not be making contact. Read one of the panel again, or say there what the clip did.`;
   return settling
     ? `Most in doubt: ${pairWords(map.structure, settling)}. Read it again, or another one of the panel.`
     : 'Read one of them again: see the panel.';
+}
+
+/** The clip that explains what the plan stopped at, the likeliest; null where none does. */
+function clipInDoubt(map: SwitchMap, task: Task): TerminalId | null {
+  if (task.kind !== 'plan' || task.plan.kind !== 'disputed') return null;
+  const { setting } = task.plan;
+  const contradictions = map.settings.get(setting)?.settled.contradictions ?? [];
+  return contradictions.flatMap((one) => suspectClips(map, setting, one))[0]?.terminal ?? null;
 }
 
 const recheckWords = (cost: RecheckCost | null): string =>
@@ -254,12 +271,13 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
 /** Which clips come off and which go on, in that order, and that each new one is touched once. */
 function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'clips' }>): PromptWords {
   const list = (ids: readonly TerminalId[]) => terminalList(map.structure, ids);
-  const { off, on, touch } = change;
+  const { off, on, touch, closing } = change;
+  if (closing) return closingWords(map, touch);
   const put = [
     ...(on.red.length > 0 ? [`red clips on ${list(on.red)}`] : []),
     ...(on.black.length > 0 ? [`black clips on ${list(on.black)}`] : []),
   ].join(', ');
-  const lone = [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
+  const lone = prompt && [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
   const each =
     touch.length === 1
       ? 'It must sound'
@@ -268,6 +286,19 @@ function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'c
     turn: off.length > 0 ? `Take off the clips on ${list(off)}` : null,
     big: put === '' ? `Put the clip on ${list(touch)} on anew` : `${put[0]?.toUpperCase()}${put.slice(1)}`,
     small: `Then touch ${lone} to ${list(touch)}. ${each}. Tap one that is silent.`,
+    red: null,
+  };
+}
+
+/** Clips that are to come off are touched once more first. */
+function closingWords(map: SwitchMap, touch: readonly TerminalId[]): PromptWords {
+  const clips = terminalList(map.structure, touch);
+  const lone = map.clips.now.red.length > 0 ? 'black' : 'red';
+  return {
+    turn: null,
+    big:
+      touch.length === 1 ? `Touch the clip on ${clips} once more` : `Touch the clips on ${clips} once more`,
+    small: `Before clips come off: ${lone} to the bare lug, and wiggle the clip. It must still sound; tap one that is silent.`,
     red: null,
   };
 }

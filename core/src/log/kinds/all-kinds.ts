@@ -1,5 +1,5 @@
 import { answered, superseded } from './map/answers.js';
-import { approached, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './map/approach.js';
+import { approached, clipsDoubted, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './map/approach.js';
 import { caseNoted, terminalLooked } from './before/cases.js';
 import { chosen } from './judge/chosen.js';
 import { expected } from './judge/expected.js';
@@ -153,4 +153,5 @@ export const KINDS = {
   'machine-probed': machineProbed,
   'system-probed': systemProbed,
   'wire-laid': wireLaid,
+  'clips-doubted': clipsDoubted,
 } as const;

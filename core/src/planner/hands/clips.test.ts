@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../../continuity/index.js';
-import { PLAIN_APPROACH, type Ask } from '../../log/index.js';
+import { PLAIN_APPROACH, type Ask, type Deed } from '../../log/index.js';
 import { type TerminalId } from '../../switch/index.js';
 import { bench, CLOSED, OPEN } from '../../testing/generated.js';
-import { clipChangeFor } from './clips.js';
+import { clipChangeFor, clipTouch } from './clips.js';
 import { planNext } from '../next/plan.js';
 
 describe('clips', () => {
@@ -21,20 +21,31 @@ describe('clips', () => {
       off: [],
       on: { red: [id(0), id(1)], black: [] },
       touch: [id(0), id(1)],
+      closing: false,
     });
     on.add({ kind: 'clips-touched', red: [id(0), id(1)], black: [], silent: [id(1)] });
     // The clip on 1 is on, and dead: only that is touched again.
-    expect(change([0, 1], 2)).toEqual({ off: [], on: { red: [], black: [] }, touch: [id(1)] });
+    expect(change([0, 1], 2)).toMatchObject({ off: [], on: { red: [], black: [] }, touch: [id(1)] });
     on.add({ kind: 'clips-touched', red: [id(0), id(1)], black: [], silent: [] });
     expect(change([0, 1], 2)).toBeNull();
     on.bundle(0, [0, 1], [2], OPEN);
     expect(change([0, 1, 2], 3)?.touch).toEqual([id(2)]);
+    // Before clips come off they are touched once more, as they are.
+    expect(change([1], 3)).toEqual({
+      off: [],
+      on: { red: [], black: [] },
+      touch: [id(0), id(1)],
+      closing: true,
+    });
+    on.add(clipTouch(deriveMap(on.events), ask([1], 3)) as Deed);
     expect(change([1], 3)).toBeNull();
     // A pair between takes the clips off.
     on.read(0, 4, 5, CLOSED);
     expect(change([0, 1], 2)?.touch).toEqual([id(0), id(1)]);
     on.bundle(0, [0, 1, 2], [3], OPEN);
-    expect(change([0, 3], 2)).toMatchObject({ off: [id(1), id(2)], on: { red: [id(3)] } });
+    expect(change([0, 3], 2)).toMatchObject({ touch: [id(1), id(2)], closing: true });
+    on.add(clipTouch(deriveMap(on.events), ask([0, 3], 2)) as Deed);
+    expect(change([0, 3], 2)).toMatchObject({ off: [id(1), id(2)], on: { red: [id(3)] }, closing: false });
   });
 
   it('undone, are as before; a pair wants none', () => {

@@ -1,6 +1,13 @@
-import { factAt, type LookAgain, type SwitchMap } from '../../continuity/index.js';
+import { factAt, type ClipUse, type LookAgain, type SwitchMap } from '../../continuity/index.js';
 import { firstSetting, liveEvents, type Approach, type Ask } from '../../log/index.js';
-import { type ActuatorId, type EventId, type SettingId } from '../../switch/index.js';
+import {
+  inPattern,
+  type ActuatorId,
+  type EventId,
+  type ReadingId,
+  type SettingId,
+  type TerminalId,
+} from '../../switch/index.js';
 import type { CourseMemory } from '../recheck/course-memory.js';
 import { approachOf, askOfMove, costsOf, plannerOf, type Reason } from '../schools/approach.js';
 import type { Hypothesis } from '../schools/certify.js';
@@ -8,6 +15,7 @@ import { learntChance, type Chance } from '../chance/chance.js';
 import type { Field } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from '../field/field-of-map.js';
 import { fromHere, ORDINARY_HANDS, type HandCosts, type Hands } from '../hands/hands.js';
+import { clipsLeftUnproved, clipsToProve } from '../hands/clips.js';
 import { checkDue, type CheckDue } from '../hands/meter-check.js';
 import { assumedLeft } from './assumed-left.js';
 import { leftIn, pairKey } from './most-left.js';
@@ -32,6 +40,10 @@ export type Plan =
   | { kind: 'skipped-left'; skips: EventId[]; pairs: number }
   /** What is left closed with the wires on, which proves nothing: they have to come off. */
   | { kind: 'in-circuit-left'; pairs: number }
+  /** These clips are on, and nobody touched them since they were read with. */
+  | { kind: 'prove-clips'; clips: TerminalId[] }
+  /** These clips came off before anyone touched them: what is known only through them is not proved. */
+  | { kind: 'clips-unproved'; uses: ClipUse[] }
   | { kind: 'disputed'; setting: SettingId; count: number }
   | { kind: 'look-again'; setting: SettingId; item: LookAgain }
   /** A person left so many pairs not known: nothing more is asked of them, and the map is not complete. */
@@ -58,7 +70,7 @@ export interface Outlook {
 /**
  * The next thing to do by the approach that the log chose, with the handle at `at`.
  * Order: meter check, what the approach's planner asks in the settings found so far, unknown positions, what was assumed,
- * skipped prompts, what is disputed, what has to be looked at again.
+ * skipped prompts, clips that nobody proved, what is disputed, what has to be looked at again.
  * @example
  * const on = bench(3, 1);
  * const plan = planNext(deriveMap(on.events), on.settings[0]);
@@ -128,6 +140,7 @@ function planReadings(standing: Standing): Plan {
     inCircuitLeft(standing) ??
     skippedLeft(standing) ??
     asked(returnWanted(map) ? returnAsk(map) : null, at, 'return', 'return') ??
+    clipsNotProved(standing) ??
     notSettled(standing) ??
     afterMapping(standing)
   );
@@ -164,6 +177,24 @@ function asking(
 function asked(ask: Ask | null, at: SettingId | null, reason: Reason, why?: 'map' | 'return'): Plan | null {
   return ask && asking(ask, at, reason, why);
 }
+
+/** Clips that were read with and not proved since: on they are touched; off, what rests on them alone is read again. */
+function clipsNotProved({ map }: Standing): Plan | null {
+  const clips = clipsToProve(map);
+  if (clips.length > 0) return { kind: 'prove-clips', clips };
+  const uses = clipsLeftUnproved(map);
+  if (uses.length === 0) return null;
+  const frame = new Set(map.structure.terminals.filter((one) => !inPattern(one)).map(({ id }) => id));
+  const toFrame = uses.some(
+    ({ terminal, readings }) => frame.has(terminal) || readings.some((one) => readsOne(map, one, frame)),
+  );
+  return map.complete && !toFrame ? null : { kind: 'clips-unproved', uses };
+}
+
+const readsOne = ({ tape }: SwitchMap, id: ReadingId, places: ReadonlySet<TerminalId>): boolean =>
+  tape.some(
+    ({ reading }) => reading.id === id && [...reading.red, ...reading.black].some((one) => places.has(one)),
+  );
 
 function notSettled({ map, order }: Standing): Plan | null {
   for (const setting of order) {

@@ -1,5 +1,5 @@
-import type { Contradiction, SwitchMap } from '../../continuity/index.js';
-import type { ReadingId, SettingId } from '../../switch/index.js';
+import type { ClipUse, Contradiction, SwitchMap } from '../../continuity/index.js';
+import type { ReadingId, SettingId, TerminalId } from '../../switch/index.js';
 import { learntChance } from '../chance/chance.js';
 import type { Outlook } from './plan.js';
 import { fieldOf, settingsInOrder } from '../field/field-of-map.js';
@@ -73,4 +73,29 @@ const endsOf = ({ setting, red, black }: { setting: string; red: string[]; black
 export function firstSuspect(map: SwitchMap, setting: SettingId): ReadingId | null {
   const [contradiction] = map.settings.get(setting)?.settled.contradictions ?? [];
   return contradiction ? (rankSuspects(map, setting, contradiction)[0]?.reading ?? null) : null;
+}
+
+/** A clip that may explain a contradiction, and the readings that would no longer count without it. */
+export interface SuspectClip {
+  terminal: TerminalId;
+  uses: ClipUse[];
+  proved: boolean;
+}
+
+/** The clips any one of which explains a contradiction, had it made no contact: those first that nobody proved since. */
+export function suspectClips(
+  { settings, clips }: SwitchMap,
+  setting: SettingId,
+  of: Contradiction,
+): SuspectClip[] {
+  const terminals = settings.get(setting)?.settled.terminals ?? [];
+  const suspects = of.clips.flatMap((place): SuspectClip[] => {
+    const terminal = terminals[place];
+    const uses = clips.uses.filter(
+      (use) => use.terminal === terminal && use.readings.some((reading) => of.opens.includes(reading)),
+    );
+    const proved = uses.every(({ standing }) => standing === 'proved');
+    return terminal === undefined ? [] : [{ terminal, uses, proved }];
+  });
+  return [...suspects.filter(({ proved }) => !proved), ...suspects.filter(({ proved }) => proved)];
 }

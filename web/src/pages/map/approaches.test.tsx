@@ -54,7 +54,13 @@ describe('other ways of mapping', () => {
     expect(screen.getByRole('status').textContent).toContain('The clip on 2 was silent');
     await until(() =>
       expect(written('clips-touched')).toEqual([
-        { kind: 'clips-touched', red: ids.slice(0, 2), black: [], silent: [ids[1]] },
+        {
+          kind: 'clips-touched',
+          red: ids.slice(0, 2),
+          black: [],
+          silent: [ids[1]],
+          touched: ids.slice(0, 2),
+        },
       ]),
     );
     type('1');
@@ -67,7 +73,9 @@ describe('other ways of mapping', () => {
     key('Enter');
     await prompted('Black to 4. Turn: which sounded?');
     key('ArrowDown');
-    // Who passes a bundle over is asked for pairs.
+    // Who passes a bundle over is asked for pairs; what was read with is touched before it comes off.
+    await prompted('Touch the clips on 1, 2 once more');
+    key('Enter');
     await until(() => expect(prompt()).toContain('Red to'));
   });
 

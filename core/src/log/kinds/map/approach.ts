@@ -7,12 +7,13 @@ import {
   MOST_TERMINALS,
   object,
   oneOf,
+  optional,
   orNull,
   says,
   two,
   type TypeOf,
 } from '../../../schema/index.js';
-import type { TerminalId } from '../../../switch/index.js';
+import type { ReadingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 import { last } from '../keeps.js';
 
@@ -82,8 +83,28 @@ export const pairsNamed = defineKind('pairs-named', {
 const clipped = list(id<TerminalId>(), { maxItems: MOST_TERMINALS, uniqueItems: true });
 
 export const clipsTouched = defineKind('clips-touched', {
-  says: 'what is clipped on each lead, each new clip touched once; `silent`: those that made no contact',
-  fields: { red: clipped, black: clipped, silent: clipped },
+  says: 'what is clipped on each lead, and which clips were touched; `silent`: those that made no contact',
+  fields: {
+    red: clipped,
+    black: clipped,
+    silent: clipped,
+    touched: optional(says('Those that were touched; left out: all that were not proved yet.', clipped)),
+  },
   undo: ['map'],
-  reading: 'extends',
+  reading: 'looks back',
+});
+
+export const clipsDoubted = defineKind('clips-doubted', {
+  says: 'clips that may have made no contact during some readings: what they parted there does not count',
+  fields: {
+    clips: list(
+      object({
+        terminal: id<TerminalId>(),
+        readings: list(id<ReadingId>(), { minItems: 1 }),
+      }),
+      { minItems: 1, maxItems: MOST_TERMINALS },
+    ),
+  },
+  undo: ['map'],
+  reading: 'looks back',
 });

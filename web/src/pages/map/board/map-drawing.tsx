@@ -44,14 +44,20 @@ export function MapDrawing({ probing, onPick }: { probing: Probing; onPick: (abo
 }
 
 /** What is tied together on a lead while a bundle is set up and read. */
-function tiesOf({ task }: Probing): DrawnTie[] {
-  if ((task?.kind !== 'prompt' && task?.kind !== 'clips') || task.prompt.ask.kind !== 'bundle') return [];
-  const { red, black } = task.prompt.ask;
+function tiesOf({ task, map }: Probing): DrawnTie[] {
+  const tied = task?.kind === 'clips' && task.change.closing ? map.clips.now : bundleOf(task);
+  if (!tied) return [];
+  const { red, black } = tied;
   const ties: DrawnTie[] = [
     { lead: 'red', ids: red },
     { lead: 'black', ids: black },
   ];
   return ties.filter(({ ids }) => ids.length > 1);
+}
+
+function bundleOf(task: Probing['task']) {
+  const ask = task?.kind === 'prompt' || task?.kind === 'clips' ? task.prompt?.ask : null;
+  return ask?.kind === 'bundle' ? ask : null;
 }
 
 /** What the hands do with a clip, in the order in which they do it. */
@@ -72,7 +78,9 @@ function roleOf(
     return task.reading.red.includes(id) ? 'red' : task.reading.black.includes(id) ? 'black' : 'plain';
   if (task?.kind === 'clips' && found.has(id)) return 'picked';
   if (task?.kind === 'clips' && task.change.off.includes(id)) return 'not-needed';
-  if (task?.kind !== 'prompt' && task?.kind !== 'clips') return 'plain';
+  if (task?.kind === 'clips' && (task.change.closing || !task.prompt))
+    return task.change.touch.includes(id) ? 'black' : 'plain';
+  if ((task?.kind !== 'prompt' && task?.kind !== 'clips') || !task.prompt) return 'plain';
   const { ask } = task.prompt;
   if ([ask.red].flat().includes(id)) return 'red';
   if (found.has(id)) {

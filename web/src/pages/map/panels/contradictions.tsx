@@ -1,10 +1,11 @@
-import { rankSuspects } from '@which-way/core/planner';
+import { rankSuspects, suspectClips } from '@which-way/core/planner';
 import type { TapeLine } from '@which-way/core/sense';
 import type { ReadingId } from '@which-way/core/switch';
+import { PlainButton } from '../../../controls/plain-button.js';
 import { Notice } from '../../../controls/notice.js';
 import { ReadingLine } from '../../../parts/facts/inspector.js';
 import { SUSPICION_WORDS } from '@which-way/words/map/facts';
-import { settingName } from '@which-way/words/terminals';
+import { settingName, terminalName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
 import { CONTRADICTIONS_TEXT } from '@which-way/words/screens/pages/map/panels/contradictions';
 
@@ -53,6 +54,17 @@ export function Contradictions({
               )),
             )}
           </ul>
+          {suspectClips(map, settled.setting, contradiction).map(({ terminal, uses }) => {
+            const clip = terminalName(map.structure, terminal);
+            return (
+              <div key={terminal} className="my-2">
+                <p>{CONTRADICTIONS_TEXT.checkTheClipOn(clip)}</p>
+                <PlainButton onClick={() => probing.act({ do: 'doubt-clips', uses })}>
+                  {CONTRADICTIONS_TEXT.theClipMadeNoContact(clip)}
+                </PlainButton>
+              </div>
+            );
+          })}
           {!everySuspect && <p>{CONTRADICTIONS_TEXT.bundlesAreAmongThemThis}</p>}
           {maybePartsInSeries && <p>{CONTRADICTIONS_TEXT.itMayAlsoBeParts}</p>}
         </Notice>
