@@ -1,5 +1,12 @@
 import { answered, superseded } from './map/answers.js';
-import { approached, clipsDoubted, clipsTouched, pairsNamed, recheckBegun, returnBegun } from './map/approach.js';
+import {
+  approached,
+  clipsDoubted,
+  clipsTouched,
+  pairsNamed,
+  recheckBegun,
+  returnBegun,
+} from './map/approach.js';
 import { caseNoted, terminalLooked } from './before/cases.js';
 import { chosen } from './judge/chosen.js';
 import { expected } from './judge/expected.js';
