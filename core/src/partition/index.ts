@@ -4,6 +4,7 @@ export {
   blocks,
   discrete,
   join,
+  meet,
   partitionFromGroups,
   partitionOf,
   rank,

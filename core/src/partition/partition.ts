@@ -46,6 +46,16 @@ export function join(one: Partition, other: Partition): Partition {
   return partitionOf(one.length, pairs);
 }
 
+/** The coarsest partition that is finer than both (the meet of the partition lattice): what is together in each. */
+export function meet(one: Partition, other: Partition): Partition {
+  const first = new Map<string, number>();
+  return one.map((root, place) => {
+    const key = `${root} ${other[place]}`;
+    if (!first.has(key)) first.set(key, place);
+    return first.get(key) as number;
+  });
+}
+
 /** Rank in the partition lattice: size minus number of blocks; how many independent joins it takes. */
 export function rank(partition: Partition): number {
   return partition.reduce((joins, root, element) => joins + (root === element ? 0 : 1), 0);

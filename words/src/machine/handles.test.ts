@@ -96,6 +96,7 @@ it('a hazard is said with where it is, and how often it is elsewhere', () => {
     kind: 'live-at-off',
     setting: 'x' as SettingId,
     loads: ['l' as LoadId],
+    supplies: [],
   };
   const names = namesWith([{ id: 'l', name: 'heater' }]);
   const said = (times: number) =>

@@ -1,9 +1,10 @@
 import type { FoundHazard, MeetingKind } from '@which-way/core/machine';
-import type { Supply } from '@which-way/core/log';
+import type { LoadMake, Supply } from '@which-way/core/log';
 import type { SettingId, SupplyId } from '@which-way/core/switch';
 import { handleName, standingName, standingsWords } from './handles.js';
 import { supplyAmong } from './loads.js';
-import type { MachineNames } from './places.js';
+import { placeLabel, type MachineNames } from './places.js';
+import { ohms } from '../quantity.js';
 
 /** What it comes to where potentials of two sources, or of one behind two fuses, lie together. */
 function meetingWords(how: MeetingKind, ids: readonly SupplyId[], supplies: readonly Supply[]): string {
@@ -38,59 +39,86 @@ function whereWords({ hazard, combination, handle }: FoundHazard, { job, machine
   return `From ${here} to ${'to' in hazard ? standingName(passing, hazard.to as SettingId) : '?'}`;
 }
 
+type Hazard = FoundHazard['hazard'];
+/** Hazards of potentials: they have their supplies. */
+type OfSupplies = Extract<Hazard, { supplies: SupplyId[] }>;
+
 /** A hazard in a sentence, with where it was found first. */
 export function hazardWords(found: FoundHazard, names: MachineNames): string {
   const { hazard, times } = found;
-  const { loads, supplies } = names.machine.circuit;
-  const load = (id: string) => loads.find((one) => one.id === id)?.name ?? 'a load';
-  const met = (ids: readonly string[]) =>
-    supplies
-      .filter(({ id }) => ids.includes(id))
-      .map((supply) => supplyAmong(supply, supplies))
-      .join(' and ');
   const others = times > 1 ? ` So it is in ${times - 1} more.` : '';
-  const volts = (value: number) => `${Number(value.toPrecision(3))} V`;
-  const certain = !('certain' in hazard) || hazard.certain || ('how' in hazard && hazard.how === 'not-said');
-  const may = certain ? 'are' : 'may be';
-  const says = (words: string) => `${whereWords(found, names)} ${words}${others}`;
+  const says = 'supplies' in hazard ? supplyHazard(hazard, names) : loadHazard(hazard, names);
+  return `${whereWords(found, names)} ${says}${others}`;
+}
+
+const loadName = (id: string, { machine }: MachineNames): string =>
+  machine.circuit.loads.find((one) => one.id === id)?.name ?? 'a load';
+
+/** What potentials do. */
+function supplyHazard(hazard: OfSupplies, names: MachineNames): string {
+  const { supplies } = names.machine.circuit;
+  const met = supplies
+    .filter(({ id }) => hazard.supplies.includes(id))
+    .map((supply) => supplyAmong(supply, supplies))
+    .join(' and ');
   switch (hazard.kind) {
     case 'short':
-      return says(`${met(hazard.supplies)} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.`);
-    case 'sources-meet':
-      return says(
-        `${met(hazard.supplies)} ${may} joined. ${meetingWords(hazard.how, hazard.supplies, supplies)}`,
-      );
+      return `${met} ${hazard.certain ? 'meet' : 'may meet: not all of it is known'}.`;
+    case 'sources-meet': {
+      const certain = hazard.certain || hazard.how === 'not-said';
+      return `${met} ${certain ? 'are' : 'may be'} joined. ${meetingWords(hazard.how, hazard.supplies, supplies)}`;
+    }
     case 'sources-meet-in-passing':
-      return says(
-        `${met(hazard.supplies)} ${hazard.seen ? 'are joined' : 'may be joined'} in passing. ${meetingWords(hazard.how, hazard.supplies, supplies)}`,
-      );
-    case 'over-volts':
-      return says(
-        `${load(hazard.load)} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: too much, it burns out.`,
-      );
-    case 'under-volts':
-      return says(
-        `${load(hazard.load)} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: it may not start, or overheat.`,
-      );
-    case 'phase-lost':
-      return says(`${load(hazard.load)} has lost a phase: it may not start, or run overloaded and burn out.`);
-    case 'live-at-off':
-      return says(
-        `nothing runs, and ${hazard.loads.map(load).join(' and ')} stays live: only the return is broken.`,
-      );
+      return `${met} ${hazard.seen ? 'are joined' : 'may be joined'} in passing. ${meetingWords(hazard.how, hazard.supplies, supplies)}`;
     case 'short-in-passing':
-      return says(
-        `${met(hazard.supplies)} ${
-          hazard.certain
-            ? 'meet in passing: it was seen to make before it breaks.'
-            : 'would meet in passing if the next contact makes before the last breaks: that is not known.'
-        }`,
-      );
-    case 'reversed-at-once':
-      return says(
-        `${load(hazard.load)} is turned about with no stop between: a running motor may go on, and an arc may carry over.`,
-      );
-    case 'start-stays':
-      return says(`the start winding of ${load(hazard.load)} stays fed: it burns.`);
+      return hazard.certain
+        ? `${met} meet in passing: it was seen to make before it breaks.`
+        : `${met} would meet in passing if the next contact makes before the last breaks: that is not known.`;
+    case 'live-at-off': {
+      const stays = hazard.loads.map((id) => loadName(id, names)).join(' and ');
+      return `nothing runs, and ${stays} stays live${met === '' ? '' : ` from ${met}`}: only the return is broken.`;
+    }
   }
 }
+
+/** What a load gets, or a terminal does. */
+function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): string {
+  if (hazard.kind === 'leak-to-frame') {
+    const lugs = hazard.places.map((place) => placeLabel(place, names)).join(', ');
+    return `${lugs} leaks ${ohms(hazard.ohms)} to the frame and is live: touched metal may be live. Earth it or replace it.`;
+  }
+  const name = loadName(hazard.load, names);
+  const make = names.machine.circuit.loads.find((one) => one.id === hazard.load)?.make;
+  const volts = (value: number) => `${Number(value.toPrecision(3))} V`;
+  const speeds = make === 'two-speed' ? `both windings of ${name}` : `two taps of ${name}`;
+  switch (hazard.kind) {
+    case 'over-volts':
+      return `${name} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: too much, it burns out.`;
+    case 'under-volts':
+      return `${name} gets ${volts(hazard.at)} and is made for ${volts(hazard.rated)}: it may not start, or overheat.`;
+    case 'phase-lost':
+      return `${name} has lost a phase: it may not start, or run overloaded and burn out.`;
+    case 'reversed-at-once':
+      return `${name} is turned about with no stop between: a running motor may go on, and an arc may carry over.`;
+    case 'start-stays':
+      return `the start winding of ${name} stays fed: it burns.`;
+    case 'no-start':
+      return `${name} is fed and its start winding never is: it hums and burns, and pushed it runs either way.`;
+    case 'field-lost':
+      return `the armature of ${name} is fed without its field: it may run away and burst, or burn out.`;
+    case 'fed-together':
+      return `${speeds} are fed together: that burns it out.`;
+    case 'fed-together-in-passing':
+      return `${speeds} ${hazard.certain ? 'are' : 'may be'} fed together in passing: break before make is wanted here.`;
+    case 'left-open':
+      return openWords(name, make, '');
+    case 'left-open-in-passing':
+      return `${openWords(name, make, hazard.certain ? ' for a moment' : ', perhaps for a moment')} Make before break is wanted here.`;
+  }
+}
+
+/** What comes of something that must stay closed, and is open. */
+const openWords = (name: string, make: LoadMake | undefined, when: string): string =>
+  make === 'alternator'
+    ? `${name} is cut off from its battery${when}: with the engine running that destroys it, and what it feeds.`
+    : `the secondary of ${name} is open${when}: under load it makes volts that kill.`;

@@ -19,6 +19,14 @@ export const MAKE_WORDS: Record<LoadMake, string> = {
   'run-start': 'split phase: run and start',
   reversible: 'run and start winding apart, four leads',
   'three-phase': 'three-phase, six ends',
+  'series-wound': 'series motor, field and armature apart',
+  'shunt-wound': 'shunt motor, DC',
+  'shaded-pole': 'shaded pole',
+  'two-speed': 'two speeds, two windings',
+  tapped: 'one winding with taps',
+  'half-wave': 'half power through a diode',
+  alternator: 'an alternator',
+  'current-transformer': 'secondary of a current transformer',
 };
 
 const END_WORDS: Partial<Record<LoadEnd, string>> = {
@@ -31,6 +39,17 @@ const END_WORDS: Partial<Record<LoadEnd, string>> = {
   M2: 'run 2',
   S1: 'start 1',
   S2: 'start 2',
+  A1: 'armature 1',
+  A2: 'armature 2',
+  F1: 'field 1',
+  F2: 'field 2',
+  L1: 'low speed 1',
+  L2: 'low speed 2',
+  H1: 'high speed 1',
+  H2: 'high speed 2',
+  T1: 'tap 1, fastest',
+  T2: 'tap 2',
+  T3: 'tap 3',
 };
 
 /** An end of a load, as it is chosen. */

@@ -25,6 +25,12 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
     `In ${at}, which is to spare, two supplies meet: a short unless a stop keeps the handle from it.`,
   'supplies-meet-in-passing': () => 'It makes before it breaks: two supplies meet while the handle passes.',
   'in-passing-unknown': () => 'Does it break before it makes? If not, two supplies meet in passing.',
+  'fed-together': (load) => `It makes before it breaks: two speeds of ${load} are fed together in passing.`,
+  'fed-together-unknown': (load) =>
+    `Does it break before it makes? If not, two speeds of ${load} are fed together in passing.`,
+  'left-open': (load) => `It breaks before it makes: ${load}, which must stay closed, is open in passing.`,
+  'left-open-unknown': (load) =>
+    `Does it make before it breaks? If not, ${load}, which must stay closed, is open in passing.`,
   'ac-rating-on-dc': (load) =>
     `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
   'rating-lower': (load) => `${load}: it is rated for less than it takes.`,

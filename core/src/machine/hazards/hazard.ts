@@ -7,7 +7,7 @@ export type Hazard =
   /** Live potentials of one kind meet, or may, and what that comes to; what nobody has said is never certain. */
   | { kind: 'sources-meet'; how: MeetingKind; setting: SettingId; supplies: SupplyId[]; certain: boolean }
   /** Everything is off, and a load is live all the same: only its return is broken. */
-  | { kind: 'live-at-off'; setting: SettingId; loads: LoadId[] }
+  | { kind: 'live-at-off'; setting: SettingId; loads: LoadId[]; supplies: SupplyId[] }
   /** While the handle passes: seen, or not known whether the old contact opens first. */
   | { kind: 'short-in-passing'; from: SettingId; to: SettingId; supplies: SupplyId[]; certain: boolean }
   /** The same while the handle passes; `seen`: it was seen to make before it breaks. */
@@ -24,9 +24,21 @@ export type Hazard =
   | { kind: 'reversed-at-once'; from: SettingId; to: SettingId; load: LoadId }
   /** Fed with more than a tenth over what it is rated for. */
   | { kind: 'over-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
+  /** Something live leaks to what a hand touches; terminals by their places in the machine. */
+  | { kind: 'leak-to-frame'; setting: SettingId; places: number[]; ohms: number }
   /** A motor, a coil or electronics with more than a tenth under it: it may not start, drop out, or overheat. */
   | { kind: 'under-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
   /** A three-phase motor with a phase lost: it may not start, or run overloaded and burn out. */
   | { kind: 'phase-lost'; setting: SettingId; load: LoadId }
   /** A start winding stays fed in a setting that the handle rests in. */
-  | { kind: 'start-stays'; setting: SettingId; load: LoadId };
+  | { kind: 'start-stays'; setting: SettingId; load: LoadId }
+  /** A start winding is fed in no setting in which the motor is: it hums, and turns either way when pushed. */
+  | { kind: 'no-start'; setting: SettingId; load: LoadId }
+  /** An armature is fed without its field: it runs away, or burns. */
+  | { kind: 'field-lost'; setting: SettingId; load: LoadId }
+  /** Both windings of two speeds, or two taps of one winding, are fed together: turns are shorted. */
+  | { kind: 'fed-together'; setting: SettingId; load: LoadId }
+  | { kind: 'fed-together-in-passing'; from: SettingId; to: SettingId; load: LoadId; certain: boolean }
+  /** What must stay closed is open: an alternator without its battery, the secondary of a current transformer. */
+  | { kind: 'left-open'; setting: SettingId; load: LoadId }
+  | { kind: 'left-open-in-passing'; from: SettingId; to: SettingId; load: LoadId; certain: boolean };

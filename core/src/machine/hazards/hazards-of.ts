@@ -1,16 +1,20 @@
 import { asAnswered } from '../../log/index.js';
 import { join } from '../../partition/index.js';
-import type { SettingId, SupplyId } from '../../switch/index.js';
+import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { positionsOf } from '../../switch/index.js';
-import { standsOf, type ContactsAt } from '../power/contacts.js';
+import { joinsOf, standsOf, type ContactsAt } from '../power/contacts.js';
 import { wiredTerminals, type InSetting } from '../power/in-setting.js';
 import { isNote } from '../power/meeting.js';
-import { powered } from '../power/power.js';
+import { powered, type Powered } from '../power/power.js';
 import { Contacts, settingOf, type Combination } from '../standing/combinations.js';
 import { makesBeforeOf, type InPlace, type MakesBefore } from '../standing/in-place.js';
-import type { Circuit } from '../wiring/circuit.js';
+import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
 import type { Machine } from '../wiring/machine.js';
+import { isReturn } from '../wiring/sources.js';
 import type { Hazard } from './hazard.js';
+import { frameLeaksOf, leaksLive } from './leak-to-frame.js';
+import { hasToStayClosed, inTheGap, leftOpen } from './left-open.js';
+import { fedTogether, neverStarted, startStays, wronglyWound } from './windings.js';
 
 /** A hazard, where it was found first, and in how many combinations or steps it is. */
 export interface FoundHazard {
@@ -47,11 +51,20 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
     if (known) known.times += 1;
     else found.set(key, { hazard, combination, handle, times: 1 });
   };
+  const leaks = frameLeaksOf(machine);
   combinations.forEach((combination, at) => {
     const result = results[at] as InSetting;
-    for (const hazard of [...inStanding(result), ...wronglyFed(machine.circuit, result)])
+    for (const hazard of [
+      ...inStanding(machine.circuit, result),
+      ...wronglyFed(machine.circuit, result),
+      ...wronglyWound(machine.circuit, result),
+      ...leftOpen(machine.circuit, result),
+      ...leaksLive(leaks, result),
+    ])
       tell(hazard, combination, null);
   });
+  for (const { hazard, at } of neverStarted(machine.circuit, results))
+    tell(hazard, combinations[at] as Combination, null);
   combinations.forEach((combination, at) => {
     if (springs(machine, combination)) return;
     for (const hazard of startStays(machine.circuit, results[at] as InSetting))
@@ -64,12 +77,22 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
 /** What a hazard is of, without where. */
 function sameHazard(hazard: Hazard, handle: number | null): string {
   const certain = 'certain' in hazard && hazard.certain;
-  const what = 'supplies' in hazard ? hazard.supplies : 'loads' in hazard ? hazard.loads : [hazard.load];
+  const what: string[] = aboutOf(hazard);
   return [hazard.kind, handle, certain, ...what.toSorted()].join(' ');
 }
 
+/** What a hazard is about: loads, potentials or terminals. */
+function aboutOf(hazard: Hazard): string[] {
+  if ('loads' in hazard) return hazard.loads;
+  if ('supplies' in hazard) return hazard.supplies;
+  return 'places' in hazard ? hazard.places.map(String) : [hazard.load];
+}
+
 /** What can hurt in one setting. */
-function inStanding({ setting, loads, shorts, maybeShorts, met }: InSetting): Hazard[] {
+function inStanding(
+  circuit: Circuit,
+  { setting, loads, shorts, maybeShorts, met, known }: InSetting,
+): Hazard[] {
   const states = [...loads];
   // A load of which nothing is known does not hide one that is known to be live.
   const idle = states.every(([, { does }]) => does === 'off' || does === 'floating' || does === 'not-known');
@@ -81,8 +104,26 @@ function inStanding({ setting, loads, shorts, maybeShorts, met }: InSetting): Ha
       ...{ kind: 'sources-meet', how, setting, supplies },
       certain: certain && how !== 'not-said',
     })),
-    ...(idle && live.length > 0 ? [{ kind: 'live-at-off' as const, setting, loads: live }] : []),
+    ...(idle && live.length > 0
+      ? [{ kind: 'live-at-off' as const, setting, loads: live, supplies: reaching(circuit, known, live) }]
+      : []),
   ];
+}
+
+/** Live poles that lie on an end of one of these loads. */
+function reaching(
+  { supplies, supplyNode, loads, endNode }: Circuit,
+  { nets }: Powered,
+  ids: LoadId[],
+): SupplyId[] {
+  const ends = new Set(
+    loads
+      .filter(({ id }) => ids.includes(id))
+      .flatMap((load) => endsOf(load).map((end) => nets[endNode.get(endKey(load.id, end)) as number])),
+  );
+  return supplies
+    .filter((supply) => !isReturn(supply) && ends.has(nets[supplyNode.get(supply.id) as number]))
+    .map(({ id }) => id);
 }
 
 /** Loads that are fed with what hurts them. */
@@ -113,17 +154,6 @@ const springs = ({ handles }: Machine, combination: Combination): boolean =>
       setting !== undefined && positionsOf(structure, setting).some(({ rests }) => rests === 'momentary')
     );
   });
-
-/** Start windings that stay fed. */
-function startStays({ loads, endNode }: Circuit, { setting, known, loads: does }: InSetting): Hazard[] {
-  return loads.flatMap(({ id, make }): Hazard[] => {
-    if (make !== 'run-start') return [];
-    const { nets, live } = known;
-    const net = (end: string) => nets[endNode.get(`${id} ${end}`) as number] as number;
-    const fed = live.has(net('S')) !== live.has(net('C')) && does.get(id)?.does !== 'not-known';
-    return fed ? [{ kind: 'start-stays', setting, load: id }] : [];
-  });
-}
 
 function passed(
   { machine, combinations, results, inPlace }: Worked,
@@ -161,15 +191,17 @@ function inPassing(circuit: Circuit, from: HandleStop, to: HandleStop, makesBefo
     const both = does.includes('reversed') && (does.includes('full') || does.includes('part'));
     return both ? [{ kind: 'reversed-at-once', ...ends, load: id }] : [];
   });
-  if (makesBefore === false) return turned;
+  if (makesBefore === false && !hasToStayClosed(circuit)) return turned;
   const wired = wiredTerminals(circuit);
   const [one] = standsOf(from.contacts, wired) ?? [];
   const [other] = standsOf(to.contacts, wired) ?? [];
   if (!one || !other) return turned;
-  const passing = powered(
-    circuit,
-    join(one, other).flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]])),
-  );
+  const seen = makesBefore === true;
+  const gaps = seen
+    ? []
+    : inTheGap(circuit, [one, other], makesBefore === false, { from: from.result, to: to.result });
+  if (makesBefore === false) return [...turned, ...gaps];
+  const passing = powered(circuit, joinsOf(join(one, other)));
   const keyOf = (supplies: readonly SupplyId[]) => supplies.toSorted().join();
   const here = new Set(
     [from, to].flatMap(({ result }) =>
@@ -177,9 +209,20 @@ function inPassing(circuit: Circuit, from: HandleStop, to: HandleStop, makesBefo
     ),
   );
   const fresh = passing.meetings.filter(({ supplies }) => !here.has(keyOf(supplies)));
-  const seen = makesBefore === true;
+  const together = circuit.loads.flatMap((load): Hazard[] => {
+    const state = passing.loads.get(load.id);
+    const stood = [from, to].some(({ result }) => {
+      const was = result.loads.get(load.id);
+      return !was || was.does === 'not-known' || fedTogether(circuit, result.known, load, was);
+    });
+    return !stood && state && fedTogether(circuit, passing, load, state)
+      ? [{ kind: 'fed-together-in-passing', ...ends, load: load.id, certain: seen }]
+      : [];
+  });
   return [
     ...turned,
+    ...gaps,
+    ...together,
     ...fresh.flatMap(({ how, supplies }): Hazard[] => {
       if (how === 'short') return [{ kind: 'short-in-passing', ...ends, supplies, certain: seen }];
       // What hurts nobody where it stays hurts nobody in passing.

@@ -27,7 +27,9 @@ function hazards(
     loads: { lamp: { volts: null, current } },
     wires: '1>house 3>engine 2>lamp.1 lamp.2>back',
   };
-  const found = drawnHazards(drawn, settings, makesBefore).filter((one) => 'supplies' in one);
+  const found = drawnHazards(drawn, settings, makesBefore).filter(
+    (one) => 'supplies' in one && !('loads' in one),
+  );
   return found.map((one) =>
     [
       ...('how' in one ? [one.how] : [one.kind]),

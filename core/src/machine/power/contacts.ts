@@ -43,6 +43,10 @@ const MOST_OPEN = 6;
 /** A way in which the contacts may stand, as far as is known. */
 export type Stand = Partition;
 
+/** Joins of a stand, as pairs. */
+export const joinsOf = (stand: Stand): [number, number][] =>
+  stand.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]]));
+
 /**
  * Every way in which the contacts may stand with what is known, over the terminals that matter; null: too many to try. One alone
  * where all is known.

@@ -1,5 +1,5 @@
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
-import { standsOf, type ContactsAt, type Stand } from './contacts.js';
+import { joinsOf, standsOf, type ContactsAt } from './contacts.js';
 import { NOT_KNOWN, type LoadState } from './load-state.js';
 import type { Meeting } from './meeting.js';
 import type { Circuit } from '../wiring/circuit.js';
@@ -25,10 +25,6 @@ export interface InSetting {
   /** One way in which the contacts stand, to be drawn: the joins that are known. */
   known: Powered;
 }
-
-/** Joins of a stand, as pairs. */
-const joinsOf = (stand: Stand): [number, number][] =>
-  stand.flatMap((root, place): [number, number][] => (root === place ? [] : [[root, place]]));
 
 const wired = new WeakMap<Circuit, number[]>();
 

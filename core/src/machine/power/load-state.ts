@@ -1,4 +1,4 @@
-import type { Load, LoadEnd } from '../../log/index.js';
+import { makeOf, type Load, type LoadEnd, type LoadMake } from '../../log/index.js';
 import { windingsOf } from '../wiring/circuit.js';
 import { minus, plus, sizeOf, THIRD, times, ZERO, type Phasor } from './phasor.js';
 
@@ -22,6 +22,8 @@ export interface LoadState {
   watts: number | null;
   /** Where it is fed with more or less than a tenth beside what it is rated for: with how much; absent: it is not, or nobody knows. */
   volts?: { at: number; rated: number };
+  /** Of a load with several windings: which of them are fed, in the order of `windingsOf`. */
+  fed?: readonly boolean[];
 }
 
 export const NOT_KNOWN: LoadState = { does: 'not-known', share: null, watts: null };
@@ -50,52 +52,131 @@ export interface FedFrom {
   current: 'AC' | 'DC';
 }
 
+/** What is made for one sort of current hums on the other, and does not turn; of the rest either will do. */
+const MADE_FOR: Partial<Record<LoadMake, 'AC' | 'DC'>> = {
+  'permanent-magnet': 'DC',
+  'shunt-wound': 'DC',
+  capacitor: 'AC',
+  'run-start': 'AC',
+  reversible: 'AC',
+  'three-phase': 'AC',
+  'shaded-pole': 'AC',
+  'two-speed': 'AC',
+  tapped: 'AC',
+};
+
 /** What a load does, from the voltages at its ends (rules for motors: common practice). */
-export function loadState(load: Load, fed: Fed, { rated, highest, figures, current }: FedFrom): LoadState {
+export function loadState(load: Load, fed: Fed, from: FedFrom): LoadState {
+  const make = makeOf(load);
+  if (make === 'current-transformer') return { does: 'off', share: 0, watts: null };
   const windings = windingsOf(load).map(([a, b]) => across(fed, a, b));
-  const shares = windings.map((volts) => (sizeOf(volts) / rated) ** 2);
-  const share =
-    load.make === 'three-phase' ? shares.reduce((sum, one) => sum + one, 0) / 3 : Math.max(...shares);
+  const shares = windings.map((volts) => (sizeOf(volts) / from.rated) ** 2);
+  const state = fedState(load, fed, from, { make, windings, shares });
+  return shares.length < 2 || state.does === 'not-known'
+    ? state
+    : { ...state, fed: shares.map((one) => one >= OFF) };
+}
+
+/** The voltages of a load's windings, and what that is of its rated power in each. */
+interface Wound {
+  make: LoadMake | undefined;
+  windings: readonly Phasor[];
+  shares: readonly number[];
+}
+
+function fedState(
+  load: Load,
+  fed: Fed,
+  { rated, highest, figures, current }: FedFrom,
+  { make, windings, shares }: Wound,
+): LoadState {
+  const whole = shareOf(make, fed, rated, windings, shares);
+  // Through a diode every other half of the wave comes; on DC all of it, or nothing.
+  const share = make === 'half-wave' && current === 'AC' ? whole / 2 : whole;
   const watts = figures && load.watts !== null ? share * load.watts : null;
-  const at = rated * Math.sqrt(Math.max(...shares));
-  const beside = figures && load.volts !== null && (at > MOST * rated || at < LEAST * rated);
+  const at = rated * Math.sqrt(whole);
+  const compared = figures && load.volts !== null && make !== 'alternator';
+  const beside = compared && (at > MOST * rated || at < LEAST * rated);
   const level = (does: LoadDoes): LoadState => ({
     does,
-    share,
+    // How much less a slower tap takes is a matter of its turns.
+    share: make === 'tapped' && does === 'part' ? null : share,
     watts: load.kind === 'motor' ? null : watts,
     ...(beside && { volts: { at, rated } }),
   });
   if (share < OFF) return resting(load, fed, highest);
   const on: LoadDoes = share >= FULL ? 'full' : 'part';
+  if (make === 'alternator') return { does: 'full', share: null, watts: null };
+  if (make === 'half-wave' && current === 'DC') return NOT_KNOWN;
   if (load.kind === 'electronics' && on === 'part')
     return { ...NOT_KNOWN, ...(beside && { volts: { at, rated } }) };
-  // What is made for one sort of current hums on the other, and does not turn.
-  if (load.kind === 'motor' && load.make && load.make !== 'universal')
-    if ((load.make === 'permanent-magnet') !== (current === 'DC')) return level('stalled');
-  if (load.kind !== 'motor' || !load.make || load.make === 'universal') return level(on);
+  if (make && (MADE_FOR[make] ?? current) !== current) return level('stalled');
+  return level(turning(make, on, { windings, shares }, fed, rated));
+}
+
+/** How much of its rated power a load takes: of several windings the most, of three phases their mean, of two in series both together. */
+function shareOf(
+  make: LoadMake | undefined,
+  fed: Fed,
+  rated: number,
+  windings: readonly Phasor[],
+  shares: readonly number[],
+): number {
+  switch (make) {
+    case 'three-phase':
+      return shares.reduce((sum, one) => sum + one, 0) / 3;
+    case 'series-wound':
+      return (windings.reduce((sum, volts) => sum + sizeOf(volts), 0) / rated) ** 2;
+    case 'tapped':
+      return Math.max(
+        ...(['T1', 'T2', 'T3'] as const).map((tap) => (sizeOf(across(fed, 'C', tap)) / rated) ** 2),
+      );
+    default:
+      return Math.max(...shares);
+  }
+}
+
+/** Which way a load turns that takes something; what is no motor is merely on. */
+function turning(
+  make: LoadMake | undefined,
+  on: LoadDoes,
+  { windings, shares }: Pick<Wound, 'windings' | 'shares'>,
+  fed: Fed,
+  rated: number,
+): LoadDoes {
   const [first = ZERO, second = ZERO, third = ZERO] = windings;
   const [one = 0, two = 0] = shares;
-  switch (load.make) {
+  const along = first.re * second.re + first.im * second.im;
+  switch (make) {
     case 'permanent-magnet':
-      return level(first.re < 0 ? 'reversed' : on);
+      return first.re < 0 ? 'reversed' : on;
     case 'capacitor':
-      if (one >= OFF && two >= OFF && Math.min(one, two) > 0.5 * Math.max(one, two)) return level('stalled');
-      return level(two > one ? 'reversed' : on);
+      if (one >= OFF && two >= OFF && Math.min(one, two) > 0.5 * Math.max(one, two)) return 'stalled';
+      return two > one ? 'reversed' : on;
     case 'run-start':
-      return level(one < OFF ? 'stalled' : on);
-    case 'reversible': {
-      if (one < OFF) return level('stalled');
+      return one < OFF ? 'stalled' : on;
+    case 'reversible':
+      if (one < OFF) return 'stalled';
       // Without its start winding it goes on as it turns, and does not start.
-      const along = first.re * second.re + first.im * second.im;
-      return level(two >= OFF && along < 0 ? 'reversed' : on);
-    }
+      return two >= OFF && along < 0 ? 'reversed' : on;
+    case 'series-wound':
+    case 'shunt-wound':
+      // The field alone warms and turns nothing; against the armature it turns the other way.
+      if (one < OFF) return 'stalled';
+      return two >= OFF && along < 0 ? 'reversed' : on;
+    case 'two-speed':
+      return one >= OFF && two >= OFF ? 'stalled' : on;
+    case 'tapped':
+      return (sizeOf(across(fed, 'C', 'T1')) / rated) ** 2 >= FULL ? on : 'part';
     case 'three-phase': {
       const back = times(THIRD, THIRD);
       const forward = sizeOf(plus(first, plus(times(THIRD, second), times(back, third)))) / 3;
       const other = sizeOf(plus(first, plus(times(back, second), times(THIRD, third)))) / 3;
-      if (Math.min(forward, other) > 0.2 * Math.max(forward, other)) return level('stalled');
-      return level(other > forward ? 'reversed' : on);
+      if (Math.min(forward, other) > 0.2 * Math.max(forward, other)) return 'stalled';
+      return other > forward ? 'reversed' : on;
     }
+    default:
+      return on;
   }
 }
 

@@ -1,35 +1,58 @@
-import { ampsOf, type Load, type LoadEnd, type LoadMake, type Supply } from '../../log/index.js';
+import { ampsOf, makeOf, type Load, type LoadEnd, type LoadMake, type Supply } from '../../log/index.js';
 import type { Source } from './sources.js';
 import type { LoadId, TerminalId, WireId } from '../../switch/index.js';
 
 /** The ends of a load, by how it is made. */
-export function endsOf({ kind, make }: Pick<Load, 'kind' | 'make'>): readonly LoadEnd[] {
-  return kind === 'motor' && make ? ENDS[make] : ['1', '2'];
+export function endsOf(load: Pick<Load, 'kind' | 'make'>): readonly LoadEnd[] {
+  const make = makeOf(load);
+  return make ? ENDS[make] : TWO_ENDS;
 }
 
+const TWO_ENDS: readonly LoadEnd[] = ['1', '2'];
+const APART: readonly LoadEnd[] = ['A1', 'A2', 'F1', 'F2'];
 const ENDS: Record<LoadMake, readonly LoadEnd[]> = {
   'permanent-magnet': ['+', '-'],
-  universal: ['1', '2'],
+  universal: TWO_ENDS,
   capacitor: ['C', 'A', 'B'],
   'run-start': ['C', 'R', 'S'],
   reversible: ['M1', 'M2', 'S1', 'S2'],
   'three-phase': ['U1', 'V1', 'W1', 'U2', 'V2', 'W2'],
+  'series-wound': APART,
+  'shunt-wound': APART,
+  'shaded-pole': TWO_ENDS,
+  'two-speed': ['L1', 'L2', 'H1', 'H2'],
+  tapped: ['C', 'T1', 'T2', 'T3'],
+  'half-wave': TWO_ENDS,
+  alternator: ['+', '-'],
+  'current-transformer': TWO_ENDS,
 };
 
+type Winding = readonly [LoadEnd, LoadEnd];
+const ONE_WINDING: readonly Winding[] = [['1', '2']];
+const ARMATURE_AND_FIELD: readonly Winding[] = [['A1', 'A2'], ['F1', 'F2']]; // prettier-ignore
+const POLES: readonly Winding[] = [['+', '-']];
+const WINDINGS: Record<LoadMake, readonly Winding[]> = {
+  'permanent-magnet': POLES,
+  universal: ONE_WINDING,
+  capacitor: [['A', 'C'], ['B', 'C']],
+  'run-start': [['R', 'C'], ['S', 'C']],
+  reversible: [['M1', 'M2'], ['S1', 'S2']],
+  'three-phase': [['U1', 'U2'], ['V1', 'V2'], ['W1', 'W2']],
+  'series-wound': ARMATURE_AND_FIELD,
+  'shunt-wound': ARMATURE_AND_FIELD,
+  'shaded-pole': ONE_WINDING,
+  'two-speed': [['L1', 'L2'], ['H1', 'H2']],
+  tapped: [['C', 'T1'], ['T1', 'T2'], ['T2', 'T3']],
+  'half-wave': ONE_WINDING,
+  alternator: POLES,
+  // What its primary drives through it is not worked out: only whether it is closed.
+  'current-transformer': [],
+}; // prettier-ignore
+
 /** The windings of a load: between which of its ends something conducts. */
-export function windingsOf({
-  kind,
-  make,
-}: Pick<Load, 'kind' | 'make'>): readonly (readonly [LoadEnd, LoadEnd])[] {
-  const windings = {
-    'permanent-magnet': [['+', '-']],
-    universal: [['1', '2']],
-    capacitor: [['A', 'C'], ['B', 'C']], // prettier-ignore
-    'run-start': [['R', 'C'], ['S', 'C']], // prettier-ignore
-    reversible: [['M1', 'M2'], ['S1', 'S2']], // prettier-ignore
-    'three-phase': [['U1', 'U2'], ['V1', 'V2'], ['W1', 'W2']], // prettier-ignore
-  } as const;
-  return kind === 'motor' && make ? windings[make] : [['1', '2']];
+export function windingsOf(load: Pick<Load, 'kind' | 'make'>): readonly Winding[] {
+  const make = makeOf(load);
+  return make ? WINDINGS[make] : ONE_WINDING;
 }
 
 /** A lead between two nodes: a wire of a job, or an end of a load that goes straight on. */
@@ -93,11 +116,14 @@ export function halfSaidOf(
   );
 }
 
+/** How many windings share the power of a load: three phases; half a one where two lie in series. */
+const ALIKE: Partial<Record<LoadMake, number>> = { 'three-phase': 3, 'series-wound': 0.5 };
+
 /** What a load takes at its rated voltage, in siemens for each of its windings; null where it is not said. */
 export function siemensOf(load: Load): number | null {
   const amps = ampsOf(load);
   const { volts, watts } = load;
-  const count = load.make === 'three-phase' && load.kind === 'motor' ? 3 : 1;
+  const count = ALIKE[makeOf(load) ?? 'universal'] ?? 1;
   if (volts === null) return null;
   if (watts !== null) return watts / (count * volts * volts);
   return amps === null ? null : amps / volts;

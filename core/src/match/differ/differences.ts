@@ -29,6 +29,10 @@ export type DifferenceCode =
   | 'supplies-meet-in-spare'
   | 'supplies-meet-in-passing'
   | 'in-passing-unknown'
+  | 'fed-together'
+  | 'fed-together-unknown'
+  | 'left-open'
+  | 'left-open-unknown'
   | 'ac-rating-on-dc'
   | 'rating-lower'
   | 'start-lower'
@@ -96,6 +100,8 @@ const BY_LAYING: ReadonlySet<DifferenceCode> = new Set([
   'contact-differs',
   'supplies-meet-in-spare',
   'supplies-meet-in-passing',
+  'fed-together',
+  'left-open',
   'key-lost',
 ]);
 

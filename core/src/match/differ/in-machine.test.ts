@@ -15,10 +15,16 @@ const WINCH: Drawn = {
 };
 
 /** What a part of the same terminals would do otherwise; its positions as nets by label. */
-function codes(should: string[], does: string[], facts: PartFacts = {}, spare: number[] = []) {
-  const names = WINCH.terminals.split(' ');
-  const nets = should.map((joins) => drawnContacts(WINCH.terminals, joins).nets);
-  const { map } = mapHidden(nets, bench(4, should.length));
+function codes(
+  should: string[],
+  does: string[],
+  facts: PartFacts = {},
+  spare: number[] = [],
+  drawn: Drawn = WINCH,
+) {
+  const names = drawn.terminals.split(' ');
+  const nets = should.map((joins) => drawnContacts(drawn.terminals, joins).nets);
+  const { map } = mapHidden(nets, bench(names.length, should.length));
   const settings = map.structure.settings.map(({ id }) => id);
   const healthy: Healthy[] = nets.map((one, at) => ({ setting: settings[at] as never, nets: one }));
   const part: KnownSwitch = {
@@ -45,7 +51,7 @@ function codes(should: string[], does: string[], facts: PartFacts = {}, spare: n
     terminals: names.map((_, at) => ({ from: at, to: at })),
     positions: settings.map((from, to) => ({ from, to })),
   };
-  return machineDifferences(map, drawnMachine(WINCH, map), healthy, laid, spare).map(
+  return machineDifferences(map, drawnMachine(drawn, map), healthy, laid, spare).map(
     ({ code, gravity }) => `${gravity} ${code}`,
   );
 }
@@ -74,5 +80,40 @@ describe('what a part would do otherwise in the machine', () => {
     expect(codes([FORWARD, ''], [FORWARD, '', 'P-M'], breaks, [2])).toEqual([
       'safety supplies-meet-in-spare',
     ]);
+  });
+});
+
+describe('a part on what hurts in passing', () => {
+  const drawn: Drawn = {
+    terminals: '1 2 3',
+    supplies: {
+      first: { kind: '+', volts: 12, current: 'DC' },
+      second: { kind: '+', volts: 12, current: 'DC' },
+      minus: { kind: '0', volts: null, current: 'DC' },
+    },
+    loads: { alternator: { kind: 'electronics', make: 'alternator', volts: 12, current: 'DC' } },
+    wires: '1>first 3>second 2>alternator.+ alternator.->minus',
+  };
+  const speeds: Drawn = {
+    terminals: '1 2 3',
+    supplies: { mains: { kind: 'L', volts: 230 }, return: { kind: 'N', volts: null } },
+    loads: { fan: { kind: 'motor', make: 'two-speed', volts: 230 } },
+    wires: '1>mains 2>fan.L1 3>fan.H1 fan.L2>return fan.H2>return',
+  };
+  const both = ['1-2', '1-3'];
+
+  // By hand (common practice): an alternator wants make before break, two speeds want break before make.
+  it.each<[string, Drawn, string[], boolean | null, string[]]>(
+    [
+    ['an alternator, with a gap', drawn, ['1-2', '2-3'], false, ['safety left-open']],
+    ['an alternator, makes first: two batteries of which nobody said what they are', drawn, ['1-2', '2-3'], true, ['question in-passing-unknown']],
+    ['an alternator, not stated', drawn, ['1-2', '2-3'], null, ['question in-passing-unknown', 'question left-open-unknown']],
+    ['two speeds, breaks first', speeds, both, false, []],
+    ['two speeds, makes first', speeds, both, true, ['safety fed-together']],
+    ['two speeds, not stated', speeds, both, null, ['question fed-together-unknown']],
+  ], // prettier-ignore
+  )('%s', (_, machine, settings, makesBeforeBreaks, says) => {
+    const facts = makesBeforeBreaks === null ? {} : { makesBeforeBreaks };
+    expect(codes(settings, settings, facts, [], machine).toSorted()).toEqual(says);
   });
 });

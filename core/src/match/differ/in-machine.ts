@@ -5,6 +5,7 @@ import {
   isNote,
   withNets,
   withPart,
+  type Hazard,
   type Healthy,
   type LaidPart,
   type LoadState,
@@ -16,6 +17,24 @@ import type { SettingId } from '../../switch/index.js';
 import type { Difference } from './differences.js';
 
 const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed']);
+
+/** What hurts while the handle passes: as a difference, and as a question where it is not known. */
+const GAINED: Partial<Record<Hazard['kind'], [Difference['code'], Difference['code']]>> = {
+  'short-in-passing': ['supplies-meet-in-passing', 'in-passing-unknown'],
+  'sources-meet-in-passing': ['supplies-meet-in-passing', 'in-passing-unknown'],
+  'fed-together-in-passing': ['fed-together', 'fed-together-unknown'],
+  'left-open-in-passing': ['left-open', 'left-open-unknown'],
+};
+
+const isCertain = (hazard: Hazard): boolean => !('certain' in hazard) || hazard.certain;
+
+/** A hazard with where it is, whatever is known of it. */
+const placeOf = (hazard: Hazard): string =>
+  [
+    hazard.kind,
+    ...('from' in hazard ? [hazard.from, hazard.to] : []),
+    ...('load' in hazard ? [hazard.load] : []),
+  ].join(' ');
 
 /**
  * What a part in its place would do in the machine that the switch, as it should be, does not: a brake or a stop that is lost, a
@@ -53,17 +72,15 @@ export function machineDifferences(
     const was = new Set(meets(old));
     if (meets(fresh).some((short) => !was.has(short))) add('short-in-machine', String(at));
   });
-  const passing = new Set(
-    before.hazards.flatMap((one) =>
-      one.kind === 'short-in-passing' && one.certain ? [`${one.from} ${one.to}`] : [],
-    ),
-  );
-  // What is known of the old one to meet in passing is no difference; what it only might is no excuse.
-  for (const one of after.hazards)
-    if (one.kind === 'short-in-passing' && !passing.has(`${one.from} ${one.to}`)) {
-      if (one.certain) add('supplies-meet-in-passing', '');
-      else add('in-passing-unknown', '', 'question');
-    }
+  // What is known of the old one to hurt is no difference; what it only might is no excuse.
+  const known = new Set(before.hazards.filter(isCertain).map(placeOf));
+  for (const one of after.hazards) {
+    const gained = GAINED[one.kind];
+    if (!gained || known.has(placeOf(one)) || ('how' in one && isNote(one.how))) continue;
+    const about = 'load' in one ? (machine.circuit.loads.find(({ id }) => id === one.load)?.name ?? '') : '';
+    if (isCertain(one)) add(gained[0], about);
+    else add(gained[1], about, 'question');
+  }
   for (const place of spare) {
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
     const { loads, shorts, met } = inSetting(machine.circuit, SPARE, contacts);

@@ -36,9 +36,11 @@ export const LOAD_KINDS = ['resistive', 'motor', 'lamp', 'electronics', 'signal'
 export type LoadKind = (typeof LOAD_KINDS)[number];
 
 /**
- * How a load is made, where that decides what it does: two ends, or the windings of a motor. `universal`: a series motor, on either
- * current; `capacitor`: its two windings alike, a capacitor between A and B; `run-start`: a start winding of its own; `reversible`: main
- * and start winding brought out apart; `three-phase`: six ends.
+ * How a load is made, where that decides what it does. Motors: `universal`: a series motor, on either current; `series-wound`,
+ * `shunt-wound`: field and armature apart; `capacitor`: its two windings alike, a capacitor between A and B; `run-start`: a start winding
+ * of its own; `reversible`: main and start winding brought out apart; `two-speed`: two windings of which one may be fed; `tapped`: one
+ * winding with a tap for each speed, T1 the fastest; `three-phase`: six ends. Others: `half-wave`: through a diode; `alternator`: charges
+ * the battery that it is joined to; `current-transformer`: its secondary, which must stay closed.
  */
 export const LOAD_MAKES = [
   'permanent-magnet',
@@ -47,6 +49,14 @@ export const LOAD_MAKES = [
   'run-start',
   'reversible',
   'three-phase',
+  'series-wound',
+  'shunt-wound',
+  'shaded-pole',
+  'two-speed',
+  'tapped',
+  'half-wave',
+  'alternator',
+  'current-transformer',
 ] as const;
 export type LoadMake = (typeof LOAD_MAKES)[number];
 
@@ -58,13 +68,29 @@ export const loadSchema = object({
   watts: orNull(above(0, 1e6)),
   volts: orNull(above(0, 1e6)),
   current: oneOf(CURRENTS),
-  make: says('How a motor is made; absent: it is not said.', optional(oneOf(LOAD_MAKES))),
+  make: says(
+    'How it is made, where that decides what it does; absent: it is not said.',
+    optional(oneOf(LOAD_MAKES)),
+  ),
   startAmps: says('What it takes in its first moment: locked rotor, inrush.', optional(above(0, 1e5))),
   timeConstant: says('Milliseconds (L/R) of a coil on DC.', optional(above(0, 1e5))),
   removed: flag,
 });
 /** What a wire feeds. */
 export type Load = TypeOf<typeof loadSchema>;
+
+/** How a load of each kind may be made. */
+export const MAKES_OF: Readonly<Record<LoadKind, readonly LoadMake[]>> = {
+  motor: LOAD_MAKES.slice(0, 11),
+  resistive: ['half-wave'],
+  lamp: ['half-wave'],
+  electronics: ['alternator'],
+  signal: ['current-transformer'],
+};
+
+/** How a load is made, where its kind may be made so; undefined: that is not said. */
+export const makeOf = ({ kind, make }: Pick<Load, 'kind' | 'make'>): LoadMake | undefined =>
+  make && MAKES_OF[kind].includes(make) ? make : undefined;
 
 /**
  * What a load takes, in amperes: as typed, else from its watts and volts (P = U I: exact for what only heats, low for a motor,

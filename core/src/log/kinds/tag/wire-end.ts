@@ -23,6 +23,17 @@ export const LOAD_ENDS = [
   'U2',
   'V2',
   'W2',
+  'A1',
+  'A2',
+  'F1',
+  'F2',
+  'L1',
+  'L2',
+  'H1',
+  'H2',
+  'T1',
+  'T2',
+  'T3',
 ] as const;
 export type LoadEnd = (typeof LOAD_ENDS)[number];
 

@@ -1,4 +1,4 @@
-import { LOAD_KINDS, LOAD_MAKES, type Load } from '@which-way/core/log';
+import { LOAD_KINDS, MAKES_OF, type Load } from '@which-way/core/log';
 import { LINK_NAME_LETTERS } from '@which-way/core/schema';
 import type { LoadId } from '@which-way/core/switch';
 import { MAKE_WORDS } from '@which-way/words/machine/loads';
@@ -35,9 +35,9 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong || typed.name.trim() === '') return;
-        const made = LOAD_MAKES.find((one) => one === make);
+        const made = MAKES_OF[kind].find((one) => one === make);
         const more = {
-          ...(kind === 'motor' && made && { make: made }),
+          ...(made && { make: made }),
           ...(kind === 'motor' && start && { startAmps: start }),
           ...(kind === 'motor' && current === 'DC' && constant && { timeConstant: constant }),
         };
@@ -72,18 +72,16 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       <Figure label="A" value={typed.amps} onChange={set('amps')} />
       <Figure label="W" value={typed.watts} onChange={set('watts')} />
       <Figure label={NEW_LOAD_TEXT.vAtTheLoad} value={typed.volts} onChange={set('volts')} />
-      {kind === 'motor' && (
-        <Pick
-          quiet
-          label={NEW_LOAD_TEXT.howTheMotorIsMade}
-          value={make}
-          options={[
-            { value: '', text: 'made how? not said' },
-            ...LOAD_MAKES.map((one) => ({ value: one, text: MAKE_WORDS[one] })),
-          ]}
-          onPick={setMake}
-        />
-      )}
+      <Pick
+        quiet
+        label={NEW_LOAD_TEXT.howTheMotorIsMade}
+        value={MAKES_OF[kind].some((one) => one === make) ? make : ''}
+        options={[
+          { value: '', text: 'made how? not said' },
+          ...MAKES_OF[kind].map((one) => ({ value: one, text: MAKE_WORDS[one] })),
+        ]}
+        onPick={setMake}
+      />
       {kind === 'motor' && (
         <Figure label={NEW_LOAD_TEXT.aAtTheStart} value={typed.start} onChange={set('start')} />
       )}

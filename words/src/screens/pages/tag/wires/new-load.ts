@@ -4,7 +4,7 @@ export const NEW_LOAD_TEXT = {
   loadSuchAsHeater: 'Load, such as heater',
   kindOfLoad: 'Kind of load',
   vAtTheLoad: 'V at the load',
-  howTheMotorIsMade: 'How the motor is made',
+  howTheMotorIsMade: 'How it is made',
   aAtTheStart: 'A at the start',
   lRMs: 'L/R, ms',
   kindOfCurrentOfThe: 'Kind of current of the load',
