@@ -13,6 +13,7 @@ import { extendSettled } from './extend-settled.js';
 import { NO_PARTS, partsAt, type PartsAt } from './parts-at.js';
 import { coverageOf, isComplete, type Coverage } from './coverage.js';
 import { settle } from './settle.js';
+import type { LikelyPart } from './settle-parts.js';
 import { type Blocks, type Explanations, type Settled } from './settled.js';
 
 /** One setting of the map. */
@@ -58,14 +59,16 @@ export function createMapper(): Mapper {
     const { structure } = lastStructure;
     const tape = readTape(log, structure, tapeMemory);
     const clips = clipRecordOf(log);
+    const explained: Explanations = new Map(
+      liveEvents(log, 'explained').flatMap(({ what }) => what.readings.map((id) => [id, what.as] as const)),
+    );
     const grounds: Grounds = {
       structure,
       contacts: structure.terminals.flatMap((terminal, place) => (inPattern(terminal) ? [place] : [])),
-      explained: new Map(
-        liveEvents(log, 'explained').flatMap(({ what }) => what.readings.map((id) => [id, what.as] as const)),
-      ),
+      explained,
       assumed: blocksApart(log),
       parts: partsAt(log),
+      likely: likelyParts(tape, explained),
       silent: silentClips(clips),
     };
     const bySetting = groupEvidence(tape);
@@ -88,6 +91,7 @@ interface Grounds {
   explained: Explanations;
   assumed: Blocks[];
   parts: { at: PartsAt; key: string };
+  likely: LikelyPart[];
   silent: { clips: ClipsByReading; key: string };
 }
 
@@ -109,9 +113,24 @@ function sameGrounds(one: Grounds, other: Grounds): boolean {
     one.structure === other.structure &&
     one.parts.key === other.parts.key &&
     one.silent.key === other.silent.key &&
+    keyOfLikely(one) === keyOfLikely(other) &&
     sameEntries(one.explained, other.explained) &&
     sameItems(one.assumed, other.assumed)
   );
+}
+
+const keyOfLikely = ({ likely }: Grounds): string =>
+  likely.map(({ ends, ohms }) => [...ends, ohms].join()).join(';');
+
+/** Parts that a person accepted readings of two terminals to be. */
+function likelyParts(tape: readonly TapeLine[], explained: Explanations): LikelyPart[] {
+  if (explained.size === 0) return [];
+  return tape.flatMap(({ reading: { id, red, black }, evidence, standing }): LikelyPart[] => {
+    const [one, ...more] = [...red, ...black];
+    const [other] = more;
+    const part = standing === 'counts' && explained.get(id) === 'part' && evidence.quantity;
+    return part && one && other && more.length === 1 ? [{ ends: [one, other], ohms: part.ohms }] : [];
+  });
 }
 
 function silentClips({ uses }: ClipRecord): Grounds['silent'] {
@@ -121,13 +140,13 @@ function silentClips({ uses }: ClipRecord): Grounds['silent'] {
 }
 
 function settleOne(
-  { structure, contacts, explained, assumed, parts, silent }: Grounds,
+  { structure, contacts, explained, assumed, parts, likely, silent }: Grounds,
   id: SettingId,
   evidence: readonly ReadingEvidence[],
   doubted?: ClipsByReading,
 ): MappedSetting {
   const terminals = structure.terminals.map((terminal) => terminal.id);
-  const by = { explained, apart: assumed, partsAt: parts.at, silent: silent.clips };
+  const by = { explained, apart: assumed, partsAt: parts.at, likely, silent: silent.clips };
   const settled = settle(id, terminals, evidence, { ...by, ...(doubted && { doubted }) });
   return { settled, coverage: coverageOf(settled, contacts) };
 }
@@ -146,7 +165,8 @@ function goOn(last: Mapped, log: Log, tape: TapeLine[]): Mapped {
     const known = plain.get(id);
     if (!known) continue;
     // Parts may settle more, or less, once a net has grown.
-    const alone = grounds.assumed.length === 0 && grounds.parts.at === NO_PARTS;
+    const alone =
+      grounds.assumed.length === 0 && grounds.parts.at === NO_PARTS && grounds.likely.length === 0;
     const extended = alone ? extendSettled(known.settled, items) : null;
     plain.set(
       id,

@@ -105,3 +105,45 @@ describe('a low reading across a part', () => {
     expect(facts(on).joined).toBe(true);
   });
 });
+
+describe('a low reading where a part was accepted', () => {
+  // A cold lamp or a winding reads a few ohms; half as much another time (common practice).
+  const accept = (ohms: number) => {
+    const on = bench(4, 2);
+    const middle = on.read(0, 0, 1, { kind: 'ohms', ohms });
+    on.add({ kind: 'explained', readings: [middle.id], as: 'part', note: '' });
+    return on;
+  };
+  const fact = (on: On, a: number, b: number) =>
+    factAt([...deriveMap(on.events).settings.values()][1]?.settled as never, a, b);
+
+  it('closes nothing by itself in another position, nor at another terminal of its net', () => {
+    const on = accept(3.2);
+    on.read(1, 0, 1, { kind: 'ohms', ohms: 1.9 });
+    expect(fact(on, 0, 1).state).toBe('unknown');
+    expect(lookAgain(on)).toMatchObject([{ because: 'part-or-contact' }]);
+    const beside = accept(3.2);
+    beside.read(1, 1, 2, { kind: 'ohms', ohms: 0.3 });
+    beside.read(1, 0, 2, { kind: 'ohms', ohms: 1.9 });
+    expect([fact(beside, 1, 2).joined, fact(beside, 0, 2).state]).toEqual([true, 'unknown']);
+  });
+
+  it('joins where the part cannot read as low, or a person says that it is the contact', () => {
+    const high = accept(900);
+    high.read(1, 0, 1, { kind: 'ohms', ohms: 0.5 });
+    expect(fact(high, 0, 1).joined).toBe(true);
+    const lower = accept(3.2);
+    lower.read(1, 0, 1, { kind: 'ohms', ohms: 0.4 });
+    expect(fact(lower, 0, 1).joined).toBe(true);
+    const said = accept(3.2);
+    const low = said.read(1, 0, 1, { kind: 'ohms', ohms: 1.9 });
+    said.add({ kind: 'explained', readings: [low.id], as: 'contact', note: '' });
+    expect(fact(said, 0, 1).joined).toBe(true);
+  });
+
+  it('elsewhere joins as ever', () => {
+    const on = accept(3.2);
+    on.read(1, 2, 3, { kind: 'ohms', ohms: 1.9 });
+    expect(fact(on, 2, 3).joined).toBe(true);
+  });
+});

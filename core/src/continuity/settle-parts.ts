@@ -14,16 +14,26 @@ const MAY_READ_LOW: ReadonlySet<PartForm> = new Set(['lamp', 'coil', 'motor', 'r
 /** Beside the meter's own uncertainty: what a part may be off its declared value. */
 const OFF_VALUE = 0.05;
 
+/** A part that a person accepted between two terminals, and what it read there. */
+export interface LikelyPart {
+  ends: readonly [TerminalId, TerminalId];
+  ohms: number;
+}
+
+/** What was accepted to be a part may read half as much another time: cold, at rest, or turned a little (common practice). */
+const MAY_HALVE = 0.5;
+
 interface Declared {
   terminals: readonly TerminalId[];
+  likely: readonly LikelyPart[];
   evidence: ReadonlyMap<ReadingId, ReadingEvidence>;
   explained: Explanations;
   partsAt: PartsAt;
 }
 
 /**
- * What declared parts say of the evidence of a setting: a low reading across one that may read low closes nothing by itself, and a middle
- * reading that is what declared parts and known nets would show is settled by them, and asked no more.
+ * What parts say of the evidence of a setting, declared ones and those that a person accepted a reading to be: a low reading across one
+ * that may read low closes nothing by itself, whichever terminals of its nets it was read at; and a middle reading that is what declared parts and known nets would show is settled by them, and asked no more.
  */
 export function settleByParts(sorted: Sorted, declared: Declared): Sorted {
   const { joins, doubtful } = withoutParts(sorted.joins, declared);
@@ -54,31 +64,55 @@ interface Doubtful {
 /** Joins without those that a part may have made. */
 function withoutParts(
   all: readonly Link[],
-  { terminals, evidence, explained, partsAt }: Declared,
+  { terminals, evidence, explained, partsAt, likely }: Declared,
 ): { joins: Link[]; doubtful: Doubtful[] } {
   const doubtful: Doubtful[] = [];
-  const joins = all.filter((link) => {
-    const item = evidence.get(link.reading);
-    const across = partsAt(link.reading).some(
-      (part) => mayReadLow(part, item) && isAcross(part, link, terminals),
+  const endsAcross = (reading: ReadingId): (readonly [TerminalId, TerminalId])[] => {
+    const item = evidence.get(reading);
+    return [
+      ...partsAt(reading).flatMap((part) => (mayReadLow(part, item) ? [part.terminals] : [])),
+      ...likely.flatMap((part) => (isAsLow(part.ohms * MAY_HALVE, item) ? [part.ends] : [])),
+    ];
+  };
+  const keepUnless = (links: readonly Link[], isAcross: (link: Link, ends: readonly number[]) => boolean) =>
+    links.filter((link) => {
+      const as = explained.get(link.reading);
+      const across = endsAcross(link.reading).some((ends) =>
+        isAcross(
+          link,
+          ends.map((end) => terminals.indexOf(end)),
+        ),
+      );
+      if (!across || as === 'contact') return true;
+      doubtful.push({ link, as: as === undefined ? null : as === 'not-known' ? 'not-known' : 'part' });
+      return false;
+    });
+  const direct = keepUnless(all, ({ a, b }, [one, other]) => same(a, b, one, other));
+  // Read at another terminal of the same net it is across the part all the same.
+  const joins = keepUnless(direct, (link, [one, other]) => {
+    const nets = partitionOf(
+      terminals.length,
+      direct.flatMap((join): [number, number][] =>
+        join === link || doubtful.some((item) => item.link === join) ? [] : [[join.a, join.b]],
+      ),
     );
-    const as = explained.get(link.reading);
-    if (!across || as === 'contact') return true;
-    doubtful.push({ link, as: as === undefined ? null : as === 'not-known' ? 'not-known' : 'part' });
-    return false;
+    return same(nets[link.a], nets[link.b], nets[one ?? -1], nets[other ?? -1]);
   });
   return { joins, doubtful };
 }
 
-const isAcross = ({ terminals: ends }: Part, { a, b }: Link, terminals: readonly TerminalId[]): boolean => {
-  const [one, other] = [terminals[a], terminals[b]];
-  return (ends[0] === one && ends[1] === other) || (ends[0] === other && ends[1] === one);
-};
+/** Whether two ends are two others, whichever way. */
+const same = (a?: number, b?: number, one?: number, other?: number): boolean =>
+  (one === a && other === b) || (one === b && other === a);
 
 /** Whether a part may read as low as this: it has no value, or one no higher than what was read. */
 function mayReadLow({ form, ohms }: Part, item: ReadingEvidence | undefined): boolean {
   if (!MAY_READ_LOW.has(form)) return false;
-  if (ohms === null) return true;
+  return ohms === null || isAsLow(ohms, item);
+}
+
+/** Whether so many ohms may have been read as this. */
+function isAsLow(ohms: number, item: ReadingEvidence | undefined): boolean {
   const quantity = item?.quantity;
   // A tone sounds through many ohms: through any such part.
   if (!quantity) return item?.by === 'tone';

@@ -10,7 +10,7 @@ import type { Link } from './link.js';
 import { canonicalState, emptyState, netsOfState, Steps, TooTangled } from './net-state.js';
 import type { Blocks, Explanations, Settled } from './settled.js';
 import { NO_PARTS, type PartsAt } from './parts-at.js';
-import { settleByParts } from './settle-parts.js';
+import { settleByParts, type LikelyPart } from './settle-parts.js';
 import { sortEvidence } from './sort-evidence.js';
 
 /** What a setting is settled by, besides its evidence. */
@@ -21,6 +21,8 @@ export interface SettledBy {
   apart?: readonly Blocks[];
   /** Declared parts that were on at each reading. */
   partsAt?: PartsAt;
+  /** Parts that a person accepted readings to be, in any setting. */
+  likely?: readonly LikelyPart[];
   /** Clips that made no contact: what they parted is not used. */
   silent?: ClipsByReading;
   /** Clips that perhaps made none: what they parted is in dispute. */
@@ -35,15 +37,15 @@ export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly ReadingEvidence[],
-  { explained = new Map(), apart = [], partsAt = NO_PARTS, silent, doubted }: SettledBy = {},
+  { explained = new Map(), apart = [], partsAt = NO_PARTS, likely = [], silent, doubted }: SettledBy = {},
 ): Settled {
   const place = new Map(terminals.map((id, index) => [id, index]));
   const plain = sortEvidence(evidence, place, explained, silent);
   const sorted =
-    partsAt === NO_PARTS
+    partsAt === NO_PARTS && likely.length === 0
       ? plain
       : settleByParts(plain, {
-          ...{ terminals, explained, partsAt },
+          ...{ terminals, explained, partsAt, likely },
           evidence: new Map(evidence.map((item) => [item.reading, item])),
         });
   const size = terminals.length;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { LoadId, SettingId } from '../switch/index.js';
-import { drawnHazards, type DrawnSetting } from '../testing/drawn-hazards.js';
+import { drawnDoes, drawnHazards, type DrawnSetting } from '../testing/drawn-hazards.js';
 import { inSetting } from './power/in-setting.js';
 import { drawnCircuit, drawnContacts, type Drawn } from './wiring/drawn.js';
 
@@ -29,16 +29,6 @@ const short = (drawn: Drawn, settings: readonly DrawnSetting[], makesBefore: boo
     const certain = 'certain' in one && !one.certain ? ['not known'] : [];
     return ['how' in one ? one.how : one.kind, ...figures, ...certain].join(' ');
   });
-
-/** What loads do in a setting: 'part 25' with its share, 'part ?' where that is not known. */
-const does = (drawn: Drawn, joins: string) => {
-  const { loads } = inSetting(drawnCircuit(drawn), 's' as SettingId, drawnContacts(drawn.terminals, joins));
-  return [...loads.values()]
-    .map(({ does: one, share }) =>
-      one === 'part' ? `part ${share === null ? '?' : Math.round(share * 100)}` : one,
-    )
-    .join(' ');
-};
 
 const on = (load: object, supplies: Drawn['supplies'] = MAINS): Drawn => ({
   terminals: '1 2',
@@ -137,7 +127,7 @@ const WELDED: [string, string, string][] = [
 ];
 
 describe('cases worked out by hand', () => {
-  it.each(FIGURES)('does: %s', (_, drawn, says) => expect(does(drawn, '1-2')).toBe(says));
+  it.each(FIGURES)('does: %s', (_, drawn, says) => expect(drawnDoes(drawn, '1-2')).toBe(says));
   it.each(HAZARDS)('hurts: %s', (_, drawn, settings, says) => expect(short(drawn, settings)).toEqual(says));
 
   it('a lost neutral between phases: the weak load takes nearly all of 398 V', () => {
@@ -147,7 +137,7 @@ describe('cases worked out by hand', () => {
   });
 
   it('star is a third of the power, low on purpose; delta is full', () => {
-    expect([does(DRUM, STAR), does(DRUM, DELTA)]).toEqual(['part 33', 'full']);
+    expect([drawnDoes(DRUM, STAR), drawnDoes(DRUM, DELTA)]).toEqual(['part 33', 'full']);
     expect(short(DRUM, [STAR, DELTA])).toEqual([]);
     // Delta on windings made for star's 230 V: 173 %.
     const low = { ...DRUM, loads: { motor: { ...DRUM.loads['motor'], volts: 230 } } };
@@ -156,7 +146,7 @@ describe('cases worked out by hand', () => {
 
   it.each(DEAD)('a drum: %s', (_, joins, says) => expect(short(DRUM, [joins])).toEqual(says));
 
-  it.each(WELDED)('a winch: %s', (_, joins, says) => expect(does(WINCH, joins)).toBe(says));
+  it.each(WELDED)('a winch: %s', (_, joins, says) => expect(drawnDoes(WINCH, joins)).toBe(says));
 
   it('a winch: turned about with no stop between, and a short in passing where it makes first', () => {
     expect(short(WINCH, [OUT, IN])).toEqual(['reversed-at-once']);

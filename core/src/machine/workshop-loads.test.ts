@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { Load, Supply } from '../log/index.js';
-import type { SettingId, TerminalId } from '../switch/index.js';
+import type { TerminalId } from '../switch/index.js';
 import { deriveMap } from '../continuity/index.js';
 import { bench, CLOSED, OPEN } from '../testing/generated.js';
-import { drawnHazards, type DrawnSetting } from '../testing/drawn-hazards.js';
+import { drawnDoes, drawnHazards, type DrawnSetting } from '../testing/drawn-hazards.js';
 import { isNote } from './power/meeting.js';
-import { inSetting } from './power/in-setting.js';
 import { inEverySetting } from './hazards/in-every-setting.js';
 import { AS_MAPPED } from './standing/in-place.js';
-import { drawnCircuit, drawnContacts, drawnMachine, type Drawn } from './wiring/drawn.js';
+import { drawnMachine, type Drawn } from './wiring/drawn.js';
 
 // Loads that a workshop has, each answer worked out by hand beside its case (rules of the windings: common practice).
 
@@ -103,15 +102,6 @@ const HALF: Drawn = {
 };
 const SHADED: Drawn = { ...HALF, loads: motor('shaded-pole'), wires: '1>mains 2>motor.1 motor.2>return' };
 
-const does = (drawn: Drawn, joins: string) => {
-  const { loads } = inSetting(drawnCircuit(drawn), 's' as SettingId, drawnContacts(drawn.terminals, joins));
-  return [...loads.values()]
-    .map(({ does: one, share }) =>
-      one === 'part' ? `part ${share === null ? '?' : Math.round(share * 100)}` : one,
-    )
-    .join(' ');
-};
-
 const hurts = (drawn: Drawn, settings: readonly DrawnSetting[], makesBefore: boolean | null = false) =>
   drawnHazards(drawn, settings, makesBefore).flatMap((one) =>
     'how' in one && isNote(one.how)
@@ -173,7 +163,7 @@ const HURTS: [string, Drawn, DrawnSetting[], boolean | null, string[]][] = [
 ]; // prettier-ignore
 
 describe('loads of a workshop', () => {
-  it.each(DOES)('does: %s', (_, drawn, joins, says) => expect(does(drawn, joins)).toBe(says));
+  it.each(DOES)('does: %s', (_, drawn, joins, says) => expect(drawnDoes(drawn, joins)).toBe(says));
   it.each(HURTS)('hurts: %s', (_, drawn, settings, makesBefore, says) =>
     expect(hurts(drawn, settings, makesBefore)).toEqual(says),
   );

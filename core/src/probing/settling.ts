@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import type { Lead } from '../log/index.js';
-import { firstSuspect } from '../planner/index.js';
+import { firstSuspect, lookedEnough } from '../planner/index.js';
 import type { Act } from './act.js';
 import type { Task } from './task.js';
 
@@ -11,7 +11,8 @@ export interface Settling {
   act: Act;
 }
 
-/** Where readings contradict, the one most in doubt; where one is to be looked at again, that. null: nothing is stopped. */
+/** Where readings contradict, the one most in doubt; where one is to be looked at again, that. null: nothing is stopped, or it
+ * was read often enough: then a person decides. */
 export function settlingOf(map: SwitchMap, task: Task | null): Settling | null {
   if (task?.kind !== 'plan') return null;
   const { plan } = task;
@@ -21,7 +22,7 @@ export function settlingOf(map: SwitchMap, task: Task | null): Settling | null {
     if (!reading) return null;
     return { red: reading.red, black: reading.black, act: { do: 'correct', reading: reading.id } };
   }
-  if (plan.kind !== 'look-again') return null;
+  if (plan.kind !== 'look-again' || lookedEnough(map, plan.setting, plan.item)) return null;
   const ids = map.settings.get(plan.setting)?.settled.terminals ?? [];
   const [red, black] = [ids[plan.item.a], ids[plan.item.b]];
   if (!red || !black) return null;

@@ -1,5 +1,14 @@
 import { deriveMap } from '../continuity/index.js';
-import { drawnContacts, drawnMachine, inEverySetting, type Drawn, type Hazard } from '../machine/index.js';
+import {
+  drawnCircuit,
+  drawnContacts,
+  drawnMachine,
+  inEverySetting,
+  inSetting,
+  type Drawn,
+  type Hazard,
+} from '../machine/index.js';
+import type { SettingId } from '../switch/index.js';
 import { bench } from './generated.js';
 
 /** A setting of a drawing: what joins there (`1-2 3-4`), and whether the handle springs back from it. */
@@ -26,4 +35,14 @@ export function drawnHazards(
     contactsAt: (_, setting) => drawnContacts(drawn.terminals, joins[on.settings.indexOf(setting)] ?? ''),
     makesBefore: () => makesBefore,
   }).hazards;
+}
+
+/** What loads do while these contacts are closed: 'part 25' with its share, 'part ?' where that is not known. */
+export function drawnDoes(drawn: Drawn, joins: string): string {
+  const { loads } = inSetting(drawnCircuit(drawn), 's' as SettingId, drawnContacts(drawn.terminals, joins));
+  return [...loads.values()]
+    .map(({ does, share }) =>
+      does === 'part' ? `part ${share === null ? '?' : Math.round(share * 100)}` : does,
+    )
+    .join(' ');
 }

@@ -1,5 +1,5 @@
 import type { ClipUse, SwitchMap } from '@which-way/core/continuity';
-import { handleLeftAt, type Plan } from '@which-way/core/planner';
+import { handleLeftAt, lookedEnough, type Plan } from '@which-way/core/planner';
 import type { SettingId } from '@which-way/core/switch';
 import { LOOK_AGAIN_ADVICE, LOOK_AGAIN_WORDS } from '../map/facts.js';
 import { settingMoveWords } from '../tag/handles.js';
@@ -36,8 +36,6 @@ export function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | u
   return id ? terminalName(map.structure, id) : '?';
 }
 
-/** After so many readings of one pair it may be left as it is. */
-export const ENOUGH_READINGS = 3;
 const ENOUGH_ADVICE =
   'Three readings have not settled it. Say in the panel what it is, or leave it as not known.';
 
@@ -52,7 +50,7 @@ export function lookAgainWords(
     setting,
     `Look again at ${named(map, ids[item.a])}–${named(map, ids[item.b])}`,
     `At ${settingName(map.structure, setting)} it ${LOOK_AGAIN_WORDS[item.because]}. ${
-      item.readings.length < ENOUGH_READINGS ? LOOK_AGAIN_ADVICE[item.because] : ENOUGH_ADVICE
+      lookedEnough(map, setting, item) ? ENOUGH_ADVICE : LOOK_AGAIN_ADVICE[item.because]
     }`,
   );
 }

@@ -132,7 +132,7 @@ function doubtWords(map: SwitchMap, task: Task): string {
     return `Check the clip on ${terminalName(map.structure, clip)}: it may not be making contact. Read one of the panel again, or say there what the clip did.`;
   return settling
     ? `Most in doubt: ${pairWords(map.structure, settling)}. Read it again, or another one of the panel.`
-    : 'Read one of them again: see the panel.';
+    : 'Each was read three times. Say in the panel which one is wrong, or leave it: the map isn’t complete then.';
 }
 
 /** The clip that explains what the plan stopped at, the likeliest; null where none does. */

@@ -17,6 +17,7 @@ import { fieldOf, handsOf, settingsInOrder, skippedPairs, wiresOn } from '../fie
 import { fromHere, ORDINARY_HANDS, type HandCosts, type Hands } from '../hands/hands.js';
 import { clipsLeftUnproved, clipsToProve } from '../hands/clips.js';
 import { checkDue, type CheckDue } from '../hands/meter-check.js';
+import { firstSuspect, lookedEnough } from './enough.js';
 import { assumedLeft } from './assumed-left.js';
 import { leftIn, pairKey } from './most-left.js';
 import { namedPairs, quickCheck, type QuickCheck } from '../schools/named-pairs.js';
@@ -197,14 +198,22 @@ const readsOne = ({ tape }: SwitchMap, id: ReadingId, places: ReadonlySet<Termin
   );
 
 function notSettled({ map, order }: Standing): Plan | null {
-  for (const setting of order) {
+  const disputed = order.flatMap((setting): Plan[] => {
     const count = map.settings.get(setting)?.settled.contradictions.length ?? 0;
-    if (count > 0) return { kind: 'disputed', setting, count };
-  }
-  for (const setting of order) {
-    const item = map.settings.get(setting)?.settled.lookAgain.find(({ left }) => !left);
-    if (item) return { kind: 'look-again', setting, item };
-  }
+    return count > 0 ? [{ kind: 'disputed', setting, count }] : [];
+  });
+  const again = order.flatMap((setting) =>
+    (map.settings.get(setting)?.settled.lookAgain ?? []).flatMap((item) =>
+      item.left ? [] : [{ kind: 'look-again' as const, setting, item }],
+    ),
+  );
+  // What was read often enough is left to a person, and comes last.
+  const first =
+    disputed.find((one) => 'setting' in one && firstSuspect(map, one.setting) !== null) ??
+    again.find(({ setting, item }) => !lookedEnough(map, setting, item)) ??
+    disputed[0] ??
+    again[0];
+  if (first) return first;
   const pairs = order.reduce((sum, id) => sum + (map.settings.get(id)?.settled.lookAgain.length ?? 0), 0);
   return pairs > 0 ? { kind: 'left-not-known', pairs } : null;
 }

@@ -69,12 +69,6 @@ export function rankSuspects(
 const endsOf = ({ setting, red, black }: { setting: string; red: string[]; black: string[] }): string =>
   [setting, ...[red.join('+'), black.join('+')].sort()].join(' ');
 
-/** The reading to take again first where readings of a setting contradict: the one most in doubt; null where none do. */
-export function firstSuspect(map: SwitchMap, setting: SettingId): ReadingId | null {
-  const [contradiction] = map.settings.get(setting)?.settled.contradictions ?? [];
-  return contradiction ? (rankSuspects(map, setting, contradiction)[0]?.reading ?? null) : null;
-}
-
 /** A clip that may explain a contradiction, and the readings that would no longer count without it. */
 export interface SuspectClip {
   terminal: TerminalId;

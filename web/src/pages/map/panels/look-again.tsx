@@ -1,6 +1,7 @@
 import { Pick } from '../../../controls/fields/pick.js';
 import type { LookAgain } from '@which-way/core/continuity';
 import { proposalsFor, type Proposal } from '@which-way/core/explain';
+import { lookedEnough } from '@which-way/core/planner';
 import { middleHint, lastCheck } from '@which-way/core/sense';
 import { ORDINARY_METER, PART_FORMS, type Explanation, type PartForm } from '@which-way/core/log';
 import { type PartId, type TerminalId } from '@which-way/core/switch';
@@ -17,7 +18,6 @@ import {
   PART_OR_CONTACT_WORDS,
 } from '@which-way/words/map/facts';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { ENOUGH_READINGS } from '@which-way/words/probing/plan-words';
 import { PART_WORDS } from '@which-way/words/tag/wires';
 import { evidenceWords } from '@which-way/words/quantity';
 import type { Probing } from '../probing/use-probing.js';
@@ -104,7 +104,7 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
                       : `${LOOK_AGAIN_TEXT.itIs}${EXPLANATION_WORDS[as]}`}
                   </PlainButton>
                 ))}
-                {item.readings.length >= ENOUGH_READINGS && !item.left && (
+                {lookedEnough(map, settled.setting, item) && !item.left && (
                   <PlainButton look="quiet" onClick={() => accept('not-known')}>
                     {LOOK_AGAIN_TEXT.leaveItNotKnown}
                   </PlainButton>
