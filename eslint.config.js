@@ -25,6 +25,7 @@ const FLOORS = [
   'machine',
   'match',
   'refit',
+  'verdict',
   'route',
   'simulated',
   'formats',
@@ -179,6 +180,24 @@ export default tseslint.config(
     'The web does not know the server.',
   ),
   ...webFloors,
+  {
+    // One verdict, said once: route, summaries, reports and words take `judge` and nothing beneath it.
+    files: ['core/src/route/**/*.ts', 'server/src/**/*.ts', 'words/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: ['@which-way/core/verify', '../verify/index.js'].map((name) => ({
+            name,
+            importNames: ['verdictOf', 'compareWithExpected'],
+            message:
+              'The one verdict is `judge` of core/verdict; its sentences stand in words/src/verdict.ts.',
+          })),
+        },
+      ],
+    },
+  },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     rules: {

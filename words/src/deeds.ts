@@ -21,6 +21,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'pairs-named': 'the pairs of a quick check',
   'clips-touched': 'clips that were touched',
   'clips-doubted': 'clips that may have made no contact',
+  'ohms-asked': 'contacts that are wanted in ohms',
   expected: 'the expected table',
   chosen: 'the chosen replacement',
   noted: 'a note',

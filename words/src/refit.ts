@@ -265,8 +265,8 @@ export function functionWords(
   }
 }
 
-/** What was not tested, each in a few words; lines alike are told together. */
-export function notTestedWords(
+/** What was not tested of putting it back, each in a few words; lines alike are told together. */
+export function notTestedAtRefit(
   checks: readonly FunctionCheck[],
   map: Pick<SwitchMap, 'structure'>,
   loads: readonly Load[],

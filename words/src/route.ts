@@ -1,6 +1,7 @@
 import { plural } from './plural.js';
 import type { Route, RouteStep } from '@which-way/core/route';
-import { stillOpenWords } from './judge/for-use.js';
+import type { Whole } from '@which-way/core/log';
+import { verdictHeadline } from './verdict.js';
 import { SAFETY_SHORT } from './before/safety-short.js';
 
 export const STEP_WORDS: Record<RouteStep, string> = {
@@ -27,6 +28,9 @@ interface NextWords {
   text: string;
   tone: 'plain' | 'amber' | 'brick';
 }
+
+/** Verdicts that want nothing at once. */
+const CALM: ReadonlySet<Whole> = new Set(['passes', 'wiring-and-contacts-pass', 'wiring-passes', 'by-ear']);
 
 /** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
 export function nextWords({ route, settingName, trouble, members }: OnTheBench): NextWords {
@@ -67,14 +71,8 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
       return { text: `Map: ${plural(next.count, 'pair')} left as not known`, tone: 'amber' };
     case 'compare':
       return { text: 'Verify: compare with what it should be', tone: 'plain' };
-    case 'differences':
-      return { text: `Verify: ${next.missing} missing, ${next.extra} extra`, tone: 'amber' };
-    case 'choose-replacement':
-      return { text: 'Pattern matches. Find a replacement if you need one', tone: 'plain' };
-    case 'fails':
-    case 'questions':
-    case 'not-in-ohms':
-      return { text: stillOpenWords(next), tone: next.code === 'not-in-ohms' ? 'plain' : 'amber' };
+    case 'judged':
+      return { text: verdictHeadline(next), tone: CALM.has(next.whole) ? 'plain' : 'amber' };
     case 'refit':
       return {
         text: next.replacement === null ? 'Refit: the same switch goes back' : `Chosen: ${next.replacement}`,

@@ -130,7 +130,13 @@ export {
   type TestResult,
   type TestWay,
 } from './kinds/before/supply-path.js';
-export { MECHANICAL_SIGNS, type MechanicalSign, type SignedVerdict } from './kinds/judge/verdict.js';
+export {
+  MECHANICAL_SIGNS,
+  WHOLES,
+  type MechanicalSign,
+  type SignedVerdict,
+  type Whole,
+} from './kinds/judge/verdict.js';
 export { parseValue } from './kinds/map/value.js';
 export {
   colorsOf,

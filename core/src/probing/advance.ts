@@ -11,7 +11,7 @@ import {
   touchesClips,
   wholeMeasurement,
 } from './answering.js';
-import { idleHands } from './hands.js';
+import { idleHands, type ProbingHands } from './hands.js';
 import { wantedAsk, type Moment } from './moment.js';
 import { settlingOf } from './settling.js';
 import {
@@ -199,8 +199,11 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
   measured: (moment, { measured }, means) => takesMeasured(moment, measured, means),
   'go-on': (moment, _, { newId }) => {
     const ask = wantedAsk(moment);
+    // A contact that is wanted in ohms is read so, whatever was the way before.
+    const inOhms = moment.plan?.kind === 'ask' && moment.plan.reason === 'ohms';
+    const hands: ProbingHands = inOhms ? { ...moment.hands, sense: 'ohms' } : moment.hands;
     return ask
-      ? { ...stays(moment), deeds: [{ kind: 'prompt-shown', prompt: { id: newId(), ask } }] }
+      ? { ...stays({ ...moment, hands }), deeds: [{ kind: 'prompt-shown', prompt: { id: newId(), ask } }] }
       : stays(moment);
   },
 };

@@ -5,7 +5,7 @@ import { safetyStanding, type SafetyTrouble } from '../safety/index.js';
 import { liveEvents, notesOf, recordsOf } from '../log/index.js';
 import { isWholeSignature, signedRefitOf } from '../refit/index.js';
 import { type SettingId } from '../switch/index.js';
-import { compareWithExpected, stillOpen, type Comparison, type StillOpen } from '../verify/index.js';
+import { judge, type Judgement } from '../verdict/index.js';
 import type { RouteStep } from './steps.js';
 
 /** What a job should do next: a code and what it is about; the words belong to whoever shows it. */
@@ -21,15 +21,14 @@ export type NextThing =
   /** Nothing is asked any more; a person left so many pairs not known. */
   | { code: 'left-not-known'; count: number }
   | { code: 'compare' }
-  | { code: 'differences'; missing: number; extra: number }
-  | StillOpen
-  | { code: 'choose-replacement' }
+  /** It is mapped and compared: the verdict, and what keeps it from more. */
+  | ({ code: 'judged' } & Pick<Judgement, 'whole' | 'open'>)
   | { code: 'refit'; replacement: string | null }
   /** `whole`: nothing had failed or was left undone. */
   | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 6;
+export const ROUTE_ENGINE = 7;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
@@ -51,12 +50,13 @@ export interface JobStanding {
  * routeOf({ outOfMachine: true }, mapped(3, '1-2', '1-3')).next // => { code: 'compare' }
  */
 export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
-  const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
+  const judgement = judge(map);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   const signed = signedRefitOf(map);
-  const comparison = table ? compareWithExpected(map, table) : null;
+  const { whole, open, comparison } = judgement;
   const agrees = comparison?.outcome === 'agrees';
-  const open = agrees ? stillOpen(map) : null;
+  const asks = open.some(({ code }) => code === 'questions' || code === 'not-in-ohms');
+  const fails = whole === 'fails' || whole === 'intermittent';
   const safety = safetyStanding(map.log, outOfMachine);
   // A switch in the hand, with nothing of the machine on it, has no supply to prove dead and no wires to tag.
   const nothingOfTheMachine = outOfMachine && liveEvents(map.log, 'safety-begun').length === 0;
@@ -66,15 +66,14 @@ export function routeOf({ outOfMachine }: JobStanding, map: SwitchMap): Route {
     tag: recordsOf(map.log, 'wire-tagged').length > 0,
     map: map.complete,
     table: map.complete,
-    verify: map.complete && agrees && (open === null || open.code === 'fails'),
+    verify: map.complete && agrees && (fails || !asks),
     match: chosen !== null,
     refit: signed?.stands === true,
   };
   const trouble = safety.troubles[0]?.code ?? null;
   const { at, next } = whereTo(map, {
     trouble,
-    comparison,
-    open,
+    judgement,
     chosen: chosen?.name ?? null,
     signed: signed?.stands ? { by: signed.signed.by, whole: isWholeSignature(signed.signed) } : null,
   });
@@ -86,8 +85,7 @@ function whereTo(
   map: SwitchMap,
   job: {
     trouble: SafetyTrouble['code'] | null;
-    comparison: Comparison | null;
-    open: StillOpen | null;
+    judgement: Judgement;
     chosen: string | null;
     signed: { by: string; whole: boolean } | null;
   },
@@ -113,10 +111,11 @@ function whereTo(
   if (job.signed !== null) return { at: 'refit', next: { code: 'signed', ...job.signed } };
   if (job.chosen !== null || recordsOf(map.log, 'refit-begun') !== null)
     return { at: 'refit', next: { code: 'refit', replacement: job.chosen } };
-  if (!job.comparison) return { at: 'verify', next: { code: 'compare' } };
-  const { missing, extra } = job.comparison.count;
-  if (missing + extra > 0) return { at: 'verify', next: { code: 'differences', missing, extra } };
-  if (job.comparison.outcome !== 'agrees') return { at: 'verify', next: { code: 'compare' } };
-  if (job.open) return { at: job.open.code === 'fails' ? 'match' : 'verify', next: job.open };
-  return { at: 'match', next: { code: 'choose-replacement' } };
+  const { whole, open, comparison } = job.judgement;
+  const next: NextThing = { code: 'judged', whole, open };
+  if (comparison?.outcome === 'differs') return { at: 'verify', next };
+  if (comparison?.outcome !== 'agrees') return { at: 'verify', next: { code: 'compare' } };
+  if (whole === 'fails' || whole === 'intermittent') return { at: 'match', next };
+  const asks = open.some(({ code }) => code === 'questions' || code === 'not-in-ohms');
+  return { at: asks ? 'verify' : 'match', next };
 }

@@ -48,6 +48,7 @@ export const MOST_FASTENERS = 24;
 export const MOST_FASTENERS_OF_A_KIND = 99;
 /** Pairs of a quick check: more than that is a map. */
 export const MOST_NAMED_PAIRS = 400;
+export const MOST_CONTACTS_ASKED = 4000;
 export const MOST_SAFETY_LINES = 40;
 /** Points and readings of a proof of dead. */
 export const MOST_DEAD_POINTS = 24;

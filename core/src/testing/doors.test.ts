@@ -23,6 +23,7 @@ import * as sense from '../sense/index.js';
 import * as simulated from '../simulated/index.js';
 import * as switches from '../switch/index.js';
 import * as table from '../table/index.js';
+import * as verdicts from '../verdict/index.js';
 import * as verify from '../verify/index.js';
 import * as worth from '../worth/index.js';
 import { bench, CLOSED, OPEN } from './generated.js';
@@ -43,7 +44,7 @@ const SCOPE: Record<string, unknown> = {
     ...sense,
   },
   ...{ ...path, ...continuity, ...explain, ...planner, ...probing, ...table, ...verify, ...circuit },
-  ...{ ...match, ...refit, ...route, ...simulated, ...formats, bench, CLOSED, OPEN, mapped },
+  ...{ ...match, ...refit, ...verdicts, ...route, ...simulated, ...formats, bench, CLOSED, OPEN, mapped },
 };
 
 /** The doors through which a newcomer comes in: each shows what goes in and what comes out. */
@@ -52,6 +53,7 @@ const DOORS = [
   'answersTo',
   'checkOf',
   'compareWithExpected',
+  'judge',
   'decodeMarking',
   'deriveMap',
   'diagnose',

@@ -14,9 +14,8 @@ export {
   type JudgedContact,
 } from './fitness.js';
 export { leaksOf, type Leak } from './leaks.js';
-export { stillOpen, type StillOpen } from './still-open.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict } from './verdict.js';
-export { fnv1a, signable, signatureOf, type SignatureStanding } from './signature.js';
+export { fnv1a } from './hash.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';
 export {
   FEWEST_CYCLES,

@@ -61,38 +61,25 @@ export interface VerdictLine {
   reasons: LineReason[];
 }
 
-/** The four lines, and the whole: a pass only with all four; 'as far as tested' says just that. */
+/** The four lines: what they come to as a whole is judged above. */
 export interface Verdict {
   pattern: VerdictLine;
   contacts: VerdictLine;
   insulation: VerdictLine;
   mechanics: VerdictLine;
-  whole: 'pass' | 'fail' | 'as-far-as-tested' | 'not-yet';
 }
 
 /**
  * What is said of a switch, line by line; never a pass with anything unsettled, disputed, in circuit, or by tone for contacts.
  * @example
- * verdictOf(mapped(3, '1-2', '1-3')).whole // => 'not-yet'
+ * verdictOf(mapped(3, '1-2', '1-3')).pattern.outcome // => 'not-yet'
  */
-export function verdictOf(map: SwitchMap): Verdict {
-  const lines = {
-    pattern: patternLine(map),
-    contacts: contactsLine(map),
-    insulation: insulationLine(map),
-    mechanics: mechanicsLine(map),
-  };
-  const outcomes = Object.values(lines).map(({ outcome }) => outcome);
-  const whole = outcomes.includes('fail')
-    ? 'fail'
-    : outcomes.every((one) => one === 'pass')
-      ? 'pass'
-      : (lines.pattern.outcome === 'pass' || lines.pattern.reasons.includes('agrees-where-said')) &&
-          lines.contacts.outcome === 'pass'
-        ? 'as-far-as-tested'
-        : 'not-yet';
-  return { ...lines, whole };
-}
+export const verdictOf = (map: SwitchMap): Verdict => ({
+  pattern: patternLine(map),
+  contacts: contactsLine(map),
+  insulation: insulationLine(map),
+  mechanics: mechanicsLine(map),
+});
 
 const line = (outcome: LineOutcome, ...reasons: LineReason[]): VerdictLine => ({ outcome, reasons });
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { partitionFromGroups, patternOfKnown } from '../partition/index.js';
 import { routeOf } from '../route/index.js';
-import type { EntryId, KnownSwitch } from '../switch/index.js';
+import type { TerminalId, EntryId, KnownSwitch } from '../switch/index.js';
 import type { ExpectedTable } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, type Bench } from '../testing/generated.js';
 import { compareWithExpected } from './compare.js';
@@ -113,18 +113,53 @@ describe('what stands between wiring that agrees and a pass', () => {
   };
 
   it('is nothing once it is read in ohms: what is not tested besides is said by the verdict', () => {
-    expect(next(agreeing(CHANGEOVER, false))).toEqual(['match', { code: 'choose-replacement' }, true]);
+    expect(next(agreeing(CHANGEOVER, false))).toMatchObject([
+      'match',
+      { code: 'judged', whole: 'wiring-and-contacts-pass' },
+      true,
+    ]);
   });
 
   it('is that its contacts were heard, not measured', () => {
     const open = { code: 'not-in-ohms', contacts: 2, byEar: true };
-    expect(next(agreeing(CHANGEOVER, true))).toEqual(['verify', open, false]);
+    expect(next(agreeing(CHANGEOVER, true))).toMatchObject([
+      'verify',
+      { whole: 'by-ear', open: [open, {}, {}] },
+      false,
+    ]);
   });
 
   it('is a line that fails, and that comes before what was only heard', () => {
     const on = agreeing(CHANGEOVER, true);
     on.add({ kind: 'mechanics-noted', sign: 'detents', found: 'at-fault', terminal: null, photo: null });
-    expect(next(on)).toEqual(['match', { code: 'fails', line: 'mechanics' }, true]);
+    expect(next(on)).toMatchObject([
+      'match',
+      { whole: 'fails', open: [{ code: 'fails', line: 'mechanics' }, {}, {}] },
+      true,
+    ]);
+  });
+
+  it('is something odd that nobody has answered, where the table does not answer it', () => {
+    // The table says nothing of 3, which joins nothing: that stays a question.
+    const on = bench(3, 2);
+    const groups = [[[0, 1]], []];
+    mapHidden(hidden(groups, 3), on);
+    const [a, b, c] = on.terminals as [TerminalId, TerminalId, TerminalId];
+    const unsaid: [TerminalId, TerminalId][] = [
+      [a, c],
+      [b, c],
+    ];
+    const settings = on.settings.map((setting, at) => ({
+      setting,
+      joined: at === 0 ? [[a, b]] : [],
+      unsaid,
+    }));
+    on.add({ kind: 'expected', table: { source: { kind: 'drawn' }, settings } });
+    expect(next(on)).toMatchObject([
+      'verify',
+      { whole: 'questions', open: [{ code: 'questions', count: 1, where: 'questions' }, {}, {}, {}] },
+      false,
+    ]);
   });
 });
 
@@ -140,9 +175,9 @@ describe('the route', () => {
     mapHidden(hidden(CHANGEOVER, 3), on);
     expect(at()).toEqual(['verify', 'compare']);
     on.add({ kind: 'expected', table: tableOf(on, CHANGEOVER.toReversed()) });
-    expect(at()).toEqual(['verify', 'differences']);
+    expect(at()).toEqual(['verify', 'judged']);
     on.add({ kind: 'expected', table: tableOf(on, CHANGEOVER) });
-    expect(at()).toEqual(['match', 'choose-replacement']);
+    expect(at()).toEqual(['match', 'judged']);
     on.add({
       kind: 'chosen',
       replacement: {

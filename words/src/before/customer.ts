@@ -1,16 +1,15 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { identify, settledCount, truthTable } from '@which-way/core/table';
-import type { Verdict } from '@which-way/core/verify';
 import { identityTitle } from '../table/identity.js';
 import { patternWords } from '../table/patterns.js';
-import { forUseWords } from '../judge/for-use.js';
+import { forUseWords } from '../verdict.js';
 import { terminalList } from '../terminals.js';
 
 /**
  * A plain paragraph for the owner: whether it may be used, what the switch is, what it does, how far it was tested, what was found. Nothing is called
  * good that was not tested.
  */
-export function customerWords(map: SwitchMap, verdict: Verdict): string {
+export function customerWords(map: SwitchMap): string {
   const { structure } = map;
   const table = truthTable(map);
   const count = settledCount(map);
@@ -27,5 +26,5 @@ export function customerWords(map: SwitchMap, verdict: Verdict): string {
   const tested = table.complete
     ? `Every pair of terminals was tested in every position (${count.measured} measured, the rest follows from those).`
     : `It is not tested through: ${count.settled} of ${count.all} pairs are known.`;
-  return `${forUseWords(map, verdict)} ${what} ${patternWords(map, table).join(' ')}${free} ${tested}`;
+  return `${forUseWords(map)} ${what} ${patternWords(map, table).join(' ')}${free} ${tested}`;
 }

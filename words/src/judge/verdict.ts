@@ -8,7 +8,13 @@ import type {
   Repeated,
   Verdict,
 } from '@which-way/core/verify';
-import type { ContactLimit, MechanicalSign, RepeatedUnder, WorkDone } from '@which-way/core/log';
+import type {
+  ContactLimit,
+  MechanicalSign,
+  RepeatedUnder,
+  SignedVerdict,
+  WorkDone,
+} from '@which-way/core/log';
 import type { Structure } from '@which-way/core/switch';
 import { ohms, quantity } from '../quantity.js';
 import { pairWords, settingName } from '../terminals.js';
@@ -20,7 +26,7 @@ export const LINE_OUTCOME_WORDS: Record<LineOutcome, string> = {
   'cannot-tell': 'cannot tell',
 };
 
-export const LINE_NAMES: Record<Exclude<keyof Verdict, 'whole'>, string> = {
+export const LINE_NAMES: Record<keyof Verdict, string> = {
   pattern: 'Pattern',
   contacts: 'Contacts',
   insulation: 'Insulation',
@@ -71,11 +77,22 @@ export const MECHANICAL_WORDS: Record<MechanicalSign, string> = {
   'rivets-tight': 'Rivets and lugs are tight',
 };
 
-export const WHOLE_WORDS: Record<Verdict['whole'], string> = {
+/** The verdict as a whole, as it was signed: in a few words. */
+export const WHOLE_WORDS: Record<SignedVerdict['whole'], string> = {
   pass: 'Passed',
   fail: 'Failed',
   'as-far-as-tested': 'Passed as far as tested',
   'not-yet': 'No verdict yet',
+  'nothing-mapped': 'Nothing mapped',
+  'not-finished': 'Not finished',
+  disputed: 'Disputed',
+  'by-ear': 'Wiring agrees by ear',
+  questions: 'Questions open',
+  fails: 'Fails',
+  intermittent: 'Fails now and then',
+  'wiring-passes': 'Wiring passes',
+  'wiring-and-contacts-pass': 'Wiring and contacts pass',
+  passes: 'Passes',
 };
 
 export const CONTACT_WORDS: Record<ContactVerdict, string> = {

@@ -66,4 +66,5 @@ export const PROMPT_REASON_WORDS: Record<Reason, string> = {
   polarity: 'a part may conduct the other way round',
   return: 'tells this position from the others',
   named: 'a pair that was named',
+  ohms: 'it was only heard so far',
 };

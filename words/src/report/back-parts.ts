@@ -6,13 +6,13 @@ import {
   cardLineWords,
   functionWords,
   recordLimitWords,
-  mistakeWords,
   nodeShort,
-  notTestedWords,
+  notTestedAtRefit,
   JUMPER_OUTCOME_WORDS as JUMPER_WORDS,
   triedWords,
   TRANSFER_WORDS,
 } from '../refit.js';
+import { notTestedWords } from '../verdict.js';
 import { actWords, placesOfAct } from '../map/tape.js';
 import { settingName } from '../terminals.js';
 import type { Section } from './document.js';
@@ -68,25 +68,16 @@ export function tests({ map, standing, check }: ReportSource): Section {
   };
 }
 
-export function notTested({ map, standing, check }: ReportSource): Section {
-  const { card, functions, wanted } = standing;
-  const unread = [...map.settings.values()].reduce((sum, { coverage }) => sum + coverage.unknown, 0);
+export function notTested({ map, standing, judgement }: ReportSource): Section {
+  const { functions, wanted } = standing;
   return {
     part: 'not-tested',
     heading: 'What was not tested',
     pieces: [
       facts(
         'not-known',
-        unread > 0 ? `${unread} pairs of terminals were not read.` : '',
-        ...(check && check.at.left.length > 0
-          ? [`Check before power: ${check.at.left.length} readings not taken.`]
-          : []),
-        ...(card.refit && check
-          ? check.check.cannot.map(
-              (mistake) => `No reading can show: ${mistakeWords(card.refit as never, mistake)}.`,
-            )
-          : []),
-        ...notTestedWords(functions, map, recordsOf(map.log, 'load-named'), wanted),
+        ...notTestedWords(map, judgement.notTested),
+        ...notTestedAtRefit(functions, map, recordsOf(map.log, 'load-named'), wanted),
       ),
     ],
   };

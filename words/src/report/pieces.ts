@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ReportPart } from '@which-way/core/log';
-import type { Check, CheckStanding, RefitStanding } from '@which-way/core/refit';
+import type { RefitStanding } from '@which-way/core/refit';
+import type { CheckTaken, Judgement } from '@which-way/core/verdict';
 import type { Fact, KnownBy, Piece } from './document.js';
 
 /** What a report is made of. */
@@ -9,7 +10,9 @@ export interface ReportSource {
   map: SwitchMap;
   standing: RefitStanding;
   /** The check before power with what was read; null: there is none. */
-  check: { check: Check; at: CheckStanding } | null;
+  check: CheckTaken | null;
+  /** The one verdict, what was not tested with it. */
+  judgement: Judgement;
 }
 
 /** Facts that are known in one way; empty ones are left out. */

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { deriveMap } from '@which-way/core/continuity';
 import { readLog, upgradeEvent, type Deed, type DeedKind, type JobEvent } from '@which-way/core/log';
-import { checkBench, checkOf, checkStanding, refitOf, refitStanding } from '@which-way/core/refit';
+import { checkBench, checkOf, refitOf, refitStanding } from '@which-way/core/refit';
+import { judge, takenCheck } from '@which-way/core/verdict';
 import { verdictOf } from '@which-way/core/verify';
 import { describe, expect, it } from 'vitest';
 import { factsOf, KNOWN_BY, type ReportDocument } from './document.js';
@@ -29,7 +30,8 @@ function sourceOf({ title, place }: DemoJob, events: readonly JobEvent[]): Repor
   return {
     ...{ job: { number: 1, title, place }, map },
     standing: refitStanding(map, true, check),
-    check: refit && check ? { check, at: checkStanding(map, refit, check) } : null,
+    check: takenCheck(map, check),
+    judgement: judge(map, takenCheck(map, check)),
   };
 }
 const reported = (job: DemoJob, events = job.events): ReportDocument => reportOf(sourceOf(job, events));

@@ -11,33 +11,16 @@ import {
 import type { TerminalId } from '@which-way/core/switch';
 import { chosenOf, signedRefitOf } from '@which-way/core/refit';
 import { identify } from '@which-way/core/table';
-import {
-  compareWithExpected,
-  contactLimitOf,
-  expectedOf,
-  judgedContacts,
-  leaksOf,
-  repeatedOf,
-  signatureOf,
-  verdictOf,
-} from '@which-way/core/verify';
+import { signatureOf } from '@which-way/core/verdict';
+import { contactLimitOf, judgedContacts, leaksOf, repeatedOf } from '@which-way/core/verify';
 import { differenceWords } from '../match/difference.js';
 import { identityTitle } from '../table/identity.js';
 import { differenceText } from '../match/match.js';
 import { functionWords, TRANSFER_WORDS } from '../refit.js';
 import { SYMPTOM_WORDS } from '../before/symptom.js';
 import { tableRows } from '../table/table-rows.js';
-import { forUseWords, reasonWords, verdictHeadline } from '../judge/for-use.js';
-import {
-  CONTACT_WORDS,
-  judgedWords,
-  leakWords,
-  limitWords,
-  LINE_NAMES,
-  LINE_OUTCOME_WORDS,
-  repeatedWords,
-  WHOLE_WORDS,
-} from '../judge/verdict.js';
+import { faultWords, forUseWords, lineWords, signedWords, verdictHeadline } from '../verdict.js';
+import { CONTACT_WORDS, judgedWords, leakWords, limitWords, repeatedWords } from '../judge/verdict.js';
 import { settingName, terminalName } from '../terminals.js';
 import { notTested, readings, tests, transfer } from './back-parts.js';
 import type { ReportDocument, Section } from './document.js';
@@ -99,11 +82,9 @@ function complaint({ map }: ReportSource): Section {
   };
 }
 
-function found({ map }: ReportSource): Section {
+function found({ map, judgement: { comparison } }: ReportSource): Section {
   const identity = identify(map);
   const sure = map.complete && identity.unknown.length === 0 && identity.disputed === 0;
-  const expected = expectedOf(map);
-  const comparison = expected ? compareWithExpected(map, expected) : null;
   const differs =
     comparison?.cells.filter(({ verdict }) => verdict === 'missing' || verdict === 'extra') ?? [];
   return {
@@ -131,23 +112,19 @@ function table({ map }: ReportSource): Section {
   };
 }
 
-function verdict({ map }: ReportSource): Section {
-  const now = verdictOf(map);
-  const signed = signatureOf(map);
-  const lines = (['pattern', 'contacts', 'insulation', 'mechanics'] as const).map(
-    (line) => `${LINE_NAMES[line]}: ${LINE_OUTCOME_WORDS[now[line].outcome]}, ${reasonWords(now, line)}`,
-  );
+function verdict({ map, judgement: now }: ReportSource): Section {
+  const signed = signatureOf(map, now);
   return {
     part: 'verdict',
     heading: 'Verdict on the switch',
     pieces: [
-      facts('worked-out', verdictHeadline(map, now), ...lines),
+      facts('worked-out', verdictHeadline(now), ...lineWords(now.lines), ...faultWords(map)),
       facts('measured', ...contactFacts(map), ...cycleFacts(map)),
       facts('measured', ...leaksOf(map).map((leak) => `Leak: ${leakWords(map.structure, leak)}`)),
       facts(
         'signed',
         signed
-          ? `${signed.signed.by} signed “${WHOLE_WORDS[signed.signed.whole]}”${signed.standing === 'stands' ? '' : '; something was read or changed since'}`
+          ? `${signed.signed.by} signed “${signedWords(signed.signed)}”${signed.standing === 'stands' ? '' : '; something was read or changed since'}`
           : '',
         signed?.signed.note ?? '',
       ),
@@ -256,7 +233,7 @@ function signatures({ map }: ReportSource): Section {
 
 /** The short one for the owner, in plain words: what was wrong, what was done, what was tried, what to watch. */
 export function ownersReport(source: ReportSource): ReportDocument {
-  const { job, map, standing } = source;
+  const { job, map, standing, judgement } = source;
   const fails = standing.functions.filter(({ tried }) => tried?.result === 'fails');
   const loads = recordsOf(map.log, 'load-named');
   const worked = standing.functions.filter(({ tried }) => tried?.result === 'as-it-should').length;
@@ -271,7 +248,7 @@ export function ownersReport(source: ReportSource): ReportDocument {
           facts(
             'worked-out',
             fails.length > 0 ? 'The machine doesn’t do as it should. Do not use it.' : '',
-            forUseWords(map),
+            forUseWords(map, judgement),
           ),
         ],
       },

@@ -1,12 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import {
-  checkBench,
-  checkOf,
-  checkStanding,
-  refitOf,
-  refitStanding,
-  type Check,
-} from '@which-way/core/refit';
+import { checkBench, checkOf, refitOf, refitStanding, type Check } from '@which-way/core/refit';
+import { judge, takenCheck } from '@which-way/core/verdict';
 import type { ReportSource } from './pieces.js';
 
 /** A job as its report heads it. */
@@ -28,10 +22,12 @@ export function reportSource(
 ): ReportSource {
   const refit = refitOf(map);
   const check = refit && checkFor(checkBench(refit));
+  const taken = takenCheck(map, check);
   return {
     job,
     map,
     standing: refitStanding(map, job.outOfMachine, check),
-    check: refit && check ? { check, at: checkStanding(map, refit, check) } : null,
+    check: taken,
+    judgement: judge(map, taken),
   };
 }

@@ -2,6 +2,7 @@ import { answered, superseded } from './map/answers.js';
 import {
   approached,
   clipsDoubted,
+  ohmsAsked,
   clipsTouched,
   pairsNamed,
   recheckBegun,
@@ -161,4 +162,5 @@ export const KINDS = {
   'system-probed': systemProbed,
   'wire-laid': wireLaid,
   'clips-doubted': clipsDoubted,
+  'ohms-asked': ohmsAsked,
 } as const;

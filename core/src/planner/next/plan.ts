@@ -19,6 +19,7 @@ import { clipsLeftUnproved, clipsToProve } from '../hands/clips.js';
 import { checkDue, type CheckDue } from '../hands/meter-check.js';
 import { firstSuspect, lookedEnough } from './enough.js';
 import { assumedLeft } from './assumed-left.js';
+import { inOhmsAsk } from './in-ohms.js';
 import { leftIn, pairKey } from './most-left.js';
 import { namedPairs, quickCheck, type QuickCheck } from '../schools/named-pairs.js';
 import { returnAsk, returnWanted } from './return-sweep.js';
@@ -143,6 +144,7 @@ function planReadings(standing: Standing): Plan {
     asked(returnWanted(map) ? returnAsk(map) : null, at, 'return', 'return') ??
     clipsNotProved(standing) ??
     notSettled(standing) ??
+    asked(inOhmsAsk(map, standing.order), at, 'ohms') ??
     afterMapping(standing)
   );
 }

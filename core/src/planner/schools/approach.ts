@@ -51,6 +51,8 @@ export type Reason =
   | 'assumed'
   /** Open one way round, across a part that may conduct the other way. */
   | 'polarity'
+  /** A closed contact that was heard, wanted in ohms. */
+  | 'ohms'
   /** On the way back through the positions: it tells this one from the others. */
   | 'return'
   /** One of the pairs that were named for a quick check. */

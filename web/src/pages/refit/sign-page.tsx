@@ -8,7 +8,9 @@ import {
   signedRefitOf,
 } from '@which-way/core/refit';
 import type { StepId } from '@which-way/core/switch';
-import { notTestedWords, TRANSFER_WORDS } from '@which-way/words/refit';
+import { judge, takenCheck } from '@which-way/core/verdict';
+import { notTestedAtRefit, TRANSFER_WORDS } from '@which-way/words/refit';
+import { notTestedWords } from '@which-way/words/verdict';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -41,12 +43,10 @@ export function SignPage() {
   const { check } = useCheck(map);
   const standing = refitStanding(map, outOfMachine, check);
   const signed = signedRefitOf(map);
-  const notTested = notTestedWords(
-    functionChecks(map),
-    map,
-    recordsOf(map.log, 'load-named'),
-    standing.wanted,
-  );
+  const notTested = [
+    ...notTestedWords(map, judge(map, takenCheck(map, check)).notTested),
+    ...notTestedAtRefit(functionChecks(map), map, recordsOf(map.log, 'load-named'), standing.wanted),
+  ];
   const sign = () => {
     if (who.trim() === '') return;
     session.emit({ kind: 'refit-signed', refit: signableRefit(map, standing, who.trim(), notTested) });

@@ -4,6 +4,7 @@ import { oddWords } from '@which-way/words/table/identity';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { useAskOnMap } from '../../parts/asking/use-ask-on-map.js';
 import { PlainButton } from '../../controls/plain-button.js';
+import { useCameFor } from '../../controls/use-came-for.js';
 import { ODD_PANEL_TEXT } from '@which-way/words/screens/pages/table/odd-panel';
 
 const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the fault' };
@@ -12,6 +13,7 @@ const ANSWERED: Record<OddAnswer, string> = { meant: 'is meant', fault: 'is the 
 export function OddPanel() {
   const map = useJobState((state) => state.map);
   const session = useSession();
+  const came = useCameFor('odd');
   const questions = groupedOf(askedOdd(map));
   if (questions.length === 0) return null;
   const open = questions.filter(([one]) => isOddOpen(one));
@@ -23,6 +25,8 @@ export function OddPanel() {
     });
   return (
     <section
+      id="odd"
+      ref={came}
       aria-label={ODD_PANEL_TEXT.isThatMeant}
       className="no-print rounded-part border-2 border-line bg-sheet px-3 py-1"
     >

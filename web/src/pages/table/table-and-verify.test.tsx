@@ -70,7 +70,9 @@ describe('the comparison', () => {
   it('agrees only when every pair in every position is settled and agrees', async () => {
     await renderJob(<VerifyPage />, [...CHANGEOVER, expected([[ids[0], ids[1]]], [[ids[0], ids[2]]])]);
     expect(screen.getByTestId('outcome').textContent).toContain('Pattern: agrees in every pair and position');
-    expect(screen.getByTestId('verdict').textContent).toBe('Passed as far as tested');
+    expect(screen.getByTestId('verdict').textContent).toBe(
+      'Wiring and contacts pass. Insulation and mechanics not tested.',
+    );
     expect(screen.getByText('no test with an insulation tester')).toBeVisible();
   });
 

@@ -1,6 +1,5 @@
 import { svgText } from '@which-way/drawing/svg-text';
 import { customerWords } from '@which-way/words/before/customer';
-import { verdictOf } from '@which-way/core/verify';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from '../../controls/toast.js';
@@ -83,7 +82,7 @@ export function TakeAway() {
         ),
     ],
     [TAKE_AWAY_TEXT.intoTheLibrary, () => void intoLibrary(map, job)],
-    [TAKE_AWAY_TEXT.inWordsForTheOwner, () => setWords(customerWords(map, verdictOf(map)))],
+    [TAKE_AWAY_TEXT.inWordsForTheOwner, () => setWords(customerWords(map))],
   ];
   return (
     <div className="flex gap-2">

@@ -60,7 +60,11 @@ export function VerifyPage() {
       data-fits
       className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
     >
-      <section aria-label={VERIFY_PAGE_TEXT.expectedTable} className="min-w-0 px-6 py-4 lg:overflow-y-auto">
+      <section
+        id="expected"
+        aria-label={VERIFY_PAGE_TEXT.expectedTable}
+        className="min-w-0 px-6 py-4 lg:overflow-y-auto"
+      >
         <h1 className="text-title font-bold">{VERIFY_PAGE_TEXT.whatItShouldDo}</h1>
         <Source expected={expected} onSet={set} />
         {expected && comparison && (

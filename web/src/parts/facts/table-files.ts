@@ -5,7 +5,6 @@ import { switchDeck, tableFile } from '@which-way/core/formats';
 import { plainLine, plainText, plainTexts } from '@which-way/core/schema';
 import type { Side } from '@which-way/core/switch';
 import { truthTable } from '@which-way/core/table';
-import { verdictOf } from '@which-way/core/verify';
 import { schematicPicture } from '@which-way/drawing/schematic';
 import { settingsSheet as drawnSheet } from '@which-way/drawing/settings-sheet';
 import { schematicOf } from '@which-way/drawing/schematic-of';
@@ -69,7 +68,7 @@ export function tableDocument(job: Pick<Job, 'number' | 'title'>, map: SwitchMap
       ...(table.complete
         ? []
         : [{ text: 'NOT COMPLETE', bold: true, margin: [0, 4, 0, 0] as [number, number, number, number] }]),
-      { text: plainText(customerWords(map, verdictOf(map))), margin: [0, 6, 0, 10] },
+      { text: plainText(customerWords(map)), margin: [0, 6, 0, 10] },
       { table: { headerRows: 1, body }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 12] },
       {
         svg: svgText(settingsSheet(map, side, TABLE_FILES_TEXT.allPositions)),

@@ -2,8 +2,10 @@ import {
   above,
   amount,
   id,
+  list,
   object,
   oneOf,
+  optional,
   orNull,
   PERSON_LETTERS,
   REMARK_LETTERS,
@@ -70,6 +72,23 @@ export const mechanicsNoted = defineKind('mechanics-noted', {
   since: 'work',
 });
 
+/** What is said of a switch as a whole. */
+export const WHOLES = [
+  'nothing-mapped',
+  'not-finished',
+  'disputed',
+  'by-ear',
+  'questions',
+  'fails',
+  'intermittent',
+  'wiring-passes',
+  'wiring-and-contacts-pass',
+  'passes',
+] as const;
+export type Whole = (typeof WHOLES)[number];
+/** As it was said before. */
+const WHOLES_BEFORE = ['pass', 'fail', 'as-far-as-tested', 'not-yet'] as const;
+
 const outcome = oneOf(['pass', 'fail', 'not-yet', 'cannot-tell'] as const);
 
 export const signedVerdictSchema = object({
@@ -79,9 +98,19 @@ export const signedVerdictSchema = object({
   contacts: outcome,
   insulation: outcome,
   mechanics: outcome,
-  whole: oneOf(['pass', 'fail', 'as-far-as-tested', 'not-yet'] as const),
+  whole: says('The first four as it was said before.', oneOf([...WHOLES_BEFORE, ...WHOLES])),
   evidence: says('A hash of the ids of the live events that it rests on.', text(16, 16)),
   engine: says('The version of what worked it out.', text(40, 1)),
+  shown: says(
+    'The sentences that were shown.',
+    optional(
+      object({
+        headline: text(REMARK_LETTERS),
+        lines: list(text(REMARK_LETTERS)),
+        notTested: list(text(REMARK_LETTERS)),
+      }),
+    ),
+  ),
 });
 /** The verdict as it was shown when somebody signed it. */
 export type SignedVerdict = TypeOf<typeof signedVerdictSchema>;

@@ -3,6 +3,7 @@ import {
   count,
   id,
   list,
+  MOST_CONTACTS_ASKED,
   MOST_NAMED_PAIRS,
   MOST_TERMINALS,
   object,
@@ -13,7 +14,7 @@ import {
   two,
   type TypeOf,
 } from '../../../schema/index.js';
-import type { ReadingId, TerminalId } from '../../../switch/index.js';
+import type { ReadingId, SettingId, TerminalId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 import { last } from '../keeps.js';
 
@@ -107,4 +108,16 @@ export const clipsDoubted = defineKind('clips-doubted', {
   },
   undo: ['map'],
   reading: 'looks back',
+});
+
+export const ohmsAsked = defineKind('ohms-asked', {
+  says: 'closed contacts that are wanted in ohms, having been heard only; the newest list counts',
+  fields: {
+    contacts: list(object({ setting: id<SettingId>(), terminals: two(id<TerminalId>()) }), {
+      minItems: 1,
+      maxItems: MOST_CONTACTS_ASKED,
+    }),
+  },
+  undo: ['map'],
+  reading: 'extends',
 });

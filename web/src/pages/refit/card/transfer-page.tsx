@@ -1,6 +1,7 @@
 import { recordsOf, REFIT_WAYS } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
-import { verdictOf } from '@which-way/core/verify';
+import { judge } from '@which-way/core/verdict';
+import { verdictHeadline } from '@which-way/words/verdict';
 import { cardLineMore, cardLineWords, END_WORK, REFIT_WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/tag/wires';
 import { settingName } from '@which-way/words/terminals';
@@ -115,14 +116,13 @@ export function TransferPage() {
 /** A switch that failed, or that nobody has judged, goes back with that in sight. */
 function Doubts() {
   const map = useJobState((state) => state.map);
-  const { whole } = useMemo(() => verdictOf(map), [map]);
-  if (whole === 'pass' || whole === 'as-far-as-tested') return null;
+  const judgement = useMemo(() => judge(map), [map]);
+  const { whole } = judgement;
+  if (whole === 'passes' || whole === 'wiring-and-contacts-pass') return null;
   return (
     <Notice
-      look={whole === 'fail' ? 'brick' : 'amber'}
-      title={
-        whole === 'fail' ? TRANSFER_PAGE_TEXT.thisSwitchFailedAtVerify : TRANSFER_PAGE_TEXT.thereIsNoVerdictOn
-      }
+      look={whole === 'fails' || whole === 'intermittent' ? 'brick' : 'amber'}
+      title={verdictHeadline(judgement)}
     >
       <Link to="../verify" relative="path" className="underline">
         {TRANSFER_PAGE_TEXT.verify}

@@ -40,6 +40,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
   if (judged.length === 0) return null;
   return (
     <details
+      id="contacts"
       className="border-t border-line pt-2"
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
     >

@@ -41,7 +41,7 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
     />
   );
   return (
-    <details className="border-t border-line pt-2">
+    <details id="insulation" className="border-t border-line pt-2">
       <summary className="min-h-12 cursor-pointer py-2 font-bold">
         {INSULATION_PANEL_TEXT.insulationWithAnInsulationTester}
       </summary>

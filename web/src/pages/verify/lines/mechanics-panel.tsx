@@ -30,7 +30,7 @@ export function MechanicsPanel({ map }: { map: SwitchMap }) {
     say({ sign, found, terminal: null, photo: null });
   };
   return (
-    <details className="border-t border-line pt-2">
+    <details id="mechanics" className="border-t border-line pt-2">
       <summary className="min-h-12 cursor-pointer py-2 font-bold">{MECHANICS_PANEL_TEXT.mechanics}</summary>
       {open.length > 1 && (
         <PlainButton onClick={() => open.forEach((sign) => whole(sign, 'good'))}>

@@ -34,6 +34,7 @@ export function RepeatPanel({ map }: { map: SwitchMap }) {
     `${terminals.map((id) => terminalName(map.structure, id)).join('–')} at ${settingName(map.structure, setting)}`;
   return (
     <details
+      id="repeats"
       className="border-t border-line pt-2"
       open={standing.wanted || runs.length > 0 || undefined}
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}

@@ -1,7 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
-import { signable, signatureOf, type SignatureStanding } from '@which-way/core/verify';
+import { judge, signable, signatureOf, type SignatureStanding } from '@which-way/core/verdict';
 import { PERSON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
-import { WHOLE_WORDS } from '@which-way/words/judge/verdict';
+import { shownVerdict, signedWords } from '@which-way/words/verdict';
 import { useState } from 'react';
 import { useSession } from '../../../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../../../parts/safety/given-once.js';
@@ -27,8 +27,7 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
         <p>
           <strong>{signature.signed.by}</strong>
           {SIGN_VERDICT_TEXT.signed}
-          {WHOLE_WORDS[signature.signed.whole]}”, {new Date(signature.at).toLocaleString()}.{' '}
-          {signature.signed.note}{' '}
+          {signedWords(signature.signed)}”, {new Date(signature.at).toLocaleString()}. {signature.signed.note}{' '}
           {signature.standing !== 'stands' && (
             <strong className="text-amber-ink">{STANDING[signature.standing]}</strong>
           )}
@@ -40,7 +39,11 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
           onSubmit={(event) => {
             event.preventDefault();
             if (who.trim() === '') return;
-            session.emit({ kind: 'verdict-signed', verdict: signable(map, who.trim(), note.trim()) });
+            const shown = shownVerdict(map, judge(map));
+            session.emit({
+              kind: 'verdict-signed',
+              verdict: signable(map, who.trim(), note.trim(), shown),
+            });
             setNote('');
           }}
         >

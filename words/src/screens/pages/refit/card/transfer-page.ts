@@ -17,8 +17,6 @@ export const TRANSFER_PAGE_TEXT = {
   bareEnds: (uncapped: string | number) => `${uncapped} bare ends`,
   toCapBeforeAnythingElse: (value: string | number) => `${value} to cap before anything else is done`,
   anEndThatGoesNowhere: 'An end that goes nowhere finds something. Cap it, each by itself.',
-  thisSwitchFailedAtVerify: 'This switch failed at Verify',
-  thereIsNoVerdictOn: 'There is no verdict on this switch yet',
   verify: 'Verify',
   saysWhyPutRightOr: 'says why. Put right or replaced, it is judged again.',
   anotherLug: 'Another lug',

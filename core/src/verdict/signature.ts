@@ -1,9 +1,11 @@
 import type { SwitchMap } from '../continuity/index.js';
-import { liveEvents, type DeedKind, type JobEvent, type SignedVerdict } from '../log/index.js';
-import { verdictOf, type Verdict } from './verdict.js';
+import { liveEvents, WHOLES, type DeedKind, type JobEvent, type SignedVerdict } from '../log/index.js';
+import { fnv1a } from '../verify/index.js';
+import { judge } from './judge.js';
+import type { Judgement } from './judgement.js';
 
 /** The version of what works a verdict out: counted up when a rule changes. */
-const ENGINE_VERSION = '2';
+const ENGINE_VERSION = '3';
 
 /** Kinds that change nothing about a verdict. */
 const BESIDE: ReadonlySet<DeedKind> = new Set([
@@ -30,16 +32,6 @@ const BESIDE: ReadonlySet<DeedKind> = new Set([
   'wire-laid',
 ]);
 
-/** FNV-1a, 64 bits (offset basis and prime as published by Fowler, Noll and Vo), as 16 hexadecimal figures. */
-export function fnv1a(text: string): string {
-  let hash = 0xcbf29ce484222325n;
-  for (let at = 0; at < text.length; at += 1) {
-    hash ^= BigInt(text.charCodeAt(at) & 0xff);
-    hash = (hash * 0x100000001b3n) & 0xffffffffffffffffn;
-  }
-  return hash.toString(16).padStart(16, '0');
-}
-
 /** A hash of the ids of the live events that a verdict rests on, in their order. */
 function evidenceHash({ log }: SwitchMap): string {
   const counts = ({ id, what }: JobEvent) => !log.withdrawn.has(id) && !BESIDE.has(what.kind);
@@ -51,9 +43,17 @@ function evidenceHash({ log }: SwitchMap): string {
   );
 }
 
-/** The verdict of now as it is signed. */
-export function signable(map: SwitchMap, by: string, note: string): SignedVerdict {
-  const { pattern, contacts, insulation, mechanics, whole } = verdictOf(map);
+/** The verdict in sentences, as whoever signed it saw it. */
+export type ShownVerdict = NonNullable<SignedVerdict['shown']>;
+
+/** The verdict of now as it is signed: in codes, and in the sentences that were shown. */
+export function signable(
+  map: SwitchMap,
+  by: string,
+  note: string,
+  shown: ShownVerdict,
+  { lines: { pattern, contacts, insulation, mechanics }, whole }: Judgement = judge(map),
+): SignedVerdict {
   return {
     by,
     note,
@@ -64,6 +64,7 @@ export function signable(map: SwitchMap, by: string, note: string): SignedVerdic
     whole,
     evidence: evidenceHash(map),
     engine: ENGINE_VERSION,
+    shown,
   };
 }
 
@@ -75,18 +76,21 @@ export interface SignatureStanding {
   standing: 'stands' | 'reopened' | 'differs';
 }
 
+/** Signatures of before say the whole in other words: then only their lines are compared. */
+const isWhole = (whole: string): boolean => WHOLES.some((one) => one === whole);
+
 /** The last signature beside the verdict of now; never over it. */
-export function signatureOf(map: SwitchMap, now: Verdict = verdictOf(map)): SignatureStanding | null {
+export function signatureOf(map: SwitchMap, now: Judgement = judge(map)): SignatureStanding | null {
   const last = liveEvents(map.log, 'verdict-signed').at(-1);
   if (!last) return null;
   const signed = last.what.verdict;
   const same = (['pattern', 'contacts', 'insulation', 'mechanics'] as const).every(
-    (line) => now[line].outcome === signed[line],
+    (line) => now.lines[line].outcome === signed[line],
   );
   const standing =
     signed.evidence !== evidenceHash(map)
       ? 'reopened'
-      : same && now.whole === signed.whole
+      : same && (now.whole === signed.whole || !isWhole(signed.whole))
         ? 'stands'
         : 'differs';
   return { signed, at: last.at, standing };
