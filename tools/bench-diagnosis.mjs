@@ -42,7 +42,7 @@ const percent = (hits) => Math.round((1000 * hits.filter(Boolean).length) / hits
 function diagnosisFigures(name) {
   const text = readFileSync(new URL(`planning/diagnosis-${name}.json`, import.meta.url), 'utf8');
   const { cases } = JSON.parse(text);
-  const hits = { one: [], unknown: [], wrong: [], two: [], other: [] };
+  const hits = { one: [], only: [], unknown: [], wrong: [], two: [], other: [] };
   const sizes = [];
   for (const { pattern, rows, one, two, other, seed } of sample(cases, 4)) {
     const random = seededRandom(seed);
@@ -60,6 +60,7 @@ function diagnosisFigures(name) {
       return classes.length === 0 || classes.slice(0, most).some((found) => shows(found, truth, judged));
     };
     hits.one.push(first(one.truth, all(one.truth)));
+    hits.only.push(diagnose(pattern, all(one.truth), rows).classes.length === 1);
     hits.unknown.push(first(one.truth, cellsOf(one.truth, random, 0.1)));
     const wrong = all(one.truth);
     const size = pattern[0].length;
@@ -73,6 +74,7 @@ function diagnosisFigures(name) {
     hash: createHash('sha256').update(text).digest('hex').slice(0, 16),
     cases: cases.length,
     first: percent(hits.one),
+    only: percent(hits.only),
     alone: Math.round(
       (100 * sizes.slice(0, cases.length).filter((size) => size === 1).length) / cases.length,
     ),
@@ -136,6 +138,7 @@ export function benchDiagnosis({ note, atMost, atLeast, round }) {
       hash,
       cases,
       first,
+      only,
       alone,
       mean: size,
       largest,
@@ -148,6 +151,7 @@ export function benchDiagnosis({ note, atMost, atLeast, round }) {
     note(area, 'hash of the corpus', hash, '');
     note(area, 'cases', cases, 'switches');
     atLeast(area, 'true class first', first, '%', 100);
+    atLeast(area, 'no second class is shown', only, '%', 70);
     note(area, 'alone in its class', alone, '%');
     note(area, 'explanations of a first class, mean', size, '');
     note(area, 'explanations of a first class, most', largest, '');

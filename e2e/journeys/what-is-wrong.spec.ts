@@ -83,6 +83,26 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   await expect(likeliest).toContainText('or: 1 to 3 stand turned');
   await expect(likeliest).toContainText('look at the flat or key of the shaft');
 
+  // One false join in one position: it is repeated before anything is condemned, and repeated away.
+  await open('Selector, a slip', {
+    labels: 'C 1 2 3',
+    positions: [
+      ['A', 'C-1'],
+      ['B', 'C-2 1-3'],
+      ['D', 'C-3'],
+    ],
+  });
+  await expected('A: C-1\nB: C-2\nD: C-3');
+  await expect(likeliest).toContainText('Repeat 1–3 at B. If it stays: 1 and 3 are joined at B.');
+  await likeliest.getByRole('button', { name: 'Repeat it on the Map' }).click();
+  await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
+  await expect(bench.prompt).toContainText('Again: black to 3');
+  await bench.type('OL');
+  await expect(bench.prompt).toHaveText('The map is complete');
+  await bench.go('Verify');
+  await expect(page.getByTestId('verdict')).toContainText('Wiring');
+  await expect(likeliest).toHaveCount(0);
+
   // A terminal that joins the frame is a hazard, whatever the pattern says.
   await open('Leak', { labels: '1 2 F', frame: 'F', positions: [['OFF', '2-F'], ['ON', '1-2-F']] }); // prettier-ignore
   await expected('OFF: -\nON: 1-2');

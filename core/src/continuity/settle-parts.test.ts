@@ -146,4 +146,16 @@ describe('a low reading where a part was accepted', () => {
     on.read(1, 2, 3, { kind: 'ohms', ohms: 1.9 });
     expect(fact(on, 2, 3).joined).toBe(true);
   });
+
+  it('is asked once of a pair: what reads between the bands there first', () => {
+    // Two parts of 20 Ω in a chain, heard one by one; the whole was accepted first.
+    const on = bench(3, 1);
+    on.read(0, 0, 1, { kind: 'tone', sounded: true });
+    on.read(0, 1, 2, { kind: 'tone', sounded: true });
+    const [whole, one] = [[0, 2], [0, 1]].map(([a, b]) => on.read(0, a as number, b as number, { kind: 'ohms', ohms: 20 })); // prettier-ignore
+    on.add({ kind: 'explained', readings: [whole?.id as never], as: 'part', note: '' });
+    expect(lookAgain(on)).toMatchObject([{ a: 0, b: 1, because: 'middle' }]);
+    on.add({ kind: 'explained', readings: [one?.id as never], as: 'part', note: '' });
+    expect(lookAgain(on)).toEqual([]);
+  });
 });

@@ -51,7 +51,11 @@ export function settleByParts(sorted: Sorted, declared: Declared): Sorted {
     ...sorted,
     joins,
     opens: [...sorted.opens, ...opens, ...doubtful.flatMap(({ link, as }) => (as === 'part' ? [link] : []))],
-    lookAgain: [...left, ...notedAgain(doubtful)],
+    // What reads between closed and open there is asked first: what it is may settle the low reading too.
+    lookAgain: [
+      ...left,
+      ...notedAgain(doubtful).filter(({ a, b }) => !left.some((one) => one.a === a && one.b === b)),
+    ],
   };
 }
 

@@ -3,7 +3,12 @@ export { lineUp } from './expected/line-up.js';
 export { contactsWith, withCause, type Cause } from './diagnosis/cause.js';
 export { contactCauses, contactsOf, singleCauses } from './diagnosis/causes.js';
 export { diagnose, type Diagnosis, type DiagnosisClass } from './diagnosis/diagnose.js';
-export { diagnosisQuestion, type DiagnosisQuestion } from './diagnosis/diagnosis-of.js';
+export {
+  diagnosisQuestion,
+  oddReading,
+  type OddReading,
+  type DiagnosisQuestion,
+} from './diagnosis/diagnosis-of.js';
 export { expectedKind, kindsFor } from './expected/expected-kind.js';
 export { readExpected, type TextTrouble } from './expected/expected-text.js';
 export {

@@ -1,4 +1,4 @@
-import type { Cause, DiagnosisQuestion, RowsTrouble, TextTrouble } from '@which-way/core/verify';
+import type { Cause, DiagnosisQuestion, OddReading, RowsTrouble, TextTrouble } from '@which-way/core/verify';
 import type { ExpectedTable } from '@which-way/core/log';
 import type { Structure } from '@which-way/core/switch';
 import { settingName, terminalList, terminalName } from '../terminals.js';
@@ -33,9 +33,19 @@ export function causeWords(
       return `contact ${cause.contact.map(name).join('–')} does not close at ${at(cause.setting)}`;
     case 'bridged':
       return `${cause.terminals.map(name).join(' and ')} are bridged`;
+    case 'joined-at':
+      return `${cause.terminals.map(name).join(' and ')} are joined at ${at(cause.setting)}`;
+    case 'split-at':
+      return `${name(cause.terminal)} is off its net at ${at(cause.setting)}`;
     case 'shifted': {
       const many = Math.abs(cause.by);
       const detents = many === 1 ? 'one detent' : `${many} detents`;
+      if (cause.stop) {
+        const ends = Array.from({ length: many }, (_, place) =>
+          at(cause.by > 0 ? settings.length - 1 - place : place),
+        );
+        return `${detents} ${cause.by > 0 ? 'early' : 'late'}: ${ends.join(' and ')} empty`;
+      }
       return `put together ${detents} off: each position does what the one ${many === 1 ? '' : `${many} places `}${cause.by > 0 ? 'after' : 'before'} it should`;
     }
     case 'reversed':
@@ -45,15 +55,33 @@ export function causeWords(
     case 'mirrored':
       return `${list(cause.among)} stand mirrored`;
     case 'turned':
-      return `${list(cause.among)} stand turned by ${cause.by === 1 ? 'one place' : `${cause.by} places`}`;
+      return `${list(cause.among)} stand turned ${turnWords(cause.by, cause.among.length)}`;
   }
 }
+
+/** How far a row is turned, the shorter way. */
+function turnWords(by: number, all: number): string {
+  const [places, way] = 2 * by > all ? [all - by, ' back'] : [by, ''];
+  return `${places === 1 ? 'one place' : `${places} places`}${way}`;
+}
+
+/** What explains it; while one reading may be the slip, that it is repeated first. */
+export function firstCauseWords(structure: Structure, repeat: OddReading | null, cause: string): string {
+  const plain = `${cause.charAt(0).toUpperCase()}${cause.slice(1)}`;
+  if (!repeat || repeat.repeated) return plain;
+  const pair = [repeat.red, repeat.black].map((id) => terminalName(structure, id)).join('–');
+  return `Repeat ${pair} at ${settingName(structure, repeat.setting)}. If it stays: ${cause}.`;
+}
+
+/** What an odd join may come of, once it was read again and stayed, in the order in which the trade looks (common practice). */
+export const ODD_JOIN_WORDS =
+  'Look for: the handle home in its detent, a bent wiper, tips that touch. Solder or a forgotten jumper would show in every position; kΩ to MΩ is a carbon track: a leak.';
 
 /** What helps where no reading tells the causes of one class apart (common practice). */
 export function tieWords(explanations: readonly (readonly Cause[])[]): string {
   const kinds = new Set(explanations.flat().map(({ cause }) => cause));
   return kinds.has('shifted') || kinds.has('turned') || kinds.has('reversed') || kinds.has('mirrored')
-    ? 'No reading tells these apart: look at the flat or key of the shaft, at marks on the wafers, at where the knob points.'
+    ? 'No reading tells these apart. First see that the knob sits right on its shaft: that moves names, not contacts. Then look at the flat or key of the shaft and at marks on the wafers.'
     : 'No reading tells these apart: look at the contacts themselves.';
 }
 

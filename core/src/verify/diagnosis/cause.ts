@@ -1,4 +1,4 @@
-import { partitionOf, relabel, type Partition, type Pattern } from '../../partition/index.js';
+import { discrete, partitionOf, relabel, type Partition, type Pattern } from '../../partition/index.js';
 import type { Contact } from '../../table/index.js';
 
 /** One thing that makes a switch do other than it should; places of terminals and settings. */
@@ -9,8 +9,14 @@ export type Cause =
   | { cause: 'closes-also'; contact: Contact; setting: number }
   | { cause: 'opens-also'; contact: Contact; setting: number }
   | { cause: 'bridged'; terminals: Contact }
-  /** Every setting does what another one should, so many places on: put together detents off. */
-  | { cause: 'shifted'; by: number }
+  /** Two terminals with no contact between them, or a terminal off its net, in one setting: an odd join, an odd gap. */
+  | { cause: 'joined-at'; terminals: Contact; setting: number }
+  | { cause: 'split-at'; terminal: number; setting: number }
+  /**
+   * Every setting does what another one should, so many places on: put together detents off. `stop`: it does not wrap, and what would
+   * lie beyond the stop joins nothing.
+   */
+  | { cause: 'shifted'; by: number; stop?: true }
   | { cause: 'reversed' }
   | { cause: 'swapped'; terminals: Contact }
   /** The terminals in their order run the other way round, or begin so many places on. */
@@ -23,6 +29,16 @@ function merged(partition: Partition, [a, b]: Contact): Partition {
   if (one === other) return partition;
   const [small, large] = [Math.min(one, other), Math.max(one, other)];
   return partition.map((root) => (root === large ? small : root));
+}
+
+/** The partition with a terminal taken off its net. */
+function splitOff(partition: Partition, terminal: number): Partition {
+  const pairs = partition.flatMap((root, place): [number, number][] =>
+    partition.flatMap((other, beside): [number, number][] =>
+      beside > place && other === root && place !== terminal && beside !== terminal ? [[place, beside]] : [],
+    ),
+  );
+  return partitionOf(partition.length, pairs);
 }
 
 /** The partition with two terminals in each other's place. */
@@ -70,8 +86,14 @@ export function settingWithCause(
       return at === cause.setting ? without(cause.contact) : partition;
     case 'bridged':
       return also(cause.terminals);
+    case 'joined-at':
+      return at === cause.setting ? also(cause.terminals) : partition;
+    case 'split-at':
+      return at === cause.setting ? splitOff(partition, cause.terminal) : partition;
     case 'shifted': {
       const { length } = pattern;
+      const from = at + cause.by;
+      if (cause.stop && (from < 0 || from >= length)) return discrete(partition.length);
       return pattern[(((at + cause.by) % length) + length) % length] as Partition;
     }
     case 'reversed':
@@ -113,6 +135,8 @@ export function contactsWith(
     case 'never-opens':
     case 'closes-also':
     case 'opens-also':
+    case 'joined-at':
+    case 'split-at':
     case 'shifted':
     case 'reversed':
       return contacts;

@@ -38,8 +38,10 @@ export function wholeCauses(pattern: Pattern, rows: TerminalRows): Cause[] {
   const { length } = pattern;
   const shifts = Array.from({ length: Math.min(MOST_SHIFT, length - 1) }, (_, at) => at + 1);
   const signed = shifts.flatMap((by) => (2 * by === length ? [by] : [by, -by]));
+  const both = shifts.flatMap((by) => [by, -by]);
   return [
     ...signed.map((by): Cause => ({ cause: 'shifted', by })),
+    ...both.map((by): Cause => ({ cause: 'shifted', by, stop: true })),
     ...(length > 1 ? [{ cause: 'reversed' } as Cause] : []),
     ...rows
       .filter((row) => row.length > 2)
@@ -73,8 +75,12 @@ export function contactCauses(pattern: Pattern, contacts: readonly Contact[], ab
     known[a * size + b] = 1;
     if (!about.pair(a, b)) continue;
     causes.push({ cause: 'never-closes', contact }, { cause: 'never-opens', contact });
+    const closed = pattern.filter((partition) => partition[a] === partition[b]).length;
     pattern.forEach((partition, setting) => {
       if (!about.at(setting, a, b)) return;
+      // Closed in one setting alone, not closing there is never closing; open in one alone, closing there is never opening.
+      const isClosed = partition[a] === partition[b];
+      if (isClosed ? closed === 1 : closed === pattern.length - 1) return;
       causes.push({ cause: partition[a] === partition[b] ? 'opens-also' : 'closes-also', contact, setting });
     });
   }
@@ -85,4 +91,43 @@ export function contactCauses(pattern: Pattern, contacts: readonly Contact[], ab
       if (about.end(a) && about.end(b)) swaps.push({ cause: 'swapped', terminals: [a, b] });
     }
   return [...causes, ...swaps];
+}
+
+/**
+ * Odd joins and odd gaps that would explain something of what a table leaves: of each two nets that a known pair joins one, by its first
+ * pair, and each terminal that a known pair parts from its net. Where a contact lies between two nets, the contact is to blame.
+ */
+export function oddCauses(
+  table: Pattern,
+  contacts: readonly Contact[],
+  leaves: readonly (readonly [number, number, number])[],
+): Cause[] {
+  const causes: Cause[] = [];
+  const seen = new Set<string>();
+  const ofContacts = new Set(contacts.map(([a, b]) => `${Math.min(a, b)} ${Math.max(a, b)}`));
+  const once = (key: string, cause: () => Cause) => {
+    if (!seen.has(key)) causes.push(cause());
+    seen.add(key);
+  };
+  for (const [setting, a, b] of leaves) {
+    const nets = table[setting] ?? [];
+    if (nets[a] === nets[b]) {
+      const beside = nets.filter((net) => net === nets[a]).length;
+      if (beside > 2)
+        for (const terminal of [a, b])
+          once(`${setting} off ${terminal}`, () => ({ cause: 'split-at', terminal, setting }));
+      continue;
+    }
+    const between = nets.some((net, one) =>
+      nets.some(
+        (other, two) =>
+          one < two &&
+          ((net === nets[a] && other === nets[b]) || (net === nets[b] && other === nets[a])) &&
+          ofContacts.has(`${one} ${two}`),
+      ),
+    );
+    const key = [nets[a], nets[b]].toSorted((one, other) => Number(one) - Number(other)).join();
+    if (!between) once(`${setting} ${key}`, () => ({ cause: 'joined-at', terminals: [a, b], setting }));
+  }
+  return causes;
 }

@@ -6,6 +6,7 @@ import {
   contactCauses,
   contactSets,
   contactsOf,
+  oddCauses,
   singleCauses,
   wholeCauses,
   type About,
@@ -44,6 +45,8 @@ export interface Diagnosis {
 const BEAM = 24;
 /** What a second cause costs beside the first, in bits: two faults at once are rarer. */
 const SECOND = 5;
+/** Where more is left than this, an odd join beside the first cause is no explanation. */
+const MOST_ODD = 24;
 /** Classes told. */
 const TOLD = 5;
 /** Classes this many bits behind the first are out of the question for the next reading. */
@@ -58,6 +61,8 @@ const PRIOR: Record<Cause['cause'], number> = {
   'closes-also': 4,
   'opens-also': 3,
   bridged: 3.5,
+  'joined-at': 4.5,
+  'split-at': 4.5,
   shifted: 2,
   reversed: 3,
   swapped: 3,
@@ -84,15 +89,16 @@ export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRow
   const cells = Math.max(2, (expected.length * size * (size - 1)) / 2);
   const edit = Math.log2(cells) + 6;
   const contacts = contactsOf(expected);
-  const found: { causes: Cause[]; table: Pattern; bits: number }[] = [];
+  const found: Found[] = [];
   let least = Infinity;
   const consider = (
     before: Pattern,
     list: readonly Cause[],
     first: readonly Cause[],
     made: readonly Contact[],
+    among = list.length,
   ) => {
-    const choice = Math.log2(Math.max(1, list.length)) / 2;
+    const choice = Math.log2(Math.max(1, among)) / 2;
     for (const cause of list) {
       const extra = first.reduce((sum, one) => sum + PRIOR[one.cause] + choice + SECOND, 0);
       const cost = PRIOR[cause.cause] + choice + extra;
@@ -100,28 +106,22 @@ export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRow
       const bits = cost + edit * edits(settingAt, (least + OUT - cost) / edit);
       if (bits > least + OUT) continue;
       if (bits < least) least = bits;
-      found.push({ causes: [...first, cause], table: expected.map((_, at) => settingAt(at)), bits });
+      found.push({ causes: [...first, cause], table: tableOf(settingAt), bits });
     }
   };
   const singles = singleCauses(expected, contacts, rows);
   const choice = Math.log2(Math.max(1, singles.length)) / 2;
-  // What moves everything may leave more than a single contact and still be half of it.
-  const ranked = singles
-    .flatMap((cause) => {
-      const settingAt = (at: number) => settingWithCause(expected, contacts, cause, at);
-      const left = edits(settingAt, isDetents(cause) ? Infinity : unexplained);
-      // Half of two causes explains something, or moves everything.
-      if (left > unexplained && !isDetents(cause)) return [];
-      return [{ cause, settingAt, bits: PRIOR[cause.cause] + edit * left }];
-    })
-    .toSorted((one, other) => one.bits - other.bits);
-  least = (ranked[0]?.bits ?? Infinity) + choice;
+  const ranked = rankedSingles(expected, contacts, singles, { edits, edit, unexplained });
   const tableOf = (settingAt: SettingAt): Pattern => expected.map((_, at) => settingAt(at));
+  least = (ranked[0]?.bits ?? Infinity) + choice;
   for (const { cause, settingAt, bits } of ranked)
     if (bits + choice <= least + OUT)
       found.push({ causes: [cause], table: tableOf(settingAt), bits: bits + choice });
   for (const others of contactSets(expected).slice(1))
     consider(expected, contactCauses(expected, others).filter(isOfContact), [], others);
+  // Any two terminals in any setting could be the odd ones, though only those are tried that explain something.
+  const left = leavesOf(expected, known, size);
+  consider(expected, oddCauses(expected, contacts, left), [], contacts, cells);
   const firsts = ranked.filter(({ cause }, at) => at < BEAM || isDetents(cause));
   for (const { cause, settingAt, bits } of firsts) {
     if (bits < edit) continue; // It leaves nothing: a second cause explains nothing more.
@@ -130,11 +130,30 @@ export function diagnose(expected: Pattern, known: KnownCells, rows: TerminalRow
     const made = contactsWith(expected, contacts, cause);
     const seconds = contactCauses(table, made, aboutLeft(leaves, size));
     consider(table, seconds, [cause], made);
+    if (leaves.length <= MOST_ODD) consider(table, oddCauses(table, made, leaves), [cause], made);
     // What moves everything is tried the other way too: first a contact, then the whole.
     if (!isWhole(cause)) consider(table, wholeCauses(table, rows), [cause], made);
   }
-  const classes = classesOf(found, known, size).slice(0, TOLD);
+  const classes = worthTelling(classesOf(found, known, size), left.length).slice(0, TOLD);
   return { classes, telling: tellingOf(found, known, size) };
+}
+
+/** Single causes that explain something or move everything, those first that leave least. */
+function rankedSingles(
+  expected: Pattern,
+  contacts: readonly Contact[],
+  singles: readonly Cause[],
+  by: { edits: ReturnType<typeof editCounter>; edit: number; unexplained: number },
+): { cause: Cause; settingAt: SettingAt; bits: number }[] {
+  return singles
+    .flatMap((cause) => {
+      const settingAt = (at: number) => settingWithCause(expected, contacts, cause, at);
+      // What moves everything may leave more than a single contact and still be half of it.
+      const left = by.edits(settingAt, isDetents(cause) ? Infinity : by.unexplained);
+      if (left > by.unexplained && !isDetents(cause)) return [];
+      return [{ cause, settingAt, bits: PRIOR[cause.cause] + by.edit * left }];
+    })
+    .toSorted((one, other) => one.bits - other.bits);
 }
 
 interface Found {
@@ -171,11 +190,7 @@ function aboutLeft(leaves: readonly [number, number, number][], size: number): A
 }
 
 /** Explanations with one table on the known cells are one class; the plainest of each first. */
-function classesOf(
-  found: readonly { causes: Cause[]; table: Pattern; bits: number }[],
-  known: KnownCells,
-  size: number,
-): DiagnosisClass[] {
+function classesOf(found: readonly Found[], known: KnownCells, size: number): DiagnosisClass[] {
   const classes = new Map<string, DiagnosisClass>();
   const least = Math.min(...found.map(({ bits }) => bits));
   const near = found
@@ -185,12 +200,38 @@ function classesOf(
     const key = shown(table, known, size);
     const before = classes.get(key);
     if (before) {
-      // A pair that says what a single cause says already is no news.
-      if (causes.length <= (before.explanations[0]?.length ?? 1)) before.explanations.push(causes);
+      // A pair that says what a single cause says already is no news, nor are the same causes in another order.
+      const news = causes.length <= (before.explanations[0]?.length ?? 1);
+      if (news && !before.explanations.some((one) => sameCauses(one, causes)))
+        before.explanations.push(causes);
     } else classes.set(key, { explanations: [causes], table, leaves: leavesOf(table, known, size), bits });
   }
   return [...classes.values()];
 }
+
+/**
+ * Classes without those that explain nothing, and without those of which all is explained by one before them with no more causes: what
+ * that leaves, they leave too.
+ */
+function worthTelling(classes: readonly DiagnosisClass[], unexplained: number): DiagnosisClass[] {
+  const told: DiagnosisClass[] = [];
+  const causesOf = ({ explanations }: DiagnosisClass) => explanations[0]?.length ?? 1;
+  for (const one of classes) {
+    if (one.leaves.length >= unexplained) continue;
+    const left = new Set(one.leaves.map(String));
+    const covered = told.some(
+      (before) => causesOf(before) <= causesOf(one) && before.leaves.every((cell) => left.has(String(cell))),
+    );
+    if (!covered) told.push(one);
+  }
+  return told;
+}
+
+/** Whether two explanations name the same causes, in whichever order. */
+const sameCauses = (one: readonly Cause[], other: readonly Cause[]): boolean => {
+  const names = new Set(one.map((cause) => JSON.stringify(cause)));
+  return one.length === other.length && other.every((cause) => names.has(JSON.stringify(cause)));
+};
 
 /** A table as far as it is known what the switch does. */
 const shown = (table: Pattern, known: KnownCells, size: number): string =>

@@ -3,6 +3,7 @@ import type { ExpectedTable } from '../../log/index.js';
 import { partitionFromGroups, type Pattern } from '../../partition/index.js';
 import {
   contactTerminals,
+  type ReadingId,
   spotIn,
   type SettingId,
   type Structure,
@@ -58,6 +59,50 @@ export function diagnosisQuestion(map: SwitchMap, table: ExpectedTable): Diagnos
       return cells;
     }),
   };
+}
+
+/** A reading that may be the slip, and whether it was taken again already. */
+export interface OddReading {
+  setting: SettingId;
+  red: TerminalId;
+  black: TerminalId;
+  /** The one that counts. */
+  reading: ReadingId;
+  repeated: boolean;
+}
+
+/**
+ * The one reading that may be the slip: where all that differs lies in one setting, a reading of it that was taken between two terminals
+ * that differ; null where one slip cannot be all of it. Before a contact is condemned it is repeated.
+ */
+export function oddReading(
+  map: SwitchMap,
+  { expected, known, settings, terminals }: DiagnosisQuestion,
+): OddReading | null {
+  const size = terminals.length;
+  const differs = expected.flatMap((nets, at) =>
+    nets.flatMap((net, a) =>
+      nets.flatMap((other, b): [number, number, number][] => {
+        const is = known[at]?.[a * size + b] ?? null;
+        return b > a && is !== null && is !== (net === other) ? [[at, a, b]] : [];
+      }),
+    ),
+  );
+  const [first] = differs;
+  if (!first || differs.some(([at]) => at !== first[0])) return null;
+  const setting = settings[first[0]] as SettingId;
+  for (const [, a, b] of differs) {
+    const [one, other] = [terminals[a] as TerminalId, terminals[b] as TerminalId];
+    const taken = map.tape.filter(
+      ({ reading, standing }) =>
+        reading.setting === setting &&
+        (standing === 'counts' || standing === 'superseded') &&
+        [...reading.red, ...reading.black].toSorted().join() === [one, other].toSorted().join(),
+    );
+    const reading = taken.findLast(({ standing }) => standing === 'counts')?.reading.id;
+    if (reading) return { setting, red: one, black: other, reading, repeated: taken.length > 1 };
+  }
+  return null;
 }
 
 /** The throws of a switch of one moving contact, in their order: a rotor put in turned goes to the wrong ones, one after another. */

@@ -12,6 +12,7 @@ import { MapShut } from './map-shut.js';
 import { MapTools } from './panels/map-tools.js';
 import { PromptBar } from './prompt/prompt-bar.js';
 import { useWakeLock } from '../../parts/hands/use-wake-lock.js';
+import { useSentToReadAgain } from '../../parts/asking/use-read-again.js';
 import { useProbing } from './probing/use-probing.js';
 import { MAP_PAGE_TEXT } from '@which-way/words/screens/pages/map/map-page';
 
@@ -27,6 +28,7 @@ export function MapPage() {
   const [choosing, setChoosing] = useState(false);
   useMapKeys(probing, { help: () => setHelp(true), approach: () => setChoosing(true) });
   useSpoken(probing);
+  useSentToReadAgain(probing.act);
   const awake = useWakeLock(probing.open);
   if (!probing.open) return <MapShut />;
   const framed = map.structure.terminals.some(({ role }) => role === 'frame');

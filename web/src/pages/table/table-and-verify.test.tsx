@@ -178,7 +178,7 @@ describe('what it is, and what is wrong with it', () => {
     fill('As the diagram says, a position a line', 'UP: 1-2\nDOWN: 1-3');
     press('Take it');
     await until(() => expect(written('expected')).toHaveLength(1));
-    await until(() => expect(screen.getByText(/never opens: welded, or bridged$/)).toBeVisible());
+    await until(() => expect(screen.getByText(/^Repeat 1–2 at DOWN. If it stays: contact 1–2 never opens: welded, or bridged.$/)).toBeVisible());
     expect(screen.getByText('It explains every difference.')).toBeVisible();
   });
 });

@@ -49,7 +49,7 @@ export function LookAgainPanel({ probing }: { probing: Probing }) {
             session.emit({ kind: 'explained', readings: item.readings, as, note: '' });
           return (
             <li
-              key={`${settled.setting} ${a} ${b}`}
+              key={`${settled.setting} ${a} ${b} ${item.because}`}
               className="border-t border-line pt-2 first:border-0 first:pt-0"
             >
               <p className="font-semibold">

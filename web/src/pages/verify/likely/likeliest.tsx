@@ -1,8 +1,21 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { mechanicalSignsOf } from '@which-way/core/log';
-import type { DiagnosisClass, DiagnosisQuestion } from '@which-way/core/verify';
-import { causeWords, tieWords, WORK_IT_WORDS } from '@which-way/words/judge/diagnosis';
+import {
+  oddReading,
+  type DiagnosisClass,
+  type DiagnosisQuestion,
+  type OddReading,
+} from '@which-way/core/verify';
+import { useMemo } from 'react';
+import {
+  causeWords,
+  firstCauseWords,
+  ODD_JOIN_WORDS,
+  tieWords,
+  WORK_IT_WORDS,
+} from '@which-way/words/judge/diagnosis';
 import { settingName, terminalName } from '@which-way/words/terminals';
+import { useReadAgain } from '../../../parts/asking/use-read-again.js';
 import { useAskOnMap } from '../../../parts/asking/use-ask-on-map.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { Diagnosed } from './use-diagnosis.js';
@@ -16,6 +29,8 @@ const MOST_CLASSES = 3;
 /** What is likeliest wrong, with its ties and what each leaves; and the reading that would tell most. */
 export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagnosed }) {
   const { question, diagnosis } = diagnosed;
+  const readAgain = useReadAgain();
+  const repeat = useMemo(() => oddReading(map, question), [map, question]);
   if (!diagnosis)
     return (
       <p role="status" className="text-quiet">
@@ -30,7 +45,13 @@ export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagn
       className="grid gap-2 rounded-part border-2 border-ink bg-sheet px-4 py-3"
     >
       <h2 className="text-quiet">{LIKELIEST_TEXT.likeliestNotProved}</h2>
-      <ClassOf map={map} question={question} one={first} big />
+      <ClassOf map={map} question={question} one={first} repeat={repeat} />
+      {repeat && !repeat.repeated && (
+        <PlainButton className="justify-self-start" onClick={() => readAgain(repeat.reading)}>
+          {LIKELIEST_TEXT.repeatIt}
+        </PlainButton>
+      )}
+      {repeat?.repeated && first.explanations[0]?.[0]?.cause === 'joined-at' && <p>{ODD_JOIN_WORDS}</p>}
       <Telling map={map} diagnosed={diagnosed} />
       {first.explanations.flat().some(({ cause }) => cause === 'never-closes' || cause === 'opens-also') && (
         <p>{WORK_IT_WORDS}</p>
@@ -60,10 +81,11 @@ interface ClassOfProps {
   map: SwitchMap;
   question: DiagnosisQuestion;
   one: DiagnosisClass;
-  big?: boolean;
+  /** Of the likeliest, which is told large: the reading that may be the slip. */
+  repeat?: OddReading | null;
 }
 
-function ClassOf({ map: { structure }, question, one, big = false }: ClassOfProps) {
+function ClassOf({ map: { structure }, question, one, repeat }: ClassOfProps) {
   const { explanations, leaves } = one;
   const words = explanations.map((causes) =>
     causes.map((cause) => causeWords(structure, question, cause)).join(', and '),
@@ -76,9 +98,8 @@ function ClassOf({ map: { structure }, question, one, big = false }: ClassOfProp
   });
   return (
     <div className="grid gap-1">
-      <p className={big ? 'text-title leading-tight font-bold' : 'font-semibold'}>
-        {first.charAt(0).toUpperCase()}
-        {first.slice(1)}
+      <p className={repeat === undefined ? 'font-semibold' : 'text-title leading-tight font-bold'}>
+        {firstCauseWords(structure, repeat ?? null, first)}
       </p>
       {ties.slice(0, MOST_TOLD).map((tie) => (
         <p key={tie}>

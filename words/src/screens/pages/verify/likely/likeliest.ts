@@ -11,6 +11,7 @@ export const LIKELIEST_TEXT = {
   itExplainsEveryDifference: 'It explains every difference.',
   itLeaves: (value: string | number, join: string | number, value2: string | number) =>
     `It leaves ${value}: ${join}${value2}.`,
+  repeatIt: 'Repeat it on the Map',
   read: 'Read ',
   at: ' at',
   itTellsMost: ': it tells most',
