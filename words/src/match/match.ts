@@ -25,6 +25,13 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
     `In ${at}, which is to spare, two supplies meet: a short unless a stop keeps the handle from it.`,
   'supplies-meet-in-passing': () => 'It makes before it breaks: two supplies meet while the handle passes.',
   'in-passing-unknown': () => 'Does it break before it makes? If not, two supplies meet in passing.',
+  'makes-before-lost': () =>
+    'The old one makes before it breaks. This one breaks first: a gap between positions.',
+  'makes-before-unknown': () => 'Does it make before it breaks, as the old one does?',
+  'makes-before-old-unknown': () =>
+    'This one makes before it breaks. Does the old one? Probe it between two positions.',
+  restarts: (at) =>
+    `${at} started it and sprang back. Here it stays: the machine restarts by itself when power comes back.`,
   'fed-together': (load) => `It makes before it breaks: two speeds of ${load} are fed together in passing.`,
   'fed-together-unknown': (load) =>
     `Does it break before it makes? If not, two speeds of ${load} are fed together in passing.`,
@@ -59,7 +66,8 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'spare-feeds': (at) =>
     `In ${at}, which is to spare, something in the machine runs: fit a stop, or know it.`,
   'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
-  'no-volt-release-lost': () => 'The old one falls off when the supply fails; this one does not.',
+  'no-volt-release-lost': () =>
+    'The old one falls off when the supply fails. This one doesn’t: the machine restarts by itself when power comes back.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',
   'earth-unknown': () => 'Has it an earth terminal, and an insulated shaft, as the old one has?',
   'insulated-shaft-lost': () => 'The old one’s shaft is insulated; this one’s is not.',
@@ -72,6 +80,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
 };
 
 const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
+  'restarts',
   'spring-lost',
   'spring-gained',
   'spring-unknown',

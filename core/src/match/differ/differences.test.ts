@@ -26,7 +26,7 @@ const subject = (over: Partial<Subject> = {}): Subject => ({
     { rests: 'maintained', returnsTo: null },
     { rests: 'maintained', returnsTo: null },
   ],
-  ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false },
+  ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false, startsAt: [] },
   ...over,
 });
 
@@ -223,6 +223,51 @@ describe('differences between the old one and a part', () => {
     expect(of(plain, { makesBeforeBreaks: true })).toEqual(['supplies-meet-in-passing']);
     expect(of(plain)).toEqual(['in-passing-unknown']);
     expect(of(plain, { makesBeforeBreaks: false })).toEqual([]);
+  });
+});
+
+describe('making before breaking', () => {
+  /** 1 goes from 2 to 3. */
+  const old = part('1 2 3', [hold(['1', '2']), hold(['1', '3'])]);
+  const transformer: Load = { ...load('signal', 0.001, 1), make: 'current-transformer' };
+  const says = (was: boolean, is: boolean | undefined, loads: Load[] = []) => {
+    const facts = was ? { makesBeforeBreaks: true } : {};
+    const fresh = part('1 2 3', old.positions, is === undefined ? undefined : { makesBeforeBreaks: is });
+    const fit = matchPattern(requirement(old), patternOfKnown(fresh));
+    if (!('terminals' in fit)) throw new Error(fit.kind);
+    return differencesOf(subject({ facts, loads }), requirement(old), [], fresh, fit)
+      .filter(({ code }) => code.startsWith('makes-'))
+      .map(({ code, gravity }) => `${gravity} ${code}`);
+  };
+
+  it.each<[string, boolean, boolean | undefined, Load[], string[]]>([
+    ['a shorting rotary for one that breaks first', true, false, [], ['difference makes-before-lost']],
+    ['under a current transformer that is of safety', true, false, [transformer], ['safety makes-before-lost']],
+    ['not stated', true, undefined, [], ['question makes-before-unknown']],
+    ['the same', true, true, [], []],
+    ['gained, and nobody probed the old one: the user is asked', false, true, [], ['question makes-before-old-unknown']],
+    ['neither', false, false, [], []],
+    ['neither, not stated', false, undefined, [], []],
+  ])('%s', (_, was, is, loads, expected) => expect(says(was, is, loads)).toEqual(expected)); // prettier-ignore
+
+  it('says nothing of a switch in which nothing goes over from one lug to another', () => {
+    const fresh = part('1 2 3 4', OLD.positions, { makesBeforeBreaks: true });
+    const fit = matchPattern(requirement(OLD), patternOfKnown(fresh));
+    if (!('terminals' in fit)) throw new Error(fit.kind);
+    expect(differencesOf(subject(), requirement(OLD), [], fresh, fit)).toEqual([]);
+  });
+
+  it('a sprung START that would stay restarts by itself', () => {
+    const fit = matchPattern(requirement(OLD), patternOfKnown(OLD));
+    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const positions: Subject['positions'] = [
+      { rests: 'maintained', returnsTo: null },
+      { rests: 'momentary', returnsTo: 0 },
+    ];
+    const found = (startsAt: number[]) =>
+      differencesOf(subject({ positions, startsAt }), requirement(OLD), [], OLD, fit).map(({ code }) => code);
+    expect(found([1])).toEqual(['spring-lost', 'restarts']);
+    expect(found([])).toEqual(['spring-lost']);
   });
 });
 

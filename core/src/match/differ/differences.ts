@@ -1,3 +1,4 @@
+import { makeOf } from '../../log/index.js';
 import { join, partitionOf, patternOfKnown, type Partition, type Pattern } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import type { MatchResult, Requirement } from '../match.js';
@@ -29,6 +30,10 @@ export type DifferenceCode =
   | 'supplies-meet-in-spare'
   | 'supplies-meet-in-passing'
   | 'in-passing-unknown'
+  | 'makes-before-lost'
+  | 'makes-before-unknown'
+  | 'makes-before-old-unknown'
+  | 'restarts'
   | 'fed-together'
   | 'fed-together-unknown'
   | 'left-open'
@@ -84,10 +89,14 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
   'brake-lost',
   'live-at-off',
   'runs-on',
+  'restarts',
 ]);
 
 /** Questions about the old switch: the user answers them, no seller can. */
-export const OF_THE_OLD_ONE: ReadonlySet<DifferenceCode> = new Set(['spring-unknown']);
+export const OF_THE_OLD_ONE: ReadonlySet<DifferenceCode> = new Set([
+  'spring-unknown',
+  'makes-before-old-unknown',
+]);
 
 /** Differences that another way to lay the positions may not have. */
 const BY_LAYING: ReadonlySet<DifferenceCode> = new Set([
@@ -127,12 +136,15 @@ export function differencesOf(
   known: KnownSwitch,
   fit: FitOf,
 ): Difference[] {
+  const supplies = ofSupplies(never, known, fit);
   const found = [
     ...ofReturns(subject, known, fit),
     ...ofOrder(required, known, fit),
     ...(subject.offLeftOut ? [of('off-lost', 'safety')] : []),
     ...ofContacts(subject, required, known, fit),
-    ...ofSupplies(never, known, fit),
+    ...supplies,
+    // Where two supplies meet in passing that is said, and more.
+    ...(supplies.length === 0 ? ofPassing(subject, required, known.facts ?? {}) : []),
     ...ofLoads(subject, known.facts ?? {}),
     ...ofFacts(subject, known.facts ?? {}, fit),
     ...(fit.jumpers > 0 ? [of('jumpers-live', 'safety', String(fit.jumpers))] : []),
@@ -144,18 +156,16 @@ export function differencesOf(
 const of = (code: DifferenceCode, gravity: Gravity, about = ''): Difference => ({ code, gravity, about });
 
 /** What springs back, and to where: both sides have it. */
-function ofReturns({ positions }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
+function ofReturns({ positions, startsAt }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
   return fit.positions.flatMap(({ from, to }) => {
     const [old, fresh] = [positions[from], known.positions[to]];
     if (!old || !fresh) return [];
     // Nobody has said whether it springs back: then no part is known to do the same.
     if (!old.rests) return [of('spring-unknown', 'question', String(from))];
     if (old.rests === fresh.rests) return [];
-    return [
-      old.rests === 'momentary'
-        ? of('spring-lost', 'safety', String(from))
-        : of('spring-gained', 'safety', String(from)),
-    ];
+    if (old.rests === 'maintained') return [of('spring-gained', 'safety', String(from))];
+    const starts = startsAt.includes(from) ? [of('restarts', 'safety', String(from))] : [];
+    return [of('spring-lost', 'safety', String(from)), ...starts];
   });
 }
 
@@ -238,6 +248,35 @@ function ofSupplies(
       ? [makes ? of('supplies-meet-in-passing', 'safety') : of('in-passing-unknown', 'question')]
       : []),
   ];
+}
+
+/** Loads that must stay closed while the handle passes, or whose step is heard. */
+const WANTS_MAKE_FIRST: ReadonlySet<string> = new Set(['alternator', 'current-transformer']);
+
+/** Whether some terminal goes from one other to another between neighbouring positions: only there does it matter which comes first. */
+const goesOver = ({ pattern, terminals }: Requirement): boolean =>
+  pattern.slice(1).some((nets, at) =>
+    terminals.some((one) => {
+      const partners = [pattern[at] as Partition, nets].map((all) =>
+        terminals.filter((other) => other !== one && all[other] === all[one]).join(),
+      );
+      return partners[0] !== '' && partners[1] !== '' && partners[0] !== partners[1];
+    }),
+  );
+
+/** Making before breaking, lost or gained. That the old one was not seen to do so proves nothing of it. */
+function ofPassing(
+  { facts, loads }: Subject,
+  required: Requirement,
+  { makesBeforeBreaks }: PartFacts,
+): Difference[] {
+  if (!goesOver(required)) return [];
+  const closed = loads.some((load) => WANTS_MAKE_FIRST.has(makeOf(load) ?? ''));
+  if (facts.makesBeforeBreaks) {
+    if (makesBeforeBreaks === undefined) return [of('makes-before-unknown', 'question')];
+    return makesBeforeBreaks ? [] : [of('makes-before-lost', closed ? 'safety' : 'difference')];
+  }
+  return makesBeforeBreaks ? [of('makes-before-old-unknown', 'question')] : [];
 }
 
 /** What is joined for a moment where the next contact makes before the last one breaks. */

@@ -75,7 +75,7 @@ function pairOf(seed: number): Pair {
         load('resistive', 4, 48, 'DC'),
         load('signal', 0.001, 5, 'DC'),
       ],
-      ...{ mostWires: 2, brake: false, offLeftOut: false },
+      ...{ mostWires: 2, brake: false, offLeftOut: false, startsAt: [] },
       facts: {
         ...{ disconnection: 'full', protection: 'IP54', directOpening: true, noVoltRelease: true },
         ...{ keyOut: [0], earthTerminal: true, insulatedShaft: true },

@@ -22,6 +22,8 @@ export interface Subject {
   facts: PartFacts;
   /** A brake contact opens before run makes: a replacement must be shown to do the same. */
   brake: boolean;
+  /** Places of positions from which a machine starts by a sprung START. */
+  startsAt: number[];
   /** The position in which nothing joins was said not to matter. */
   offLeftOut: boolean;
 }
@@ -56,14 +58,23 @@ export function subjectOf(
     loads: recordsOf(log, 'load-named'),
     mostWires: Math.max(0, ...perTerminal.values()),
     brake: cases.has('run-and-brake'),
+    startsAt: recordsOf(log, 'case-noted').flatMap(({ what, position }) =>
+      what === 'sprung-start' && position && places.includes(position) ? [places.indexOf(position)] : [],
+    ),
     offLeftOut,
     facts: {
       ...markedFacts(map),
+      ...(cases.has('no-volt') && { noVoltRelease: true }),
+      ...(wasSeenToShort(map) && { makesBeforeBreaks: true }),
       ...(structure.terminals.some(({ role }) => role === 'earth') && { earthTerminal: true }),
       ...(keyed.length > 0 && { keyOut: keyed.filter((place) => place >= 0) }),
     },
   };
 }
+
+/** Whether it was seen to make before it breaks; that nothing was seen proves nothing. */
+const wasSeenToShort = ({ log }: SwitchMap): boolean =>
+  recordsOf(log, 'passing-probed').some(({ seen, passes }) => seen && passes > 0);
 
 /** What the markings say, where every character of it is certain. */
 function markedFacts({ log }: SwitchMap): PartFacts {

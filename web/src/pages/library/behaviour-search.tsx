@@ -56,6 +56,7 @@ function questionOf({ requirement, positions }: WrittenBehaviour): MatchQuestion
       facts: {},
       brake: false,
       offLeftOut: false,
+      startsAt: [],
     },
   };
 }
