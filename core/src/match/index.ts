@@ -19,14 +19,8 @@ export {
 export { PLAIN_RULES } from './fit/fit.js';
 export { compilePart, MAKING_VERSION, type CompiledPart } from './fit/part.js';
 export { type WireDemand } from './fit/wires.js';
-export {
-  againstLaying,
-  differencesOf,
-  OF_THE_OLD_ONE,
-  WANTS_REASON,
-  type Difference,
-  type DifferenceCode,
-} from './differ/differences.js';
+export { againstLaying, differencesOf, OF_THE_OLD_ONE, WANTS_REASON } from './differ/differences.js';
+export type { Difference, DifferenceCode } from './differ/difference.js';
 export { machineDifferences } from './differ/in-machine.js';
 export { subjectOf, type Subject } from './differ/subject.js';
 export { nearMissesFor, type NearMiss } from './near-miss.js';

@@ -1,5 +1,5 @@
 import type { KnownSwitch } from '../switch/index.js';
-import type { Difference } from './differ/differences.js';
+import type { Difference } from './differ/difference.js';
 import type { MatchResult } from './match.js';
 
 /** What a candidate is ranked by. */

@@ -4,7 +4,8 @@ import { patternOfKnown } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import { matchPattern, type Requirement } from '../match.js';
 import { nearMissesFor } from '../near-miss.js';
-import { differencesOf, type DifferenceCode } from './differences.js';
+import type { DifferenceCode } from './difference.js';
+import { differencesOf } from './differences.js';
 import { ratingsOf } from './ratings.js';
 import type { Subject } from './subject.js';
 
@@ -41,8 +42,7 @@ const requirement = (known: KnownSwitch): Requirement => ({
 /** Codes of what is told of a part, as it is laid on the old one. */
 function codes(of: Subject, fresh: KnownSwitch, old = OLD, never: [number, number][] = []): DifferenceCode[] {
   const required = requirement(old);
-  const fit = matchPattern(required, patternOfKnown(fresh));
-  if (!('terminals' in fit)) throw new Error(fit.kind);
+  const fit = laid(required, fresh);
   return differencesOf(of, required, never, fresh, fit).map(({ code }) => code);
 }
 const like = (facts: PartFacts) => part('a b c d', [hold(), hold(['a', 'b'], ['c', 'd'])], facts);
@@ -162,8 +162,7 @@ describe('differences between the old one and a part', () => {
     ['a brake to be shown', 'brake-to-be-shown', subject({ brake: true }), like({})],
   ])('%s is found, and is of safety', (_, code, old, fresh) => {
     const required = requirement(OLD);
-    const fit = matchPattern(required, patternOfKnown(fresh));
-    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const fit = laid(required, fresh);
     const found = differencesOf(old, required, [], fresh, fit);
     expect(found).toContainEqual(expect.objectContaining({ code, gravity: 'safety' }));
     // Safety stands first.
@@ -177,8 +176,7 @@ describe('differences between the old one and a part', () => {
       ...{ loads: [load('motor', 5, 230), load('signal', 0.001, 5, 'DC')], mostWires: 2 },
       facts: { disconnection: 'full', protection: 'IP54', earthTerminal: true, keyOut: [0] },
     });
-    const fit = matchPattern(requirement(OLD), patternOfKnown(OLD));
-    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const fit = laid(requirement(OLD), OLD);
     const found = differencesOf(old, requirement(OLD), [], OLD, fit);
     expect(found.map(({ gravity }) => gravity)).toEqual(new Array(found.length).fill('question'));
     expect(found.map(({ code }) => code).sort()).toEqual(
@@ -226,6 +224,12 @@ describe('differences between the old one and a part', () => {
   });
 });
 
+function laid(required: Requirement, fresh: KnownSwitch) {
+  const fit = matchPattern(required, patternOfKnown(fresh));
+  if (!('terminals' in fit)) throw new Error(fit.kind);
+  return fit;
+}
+
 describe('making before breaking', () => {
   /** 1 goes from 2 to 3. */
   const old = part('1 2 3', [hold(['1', '2']), hold(['1', '3'])]);
@@ -233,8 +237,7 @@ describe('making before breaking', () => {
   const says = (was: boolean, is: boolean | undefined, loads: Load[] = []) => {
     const facts = was ? { makesBeforeBreaks: true } : {};
     const fresh = part('1 2 3', old.positions, is === undefined ? undefined : { makesBeforeBreaks: is });
-    const fit = matchPattern(requirement(old), patternOfKnown(fresh));
-    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const fit = laid(requirement(old), fresh);
     return differencesOf(subject({ facts, loads }), requirement(old), [], fresh, fit)
       .filter(({ code }) => code.startsWith('makes-'))
       .map(({ code, gravity }) => `${gravity} ${code}`);
@@ -252,14 +255,12 @@ describe('making before breaking', () => {
 
   it('says nothing of a switch in which nothing goes over from one lug to another', () => {
     const fresh = part('1 2 3 4', OLD.positions, { makesBeforeBreaks: true });
-    const fit = matchPattern(requirement(OLD), patternOfKnown(fresh));
-    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const fit = laid(requirement(OLD), fresh);
     expect(differencesOf(subject(), requirement(OLD), [], fresh, fit)).toEqual([]);
   });
 
   it('a sprung START that would stay restarts by itself', () => {
-    const fit = matchPattern(requirement(OLD), patternOfKnown(OLD));
-    if (!('terminals' in fit)) throw new Error(fit.kind);
+    const fit = laid(requirement(OLD), OLD);
     const positions: Subject['positions'] = [
       { rests: 'maintained', returnsTo: null },
       { rests: 'momentary', returnsTo: 0 },

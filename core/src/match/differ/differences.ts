@@ -1,78 +1,11 @@
-import { makeOf } from '../../log/index.js';
-import { join, partitionOf, patternOfKnown, type Partition, type Pattern } from '../../partition/index.js';
+import { patternOfKnown, type Partition } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
-import type { MatchResult, Requirement } from '../match.js';
+import type { Requirement } from '../match.js';
+import { of, type Difference, type DifferenceCode, type FitOf, type Gravity } from './difference.js';
+import { ofPassing, ofSupplies } from './in-passing.js';
 import { protects } from './protection.js';
 import { rated, ratingsOf, signalAnswer } from './ratings.js';
 import type { Subject } from './subject.js';
-
-/**
- * How grave: `safety`: one of the differences that are never hidden, each accepted before a part is chosen; `difference`: another
- * that the hand will notice; `question`: one side is unknown, to be asked of the seller: never a pass, and no hazard either.
- */
-export type Gravity = 'safety' | 'difference' | 'question';
-
-/** What differs between the old one and a part, or is not known of it, as a code with what it is about. */
-export interface Difference {
-  code: DifferenceCode;
-  gravity: Gravity;
-  /** What it is about: the place of a position, the name of a load; the same difference has the same. */
-  about: string;
-}
-
-export type DifferenceCode =
-  | 'spring-lost'
-  | 'spring-gained'
-  | 'spring-unknown'
-  | 'reversed'
-  | 'off-moved'
-  | 'jumpers-live'
-  | 'supplies-meet-in-spare'
-  | 'supplies-meet-in-passing'
-  | 'in-passing-unknown'
-  | 'makes-before-lost'
-  | 'makes-before-unknown'
-  | 'makes-before-old-unknown'
-  | 'restarts'
-  | 'fed-together'
-  | 'fed-together-unknown'
-  | 'left-open'
-  | 'left-open-unknown'
-  | 'ac-rating-on-dc'
-  | 'rating-lower'
-  | 'start-lower'
-  | 'volts-lower'
-  | 'rating-unknown'
-  | 'minimum-not-reached'
-  | 'minimum-unknown'
-  | 'disconnection-lower'
-  | 'disconnection-unknown'
-  | 'protection-lower'
-  | 'protection-unknown'
-  | 'direct-opening-lost'
-  | 'direct-opening-unknown'
-  | 'no-volt-release-unknown'
-  | 'off-lost'
-  | 'break-lost'
-  | 'rest-contact-changed'
-  | 'contact-differs'
-  | 'brake-lost'
-  | 'live-at-off'
-  | 'runs-on'
-  | 'load-differs'
-  | 'short-in-machine'
-  | 'spare-feeds'
-  | 'no-volt-release-lost'
-  | 'earth-lost'
-  | 'earth-unknown'
-  | 'insulated-shaft-lost'
-  | 'key-lost'
-  | 'key-unknown'
-  | 'two-wires-in-one'
-  | 'wires-unknown'
-  | 'brake-to-be-shown';
-
-type FitOf = Extract<MatchResult, { terminals: unknown }>;
 
 /** Differences that touch stop, brake, earth or disconnection: accepted only with a typed reason. */
 export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
@@ -153,8 +86,6 @@ export function differencesOf(
   return found.toSorted((one, other) => ORDER.indexOf(one.gravity) - ORDER.indexOf(other.gravity));
 }
 
-const of = (code: DifferenceCode, gravity: Gravity, about = ''): Difference => ({ code, gravity, about });
-
 /** What springs back, and to where: both sides have it. */
 function ofReturns({ positions, startsAt }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
   return fit.positions.flatMap(({ from, to }) => {
@@ -217,71 +148,6 @@ function ofContacts(
       : [of('contact-differs', 'difference', String(from))];
   });
 }
-
-/** Two supplies that would meet: in a position to spare, or while the handle passes from one position to the next. */
-function ofSupplies(
-  never: readonly (readonly [number, number])[],
-  known: KnownSwitch,
-  fit: FitOf,
-): Difference[] {
-  if (never.length === 0) return [];
-  const pattern = patternOfKnown(known);
-  const wires = [...new Set(fit.terminals.map(({ from }) => from))];
-  const meets = (nets: Partition) => {
-    const joined = partitionOf(
-      wires.length,
-      fit.terminals.flatMap((one) =>
-        fit.terminals
-          .filter((other) => nets[other.to] === nets[one.to])
-          .map((other): [number, number] => [wires.indexOf(one.from), wires.indexOf(other.from)]),
-      ),
-    );
-    return never.some(([a, b]) => joined[wires.indexOf(a)] === joined[wires.indexOf(b)]);
-  };
-  const spare = fit.sparePositions.filter((place) => meets(pattern[place] as Partition));
-  const used = fit.positions.map(({ to }) => to).toSorted((one, other) => one - other);
-  const passing = used.slice(1).filter((to, at) => passes(pattern, used[at] as number, to, meets));
-  const makes = known.facts?.makesBeforeBreaks;
-  return [
-    ...spare.map((place) => of('supplies-meet-in-spare', 'safety', String(place))),
-    ...(passing.length > 0 && makes !== false
-      ? [makes ? of('supplies-meet-in-passing', 'safety') : of('in-passing-unknown', 'question')]
-      : []),
-  ];
-}
-
-/** Loads that must stay closed while the handle passes, or whose step is heard. */
-const WANTS_MAKE_FIRST: ReadonlySet<string> = new Set(['alternator', 'current-transformer']);
-
-/** Whether some terminal goes from one other to another between neighbouring positions: only there does it matter which comes first. */
-const goesOver = ({ pattern, terminals }: Requirement): boolean =>
-  pattern.slice(1).some((nets, at) =>
-    terminals.some((one) => {
-      const partners = [pattern[at] as Partition, nets].map((all) =>
-        terminals.filter((other) => other !== one && all[other] === all[one]).join(),
-      );
-      return partners[0] !== '' && partners[1] !== '' && partners[0] !== partners[1];
-    }),
-  );
-
-/** Making before breaking, lost or gained. That the old one was not seen to do so proves nothing of it. */
-function ofPassing(
-  { facts, loads }: Subject,
-  required: Requirement,
-  { makesBeforeBreaks }: PartFacts,
-): Difference[] {
-  if (!goesOver(required)) return [];
-  const closed = loads.some((load) => WANTS_MAKE_FIRST.has(makeOf(load) ?? ''));
-  if (facts.makesBeforeBreaks) {
-    if (makesBeforeBreaks === undefined) return [of('makes-before-unknown', 'question')];
-    return makesBeforeBreaks ? [] : [of('makes-before-lost', closed ? 'safety' : 'difference')];
-  }
-  return makesBeforeBreaks ? [of('makes-before-old-unknown', 'question')] : [];
-}
-
-/** What is joined for a moment where the next contact makes before the last one breaks. */
-const passes = (pattern: Pattern, from: number, to: number, meets: (nets: Partition) => boolean): boolean =>
-  meets(join(pattern[from] as Partition, pattern[to] as Partition));
 
 /** Each load against the figure that speaks of it. */
 function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {

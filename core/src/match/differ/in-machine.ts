@@ -14,7 +14,7 @@ import {
 } from '../../machine/index.js';
 import type { SwitchMap } from '../../continuity/index.js';
 import type { SettingId } from '../../switch/index.js';
-import type { Difference } from './differences.js';
+import type { Difference } from './difference.js';
 
 const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed']);
 

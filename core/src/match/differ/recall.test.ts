@@ -6,7 +6,8 @@ import { seededRandom, shuffled, type KnownSwitch, type PartFacts } from '../../
 import { runs } from '../../testing/runs.js';
 import { matcherFor, type Requirement } from '../match.js';
 import { PLAIN_RULES } from '../fit/fit.js';
-import { againstLaying, differencesOf, type DifferenceCode } from './differences.js';
+import type { DifferenceCode } from './difference.js';
+import { againstLaying, differencesOf } from './differences.js';
 import type { Subject } from './subject.js';
 
 /** An old switch with a part that is the same in all that is compared. */

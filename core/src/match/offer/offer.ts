@@ -1,6 +1,7 @@
 import type { MechanicsFact, MechanicsField, Offer } from '../../log/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
-import { differencesOf, type Difference } from '../differ/differences.js';
+import type { Difference } from '../differ/difference.js';
+import { differencesOf } from '../differ/differences.js';
 import type { Subject } from '../differ/subject.js';
 import type { MatchResult, Requirement } from '../match.js';
 import { mechanicsAnswers, type MechanicsAnswer } from '../mechanics/mechanics.js';
