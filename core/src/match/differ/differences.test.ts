@@ -250,23 +250,17 @@ describe('making before breaking', () => {
     ['the same', true, true, [], []],
     ['gained, and nobody probed the old one: the user is asked', false, true, [], ['question makes-before-old-unknown']],
     ['neither', false, false, [], []],
-    ['neither, not stated', false, undefined, [], []],
   ])('%s', (_, was, is, loads, expected) => expect(says(was, is, loads)).toEqual(expected)); // prettier-ignore
 
-  it('says nothing of a switch in which nothing goes over from one lug to another', () => {
+  it('a sprung START that would stay restarts by itself; where nothing goes over, which comes first is not asked', () => {
     const fresh = part('1 2 3 4', OLD.positions, { makesBeforeBreaks: true });
     const fit = laid(requirement(OLD), fresh);
-    expect(differencesOf(subject(), requirement(OLD), [], fresh, fit)).toEqual([]);
-  });
-
-  it('a sprung START that would stay restarts by itself', () => {
-    const fit = laid(requirement(OLD), OLD);
-    const positions: Subject['positions'] = [
-      { rests: 'maintained', returnsTo: null },
-      { rests: 'momentary', returnsTo: 0 },
-    ];
+    const [stays] = subject().positions;
+    const positions = [stays as never, { rests: 'momentary' as const, returnsTo: 0 }];
     const found = (startsAt: number[]) =>
-      differencesOf(subject({ positions, startsAt }), requirement(OLD), [], OLD, fit).map(({ code }) => code);
+      differencesOf(subject({ positions, startsAt }), requirement(OLD), [], fresh, fit).map(
+        ({ code }) => code,
+      );
     expect(found([1])).toEqual(['spring-lost', 'restarts']);
     expect(found([])).toEqual(['spring-lost']);
   });
