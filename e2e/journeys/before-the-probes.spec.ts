@@ -225,7 +225,7 @@ test('a corded tool that is dead: each conductor of its cord, a look at the brus
     }).toPass();
   }
   await expect(outcome).toBeVisible();
-  await expect(chain.getByRole('button', { name: /^Brushes.*seen at fault/ })).toBeVisible();
+  await expect(chain.getByRole('button', { name: /^Brushes.*visibly faulty/ })).toBeVisible();
   await expect(chain.getByRole('button', { name: /^Switch.*passed/ })).toBeVisible();
 
   await page.getByLabel('Length in metres').fill('5');
@@ -306,7 +306,7 @@ test('a switch on wafers with gaps, a second handle, a frame and labels that ski
   await page.getByLabel('Labels as they stand on the part, in order').fill('1-2, 7-8');
   await page.getByRole('button', { name: 'Relabel' }).click();
   await expect(bench.terminal('8')).toBeVisible();
-  await page.getByRole('button', { name: 'Add the FRAME' }).click();
+  await page.getByRole('button', { name: 'Add frame (metal case)' }).click();
   await expect(bench.terminal('FRAME')).toBeVisible();
 
   await page.getByRole('radio', { name: 'Wafers' }).click();
@@ -317,7 +317,7 @@ test('a switch on wafers with gaps, a second handle, a frame and labels that ski
   const second = await bench.terminal('2').boundingBox();
   expect(top && second && second.x > top.x && second.y > top.y).toBe(true);
 
-  await page.getByRole('button', { name: 'There is one more handle' }).click();
+  await page.getByRole('button', { name: 'Add another handle' }).click();
   await expect(page.getByText('2 more settings to map.')).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
   await bench.go('Map');

@@ -18,7 +18,7 @@ test('a complaint and a marking are kept through a reload, and the marking is de
   await expect(said).toContainText('16 A resistive, 4 A for motors');
   await expect(said).toContainText('50,000 operations');
   await expect(said).toContainText('cannot be read: look again at this character');
-  await expect(page.getByText('Not stated, so not known: lamp load, kind of disconnection.')).toBeVisible();
+  await expect(page.getByText('Not marked: lamp load, kind of disconnection.')).toBeVisible();
 
   await page.getByRole('button', { name: '6: certain' }).click();
   await expect(said).toContainText('rests on a guess');

@@ -50,7 +50,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   const bench = new Bench(page);
   for (const address of [down, up]) {
     await page.goto(address.replace(/map$/, 'verify'));
-    await page.getByLabel('As the diagram says, a position a line').fill('LEFT: 1-2\nRIGHT: 1-3');
+    await page.getByLabel('From the diagram, one position per line').fill('LEFT: 1-2\nRIGHT: 1-3');
     await page.getByRole('button', { name: 'Take it', exact: true }).click();
     await expect(bench.save).toHaveText('Saved');
   }
@@ -65,7 +65,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   await goes(page, /Foot, wire 2/, /Head, wire 2/);
   await goes(page, /Foot, wire 3/, /Head, wire 3/);
   await expect(bench.save).toHaveText('Saved');
-  await expect(page.getByText('lamp runs as soon as')).toBeVisible();
+  await expect(page.getByText('lamp runs whenever')).toBeVisible();
   await page.getByRole('radio', { name: 'as they should be' }).click();
   await expect(page.getByText('lamp changes whenever either of Foot and Head moves.')).toBeVisible();
 

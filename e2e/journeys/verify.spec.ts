@@ -20,7 +20,7 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
 
   await bench.go('Verify');
   const verdict = page.getByTestId('verdict');
-  const text = page.getByLabel('As the diagram says, a position a line');
+  const text = page.getByLabel('From the diagram, one position per line');
   await text.fill('Position 1: -\nPosition 2: 1-9');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(page.getByRole('alert')).toContainText('Line 2: there is no terminal “9”');
@@ -108,7 +108,7 @@ test('a correct selector passes its wiring with no question; a failed one says s
   // The same switch against another table: it fails, and its owner reads that first.
   await page.getByRole('button', { name: 'Leave the comparison' }).click();
   await page
-    .getByLabel('As the diagram says, a position a line')
+    .getByLabel('From the diagram, one position per line')
     .fill('Position 1: 1-2\nPosition 2: 1-2\nPosition 3: 1-2');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect(verdict).toContainText('Fails: pattern');

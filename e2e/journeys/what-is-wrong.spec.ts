@@ -13,7 +13,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   };
   const expected = async (text: string) => {
     await bench.go('Verify');
-    await page.getByLabel('As the diagram says, a position a line').fill(text);
+    await page.getByLabel('From the diagram, one position per line').fill(text);
     await page.getByRole('button', { name: 'Take it' }).click();
   };
   const likeliest = page.getByRole('region', { name: 'Likeliest' });
@@ -161,9 +161,9 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
   await expect(page.getByRole('list', { name: 'Runs' })).toContainText(
     '2 missed of 20, on the bench: the rate is below 29 % (95 %).',
   );
-  await expect(verdict).toContainText('missed, worked again and again');
+  await expect(verdict).toContainText('failed under repeated operation');
 
-  await page.getByText('Beside another switch').click();
+  await page.getByText('Compare with another switch').click();
   await page.getByRole('button', { name: 'Measure another beside this one' }).click();
   await page.getByRole('link', { name: /^Job \d+: The new part beside job/ }).click();
   await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });

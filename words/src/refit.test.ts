@@ -44,7 +44,7 @@ describe('a line of the transfer card', () => {
     const shared: CardLine = { ...at, kind: 'wire', to: 'A', sharing: [grey], others: [] };
     expect(cardLineMore(shared)).toContainEqual(expect.stringContaining('With tag 2 (GY) on one lug'));
     const marked = { ...shared, wire: { ...brown, liveThough: true } };
-    expect(cardLineMore(marked)).toContainEqual(expect.stringContaining('mark it anew'));
+    expect(cardLineMore(marked)).toContainEqual(expect.stringContaining('re-mark it'));
     expect(cardLineMore({ key: '', kind: 'stop', from: 'I', to: 'II', spare: ['III', 'IV'] })).toEqual([
       'Never at III or IV.',
     ]);

@@ -26,7 +26,7 @@ import { colorWords } from './tag/wires.js';
 
 export const REFIT_WAY_WORDS: Record<RefitWay, { name: string; about: string }> = {
   part: { name: 'the part that was chosen', about: 'Wires go onto it as Match laid them.' },
-  same: { name: 'the same switch', about: 'Cleaned or repaired: every wire goes where it was.' },
+  same: { name: 'the same switch', about: 'Cleaned or repaired: reconnect every wire as it was.' },
   label: {
     name: 'just label and note',
     about: 'Nothing goes back yet: every wire gets its tag and where it was.',
@@ -79,7 +79,7 @@ export function cardLineMore(line: CardLine): string[] {
           `With ${sharing.map(tagWords).join(' and ')} on one lug: only where it takes both, one over the other.`,
         ]
       : []),
-    ...(wire.liveThough ? ['Its colour says earth or neutral, yet it is live: mark it anew.'] : []),
+    ...(wire.liveThough ? ['Its colour says earth or neutral, yet it is live: re-mark it.'] : []),
   ];
 }
 
@@ -149,7 +149,7 @@ export const BEFORE_POWER_WORDS: Record<BeforePower, { name: string; how: string
   'open-contacts': { name: 'Across open contacts', how: 'Insulation tester, 500 V DC.' },
   'line-to-neutral': {
     name: 'Line to neutral at the plug',
-    how: 'Ohms: what the loads come to, and never near nothing.',
+    how: 'Resistance should match the loads and never be near zero.',
   },
 };
 

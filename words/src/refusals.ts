@@ -78,7 +78,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'It was written by a newer one, or misspelt: docs/made/events.md lists the kinds.',
   ],
   'other-handle': () => [
-    'These are positions of two handles: they cannot be one and the same.',
+    'These are positions of two handles: they can’t be the same position.',
     'Choose two positions of one handle.',
   ],
   'merged-with-itself': () => ['A position cannot be put together with itself.', 'Choose another one.'],
@@ -105,7 +105,7 @@ const SCHEMA: Readonly<Record<string, Say>> = {
   ],
   'schema-maxLength': ({ limit }) => [`This text is too long.`, `Use at most ${limit} characters.`],
   'schema-minLength': () => ['This text is missing.', 'Say something.'],
-  'schema-maxItems': ({ limit }) => ['These are too many at a time.', `Use at most ${limit}.`],
+  'schema-maxItems': ({ limit }) => ['Too many at once.', `Use at most ${limit}.`],
   'schema-minItems': ({ limit }) => ['These are too few.', `Use at least ${limit}.`],
   'schema-maximum': ({ limit }) => ['This number is too large.', `Use at most ${limit}.`],
   'schema-minimum': ({ limit }) => ['This number is too small.', `Use at least ${limit}.`],
@@ -117,7 +117,7 @@ const SCHEMA: Readonly<Record<string, Say>> = {
         ? ['This is blank, or has control characters in it.', 'Use one line with a letter or a number in it.']
         : pattern === '\\S'
           ? ['This is blank.', 'It must have a letter or a number in it.']
-          : ['This is not of the form that is wanted.', 'docs/made/events.md shows what each field takes.'],
+          : ['This is not in the expected format.', 'docs/made/events.md shows what each field takes.'],
 };
 
 /** What the server refuses for reasons of its own. */
@@ -208,7 +208,7 @@ const REFUSALS = {
   ],
   internal: () => [
     'Something went wrong in the server.',
-    'Nothing was half-saved. Try again; the log of the server has the details.',
+    'Nothing was partly saved. Try again; the log of the server has the details.',
   ],
   'another-id': () => [
     'The entry has another id than the address.',
@@ -221,7 +221,7 @@ const REFUSALS = {
   ],
   'not-a-backup': ({ why }) => [
     `This cannot be put back: ${why}.`,
-    'Choose a file that Back up, or npm run backup, has made. Files of single jobs go to Take in a file.',
+    'Choose a file that Back up, or npm run backup, has made. Files of single jobs go to Import a file.',
   ],
   'not-a-picture': ({ said }) => [
     `This is not a picture that can be read: ${said}.`,
@@ -241,7 +241,7 @@ const REFUSALS = {
   ],
   'not-found': ({ what, id }) =>
     what === 'work'
-      ? ['This work is not known here any more.', 'The server was started anew perhaps. Begin it again.']
+      ? ['This work is not known here any more.', 'The server may have restarted. Try again.']
       : [`There is no ${what} ${id}.`, `Look at the list of ${what}s for those that there are.`],
   'not-waiting': ({ state }) =>
     state

@@ -43,13 +43,13 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
           : 'Choose its switches',
       tone: 'plain',
     };
-  if (!route) return { text: 'Being worked out', tone: 'plain' };
+  if (!route) return { text: 'Calculating…', tone: 'plain' };
   const { next } = route;
   switch (next.code) {
     case 'make-safe':
       return { text: `Make safe: ${SAFETY_SHORT[next.trouble]}`, tone: 'brick' };
     case 'not-the-switch':
-      return { text: 'Not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
+      return { text: 'It’s not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
     case 'describe':
       return { text: 'Map: say how many terminals', tone: 'plain' };
     case 'touches-left': {

@@ -124,7 +124,7 @@ const SAID: [string, () => Case, string, string, RegExp][] = [
   ['half of it is read', () => { const on = switchOf(3, 1); on.read(1, 1, 2, LOW); return on; }, 'No verdict yet. 2 pairs not known.', 'Go on with the map', /not all pairs are tested/],
   ['half of it, and something is expected', () => { const on = switchOf(3, 1); on.read(1, 1, 2, LOW); on.should(['1-2']); return on; }, 'No verdict yet. 2 pairs not known.', 'Go on with the map', /not cleared/],
   ['readings disagree', () => { const on = onOff(LOW, asOnOff); on.read(2, 1, 2, OPEN); return on; }, 'No verdict yet. 1 contradiction between readings.', 'Read again what disagrees', /readings disagree/],
-  ['nothing says what it should do', () => onOff(LOW), 'No verdict yet. Nothing says what it should do.', 'Say what it should do', /nothing is said/],
+  ['nothing says what it should do', () => onOff(LOW), 'No verdict yet. Nothing says what it should do.', 'Say what it should do', /you haven’t said/],
   ['it agrees in ohms', () => onOff(LOW, asOnOff), 'Wiring and contacts pass. Insulation and mechanics not tested.', 'Test the insulation', /not cleared for use yet: insulation .*, mechanics/],
   ['and insulation is tested', () => onOff(LOW, asOnOff, insulated), 'Wiring and contacts pass. Mechanics not tested.', 'Check the mechanics', /not cleared for use yet: mechanics/],
   ['and mechanics, not insulation', () => onOff(LOW, asOnOff, looked), 'Wiring and contacts pass. Insulation not tested.', 'Test the insulation', /not cleared for use yet: insulation/],
@@ -140,7 +140,7 @@ const SAID: [string, () => Case, string, string, RegExp][] = [
   ['the insulation is low', () => onOff(LOW, asOnOff, (on) => insulated(on, 0.2)), 'Fails: insulation.', 'See insulation', /fails: insulation/],
   ['the mechanics are at fault', () => onOff(LOW, asOnOff, (on) => looked(on, 'at-fault')), 'Fails: mechanics.', 'See mechanics', /fails: mechanics/],
   ['several lines fail', () => onOff(OPEN, asOnOff, (on) => insulated(on, 0.2), (on) => looked(on, 'at-fault')), 'Fails: pattern (1 missing), insulation, mechanics.', 'See what differs', /pattern .*insulation .*mechanics/],
-  ['it misses now and then', () => onOff(LOW, asOnOff, (on) => cycled(on, [3, 9])), 'Fails now and then: a contact missed while it was worked.', 'See contacts', /missed/],
+  ['it misses now and then', () => onOff(LOW, asOnOff, (on) => cycled(on, [3, 9])), 'Fails now and then: a contact missed while it was worked.', 'See contacts', /failed under repeated operation/],
   ['it misses, and all else passes', () => onOff(LOW, asOnOff, (on) => cycled(on, [3]), insulated, looked), 'Fails now and then: a contact missed while it was worked.', 'See contacts', /Do not use it/],
   ['worked twenty times without a miss', () => onOff(LOW, asOnOff, (on) => cycled(on, []), insulated, looked), 'Passes: pattern, contacts, insulation and mechanics.', '', /passes/],
   ['a lug joins nothing, and nobody said so', () => changeover((on) => { on.add({ kind: 'expected', table: null }); }), 'No verdict yet. Nothing says what it should do.', 'Say what it should do', /not cleared/],
@@ -148,8 +148,8 @@ const SAID: [string, () => Case, string, string, RegExp][] = [
   ['of one pair nothing is said', () => changeover((on) => on.should(['1-2', '1-3'], [[2, 3]])), 'Wiring and contacts pass where something is said. Insulation and mechanics not tested.', 'Say the rest of what it should do', /not cleared/],
   ['of a position nothing is said', () => changeover((on) => on.should(['1-2'])), 'No verdict yet. What it should do is said only in part.', 'Say the rest of what it should do', /not cleared/],
   ['a middle value is left', () => { const on = onOff({ kind: 'ohms', ohms: 60 }, asOnOff); return on; }, 'No verdict yet. 1 pair not known.', 'Go on with the map', /not cleared/],
-  ['something odd was called the fault', () => oddFault(), 'Fails: pattern.', 'See pattern', /something odd was called the fault.*Called the fault: .*3/],
-  ['a question is open', () => lone(), 'Pattern matches. 1 question open.', 'Answer 1 question', /something odd is not answered/],
+  ['you marked an oddity as the fault', () => oddFault(), 'Fails: pattern.', 'See pattern', /you marked an oddity as the fault.*Called the fault: .*3/],
+  ['a question is open', () => lone(), 'Pattern matches. 1 question open.', 'Answer 1 question', /an open question needs your answer/],
 ]; // prettier-ignore
 
 /** 1-2 closes in position 1; of 3, which joins nothing, the table says nothing. */

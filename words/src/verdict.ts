@@ -164,7 +164,7 @@ export function notTestedWords(map: SwitchMap, notTested: readonly NotTested[]):
       case 'insulation':
         return ['Insulation: no test with an insulation tester'];
       case 'mechanics':
-        return ['Mechanics: not all of it looked at'];
+        return ['Mechanics: inspection incomplete'];
       case 'between':
         return ['Between positions: nobody looked for what joins while the handle passes'];
       case 'check-readings':

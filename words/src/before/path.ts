@@ -38,7 +38,7 @@ export const PATH_PRESET_WORDS: Record<PathPreset, string> = {
 export const STATE_WORDS: Record<LinkState, string> = {
   pass: 'passed',
   fail: 'failed',
-  seen: 'seen at fault',
+  seen: 'visibly faulty',
   leaks: 'short or leak',
   unsteady: 'comes and goes',
   'at-rest': 'passed at rest, not flexed',
@@ -111,7 +111,7 @@ export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: str
   switch: { title: 'It is the switch', about: 'The switch failed a test of its own. Map it to see how.' },
   'switch-and-more': {
     title: 'The switch, and not only the switch',
-    about: 'A new switch alone will not mend it. What killed the other may have killed the switch.',
+    about: 'A new switch alone won’t fix it. What killed the other may have killed the switch.',
   },
   found: {
     title: 'The fault is elsewhere; the switch is not tested',

@@ -144,7 +144,7 @@ function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
     case 'not-dead':
       return `${trouble.volts} V was found: it is not dead. Find the feed, isolate it, and prove dead again.`;
     case 'against-what':
-      return 'It was not said what dead was proved against. Measure again: earth first shows the supply against a live conductor, then every conductor reads nought against it.';
+      return 'The reference point for “dead” isn’t recorded. Measure again: earth first shows the supply against a live conductor, then every conductor should read zero to it.';
     case 'not-proved':
       return proofWords(trouble.why);
     case 'high-voltage':

@@ -13,7 +13,7 @@ export const BESIDE_WORDS: Record<BesideAs, string> = {
 /** How two switches compare, as a count. */
 export function besideCountWords({ alike, differ, notKnown }: BesideComparison): string {
   const known = `${differ === 0 ? 'No difference' : differ === 1 ? '1 pair differs' : `${differ} pairs differ`}, ${alike} alike`;
-  return notKnown === 0 ? `${known}.` : `${known}, ${notKnown} not known of both: not compared.`;
+  return notKnown === 0 ? `${known}.` : `${known}, ${notKnown} not measured on both, so not compared.`;
 }
 
 /** What is known of a pair on one side. */

@@ -35,23 +35,23 @@ export const LINE_NAMES: Record<keyof Verdict, string> = {
 
 export const REASON_WORDS: Record<LineReason, string> = {
   agrees: 'agrees in every pair and position',
-  'agrees-where-said': 'agrees where something is said; of other pairs nothing is said',
+  'agrees-where-said': 'matches where specified; other pairs not specified',
   differs: 'differs from what it should do',
-  'nothing-expected': 'nothing is said of what it should do',
+  'nothing-expected': 'you haven’t said what it should do',
   'not-complete': 'not all pairs are tested',
   disputed: 'readings disagree',
-  'odd-open': 'something odd is not answered',
-  'odd-fault': 'something odd was called the fault',
-  'in-circuit': 'read in circuit: no proof',
-  missed: 'missed, worked again and again',
+  'odd-open': 'an open question needs your answer',
+  'odd-fault': 'you marked an oddity as the fault',
+  'in-circuit': 'measured in circuit, so not conclusive',
+  missed: 'failed under repeated operation',
   'not-repeated': 'it fails sometimes: not every contact was worked 20 times',
   'all-good': 'every closed contact within the limit',
   'contacts-high': 'high resistance',
-  'high-by-handheld': 'high on this meter: millivolts at amperes would tell',
+  'high-by-handheld': 'reads high; a voltage-drop test under load would settle it',
   'contacts-look': 'look again at some',
   'meter-cannot-tell': 'this meter cannot tell at that limit',
   'not-at-signal-level': 'not tested at signal level',
-  'no-ohms': 'some not read in ohms: by tone, or they follow',
+  'no-ohms': 'some contacts not measured in ohms (only by beep, or inferred)',
   'no-contacts': 'no contact is known',
   'leak-found': 'a leak was noted',
   'frame-joined': 'a terminal is joined to the frame or earth: a hazard',
@@ -61,9 +61,9 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'leak-to-frame-test':
     'a leak to the frame or earth: treat it as a hazard until an insulation test clears it',
   'no-insulation-test': 'no test with an insulation tester',
-  'seen-at-fault': 'seen at fault',
+  'seen-at-fault': 'visibly faulty',
   'spring-broken': 'a position doesn’t spring back as it should',
-  'not-looked-at': 'not all of it looked at',
+  'not-looked-at': 'inspection incomplete',
   'insulation-low': 'below the limit on the insulation tester',
   'insulation-good': 'tested with an insulation tester, within the limit',
   'mechanics-good': 'all of it in order',
@@ -71,7 +71,7 @@ export const REASON_WORDS: Record<LineReason, string> = {
 
 export const MECHANICAL_WORDS: Record<MechanicalSign, string> = {
   detents: 'Detents are firm',
-  returns: 'It rests and springs back where it should',
+  returns: 'It stays and springs back where it should',
   'moves-freely': 'It moves freely',
   'not-charred': 'Nothing is charred',
   'rivets-tight': 'Rivets and lugs are tight',
@@ -99,7 +99,7 @@ export const CONTACT_WORDS: Record<ContactVerdict, string> = {
   good: 'good',
   look: 'look',
   high: 'high resistance',
-  bad: 'bad, by its drop',
+  bad: 'bad (voltage drop)',
   'cannot-tell': 'this meter cannot tell',
   unsteady: 'unsteady',
   'no-ohms': 'not read in ohms',
@@ -111,7 +111,7 @@ export function limitWords(limit: ContactLimit): string {
     case 'fixed':
       return `at most ${ohms(limit.ohms)}, whatever it carries`;
     case 'hard-zero':
-      return 'nothing that the meter can tell from nothing';
+      return 'no resistance the meter can detect';
     case 'load':
       return `${limit.amps} A ${limit.current}, ${limit.kind}: up to 50 mV good, above 200 mV bad (common practice)`;
   }

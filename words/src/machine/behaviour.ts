@@ -40,6 +40,6 @@ export function behaviourWords(
     case 'all':
       return `${load.name} runs only while ${behaviour.parts.map(part).join(' and ')}.`;
     case 'any':
-      return `${load.name} runs as soon as ${behaviour.parts.map(part).join(' or ')}.`;
+      return `${load.name} runs whenever ${behaviour.parts.map(part).join(' or ')}.`;
   }
 }

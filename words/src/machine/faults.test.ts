@@ -39,7 +39,7 @@ const FAULTS: [Fault, always: string, atTimes: string][] = [
     'Wires 0 and 1 are swapped',
     'Wires 0 and 1 are swapped',
   ],
-  [{ kind: 'none' }, 'Nothing of what is drawn here is wrong', 'Nothing of what is drawn here is wrong'],
+  [{ kind: 'none' }, 'Nothing shown here is faulty', 'Nothing shown here is faulty'],
 ];
 
 describe('a fault in words', () => {

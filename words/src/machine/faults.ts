@@ -20,7 +20,7 @@ export function faultWords(fault: Fault, names: FaultNames): string {
   if (names.atTimes && comesAndGoes(fault)) return faultAtTimes(fault, names);
   switch (fault.kind) {
     case 'none':
-      return 'Nothing of what is drawn here is wrong';
+      return 'Nothing shown here is faulty';
     case 'never-closes':
       return `Contact ${fault.contact.map(label).join('–')} does not close`;
     case 'never-opens':

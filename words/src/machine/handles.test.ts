@@ -77,7 +77,7 @@ describe('when a load runs, in words', () => {
     ],
     [
       { kind: 'any', parts: [at(0, AT_REST), at(1, AT_WORK)] },
-      'Pump runs as soon as Float is at water low or Stove is at warm.',
+      'Pump runs whenever Float is at water low or Stove is at warm.',
     ],
     [{ kind: 'follows', part: at(1, AT_WORK) }, 'Pump runs while Stove is at warm, whatever the others do.'],
     [{ kind: 'not-known' }, 'Pump: not known in every combination.'],

@@ -101,7 +101,7 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
     case 'reversed-at-once':
       return `${name} is turned about with no stop between: a running motor may go on, and an arc may carry over.`;
     case 'start-stays':
-      return `the start winding of ${name} stays fed: it burns.`;
+      return `the start winding of ${name} stays energised and will burn out.`;
     case 'no-start':
       return `${name} is fed and its start winding never is: it hums and burns, and pushed it runs either way.`;
     case 'field-lost':

@@ -7,7 +7,7 @@ export const DOES_WORDS: Record<LoadDoes, string> = {
   part: 'part',
   reversed: 'reversed',
   braked: 'braked',
-  floating: 'off, yet live',
+  floating: 'off but still live',
   stalled: 'fed, does not turn',
   'not-known': 'not known',
 };

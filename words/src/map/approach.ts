@@ -7,7 +7,7 @@ export const ORDER_WORDS: Record<Order, { short: string; name: string; hint: str
   position: {
     short: 'Position first',
     name: 'Position first',
-    hint: 'Set the handle, walk all pairs, then the next position.',
+    hint: 'Set the handle, test every pair, then the next position.',
   },
   pair: {
     short: 'Pair first',

@@ -35,7 +35,7 @@ export const STANDING_WORDS: Record<LineStanding, string> = {
   counts: '',
   withdrawn: 'undone',
   superseded: 'replaced',
-  aside: 'kept aside: its prompt was gone',
+  aside: 'set aside: the question had changed',
   parked: 'parked: terminal or position not in use',
   earlier: 'before it was worked on',
 };

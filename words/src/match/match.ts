@@ -15,8 +15,8 @@ import { MECHANICS_WORDS } from '../tag/wires.js';
 const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'spring-lost': (at) => `${at} sprang back, and here it stays: what stopped on release goes on.`,
   'spring-unknown': (at) => `You haven’t said whether ${at} springs back: move it there, let go and see.`,
-  'spring-gained': (at) => `${at} stayed, and here it springs back.`,
-  reversed: () => 'The positions run the other way: the handle turns against what is written on the machine.',
+  'spring-gained': (at) => `${at} stayed put; on this one it springs back.`,
+  reversed: () => 'The positions run the other way: the handle turns opposite to the panel markings.',
   'off-moved': (at) =>
     `${at}, where nothing joins, lies at another end or between: the hand finds OFF elsewhere.`,
   'jumpers-live': (many) =>
@@ -60,11 +60,11 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
     `At ${at}, where the handle rests, a contact does otherwise than in the old one: a stop or a brake may hang on it.`,
   'brake-lost': (load) => `${load} is not braked any more where it was braked.`,
   'live-at-off': (load) => `${load} stays live where it was cut off on every side.`,
-  'runs-on': (load) => `${load} runs where it should stand: the stop is lost.`,
+  'runs-on': (load) => `${load} runs where it should be stopped: the stop is lost.`,
   'load-differs': (load) => `${load} does otherwise in the machine than it should.`,
   'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
   'spare-feeds': (at) =>
-    `In ${at}, which is to spare, something in the machine runs: fit a stop, or know it.`,
+    `In ${at}, which is to spare, something in the machine runs: fit a stop, or accept it.`,
   'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
   'no-volt-release-lost': () =>
     'The old one falls off when the supply fails. This one doesn’t: the machine restarts by itself when power comes back.',
@@ -141,7 +141,7 @@ export const ADAPTING_WORDS: Record<Adapting, string> = {
   'sleeve-the-shaft': 'a sleeve on the shaft',
   'cut-the-shaft': 'cut the shaft',
   'new-wire-ends': 'new wire ends',
-  'room-behind': 'measure the room behind',
+  'room-behind': 'check clearance behind',
 };
 
 /** What is asked of a seller about something that must fit. */

@@ -7,7 +7,7 @@ export const KEY_WORDS: Record<Does, string> = {
   'type-label': 'Type a terminal’s label, Enter after each: it sounded',
   'type-value': 'A terminal and its ohms: 0,3  2k2  OL',
   'type-pair': 'Read a pair of your own choice; 2-5=OL answers it at once',
-  'rub-out-or-undo': 'Rub out what was typed; else undo the last act (also Ctrl Z)',
+  'rub-out-or-undo': 'Delete what you typed, otherwise undo the last step (also Ctrl Z)',
   redo: 'Redo (also Ctrl Y)',
   skip: 'Skip: ask it later',
   flickers: 'It flickers; in a sweep 9=~',

@@ -29,7 +29,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'not-in-the-sweep':
       return `${terminalName(structure, message.terminal)} is not in this sweep: it is known, or comes later. ${OWN_PAIR}`;
     case 'clip-not-asked':
-      return 'That clip is proved, or is not on now.';
+      return 'That clip is already proven, or isn’t connected now.';
     case 'position-not-asked':
       return 'That position is not asked now: it is known, or comes later.';
     case 'position-settled':
@@ -41,7 +41,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'not-a-value':
       return `“${message.typed}” is not a value. Type ohms such as 0,3 or 2k2, or OL.`;
     case 'negative-value':
-      return `“${message.typed}” is below nothing. Hold the leads together again for the zero, and type what the meter shows.`;
+      return `“${message.typed}” is below zero. Hold the leads together again for the zero, and type what the meter shows.`;
     case 'beyond-range':
       return `A meter set to ${ohms(message.rangeOhms)} cannot show ${ohms(message.ohms)}. Type OL, or set another range under “How to map”.`;
     case 'type-the-value':
@@ -54,7 +54,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'zero-silent':
       return 'No sound with the leads together: look at the dial, the plugs and the battery, then try again.';
     case 'zero-broken':
-      return `The leads together read ${valueWords(message.value)}: a lead or plug is broken, or the dial is wrong. Mend that first.`;
+      return `The leads together read ${valueWords(message.value)}: a lead or plug is broken, or the dial is wrong. Fix that first.`;
     case 'zero-too-much':
       return `${valueWords(message.value)} is too much for leads alone. Clean tips and plugs and try again; up to ${message.most} Ω can be taken off.`;
     case 'which-flickers':

@@ -98,7 +98,7 @@ export const namedPairsWords = ({
   pairs: number;
 }): PromptWords =>
   named === 0
-    ? say('No pairs are named', 'Name them at How to map, such as 1-2, 3-4.')
+    ? say('No pairs chosen', 'Name them at How to map, such as 1-2, 3-4.')
     : say(
         'The named pairs are read',
         `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,

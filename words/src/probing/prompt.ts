@@ -98,7 +98,7 @@ function planWords(
       return sayAt(
         map,
         task.plan.setting,
-        `Readings contradict`,
+        `Readings disagree`,
         `At ${settingName(map.structure, task.plan.setting)}. ${doubtWords(map, task)}`,
       );
     case 'look-again':
@@ -112,14 +112,14 @@ function planWords(
     case 'done':
       return say(
         'The map is complete',
-        `Every pair is settled in every position. A single slip does not show by itself yet: ${recheckWords(recheck)}`,
+        `Every pair is settled in every position. One wrong reading wouldn’t show yet: ${recheckWords(recheck)}`,
       );
     case 'not-rechecked':
       return notRecheckedWords(task.plan.pairs);
     case 'rechecked':
       return say(
         'Complete and re-checked',
-        'Any single wrong reading would have shown. A fault of the set-up, such as a row counted wrong, would not.',
+        'Any single wrong reading would have shown. A fault of the set-up, such as a miscounted row, would not.',
       );
   }
 }
@@ -131,7 +131,7 @@ function doubtWords(map: SwitchMap, task: Task): string {
   if (clip)
     return `Check the clip on ${terminalName(map.structure, clip)}: it may not be making contact. Read one of the panel again, or say there what the clip did.`;
   return settling
-    ? `Most in doubt: ${pairWords(map.structure, settling)}. Read it again, or another one of the panel.`
+    ? `Most in doubt: ${pairWords(map.structure, settling)}. Measure it again, or pick another from the panel.`
     : 'Each was read three times. Say in the panel which one is wrong, or leave it: the map isn’t complete then.';
 }
 
@@ -168,7 +168,7 @@ const CHECK_WORDS: Record<CheckDue, string> = {
   first: '',
   failed: 'The last check failed. ',
   ranged: 'Another range has another zero. ',
-  idle: 'Nothing was read for a while: the meter may have gone to sleep. ',
+  idle: 'No readings for a while: the meter may have gone to sleep. ',
   opens: 'Nothing joined for forty readings: a sleeping meter or a lead that is off reads the same. ',
 };
 
@@ -279,9 +279,7 @@ function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'c
   ].join(', ');
   const lone = prompt && [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
   const each =
-    touch.length === 1
-      ? 'It must sound'
-      : 'Each must sound: one dead clip falsifies all that is read with it';
+    touch.length === 1 ? 'It must sound' : 'Each must sound: one dead clip spoils every reading made with it';
   return {
     turn: off.length > 0 ? `Take off the clips on ${list(off)}` : null,
     big: put === '' ? `Put the clip on ${list(touch)} on anew` : `${put[0]?.toUpperCase()}${put.slice(1)}`,

@@ -9,7 +9,7 @@ export const KNOWN_BY = ['said', 'measured', 'follows', 'worked-out', 'signed', 
 export type KnownBy = (typeof KNOWN_BY)[number];
 
 export const KNOWN_WORDS: Record<KnownBy, string> = {
-  said: 'said by a person',
+  said: 'reported by a person',
   measured: 'measured',
   follows: 'follows from readings',
   'worked-out': 'worked out from what was said and read',

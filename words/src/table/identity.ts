@@ -108,7 +108,7 @@ export function identityLines(structure: Structure, identity: SwitchIdentity): s
     ...(form === '' ? [] : [form]),
     ...told,
     ...(identity.free.length > 0 ? [`Joins nothing: ${terminalList(structure, identity.free)}.`] : []),
-    ...(identity.closed ? [] : ['There may be positions that nobody has found.']),
+    ...(identity.closed ? [] : ['There may be undiscovered positions.']),
   ];
 }
 
@@ -145,7 +145,7 @@ export function oddWords(
     case 'always-closed':
       return `${a}–${b} is closed in every position.`;
     case 'alike':
-      return `${one} and ${other} do just the same.`;
+      return `${one} and ${other} do exactly the same.`;
     case 'joins-nothing':
       return more.length > 0
         ? `${terminalList(

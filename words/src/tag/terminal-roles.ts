@@ -16,7 +16,7 @@ export const ROLE_ABOUT: Record<TerminalRole, string> = {
   dummy:
     'Said to have no contact behind it. It is probed all the same; two wires on it may rely on it as a splice.',
   lamp: 'A neon or LED reads open on most meters: that it joins nothing is normal. It is read both ways round. Its return may be neutral or earth.',
-  frame: 'It counts for insulation, not for the pattern.',
+  frame: 'Used for insulation checks only, not the connection pattern.',
   earth:
     'No contact, and never a spare tie: to the case it reads next to nothing in every position. It is not asked for the pattern.',
   electronics: 'Not tested by ohms: only the bare contacts are mapped and judged. It is not asked.',

@@ -64,7 +64,7 @@ describe('other ways of mapping', () => {
       ]),
     );
     type('1');
-    expect(screen.getByRole('status').textContent).toContain('That clip is proved');
+    expect(screen.getByRole('status').textContent).toContain('That clip is already proven');
     key('Escape', 'Enter');
     await prompted('Black to 3. Turn: which sounded?');
     key(' ');

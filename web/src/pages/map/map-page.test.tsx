@@ -232,7 +232,7 @@ describe('doubt on the Map', () => {
       read([1], [2], tone),
       read([0], [2], OPEN),
     ]);
-    await prompted('Readings contradict');
+    await prompted('Readings disagree');
     expect(screen.getByTestId('prompt-small').textContent).toContain('Most in doubt: 2–3');
     expect(screen.queryByText(/unlike the other positions/)).toBeNull();
     key('Enter');

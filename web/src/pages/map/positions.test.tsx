@@ -63,7 +63,7 @@ describe('positions', () => {
   it('are gone through once more from the other side, one pair each; what makes from one side only is said', async () => {
     const { written } = await renderJob(<MapPage />, mapped().deeds);
     await prompted('The map is complete');
-    press('Way back, one pair each');
+    press('Check on the way back (one pair each)');
     await prompted('Red to 1, black to 3');
     expect(screen.getByTestId('turn').textContent).toBe(
       'Past Position 2, then back to it from the other side',
@@ -146,7 +146,7 @@ describe('a quick check', () => {
     await prompted('The named pairs are read');
     expect(small()).toContain('2 of their 2 readings are known, of 10 pairs');
     expect(small()).toContain('All the rest is not tested');
-    press('Go on to everything');
+    press('Map everything');
     await until(() => expect(prompt()).toContain('5'));
   });
 });

@@ -151,7 +151,7 @@ describe('the supply path on the screen', () => {
     expect(screen.getByText(/^The load: 55.1 Ω to 110 Ω, cold, by its nameplate/)).toBeVisible();
   });
 
-  it('takes what is seen at fault for a fault, with its words, and takes it back', async () => {
+  it('takes what is visibly faulty for a fault, with its words, and takes it back', async () => {
     const { written } = await renderJob(<PathPage />, [laid, tested(4, 4, 'pass')]);
     press(/^Plug\s*not tested/, chain());
     press('All 3 are good');

@@ -172,13 +172,17 @@ describe('what it is, and what is wrong with it', () => {
 
   it('finds at Verify what explains the differences, from a table that was typed in', async () => {
     const { written } = await renderJob(<VerifyPage />, BRIDGED);
-    fill('As the diagram says, a position a line', 'UP: 1-2\nDOWN 1-3');
+    fill('From the diagram, one position per line', 'UP: 1-2\nDOWN 1-3');
     press('Take it');
     expect(screen.getByText(/^Line 2: “DOWN 1-3” has no position before a colon/)).toBeVisible();
-    fill('As the diagram says, a position a line', 'UP: 1-2\nDOWN: 1-3');
+    fill('From the diagram, one position per line', 'UP: 1-2\nDOWN: 1-3');
     press('Take it');
     await until(() => expect(written('expected')).toHaveLength(1));
-    await until(() => expect(screen.getByText(/^Repeat 1–2 at DOWN. If it stays: contact 1–2 never opens: welded, or bridged.$/)).toBeVisible());
+    await until(() =>
+      expect(
+        screen.getByText(/^Repeat 1–2 at DOWN. If it stays: contact 1–2 never opens: welded, or bridged.$/),
+      ).toBeVisible(),
+    );
     expect(screen.getByText('It explains every difference.')).toBeVisible();
   });
 });

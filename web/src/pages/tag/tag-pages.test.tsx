@@ -100,7 +100,7 @@ describe('terminals and handle', () => {
 
   it('take one more position of a handle, in every combination of the others', async () => {
     const { events } = await renderJob(<TerminalsPage />, [described]);
-    press('There is one more handle');
+    press('Add another handle');
     press('Add it');
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(6));
     fireEvent.click(screen.getAllByRole('button', { name: 'One more position' })[1] as HTMLElement);
@@ -112,7 +112,7 @@ describe('terminals and handle', () => {
 
   it('take one more handle with every combination, or only with the others at their first', async () => {
     const { events } = await renderJob(<TerminalsPage />, [described]);
-    press('There is one more handle');
+    press('Add another handle');
     expect(screen.getByText('3 more settings to map.')).toBeVisible();
     tick('Every combination matters');
     expect(screen.getByText('1 more setting to map.')).toBeVisible();

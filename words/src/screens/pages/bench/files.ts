@@ -2,9 +2,9 @@
 export const FILES_TEXT = {
   notSignedOut: 'Not signed out.',
   takeInAWhichWay: 'Take in a Which Way file',
-  takeInAFile: 'Take in a file',
+  takeInAFile: 'Import a file',
   library: 'Library',
-  shopLists: 'Shop lists',
-  saveAllAsAFile: ' Save all as a file',
+  shopLists: 'Safety checklists',
+  saveAllAsAFile: ' Export everything',
   signOut: 'Sign out',
 };

@@ -22,5 +22,5 @@ export const INTAKE_PAGE_TEXT = {
   asItCameInBefore: 'As it came in, before anything is moved: wires, knob positions, anything odd.',
   diagram: 'Diagram',
   theMakersDiagram: 'The maker’s diagram',
-  itStaysBesideTheMap: 'It stays beside the Map and Verify. Of a PDF one page is kept, as a picture.',
+  itStaysBesideTheMap: 'It stays beside the Map and Verify. One page of a PDF is kept as an image.',
 };

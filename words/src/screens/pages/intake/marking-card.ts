@@ -8,6 +8,6 @@ export const MARKING_CARD_TEXT = {
   theMarkingOnThePhoto: 'The marking on the photo',
   whatItSays: 'What it says',
   restsOnAGuess: 'rests on a guess',
-  notStatedSoNotKnown: 'Not stated, so not known: ',
+  notStatedSoNotKnown: 'Not marked: ',
   nothingOfTheUsual: 'nothing of the usual',
 };

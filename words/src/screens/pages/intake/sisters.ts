@@ -2,7 +2,7 @@
 export const SISTERS_TEXT = {
   noJobWasMade: (message: string | number) => `No job was made. ${message}`,
   sisterSwitches: 'Sister switches',
-  otherSwitchesThatControlThe: 'Other switches that control the same',
+  otherSwitchesThatControlThe: 'Other switches controlling the same thing',
   anyOfThemMayBe: 'Any of them may be the bad one: another door, a thermostat, a foot pedal.',
   openItsJob: 'Open its job',
   makeItAJob: 'Make it a job',

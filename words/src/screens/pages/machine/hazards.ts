@@ -2,7 +2,7 @@
 export const HAZARDS_TEXT = {
   notKnownToBeSafe: 'Not known to be safe',
   notAllOfItIs: 'Not all of it is known: a short, or something live at OFF, may be among what is not.',
-  noShortAndNothingLive: 'No short and nothing live at OFF is found in this.',
+  noShortAndNothingLive: 'No short found in any position; nothing found live at OFF.',
   asFarAsTheWires: 'It only covers wires whose ends are known. This isn’t proof: measure before you touch.',
   goodToKnow: 'Good to know',
   oneThingCanHurt: 'One thing can hurt',

@@ -1,7 +1,7 @@
 /** What proposal says. */
 export const PROPOSAL_TEXT = {
   firstMakeItSafe: 'First make it safe',
-  ohmsAndFingersInsideOnly: 'Ohms, and fingers inside, only on what is proved dead.',
+  ohmsAndFingersInsideOnly: 'Measure ohms or reach in only once it’s proven dead.',
   toTheSafetyList: 'To the safety list',
   lookNext: 'Look next',
   lookNextItTellsMore: 'Look next: it tells more a minute than any measurement',

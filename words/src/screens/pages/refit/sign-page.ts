@@ -13,7 +13,7 @@ export const SIGN_PAGE_TEXT = {
   somethingWasReadOrChanged: 'Something was read or changed since: it is open again.',
   signedBy: 'Signed by',
   signItAsItStands: 'Sign it as it stands',
-  defectsThatStay: 'Defects that stay',
+  defectsThatStay: 'Remaining defects',
   takeAway: (text: string | number) => `Take away: ${text}`,
   takeAway2: 'Take away',
   defect: 'Defect',

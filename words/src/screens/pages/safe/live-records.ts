@@ -3,7 +3,7 @@ export const LIVE_RECORDS_TEXT = {
   liveRecords: 'Live records',
   liveMeasurements: 'Live measurements',
   recordedOnlyTheyMapNothing:
-    'Recorded only: they map nothing and open nothing. For a competent person, where it cannot be done dead.',
+    'Recorded only: they don’t count for the map or unlock it. For a competent person, where it cannot be done dead.',
   v: ' V',
   at: 'at ',
   by: ', by ',

@@ -14,7 +14,7 @@ export const TABLE_PAGE_TEXT = {
   measured: ' measured,',
   follow: ' follow.',
   theMapIsNotComplete: ' The map is not complete.',
-  thereMayBePositionsThat: ' There may be positions that nobody has found.',
+  thereMayBePositionsThat: ' There may be undiscovered positions.',
   reCheckedAnySingleWrong: ' Re-checked: any single wrong reading would have shown.',
   notReCheckedASingle: ' Not re-checked: a single slip would not have shown.',
 };

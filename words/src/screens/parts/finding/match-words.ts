@@ -15,5 +15,5 @@ export const MATCH_WORDS_TEXT = {
   itTookMoreThanSeconds:
     'It took more than 2 seconds to work out what matters to the machine, and was given up.',
   readingsContradictSettleThatOn:
-    'Readings contradict. Settle that on the Map first: no match is built on a dispute.',
+    'Readings disagree. Settle that on the Map first: no match is built on a dispute.',
 };

@@ -1,6 +1,6 @@
 /** What ranked faults says. */
 export const RANKED_FAULTS_TEXT = {
-  oneFaultIsAssumedChances: 'One fault is assumed. Chances, not proof: a look may be wrong.',
+  oneFaultIsAssumedChances: 'One fault is assumed. These are likelihoods, not proof.',
   whatMayExplainIt: 'What may explain it',
   explains: 'explains ',
   ofText: ' of ',

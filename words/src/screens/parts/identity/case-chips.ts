@@ -1,5 +1,5 @@
 /** What case chips says. */
 export const CASE_CHIPS_TEXT = {
-  whatElseItIs: 'What else it is',
+  whatElseItIs: 'Special features',
   casesOfTheTrade: 'Cases of the trade',
 };

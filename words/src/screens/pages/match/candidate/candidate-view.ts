@@ -12,7 +12,7 @@ export const CANDIDATE_VIEW_TEXT = {
   sameWiringIsNotYet: 'Same wiring is not yet ‘fits’',
   onlyLoadsThatWereNamed:
     'Only loads that were named at Wires and jumpers are compared with its ratings, and only what was measured at What must fit with its size. Look at each before fitting; mains work follows local rules and is for those who may do it.',
-  nothingIsStatedBesidesIts: 'Nothing is stated besides its wiring.',
+  nothingIsStatedBesidesIts: 'Only the wiring is known.',
   positionByPosition: 'Position by position',
   isNow: 'is now',
   springsBack: ', springs back',

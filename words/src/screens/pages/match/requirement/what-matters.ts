@@ -1,6 +1,6 @@
 /** What what matters says. */
 export const WHAT_MATTERS_TEXT = {
-  whatOfItMatters: 'What of it matters',
+  whatOfItMatters: 'What matters',
   leftOut: (said: string | number) => `: ${said} left out`,
   positionsThatAreNeeded: 'Positions that are needed',
   terminalsThatCarriedAWire: 'Terminals that carried a wire',

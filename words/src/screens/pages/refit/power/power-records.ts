@@ -2,7 +2,7 @@
 export const POWER_RECORDS_TEXT = {
   insulationAndEarth: 'Insulation and earth',
   yourOwnLimitsAndLocal: 'Your own limits and local rules come first.',
-  onlyThoseWhoMayDo: 'Only those who may do it where you are. Records, no proof of safety.',
+  onlyThoseWhoMayDo: 'Only for people permitted to do this locally. A record, not proof of safety.',
   whatIsMeasuredHangsOn:
     'What is measured depends on the supply: say it at Make safe, or name the supply at Wires and jumpers.',
   forText: 'For ',

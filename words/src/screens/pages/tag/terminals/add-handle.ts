@@ -1,6 +1,6 @@
 /** What add handle says. */
 export const ADD_HANDLE_TEXT = {
-  thereIsOneMoreHandle: 'There is one more handle',
+  thereIsOneMoreHandle: 'Add another handle',
   whatItIs: 'What it is',
   itsPositionsWithCommasBetween:
     'Its positions, with commas between; first the one that all readings so far were taken in',

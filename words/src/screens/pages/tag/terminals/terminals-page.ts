@@ -9,7 +9,7 @@ export const TERMINALS_PAGE_TEXT = {
   terminals: 'Terminals',
   terminals2: ' terminals',
   oneMoreLug: 'One more lug',
-  addTheFrame: 'Add the FRAME',
+  addTheFrame: 'Add frame (metal case)',
   frameIsBushShaftBracket:
     'FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to rename it, or to say that it is a tie lug, a lamp tab, an earth, electronics.',
 };

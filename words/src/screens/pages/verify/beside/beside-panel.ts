@@ -1,6 +1,6 @@
 /** What beside panel says. */
 export const BESIDE_PANEL_TEXT = {
-  besideAnotherSwitch: 'Beside another switch',
+  besideAnotherSwitch: 'Compare with another switch',
   beside: (title: string | number) => `Beside ${title}`,
   job: (number: string | number, title: string | number) => `Job ${number}: ${title}`,
   nothingCanBeCompared: ' Nothing can be compared.',

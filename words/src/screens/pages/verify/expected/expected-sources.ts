@@ -4,6 +4,6 @@ export const EXPECTED_SOURCES_TEXT = {
   itShouldBeA: 'It should be a',
   anOrdinaryKind: 'An ordinary kind',
   itShouldBeA2: 'It should be a …',
-  asTheDiagramSaysA: 'As the diagram says, a position a line',
+  asTheDiagramSaysA: 'From the diagram, one position per line',
   takeIt: 'Take it',
 };

@@ -1,6 +1,6 @@
 /** What lay otherwise says. */
 export const LAY_OTHERWISE_TEXT = {
-  perhapsItsTerminalsAreNumbered: 'Perhaps its terminals are numbered otherwise',
+  perhapsItsTerminalsAreNumbered: 'Are the terminals numbered differently?',
   certain: 'Certain:',
   terminalsWhoseNumbersAreCertain: 'Terminals whose numbers are certain',
   findTheBestWay: 'Find the best way',

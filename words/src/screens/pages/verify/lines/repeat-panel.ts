@@ -1,6 +1,6 @@
 /** What repeat panel says. */
 export const REPEAT_PANEL_TEXT = {
-  workedAgainAndAgain: 'Worked again and again',
+  workedAgainAndAgain: 'Repeated operation',
   askedForSinceItFails: ': asked for, since it fails sometimes',
   atLeast: 'At least ',
   timesEachStillToBe: ' times each, still to be worked: ',
