@@ -50,7 +50,7 @@ const page = await pageOf(1280, 800);
 await page.goto('/');
 // Where each job stands is worked out beside the bench.
 await page.getByText('Desk fan').first().waitFor();
-await page.getByText('Being worked out').first().waitFor({ state: 'hidden' });
+await page.getByText('Calculating…').first().waitFor({ state: 'hidden' });
 await shoot(page, 'bench', 'Desk fan');
 await openJob(page, 'Pottery kiln');
 // The demo was left a while ago: the meter is checked first.
@@ -63,7 +63,7 @@ await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');
 await step(page, 'Intake');
-await shoot(page, 'intake', 'Other switches that control');
+await shoot(page, 'intake', 'Other switches controlling');
 await page.getByRole('link', { name: 'Markings' }).click();
 await shoot(page, 'markings', 'rests on a guess');
 await step(page, 'Tag wires');
