@@ -97,7 +97,7 @@ function openWords(open: Open): string {
     case 'differs':
       return [
         ...(open.missing > 0 ? [`${open.missing} missing`] : []),
-        ...(open.extra > 0 ? [`${open.extra} too many`] : []),
+        ...(open.extra > 0 ? [`${open.extra} extra`] : []),
       ].join(', ');
     case 'fails':
       return `${LINE_NAMES[open.line]} failed: fix the switch, or find a replacement.`;

@@ -35,7 +35,7 @@ export function TableDifferences({ map, comparison }: { map: SwitchMap; comparis
   }[outcome];
   return (
     <>
-      <div data-testid="outcome">
+      <div id="differences" data-testid="outcome">
         <Notice look={outcome === 'differs' ? 'amber' : 'plain'} title={title}>
           <p>
             {count.agree}
