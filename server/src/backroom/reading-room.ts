@@ -76,6 +76,8 @@ export class ReadingRoom {
       let { body, found } = row;
       const old = row.seen !== row.cursor || row.seen_version !== row.version || row.engine !== ROUTE_ENGINE;
       let marked = old;
+      // What another version wrote down may say what this one has no words for.
+      let isOurs = row.engine === ROUTE_ENGINE;
       if (old && left.jobs > 0 && left.events > 0) {
         const worked = this.#workOut(row);
         left.jobs -= 1;
@@ -83,12 +85,14 @@ export class ReadingRoom {
         fresh.push(worked.summary);
         ({ body, found } = worked.summary);
         marked = false;
+        isOurs = true;
       } else if (old) stale.push(row.id);
       const text = found ?? `${row.number} ${row.title} ${row.place}`.toLowerCase();
       if (!words.every((word) => text.includes(word))) continue;
-      const derived = body
-        ? (JSON.parse(body) as DerivedSummary)
-        : { route: null, settingName: null, trouble: null };
+      const derived =
+        body && isOurs
+          ? (JSON.parse(body) as DerivedSummary)
+          : { route: null, settingName: null, trouble: null };
       list.push({ ...toJob(row), ...derived, stale: marked });
     }
     return { json: JSON.stringify(list), fresh, stale };
