@@ -80,7 +80,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   });
   await expected('A: C-1\nB: C-2\nD: C-3');
   await expect(likeliest).toContainText('one detent off');
-  await expect(likeliest).toContainText('or: 1 to 3 stand turned');
+  await expect(likeliest).toContainText('or: 1 to 3 are rotated');
   await expect(likeliest).toContainText('look at the flat or key of the shaft');
 
   // One false join in one position: it is repeated before anything is condemned, and repeated away.

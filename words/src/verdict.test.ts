@@ -148,7 +148,7 @@ const SAID: [string, () => Case, string, string, RegExp][] = [
   ['of one pair nothing is said', () => changeover((on) => on.should(['1-2', '1-3'], [[2, 3]])), 'Wiring and contacts pass where something is said. Insulation and mechanics not tested.', 'Say the rest of what it should do', /not cleared/],
   ['of a position nothing is said', () => changeover((on) => on.should(['1-2'])), 'No verdict yet. What it should do is said only in part.', 'Say the rest of what it should do', /not cleared/],
   ['a middle value is left', () => { const on = onOff({ kind: 'ohms', ohms: 60 }, asOnOff); return on; }, 'No verdict yet. 1 pair not known.', 'Go on with the map', /not cleared/],
-  ['you marked an oddity as the fault', () => oddFault(), 'Fails: pattern.', 'See pattern', /you marked an oddity as the fault.*Called the fault: .*3/],
+  ['you marked an oddity as the fault', () => oddFault(), 'Fails: pattern.', 'See pattern', /you marked an oddity as the fault.*You marked this as the fault: .*3/],
   ['a question is open', () => lone(), 'Pattern matches. 1 question open.', 'Answer 1 question', /an open question needs your answer/],
 ]; // prettier-ignore
 

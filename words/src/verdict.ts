@@ -78,7 +78,7 @@ export const lineWords = (lines: Verdict): string[] =>
 /** What a person called the fault when it was asked whether it is meant, each with its terminals and positions. */
 export const faultWords = (map: SwitchMap): string[] =>
   askedOdd(map).flatMap((one) =>
-    one.answer === 'fault' ? [`Called the fault: ${oddWords(map.structure, [one])}`] : [],
+    one.answer === 'fault' ? [`You marked this as the fault: ${oddWords(map.structure, [one])}`] : [],
   );
 
 /** What keeps a switch from a pass, in a sentence. */
@@ -166,7 +166,7 @@ export function notTestedWords(map: SwitchMap, notTested: readonly NotTested[]):
       case 'mechanics':
         return ['Mechanics: inspection incomplete'];
       case 'between':
-        return ['Between positions: nobody looked for what joins while the handle passes'];
+        return ['Between positions: what joins while the handle moves'];
       case 'check-readings':
         return [`Check before power: ${plural(one.count, 'reading')} not taken`];
       case 'mistake':

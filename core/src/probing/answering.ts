@@ -112,7 +112,7 @@ export function checksMeter(moment: Moment, value: Value): ProbingStep {
   return writes(moment, { kind: 'meter-checked', leadsTogether: value, meter });
 }
 
-/** All clips are touched: the silent ones are put on anew, and touched again; before they come off, what they parted is asked again. */
+/** All clips are touched: the silent ones are put on again, and touched again; before they come off, what they parted is asked again. */
 export function touchesClips(moment: Moment, silent: readonly TerminalId[]): ProbingStep {
   const { task, map } = moment;
   const touch = task?.kind === 'clips' ? clipTouch(map, task.prompt?.ask ?? null, silent) : null;

@@ -23,7 +23,7 @@ export type Message =
   | { code: 'nothing-tapped' }
   | { code: 'some-tapped' }
   | { code: 'tap-silent-clips' }
-  /** Put on and silent: it goes on anew. */
+  /** Put on and silent: it is put on again. */
   | { code: 'clips-silent'; terminals: readonly TerminalId[] }
   /** Silent after it was read with: what it parted is asked again. */
   | { code: 'clips-were-silent'; terminals: readonly TerminalId[] }

@@ -36,7 +36,7 @@ export function causeWords(
     case 'joined-at':
       return `${cause.terminals.map(name).join(' and ')} are joined at ${at(cause.setting)}`;
     case 'split-at':
-      return `${name(cause.terminal)} is off its net at ${at(cause.setting)}`;
+      return `${name(cause.terminal)} is cut off from the others at ${at(cause.setting)}`;
     case 'shifted': {
       const many = Math.abs(cause.by);
       const detents = many === 1 ? 'one detent' : `${many} detents`;
@@ -53,9 +53,9 @@ export function causeWords(
     case 'swapped':
       return `${cause.terminals.map(name).join(' and ')} are swapped`;
     case 'mirrored':
-      return `${list(cause.among)} stand mirrored`;
+      return `${list(cause.among)} are mirrored`;
     case 'turned':
-      return `${list(cause.among)} stand turned ${turnWords(cause.by, cause.among.length)}`;
+      return `${list(cause.among)} are rotated ${turnWords(cause.by, cause.among.length)}`;
   }
 }
 
@@ -75,7 +75,7 @@ export function firstCauseWords(structure: Structure, repeat: OddReading | null,
 
 /** What an odd join may come of, once it was read again and stayed, in the order in which the trade looks (common practice). */
 export const ODD_JOIN_WORDS =
-  'Look for: the handle home in its detent, a bent wiper, tips that touch. Solder or a forgotten jumper would show in every position; kΩ to MΩ is a carbon track: a leak.';
+  'Check that the handle is home in its detent, then look for a bent wiper or touching tips. Solder or a forgotten jumper would show in every position. A reading in kΩ or MΩ is a leak.';
 
 /** What helps where no reading tells the causes of one class apart (common practice). */
 export function tieWords(explanations: readonly (readonly Cause[])[]): string {

@@ -85,7 +85,8 @@ function supplyHazard(hazard: OfSupplies, names: MachineNames): string {
 function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): string {
   if (hazard.kind === 'leak-to-frame') {
     const lugs = hazard.places.map((place) => placeLabel(place, names)).join(', ');
-    return `${lugs} leaks ${ohms(hazard.ohms)} to the frame and is live: touched metal may be live. Earth it or replace it.`;
+    const many = hazard.places.length > 1;
+    return `${lugs} ${many ? 'are' : 'is'} live and ${many ? 'leak' : 'leaks'} to the frame (${ohms(hazard.ohms)}): touching the metal may give a shock. Don’t use it like this.`;
   }
   const name = loadName(hazard.load, names);
   const make = names.machine.circuit.loads.find((one) => one.id === hazard.load)?.make;
@@ -103,17 +104,17 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
     case 'start-stays':
       return `the start winding of ${name} stays energised and will burn out.`;
     case 'no-start':
-      return `${name} is fed and its start winding never is: it hums and burns, and pushed it runs either way.`;
+      return `${name} is powered but its start winding never is: it hums and overheats, and runs either way when pushed.`;
     case 'field-lost':
-      return `the armature of ${name} is fed without its field: it may run away and burst, or burn out.`;
+      return `the armature of ${name} is powered without its field: it may race until it breaks, or burn out.`;
     case 'fed-together':
-      return `${speeds} are fed together: that burns it out.`;
+      return `${speeds} are powered together: that burns it out.`;
     case 'fed-together-in-passing':
-      return `${speeds} ${hazard.certain ? 'are' : 'may be'} fed together in passing: break before make is wanted here.`;
+      return `${speeds} ${hazard.certain ? 'are' : 'may be'} powered together while the handle moves. Use a break-before-make switch.`;
     case 'left-open':
       return openWords(name, make, '');
     case 'left-open-in-passing':
-      return `${openWords(name, make, hazard.certain ? ' for a moment' : ', perhaps for a moment')} Make before break is wanted here.`;
+      return `${openWords(name, make, hazard.certain ? ' for a moment' : ', perhaps for a moment')} Use a make-before-break switch.`;
   }
 }
 
@@ -121,4 +122,4 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
 const openWords = (name: string, make: LoadMake | undefined, when: string): string =>
   make === 'alternator'
     ? `${name} is cut off from its battery${when}: with the engine running that destroys it, and what it feeds.`
-    : `the secondary of ${name} is open${when}: under load it makes volts that kill.`;
+    : `the secondary of ${name} is open${when}: under load its voltage can kill.`;

@@ -29,15 +29,17 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
     'The old one makes before it breaks. This one breaks first: a gap between positions.',
   'makes-before-unknown': () => 'Does it make before it breaks, as the old one does?',
   'makes-before-old-unknown': () =>
-    'This one makes before it breaks. Does the old one? Probe it between two positions.',
+    'This one makes before it breaks. Does the old one? Check it between two positions.',
   restarts: (at) =>
     `${at} started it and sprang back. Here it stays: the machine restarts by itself when power comes back.`,
-  'fed-together': (load) => `It makes before it breaks: two speeds of ${load} are fed together in passing.`,
+  'fed-together': (load) =>
+    `It makes before it breaks: two speeds of ${load} are powered together while the handle moves.`,
   'fed-together-unknown': (load) =>
-    `Does it break before it makes? If not, two speeds of ${load} are fed together in passing.`,
-  'left-open': (load) => `It breaks before it makes: ${load}, which must stay closed, is open in passing.`,
+    `Does it break before it makes? If not, two speeds of ${load} are powered together while the handle moves.`,
+  'left-open': (load) =>
+    `It breaks before it makes: ${load}, which must stay closed, opens while the handle moves.`,
   'left-open-unknown': (load) =>
-    `Does it make before it breaks? If not, ${load}, which must stay closed, is open in passing.`,
+    `Does it make before it breaks? If not, ${load}, which must stay closed, opens while the handle moves.`,
   'ac-rating-on-dc': (load) =>
     `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
   'rating-lower': (load) => `${load}: it is rated for less than it takes.`,

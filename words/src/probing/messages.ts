@@ -76,7 +76,7 @@ const OWN_PAIR = 'For a pair of your own choice press “Another pair” or type
 export const wrongPairWords = (wrong: string | null): string =>
   `${wrong === null ? 'No pair is named' : `“${wrong}” is no pair of terminals`}. Name pairs such as 1-2, 3-4.`;
 
-/** Clips that made no contact when they were touched: new ones go on anew, what the others parted is asked again. */
+/** Clips that made no contact when they were touched: a new one is put on again, what the others parted is asked again. */
 function silentClipsWords(
   structure: Structure,
   { code, terminals }: Extract<Message, { code: 'clips-silent' | 'clips-were-silent' }>,

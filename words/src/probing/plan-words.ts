@@ -62,7 +62,7 @@ export function clipsUnprovedWords(map: SwitchMap, uses: readonly ClipUse[]): Pr
   const since = map.tape.findIndex(({ reading }) => first.has(reading.id)) + 1;
   return say(
     uses.length === 1 ? `The clip on ${clips} isn’t proved` : `The clips on ${clips} aren’t proved`,
-    `Nobody touched ${uses.length === 1 ? 'it' : 'them'} again since reading ${since}, so what read open may be false. The map isn’t complete until that is read again.`,
+    `Not checked since reading ${since}, so some opens may be false. The map isn’t complete until those are read again.`,
   );
 }
 

@@ -296,7 +296,7 @@ function closingWords(map: SwitchMap, touch: readonly TerminalId[]): PromptWords
     turn: null,
     big:
       touch.length === 1 ? `Touch the clip on ${clips} once more` : `Touch the clips on ${clips} once more`,
-    small: `Before clips come off: ${lone} to the bare lug, and wiggle the clip. It must still sound; tap one that is silent.`,
+    small: `Before you take clips off: touch ${lone} to the bare lug and wiggle the clip. It must still sound; tap any that is silent.`,
     red: null,
   };
 }
