@@ -21,7 +21,7 @@ import { clipChangeFor, clipTouch } from './clips.js';
 type Failure = { clip: TerminalId; from: number; every: number };
 
 interface Hands {
-  failure: Failure | null;
+  failures: Failure[];
   /** Whether they touch and wiggle every clip before it comes off; else they say that all sounded. */
   truthful: boolean;
   /** Whether they type a pair of their own in the middle, and so take the clips off untouched. */
@@ -29,13 +29,14 @@ interface Hands {
 }
 
 /** Maps a hidden pattern with clips of which one may fail, until the plan asks for nothing more. */
-function mapWithClips(hidden: Pattern, on: Bench, { failure, truthful, hasty = false }: Hands) {
+function mapWithClips(hidden: Pattern, on: Bench, { failures, truthful, hasty = false }: Hands) {
   const mapper = createMapper();
   let at = on.settings[0] as SettingId;
   let [bundles, closings, hastened] = [0, 0, false];
-  let loose = failure;
+  let loose = failures;
   const plans: string[] = [];
-  const isLoose = (clip: TerminalId) => loose?.clip === clip && bundles >= loose.from;
+  const looseAt = (clip: TerminalId) => loose.find((one) => one.clip === clip && bundles >= one.from);
+  const isLoose = (clip: TerminalId) => looseAt(clip) !== undefined;
   for (let guard = 0; guard < 3000; guard += 1) {
     const map = mapper(on.events);
     const plan = planNext(map, at);
@@ -52,7 +53,7 @@ function mapWithClips(hidden: Pattern, on: Bench, { failure, truthful, hasty = f
       on.add(clipTouch(map, ask, silent) as Deed);
       if (clipChangeFor(map, ask)?.closing === true) closings += wanted.length;
       // Found silent, it is put on anew, and holds.
-      if (silent.length > 0) loose = null;
+      loose = loose.filter((one) => !silent.includes(one.clip));
       continue;
     }
     if (plan.kind === 'clips-unproved') {
@@ -73,7 +74,7 @@ function mapWithClips(hidden: Pattern, on: Bench, { failure, truthful, hasty = f
       if (several) bundles += 1;
       const touching = (lead: readonly TerminalId[]) =>
         lead.length > 1
-          ? lead.filter((clip) => !(isLoose(clip) && bundles % (loose?.every ?? 1) === 0))
+          ? lead.filter((clip) => !(isLoose(clip) && bundles % (looseAt(clip)?.every ?? 1) === 0))
           : lead;
       const joined = touching(red).some((a) =>
         touching(black).some((b) => truth[on.terminals.indexOf(a)] === truth[on.terminals.indexOf(b)]),
@@ -133,9 +134,13 @@ describe('a clip that makes no contact', () => {
         const on = withClips(lugs, hidden.length, sample + 1);
         const clip = on.terminals[Math.floor(random() * lugs)] as TerminalId;
         const failure = { clip, from: Math.floor(random() * 20), every: 1 + Math.floor(random() * 2) };
+        // Every fourth time another clip fails too.
+        const other = on.terminals[Math.floor(random() * lugs)] as TerminalId;
+        const failures =
+          fault % 4 === 3 && other !== clip ? [failure, { ...failure, clip: other, from: 2 }] : [failure];
         // Every third time the clips come off untouched in the middle.
         const hasty = fault % 3 === 2;
-        const { map } = mapWithClips(hidden, on, { failure, truthful: true, hasty });
+        const { map } = mapWithClips(hidden, on, { failures, truthful: true, hasty });
         expect(map.complete).toBe(true);
         expect(wrongIn(map, hidden, on)).toBe(0);
         bundled += map.clips.uses.length > 0 ? 1 : 0;
@@ -152,7 +157,7 @@ describe('a clip that makes no contact', () => {
     for (let sample = 0; sample < 12; sample += 1) {
       const { lugs, hidden } = someSwitch(seededRandom(sample + 1));
       const on = withClips(lugs, hidden.length, sample + 1);
-      const { map, closings } = mapWithClips(hidden, on, { failure: null, truthful: true });
+      const { map, closings } = mapWithClips(hidden, on, { failures: [], truthful: true });
       expect(map.complete).toBe(true);
       expect(wrongIn(map, hidden, on)).toBe(0);
       // A use is what one clip did between two proofs: none is touched twice for it.
@@ -166,7 +171,7 @@ describe('a clip that makes no contact', () => {
     const { hidden } = { hidden: [partitionFromGroups(8, [[2, 6]]), partitionFromGroups(8, [[1, 7]])] };
     const on = withClips(8, 2, 5);
     const failure = { clip: on.terminals[2] as TerminalId, from: 1, every: 1 };
-    const { map, plans } = mapWithClips(hidden, on, { failure, truthful: true, hasty: true });
+    const { map, plans } = mapWithClips(hidden, on, { failures: [failure], truthful: true, hasty: true });
     expect(plans).toContain('clips-unproved');
     expect(map.complete).toBe(true);
     expect(wrongIn(map, hidden, on)).toBe(0);

@@ -39,6 +39,17 @@ export function Contradictions({
           look="amber"
           title={CONTRADICTIONS_TEXT.contradictionAt(settingName(map.structure, settled.setting))}
         >
+          {suspectClips(map, settled.setting, contradiction).map(({ terminal, uses }) => {
+            const clip = terminalName(map.structure, terminal);
+            return (
+              <div key={terminal} className="my-2">
+                <p>{CONTRADICTIONS_TEXT.checkTheClipOn(clip)}</p>
+                <PlainButton onClick={() => probing.act({ do: 'doubt-clips', uses })}>
+                  {CONTRADICTIONS_TEXT.theClipMadeNoContact(clip)}
+                </PlainButton>
+              </div>
+            );
+          })}
           <p>
             {CONTRADICTIONS_TEXT.theseReadingsCannotAllBe}{' '}
             {enough.length > 0
@@ -54,17 +65,6 @@ export function Contradictions({
               )),
             )}
           </ul>
-          {suspectClips(map, settled.setting, contradiction).map(({ terminal, uses }) => {
-            const clip = terminalName(map.structure, terminal);
-            return (
-              <div key={terminal} className="my-2">
-                <p>{CONTRADICTIONS_TEXT.checkTheClipOn(clip)}</p>
-                <PlainButton onClick={() => probing.act({ do: 'doubt-clips', uses })}>
-                  {CONTRADICTIONS_TEXT.theClipMadeNoContact(clip)}
-                </PlainButton>
-              </div>
-            );
-          })}
           {!everySuspect && <p>{CONTRADICTIONS_TEXT.bundlesAreAmongThemThis}</p>}
           {maybePartsInSeries && <p>{CONTRADICTIONS_TEXT.itMayAlsoBeParts}</p>}
         </Notice>

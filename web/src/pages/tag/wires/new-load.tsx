@@ -77,7 +77,7 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
         label={NEW_LOAD_TEXT.howTheMotorIsMade}
         value={MAKES_OF[kind].some((one) => one === make) ? make : ''}
         options={[
-          { value: '', text: 'made how? not said' },
+          { value: '', text: NEW_LOAD_TEXT.notSpecified },
           ...MAKES_OF[kind].map((one) => ({ value: one, text: MAKE_WORDS[one] })),
         ]}
         onPick={setMake}

@@ -10,7 +10,7 @@ export const CONTRADICTIONS_TEXT = {
   bundlesAreAmongThemThis:
     'Bundles are among them: this is one set of readings that cannot all hold, and there may be others.',
   checkTheClipOn: (clip: string) =>
-    `Check the clip on ${clip}: it may not have made contact. Then what read open through it is false.`,
+    `Check the clip on ${clip}: it may not have made contact. If so, its open readings are false.`,
   theClipMadeNoContact: (clip: string) => `The clip on ${clip} made no contact`,
   itMayAlsoBeParts: 'It may also be parts in series, each below the beeper’s threshold: read ohms.',
 };

@@ -5,6 +5,7 @@ export const NEW_LOAD_TEXT = {
   kindOfLoad: 'Kind of load',
   vAtTheLoad: 'V at the load',
   howTheMotorIsMade: 'How it is made',
+  notSpecified: 'Type not specified',
   aAtTheStart: 'A at the start',
   lRMs: 'L/R, ms',
   kindOfCurrentOfThe: 'Kind of current of the load',
