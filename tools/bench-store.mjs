@@ -12,6 +12,7 @@ import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch'
 import sharp from 'sharp';
 import { benchAppend } from './bench-append.mjs';
 import { many } from './bench-size.mjs';
+import { benchSummaries } from './bench-summaries.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const CHROMIUM = '/usr/bin/chromium';
@@ -287,6 +288,8 @@ export async function benchStore({ note, atMost, round }) {
     atMost('store', 'list of 521 jobs, first after a restart', round(cold), 'ms', 1000);
     atMost('store', 'list of 521 jobs, warm, median', round(median(warm), 1), 'ms', 100);
 
+    await server.stop();
+    await benchSummaries(server, { note, atMost, round }, reading);
     await benchLibrary(server, { note, atMost, round }, reading);
     if (existsSync(CHROMIUM)) await benchPages(server, { note, atMost, round });
 

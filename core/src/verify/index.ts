@@ -42,4 +42,4 @@ export { expectedOf, expectedPattern } from './expected/expected-pattern.js';
 export { readExpectedRows, type RowsTrouble } from './expected/expected-rows.js';
 export { laidOtherwise } from './expected/laid-otherwise.js';
 export { shownOf, type Shown } from './must-show.js';
-export { askedOdd, isOddOpen, type AskedOdd } from './odd-by-table.js';
+export { askedOdd, calledFault, isOddOpen, type AskedOdd } from './odd-by-table.js';

@@ -4,7 +4,7 @@ import type { Deed, ExpectedTable } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { TerminalId } from '../switch/index.js';
 import { bench, mapHidden } from '../testing/generated.js';
-import { askedOdd, isOddOpen, verdictOf } from './index.js';
+import { askedOdd, calledFault, isOddOpen, verdictOf } from './index.js';
 
 /** A switch of four lugs in three positions, of which one lug joins nothing and two positions are alike; with a table of it. */
 function odd(
@@ -53,6 +53,28 @@ describe('something odd that the expected table has too', () => {
         .map(({ odd: { code } }) => code),
     ).toEqual(['alike', 'joins-nothing']);
     expect(verdictOf(map).pattern.reasons).toContain('odd-open');
+  });
+
+  it('is in its cells alone when a person calls it the fault', () => {
+    const on = bench(3, 2);
+    mapHidden([partitionFromGroups(3, [[0, 2]]), partitionFromGroups(3, [[0, 1, 2]])], on);
+    const cells = () => {
+      const isFault = calledFault(deriveMap(on.events));
+      return on.settings.map((setting) =>
+        [0, 1].flatMap((a) =>
+          [1, 2].filter(
+            (b) => b > a && isFault(setting, on.terminals[b] as TerminalId, on.terminals[a] as TerminalId),
+          ),
+        ),
+      );
+    };
+    const about = askedOdd(deriveMap(on.events)).find(({ about: { code } }) => code === 'both-closed')?.about;
+    expect(about?.settings).toEqual([on.settings[1]]);
+    expect(cells()).toEqual([[], []]);
+    on.add({ kind: 'odd-answered', answers: [{ about, answer: 'meant' }] } as unknown as Deed);
+    expect(cells()).toEqual([[], []]);
+    on.add({ kind: 'odd-answered', answers: [{ about, answer: 'fault' }] } as unknown as Deed);
+    expect(cells()).toEqual([[], [1, 2, 2]]);
   });
 
   it('is not answered by a table that differs there', () => {

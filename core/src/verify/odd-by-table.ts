@@ -24,6 +24,16 @@ export function askedOdd(map: SwitchMap, compared: Comparison | null = compariso
 /** Whether nobody has answered it, and no table does. */
 export const isOddOpen = ({ answer, byTable }: AskedOdd): boolean => answer === null && !byTable;
 
+/** Cells that a person called the fault: whether this pair is among them in this setting. */
+export function calledFault(map: SwitchMap): (setting: string, a: TerminalId, b: TerminalId) => boolean {
+  const called = new Set(
+    oddQuestions(map).flatMap((question) =>
+      question.answer === 'fault' ? cellsOf(map, question).map((cell) => keyOf(...cell)) : [],
+    ),
+  );
+  return (...cell) => called.has(keyOf(...cell));
+}
+
 function comparisonOf(map: SwitchMap): Comparison | null {
   const table = liveEvents(map.log, 'expected').at(-1)?.what.table ?? null;
   return table && compareWithExpected(map, table);

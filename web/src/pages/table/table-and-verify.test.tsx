@@ -170,6 +170,36 @@ describe('what it is, and what is wrong with it', () => {
     );
   });
 
+  it('marks at Verify the cells of what a person called the fault, also where the table agrees', async () => {
+    const [up, down] = change.settings.map(({ id }) => id);
+    await renderJob(<VerifyPage />, [
+      ...BRIDGED,
+      {
+        kind: 'expected',
+        table: {
+          source: { kind: 'drawn' },
+          settings: [
+            { setting: up as never, joined: [[ids[0], ids[1]]], unsaid: [] },
+            { setting: down as never, joined: [ids], unsaid: [] },
+          ],
+        },
+      },
+      {
+        kind: 'odd-answered',
+        answers: [
+          { about: { code: 'both-closed', terminals: ids, settings: [down as never] }, answer: 'fault' },
+        ],
+      },
+    ]);
+    const word = (cell: string) => screen.getByRole('button', { name: `How ${cell} is known` }).textContent;
+    expect(['1–2 at UP', '1–2 at DOWN', '1–3 at UP', '1–3 at DOWN'].map(word)).toEqual([
+      'agrees',
+      'fault',
+      'agrees',
+      'fault',
+    ]);
+  });
+
   it('finds at Verify what explains the differences, from a table that was typed in', async () => {
     const { written } = await renderJob(<VerifyPage />, BRIDGED);
     fill('From the diagram, one position per line', 'UP: 1-2\nDOWN 1-3');

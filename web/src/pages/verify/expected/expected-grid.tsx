@@ -4,8 +4,8 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { knownPattern, polesWithContacts, type Contact } from '@which-way/core/table';
 import type { ExpectedTable } from '@which-way/core/log';
 import type { SettingId, TerminalId } from '@which-way/core/switch';
-import type { Comparison } from '@which-way/core/verify';
-import { useState } from 'react';
+import { calledFault, type Comparison } from '@which-way/core/verify';
+import { useMemo, useState } from 'react';
 import { PartLine, usePart } from '../../../parts/facts/part-of-positions.js';
 import type { Inspected } from '../../../parts/facts/inspector.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -41,6 +41,7 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
   const ids = structure.terminals.map(({ id }) => id);
   const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
   const rows = distinct([...contactsOf(expected, ids), ...found, ...added]);
+  const isFault = useMemo(() => calledFault(map), [map]);
   const part = usePart(
     expected.settings.map(({ setting }) => setting),
     null,
@@ -103,6 +104,7 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
                       name={`${label} at ${settingName(structure, entry.setting)}`}
                       said={saidOf(entry, contact, ids)}
                       verdict={verdictOf(comparison, entry.setting, a, b)}
+                      fault={isFault(entry.setting, a, b)}
                       onTurn={() => edit(entry.setting, contact)}
                       onPick={() => onPick({ setting: entry.setting, a, b })}
                     />
@@ -150,6 +152,9 @@ const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
   'not-tested': { look: 'not-known', word: 'not tested' },
 };
 
+/** A cell that a person called the fault, whatever the table says of it. */
+const FAULT = { look: 'bg-amber text-lead-black', word: 'fault' };
+
 const SAID: Record<SaidOfContact, string> = {
   closed: 'should be closed',
   open: 'should be open',
@@ -161,12 +166,14 @@ interface ExpectedCellProps {
   low: boolean;
   said: SaidOfContact;
   verdict: Verdict;
+  fault: boolean;
   onTurn: () => void;
   onPick: () => void;
 }
 
-function ExpectedCell({ name, low, said, verdict, onTurn, onPick }: ExpectedCellProps) {
-  const { look, word } = verdict ? VERDICT[verdict] : { look: '', word: '' };
+function ExpectedCell({ name, low, said, verdict, fault, onTurn, onPick }: ExpectedCellProps) {
+  const differs = verdict === 'missing' || verdict === 'extra';
+  const { look, word } = fault && !differs ? FAULT : verdict ? VERDICT[verdict] : { look: '', word: '' };
   return (
     <td className={`border border-line p-0 ${look}`}>
       <div className="flex flex-col items-stretch">
@@ -188,7 +195,7 @@ function ExpectedCell({ name, low, said, verdict, onTurn, onPick }: ExpectedCell
           type="button"
           aria-label={EXPECTED_GRID_TEXT.howIsKnown(name)}
           onClick={onPick}
-          className={`min-h-6 truncate text-[0.8125rem] tracking-tight sm:text-small sm:tracking-normal ${verdict === 'agree' || verdict === 'not-tested' ? 'text-quiet' : 'font-bold'}`}
+          className={`min-h-6 truncate text-[0.8125rem] tracking-tight sm:text-small sm:tracking-normal ${differs || fault ? 'font-bold' : 'text-quiet'}`}
         >
           {word}
         </button>
