@@ -233,7 +233,7 @@ export function functionWords(
     case 'load':
       return {
         where: settingName(structure, check.setting),
-        must: `${load(check.load)}: ${stateWords(check.must)}`,
+        must: `${load(check.load)}: ${stateWords(check.must, loads)}`,
       };
     case 'unsaid':
       return {

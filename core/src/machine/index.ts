@@ -13,7 +13,8 @@ export {
 export { placeOfNode } from './wiring/places.js';
 export { drawnCircuit, drawnContacts, drawnMachine, type Drawn } from './wiring/drawn.js';
 export { contactsOfNets } from './power/contacts.js';
-export { type LoadDoes, type LoadState } from './power/load-state.js';
+export { signalKey, type LoadDoes, type LoadState } from './power/load-state.js';
+export { isSignal, type Signal, type SignalState } from './power/signals.js';
 export { powered } from './power/power.js';
 export { isNote, type MeetingKind } from './power/meeting.js';
 export { sourcesOf, type Source } from './wiring/sources.js';

@@ -14,6 +14,8 @@ export const PRESETS = [
   'two-way-at-the-lamp',
   'intermediate',
   'manual-off-auto',
+  'two-pickups',
+  'input-selector',
 ] as const;
 export type PresetName = (typeof PRESETS)[number];
 
@@ -21,6 +23,13 @@ export type PresetName = (typeof PRESETS)[number];
 export interface PresetWire {
   terminal: string;
   ends: ({ supply: Potential } | { load: string; end: LoadEnd } | { elsewhere: true })[];
+}
+
+/** An end of a load that goes on without the switch. */
+export interface PresetTie {
+  load: string;
+  end: LoadEnd;
+  to: { supply: Potential } | { load: string; end: LoadEnd };
 }
 
 /** An arrangement: what its switch does, what feeds it and what it feeds. */
@@ -32,6 +41,7 @@ export interface Preset {
   supplies: readonly Potential[];
   loads: readonly { name: string; kind: LoadKind; make?: LoadMake; current: 'AC' | 'DC' }[];
   wires: readonly PresetWire[];
+  ties?: readonly PresetTie[];
 }
 
 const supply = (kind: Potential) => [{ supply: kind }];
@@ -48,6 +58,21 @@ const elsewhere = (...terminals: string[]): PresetWire[] =>
 /** One of two switches that work one lamp; between them there may be an intermediate one. */
 const TWO_WAY = { terminals: ['C', '1', '2'], positions: ['C-1', 'C-2'] } as const;
 const lamp = { name: 'Lamp', kind: 'lamp', current: 'AC' } as const;
+
+/** Two signals on A and B, the output on C, their grounds joined without the switch. */
+const signals = (one: string, other: string): Pick<Preset, 'supplies' | 'loads' | 'wires' | 'ties'> => ({
+  supplies: [],
+  loads: [
+    ...[one, other].map((name) => ({ name, kind: 'signal', make: 'signal-source', current: 'AC' }) as const),
+    { name: 'Output', kind: 'signal', make: 'signal-output', current: 'AC' },
+  ],
+  wires: [
+    { terminal: 'A', ends: [{ load: one, end: '+' }] },
+    { terminal: 'B', ends: [{ load: other, end: '+' }] },
+    { terminal: 'C', ends: [{ load: 'Output', end: '+' }] },
+  ],
+  ties: [one, other].map((load) => ({ load, end: '-', to: { load: 'Output', end: '-' } })),
+});
 
 const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
   'three-heat': {
@@ -100,6 +125,7 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
     supplies: ['N'],
     loads: [lamp],
     wires: [{ terminal: 'C', ends: [{ load: 'Lamp', end: '1' }] }, ...elsewhere('1', '2')],
+    ties: [{ load: 'Lamp', end: '2', to: { supply: 'N' } }],
   },
   intermediate: {
     terminals: ['1', '2', '3', '4'],
@@ -118,6 +144,17 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
       { terminal: 'M', ends: [{ load: 'Pump', end: '1' }] },
       ...elsewhere('A'),
     ],
+    ties: [{ load: 'Pump', end: '2', to: { supply: 'N' } }],
+  },
+  'two-pickups': {
+    terminals: ['A', 'B', 'C'],
+    positions: ['A-C', 'A-B-C', 'B-C'],
+    ...signals('Neck', 'Bridge'),
+  },
+  'input-selector': {
+    terminals: ['A', 'B', 'C'],
+    positions: ['A-C', 'B-C'],
+    ...signals('Input 1', 'Input 2'),
   },
 };
 

@@ -8,7 +8,7 @@ import {
   type LoadState,
 } from '../machine/index.js';
 import type { SwitchMap } from '../continuity/index.js';
-import { type FunctionLine, type FunctionTry, recordsOf } from '../log/index.js';
+import { type FunctionLine, type FunctionTry, makeOf, recordsOf } from '../log/index.js';
 import { requiredSettings, type LoadId, type SettingId } from '../switch/index.js';
 import { sprungSettings } from '../table/index.js';
 import { expectedOf } from '../verify/index.js';
@@ -49,7 +49,10 @@ export function functionChecks(map: SwitchMap): FunctionCheck[] {
   const tries = new Map(recordsOf(log, 'function-tried').map((one) => [one.line, one]));
   const own = recordsOf(log, 'function-asked');
   const settings = musts(map) ?? [];
-  const loadsAround = machineOfSwitch(map)?.circuit.loads ?? [];
+  // What a source of a signal does is heard at the output.
+  const loadsAround = (machineOfSwitch(map)?.circuit.loads ?? []).filter(
+    (load) => makeOf(load) !== 'signal-source',
+  );
   const sprung = sprungSettings(map);
   const springs = requiredSettings(structure).filter(({ id }) => sprung.has(id));
   const lines: FunctionCheck[] = [
@@ -82,9 +85,10 @@ const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed'
 function stopsOf(
   settings: readonly { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[],
 ): FunctionCheck[] {
-  const runs = settings.map(({ loads }) => [...loads.values()].some(({ does }) => RUNS.has(does)));
-  const rests = settings.map(({ loads }) =>
-    [...loads.values()].every(({ does }) => does === 'off' || does === 'floating' || does === 'braked'),
+  const fed = settings.map(({ loads }) => [...loads.values()].filter(({ signal }) => !signal));
+  const runs = fed.map((loads) => loads.some(({ does }) => RUNS.has(does)));
+  const rests = fed.map((loads) =>
+    loads.every(({ does }) => does === 'off' || does === 'floating' || does === 'braked'),
   );
   return settings.flatMap(({ setting }, at): FunctionCheck[] => {
     if (!runs[at]) return [];

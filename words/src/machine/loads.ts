@@ -1,5 +1,6 @@
 import type { LoadDoes, LoadState } from '@which-way/core/machine';
 import type { Load, LoadEnd, LoadMake, Supply } from '@which-way/core/log';
+import { signalWords } from './signals.js';
 
 export const DOES_WORDS: Record<LoadDoes, string> = {
   off: 'off',
@@ -27,10 +28,18 @@ export const MAKE_WORDS: Record<LoadMake, string> = {
   'half-wave': 'half power through a diode',
   alternator: 'an alternator',
   'current-transformer': 'secondary of a current transformer',
+  'signal-source': 'signal source: a pickup, microphone or input',
+  'signal-output': 'signal output',
+};
+
+/** The ends of what has a + and a -, by what it is. */
+const POLE_WORDS: Partial<Record<LoadMake, Partial<Record<LoadEnd, string>>>> = {
+  'permanent-magnet': { '+': '+ (forward)' },
+  'signal-source': { '+': 'hot', '-': 'ground' },
+  'signal-output': { '+': 'hot', '-': 'ground' },
 };
 
 const END_WORDS: Partial<Record<LoadEnd, string>> = {
-  '+': '+ (forward)',
   C: 'common',
   A: 'A (forward)',
   R: 'run',
@@ -53,8 +62,8 @@ const END_WORDS: Partial<Record<LoadEnd, string>> = {
 };
 
 /** An end of a load, as it is chosen. */
-export const endWords = ({ name }: Pick<Load, 'name'>, end: LoadEnd): string =>
-  `${name}, ${END_WORDS[end] ?? `end ${end}`}`;
+export const endWords = ({ name, make }: Pick<Load, 'name' | 'make'>, end: LoadEnd): string =>
+  `${name}, ${(make && POLE_WORDS[make]?.[end]) ?? END_WORDS[end] ?? `end ${end}`}`;
 
 /** A supply by its name or its kind. */
 export const supplyName = ({ name, kind }: Pick<Supply, 'name' | 'kind'>): string => name || kind;
@@ -70,6 +79,13 @@ const figure = (value: number): string => String(Number(value.toPrecision(3)));
 export const wattsWords = (watts: number | null): string =>
   watts === null ? 'not known' : `${figure(Math.round(watts))} W`;
 
-/** What a load does, with its share where it is a part. */
-export const stateWords = ({ does, share }: LoadState): string =>
-  does === 'part' && share !== null ? `part, ${Math.round(share * 100)} %` : DOES_WORDS[does];
+/** What a load does, with its share where it is a part; of a signal, what reaches what by the names of `loads`. */
+export const stateWords = (
+  { does, share, signal }: LoadState,
+  loads: readonly Pick<Load, 'id' | 'name'>[],
+): string =>
+  signal
+    ? signalWords(signal, loads)
+    : does === 'part' && share !== null
+      ? `part, ${Math.round(share * 100)} %`
+      : DOES_WORDS[does];

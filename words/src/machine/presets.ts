@@ -10,4 +10,6 @@ export const PRESET_WORDS: Record<PresetName, string> = {
   'two-way-at-the-lamp': 'One lamp from two places: the switch at the lamp',
   intermediate: 'One lamp from three places: the switch between',
   'manual-off-auto': 'By hand, off, or by a float or thermostat',
+  'two-pickups': 'Two pickups on one output: one, both, the other',
+  'input-selector': 'Two inputs on one output',
 };

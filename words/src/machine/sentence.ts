@@ -1,6 +1,7 @@
 import type { Combination, InSetting } from '@which-way/core/machine';
 import { standingsWords } from './handles.js';
 import { DOES_WORDS, wattsWords } from './loads.js';
+import { signalClauses } from './signals.js';
 import type { MachineNames } from './places.js';
 
 /** What a machine does as it stands, in a sentence. */
@@ -11,14 +12,19 @@ export function machineSentence(
 ): string {
   const said = (['full', 'part', 'reversed', 'braked', 'stalled', 'floating', 'not-known'] as const).flatMap(
     (does) => {
-      const named = circuit.loads.filter(({ id }) => loads.get(id)?.does === does);
+      const named = circuit.loads.filter(({ id }) => {
+        const state = loads.get(id);
+        return state?.does === does && !state.signal;
+      });
       const shares = new Set(named.map(({ id }) => Math.round((loads.get(id)?.share ?? 0) * 100)));
       const [share] = shares;
       const how = does !== 'part' ? DOES_WORDS[does] : shares.size === 1 ? `at ${share} %` : 'in part';
       return named.length > 0 ? [`${named.map(({ name }) => name).join(' and ')} ${how}`] : [];
     },
   );
-  const what = said.length > 0 ? said.join('; ') : 'everything off';
+  const signals = signalClauses(circuit.loads, ({ id }) => loads.get(id)?.signal);
+  const clauses = [...signals, ...said];
+  const what = clauses.length > 0 ? clauses.join('; ') : 'everything off';
   // The figure and its unit stay on one line.
   const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts).replace(' ', '\u00a0')}` : '';
   const where = standingsWords(handles, combination, job);

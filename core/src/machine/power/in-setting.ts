@@ -1,6 +1,6 @@
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { joinsOf, standsOf, type ContactsAt } from './contacts.js';
-import { NOT_KNOWN, type LoadState } from './load-state.js';
+import { NOT_KNOWN, signalKey, type LoadState } from './load-state.js';
 import type { Meeting } from './meeting.js';
 import type { Circuit } from '../wiring/circuit.js';
 import { powered, type MachineFault, type Powered } from './power.js';
@@ -40,7 +40,9 @@ export function wiredTerminals(circuit: Circuit): number[] {
 }
 
 const sameState = (one: LoadState, other: LoadState): boolean =>
-  one.does === other.does && Math.abs((one.share ?? 0) - (other.share ?? 0)) < 1e-6;
+  one.does === other.does &&
+  Math.abs((one.share ?? 0) - (other.share ?? 0)) < 1e-6 &&
+  signalKey(one) === signalKey(other);
 
 /** What the machine does with contacts of which some may not be known. */
 export function inSetting(

@@ -1,5 +1,6 @@
 import { makeOf, type Load, type LoadEnd, type LoadMake } from '../../log/index.js';
 import { windingsOf } from '../wiring/circuit.js';
+import type { SignalState } from './signals.js';
 import { minus, plus, sizeOf, THIRD, times, ZERO, type Phasor } from './phasor.js';
 
 /** What a load does. `floating`: off, and yet live; `stalled`: fed so that it hums and does not turn; `not-known`: facts are missing. */
@@ -24,9 +25,21 @@ export interface LoadState {
   volts?: { at: number; rated: number };
   /** Of a load with several windings: which of them are fed, in the order of `windingsOf`. */
   fed?: readonly boolean[];
+  /** Of a source or an output of a signal: how it stands. */
+  signal?: SignalState;
 }
 
 export const NOT_KNOWN: LoadState = { does: 'not-known', share: null, watts: null };
+
+/** A source or an output of a signal: `full` where a signal passes, with no watts. */
+export function signalState(signal: SignalState | null): LoadState {
+  if (!signal) return NOT_KNOWN;
+  const passes = signal.is === 'reached' || signal.is === 'tangled' || signal.is === 'reaches';
+  return { does: passes ? 'full' : 'off', share: passes ? 1 : 0, watts: 0, signal };
+}
+
+/** A signal by what it says, so that two can be compared. */
+export const signalKey = ({ signal }: LoadState): string => (signal ? JSON.stringify(signal) : '');
 
 /** A load as it is fed: the net and the voltage of each of its ends; null: nothing reaches it. */
 export interface Fed {

@@ -1,11 +1,12 @@
 import type { Load, LoadEnd, Supply } from '../../log/index.js';
 import { partitionOf, type Partition } from '../../partition/index.js';
 import type { LoadId, SupplyId } from '../../switch/index.js';
-import { loadState, NOT_KNOWN, type LoadState } from './load-state.js';
+import { loadState, NOT_KNOWN, signalState, type LoadState } from './load-state.js';
 import { endKey, siemensOf, windingsOf, type Circuit } from '../wiring/circuit.js';
 import { isReturn, Shares } from '../wiring/sources.js';
 import { meetingsOf, type Meeting } from './meeting.js';
 import { netVoltages, type Conductance } from './nodal.js';
+import { isSignal, signalsIn } from './signals.js';
 import { phasor, sizeOf, ZERO, type Phasor } from './phasor.js';
 
 /** What the machine does with certain contacts closed. */
@@ -76,9 +77,12 @@ export function powered(
   const live = new Set<number>();
   for (const { volts, highest } of passes)
     for (const [net, at] of volts) if (sizeOf(at) > 0.05 * highest) live.add(net);
+  const signals = signalsIn(circuit, nets, fault.dead);
   const loads = new Map(
     circuit.loads.map((load): [LoadId, LoadState] => {
-      const state = stateIn({ circuit, nets, passes, figures }, load);
+      const signal = signals.get(load.id);
+      const state =
+        signal === undefined ? stateIn({ circuit, nets, passes, figures }, load) : signalState(signal);
       return [load.id, fault.dead?.has(load.id) ? deadState(state, load) : state];
     }),
   );
@@ -181,7 +185,7 @@ function heldIn(
 
 function conductancesOf({ loads, endNode }: Circuit, nets: Partition, { dead }: MachineFault): Conductance[] {
   return loads.flatMap((load, at) => {
-    if (dead?.has(load.id)) return [];
+    if (dead?.has(load.id) || isSignal(load)) return [];
     const siemens = siemensOf(load) ?? unsaidSiemens(at);
     const net = (end: LoadEnd) => nets[endNode.get(endKey(load.id, end)) as number] as number;
     return windingsOf(load).map(([a, b]) => ({ a: net(a), b: net(b), siemens }));

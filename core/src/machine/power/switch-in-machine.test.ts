@@ -30,9 +30,9 @@ describe('the differences of a switch, put into the machine', () => {
       seen(0, 'bow', 'right'),
       seen(1, 'stern', 'off'),
     ]);
-    expect(found.otherwise).toEqual([
-      { setting: 's0', load: 'stern', does: 'full', should: 'off' },
-      { setting: 's1', load: 'bow', does: 'full', should: 'off' },
+    expect(found.otherwise).toMatchObject([
+      { setting: 's0', load: 'stern', is: { does: 'full' }, should: { does: 'off' } },
+      { setting: 's1', load: 'bow', is: { does: 'full' }, should: { does: 'off' } },
     ]);
     expect(found.explained).toHaveLength(2);
     expect(found.left).toEqual([seen(1, 'stern', 'off')]);

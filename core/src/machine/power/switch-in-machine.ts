@@ -1,14 +1,14 @@
 import type { LoadId, SettingId } from '../../switch/index.js';
 import type { Observation } from '../hunt/index.js';
-import type { LoadDoes } from './load-state.js';
+import { NOT_KNOWN, signalKey, type LoadDoes, type LoadState } from './load-state.js';
 import type { InSetting } from './in-setting.js';
 
 /** A load that does otherwise with the switch as it is than with the switch as it should be. */
 export interface DoesOtherwise {
   setting: SettingId;
   load: LoadId;
-  does: LoadDoes;
-  should: LoadDoes;
+  is: LoadState;
+  should: LoadState;
 }
 
 /** What the differences of a switch do in its machine, and how much of a complaint they explain. */
@@ -48,13 +48,16 @@ export function switchInMachine(
   should: readonly InSetting[],
   observations: readonly Observation[],
 ): SwitchInMachine {
+  const stateAt = (all: readonly InSetting[], setting: SettingId, load: LoadId) =>
+    all.find((one) => one.setting === setting)?.loads.get(load) ?? NOT_KNOWN;
   const doesAt = (all: readonly InSetting[], setting: SettingId, load: LoadId) =>
-    all.find((one) => one.setting === setting)?.loads.get(load)?.does ?? 'not-known';
+    stateAt(all, setting, load).does;
   const otherwise = mapped.flatMap(({ setting, loads }) =>
-    [...loads].flatMap(([load, { does }]): DoesOtherwise[] => {
-      const wanted = doesAt(should, setting, load);
-      const known = does !== 'not-known' && wanted !== 'not-known';
-      return known && does !== wanted ? [{ setting, load, does, should: wanted }] : [];
+    [...loads].flatMap(([load, is]): DoesOtherwise[] => {
+      const wanted = stateAt(should, setting, load);
+      const known = is.does !== 'not-known' && wanted.does !== 'not-known';
+      const differs = is.does !== wanted.does || signalKey(is) !== signalKey(wanted);
+      return known && differs ? [{ setting, load, is, should: wanted }] : [];
     }),
   );
   const comes = ({ setting, load, seen }: Observation) =>

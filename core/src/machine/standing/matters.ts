@@ -3,6 +3,7 @@ import type { SettingId } from '../../switch/index.js';
 import type { Healthy } from '../hunt/index.js';
 import { wiredTerminals } from '../power/in-setting.js';
 import type { Circuit } from '../wiring/circuit.js';
+import { signalKey } from '../power/load-state.js';
 import { powered } from '../power/power.js';
 
 /** More wired terminals than this have too many partitions to look at each. */
@@ -56,7 +57,9 @@ function signature(circuit: Circuit, wired: readonly number[], roots: readonly n
     root === at ? [] : [[wired[root] as number, wired[at] as number]],
   );
   const { loads, meetings, nets, live } = powered(circuit, joins);
-  const states = [...loads.values()].map(({ does, share }) => `${does} ${(share ?? 0).toFixed(3)}`);
+  const states = [...loads.values()].map(
+    (state) => `${state.does} ${(state.share ?? 0).toFixed(3)} ${signalKey(state)}`,
+  );
   const leads = circuit.leads.map(({ b }) => (live.has(nets[b] as number) ? 1 : 0));
   const open = [...circuit.open].map((place) => wired.filter((one) => nets[one] === nets[place]).join());
   return JSON.stringify([

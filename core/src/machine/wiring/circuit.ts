@@ -25,6 +25,8 @@ const ENDS: Record<LoadMake, readonly LoadEnd[]> = {
   'half-wave': TWO_ENDS,
   alternator: ['+', '-'],
   'current-transformer': TWO_ENDS,
+  'signal-source': ['+', '-'],
+  'signal-output': ['+', '-'],
 };
 
 type Winding = readonly [LoadEnd, LoadEnd];
@@ -47,6 +49,9 @@ const WINDINGS: Record<LoadMake, readonly Winding[]> = {
   alternator: POLES,
   // What its primary drives through it is not worked out: only whether it is closed.
   'current-transformer': [],
+  'signal-source': POLES,
+  // An input of high impedance: a meter sees nothing through it.
+  'signal-output': [],
 }; // prettier-ignore
 
 /** The windings of a load: between which of its ends something conducts. */

@@ -3,6 +3,8 @@ import {
   inEverySetting,
   inSetting,
   isNote,
+  isSignal,
+  signalKey,
   withNets,
   withPart,
   type Hazard,
@@ -59,8 +61,15 @@ export function machineDifferences(
     const [old, fresh] = [before, after].map(({ settings }) =>
       settings.find((one) => one.setting === setting),
     );
-    for (const { id, name } of machine.circuit.loads) {
-      const [was, is] = [old?.loads.get(id)?.does, fresh?.loads.get(id)?.does];
+    for (const load of machine.circuit.loads) {
+      const { id, name } = load;
+      const [had, has] = [old?.loads.get(id), fresh?.loads.get(id)];
+      if (isSignal(load)) {
+        const known = had && has && had.does !== 'not-known' && has.does !== 'not-known';
+        if (known && signalKey(had) !== signalKey(has)) add('load-differs', name);
+        continue;
+      }
+      const [was, is] = [had?.does, has?.does];
       if (!was || !is || was === is || was === 'not-known' || is === 'not-known') continue;
       if (was === 'braked') add('brake-lost', name);
       else if (was === 'off' && is === 'floating') add('live-at-off', name);
@@ -85,7 +94,8 @@ export function machineDifferences(
     const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
     const { loads, shorts, met } = inSetting(machine.circuit, SPARE, contacts);
     if (shorts.length + hurting(met).length > 0) add('supplies-meet-in-spare', String(place));
-    else if ([...loads.values()].some(({ does }) => RUNS.has(does))) add('spare-feeds', String(place));
+    else if ([...loads.values()].some(({ does, signal }) => RUNS.has(does) && !signal))
+      add('spare-feeds', String(place));
   }
   return found;
 }

@@ -9,7 +9,7 @@ import {
 } from '@which-way/core/machine';
 import type { SwitchMap } from '@which-way/core/continuity';
 import { expectedOf } from '@which-way/core/verify';
-import { DOES_WORDS } from '@which-way/words/machine/loads';
+import { stateWords } from '@which-way/words/machine/loads';
 import { SEEN_WORDS } from '@which-way/words/machine/seen';
 import { settingName } from '@which-way/words/terminals';
 import { useMemo } from 'react';
@@ -38,9 +38,9 @@ export function DifferencesInMachine({ map, machine }: { map: SwitchMap; machine
           <li key={`${one.setting} ${one.load}`}>
             {DIFFERENCES_IN_MACHINE_TEXT.at}
             {settingName(map.structure, one.setting)} {load(one.load)}
-            {DIFFERENCES_IN_MACHINE_TEXT.isText} <strong>{DOES_WORDS[one.does]}</strong>
+            {DIFFERENCES_IN_MACHINE_TEXT.isText} <strong>{stateWords(one.is, machine.circuit.loads)}</strong>
             {DIFFERENCES_IN_MACHINE_TEXT.andShouldBe}
-            {DOES_WORDS[one.should]}.
+            {stateWords(one.should, machine.circuit.loads)}.
           </li>
         ))}
       </ul>

@@ -21,6 +21,8 @@ export function Hazards({ view, names }: { view: MachineView; names: MachineName
   const facts = view.all.hazards.filter(isFact);
   const hazards = view.all.hazards.filter((one) => !isFact(one));
   const [sure, unsure] = [hazards.filter(isSure), hazards.filter((one) => !isSure(one))];
+  // Where nothing is fed, nothing is live.
+  if (view.machine.circuit.supplies.length === 0 && view.all.hazards.length === 0) return null;
   const partly = isPartly(view);
   const lines = (list: readonly FoundHazard[]) => (
     <ul className="list-disc pl-5">

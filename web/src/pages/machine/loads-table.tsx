@@ -99,7 +99,7 @@ export function LoadsTable({ names, all: { combinations, results }, standing, on
                   const state = result?.loads.get(id);
                   return (
                     <td key={id} className={`px-2 ${LOOK[state?.does ?? 'not-known'] ?? ''}`}>
-                      {state ? stateWords(state) : ''}
+                      {state ? stateWords(state, loads) : ''}
                     </td>
                   );
                 })}

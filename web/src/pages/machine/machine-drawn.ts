@@ -11,6 +11,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { type Load, recordsOf } from '@which-way/core/log';
 import type { MachineDrawn, MachineLoad, MachinePoint } from '@which-way/drawing/machine-picture';
 import { stateWords, supplyName, wattsWords } from '@which-way/words/machine/loads';
+import { signalMark } from '@which-way/words/machine/signals';
 
 const LOOKS: Partial<Record<string, MachineLoad['look']>> = {
   full: 'on',
@@ -69,7 +70,7 @@ export function machineDrawn(
           carries: carrying.joins.has(joinName(a, b)),
         }));
     }),
-    loads: loads.map((load) => loadDrawn(load, result)),
+    loads: loads.map((load) => loadDrawn(load, loads, result)),
     leads: leads.map(({ wire, a, b }, at) => {
       const tagged = wire === null ? undefined : wires.get(wire);
       return {
@@ -83,13 +84,14 @@ export function machineDrawn(
 }
 
 /** A load with what it does there. */
-function loadDrawn(load: Load, result: InSetting): MachineLoad {
+function loadDrawn(load: Load, loads: readonly Load[], result: InSetting): MachineLoad {
   const state = result.loads.get(load.id);
+  const says = state && (state.signal ? signalMark(state.signal, loads) : stateWords(state, loads));
   const watts = state?.watts ? `, ${wattsWords(state.watts)}` : '';
   return {
     name: load.name,
     ends: endsOf(load),
-    says: state ? `${stateWords(state)}${watts}` : '',
+    says: says ? `${says}${watts}` : '',
     look: LOOKS[state?.does ?? 'not-known'] ?? 'off',
   };
 }

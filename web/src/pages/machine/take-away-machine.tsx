@@ -101,7 +101,7 @@ function paperOf(
     { text: settingName(map.structure, setting), bold: true },
     ...fed.map(({ id }) => {
       const state = loads.get(id);
-      return state ? stateWords(state) : '';
+      return state ? stateWords(state, fed) : '';
     }),
     wattsWords(watts),
   ]);

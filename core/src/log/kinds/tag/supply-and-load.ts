@@ -40,7 +40,8 @@ export type LoadKind = (typeof LOAD_KINDS)[number];
  * `shunt-wound`: field and armature apart; `capacitor`: its two windings alike, a capacitor between A and B; `run-start`: a start winding
  * of its own; `reversible`: main and start winding brought out apart; `two-speed`: two windings of which one may be fed; `tapped`: one
  * winding with a tap for each speed, T1 the fastest; `three-phase`: six ends. Others: `half-wave`: through a diode; `alternator`: charges
- * the battery that it is joined to; `current-transformer`: its secondary, which must stay closed.
+ * the battery that it is joined to; `current-transformer`: its secondary, which must stay closed; `signal-source`: a pickup, a microphone,
+ * an input, its hot end +; `signal-output`: what its signal goes to.
  */
 export const LOAD_MAKES = [
   'permanent-magnet',
@@ -57,6 +58,8 @@ export const LOAD_MAKES = [
   'half-wave',
   'alternator',
   'current-transformer',
+  'signal-source',
+  'signal-output',
 ] as const;
 export type LoadMake = (typeof LOAD_MAKES)[number];
 
@@ -85,7 +88,7 @@ export const MAKES_OF: Readonly<Record<LoadKind, readonly LoadMake[]>> = {
   resistive: ['half-wave'],
   lamp: ['half-wave'],
   electronics: ['alternator'],
-  signal: ['current-transformer'],
+  signal: ['current-transformer', 'signal-source', 'signal-output'],
 };
 
 /** How a load is made, where its kind may be made so; undefined: that is not said. */

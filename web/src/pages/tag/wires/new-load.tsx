@@ -28,6 +28,8 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
   ];
   const [start, constant] = [readAmount(typed.start, 1e5), readAmount(typed.constant, 1e5)];
   const wrong = [amps, watts, volts, start, constant].some((one) => one === undefined || one === 0);
+  // No watts are worked out of a signal.
+  const hasFigures = kind !== 'signal' || (make !== 'signal-source' && make !== 'signal-output');
   const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
   return (
     <form
@@ -41,7 +43,9 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
           ...(kind === 'motor' && start && { startAmps: start }),
           ...(kind === 'motor' && current === 'DC' && constant && { timeConstant: constant }),
         };
-        const figures = { amps: amps ?? null, watts: watts ?? null, volts: volts ?? null };
+        const figures = hasFigures
+          ? { amps: amps ?? null, watts: watts ?? null, volts: volts ?? null }
+          : { amps: null, watts: null, volts: null };
         onAdd({
           id: newId<LoadId>(),
           name: typed.name.trim(),
@@ -69,9 +73,13 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
         options={LOAD_KINDS.map((one) => ({ value: one, text: LOAD_WORDS[one] }))}
         onPick={(chosen) => setKind(LOAD_KINDS.find((one) => one === chosen) ?? 'resistive')}
       />
-      <Figure label="A" value={typed.amps} onChange={set('amps')} />
-      <Figure label="W" value={typed.watts} onChange={set('watts')} />
-      <Figure label={NEW_LOAD_TEXT.vAtTheLoad} value={typed.volts} onChange={set('volts')} />
+      {hasFigures && (
+        <>
+          <Figure label="A" value={typed.amps} onChange={set('amps')} />
+          <Figure label="W" value={typed.watts} onChange={set('watts')} />
+          <Figure label={NEW_LOAD_TEXT.vAtTheLoad} value={typed.volts} onChange={set('volts')} />
+        </>
+      )}
       <Pick
         quiet
         label={NEW_LOAD_TEXT.howTheMotorIsMade}

@@ -1,15 +1,14 @@
 import { laidPreset, PRESETS, type LaidPreset, type PresetName } from '@which-way/core/match';
-import { type Deed, type Load, newWire, recordsOf, type Supply, type WireEnd } from '@which-way/core/log';
-import type { LoadId, SupplyId, TerminalId } from '@which-way/core/switch';
 import { endWords } from '@which-way/words/machine/loads';
 import { PRESET_WORDS } from '@which-way/words/machine/presets';
 import { terminalName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';
-import { newId } from '../../../job/new-id.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
-import { nextTag } from './next-tag.js';
+import { readAmount } from '../../../controls/fields/amount.js';
+import { Figure, Wrong } from '../strip/figure.js';
+import { newOf, presetDeeds, type PresetFigures } from './preset-deeds.js';
 import { PRESETS_TEXT } from '@which-way/words/screens/pages/tag/wires/presets';
 
 /** A common arrangement, laid on the terminals by what the switch does: shown first, taken as a whole. */
@@ -18,11 +17,6 @@ export function Presets() {
   const session = useSession();
   const [name, setName] = useState<PresetName | null>(null);
   const laid = useMemo(() => (name ? laidPreset(map, name) : null), [map, name]);
-  const label = (terminal: string) => {
-    const place = laid?.places.get(terminal);
-    const id = place === undefined ? undefined : map.structure.terminals[place]?.id;
-    return id ? terminalName(map.structure, id) : '?';
-  };
   return (
     <section aria-label={PRESETS_TEXT.commonArrangements} className="grid gap-2">
       <Pick
@@ -39,106 +33,91 @@ export function Presets() {
         </p>
       )}
       {laid && (
-        <>
-          <ul className="list-disc pl-5">
-            {laid.preset.wires.map(({ terminal, ends }) => (
-              <li key={terminal}>
-                <strong className="font-mono">{label(terminal)}</strong>:{' '}
-                {ends
-                  .map((end) =>
-                    'elsewhere' in end
-                      ? 'another switch or device'
-                      : 'supply' in end
-                        ? end.supply
-                        : endWords({ name: end.load }, end.end),
-                  )
-                  .join(' and ')}
-              </li>
-            ))}
-          </ul>
-          <p className="text-small text-quiet">{PRESETS_TEXT.byWhatTheSwitchDoes}</p>
-          <div className="flex gap-2">
-            <PlainButton
-              onClick={() => {
-                for (const deed of deedsOf(laid, map.log, (place) => map.structure.terminals[place]?.id))
-                  session.emit(deed);
-                setName(null);
-              }}
-            >
-              {PRESETS_TEXT.layIt}
-            </PlainButton>
-            <PlainButton look="quiet" onClick={() => setName(null)}>
-              {PRESETS_TEXT.leaveIt}
-            </PlainButton>
-          </div>
-        </>
+        <Laid
+          key={name}
+          laid={laid}
+          onLay={(figures) => {
+            const idAt = (place: number) => map.structure.terminals[place]?.id;
+            for (const deed of presetDeeds(laid, map.log, idAt, figures)) session.emit(deed);
+            setName(null);
+          }}
+          onLeave={() => setName(null)}
+        />
       )}
     </section>
   );
 }
 
-type Log = Parameters<typeof recordsOf>[0];
-
-/** Supplies and loads that are missing, a wire on each terminal that has none, and where each ends. */
-function deedsOf(
-  { preset, places }: LaidPreset,
-  log: Log,
-  idAt: (place: number) => TerminalId | undefined,
-): Deed[] {
-  const [supplies, loads, wires] = [
-    recordsOf(log, 'supply-named'),
-    recordsOf(log, 'load-named'),
-    [...recordsOf(log, 'wire-tagged')],
-  ];
-  const current = preset.loads[0]?.current ?? 'AC';
-  const deeds: Deed[] = [];
-  const supplyIds = new Map(
-    preset.supplies.map((kind) => {
-      const there = supplies.find((one) => one.kind === kind);
-      const supply: Supply = there ?? {
-        id: newId<SupplyId>(),
-        name: '',
-        kind,
-        volts: null,
-        current,
-        removed: false,
-      };
-      if (!there) deeds.push({ kind: 'supply-named', supply });
-      return [kind as string, supply.id] as const;
-    }),
-  );
-  const loadIds = new Map(
-    preset.loads.map((one) => {
-      const there = loads.find(({ name }) => name.toLowerCase() === one.name.toLowerCase());
-      const load: Load = there ?? {
-        id: newId<LoadId>(),
-        amps: null,
-        watts: null,
-        volts: null,
-        removed: false,
-        ...one,
-      };
-      if (!there) deeds.push({ kind: 'load-named', load });
-      return [one.name, load.id] as const;
-    }),
-  );
-  for (const { terminal, ends } of preset.wires) {
-    const id = idAt(places.get(terminal) ?? -1);
-    if (!id) continue;
-    const there = wires.find((wire) => wire.terminal === id);
-    const wire = there ?? { ...newWire(nextTag(wires), newId), terminal: id };
-    if (!there) {
-      wires.push(wire);
-      deeds.push({ kind: 'wire-tagged', wire });
-    }
-    const all = ends.map((end): WireEnd =>
-      'elsewhere' in end
-        ? { at: 'elsewhere' }
-        : 'supply' in end
-          ? { at: 'supply', supply: supplyIds.get(end.supply) as SupplyId }
-          : { at: 'load', load: loadIds.get(end.load) as LoadId, end: end.end },
-    );
-    deeds.push({ kind: 'wire-ended', wire: wire.id, ends: all });
-  }
-  return deeds;
+interface LaidProps {
+  laid: LaidPreset;
+  onLay: (figures: PresetFigures) => void;
+  onLeave: () => void;
 }
+
+/** An arrangement as it would lie, with the figures that it has a use for. */
+function Laid({ laid, onLay, onLeave }: LaidProps) {
+  const map = useJobState((state) => state.map);
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const { live, loads } = newOf(laid, map.log);
+  const label = (terminal: string) => {
+    const place = laid.places.get(terminal);
+    const id = place === undefined ? undefined : map.structure.terminals[place]?.id;
+    return id ? terminalName(map.structure, id) : '?';
+  };
+  const endText = (end: LaidPreset['preset']['wires'][number]['ends'][number]) => {
+    if ('elsewhere' in end) return PRESETS_TEXT.anotherSwitchOrDevice;
+    if ('supply' in end) return end.supply;
+    const load = laid.preset.loads.find(({ name }) => name === end.load);
+    return endWords(load ?? { name: end.load }, end.end);
+  };
+  const amount = (key: string) => readAmount(typed[key] ?? '');
+  const asked = [...(live ? [VOLTS] : []), ...loads];
+  const wrong = asked.some((key) => amount(key) === undefined || amount(key) === 0);
+  const figure = (key: string, text: string) => (
+    <Figure
+      key={key}
+      label={text}
+      value={typed[key] ?? ''}
+      onChange={(value) => setTyped({ ...typed, [key]: value })}
+    />
+  );
+  return (
+    <form
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong) return;
+        const watts = Object.fromEntries(loads.map((name) => [name, amount(name) ?? null]));
+        onLay({ volts: amount(VOLTS) ?? null, watts });
+      }}
+    >
+      <ul className="list-disc pl-5">
+        {laid.preset.wires.map(({ terminal, ends }) => (
+          <li key={terminal}>
+            <strong className="font-mono">{label(terminal)}</strong>: {ends.map(endText).join(' and ')}
+          </li>
+        ))}
+      </ul>
+      <p className="text-small text-quiet">{PRESETS_TEXT.byWhatTheSwitchDoes}</p>
+      {asked.length > 0 && (
+        <div className="flex flex-wrap items-center gap-3">
+          {live && figure(VOLTS, PRESETS_TEXT.supplyVolts)}
+          {loads.map((name) => figure(name, PRESETS_TEXT.wattsOf(name)))}
+          <p className="basis-full text-small text-quiet">{PRESETS_TEXT.figuresOptional}</p>
+          {wrong && <Wrong />}
+        </div>
+      )}
+      <div className="flex gap-2">
+        <PlainButton type="submit" disabled={wrong}>
+          {PRESETS_TEXT.layIt}
+        </PlainButton>
+        <PlainButton look="quiet" onClick={onLeave}>
+          {PRESETS_TEXT.leaveIt}
+        </PlainButton>
+      </div>
+    </form>
+  );
+}
+
+/** What the figure of the supply is kept under; no load is called nothing. */
+const VOLTS = '';

@@ -2,10 +2,14 @@
 export const PRESETS_TEXT = {
   commonArrangements: 'Common arrangements',
   aCommonArrangement: 'A common arrangement',
-  layACommonArrangementOn: 'Lay a common arrangement on it …',
-  thisSwitchDoesNotDo: 'This switch does not do that, or what it does is not known in full yet.',
+  layACommonArrangementOn: 'Use a common arrangement…',
+  thisSwitchDoesNotDo: 'This switch doesn’t do that, or isn’t fully mapped yet.',
   byWhatTheSwitchDoes:
-    'By what the switch does. Where it could lie more than one way round, this is one of them: look at the wires.',
-  layIt: 'Lay it',
-  leaveIt: 'Leave it',
+    'Matched by what the switch does. If it fits more than one way round, this is one of them: check the wires.',
+  supplyVolts: 'V of the supply',
+  wattsOf: (load: string) => `W of ${load}`,
+  figuresOptional: 'Optional. Without figures, no watts are calculated.',
+  anotherSwitchOrDevice: 'another switch or device',
+  layIt: 'Use it',
+  leaveIt: 'Cancel',
 };
