@@ -104,7 +104,7 @@ function hunt(model, truth, choose, wrong = () => false) {
     seconds += next.seconds;
     if (next.kind === 'look') found.seen.push(...next.loads.map((load) => observe(next.setting, load)));
     else if (next.kind === 'read')
-      found.read.push({ ...next, joins: truth.joins(next.setting, next.contact) });
+      found.read.push({ ...next, joins: truth.joins(next.setting, next.contact), by: 'ohms' });
     else if (next.kind === 'probe')
       found.probed.push({ ...next, conducts: truth.conducts(next.setting, ...next.between) });
     else {

@@ -149,6 +149,7 @@ function kilnPath(add) {
         result,
         flexed: true,
         ohms: null,
+        by: 'ohms',
       },
     });
   test(

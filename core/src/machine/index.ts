@@ -50,6 +50,7 @@ export {
   nextTest,
   NO_EVIDENCE,
   NOTHING_FOUND,
+  passedByMeter,
   rankFaults,
   readingsOf,
   SEEN,

@@ -39,7 +39,8 @@ describe('the next test', () => {
         continue;
       }
       const result = fault !== null && step.links.includes(fault) ? 'fail' : 'pass';
-      tests.push({ id: newId(), links: step.links, way: 'through', result, flexed: step.flex, ohms: null });
+      const what = links.filter(({ id }) => step.links.includes(id));
+      tests.push(test(what, result, step.flex));
     }
     throw new Error('the proposals do not end');
   };
@@ -54,7 +55,7 @@ describe('the next test', () => {
           const { verdict, tests } = follow(links, id, shows);
           expect(verdict.faults).toEqual([id]);
           expect(verdict.outcome).toBe(kind === 'switch' ? 'switch' : 'not-the-switch');
-          expect(tests.length).toBeLessThanOrEqual(series.length + 1);
+          expect(tests.length).toBeLessThanOrEqual(series.length + 2);
         }
       expect(follow(links, null).verdict).toMatchObject({ faults: [], outcome: 'not-the-switch' });
     },
@@ -106,12 +107,10 @@ describe('the next test', () => {
     const tests: PathTest[] = [];
     for (let proposed = nextTest(links, tests); proposed; proposed = nextTest(links, tests)) {
       if (tests.length > 20) throw new Error('the proposals do not end');
-      const kinds = links.filter(({ id }) => proposed?.links.includes(id)).map(({ kind }) => kind);
+      const stretch = links.filter(({ id }) => proposed?.links.includes(id));
+      const kinds = stretch.map(({ kind }) => kind);
       if (kinds.includes('battery') || kinds.includes('electronics')) expect(kinds).toHaveLength(1);
-      tests.push({
-        ...{ id: newId(), links: proposed.links, way: 'through', result: 'pass' },
-        ...{ flexed: true, ohms: null },
-      });
+      tests.push(test(stretch, 'pass'));
     }
     expect(pathVerdict(at(links, tests)).outcome).toBe('not-the-switch');
   });
@@ -185,14 +184,8 @@ describe('what passed at rest', () => {
       expect(step.links.join()).not.toBe(asked.at(-1));
       asked.push(step.links.join());
       // Somebody who never bends anything.
-      tests.push({
-        id: newId(),
-        links: step.links,
-        way: 'through',
-        result: 'pass',
-        flexed: false,
-        ohms: null,
-      });
+      const stretch = links.filter(({ id }) => step.links.includes(id));
+      tests.push(test(stretch, 'pass', false));
     }
     expect(asked.length).toBeLessThan(12);
     const cord = links[1] as PathLink;
@@ -200,5 +193,41 @@ describe('what passed at rest', () => {
     expect(left).toEqual({ kind: 'flexing', links: [cord.id] });
     expect(pathVerdict(at(links, [...tests, test([cord], 'pass')], all)).suspects).toEqual([]);
     expect(pathVerdict(at(links, [...tests, test([cord], 'unsteady')], all)).faults).toEqual([cord.id]);
+  });
+});
+
+describe('a switch that passed', () => {
+  const links = chain('plug', 'cord', 'switch', 'lamp');
+  const all = links.flatMap((link) => looked(link));
+  const theSwitch = links[2] as PathLink;
+  const stands = (tests: PathTest[]) => {
+    const { states, outcome } = pathVerdict(at(links, tests, all));
+    return [states.get(theSwitch.id), outcome];
+  };
+
+  it('is not cleared by one reading at the plug, and is read by itself when nothing else is left', () => {
+    const tests = [test(links, 'pass')];
+    expect(stands(tests)).toEqual(['unproved', 'looking']);
+    expect(nextStep(at(links, tests, all))).toMatchObject({ links: [theSwitch.id], inOhms: false });
+  });
+
+  it('stays suspect by a tone alone, is asked for in ohms once, and cleared by them', () => {
+    const beeped = [test(links, 'pass'), test([theSwitch], 'pass', true, 'through', 'tone')];
+    expect(stands(beeped)).toEqual(['unproved', 'looking']);
+    expect(nextStep(at(links, beeped, all))).toMatchObject({ links: [theSwitch.id], inOhms: true });
+    const read = [...beeped, test([theSwitch], 'pass')];
+    expect(stands(read)).toEqual(['pass', 'not-the-switch']);
+    expect(nextStep(at(links, read, all))).toBeNull();
+  });
+
+  it('is not cleared where nobody said by what it passed', () => {
+    const unsaid: PathTest = { ...test([theSwitch], 'pass'), by: undefined };
+    expect(stands([test(links, 'pass'), unsaid])).toEqual(['unproved', 'looking']);
+  });
+
+  it('and where another link is at fault, it is said that the switch is not proved', () => {
+    const tests = [test(links, 'fail'), test(links.slice(1), 'pass')];
+    expect(stands(tests)).toEqual(['unproved', 'found']);
+    expect(nextStep(at(links, tests, all))).toMatchObject({ links: [theSwitch.id] });
   });
 });

@@ -21,6 +21,8 @@ export interface ProposedTest extends Worth {
   flex: boolean;
   /** The whole machine at its plug: the first split. */
   whole: boolean;
+  /** It beeped by itself before: now it is read. */
+  inOhms: boolean;
 }
 
 /** A look worth more a minute than any test. */
@@ -66,6 +68,8 @@ export function nextStep(path: SupplyPath, verdict: PathVerdict = pathVerdict(pa
     null,
   );
   if (best) return best;
+  const alone = clearTheSwitch(search, verdict);
+  if (alone) return alone;
   const limp = verdict.suspects.filter((id) => verdict.states.get(id) === 'at-rest');
   return limp.length > 0 ? { kind: 'flexing', links: limp } : null;
 }
@@ -89,9 +93,12 @@ function searchOf(path: SupplyPath, verdict: PathVerdict): Search {
 }
 
 function suspicion(link: PathLink, { looks, symptoms }: SupplyPath, { states }: PathVerdict): number {
-  const atRest = states.get(link.id) === 'at-rest' ? AT_REST_SHARE : 1;
+  const state = states.get(link.id);
+  // Only a reading of its own clears a switch that passed by a tone or together with others: it comes when nothing else is left.
+  if (state === 'unproved') return 0;
+  const passed = state === 'at-rest' ? AT_REST_SHARE : 1;
   const unseen = isLookedAt(link, looks) ? 1 - lookShows(link.kind) : 1;
-  return linkCost(link.kind).chance * atRest * unseen * steeredBy(symptoms, link.kind);
+  return linkCost(link.kind).chance * passed * unseen * steeredBy(symptoms, link.kind);
 }
 
 const sum = (weights: readonly number[]): number => weights.reduce((total, weight) => total + weight, 0);
@@ -158,9 +165,15 @@ const doneOf = (path: SupplyPath, series: readonly PathLink[], weights: readonly
 
 function clearTheSwitch(search: Search, { states }: PathVerdict): ProposedTest | null {
   const place = search.series.findIndex(
-    ({ id, kind }) => kind === 'switch' && states.get(id) === 'not-tested',
+    ({ id, kind }) => kind === 'switch' && ['not-tested', 'unproved'].includes(states.get(id) ?? ''),
   );
-  return place < 0 ? null : priced(search, place, place, 0.5);
+  const link = search.series[place];
+  if (!link) return null;
+  const beeped = search.path.tests.some(
+    ({ links, result, way }) =>
+      way === 'through' && result === 'pass' && links.length === 1 && links[0] === link.id,
+  );
+  return { ...priced(search, place, place, 0.5), inOhms: beeped };
 }
 
 function priced({ path, series }: Search, from: number, to: number, passes: number): ProposedTest {
@@ -176,6 +189,7 @@ function priced({ path, series }: Search, from: number, to: number, passes: numb
     bitsPerMinute: entropyOf([passes, 1 - passes]) / minutes,
     flex,
     whole: links.length === series.length && series.length > 1,
+    inOhms: false,
   };
 }
 

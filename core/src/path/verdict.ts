@@ -29,10 +29,11 @@ export interface SupplyPath {
 
 /**
  * What is known of one link: `pass` and `fail` by a test of its own or by what follows from tests of several,
- * `at-rest` passed without being flexed, `seen` seen at fault, `suspect` in a stretch that failed, `not-tested`.
+ * `at-rest` passed without being flexed, `unproved` a switch that passed by a tone, or only together with others: a tone and a reading at the
+ * plug clear no switch, `seen` seen at fault, `suspect` in a stretch that failed, `not-tested`.
  */
 export type LinkState =
-  'pass' | 'fail' | 'seen' | 'leaks' | 'unsteady' | 'at-rest' | 'suspect' | 'not-tested';
+  'pass' | 'fail' | 'seen' | 'leaks' | 'unsteady' | 'at-rest' | 'unproved' | 'suspect' | 'not-tested';
 
 /**
  * What the tests say. `not-the-switch`: the fault is elsewhere, or nowhere in this path, and the switch itself has
@@ -89,6 +90,7 @@ export function pathVerdict(path: SupplyPath): PathVerdict {
   const leaks = leaksIn(all);
   const seen = seenAtFault(looks);
   const { passed, atRest } = passedIn(links, tests);
+  const unproved = unprovedIn(links, tests, passed);
   const failed = tests.filter(({ result }) => result === 'fail' || result === 'unsteady');
   const faults = new Map<LinkId, 'fail' | 'unsteady' | 'seen' | 'leaks'>();
   for (const { link } of seen) faults.set(link, 'seen');
@@ -110,10 +112,20 @@ export function pathVerdict(path: SupplyPath): PathVerdict {
     links.map(({ id }): [LinkId, LinkState] => [
       id,
       faults.get(id) ??
-        (inStretch.has(id) ? 'suspect' : passed.has(id) ? 'pass' : atRest.has(id) ? 'at-rest' : 'not-tested'),
+        (inStretch.has(id)
+          ? 'suspect'
+          : unproved.has(id)
+            ? 'unproved'
+            : passed.has(id)
+              ? 'pass'
+              : atRest.has(id)
+                ? 'at-rest'
+                : 'not-tested'),
     ]),
   );
-  const untested = links.filter((link) => inSeries(link) && !passed.has(link.id) && !faults.has(link.id));
+  const untested = links.filter(
+    (link) => inSeries(link) && (!passed.has(link.id) || unproved.has(link.id)) && !faults.has(link.id),
+  );
   const suspects =
     unexplained.length > 0
       ? links.filter(({ id }) => inStretch.has(id)).map(({ id }) => id)
@@ -143,6 +155,22 @@ function passedIn(links: readonly PathLink[], tests: readonly PathTest[]) {
     }
   }
   return { passed, atRest };
+}
+
+/** Switches that passed, none of them by itself in ohms. */
+function unprovedIn(
+  links: readonly PathLink[],
+  tests: readonly PathTest[],
+  passed: ReadonlySet<LinkId>,
+): Set<LinkId> {
+  const proved = new Set(
+    tests.flatMap(({ links: ids, result, by }) =>
+      result === 'pass' && ids.length === 1 && by === 'ohms' ? ids : [],
+    ),
+  );
+  return new Set(
+    links.flatMap(({ id, kind }) => (kind === 'switch' && passed.has(id) && !proved.has(id) ? [id] : [])),
+  );
 }
 
 /** Stretches without those that hold another one whole: a fault in the shorter one explains the longer one. */

@@ -28,7 +28,7 @@ export type NextThing =
   | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 7;
+export const ROUTE_ENGINE = 8;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {

@@ -19,7 +19,10 @@ export function answered(
       return { ...found, seen: [...found.seen, ...seen] };
     }
     case 'read':
-      return { ...found, read: [...found.read, { ...next, joins: truth.joins(next.setting, next.contact) }] };
+      return {
+        ...found,
+        read: [...found.read, { ...next, joins: truth.joins(next.setting, next.contact), by: 'ohms' }],
+      };
     case 'probe': {
       const conducts = truth.conducts(next.setting, ...next.between) ?? 'open';
       return { ...found, probed: [...found.probed, { ...next, conducts }] };

@@ -22,6 +22,7 @@ export const test = (
   result: TestResult,
   flexed = true,
   way: PathTest['way'] = 'through',
+  by: PathTest['by'] = 'ohms',
 ): PathTest => ({
   id: newId(),
   links: links.map(({ id }) => id),
@@ -29,6 +30,7 @@ export const test = (
   flexed,
   ohms: null,
   way,
+  by,
 });
 /** A path with what was tested of it and seen. */
 export const at = (links: PathLink[], tests: PathTest[] = [], looks: PathLook[] = []): SupplyPath => ({

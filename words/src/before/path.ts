@@ -42,6 +42,7 @@ export const STATE_WORDS: Record<LinkState, string> = {
   leaks: 'short or leak',
   unsteady: 'comes and goes',
   'at-rest': 'passed at rest, not flexed',
+  unproved: 'passed, not in ohms by itself',
   suspect: 'suspect',
   'not-tested': 'not tested',
 };
@@ -114,12 +115,12 @@ export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: str
     about: 'A new switch alone won’t fix it. What killed the other may have killed the switch.',
   },
   found: {
-    title: 'The fault is elsewhere; the switch is not tested',
-    about: 'Test the switch before it goes back, or say so to the owner.',
+    title: 'The fault is elsewhere; the switch isn’t proven yet',
+    about: 'Measure the switch by itself in ohms before it goes back, or tell the owner.',
   },
   'not-the-switch': {
     title: 'Not the switch',
-    about: 'The switch passed. Mend what failed, or look outside this path if nothing did.',
+    about: 'The switch passed by itself in ohms. Fix what failed, or look outside this path.',
   },
   'all-pass': { title: 'All of it passed', about: 'There is no switch in this path.' },
 };

@@ -40,6 +40,12 @@ export function faultWords(fault: Fault, names: FaultNames): string {
   }
 }
 
+/** What a contact that is suspected for its load passed all the same, and what would clear it. */
+export const PASSED_WORDS = {
+  ohms: 'It reads closed, but a meter’s small current can’t clear it. Measure its voltage drop under load.',
+  tone: 'It beeps, which can’t clear it. Measure it in ohms, then its voltage drop under load.',
+} as const;
+
 /** A fault that comes and goes, in a sentence. */
 function faultAtTimes(fault: Fault, { label, tag, loads, supplies }: FaultNames): string {
   switch (fault.kind) {

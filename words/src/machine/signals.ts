@@ -44,7 +44,7 @@ function phaseWords(signal: Signal, loads: Named): string {
 }
 
 /** What reaches an output, in the trade's words: 'neck and bridge in parallel'. */
-export const reachedWords = (signal: Signal, loads: Named): string =>
+const reachedWords = (signal: Signal, loads: Named): string =>
   `${joinedWords(signal, loads)}${phaseWords(signal, loads)}`;
 
 /** How a source or an output of a signal stands, in a few words. */

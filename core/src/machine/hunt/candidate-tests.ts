@@ -3,7 +3,8 @@ import { isUnsteady, type HuntEvidence } from './evidence.js';
 import type { FaultModel, ModelledFault } from './fault-model.js';
 import { probeSeconds } from './hands-in-machine.js';
 import { steadyOr, type Outcomes } from './outcomes.js';
-import { showsInCycles } from './rank.js';
+import { comesAndGoes } from './fault.js';
+import { HIDES, showsInCycles, THERE } from './rank.js';
 import { lookKey } from './seen.js';
 
 /**
@@ -34,13 +35,17 @@ export interface Candidate {
   outcomes: Outcomes;
 }
 
-/** How a test with one outcome of each fault is turned into one where faults come and go. */
-type Steady = (outcomeOf: (one: ModelledFault) => unknown) => Outcomes;
+/** How a test with one outcome of each fault is turned into one where faults come and go, or hide from a meter. */
+type Steady = (outcomeOf: (one: ModelledFault) => unknown, by?: 'meter') => Outcomes;
 
 /** All that could be looked at, read, probed, worked or tried next, and was not yet. */
 export function candidateTests(model: FaultModel, evidence: HuntEvidence): Candidate[] {
   const unsteady = isUnsteady(evidence);
-  const steady: Steady = (outcomeOf) => steadyOr(outcomeOf, model.faults[0], unsteady);
+  const steady: Steady = (outcomeOf, by) =>
+    steadyOr(outcomeOf, model.faults[0], (fault) => {
+      if (unsteady && comesAndGoes(fault)) return THERE;
+      return by === 'meter' && fault.kind === 'high' ? 1 - HIDES.ohms : 1;
+    });
   return [
     ...looks(model, evidence, steady),
     ...(unsteady ? works(model, evidence) : reads(model, evidence, steady)),
@@ -81,7 +86,7 @@ function reads(model: FaultModel, { read }: HuntEvidence, steady: Steady): Candi
       return [
         {
           test: { kind: 'read', setting, contact, seconds: TEST_SECONDS.read },
-          outcomes: steady(({ joins }) => joins(setting, contact)),
+          outcomes: steady(({ joins }) => joins(setting, contact), 'meter'),
         },
       ];
     }),
@@ -121,7 +126,7 @@ function probes({ settings, reached }: FaultModel, evidence: HuntEvidence, stead
       .filter((between) => !done.has(`${setting} ${pairKey(between)}`))
       .map((between): Candidate => ({
         test: { kind: 'probe', setting, between, seconds: probeSeconds(evidence, setting, between) },
-        outcomes: steady(({ conducts }) => conducts(setting, ...between)),
+        outcomes: steady(({ conducts }) => conducts(setting, ...between), 'meter'),
       })),
   );
 }

@@ -27,8 +27,9 @@ export function readingsOf(
     if (!settled) return [];
     return wired.flatMap((a, at) =>
       wired.slice(at + 1).flatMap((b): ContactRead[] => {
-        const { state, joined } = factAt(settled, a, b);
-        return state === 'measured' ? [{ setting, contact: [a, b], joins: joined === true }] : [];
+        const { state, joined, byTone } = factAt(settled, a, b);
+        const by = byTone ? 'tone' : 'ohms';
+        return state === 'measured' ? [{ setting, contact: [a, b], joins: joined === true, by }] : [];
       }),
     );
   });

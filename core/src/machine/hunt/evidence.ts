@@ -1,5 +1,6 @@
 import type { Conducts } from '../../log/index.js';
 import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js';
+import type { Fault } from './fault.js';
 import type { Observation } from './seen.js';
 
 /** A contact that was read with a meter, freed: whether two terminals join in a setting, by place. */
@@ -7,6 +8,8 @@ export interface ContactRead {
   setting: SettingId;
   contact: readonly [number, number];
   joins: boolean;
+  /** Heard, or read in ohms: neither carries what a load takes, so neither clears a contact for its load. */
+  by: 'tone' | 'ohms';
 }
 
 /** What was read between two nodes of the dead machine with its wires on. */
@@ -45,6 +48,16 @@ export interface HuntEvidence {
   probed: readonly Probed[];
   worked: readonly Worked[];
   joined: readonly WiresJoined[];
+}
+
+/** How a contact that may be of high resistance passed all the same: neither clears it for its load; null: it did not, or it is no such fault. */
+export function passedByMeter({ read, probed }: HuntEvidence, fault: Fault): ContactRead['by'] | null {
+  if (fault.kind !== 'high') return null;
+  const isIt = (pair: readonly [number, number]) => pair.every((place) => fault.contact.includes(place));
+  const reads = read.filter(({ contact, joins }) => joins && isIt(contact));
+  if (reads.some(({ by }) => by === 'ohms')) return 'ohms';
+  if (probed.some(({ between, conducts }) => conducts === 'closed' && isIt(between))) return 'ohms';
+  return reads.length > 0 ? 'tone' : null;
 }
 
 /** Nothing found out yet. */

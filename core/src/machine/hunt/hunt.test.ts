@@ -63,7 +63,9 @@ describe('which fault explains what was seen', () => {
     expect(two).toContainEqual({ kind: 'load-open', load: 'e2' });
     expect(two).toContainEqual({ kind: 'never-closes', contact: [1, 4] });
     expect(['probe', 'read', 'try']).toContain(nextTest(model, after, { ...NO_EVIDENCE, seen: all })?.kind);
-    const read = [{ setting: 'LOW' as SettingId, contact: [1, 4] as const, joins: true }];
+    const read = [
+      { setting: 'LOW' as SettingId, contact: [1, 4] as const, joins: true, by: 'ohms' as const },
+    ];
     const proved = rankFaults(model, { ...NO_EVIDENCE, seen: all, read });
     expect(proved[0]?.fault).toEqual({ kind: 'load-open', load: 'e2' });
     const tried = [{ part: 'e2' as LoadId, whole: true }];
@@ -128,7 +130,7 @@ describe('which fault explains what was seen', () => {
     }));
     const pairs = [[0, 1], [0, 2], [1, 2]] as const; // prettier-ignore
     const read = settings.flatMap(({ setting }) =>
-      pairs.map((contact) => ({ setting, contact, joins: true })),
+      pairs.map((contact) => ({ setting, contact, joins: true, by: 'ohms' as const })),
     );
     const ranked = rankFaults(faultModel(drawnCircuit(drawn), settings), {
       ...{ ...NO_EVIDENCE, seen: looked(['s0', 'stern', 'on'], ['s1', 'bow', 'on']), read },
@@ -227,7 +229,9 @@ describe('a fault that comes and goes', () => {
           ({ fault }) => 'contact' in fault && fault.contact.join() === '1,4' && fault.kind !== 'never-opens',
         )
         .reduce((sum, { chance }) => sum + chance, 0);
-    const read = [{ setting: 'HIGH' as SettingId, contact: [1, 4] as const, joins: true }];
+    const read = [
+      { setting: 'HIGH' as SettingId, contact: [1, 4] as const, joins: true, by: 'ohms' as const },
+    ];
     const steady = looked(['HIGH', 'e2', 'off']);
     expect(suspect({ ...evidence, read }) / suspect(evidence)).toBeGreaterThan(0.4);
     expect(suspect({ ...NO_EVIDENCE, seen: steady, read })).toBeLessThan(0.02);

@@ -1,5 +1,5 @@
 export { complaintOf, LOAD_COMPLAINTS, type LoadComplaint } from './complaint.js';
-export { isUnsteady, NO_EVIDENCE, type HuntEvidence, type PartTried } from './evidence.js';
+export { isUnsteady, NO_EVIDENCE, passedByMeter, type HuntEvidence, type PartTried } from './evidence.js';
 export { evidenceOf, readingsOf } from './evidence-of.js';
 export { huntIn, type Hunt } from './hunt-in.js';
 export { NOTHING_FOUND, type FoundFaults, type LikelyFault } from './found-faults.js';

@@ -1,25 +1,26 @@
 import { Ints, Reals } from '../../grid/index.js';
-import { comesAndGoes } from './fault.js';
+import type { Fault } from './fault.js';
 import type { ModelledFault } from './fault-model.js';
-import { THERE, type RankedFault } from './rank.js';
+import type { RankedFault } from './rank.js';
 
 /** What a test finds with a fault, each with how often; undefined: it cannot be said. */
 export type Outcomes = (
   one: ModelledFault,
 ) => readonly (readonly [outcome: unknown, share: number])[] | undefined;
 
-/** A test that finds one thing with each fault; with what comes and goes half the time what it finds where nothing is wrong. */
+/** A test that finds one thing with each fault, and now and then what it finds where nothing is wrong: `shows`: how often the first. */
 export function steadyOr(
   outcomeOf: (one: ModelledFault) => unknown,
   none: ModelledFault | undefined,
-  unsteady: boolean,
+  shows: (fault: Fault) => number,
 ): Outcomes {
   return (one) => {
     const outcome = outcomeOf(one);
     if (outcome === undefined) return undefined;
-    const without = unsteady && none && comesAndGoes(one.fault) ? outcomeOf(none) : outcome;
-    if (without === outcome) return [[outcome, 1]];
-    return [[outcome, THERE], [without, 1 - THERE]]; // prettier-ignore
+    const share = shows(one.fault);
+    const without = share < 1 && none ? outcomeOf(none) : outcome;
+    if (without === outcome || without === undefined) return [[outcome, 1]];
+    return [[outcome, share], [without, 1 - share]]; // prettier-ignore
   };
 }
 

@@ -19,6 +19,12 @@ export const THERE = 0.5;
 /** A contact that fails now and then fails in one of twenty cycles (a figure to reckon with). */
 const MISSES = 0.05;
 
+/**
+ * How often a contact that fails under its load passes a tone, or a meter's small current (figures to reckon with; that it does is common
+ * practice).
+ */
+export const HIDES = { tone: 0.6, ohms: 0.2 } as const;
+
 /** Weights of faults before anything was seen (common practice: contacts wear first, loads burn, wires come off). */
 const PRIOR: Record<Fault['kind'], number> = {
   none: 0.2,
@@ -79,19 +85,25 @@ export function rankFaults({ faults, healthy }: FaultModel, evidence: HuntEviden
       weight *= chance;
       if (fits) explains += 1;
     }
-    for (const { setting, contact, joins } of evidence.read)
-      weight *= likelihood(
-        ...([joins, one.joins(setting, contact), none?.joins(setting, contact)] as const),
-        ...([unsteady, MISREAD] as const),
-      );
+    const metered = <Outcome>(
+      found: Outcome,
+      would: Outcome | undefined,
+      should: Outcome | undefined,
+      by: keyof typeof HIDES,
+    ) =>
+      one.fault.kind === 'high' && would !== should && found === should && !unsteady
+        ? HIDES[by]
+        : likelihood(found, would, should, unsteady, MISREAD);
+    for (const { setting, contact, joins, by } of evidence.read)
+      weight *= metered(joins, one.joins(setting, contact), none?.joins(setting, contact), by);
     for (const {
       setting,
       between: [a, b],
       conducts,
     } of evidence.probed)
-      weight *= likelihood(
+      weight *= metered(
         ...([conducts, one.conducts(setting, a, b), none?.conducts(setting, a, b)] as const),
-        ...([unsteady, MISREAD] as const),
+        'ohms',
       );
     for (const { part, whole } of evidence.tried)
       weight *= likelihood(whole, one.whole(part), true, unsteady, MISREAD);

@@ -143,7 +143,7 @@ function reaching(from: number, edges: readonly Edge[]): Edge[] {
 }
 
 /** Sources in a signal, from the + of the output to its -. */
-export function sourcesOfSignal(signal: Signal): LoadId[] {
+function sourcesOfSignal(signal: Signal): LoadId[] {
   if (signal.of === 'source') return [signal.load];
   return signal.of === 'part' ? [] : signal.parts.flatMap(sourcesOfSignal);
 }

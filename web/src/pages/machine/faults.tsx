@@ -1,6 +1,8 @@
 import {
   combinationsOf,
   complaintOf,
+  isUnsteady,
+  passedByMeter,
   settingOf,
   standingsAt,
   type Combination,
@@ -10,14 +12,13 @@ import {
 import type { Deed, Log, LoadLooked } from '@which-way/core/log';
 import type { JobId, LoadId, SettingId, TerminalId } from '@which-way/core/switch';
 import { handleName } from '@which-way/words/machine/handles';
-import { machineFaultWords } from '@which-way/words/machine/faults';
+import { machineFaultWords, PASSED_WORDS } from '@which-way/words/machine/faults';
 import type { MachineNames } from '@which-way/words/machine/places';
 import { FAULTS_TEXT } from '@which-way/words/screens/pages/machine/faults';
 import { useMemo, type ReactNode } from 'react';
 import { PlainButton } from '../../controls/plain-button.js';
 import { ComplaintTaps } from '../../parts/hunt/complaint-taps.js';
 import { RankedFaults } from '../../parts/hunt/ranked-faults.js';
-import { isUnsteady } from '@which-way/core/machine';
 import { AskedNext } from './asked-next.js';
 import { Looks } from './looks.js';
 import { useHunt } from './use-hunt.js';
@@ -142,6 +143,10 @@ function Hunted(props: HuntedProps) {
           <RankedFaults
             ranked={ranked}
             words={(fault) => machineFaultWords(fault, names, isUnsteady({ seen }))}
+            note={(fault) => {
+              const passed = passedByMeter(evidence, fault);
+              return passed && PASSED_WORDS[passed];
+            }}
             seen={hunt.looks}
             notTheSwitch={
               machine.handles.length > 1 ? FAULTS_TEXT.thenItIsNoneOf : FAULTS_TEXT.thenItIsNotThe

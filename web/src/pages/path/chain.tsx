@@ -11,6 +11,7 @@ const LOOKS: Record<LinkState, { node: string; mark: string; line: string }> = {
   leaks: { node: 'border-ink bg-sheet', mark: '⏚', line: 'border-ink' },
   unsteady: { node: 'border-amber bg-amber text-lead-black', mark: '~', line: 'border-amber border-dashed' },
   'at-rest': { node: 'border-teal border-dashed bg-sheet', mark: '', line: 'border-line' },
+  unproved: { node: 'border-amber border-dashed bg-sheet', mark: '', line: 'border-line' },
   suspect: { node: 'border-amber bg-amber-wash text-amber-ink', mark: '?', line: 'border-amber' },
   'not-tested': { node: 'border-quiet not-known bg-sheet', mark: '', line: 'border-line' },
 };

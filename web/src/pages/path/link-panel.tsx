@@ -37,7 +37,8 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
       </p>
       <ResultButtons
         flex={link.kind === 'cord'}
-        onResult={(result, flexed) => onTest([link.id], result, flexed)}
+        alone={link.kind === 'switch' ? 'either' : undefined}
+        onResult={(result, flexed, by) => onTest([link.id], result, flexed, { by })}
       />
       <Insulated link={link} path={path} onTest={onTest} />
       <Looks link={link} path={path} />
@@ -87,13 +88,13 @@ function Insulated({ link, path, onTest }: Pick<LinkPanelProps, 'link' | 'path' 
         <span className="sm:min-w-52">{WAY_HOW[way]}</span>
         <PlainButton
           aria-pressed={last?.result === 'pass'}
-          onClick={() => onTest([link.id], 'pass', false, way)}
+          onClick={() => onTest([link.id], 'pass', false, { way })}
         >
           {LINK_PANEL_TEXT.open}
         </PlainButton>
         <PlainButton
           aria-pressed={last?.result === 'fail'}
-          onClick={() => onTest([link.id], 'fail', false, way)}
+          onClick={() => onTest([link.id], 'fail', false, { way })}
         >
           {LINK_PANEL_TEXT.notOpen}
         </PlainButton>

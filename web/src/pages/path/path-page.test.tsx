@@ -16,6 +16,7 @@ const tested = (from: number, to: number, result: TestResult, flexed = true): De
     result,
     flexed,
     ohms: null,
+    by: 'ohms',
   };
   return { kind: 'path-tested', test };
 };
@@ -106,11 +107,16 @@ describe('the supply path on the screen', () => {
   it('asks for the switch itself when the fault is elsewhere, and only then says not the switch', async () => {
     const { written } = await renderJob(<PathPage />, [laid, tested(1, 1, 'fail')]);
     expect(
-      screen.getByRole('heading', { name: 'The fault is elsewhere; the switch is not tested' }),
+      screen.getByRole('heading', { name: 'The fault is elsewhere; the switch isn’t proven yet' }),
     ).toBeVisible();
     expect(screen.getByTestId('next-test').textContent).toBe('Switch');
-    press('Pass', screen.getByRole('region', { name: 'Test next' }));
-    await until(() => expect(written('path-tested')).toHaveLength(1));
+    // A beep clears no switch: it is asked for once more, in ohms.
+    press('Only beeps', screen.getByRole('region', { name: 'Test next' }));
+    await until(() => expect(written('path-tested')[0]?.test).toMatchObject({ result: 'pass', by: 'tone' }));
+    expect(screen.getByText(/It passed by beep only/)).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Only beeps' })).toBeNull();
+    press('Reads low in ohms', screen.getByRole('region', { name: 'Test next' }));
+    await until(() => expect(written('path-tested')).toHaveLength(2));
     expect(screen.getByRole('heading', { name: 'Not the switch' })).toBeVisible();
     expect(screen.queryByTestId('next-test')).toBeNull();
     press('Take back', row('Fuse: fail'));

@@ -35,9 +35,9 @@ export function PathPage() {
   const [picked, setPicked] = useState<LinkId | null>(null);
   const lay = (links: readonly LooseLink[]) =>
     session.emit({ kind: 'path-laid', ...chained(links, path.nodes, newId) });
-  const test: OnTest = (links, result, flexed, way = 'through') => {
+  const test: OnTest = (links, result, flexed, { way = 'through', by } = {}) => {
     setPicked(null);
-    const about = { id: newId<TestId>(), links, way, result, flexed, ohms: null };
+    const about = { id: newId<TestId>(), links, way, result, flexed, ohms: null, ...(by && { by }) };
     session.emit({ kind: 'path-tested', test: about });
   };
   const link = path.links.find(({ id }) => id === picked);

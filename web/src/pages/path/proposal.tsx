@@ -8,7 +8,7 @@ import {
   type ProposedStep,
   type SupplyPath,
 } from '@which-way/core/path';
-import type { LinkKind, TestResult, TestWay } from '@which-way/core/log';
+import type { LinkKind, PathTest, TestResult, TestWay } from '@which-way/core/log';
 import type { LinkId } from '@which-way/core/switch';
 import { expectedWords, LIKELY_WORDS, linkName, stretchWords } from '@which-way/words/before/path';
 import { useState } from 'react';
@@ -22,7 +22,12 @@ import { PROPOSAL_TEXT } from '@which-way/words/screens/pages/path/proposal';
 import { TextInput } from '../../controls/fields/text-input.js';
 
 /** What a test is written down with. */
-export type OnTest = (links: LinkId[], result: TestResult, flexed: boolean, way?: TestWay) => void;
+export type OnTest = (
+  links: LinkId[],
+  result: TestResult,
+  flexed: boolean,
+  more?: { way?: TestWay; by?: PathTest['by'] },
+) => void;
 
 interface ProposalProps {
   path: SupplyPath;
@@ -48,7 +53,7 @@ export function Proposal({ path, verdict, onTest }: ProposalProps) {
   return step.kind === 'flexing' ? (
     <Flexing step={step} path={path} onTest={onTest} />
   ) : (
-    <Test key={step.links.join()} step={step} path={path} onTest={onTest} />
+    <Test key={`${step.links.join()} ${step.inOhms}`} step={step} path={path} onTest={onTest} />
   );
 }
 
@@ -119,7 +124,11 @@ function Test({
   return (
     <section aria-label={PROPOSAL_TEXT.testNext} className="grid gap-3">
       <p className="text-quiet">
-        {step.whole ? PROPOSAL_TEXT.testNextTheWholeMachine : PROPOSAL_TEXT.testNextItSplitsThe}
+        {step.inOhms
+          ? PROPOSAL_TEXT.itBeepedNowOhms
+          : step.whole
+            ? PROPOSAL_TEXT.testNextTheWholeMachine
+            : PROPOSAL_TEXT.testNextItSplitsThe}
       </p>
       <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]" data-testid="next-test">
         {step.whole ? PROPOSAL_TEXT.pinToPinAtThe : stretchWords(path.links, step.links)}
@@ -140,7 +149,11 @@ function Test({
         </p>
       )}
       {loads.length > 0 && <LoadReads kinds={loads} />}
-      <ResultButtons flex={step.flex} onResult={(result, flexed) => onTest(step.links, result, flexed)} />
+      <ResultButtons
+        flex={step.flex}
+        alone={kinds.length === 1 && kinds[0] === 'switch' ? (step.inOhms ? 'ohms' : 'either') : undefined}
+        onResult={(result, flexed, by) => onTest(step.links, result, flexed, { by })}
+      />
     </section>
   );
 }

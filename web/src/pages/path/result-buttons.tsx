@@ -1,20 +1,25 @@
-import type { TestResult } from '@which-way/core/log';
+import type { PathTest, TestResult } from '@which-way/core/log';
 import { useState } from 'react';
 import { PlainButton } from '../../controls/plain-button.js';
 import { CheckLine } from '../../controls/fields/check-line.js';
 import { RESULT_BUTTONS_TEXT } from '@which-way/words/screens/pages/path/result-buttons';
 
+/** What a test showed; of what passed, by what. */
+export type OnResult = (result: TestResult, flexed: boolean, by?: PathTest['by']) => void;
+
 interface ResultButtonsProps {
   /** It has a cord in it: at rest it proves little. */
   flex: boolean;
-  onResult: (result: TestResult, flexed: boolean) => void;
+  /** It is a switch by itself: a tone does not clear it. `ohms`: it beeped before. */
+  alone?: 'either' | 'ohms' | undefined;
+  onResult: OnResult;
 }
 
 /** What a test of a stretch showed. */
-export function ResultButtons({ flex, onResult }: ResultButtonsProps) {
+export function ResultButtons({ flex, alone, onResult }: ResultButtonsProps) {
   const [flexed, setFlexed] = useState(false);
-  const button = (result: TestResult, text: string) => (
-    <PlainButton className="min-h-16 grow text-large" onClick={() => onResult(result, flexed)}>
+  const button = (result: TestResult, text: string, by?: PathTest['by']) => (
+    <PlainButton className="min-h-16 grow text-large" onClick={() => onResult(result, flexed, by)}>
       {text}
     </PlainButton>
   );
@@ -25,8 +30,10 @@ export function ResultButtons({ flex, onResult }: ResultButtonsProps) {
         {flex ? RESULT_BUTTONS_TEXT.aCordAtBothEnds : ''}
       </CheckLine>
       <div className="flex flex-wrap gap-2">
-        {button('pass', 'Pass')}
-        {button('fail', 'Fail')}
+        {!alone && button('pass', RESULT_BUTTONS_TEXT.pass)}
+        {alone && button('pass', RESULT_BUTTONS_TEXT.readsLow, 'ohms')}
+        {alone === 'either' && button('pass', RESULT_BUTTONS_TEXT.beeps, 'tone')}
+        {button('fail', RESULT_BUTTONS_TEXT.fail)}
         {button('unsteady', RESULT_BUTTONS_TEXT.comesAndGoes)}
       </div>
     </div>

@@ -10,6 +10,8 @@ const HARDLY = 0.05;
 interface RankedFaultsProps {
   ranked: readonly LikelyFault[];
   words: (fault: Fault) => string;
+  /** What is to be known of a fault besides; null: nothing. */
+  note?: (fault: Fault) => string | null;
   /** How many looks there are to explain. */
   seen: number;
   /** Said where it hardly lies in a switch any more. */
@@ -17,7 +19,7 @@ interface RankedFaultsProps {
 }
 
 /** The likeliest faults, and what each explains. */
-export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaultsProps) {
+export function RankedFaults({ ranked, words, note, seen, notTheSwitch }: RankedFaultsProps) {
   const listed = ranked.filter(({ chance }) => chance >= LISTED).slice(0, MOST_LISTED);
   const best = listed[0];
   const more = ranked.filter(({ chance }) => chance >= LISTED).length - listed.length;
@@ -37,6 +39,7 @@ export function RankedFaults({ ranked, words, seen, notTheSwitch }: RankedFaults
               {RANKED_FAULTS_TEXT.ofText}
               {seen}, {Math.round(chance * 100)} %
             </span>
+            {note?.(fault) && <p className="basis-full text-small">{note(fault)}</p>}
           </li>
         ))}
       </ol>

@@ -7,6 +7,7 @@ import {
   MOST_NODES,
   object,
   oneOf,
+  optional,
   orNull,
   says,
   text,
@@ -76,6 +77,10 @@ export const pathTestSchema = object({
   result: orNull(oneOf(TEST_RESULTS)),
   flexed: says('Moved, bent or turned while it was measured.', flag),
   ohms: orNull(ohmsSchema),
+  by: says(
+    'What it passed by: a tone, or a reading in ohms; absent: it is not said.',
+    optional(oneOf(['tone', 'ohms'] as const)),
+  ),
 });
 /** A test of one link, or of several in a row at once; the newest of an id counts, no result takes it back. */
 export type PathTest = TypeOf<typeof pathTestSchema>;

@@ -15,6 +15,7 @@ export const PROPOSAL_TEXT = {
   bend: (what: string) => `Bend it: ${what}`,
   whileYouWatch:
     'Both ends on the meter. Bend it along its whole length, hardest where it enters a plug or a case, and watch for a jump.',
+  itBeepedNowOhms: 'It passed by beep only, which doesn’t clear it. Now measure it in ohms.',
   testNextTheWholeMachine: 'Test next: the whole machine at its plug is the first split',
   testNextItSplitsThe: 'Test next: it splits the suspects best for the least work',
   pinToPinAtThe: 'Pin to pin at the plug',
