@@ -185,3 +185,30 @@ test('an isolator with two batteries: what they share is asked, and decides whet
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/Two batteries in parallel/)).toBeVisible();
 });
+
+test('a winch that turns the wrong way both times: the swapped pair is the first suspect, before the switch', async ({
+  page,
+  served,
+}) => {
+  const address = await seedJob(served, 'Winch after somebody had it open', (newId) => {
+    const deeds = mappedSwitch(newId, {
+      labels: 'P M A B',
+      positions: [['IN', 'P-A M-B'], ['STOP', ''], ['OUT', 'P-B M-A']], // prettier-ignore
+    });
+    const current = 'DC' as const;
+    return [
+      ...deeds,
+      ...machineDeeds(newId, deeds[0], {
+        supplies: { battery: { kind: '+', volts: 12, current }, minus: { kind: '0', volts: null, current } },
+        loads: { Winch: { kind: 'motor', make: 'permanent-magnet', volts: 12, current } },
+        wires: { P: 'battery', M: 'minus', A: 'Winch.+', B: 'Winch.-' },
+      }),
+    ];
+  });
+  await page.goto(address.replace(/map$/, 'table/machine'));
+  const seen = page.getByRole('region', { name: 'What was seen' });
+  await seen.getByRole('button', { name: 'wrong way' }).click();
+  const likely = seen.getByRole('list', { name: 'What may explain it' });
+  await expect(likely.getByRole('listitem').first()).toContainText(/^Wires . and . are swapped/);
+  await expect(likely.getByRole('listitem').first()).toContainText('explains 2 of 2');
+});
