@@ -4,7 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { drawnContacts, drawnCircuit } from '../machine/wiring/drawn.js';
+import { windingsOf } from '../machine/index.js';
 import {
+  fedBySimulator,
+  fedByUs,
   generatedMachines,
   machinesDeck,
   sharesBySimulator,
@@ -15,6 +18,7 @@ import { spiceDeck, switchDeck } from './spice-deck.js';
 const file = (name: string) => readFileSync(new URL(`../machine/ngspice/${name}`, import.meta.url), 'utf8');
 const installed = spawnSync('ngspice', ['--version']).status === 0;
 const MACHINES = generatedMachines(300, 17);
+const WOUND = generatedMachines(150, 29, true);
 
 /** Volts that ngspice printed, in the order of the deck. */
 const printed = (output: string): number[] =>
@@ -43,6 +47,22 @@ describe('300 generated machines against the circuit simulator ngspice (version 
 
   it.skipIf(!installed)('and that it says now, where it is installed', () => {
     expect(furthest(sharesBySimulator(MACHINES, printed(run(machinesDeck(MACHINES)))))).toBeLessThan(1e-4);
+  });
+
+  it('and 150 with motors of several windings: which winding is fed, and what a load of one winding or two takes', () => {
+    expect(file('wound.cir')).toBe(machinesDeck(WOUND));
+    const said = printed(file('wound.out'));
+    const windings = WOUND.flatMap(({ circuit }) => circuit.loads.flatMap((load) => windingsOf(load)));
+    expect(said).toHaveLength(windings.length);
+    const fed = fedByUs(WOUND);
+    expect(fed.flat().filter(Boolean).length).toBeGreaterThan(50);
+    expect(fed).toEqual(fedBySimulator(WOUND, said));
+    for (const make of ['two-speed', 'tapped', 'reversible', 'run-start', 'series-wound', 'shunt-wound'])
+      expect(WOUND.some(({ circuit }) => circuit.loads.some((load) => load.make === make))).toBe(true);
+  });
+
+  it.skipIf(!installed)('and that they are fed now, where it is installed', () => {
+    expect(fedByUs(WOUND)).toEqual(fedBySimulator(WOUND, printed(run(machinesDeck(WOUND)))));
   });
 
   it('no name of anything begins a line of its own in a deck', () => {

@@ -1,4 +1,5 @@
-import { powered, type Circuit } from '../machine/index.js';
+import { endsOf, powered, windingsOf, type Circuit } from '../machine/index.js';
+import type { Load, LoadMake } from '../log/index.js';
 import { deckOf } from '../formats/spice-deck.js';
 import { partitionOf, type Partition } from '../partition/index.js';
 import { seededRandom } from '../switch/index.js';
@@ -21,8 +22,17 @@ const SUPPLIES = {
   direct: { m: { kind: '+', volts: 24, current: 'DC' }, n: { kind: '0', volts: null, current: 'DC' } },
 } as const;
 
-/** Random machines without shorts: supplies, two-ended and three-phase loads, wires and ties anywhere, contacts anyhow. */
-export function generatedMachines(count: number, seed: number): GeneratedMachine[] {
+/** Makes with several windings, or with one made otherwise; what a diode does no network of resistances has. */
+const WOUND: Record<'AC' | 'DC', readonly LoadMake[]> = {
+  AC: ['two-speed', 'tapped', 'reversible', 'run-start', 'capacitor', 'shaded-pole'],
+  DC: ['series-wound', 'shunt-wound', 'permanent-magnet'],
+};
+
+/**
+ * Random machines without shorts: supplies, two-ended and three-phase loads, wires and ties anywhere, contacts anyhow. `wound`: most
+ * loads are motors with windings of the workshop's makes.
+ */
+export function generatedMachines(count: number, seed: number, wound = false): GeneratedMachine[] {
   const random = seededRandom(seed);
   const below = (limit: number) => Math.floor(random() * limit);
   const found: GeneratedMachine[] = [];
@@ -35,6 +45,9 @@ export function generatedMachines(count: number, seed: number): GeneratedMachine
       Array.from({ length: 1 + below(4) }, (_, at) => {
         const three = kind === 'three' && random() < 0.4;
         const watts = kind === 'direct' ? 5 + below(50) : 20 + below(400);
+        const makes = WOUND[current];
+        const make = wound && random() < 0.75 ? makes[below(makes.length)] : undefined;
+        if (make) return [`l${at}`, { current, volts, watts, kind: 'motor', make }] as const;
         return [
           `l${at}`,
           { current, volts, watts, ...(three && { kind: 'motor', make: 'three-phase' }) },
@@ -43,7 +56,7 @@ export function generatedMachines(count: number, seed: number): GeneratedMachine
     );
     const supplies = Object.keys(SUPPLIES[kind]);
     const ends = Object.entries(loads).flatMap(([load, more]) =>
-      ('make' in more ? ['U1', 'V1', 'W1', 'U2', 'V2', 'W2'] : ['1', '2']).map((end) => `${load}.${end}`),
+      endsOf({ kind: 'resistive', ...more } as Pick<Load, 'kind' | 'make'>).map((end) => `${load}.${end}`),
     );
     const any = (list: readonly string[]) => list[below(list.length)] as string;
     const wires = [
@@ -115,6 +128,28 @@ export function sharesBySimulator(
     }),
   );
 }
+
+/** Which windings of the loads are fed, by the volts that a simulator printed; from a two-hundred-and-fiftieth of its power on. */
+export function fedBySimulator(
+  machines: readonly GeneratedMachine[],
+  printed: readonly number[],
+): boolean[][] {
+  let at = 0;
+  return machines.flatMap(({ circuit }) =>
+    circuit.loads.map((load) =>
+      windingsOf(load).map(() => ((printed[at++] ?? NaN) / (load.volts ?? 1)) ** 2 >= 0.004),
+    ),
+  );
+}
+
+export const fedByUs = (machines: readonly GeneratedMachine[]): boolean[][] =>
+  machines.flatMap(({ circuit, nets }) => {
+    const { loads } = powered(circuit, joinsOf(nets));
+    return circuit.loads.map((load) => {
+      const state = loads.get(load.id);
+      return [...(state?.fed ?? [(state?.share ?? 0) >= 0.004])];
+    });
+  });
 
 export const sharesByUs = (machines: readonly GeneratedMachine[]): number[][] =>
   machines.map(({ circuit, nets }) => {
