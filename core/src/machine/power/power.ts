@@ -2,7 +2,7 @@ import type { Load, LoadEnd, Supply } from '../../log/index.js';
 import { partitionOf, type Partition } from '../../partition/index.js';
 import type { LoadId, SupplyId } from '../../switch/index.js';
 import { loadState, NOT_KNOWN, signalState, type LoadState } from './load-state.js';
-import { endKey, siemensOf, windingsOf, type Circuit } from '../wiring/circuit.js';
+import { endKey, siemensOf, windingNodes, type Circuit } from '../wiring/circuit.js';
 import { isReturn, Shares } from '../wiring/sources.js';
 import { meetingsOf, type Meeting } from './meeting.js';
 import { netVoltages, type Conductance } from './nodal.js';
@@ -142,13 +142,14 @@ function stateIn({ circuit, nets, passes, figures }: Fed, load: Load): LoadState
   const held = new Set(passes.flatMap((pass) => [...pass.held.keys()]));
   if (isOpen(circuit, nets, load, held)) return NOT_KNOWN;
   const net = (end: LoadEnd) => nets[circuit.endNode.get(endKey(load.id, end)) as number] as number;
-  const isKnown = figures && sharesKnown(circuit, nets, load, held);
+  // Only asked where a load takes a part of its power.
+  const isKnown = () => figures && sharesKnown(circuit, nets, load, held);
   const states = passes.map(({ loop, volts, highest }) => {
     const fed = { net, volts: (end: LoadEnd) => volts.get(net(end)) ?? null };
     const rated = ratedVolts(load, loop, figures);
     const state = loadState(load, fed, { rated, highest, figures, current: loop.current });
     // A share that rests on what stands for an unknown figure is none.
-    return state.does === 'part' && !isKnown ? { ...state, share: null, watts: null } : state;
+    return state.does === 'part' && !isKnown() ? { ...state, share: null, watts: null } : state;
   });
   const [first, ...others] = states.toSorted((one, other) => rankOf(other) - rankOf(one));
   if (first)
@@ -183,12 +184,13 @@ function heldIn(
   return volts;
 }
 
-function conductancesOf({ loads, endNode }: Circuit, nets: Partition, { dead }: MachineFault): Conductance[] {
-  return loads.flatMap((load, at) => {
+function conductancesOf(circuit: Circuit, nets: Partition, { dead }: MachineFault): Conductance[] {
+  return circuit.loads.flatMap((load, at) => {
     if (dead?.has(load.id) || isSignal(load)) return [];
     const siemens = siemensOf(load) ?? unsaidSiemens(at);
-    const net = (end: LoadEnd) => nets[endNode.get(endKey(load.id, end)) as number] as number;
-    return windingsOf(load).map(([a, b]) => ({ a: net(a), b: net(b), siemens }));
+    return windingNodes(circuit, load).map(([a, b]) => ({
+      ...{ a: nets[a] as number, b: nets[b] as number, siemens },
+    }));
   });
 }
 
@@ -206,17 +208,14 @@ function ratedVolts(load: Load, { poles }: Loop, figures: boolean): number {
 /**
  * Whether what a load does hangs on a wire whose end nobody has said: such a wire on a net that no supply holds may bring anything.
  */
-function isOpen(
-  { open, halfSaid, endNode, loads }: Circuit,
-  nets: Partition,
-  load: Load,
-  held: ReadonlySet<number>,
-): boolean {
-  if (halfSaid.has(load.id)) return true;
-  const openNets = new Set([...open].map((place) => nets[place] as number).filter((net) => !held.has(net)));
+function isOpen(circuit: Circuit, nets: Partition, load: Load, held: ReadonlySet<number>): boolean {
+  if (circuit.halfSaid.has(load.id)) return true;
+  const openNets = new Set(
+    [...circuit.open].map((place) => nets[place] as number).filter((net) => !held.has(net)),
+  );
   if (openNets.size === 0) return false;
   // Loads that hang together through nets that nothing holds share that doubt.
-  const together = hangingWith({ endNode, loads }, nets, load, held);
+  const together = hangingWith(circuit, nets, load, held);
   return [...together.nets].some((net) => openNets.has(net));
 }
 
@@ -230,22 +229,23 @@ function sharesKnown(circuit: Circuit, nets: Partition, load: Load, held: Readon
 
 /** A load with those that hang together with it through nets that nothing holds, and those nets. */
 function hangingWith(
-  { endNode, loads }: Pick<Circuit, 'endNode' | 'loads'>,
+  circuit: Circuit,
   nets: Partition,
   load: Load,
   held: ReadonlySet<number>,
 ): { loads: Set<Load>; nets: Set<number> } {
   const netsOf = (one: Load) =>
-    windingsOf(one)
+    windingNodes(circuit, one)
       .flat()
-      .map((end) => nets[endNode.get(endKey(one.id, end)) as number] as number);
+      .map((node) => nets[node] as number);
   const reached = new Set(netsOf(load).filter((net) => !held.has(net)));
   const together = new Set([load]);
   for (let grown = true; grown;) {
     grown = false;
-    for (const other of loads) {
+    for (const other of circuit.loads) {
+      if (together.has(other)) continue;
       const there = netsOf(other);
-      if (together.has(other) || !there.some((net) => reached.has(net))) continue;
+      if (!there.some((net) => reached.has(net))) continue;
       together.add(other);
       grown = true;
       for (const net of there) if (!held.has(net)) reached.add(net);

@@ -49,6 +49,7 @@ export function signalsIn(
     nets[circuit.endNode.get(endKey(load.id, end)) as number] as number;
   const outputs = circuit.loads.filter(isOutput);
   const sources = circuit.loads.filter(isSource);
+  if (outputs.length + sources.length === 0) return new Map();
   const edges = [
     ...sources
       .filter(({ id }) => !dead.has(id))

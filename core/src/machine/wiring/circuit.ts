@@ -124,6 +124,22 @@ export function halfSaidOf(
 /** How many windings share the power of a load: three phases; half a one where two lie in series. */
 const ALIKE: Partial<Record<LoadMake, number>> = { 'three-phase': 3, 'series-wound': 0.5 };
 
+const wound = new WeakMap<Circuit, Map<LoadId, readonly (readonly [number, number])[]>>();
+
+/** The windings of a load of a circuit by the nodes of their ends. Kept by circuit, which never changes. */
+export function windingNodes(circuit: Circuit, { id }: Load): readonly (readonly [number, number])[] {
+  const kept = wound.get(circuit);
+  if (kept) return kept.get(id) ?? [];
+  const made = new Map(
+    circuit.loads.map((load) => {
+      const node = (end: LoadEnd) => circuit.endNode.get(endKey(load.id, end)) as number;
+      return [load.id, windingsOf(load).map(([a, b]) => [node(a), node(b)] as const)] as const;
+    }),
+  );
+  wound.set(circuit, made);
+  return made.get(id) ?? [];
+}
+
 /** What a load takes at its rated voltage, in siemens for each of its windings; null where it is not said. */
 export function siemensOf(load: Load): number | null {
   const amps = ampsOf(load);
