@@ -97,7 +97,7 @@ for (const keys of [
 await shoot(page, 'contradiction', 'Contradiction at');
 
 await page.goto('/practice');
-await page.getByRole('button', { name: 'Begin the lesson' }).click();
+await page.getByRole('button', { name: 'Start the lesson' }).click();
 await page.getByText('Hold the leads together').waitFor();
 for (const [key, next] of [
   ['Enter', 'Red to 1'],

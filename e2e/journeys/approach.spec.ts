@@ -37,7 +37,7 @@ test('a two-pole four-way wafer by every school, switching midway, by keyboard a
     }
   }
   // On a busy machine the plain plan stands in where the better one is late: then a later prompt turns the handle.
-  const turns = () => asked.some((one) => one.includes('Turn: which sounded?'));
+  const turns = () => asked.some((one) => one.includes('Turn: which beeped?'));
   await choose(bench, 2);
   for (let act = 0; act < 20 && !turns(); act += 1) {
     await bench.answer('Enter');

@@ -48,8 +48,8 @@ test('out of the machine with two bare ends; what the hand moves by its picture,
   await bench.answer('Space');
   await expect(page.getByTestId('turn')).toHaveText('Squeeze the trigger to Position 2');
   await bench.go('Make safe');
-  await ends.getByRole('button', { name: 'Capped or tagged, each one' }).click();
-  await expect(page.getByText('Capped or tagged, each one.')).toBeVisible();
+  await ends.getByRole('button', { name: 'All capped or tagged' }).click();
+  await expect(page.getByText('All capped or tagged.')).toBeVisible();
 });
 
 test('a diagram from a page of a PDF is pinned beside the Map and Verify, a part number is read with a doubt', async ({

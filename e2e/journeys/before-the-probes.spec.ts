@@ -109,7 +109,7 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
   await expect(page.getByRole('button', { name: 'I answer for this list' })).toBeDisabled();
   await bench.go('Map');
   await expect(page.getByRole('alert')).toContainText('The Map is shut');
-  await page.getByRole('link', { name: 'Go on with the safety list' }).click();
+  await page.getByRole('link', { name: 'Continue the safety list' }).click();
 
   // The suppressor had a charge: it went through the resistor, and only then the tester is proved again.
   await expect(row('Prove the tester again')).not.toContainText('on the bench socket');
@@ -165,13 +165,13 @@ test('a box without earth: nought against its bare metal proves nothing, a long 
   await read('Volts from L to Box', '0');
   await read('Volts from N to Box', '0');
   const shut = page.getByRole('alert');
-  await expect(shut).toContainText('Nought against Box counts for nothing');
+  await expect(shut).toContainText('0 V against Box proves nothing');
   await expect(shut).toContainText('Not proved dead: N.');
   await live.getByRole('button', { name: '+ earth on a long lead' }).click();
   await read('Live volts from L to Earth on a lead', '231');
   await read('Volts from L to Earth on a lead', '0');
   await read('Volts from N to Earth on a lead', '0.1');
-  await expect(shut).not.toContainText('Nought against');
+  await expect(shut).not.toContainText('0 V against');
   await expect(shut).not.toContainText('Not proved dead');
   await page.reload();
   await expect(page.getByText('L to Earth on a lead: 231 V AC')).toBeVisible();
@@ -372,7 +372,7 @@ async function shopJourney(page: Page, base: string): Promise<void> {
   await page.getByLabel('What to do').last().fill('Put the guard back on');
   await page.getByLabel('Local codes: what applies here').fill('Our insurer wants two people present.');
   await page.getByRole('button', { name: 'Save the lists' }).click();
-  await expect(page.getByText('The shop’s lists are saved.')).toBeVisible();
+  await expect(page.getByText('The safety checklists are saved.')).toBeVisible();
   await page.goto(base);
   await page.getByRole('heading', { name: 'On the bench' }).waitFor();
   await page.keyboard.press('n');

@@ -54,7 +54,7 @@ test('a dead clip is caught before anything is read with it, and the map is comp
   await expect(page.getByTestId('tie-red')).toBeAttached();
   await looksSound(page, 'the Map');
   await enterUntil(bench, /was silent/);
-  await expect(bench.prompt).toContainText('on anew');
+  await expect(bench.prompt).toContainText('on again');
   // Before the clips come off each is touched once more: what was read with them is proved only then.
   await enterUntil(bench, /^Touch the clips? on .* once more/);
   await expect(page.getByTestId('prompt-small')).toContainText('wiggle the clip');

@@ -26,7 +26,7 @@ test('a three-heat selector: wires get ends by taps, watts by setting, and an op
   const bench = new Bench(page);
   await page.goto(address.replace(/map$/, 'table/machine'));
   // No wire leads to a load yet.
-  await expect(page.getByText('It is not known yet where the wires go.')).toBeVisible();
+  await expect(page.getByText('We don’t know where the wires go yet.')).toBeVisible();
   await page.getByRole('link', { name: 'Wires and jumpers' }).click();
   await page.getByRole('heading', { level: 1, name: 'Wires and jumpers' }).waitFor({ state: 'attached' });
   const wires = page.getByRole('region', { name: 'Wires', exact: true });
@@ -70,7 +70,7 @@ test('a three-heat selector: wires get ends by taps, watts by setting, and an op
   await expect(seen.getByRole('group', { name: /^(Look|Probe|Try) next$/ })).toBeVisible();
   await say('One', 'LOW', 'off');
   await say('Two', 'LOW', 'off');
-  await seen.getByRole('button', { name: 'All else worked' }).click();
+  await seen.getByRole('button', { name: 'Everything else worked' }).click();
   // The map has read every contact: N to C closes, so it is the element, and not the switch.
   await expect(
     seen.getByRole('list', { name: 'What may explain it' }).getByRole('listitem').first(),
@@ -78,7 +78,7 @@ test('a three-heat selector: wires get ends by taps, watts by setting, and an op
   await expect(seen.getByText('Then it is not the switch.')).toBeVisible();
   await expect(bench.save).toHaveText('Saved');
   await page.keyboard.press('Control+z');
-  await expect(seen.getByRole('button', { name: 'All else worked' })).toBeVisible();
+  await expect(seen.getByRole('button', { name: 'Everything else worked' })).toBeVisible();
 });
 
 test('a reversing motor: a candidate whose brake contact is lost says so first and is barred; what the machine needs finds another pattern', async ({
@@ -124,7 +124,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
 
   await page.goto(address.replace(/map$/, 'match'));
   const find = async (name: string) => {
-    await page.getByRole('searchbox', { name: 'Only those that are called' }).fill(name);
+    await page.getByRole('searchbox', { name: 'Filter by name' }).fill(name);
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   };
   // Whether A and B join at BRAKE is said not to matter: then a switch without the brake does what matters, and that is told.

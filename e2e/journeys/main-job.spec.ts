@@ -43,10 +43,10 @@ test('from Map a switch now to a chosen replacement, on a simulated switch with 
   }
 
   await bench.go('Verify');
-  await page.getByRole('button', { name: 'Click it in by hand' }).click();
+  await page.getByRole('button', { name: 'Fill it in by hand' }).click();
   // Nothing is said yet, so nothing differs.
   await expect(page.getByTestId('outcome')).toContainText('nothing is said yet');
-  await page.getByRole('button', { name: 'All else should be open' }).click();
+  await page.getByRole('button', { name: 'Everything else should be open' }).click();
   await expect(page.getByTestId('outcome')).toContainText('0 missing and 6 extra');
   await expect(page.getByLabel('Differences').getByRole('listitem')).toHaveCount(6);
   const open = await page.getByRole('button', { name: /should be open$/ }).all();

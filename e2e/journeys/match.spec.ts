@@ -43,7 +43,7 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
   await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });
   await bench.go('Verify');
   await page.getByLabel('From the diagram, one position per line').fill('REST: 1-3 4-5\nPRESSED: 1-2');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByTestId('verdict')).toContainText('Fails: pattern');
 
   await bench.go('Match');

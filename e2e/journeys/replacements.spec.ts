@@ -29,7 +29,7 @@ test('an intermediate switch out of a two-pole changeover with two junctions: wh
   await page.goto(address.replace(/map$/, 'match'));
   const list = page.getByRole('list', { name: 'Library, best first' });
   const status = page.getByRole('status').filter({ hasText: 'in the library' });
-  await page.getByRole('searchbox', { name: 'Only those that are called' }).fill('Two-pole changeover');
+  await page.getByRole('searchbox', { name: 'Filter by name' }).fill('Two-pole changeover');
   await expect(status).toContainText('1 in the library: 0 may do');
   await page.getByText('How far it may be adapted').click();
   await page.getByRole('radio', { name: 'up to 2' }).click();
@@ -81,7 +81,7 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
     page.getByRole('region', { name: 'Questions for the seller' }),
   ];
   const find = async (name: string) => {
-    await page.getByRole('searchbox', { name: 'Only those that are called' }).fill(name);
+    await page.getByRole('searchbox', { name: 'Filter by name' }).fill(name);
     await list.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   };
   await find('Alternating only');
@@ -106,14 +106,14 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
   await write('Quay stores', '4', 'bushing', '19');
   const bad = offers.getByRole('listitem', { name: 'Offer of Quay stores' });
   await expect(bad).toContainText('19 mm, and 12 mm must fit');
-  await expect(bad.getByRole('button', { name: 'Take it' })).toBeDisabled();
+  await expect(bad.getByRole('button', { name: 'Accept' })).toBeDisabled();
   await bad.getByRole('button', { name: /^Reject it/ }).click();
   await expect(bad).toContainText('Rejected: ');
   await write('Slip chandlers', '6.50', 'bushing', '12');
   const good = offers.getByRole('listitem', { name: 'Offer of Slip chandlers' });
   await good.getByRole('button', { name: 'Copy the questions' }).click();
   await expect(good).toContainText('Asked on');
-  await good.getByRole('button', { name: 'Take it' }).click();
+  await good.getByRole('button', { name: 'Accept' }).click();
   await page.goto(direct.replace(/map$/, 'intake/worth'));
   await expect(page.getByRole('textbox', { name: /^The part/ })).toHaveValue('6.5');
 
@@ -157,7 +157,7 @@ test('switches that do this, from the bench; like another of the library; the ne
   await page.getByRole('radio', { name: 'like another' }).click();
   await new Bench(page).pick('An entry of the library', /^Fan speeds/);
   await expect(page.getByText('same wiring, like Fan speeds.')).toBeVisible();
-  await page.getByRole('searchbox', { name: 'Only those that are called' }).fill('Fan speeds');
+  await page.getByRole('searchbox', { name: 'Filter by name' }).fill('Fan speeds');
   await page.getByRole('heading', { level: 2, name: 'Fan speeds' }).waitFor();
   await page.getByRole('button', { name: 'Measure the new part' }).click();
   await page.getByRole('link', { name: /^Fan speeds, for job/ }).click();
@@ -193,20 +193,20 @@ test('a large catalogue: mended in place, left, taken in, while readings are bei
         .getByLabel('A catalogue as a CSV file')
         .setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer });
     await set();
-    const status = page.getByRole('region', { name: 'Take in a catalogue' }).getByRole('status');
+    const status = page.getByRole('region', { name: 'Import a catalogue' }).getByRole('status');
     await expect(status).toHaveText(`${ROWS - 2} rows are good, 2 have a mistake.`);
     await page.getByLabel(/^Row 19: /).fill('5000');
     await page.getByLabel(/^Row 19: /).blur();
     await expect(status).toHaveText(`${ROWS - 1} rows are good, 1 has a mistake.`);
-    await page.getByRole('button', { name: `Take in ${ROWS - 1} rows` }).click();
+    await page.getByRole('button', { name: `Import ${ROWS - 1} rows` }).click();
     const work = page.getByRole('region', { name: 'Long work' });
     await expect(work).toContainText(`${ROWS - 1} library entries`);
-    await work.getByRole('button', { name: 'Leave it' }).click();
+    await work.getByRole('button', { name: 'Cancel' }).click();
     await expect(work).toHaveCount(0);
     await page.goto('/library');
     await expect(page.getByText('0 found.')).toBeVisible();
     await set();
-    await page.getByRole('button', { name: `Take in ${ROWS - 2} rows` }).click();
+    await page.getByRole('button', { name: `Import ${ROWS - 2} rows` }).click();
 
     // A reading every few milliseconds, from another device, while it is taken in.
     const job = address.split('/')[2] ?? '';
@@ -237,7 +237,7 @@ test('a large catalogue: mended in place, left, taken in, while readings are bei
         await new Promise((resolve) => setTimeout(resolve, 5));
       }
     })();
-    await work.getByRole('button', { name: 'Take in', exact: true }).click();
+    await work.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(work).toContainText(`${ROWS - 2} library entries new`, { timeout: 300_000 });
     going = false;
     await readings;
@@ -246,6 +246,6 @@ test('a large catalogue: mended in place, left, taken in, while readings are bei
     };
     expect(opened.events.filter((event) => event.device === device)).toHaveLength(sent);
     await page.goto('/library');
-    await expect(page.getByText(`100 of ${ROWS - 2} are listed: say more words.`)).toBeVisible();
+    await expect(page.getByText(`100 of ${ROWS - 2} are listed: type more to narrow.`)).toBeVisible();
   });
 });

@@ -108,11 +108,11 @@ test('wrong files and wrong values are refused clearly, and nothing of them is t
   const before = await jobs();
   const give = (name: string, text: string) =>
     page
-      .getByLabel('Take in a Which Way file')
+      .getByLabel('Import a Which Way file')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await give('holiday.json', '{"photos": 12}');
   await expect(
-    page.getByText('The file was not taken in. format: This is not a Which Way file.'),
+    page.getByText('The file wasn’t imported. format: This is not a Which Way file.'),
   ).toBeVisible();
   await give('cut.json', '{"format":"which-way","version":1,"jobs":[');
   await expect(page.getByText(/The file is not JSON \(it ends in the middle\)/)).toBeVisible();

@@ -51,11 +51,11 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
   for (const address of [down, up]) {
     await page.goto(address.replace(/map$/, 'verify'));
     await page.getByLabel('From the diagram, one position per line').fill('LEFT: 1-2\nRIGHT: 1-3');
-    await page.getByRole('button', { name: 'Take it', exact: true }).click();
+    await page.getByRole('button', { name: 'Use it', exact: true }).click();
     await expect(bench.save).toHaveText('Saved');
   }
   await page.goto('/');
-  await page.getByRole('button', { name: 'Join switches' }).click();
+  await page.getByRole('button', { name: 'Combine switches' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Which switches work together?');
   await bench.pick('A switch of the bench', /Foot of the stairs/);
   await bench.pick('A switch of the bench', /Head of the stairs/);
@@ -77,7 +77,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
     'Foot at LEFT, Head at RIGHT: everything off',
   );
   await seen.getByRole('group', { name: 'lamp' }).getByRole('button', { name: 'on', exact: true }).click();
-  await seen.getByRole('button', { name: 'All else worked' }).click();
+  await seen.getByRole('button', { name: 'Everything else worked' }).click();
   await expect(
     seen.getByRole('list', { name: 'What may explain it' }).getByRole('listitem').first(),
   ).toContainText('Head: 2–1 does not open: welded, or bridged');
@@ -101,7 +101,7 @@ test('stairs with two switches: the lamp changes with either, one is welded, and
     ...{ method: 'PATCH', headers: { 'content-type': 'application/json' } },
     body: JSON.stringify({ version: foot?.version, archived: true }),
   });
-  await expect(page.getByText('Nothing of it counts: it is put away.')).toBeVisible();
+  await expect(page.getByText('It doesn’t count: it is archived.')).toBeVisible();
   await expect(table.getByRole('row').nth(1)).toContainText('not known');
 });
 

@@ -123,7 +123,7 @@ test('an event that an older version left behind and the server will not have is
   await expect(field).toHaveValue(name);
   await bench.answer('Space');
   await field.fill('motor hums');
-  await page.getByRole('button', { name: 'Save it mended' }).click();
+  await page.getByRole('button', { name: 'Save the fixed version' }).click();
   await expect(bench.save).toHaveText('Saved');
   const after = await served.get<JobWithEvents>(`/api/jobs/${bench.jobId()}`);
   const left = after.events.filter(({ what }) => what.kind === 'left-out');
@@ -145,7 +145,7 @@ test('backed up, the disk lost, put back: the same bench, its photos too', async
     const before = await bench();
     const page = await (await browser.newContext({ baseURL: served.base })).newPage();
     await page.goto('/');
-    await expect(page.getByText('No backup of this bench was made yet.')).toBeVisible();
+    await expect(page.getByText('Never backed up.')).toBeVisible();
     await page.getByRole('button', { name: 'Back up' }).click();
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -159,10 +159,10 @@ test('backed up, the disk lost, put back: the same bench, its photos too', async
     await page.reload();
     await expect(page.getByText('The bench is empty.')).toBeVisible();
     const put = (name: string, buffer: Buffer) =>
-      page.getByLabel('Backup to put back').setInputFiles({ name, mimeType: 'application/zip', buffer });
+      page.getByLabel('Backup to restore').setInputFiles({ name, mimeType: 'application/zip', buffer });
     await put('half.zip', file.subarray(0, file.length / 2));
     await expect(
-      page.getByText(/The backup was not put back\. The file is damaged or was cut off/),
+      page.getByText(/The backup wasn’t restored\. The file is damaged or was cut off/),
     ).toBeVisible();
     await put('whole.zip', file);
     await expect(page.getByText('Table radio, band switch')).toBeVisible();
@@ -208,11 +208,11 @@ test('two devices on one job hear of each other by themselves: readings, a photo
     await expect(page.getByRole('list', { name: 'Photos' }).getByRole('button')).toHaveCount(1);
     await phone.goto('/');
     await phone.getByRole('button', { name: 'More for job 1' }).click();
-    await phone.getByRole('menuitem', { name: 'Delete it …' }).click();
-    await phone.getByRole('button', { name: 'Delete it', exact: true }).click();
+    await phone.getByRole('menuitem', { name: 'Delete…' }).click();
+    await phone.getByRole('button', { name: 'Delete', exact: true }).click();
     await expect(phone.getByText('The bench is empty.')).toBeVisible();
     await expect(page.getByText('This job was deleted.')).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Save them as a file' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Export them' })).toBeVisible();
     await page.context().close();
     await phone.context().close();
   });

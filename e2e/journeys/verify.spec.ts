@@ -22,10 +22,10 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
   const verdict = page.getByTestId('verdict');
   const text = page.getByLabel('From the diagram, one position per line');
   await text.fill('Position 1: -\nPosition 2: 1-9');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByRole('alert')).toContainText('Line 2: there is no terminal “9”');
   await text.fill('Position 1: -\nPosition 2: 1-2');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(verdict).toHaveText('Fails: contacts.');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('high resistance');
 
@@ -106,14 +106,14 @@ test('a correct selector passes its wiring with no question; a failed one says s
   await expect(verdict).toHaveText(/^Wiring (and contacts pass|agrees)/);
   await expect(verdict).not.toContainText('question');
   // The same switch against another table: it fails, and its owner reads that first.
-  await page.getByRole('button', { name: 'Leave the comparison' }).click();
+  await page.getByRole('button', { name: 'Remove comparison' }).click();
   await page
     .getByLabel('From the diagram, one position per line')
     .fill('Position 1: 1-2\nPosition 2: 1-2\nPosition 3: 1-2');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Use it' }).click();
   await expect(verdict).toContainText('Fails: pattern');
   await bench.go('Truth table');
-  await page.getByRole('button', { name: 'Take away' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await page.getByRole('menuitem', { name: /owner/ }).click();
   await expect(page.getByText(/^This switch fails: pattern/)).toBeVisible();
 });

@@ -14,7 +14,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   const expected = async (text: string) => {
     await bench.go('Verify');
     await page.getByLabel('From the diagram, one position per line').fill(text);
-    await page.getByRole('button', { name: 'Take it' }).click();
+    await page.getByRole('button', { name: 'Use it' }).click();
   };
   const likeliest = page.getByRole('region', { name: 'Likeliest' });
 
@@ -43,7 +43,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
     unread: ['2-3 at BOW'],
   });
   await bench.go('Truth table');
-  await expect(page.getByRole('region', { name: 'Is that meant?' })).toContainText('Is that meant?');
+  await expect(page.getByRole('region', { name: 'Is this intended?' })).toContainText('Is this intended?');
   await expected('BOW: 2-1\nSTERN: 2-3');
   await expect(likeliest).toContainText('1 and 3 are bridged');
   await expect(page.getByLabel('Differences')).toContainText(
@@ -149,7 +149,7 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
   await bench.go('Verify');
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict).toContainText('not every contact was worked 20 times');
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
   for (const cycle of ['4', '12']) {
     while ((await page.getByTestId('cycle').textContent()) !== cycle) await page.clock.fastForward(2000);
     await page.keyboard.press('Space');

@@ -85,8 +85,8 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await expect(does.getByRole('row', { name: new RegExp(`^${at[1]}`) })).toContainText('600 W');
 
   await bench.go('Verify');
-  await page.getByRole('button', { name: 'Click it in by hand' }).click();
-  await page.getByRole('button', { name: 'All else should be open' }).click();
+  await page.getByRole('button', { name: 'Fill it in by hand' }).click();
+  await page.getByRole('button', { name: 'Everything else should be open' }).click();
   for (const [position, net] of Object.entries(truth)) {
     const [a, b] = net.toSorted();
     if (a && b)
@@ -142,7 +142,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
     page.getByRole('list', { name: 'What may explain it' }).getByRole('listitem').first(),
   ).toContainText('rear is open: burnt out');
   await line.getByRole('button', { name: 'as it should' }).click();
-  await page.getByRole('button', { name: 'All else was tried, and works' }).click();
+  await page.getByRole('button', { name: 'Everything else was tried and works' }).click();
 
   await page.getByRole('link', { name: 'Sign-off' }).click();
   const stands = page.getByRole('list', { name: 'How it stands' });
@@ -155,7 +155,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await page.keyboard.press('Tab');
   await page.getByLabel('Signed by').fill('Ada');
   await page.getByRole('button', { name: 'Sign it as it stands' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Signed by Ada, not all of it done');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Signed by Ada, some checks not done');
   await expect(bench.save).toHaveText('Saved');
 
   // The report: what is seen is what is taken away, as a page and on paper.

@@ -29,7 +29,7 @@ export function valueWords(value: Value): string {
     case 'over':
       return 'OL';
     case 'tone':
-      return value.sounded ? 'sounded' : 'silent';
+      return value.sounded ? 'beeped' : 'silent';
     case 'unsteady':
       return 'unsteady';
   }

@@ -85,15 +85,15 @@ export function cardLineMore(line: CardLine): string[] {
 
 /** How a wire's end is made, by how it ends (common practice; the maker's lengths win). */
 export const END_WORK: Record<Termination, string> = {
-  solder: 'Cut back to bright copper, strip 5 mm, hook it through, solder, tug.',
+  solder: 'Cut back to bright copper, strip 5 mm, hook it through, solder, tug-test.',
   screw:
-    'Cut back, strip 8 mm, ferrule or clockwise round the screw; never tinned strands under a screw. Tug.',
-  'push-on': 'A fresh receptacle if it is loose or dark: crimp, push on straight, tug.',
-  ring: 'A fresh ring if it is dark: crimp, flat under the screw, tug.',
-  fork: 'A fresh fork if it is dark: crimp, right in under the screw, tug.',
-  'crimp-pin': 'A fresh pin if it is dark: crimp, in until it latches, tug.',
-  'push-in': 'Cut back, strip 10 mm, straight in to the stop, tug.',
-  connector: 'In until it latches, tug each wire.',
+    'Cut back, strip 8 mm, ferrule or clockwise round the screw; never tinned strands under a screw. Tug-test.',
+  'push-on': 'A fresh receptacle if it is loose or dark: crimp, push on straight, tug-test.',
+  ring: 'A fresh ring if it is dark: crimp, flat under the screw, tug-test.',
+  fork: 'A fresh fork if it is dark: crimp, right in under the screw, tug-test.',
+  'crimp-pin': 'A fresh pin if it is dark: crimp, in until it latches, tug-test.',
+  'push-in': 'Cut back, strip 10 mm, straight in to the stop, tug-test.',
+  connector: 'In until it latches, tug-test each wire.',
   moulded: 'Leave the moulding on; look along it for cracks.',
 };
 
@@ -251,7 +251,7 @@ export function functionWords(
         must: 'let go, it springs back and what it fed stops',
       };
     case 'under-load':
-      return { where: 'under load', must: 'the same with the work that it is for' };
+      return { where: 'under load', must: 'repeat under normal load' };
     case 'warm':
       return {
         where: 'warm',

@@ -23,7 +23,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
   ],
   'terminal-in-two-nets': ({ label }) => [
     `"${label}" stands in two groups of the same position.`,
-    'Terminals that join belong in one group; put the groups together.',
+    'Terminals that join belong in one group; merge the groups.',
   ],
   'contact-outside': () => [
     'This contact names a terminal or position that the simulated switch does not have.',
@@ -53,7 +53,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'Each device counts its events of a job from 1, without using a number twice.',
   ],
   'same-number-other-wiring': () => [
-    'An entry of the same maker and number is wired otherwise.',
+    'An entry of the same maker and number is wired differently.',
     'Two parts cannot share a number: correct its number, or its wiring.',
   ],
   'clock-too-far': ({ clock, seen }) => [
@@ -81,8 +81,8 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'These are positions of two handles: they can’t be the same position.',
     'Choose two positions of one handle.',
   ],
-  'merged-with-itself': () => ['A position cannot be put together with itself.', 'Choose another one.'],
-  'no-setting': () => ['A switch needs one setting at least.', 'Give a position to begin with.'],
+  'merged-with-itself': () => ['A position can’t be merged with itself.', 'Choose another one.'],
+  'no-setting': () => ['A switch needs one setting at least.', 'Add a starting position.'],
 };
 
 /** Problems that a schema names, by the rule of it that was broken; any other rule says itself. */
@@ -104,9 +104,9 @@ const SCHEMA: Readonly<Record<string, Say>> = {
     `Use one of: ${allowedValues}.`,
   ],
   'schema-maxLength': ({ limit }) => [`This text is too long.`, `Use at most ${limit} characters.`],
-  'schema-minLength': () => ['This text is missing.', 'Say something.'],
+  'schema-minLength': () => ['This text is missing.', 'Enter some text.'],
   'schema-maxItems': ({ limit }) => ['Too many at once.', `Use at most ${limit}.`],
-  'schema-minItems': ({ limit }) => ['These are too few.', `Use at least ${limit}.`],
+  'schema-minItems': ({ limit }) => ['Too few.', `Use at least ${limit}.`],
   'schema-maximum': ({ limit }) => ['This number is too large.', `Use at most ${limit}.`],
   'schema-minimum': ({ limit }) => ['This number is too small.', `Use at least ${limit}.`],
   'schema-const': ({ allowedValue }) => ['This value is not the expected one.', `Use ${allowedValue}.`],
@@ -136,9 +136,9 @@ const REFUSALS = {
   ],
   'job-deleted': ({ when }) => [
     `This job was deleted at ${when}.`,
-    'What was entered since can be saved as a file, and taken in as a job of its own.',
+    'You can export what was entered since, and import it as a new job.',
   ],
-  'being-taken-in': () => ['This job is just being taken in from a file.', 'Wait until that is done.'],
+  'being-taken-in': () => ['This job is being imported right now.', 'Wait until that is done.'],
   'sequence-taken': ({ sequence }) => [
     `Event ${sequence} of this device is stored already, with another id.`,
     'Each device counts its events of a job from 1, without using a number twice.',
@@ -186,7 +186,7 @@ const REFUSALS = {
   'too-large': ({ file }) =>
     file
       ? [
-          'The file is too large to be taken in by one request.',
+          'The file is too large for one request.',
           'Send it to /api/imports: there it may be of any size, and is looked through first.',
         ]
       : [
@@ -216,11 +216,11 @@ const REFUSALS = {
   ],
   stale: () => ['The shop’s settings were changed meanwhile.', 'Reload them and make the change again.'],
   'bench-not-empty': () => [
-    'There are jobs on this bench: a backup is only put back onto an empty one.',
+    'This bench has jobs; a backup can only be restored onto an empty one.',
     'Stop the server and run: npm run restore -- FILE. What is here is moved aside then, not deleted.',
   ],
   'not-a-backup': ({ why }) => [
-    `This cannot be put back: ${why}.`,
+    `This can’t be restored: ${why}.`,
     'Choose a file that Back up, or npm run backup, has made. Files of single jobs go to Import a file.',
   ],
   'not-a-picture': ({ said }) => [
@@ -237,16 +237,16 @@ const REFUSALS = {
   ],
   'damaged-file': ({ how }) => [
     `The file is damaged or was cut off: ${how}.`,
-    'Copy it again from where it was saved; nothing of it was taken in.',
+    'Copy it again from where it was saved; nothing was imported.',
   ],
   'not-found': ({ what, id }) =>
     what === 'work'
-      ? ['This work is not known here any more.', 'The server may have restarted. Try again.']
+      ? ['This task no longer exists.', 'The server may have restarted. Try again.']
       : [`There is no ${what} ${id}.`, `Look at the list of ${what}s for those that there are.`],
   'not-waiting': ({ state }) =>
     state
-      ? [`This is ${state}: there is nothing to go on with.`, 'Begin it anew.']
-      : ['This file was not looked through, or was taken in already.', 'Choose it again.'],
+      ? [`This is ${state}: there is nothing to go on with.`, 'Start again.']
+      : ['This file wasn’t checked, or is already imported.', 'Choose it again.'],
   'invalid-requirement': ({ where, hint }) => [`${where} does not fit.`, String(hint)],
 } satisfies Record<string, Say>;
 

@@ -34,7 +34,7 @@ const CALM: ReadonlySet<Whole> = new Set(['passes', 'wiring-and-contacts-pass', 
 
 /** What the job wants next, in a line. `tone` says whether it is a hazard, wants another look, or is plain. */
 export function nextWords({ route, settingName, trouble, members }: OnTheBench): NextWords {
-  if (trouble !== null) return { text: `This job cannot be read: ${trouble}`, tone: 'brick' };
+  if (trouble !== null) return { text: `Can’t open this job: ${trouble}`, tone: 'brick' };
   if (members)
     return {
       text:
@@ -62,7 +62,7 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
     case 'find-positions':
       return { text: 'Map: are there more positions?', tone: 'plain' };
     case 'tangled':
-      return { text: 'Map: too tangled: take readings back', tone: 'amber' };
+      return { text: 'Map: readings conflict too much; undo some', tone: 'amber' };
     case 'contradiction':
       return { text: `Map: ${plural(next.count, 'contradiction')}`, tone: 'amber' };
     case 'look-again':
@@ -81,6 +81,6 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
     case 'signed':
       return next.whole
         ? { text: `Signed off by ${next.by}`, tone: 'plain' }
-        : { text: `Signed by ${next.by}, not all of it done`, tone: 'amber' };
+        : { text: `Signed by ${next.by}, some checks not done`, tone: 'amber' };
   }
 }

@@ -42,7 +42,7 @@ export function verdictHeadline({ whole, open }: Pick<Judgement, 'whole' | 'open
 }
 
 const partly = (open: readonly Open[]): string =>
-  open.some(({ code }) => code === 'said-in-part') ? ' where something is said' : '';
+  open.some(({ code }) => code === 'said-in-part') ? ' where specified' : '';
 
 /** A line that fails; of the pattern, what differs. */
 function failsWords(open: Open): string[] {
@@ -85,15 +85,15 @@ export const faultWords = (map: SwitchMap): string[] =>
 function openWords(open: Open): string {
   switch (open.code) {
     case 'nothing-mapped':
-      return 'Nothing is read yet.';
+      return 'Nothing measured yet.';
     case 'disputed':
       return `${plural(open.count, 'contradiction')} between readings.`;
     case 'not-complete':
       return open.pairs > 0 ? `${plural(open.pairs, 'pair')} not known.` : 'The map is not complete.';
     case 'in-circuit':
-      return 'Some was read with the wires on, which proves nothing.';
+      return 'Some readings were taken with the wires on, which proves nothing.';
     case 'nothing-expected':
-      return 'Nothing says what it should do.';
+      return 'You haven’t said what it should do.';
     case 'differs':
       return [
         ...(open.missing > 0 ? [`${open.missing} missing`] : []),
@@ -104,7 +104,7 @@ function openWords(open: Open): string {
     case 'questions':
       return `${plural(open.count, 'question')} open.`;
     case 'said-in-part':
-      return 'What it should do is said only in part.';
+      return 'What it should do is only partly specified.';
     case 'not-in-ohms':
       return `${plural(open.contacts, 'contact')} not measured in ohms.`;
     case 'not-repeated':
@@ -122,15 +122,15 @@ function openWords(open: Open): string {
 export function settlesWords(open: Open): string {
   switch (open.code) {
     case 'nothing-mapped':
-      return 'Begin the map';
+      return 'Start the map';
     case 'disputed':
       return 'Read again what disagrees';
     case 'not-complete':
-      return 'Go on with the map';
+      return 'Continue the map';
     case 'in-circuit':
       return 'Take the wires off and read again';
     case 'nothing-expected':
-      return 'Say what it should do';
+      return 'Enter what it should do';
     case 'differs':
       return 'See what differs';
     case 'fails':
@@ -138,7 +138,7 @@ export function settlesWords(open: Open): string {
     case 'questions':
       return `Answer ${plural(open.count, 'question')}`;
     case 'said-in-part':
-      return 'Say the rest of what it should do';
+      return 'Enter the rest of what it should do';
     case 'not-in-ohms':
       return `Read ${plural(open.contacts, 'closed contact')} in ohms`;
     case 'not-repeated':

@@ -27,7 +27,7 @@ export const LINK_WORDS: Record<LinkKind, string> = {
 };
 
 export const PATH_PRESET_WORDS: Record<PathPreset, string> = {
-  heater: 'Heats',
+  heater: 'Heater',
   motor: 'Motor with brushes',
   fan: 'Fan, no brushes',
   lamp: 'Lamp',
@@ -104,10 +104,10 @@ export function foundWords(links: readonly PathLink[], { seen, leaks }: PathVerd
 
 /** What the tests say, as a heading and what it means. */
 export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: string }> = {
-  empty: { title: 'No path yet', about: 'Take the machine that is nearest, then tap links in and out.' },
+  empty: { title: 'No path yet', about: 'Pick the closest machine, then add or remove parts.' },
   looking: {
     title: 'Still looking',
-    about: 'One fault is assumed, as is usual; the tests decide, not the odds.',
+    about: 'One fault is assumed, as is usual; only tests decide.',
   },
   switch: { title: 'It is the switch', about: 'The switch failed a test of its own. Map it to see how.' },
   'switch-and-more': {

@@ -122,9 +122,9 @@ function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
   const line = 'line' in trouble ? lineWords(trouble.line, supply).text : '';
   switch (trouble.code) {
     case 'not-begun':
-      return 'The switch is still in the machine, and no safety list has been begun.';
+      return 'The switch is still in the machine, and no safety list has been started.';
     case 're-energised':
-      return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}: what was proved dead is no longer proved. Begin the list again.`;
+      return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}: what was proved dead is no longer proved. Start the list again.`;
     case 'unanswered':
       return `Not answered: ${line}.`;
     case 'before-isolation':
@@ -154,7 +154,7 @@ function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
     case 'out-of-order':
       return `“${lineWords(trouble.before, supply).text}” was answered after “${line}”. Prove it again, in order.`;
     case 'unsigned':
-      return 'Nobody answers for the list yet: say who did it.';
+      return 'Not signed yet: say who did it.';
   }
 }
 
@@ -174,9 +174,9 @@ function proofWords(trouble: ProofTrouble): string {
     case 'wrong-dial':
       return `${pair}: read with the dial on ${trouble.wanted}; on the other one this supply is not seen.`;
     case 'reference-unproved':
-      return `Nought against ${trouble.point} counts for nothing: it did not show the supply against a live conductor before isolation. It may not be joined to earth at all.`;
+      return `0 V against ${trouble.point} proves nothing: it didn’t show the supply against a live conductor before isolation. It may not be earthed at all.`;
     case 'pair-unproved':
-      return `Nought from ${pair} counts for nothing${at(trouble.positions)}: that pair did not show the supply there before isolation. Two live wires of one line read 0 V between them.`;
+      return `0 V from ${pair} proves nothing${at(trouble.positions)}: that pair did not show the supply there before isolation. Two live wires of one line read 0 V between them.`;
     case 'conductor-unproved':
       return `Not proved dead: ${trouble.point}${at(trouble.positions)}.`;
     case 'earth-not-said':
@@ -202,6 +202,6 @@ export function troubleList(troubles: readonly SafetyTrouble[], supply: SupplyKi
 
 /** What was done about bare conductors that stay behind. */
 export const BARE_END_WORDS: Record<BareEnds, string> = {
-  capped: 'Capped or tagged, each one',
+  capped: 'All capped or tagged',
   none: 'None left behind',
 };

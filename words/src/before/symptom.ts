@@ -12,13 +12,13 @@ export const SYMPTOM_WORDS: Record<Symptom, string> = {
 };
 
 export const FIRST_TEST_WORDS: Record<FirstTest, string> = {
-  'whole-at-the-plug': 'The whole machine at its plug, handle off and on: that splits it in two.',
+  'whole-at-the-plug': 'The whole machine at its plug, handle off and on: this halves the search.',
   'flex-while-measuring': 'Flex the cord at both ends and move each wire while you measure.',
   'work-the-handle': 'Work the handle ten times between readings.',
   'off-must-be-open': 'At OFF every switched pair must read open: a welded contact does not.',
   'leak-to-frame': 'To the frame, and across open contacts: a leak keeps things half on.',
   'ohms-under-load': 'Ohms of each closed contact, and brushes before the switch.',
-  'leads-of-the-motor': 'Which two leads change over, and whether somebody swapped two wires.',
+  'leads-of-the-motor': 'Which two leads change over, and check whether two wires were swapped.',
   'look-inside': 'Look before you measure: springs, dirt, rotor in register.',
   'brake-contact': 'At rest the brake contact must be closed.',
 };

@@ -9,4 +9,4 @@ export const passingWords = (passing: Passing | null): string =>
       : `not seen in ${passing.passes === 1 ? 'one pass' : `${passing.passes} passes`}`;
 
 export const BETWEEN_NOTE =
-  'A lead on each throw, turn slowly. A meter is slower than a contact: what it does not show may still be there.';
+  'Put a lead on each throw and turn slowly. A contact can be faster than the meter, so what it misses may still happen.';

@@ -46,7 +46,7 @@ export function causeWords(
         );
         return `${detents} ${cause.by > 0 ? 'early' : 'late'}: ${ends.join(' and ')} empty`;
       }
-      return `put together ${detents} off: each position does what the one ${many === 1 ? '' : `${many} places `}${cause.by > 0 ? 'after' : 'before'} it should`;
+      return `assembled ${detents} off: each position does what the one ${many === 1 ? '' : `${many} places `}${cause.by > 0 ? 'after' : 'before'} it should`;
     }
     case 'reversed':
       return 'the positions run the other way round';
@@ -86,7 +86,7 @@ export function tieWords(explanations: readonly (readonly Cause[])[]): string {
 }
 
 /** Before a contact is condemned. */
-export const WORK_IT_WORDS = 'Before a contact is condemned: work the handle ten times and read it again.';
+export const WORK_IT_WORDS = 'Before you condemn a contact, work the handle ten times and measure again.';
 
 /** Why a text is no expected table, where, and what would be right. */
 export function textTroubleWords(structure: Structure, { code, line, at }: TextTrouble): string {
@@ -133,9 +133,9 @@ export function rowsTroubleWords(
 export function sourceWords(source: ExpectedTable['source']): string {
   switch (source.kind) {
     case 'drawn':
-      return 'As clicked in by hand';
+      return 'Filled in by hand';
     case 'text':
-      return 'As typed in';
+      return 'Typed in';
     case 'library':
     case 'ordinary':
       return source.name;

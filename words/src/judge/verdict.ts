@@ -109,7 +109,7 @@ export const CONTACT_WORDS: Record<ContactVerdict, string> = {
 export function limitWords(limit: ContactLimit): string {
   switch (limit.school) {
     case 'fixed':
-      return `at most ${ohms(limit.ohms)}, whatever it carries`;
+      return `at most ${ohms(limit.ohms)}, for any load`;
     case 'hard-zero':
       return 'no resistance the meter can detect';
     case 'load':
@@ -120,7 +120,7 @@ export function limitWords(limit: ContactLimit): string {
 /** Ohms with what the meter may be out by; the drop and heat at the load. */
 export function judgedWords({ ohms: value, uncertainty, byDrop, drop, heat }: JudgedContact): string {
   if (value === null) return '';
-  const sure = `${ohms(value)} ± ${ohms(uncertainty)}${byDrop ? ', by its drop' : ''}`;
+  const sure = `${ohms(value)} ± ${ohms(uncertainty)}${byDrop ? ' (voltage drop)' : ''}`;
   if (drop === null || heat === null) return sure;
   const millivolts = Math.round(drop * 1000);
   return `${sure}; about ${millivolts} mV${heat.warns ? `, ${heat.watts.toFixed(1)} W: it gets warm` : ''}`;
@@ -128,12 +128,12 @@ export function judgedWords({ ohms: value, uncertainty, byDrop, drop, heat }: Ju
 
 /** What would tell, where the meter cannot. */
 export const WOULD_TELL =
-  'What would tell: ten strokes, clean, then 1 to 5 A from a limited supply of at most 6 V, and millivolts across the lugs.';
+  'To decide: work it ten times, clean it, then pass 1 to 5 A from a limited supply of at most 6 V and measure millivolts across the lugs.';
 
 export const WORK_WORDS: Record<WorkDone, string> = {
   cleaned: 'cleaned',
   rebuilt: 'rebuilt',
-  'contact-bent': 'a contact bent',
+  'contact-bent': 'contact re-bent',
   other: 'worked on',
 };
 
@@ -141,7 +141,7 @@ export const WORK_WORDS: Record<WorkDone, string> = {
 export const CYCLING_WORDS: Record<CyclingAct | 'end', string> = {
   miss: 'It missed',
   stick: 'It stuck',
-  'drop-out': 'It dropped out',
+  'drop-out': 'It cut out',
   undo: 'Take back',
   end: 'End',
 };

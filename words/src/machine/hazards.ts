@@ -35,7 +35,7 @@ function whereWords({ hazard, combination, handle }: FoundHazard, { job, machine
   const here = standingsWords(handles, combination, job);
   const passing = handle === null ? undefined : handles[handle];
   if (!passing) return handles.length === 1 ? `At ${here}` : `With ${here}:`;
-  if (handles.length > 1) return `With ${here}, while ${handleName(passing, job)} goes a step on,`;
+  if (handles.length > 1) return `With ${here}, while ${handleName(passing, job)} moves one step,`;
   return `From ${here} to ${'to' in hazard ? standingName(passing, hazard.to as SettingId) : '?'}`;
 }
 
@@ -100,7 +100,7 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
     case 'phase-lost':
       return `${name} has lost a phase: it may not start, or run overloaded and burn out.`;
     case 'reversed-at-once':
-      return `${name} is turned about with no stop between: a running motor may go on, and an arc may carry over.`;
+      return `${name} reverses without stopping: a running motor may keep turning, and an arc may carry over.`;
     case 'start-stays':
       return `the start winding of ${name} stays energised and will burn out.`;
     case 'no-start':

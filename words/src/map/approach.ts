@@ -22,7 +22,7 @@ export const ORDER_WORDS: Record<Order, { short: string; name: string; hint: str
   time: {
     short: 'By time',
     name: 'By time',
-    hint: 'Whatever settles most a second with these hands.',
+    hint: 'Whatever is fastest for you.',
   },
   expected: {
     short: 'What it looks like',

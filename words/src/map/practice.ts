@@ -31,7 +31,7 @@ export const METER_FAULT_WORDS: Record<keyof MeterFaults, string> = {
 
 /** How a switch was put together wrong; what it should do is then known. */
 export const MISASSEMBLY_WORDS: Record<Misassembly, string> = {
-  shifted: 'Put together one detent off',
+  shifted: 'Assembled one detent off',
   reversed: 'The positions run the other way round',
   swapped: 'Two wires are swapped',
   bridged: 'Two lugs are bridged',

@@ -39,9 +39,7 @@ export function actWords(lines: readonly TapeLine[], structure: Structure): ActW
   const told = lines.filter(({ evidence }) => evidence.says !== 'parts');
   const each = (line: TapeLine) => {
     const what = held ? shortSettingName(structure, line.reading.setting) : blacks([line]);
-    return line.evidence.because === 'sounded'
-      ? `${what} sounded`
-      : `${what} ${evidenceWords(line.evidence)}`;
+    return line.evidence.because === 'sounded' ? `${what} beeped` : `${what} ${evidenceWords(line.evidence)}`;
   };
   const standing = STANDING_WORDS[first.standing];
   const result =

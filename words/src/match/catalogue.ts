@@ -7,11 +7,11 @@ export function csvTroubleWords({ column, code, text, problem }: CsvTrouble): st
     case 'missing':
       return `${column}: empty, and an entry needs it.`;
     case 'not-a-number':
-      return `${column}: “${text}” is no number. Write one such as 12,5 or leave it empty.`;
+      return `${column}: “${text}” isn’t a number. Enter one such as 12,5, or leave it blank.`;
     case 'doubtful-number':
       return `${column}: “${text}” may stand for thousands or for a part of one. Write 10000, or 10 if that is meant.`;
     case 'not-a-choice':
-      return `${column}: “${text}” is none of what may stand there. Leave it empty where it is not known.`;
+      return `${column}: “${text}” isn’t one of the allowed values. Leave it blank if you don’t know.`;
     case 'not-yes-or-no':
       return `${column}: “${text}” is neither yes nor no.`;
     case 'not-a-position':
@@ -19,7 +19,7 @@ export function csvTroubleWords({ column, code, text, problem }: CsvTrouble): st
     case 'not-positions':
       return `${column}: “${text}”: write the positions counted from 1, such as 1 3, or none.`;
     case 'not-a-rating':
-      return `${column}: “${text}” cannot be read. Write motor 4 A 250 V ac; lamp 2 A.`;
+      return `${column}: “${text}” isn’t understood. Write motor 4 A 250 V ac; lamp 2 A.`;
     case 'open-quote':
       return `${column}: “${text}” has a quote that is not closed.`;
     case 'stands-alone':

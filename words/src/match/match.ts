@@ -22,7 +22,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'jumpers-live': (many) =>
     `${many === '1' ? 'One junction is' : `${many} junctions are`} added: they stay live, each has to be insulated and enclosed.`,
   'supplies-meet-in-spare': (at) =>
-    `In ${at}, which is to spare, two supplies meet: a short unless a stop keeps the handle from it.`,
+    `In ${at}, a spare position, two supplies meet: a short unless a stop keeps the handle from it.`,
   'supplies-meet-in-passing': () => 'It makes before it breaks: two supplies meet while the handle passes.',
   'in-passing-unknown': () => 'Does it break before it makes? If not, two supplies meet in passing.',
   'makes-before-lost': () =>
@@ -43,7 +43,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'ac-rating-on-dc': (load) =>
     `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
   'rating-lower': (load) => `${load}: it is rated for less than it takes.`,
-  'start-lower': (load) => `${load}: in its first moment it takes more than this may close onto.`,
+  'start-lower': (load) => `${load}: its inrush current exceeds this switch’s rating.`,
   'volts-lower': (load) => `${load}: it is rated for a lower voltage.`,
   'rating-unknown': (load) => `${load}: what is it rated for with such a load, at that voltage, AC or DC?`,
   'minimum-not-reached': (load) => `${load}: it is less than its contacts need to stay clean.`,
@@ -55,21 +55,21 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'protection-unknown': () => 'How well does it keep out dust and water?',
   'direct-opening-lost': () => 'The old one is forced open by the hand; this one is not.',
   'direct-opening-unknown': () => 'Is it forced open by the hand, as the old one is?',
-  'no-volt-release-unknown': () => 'Does it fall off when the supply fails, as the old one does?',
-  'off-lost': () => 'OFF was said not to matter: it is not looked for that anything can be switched off.',
+  'no-volt-release-unknown': () => 'Does it drop out when power fails, as the old one does?',
+  'off-lost': () => 'You said OFF doesn’t matter, so we didn’t check that anything can be switched off.',
   'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
   'rest-contact-changed': (at) =>
-    `At ${at}, where the handle rests, a contact does otherwise than in the old one: a stop or a brake may hang on it.`,
+    `At ${at}, where the handle rests, a contact differs from the old one: a stop or a brake may depend on it.`,
   'brake-lost': (load) => `${load} is not braked any more where it was braked.`,
   'live-at-off': (load) => `${load} stays live where it was cut off on every side.`,
   'runs-on': (load) => `${load} runs where it should be stopped: the stop is lost.`,
-  'load-differs': (load) => `${load} does otherwise in the machine than it should.`,
+  'load-differs': (load) => `${load} doesn’t do what it should in the machine.`,
   'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
   'spare-feeds': (at) =>
-    `In ${at}, which is to spare, something in the machine runs: fit a stop, or accept it.`,
-  'contact-differs': (at) => `At ${at} something that does not matter does otherwise.`,
+    `In ${at}, a spare position, something in the machine runs: fit a stop, or accept it.`,
+  'contact-differs': (at) => `At ${at} something that doesn’t matter differs.`,
   'no-volt-release-lost': () =>
-    'The old one falls off when the supply fails. This one doesn’t: the machine restarts by itself when power comes back.',
+    'The old one drops out when power fails. This one doesn’t: the machine restarts by itself when power comes back.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',
   'earth-unknown': () => 'Has it an earth terminal, and an insulated shaft, as the old one has?',
   'insulated-shaft-lost': () => 'The old one’s shaft is insulated; this one’s is not.',
@@ -170,7 +170,7 @@ export function behaviourTroubleWords({ code, line, at }: BehaviourTrouble): str
     case 'no-colon':
       return `Line ${line}: “${at}” has no colon. Write the position, a colon, and what joins there: LOW: 1-2.`;
     case 'not-a-join':
-      return `Line ${line}: “${at}” is no join. Write terminals with hyphens between: 1-2, or 1-2-5.`;
+      return `Line ${line}: “${at}” isn’t a join. Write terminals with hyphens between: 1-2, or 1-2-5.`;
     case 'nothing-joins':
       return 'Nothing joins in any position. Write at least one join, such as ON: 1-2.';
     case 'too-many':

@@ -3,13 +3,13 @@ import type { Structure } from '@which-way/core/switch';
 import { pairWords } from '../terminals.js';
 
 const WORDS: Record<PlainLabel, string> = {
-  'take-it': 'Take it',
-  'it-sounds': 'It sounds',
+  'take-it': 'Enter',
+  'it-sounds': 'It beeps',
   done: 'Done',
   none: 'None',
   silent: 'Silent',
   'over-range': 'OL',
-  'all-sounded': 'All sounded',
+  'all-sounded': 'All beeped',
   'touch-each': 'Touch each',
   'sweep-with-meter': 'Sweep with the meter',
   'turn-with-meter': 'Turn with the meter',
@@ -37,7 +37,7 @@ const WORDS: Record<PlainLabel, string> = {
 export function answerWords(structure: Structure, label: Label): string {
   switch (label.code) {
     case 'sounded-done':
-      return `${label.count} sounded, done`;
+      return `${label.count} beeped, done`;
     case 'silent-clips':
       return `${label.count} silent`;
     case 'read-again':

@@ -2,9 +2,9 @@ import { KEY_TABLE, type Does } from '@which-way/core/probing';
 
 /** What each key of the Map does, for the help and the guide. */
 export const KEY_WORDS: Record<Does, string> = {
-  take: 'Done; it sounds; take what was typed; with the simulated meter: measure',
-  none: 'None sounded; open',
-  'type-label': 'Type a terminal’s label, Enter after each: it sounded',
+  take: 'Done; it beeps; enter what was typed; with the simulated meter: measure',
+  none: 'None beeped; open',
+  'type-label': 'Type a terminal’s label, Enter after each: it beeped',
   'type-value': 'A terminal and its ohms: 0,3  2k2  OL',
   'type-pair': 'Read a pair of your own choice; 2-5=OL answers it at once',
   'rub-out-or-undo': 'Delete what you typed, otherwise undo the last step (also Ctrl Z)',
@@ -17,7 +17,7 @@ export const KEY_WORDS: Record<Does, string> = {
   round: 'Back at the start: the handle goes round',
   lug: 'One more lug',
   approach: 'How to map; then 1 to 7 the way, t tone, o ohms, h clamp, c clips, q quick check, s seconds',
-  escape: 'Leave what was begun',
+  escape: 'Cancel',
   'sounds-speech': 'Sounds, speech: on or off',
   help: 'These keys',
 };

@@ -7,8 +7,8 @@ import { terminalList, terminalName } from '../terminals.js';
 const PLAIN = {
   'leaks-kept':
     'Damp or dirty? Three leaks stayed with your hands off. From now on leaks are kept without asking again.',
-  'nothing-tapped': 'Nothing is tapped. If none sounded, press Space; else tap those that did.',
-  'some-tapped': 'Some are tapped. Press Enter when they are all; or Escape to begin it again.',
+  'nothing-tapped': 'Nothing selected. If none beeped, press Space; otherwise tap those that did.',
+  'some-tapped': 'Press Enter when you’ve tapped them all, or Escape to start over.',
   'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',
   'no-value-asked': 'No value is asked now. Type two terminals, such as 1-2, to read a pair.',
 };
@@ -74,7 +74,7 @@ const OWN_PAIR = 'For a pair of your own choice press “Another pair” or type
 
 /** What is wrong with the pairs of a quick check; `wrong`: the part that is none. */
 export const wrongPairWords = (wrong: string | null): string =>
-  `${wrong === null ? 'No pair is named' : `“${wrong}” is no pair of terminals`}. Name pairs such as 1-2, 3-4.`;
+  `${wrong === null ? 'No pair is named' : `“${wrong}” isn’t a pair of terminals`}. Name pairs such as 1-2, 3-4.`;
 
 /** Clips that made no contact when they were touched: a new one is put on again, what the others parted is asked again. */
 function silentClipsWords(

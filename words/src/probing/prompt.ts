@@ -173,11 +173,10 @@ const CHECK_WORDS: Record<CheckDue, string> = {
 };
 
 function zeroWords(simulated: boolean, sense: Sense): string {
-  if (simulated)
-    return 'The first reading is the zero: the leads’ own ohms, taken off every reading after it.';
+  if (simulated) return 'The first reading is the zero: the leads’ own ohms, subtracted from later readings.';
   return sense === 'tone'
-    ? 'Dial on the beeper, red lead not in A. It must sound.'
-    : 'Dial on ohms, red lead not in A. Type what it shows: it is taken off every reading after it.';
+    ? 'Dial on the beeper, red lead not in A. It must beep.'
+    : 'Dial on ohms, red lead not in A. Type what it shows: it is subtracted from later readings.';
 }
 
 /** An ask in a few words, as what comes after the present one. */
@@ -254,7 +253,7 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
     const there = handleLeftAt(map) === only;
     return {
       turn: there ? null : settingMoveWords(structure, only, place),
-      big: moves === '' ? 'Does it sound?' : hands,
+      big: moves === '' ? 'Does it beep?' : hands,
       small: `${held} Handle ${there ? 'stays at' : 'at'} ${place}.`,
       red: null,
     };
@@ -262,7 +261,7 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
   const work = workWord(structure.actuators[0]?.form);
   return {
     turn: null,
-    big: moves === '' ? `${work}: which sounded?` : `${hands}. ${work}: which sounded?`,
+    big: moves === '' ? `${work}: which beeped?` : `${hands}. ${work}: which beeped?`,
     small: `Handle through ${places}. ${held}`,
     red: null,
   };
@@ -279,10 +278,10 @@ function clipsWords(map: SwitchMap, { prompt, change }: Extract<Task, { kind: 'c
   ].join(', ');
   const lone = prompt && [prompt.ask.red].flat().length > 1 ? 'black' : 'red';
   const each =
-    touch.length === 1 ? 'It must sound' : 'Each must sound: one dead clip spoils every reading made with it';
+    touch.length === 1 ? 'It must beep' : 'Each must beep: one dead clip spoils every reading made with it';
   return {
     turn: off.length > 0 ? `Take off the clips on ${list(off)}` : null,
-    big: put === '' ? `Put the clip on ${list(touch)} on anew` : `${put[0]?.toUpperCase()}${put.slice(1)}`,
+    big: put === '' ? `Clip ${list(touch)} on again` : `${put[0]?.toUpperCase()}${put.slice(1)}`,
     small: `Then touch ${lone} to ${list(touch)}. ${each}. Tap one that is silent.`,
     red: null,
   };
@@ -296,7 +295,7 @@ function closingWords(map: SwitchMap, touch: readonly TerminalId[]): PromptWords
     turn: null,
     big:
       touch.length === 1 ? `Touch the clip on ${clips} once more` : `Touch the clips on ${clips} once more`,
-    small: `Before you take clips off: touch ${lone} to the bare lug and wiggle the clip. It must still sound; tap any that is silent.`,
+    small: `Before you take clips off: touch ${lone} to the bare lug and wiggle the clip. It must still beep; tap any that is silent.`,
     red: null,
   };
 }

@@ -12,7 +12,7 @@ export const KNOWN_WORDS: Record<KnownBy, string> = {
   said: 'reported by a person',
   measured: 'measured',
   follows: 'follows from readings',
-  'worked-out': 'worked out from what was said and read',
+  'worked-out': 'calculated from what was entered and measured',
   signed: 'signed',
   'not-known': 'not known',
 };

@@ -31,7 +31,7 @@ export const REPORT_PART_WORDS: Record<ReportPart, string> = {
   table: 'Truth table',
   picture: 'Pictures of the positions',
   verdict: 'Verdict',
-  replacement: 'What takes its place',
+  replacement: 'Replacement',
   transfer: 'Wires',
   tests: 'Tests',
   'not-tested': 'What was not tested',

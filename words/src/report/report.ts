@@ -181,7 +181,7 @@ function replacement({ map }: ReportSource): Section {
         facts('said', ...chosen.accepted.map((one) => `Accepted: ${acceptedWords(map, chosen, one)}`)),
       ]
     : [];
-  return { part: 'replacement', heading: 'What takes its place', pieces };
+  return { part: 'replacement', heading: 'Replacement', pieces };
 }
 
 function photos({ map }: ReportSource): Section {

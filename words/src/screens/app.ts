@@ -4,8 +4,8 @@ export const APP_TEXT = {
   thereIsNothingAtThis: 'There is nothing at this address.',
   goToTheBench: 'Go to the bench',
   whereAllJobsAre: ', where all jobs are.',
-  thisPageDoesNotOpen: 'This page does not open',
-  thisPageDoesNotOpen2: 'This page does not open just now.',
+  thisPageDoesNotOpen: 'This page can’t open',
+  thisPageDoesNotOpen2: 'This page can’t open right now.',
   eitherItIsNotKept:
     'Either it is not kept in this browser and the server does not answer, or it has a fault. What was entered is kept.',
   tryAgain: 'Try again',

@@ -4,9 +4,9 @@ export const SERVE_TEXT = {
   portIsTakenByAnother: (asked: string | number) =>
     `Port ${asked} is taken by another program (EADDRINUSE), perhaps by another Which Way.\nGive another one with --port NUMBER, or none: then a free one is found.`,
   freshWouldBeginAnewIn: (folder: string | number) =>
-    `--fresh would begin anew in ${folder}, where there is a bench already.\nAdd --yes to move that aside (nothing is deleted), or leave --fresh out. Nothing was changed.`,
+    `--fresh would start over in ${folder}, where there is a bench already.\nAdd --yes to move that aside (nothing is deleted), or leave --fresh out. Nothing was changed.`,
   thereIsABenchIn: (folder: string | number) =>
-    `There is a bench in ${folder}.\nIt will be moved aside, not deleted. Type yes to begin anew: `,
+    `There is a bench in ${folder}.\nIt will be moved aside, not deleted. Type yes to start over: `,
   nothingWasChanged: 'Nothing was changed.',
   whatWasThereIsIn: (aside: string | number) => `What was there is in ${aside} now.\n`,
   theServerHasStoppedEverything: (reason: string | number) =>

@@ -124,7 +124,7 @@ function formWords({ groups, settings }: SwitchIdentity): string {
   });
   if (forms.length === 0) return '';
   const tell = forms.some((form) => form.endsWith('form C or D'))
-    ? ' Whether it breaks before it makes, a meter does not tell.'
+    ? ' A meter can’t show whether it breaks before it makes.'
     : '';
   return `Contact ${forms.join('; ')}.${tell}`;
 }

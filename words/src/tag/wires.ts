@@ -52,9 +52,9 @@ export const MECHANICS_WORDS: Record<MechanicsField, { label: string; unit: 'mm'
   'cut-out': { label: 'Cut-out', unit: 'mm', hint: 'such as 22.2 x 30' },
   bushing: { label: 'Bushing', unit: null, hint: 'such as M10 x 0.75, 9 mm long' },
   'shaft-diameter': { label: 'Shaft, across', unit: 'mm', hint: 'such as 6, flat 4.5' },
-  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: 'to its end' },
+  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: 'to the tip' },
   depth: { label: 'Depth behind the panel', unit: 'mm', hint: 'lugs and bent wires included' },
-  connector: { label: 'Connector', unit: null, hint: 'pins, pitch, keyed how' },
+  connector: { label: 'Connector', unit: null, hint: 'pins, pitch, keying' },
   terminations: { label: 'Terminations', unit: null, hint: 'such as 4.8 mm tabs, solder lugs' },
   environment: { label: 'Where it lives', unit: null, hint: 'such as dust, splashes, heat, salt' },
 };

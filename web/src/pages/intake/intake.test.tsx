@@ -117,7 +117,7 @@ describe('a picture file', () => {
 describe('repair or replace', () => {
   it('says what is missing, then which way it leans, and keeps the limit apart', async () => {
     const { written } = await renderJob(<WorthPage />, []);
-    expect(screen.getByText('It cannot be said yet')).toBeVisible();
+    expect(screen.getByText('Not enough information yet')).toBeVisible();
     for (const [label, value] of [
       [/^The part/, '12'],
       [/^Time/, '45'],

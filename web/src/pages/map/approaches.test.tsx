@@ -15,14 +15,14 @@ describe('other ways of mapping', () => {
   it('holds a pair and asks in which positions it sounded: by number, and none by one key', async () => {
     const { described, checked, approached } = aSwitch(3, 3);
     const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'pair' })]);
-    await prompted('Red to 1, black to 2. Turn: which sounded?');
+    await prompted('Red to 1, black to 2. Turn: which beeped?');
     type('9');
     expect(screen.getByText(/There is no position “9”/)).toBeVisible();
     key('Escape');
     type('2');
-    expect(screen.getByRole('button', { name: /Position 2.*sounded/ })).toBeVisible();
+    expect(screen.getByRole('button', { name: /Position 2.*beeped/ })).toBeVisible();
     key('Enter');
-    await prompted('Black to 3. Turn: which sounded?');
+    await prompted('Black to 3. Turn: which beeped?');
     key(' ');
     await until(() => expect(written('answered')).toHaveLength(2));
     const [first] = written('answered');
@@ -41,16 +41,16 @@ describe('other ways of mapping', () => {
       checked,
       approached({ order: 'time', clips: 8 }),
     ]);
-    await prompted('Red to 1, black to 2. Turn: which sounded?');
+    await prompted('Red to 1, black to 2. Turn: which beeped?');
     key(' ');
     await prompted('Red clips on 1, 2');
     expect(screen.getByTestId('prompt-small').textContent).toContain(
-      'Then touch black to 1, 2. Each must sound',
+      'Then touch black to 1, 2. Each must beep',
     );
     expect(screen.getByTestId('tie-red')).toBeVisible();
     type('2');
     key('Enter');
-    await prompted('Put the clip on 2 on anew');
+    await prompted('Clip 2 on again');
     expect(screen.getByRole('status').textContent).toContain('The clip on 2 was silent');
     await until(() =>
       expect(written('clips-touched')).toEqual([
@@ -66,12 +66,12 @@ describe('other ways of mapping', () => {
     type('1');
     expect(screen.getByRole('status').textContent).toContain('That clip is already proven');
     key('Escape', 'Enter');
-    await prompted('Black to 3. Turn: which sounded?');
+    await prompted('Black to 3. Turn: which beeped?');
     key(' ');
     await prompted('Red clips on 3');
     await until(() => expect(written('answered').at(-1)?.act).toBe('bundle'));
     key('Enter');
-    await prompted('Black to 4. Turn: which sounded?');
+    await prompted('Black to 4. Turn: which beeped?');
     key('ArrowDown');
     // Who passes a bundle over is asked for pairs; what was read with is touched before it comes off.
     await prompted('Touch the clips on 1, 2 once more');

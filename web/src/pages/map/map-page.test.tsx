@@ -161,7 +161,7 @@ describe('the Map and what lies around the switch', () => {
   it('is shut with all reasons while the switch is in a machine that nobody made safe', async () => {
     const { described } = aSwitch(2, 1);
     const { job } = await renderJob(<MapPage />, [described], { outOfMachine: false });
-    expect(screen.getByRole('alert').textContent).toContain('no safety list has been begun');
+    expect(screen.getByRole('alert').textContent).toContain('no safety list has been started');
     expect(screen.queryByTestId('prompt')).toBeNull();
     press('It is out of the machine now');
     await prompted('Hold the leads together');

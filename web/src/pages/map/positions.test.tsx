@@ -70,7 +70,7 @@ describe('positions', () => {
     );
     type('OL');
     await until(() => expect(prompt()).toBe('Black to 2'));
-    await screen.findByText('Way back: otherwise at Position 2');
+    await screen.findByText('Way back: different at Position 2');
     expect(written('answered').at(-1)?.readings[0]?.fromOtherSide).toBe(true);
     type('0,3');
     await until(() => expect(screen.getByText(/1 of 2 read the same/)).toBeVisible());
@@ -133,7 +133,7 @@ describe('a quick check', () => {
     const panel = await screen.findByRole('dialog', { name: 'How to map' });
     fill(/^Quick check/, '2-9', panel);
     press('Check these', panel);
-    expect(screen.getByRole('alert').textContent).toContain('“2-9” is no pair');
+    expect(screen.getByRole('alert').textContent).toContain('“2-9” isn’t a pair');
     fill(/^Quick check/, '2-3, 3-4', panel);
     press('Check these', panel);
     key('Escape');

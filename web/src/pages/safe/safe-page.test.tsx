@@ -251,15 +251,15 @@ describe('the safety list on the screen', () => {
       ],
       { outOfMachine: false },
     );
-    expect(screen.getByText(/Nought against Box counts for nothing/)).toBeVisible();
+    expect(screen.getByText(/0 V against Box proves nothing/)).toBeVisible();
     expect(screen.getByText('Not proved dead: L.')).toBeVisible();
   });
 
   it('takes out of the machine with one line for what stays behind', async () => {
     const { written } = await renderJob(<SafePage />, [], { outOfMachine: true });
-    press('Capped or tagged, each one');
+    press('All capped or tagged');
     await until(() => expect(written('ends-capped')).toEqual([{ kind: 'ends-capped', ends: 'capped' }]));
-    await until(() => expect(screen.getByText('Capped or tagged, each one.')).toBeVisible());
+    await until(() => expect(screen.getByText('All capped or tagged.')).toBeVisible());
   });
 
   it('stops at a store of high voltage', async () => {

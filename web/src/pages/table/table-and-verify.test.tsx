@@ -129,8 +129,8 @@ describe('what it is, and what is wrong with it', () => {
   it('stands first in the trade’s words', async () => {
     await renderJob(<TablePage />, CHANGEOVER);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1-pole changeover, common 1');
-    expect(screen.getByText(/^Contact form C or D\. Whether it breaks before it makes/)).toBeVisible();
-    expect(screen.queryByRole('region', { name: 'Is that meant?' })).toBeNull();
+    expect(screen.getByText(/^Contact form C or D\. A meter can’t show whether it breaks before it makes/)).toBeVisible();
+    expect(screen.queryByRole('region', { name: 'Is this intended?' })).toBeNull();
   });
 
   it('names nothing while a fact is missing', async () => {
@@ -140,9 +140,9 @@ describe('what it is, and what is wrong with it', () => {
 
   it('asks of a bridged changeover first whether that is meant, and takes the answer back', async () => {
     const { written } = await renderJob(<TablePage />, BRIDGED);
-    const odd = () => screen.getByRole('region', { name: 'Is that meant?' });
+    const odd = () => screen.getByRole('region', { name: 'Is this intended?' });
     expect(odd().textContent).toContain('1 is joined to 2 and to 3 at once at DOWN.');
-    press('It is the fault', row('1 is joined to 2 and to 3'));
+    press('No, it’s the fault', row('1 is joined to 2 and to 3'));
     await until(() =>
       expect(written('odd-answered')[0]?.answers).toEqual([
         {
@@ -203,10 +203,10 @@ describe('what it is, and what is wrong with it', () => {
   it('finds at Verify what explains the differences, from a table that was typed in', async () => {
     const { written } = await renderJob(<VerifyPage />, BRIDGED);
     fill('From the diagram, one position per line', 'UP: 1-2\nDOWN 1-3');
-    press('Take it');
+    press('Use it');
     expect(screen.getByText(/^Line 2: “DOWN 1-3” has no position before a colon/)).toBeVisible();
     fill('From the diagram, one position per line', 'UP: 1-2\nDOWN: 1-3');
-    press('Take it');
+    press('Use it');
     await until(() => expect(written('expected')).toHaveLength(1));
     await until(() =>
       expect(

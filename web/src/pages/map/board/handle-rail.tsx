@@ -2,7 +2,6 @@ import { Hint } from '../../../controls/hint.js';
 import { isComplete } from '@which-way/core/continuity';
 import { tellTaleOf } from '@which-way/core/planner';
 import { type SettingId } from '@which-way/core/switch';
-import { type Value } from '@which-way/core/log';
 import { POSITION_NAME_LETTERS } from '@which-way/core/schema';
 import { Check, Trash2 } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -72,7 +71,13 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         else probing.act({ do: 'turn-to', setting: setting.id });
                       }}
                       aria-pressed={wanted ? value !== undefined : undefined}
-                      aria-description={wanted ? 'It sounded here' : here ? 'Give it a name' : 'Probe here'}
+                      aria-description={
+                        wanted
+                          ? HANDLE_RAIL_TEXT.itBeepedHere
+                          : here
+                            ? HANDLE_RAIL_TEXT.giveItAName
+                            : HANDLE_RAIL_TEXT.probeHere
+                      }
                     >
                       <StrandSample strand={strandOf(index)} width={30} />
                       <span className="min-w-0 grow">
@@ -84,7 +89,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         {wanted && (
                           <span className={`block ${value ? 'font-bold text-teal' : 'text-quiet'}`}>
                             {value
-                              ? foundWords(value)
+                              ? valueWords(value)
                               : probing.stepAt === setting.id
                                 ? HANDLE_RAIL_TEXT.now
                                 : HANDLE_RAIL_TEXT.tapIfItSounds}
@@ -120,9 +125,6 @@ export function HandleRail({ probing }: { probing: Probing }) {
 }
 
 /** What was found in a position. */
-const foundWords = (value: Value): string =>
-  value.kind === 'tone' ? (value.sounded ? 'sounded' : 'silent') : valueWords(value);
-
 /** By what reading positions without names are known, such as '1–3 closed'; those that have names need none. */
 function tellTaleWords(map: Probing['map']): Map<SettingId, string> {
   const { structure } = map;

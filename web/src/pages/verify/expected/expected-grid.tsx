@@ -117,7 +117,6 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
       </div>
       {comparison.unsaid > 0 && (
         <p className="no-print mt-3 flex flex-wrap items-center gap-3">
-          {EXPECTED_GRID_TEXT.ofText}
           {comparison.unsaid === 1 ? EXPECTED_GRID_TEXT.onePair : EXPECTED_GRID_TEXT.pairs(comparison.unsaid)}
           {EXPECTED_GRID_TEXT.nothingIsSaidNotCompared}
           <PlainButton onClick={() => onSet(allElseOpen(expected))}>

@@ -1,4 +1,4 @@
 /** What save menu says. */
 export const SAVE_MENU_TEXT = {
-  takeAway: ' Take away',
+  takeAway: ' Export',
 };

@@ -1,7 +1,7 @@
 /** What files says. */
 export const FILES_TEXT = {
   notSignedOut: 'Not signed out.',
-  takeInAWhichWay: 'Take in a Which Way file',
+  takeInAWhichWay: 'Import a Which Way file',
   takeInAFile: 'Import a file',
   library: 'Library',
   shopLists: 'Safety checklists',

@@ -1,10 +1,10 @@
 /** What keeping line says. */
 export const KEEPING_LINE_TEXT = {
   lastBackup: (formatDistanceToNowStrict: string | number) => `Last backup ${formatDistanceToNowStrict}.`,
-  noBackupOfThisBench: 'No backup of this bench was made yet.',
+  noBackupOfThisBench: 'Never backed up.',
   backUp: 'Back up',
-  backupToPutBack: 'Backup to put back',
-  putABackupBack: 'Put a backup back',
+  backupToPutBack: 'Backup to restore',
+  putABackupBack: 'Restore a backup',
   eventThatWas: 'event that was',
   eventsThatWere: 'events that were',
   isText: 'is',
@@ -12,7 +12,7 @@ export const KEEPING_LINE_TEXT = {
   savedOnceMissingFromThe: (count: string | number, value: string | number, value2: string | number) =>
     `${count} ${value} saved once ${value2} missing from the database`,
   anOlderCopyOfIt:
-    'An older copy of it stands in its place, or its disk has lost something. Open the jobs in the browsers where they were worked on: what those still hold is offered there. Or put back a newer backup.',
+    'An older copy of it stands in its place, or its disk has lost something. Open the jobs in the browsers where they were worked on: what those still hold is offered there. Or restore a newer backup.',
   iHaveSeenIt: 'I have seen it',
   isOnTheBenchAgain: (title: string | number) =>
     `${title} is on the bench again. Open it: its events are offered there.`,

@@ -2,7 +2,7 @@
 export const WORKS_PANEL_TEXT = {
   longWork: 'Long work',
   close: 'Close',
-  theFileWasNotTaken: 'The file was not taken in.',
+  theFileWasNotTaken: 'The file wasn’t imported.',
   nothingOfItStays: (stopped: string | number) => `${stopped}. Nothing of it stays.`,
   keepItOnAnotherDisk: 'Keep it on another disk than this one.',
   save: 'Save ',
@@ -18,9 +18,9 @@ export const WORKS_PANEL_TEXT = {
   and: 'and ',
   more: ' more',
   allOfItIsHere: 'All of it is here already.',
-  areSetAsideAndNot: ' are set aside and not taken in:',
-  takeOverItsShopLists: 'Take over its shop lists and code notes',
-  putItsShopListsAnd: 'Put its shop lists and code notes in the place of those here',
-  takeIn: 'Take in',
-  leaveIt: 'Leave it',
+  areSetAsideAndNot: ' are set aside and not imported:',
+  takeOverItsShopLists: 'Import its safety checklists and code notes',
+  putItsShopListsAnd: 'Replace the safety checklists and code notes here',
+  takeIn: 'Import',
+  leaveIt: 'Cancel',
 };

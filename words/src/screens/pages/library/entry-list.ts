@@ -4,7 +4,7 @@ export const ENTRY_LIST_TEXT = {
   position: (value: string | number) => `position ${value}`,
   springsBack: ', springs back',
   nothing: 'nothing',
-  nothingIsStatedBesidesThe: 'Nothing is stated besides the wiring.',
+  nothingIsStatedBesidesThe: 'Only the wiring is known.',
   picturesOf: (name: string | number) => `Pictures of ${name}`,
   aPictureOf: (name: string | number) => `A picture of ${name}`,
 };

@@ -15,5 +15,5 @@ export const FACT_FILTERS_TEXT = {
   inStock: 'in stock',
   partsAlone: 'parts alone',
   whatAnEntryDoesNot: 'What an entry does not state it is not found by: it may still have it.',
-  isNoNumberWriteOr: '” is no number: write 12 or 12.5.',
+  isNoNumberWriteOr: '” isn’t a number: enter 12 or 12.5.',
 };

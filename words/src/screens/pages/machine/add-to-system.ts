@@ -9,5 +9,5 @@ export const ADD_TO_SYSTEM_TEXT = {
   itsContact: 'Its contact',
   itsName: 'Its name',
   addIt: 'Add it',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
 };

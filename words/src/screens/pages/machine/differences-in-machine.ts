@@ -1,6 +1,6 @@
 /** What differences in machine says. */
 export const DIFFERENCES_IN_MACHINE_TEXT = {
-  whatTheSwitchDoesOtherwise: 'What the switch does otherwise',
+  whatTheSwitchDoesOtherwise: 'What the switch does differently',
   withTheSwitchAsIt: 'With the switch as it is',
   at: 'At ',
   isText: ' is',

@@ -1,7 +1,7 @@
 /** What machine page says. */
 export const MACHINE_PAGE_TEXT = {
   inTheMachine: 'In the machine',
-  itIsNotKnownYet: 'It is not known yet where the wires go.',
+  itIsNotKnownYet: 'We don’t know where the wires go yet.',
   sayAt: 'Say at',
   wiresAndJumpers: 'Wires and jumpers',
   whatEachWireBringsOr:

@@ -4,7 +4,7 @@ export const SYSTEM_PAGE_TEXT = {
   twoOnTheStairsA:
     'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. What each wire goes to is said once, and then every combination of their handles is worked out.',
   switchesAndDevices: 'Switches and devices',
-  itIsNotKnownYet: 'It is not known yet what they feed.',
+  itIsNotKnownYet: 'We don’t know what they feed yet.',
   sayInEachJobAt:
     'Say in each job at Tag wires, Wires and jumpers, what its wires bring or feed, and which go to another switch. What has one name in two jobs is one thing here.',
   whatTheMachineIsCalled: 'What the machine is called',

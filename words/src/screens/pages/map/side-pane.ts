@@ -4,7 +4,7 @@ export const SIDE_PANE_TEXT = {
   theScreenMayGoDark:
     'The screen may go dark by itself: this browser keeps it on only at a secure address, such as on the machine that runs Which Way. Set the device to stay awake.',
   whatItIs: 'What it is',
-  oneThingAboutItIs: 'One thing about it is odd: is that meant?',
-  thingsAboutItAreOdd: (open: string | number) => `${open} things about it are odd: are they meant?`,
+  oneThingAboutItIs: 'One thing about it is odd: is this intended?',
+  thingsAboutItAreOdd: (open: string | number) => `${open} things about it are odd: are they intended?`,
   truthTableSoFar: 'Truth table so far',
 };

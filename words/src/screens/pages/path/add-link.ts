@@ -1,6 +1,6 @@
 /** What add link says. */
 export const ADD_LINK_TEXT = {
   addALink: 'Add a link',
-  tapInWhatElseIs: 'Tap in what else is there',
+  tapInWhatElseIs: 'Add what else is there',
   afterTheChosenLink: ', after the chosen link',
 };

@@ -1,6 +1,6 @@
 /** What in place panel says. */
 export const IN_PLACE_PANEL_TEXT = {
-  inPlaceTheWiresOn: 'In place, the wires on',
+  inPlaceTheWiresOn: 'In place, with the wires on',
   to: ' to ',
   times: ' times:',
   whatCouldShareThePath: (sharedBy: string | number) => ` What could share the path: ${sharedBy}.`,
@@ -14,5 +14,5 @@ export const IN_PLACE_PANEL_TEXT = {
   handleAt: ': handle at ',
   isText: 'is',
   whatTheMeterSays: 'What the meter says',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
 };

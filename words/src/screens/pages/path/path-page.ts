@@ -3,5 +3,5 @@ export const PATH_PAGE_TEXT = {
   isItTheSwitch: 'Is it the switch?',
   whatKindOfMachine: 'What kind of machine',
   beforeTheSwitchIsBlamed:
-    'Before the switch is blamed: what lies between the supply and the load? Take the nearest, then tap links in and out.',
+    'Before you blame the switch: what’s between supply and load? Pick the closest, then add or remove parts.',
 };

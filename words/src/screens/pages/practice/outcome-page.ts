@@ -8,7 +8,7 @@ export const OUTCOME_PAGE_TEXT = {
   ofPairsAreNotAs: (wrong: string | number, all: string | number) =>
     `${wrong} of ${all} pairs are not as they are in the switch.`,
   nothingOnTheMapIs: 'Nothing on the map is wrong; it is not complete.',
-  goOnMapping: 'Go on mapping',
+  goOnMapping: 'Continue mapping',
   right: 'Right',
   ofText: ' of ',
   pairs: ' pairs',

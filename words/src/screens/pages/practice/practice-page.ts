@@ -3,19 +3,19 @@ export const PRACTICE_PAGE_TEXT = {
   noneTheSwitchAndThe: 'None: the switch and the meter are as they should be',
   oneSurprise: 'One surprise',
   threeSurprises: 'Three surprises',
-  thatSwitchCannotBeDrawn: 'That switch cannot be drawn up.',
+  thatSwitchCannotBeDrawn: 'That switch can’t be made.',
   noSwitchIsChosen: 'No switch is chosen.',
   chooseOneOfTheList: 'Choose one of the list.',
   practice: 'Practice',
   firstLesson: 'First lesson',
   threeLugsAHandleA:
-    'Three lugs, a handle, a meter that answers by itself. A few minutes, no switch in the hand.',
-  beginTheLesson: 'Begin the lesson',
+    'Three lugs, a handle, a meter that answers by itself. A few minutes, no real switch needed.',
+  beginTheLesson: 'Start the lesson',
   aSwitchToMap: 'A switch to map',
   which: 'Which',
   contactsDirtyBurntWeldedBroken:
     'Contacts dirty, burnt, welded, broken, unsteady, making from one side only or not every time; lamps, motors, diodes and leaks across; a meter that sleeps, a dead clip, fingers on the tips.',
   putItOnTheBench: 'Put it on the bench',
   whatIsWrongWithIt: 'What is wrong with it, or with the meter',
-  andForCertain: 'And for certain',
+  andForCertain: 'Always include',
 };

@@ -7,7 +7,7 @@ export const PROOF_READINGS_TEXT = {
   takeBack: (readingWords: string | number) => `Take back ${readingWords}`,
   anotherReading: 'Another reading',
   liveAndForACompetent:
-    'Live, and for a competent person: each reference shows the supply against a live conductor, or nought against it says nothing later.',
+    'Live, and for a competent person: each reference shows the supply against a live conductor, or 0 V against it proves nothing later.',
   nowIsolated:
     "You said that it's isolated. Only what you read before that belongs here. If the tester shows volts now, it's still live: stop.",
   liveVolts: 'Live volts',

@@ -2,7 +2,7 @@
 export const SAFE_PAGE_TEXT = {
   makeSafe: 'Make safe',
   orInTheMachine: 'Or in the machine, ',
-  anotherSupplyOrBeginAnew: 'Another supply, or begin anew',
+  anotherSupplyOrBeginAnew: 'Another supply, or start over',
   whatAppliesHere: 'What applies here',
   theSwitchIsOutOf: ' The switch is out of the machine.',
   nothingElseIsAskedCapacitors:
@@ -12,12 +12,12 @@ export const SAFE_PAGE_TEXT = {
   localRulesComeFirst: 'Local rules come first',
   rulesForYourPlaceAnd:
     'Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of others are for those who may work on them. Never work alone on what can kill.',
-  changeTheShopsListsAnd: 'Change the shop’s lists and code notes',
+  changeTheShopsListsAnd: 'Edit safety checklists and code notes',
   itIsOutOfThe: 'It is out of the machine',
   theListFor: 'The list for',
   stillInTheMachineWhat: 'Still in the machine? What feeds it?',
   theShopsListsCannotBe: ' The shop’s lists cannot be read.',
-  beginsThisListAnew: 'Begins this list anew',
+  beginsThisListAnew: 'Start this list over',
   theMapIsShut: 'The Map is shut',
   theMapIsOpen: 'The Map is open',
   goToTheMap: 'Go to the Map',

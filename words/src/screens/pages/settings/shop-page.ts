@@ -1,7 +1,7 @@
 /** What shop page says. */
 export const SHOP_PAGE_TEXT = {
   theShop: 'The shop',
-  theShopsListsAreSaved: 'The shop’s lists are saved. Lists that were begun before stay as they are.',
+  theShopsListsAreSaved: 'The safety checklists are saved. Lists already started stay as they are.',
   safetyListsAndCodeNotes: 'Safety lists and code notes',
   nameOfTheShop: 'Name of the shop',
   theListFor: 'The list for',

@@ -1,6 +1,6 @@
 /** What take away says. */
 export const TAKE_AWAY_TEXT = {
-  theFileCouldNotBe: 'The file could not be made. Reload the page and try again.',
+  theFileCouldNotBe: 'The file couldn’t be made. Reload the page and try again.',
   picturesSvg: 'Pictures, SVG',
   schematicSvg: 'Schematic, SVG',
   allOnPaperPdf: 'All on paper, PDF',

@@ -7,6 +7,6 @@ export const NEW_SWITCH_FORM_TEXT = {
   howManyTerminalsOrTheir: 'How many terminals, or their labels?',
   or: '8, or 1-5, 7-11',
   howManyPositions: 'How many positions?',
-  isAnAnswerTheyAre: '? is an answer: they are found on the way.',
+  isAnAnswerTheyAre: 'Leave ? and they’ll be found as you go.',
   layThemOut: 'Lay them out',
 };

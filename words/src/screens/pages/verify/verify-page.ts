@@ -14,17 +14,17 @@ export const VERIFY_PAGE_TEXT = {
     needs: string | number,
     about: string | number,
     has: string | number,
-  ) => `${name} has ${needs} ${about}, this switch ${has}. Choose one with as many, or click the table in.`,
+  ) => `${name} has ${needs} ${about}, this switch ${has}. Choose one with as many, or fill in the table.`,
   terminalsWereLaidSideBy: 'Terminals were laid side by side by their labels, positions by their order.',
   theLabelsDifferTerminalsWere:
     'The labels differ: terminals were laid side by side by their order. Check that 1 is 1.',
   knownSwitch: 'Known switch',
   takeItFromTheLibrary: 'Take it from the library',
-  clickItInByHand: 'Click it in by hand',
-  leaveTheComparison: 'Leave the comparison',
+  clickItInByHand: 'Fill it in by hand',
+  leaveTheComparison: 'Remove comparison',
   undo: 'Undo',
   redo: 'Redo',
   thatOneCannotBeLaid: 'That one cannot be laid beside this switch.',
   takeAKnownSwitchOr:
-    'Take a known switch, or click in what the diagram says: which terminals should join in which position.',
+    'Take a known switch, or fill in what the diagram says: which terminals should join in which position.',
 };

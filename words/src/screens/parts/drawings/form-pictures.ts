@@ -1,5 +1,5 @@
 /** What form pictures says. */
 export const FORM_PICTURES_TEXT = {
-  whatDoesTheHandMove: 'What does the hand move? ',
-  canWait: 'Can wait.',
+  whatDoesTheHandMove: 'What kind of handle? ',
+  canWait: '(optional)',
 };

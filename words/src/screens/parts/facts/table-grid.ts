@@ -1,7 +1,7 @@
 /** What table grid says. */
 export const TABLE_GRID_TEXT = {
   contact: 'Contact',
-  worstLeadsOff: 'worst, leads off',
+  worstLeadsOff: 'highest, leads subtracted',
   pole: 'Pole ',
   common: 'common ',
   movingContact: 'Moving contact ',

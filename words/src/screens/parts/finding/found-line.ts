@@ -13,7 +13,7 @@ export const FOUND_LINE_TEXT = {
   stoppedAfter: 'Stopped after ',
   ofText2: ' of ',
   mayDoSoFar: ' may do so far.',
-  noneComesAndNoneGoes: 'None comes and none goes by that.',
+  noneComesAndNoneGoes: 'That changes nothing in the list.',
   comes: 'comes',
   come: 'come',
   goes: 'goes',

@@ -4,16 +4,15 @@ export const MATCH_WORDS_TEXT = {
   noContactIsKnownYet: 'No contact is known yet: nothing joins in any position.',
   thisSwitchHasMoreThan: 'This switch has more than one handle: not compared in this version.',
   thisSwitchHasMoreThan2: 'This switch has more than 32 positions: not compared in this version.',
-  nobodyHasSaidWhatIt: 'Nobody has said what it should do: Verify is the place for that.',
-  everyPositionWasSaidNot: 'Every position was said not to matter.',
-  chooseTheJobOrThe: 'Choose the job or the entry that it should do as.',
+  nobodyHasSaidWhatIt: 'You haven’t said what it should do. Do that at Verify.',
+  everyPositionWasSaidNot: 'You said that no position matters.',
+  chooseTheJobOrThe: 'Choose the job or entry it should match.',
   noLoadIsOnA:
-    'No load is on a wire yet: say at Wires and jumpers where each wire ends. And what the switch should do has to be known in full.',
-  itIsBeingWorkedOut: 'It is being worked out what matters to the machine.',
+    'No wire leads to a load yet: enter where each wire ends at Wires and jumpers. What the switch should do must also be fully known.',
+  itIsBeingWorkedOut: 'Calculating what matters to the machine…',
   moreThanTerminalsCarryWires:
-    'More than 8 terminals carry wires: what matters to the machine is not worked out for so many.',
-  itTookMoreThanSeconds:
-    'It took more than 2 seconds to work out what matters to the machine, and was given up.',
+    'More than 8 terminals carry wires: that’s too many to calculate what matters to the machine.',
+  itTookMoreThanSeconds: 'Calculating what matters to the machine took over 2 seconds and was stopped.',
   readingsContradictSettleThatOn:
     'Readings disagree. Settle that on the Map first: no match is built on a dispute.',
 };

@@ -21,5 +21,5 @@ export const NEXT_STEP_TEXT = {
   sUnpluggedAndProvedDead: ' s, unplugged and proved dead, all wires on: handle at',
   oneProbeOn: ', one probe on ',
   theOtherOn: ', the other on ',
-  readTheOhmsByEar: '. Read the ohms: by ear a lamp or a coil sounds joined.',
+  readTheOhmsByEar: '. Read the ohms: by ear, a lamp or a coil beeps as if joined.',
 };

@@ -5,7 +5,7 @@ export const RANKED_FAULTS_TEXT = {
   explains: 'explains ',
   ofText: ' of ',
   theLikeliestExplainsNotAll:
-    'The likeliest explains not all of it: it may be two faults, or a look was wrong.',
+    'The likeliest doesn’t explain everything: there may be two faults, or something was seen wrong.',
   and: 'and ',
   moreThatMayBeIt: ' more that may be it.',
 };

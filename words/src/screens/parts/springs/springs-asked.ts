@@ -5,5 +5,5 @@ export const SPRINGS_ASKED_TEXT = {
   itStays: 'It stays',
   backTo: (to: string) => `Back to ${to}`,
   staysButShouldNot: 'It stays, but shouldn’t',
-  unsaidIsAQuestion: 'Until you say it, no part is known to do the same.',
+  unsaidIsAQuestion: 'Until you say, no part counts as doing the same.',
 };

@@ -2,7 +2,7 @@
 export const KEYS_HELP_TEXT = {
   keysPedalsAndSounds: 'Keys, pedals and sounds',
   close: 'Close',
-  itSoundsDone: 'It sounds; done',
+  itSoundsDone: 'It beeps; done',
   noneOpenHeldDownUndo: 'None; open. Held down: undo',
   soundsOnOrOff: 'Sounds on or off',
   speechOnOrOff: 'Speech on or off',

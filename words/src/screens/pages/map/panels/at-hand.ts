@@ -17,7 +17,7 @@ export const AT_HAND_TEXT = {
   holdASprungHandleMore: 'Hold a sprung handle, more',
   oneClipOnOrOff: 'One clip on or off',
   isNoTimeTypeSeconds: (text: string | number) =>
-    `“${text}” is no time. Type seconds from 0 to 120, such as 2,5.`,
+    `“${text}” isn’t a time. Type seconds from 0 to 120, such as 2,5.`,
   secondsOfYourHands: 'Seconds of your hands: ',
   asTypedIn: 'as typed in',
   learntFromThisJob: 'learnt from this job',

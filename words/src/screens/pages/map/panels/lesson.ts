@@ -11,6 +11,6 @@ export const LESSON_TEXT = {
     'The table on the right is the switch. No pair was asked twice, and what followed was not asked at all. One wrong answer would not show by itself: the re-check is for that.',
   somethingHasToBeLooked: 'Something has to be looked at before the map is complete.',
   redStaysOnOneLug:
-    'Red stays on one lug, black goes over the others. With a real meter you tap those that sounded; here Enter lets the meter answer.',
+    'Red stays on one lug, black goes over the others. With a real meter you tap those that beeped; here Enter lets the meter answer.',
   whatStaysIsSmallOn: 'What stays is small. On with Enter; Backspace takes the last answer back.',
 };

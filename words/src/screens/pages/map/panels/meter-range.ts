@@ -1,6 +1,6 @@
 /** What meter range says. */
 export const METER_RANGE_TEXT = {
-  isNoRangeTypeIts: (text: string | number) => `“${text}” is no range. Type its ohms, such as 200 or 2000.`,
+  isNoRangeTypeIts: (text: string | number) => `“${text}” isn’t a range. Type its ohms, such as 200 or 2000.`,
   theMetersRangeIsSet: 'The meter’s range is set by hand ',
   upToSoManyOhms: 'Up to so many ohms',
   olSaysAbove: 'OL says ‘above ',

@@ -6,6 +6,6 @@ export const WAYS_ON_TEXT = {
   clips: ' clips',
   workingPairsAbout: 'Working pairs, about ',
   throwsNotTestedAgainstEach: ': throws not tested against each other',
-  goOnAsNow: 'Go on as now',
+  goOnAsNow: 'Continue as now',
   changedAtAnyTimeWith: 'Changed at any time with /.',
 };

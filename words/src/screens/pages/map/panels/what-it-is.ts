@@ -1,5 +1,5 @@
 /** What what it is says. */
 export const WHAT_IT_IS_TEXT = {
   whatIsIt: 'What is it?',
-  whatTheHandMoves: 'What the hand moves',
+  whatTheHandMoves: 'Kind of handle',
 };

@@ -4,7 +4,7 @@ import { touches } from '../../../../plural.js';
 export const PROMPT_BAR_TEXT = {
   whatToDoNext: 'What to do next',
   thenIfNone: 'Then, if none: ',
-  ifItSounds: '. If it sounds: ',
+  ifItSounds: '. If it beeps: ',
   ofText: ' of ',
   pairsSettled: 'pairs settled',
   whyThis: 'Why this: ',

@@ -8,7 +8,7 @@ export const CANDIDATE_VIEW_TEXT = {
   oneSafetyDifferenceIs: 'One safety difference is',
   safetyDifferencesAre: (open: string | number) => `${open} safety differences are`,
   toBeAnsweredBeforeIt: ' to be answered before it can be chosen.',
-  itWasChosenWithAnother: 'It was chosen with another terminal map; look again and choose anew.',
+  itWasChosenWithAnother: 'It was chosen with another terminal map; look again and choose again.',
   sameWiringIsNotYet: 'Same wiring is not yet ‘fits’',
   onlyLoadsThatWereNamed:
     'Only loads that were named at Wires and jumpers are compared with its ratings, and only what was measured at What must fit with its size. Look at each before fitting; mains work follows local rules and is for those who may do it.',

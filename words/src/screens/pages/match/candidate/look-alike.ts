@@ -4,6 +4,6 @@ export const LOOK_ALIKE_TEXT = {
   noJobWasMade: (message: string | number) => `No job was made. ${message}`,
   beforeItIsFitted: 'Before it is fitted',
   aPartThatLooksThe:
-    'A part that looks the same may be wired otherwise, and an entry may be wrong: measure the new part, with what the library says of it as what it should do.',
+    'A part that looks the same may be wired differently, and an entry may be wrong: measure the new part, with what the library says of it as what it should do.',
   measureTheNewPart: 'Measure the new part',
 };

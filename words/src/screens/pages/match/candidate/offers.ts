@@ -19,7 +19,7 @@ export const OFFERS_TEXT = {
   rejectIt: 'Reject it: ',
   aConflict: 'a conflict',
   conflicts: (length: string | number) => `${length} conflicts`,
-  takeIt: 'Take it',
+  takeIt: 'Accept',
   openAgain: 'Open again',
   remove: 'Remove',
 };

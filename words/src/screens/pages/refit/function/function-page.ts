@@ -5,7 +5,7 @@ export const FUNCTION_PAGE_TEXT = {
   behindAResidualCurrentDevice:
     'Behind a residual-current device and a current limit. The stop must stop it from every setting before anything else is tried.',
   whatIsTried: 'What is tried',
-  allElseWasTriedAnd: 'All else was tried, and works',
+  allElseWasTriedAnd: 'Everything else was tried and works',
   liveReading: 'Live reading',
   live: 'Live: ',
   whatTheInstrumentShowed: 'What the instrument showed',
@@ -14,7 +14,7 @@ export const FUNCTION_PAGE_TEXT = {
   whyLiveAndWhoIs2: 'why live, and who is competent',
   keepTheRecord: 'Keep the record',
   whatItMustDo: 'what it must do',
-  askForIt: 'Ask for it',
+  askForIt: 'Add test',
   oneMore: 'One more',
   somethingElseToTryIn: 'Something else to try, in your words',
   whatElseMustItDo: 'What else must it do?',

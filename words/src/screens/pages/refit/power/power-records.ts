@@ -12,7 +12,7 @@ export const POWER_RECORDS_TEXT = {
   firstPowerThroughAResidual:
     'First power: through a residual-current device and a current limit, the tool off the machine, the plug last.',
   ohmsAsAFigureM: 'Ohms as a figure: 0.2, 470, 2M, 500M.',
-  theLimitAsAFigure: 'The limit as a figure above nothing: 0.3, 1M.',
+  theLimitAsAFigure: 'The limit as a figure above 0: 0.3, 1M.',
   firstSayAboveWithWhich: 'First say above with which instrument, and who measured.',
   outside: ': outside',
   takeBack: (label: string | number) => `Take back: ${label}`,

@@ -7,7 +7,7 @@ export const STEP_FORM_TEXT = {
   looseParts: 'Loose parts',
   springsDetentBallsSpacers: 'springs, detent balls, spacers',
   keepTheStep: 'Keep the step',
-  leaveIt: 'Leave it',
+  leaveIt: 'Cancel',
   removeTheStep: 'Remove the step',
   fasteners: 'Fasteners',
   howMany: 'How many',

@@ -11,7 +11,7 @@ export const TERMINAL_PANEL_TEXT = {
   whatItIs: 'What it is',
   itIsNoTerminalRemove: 'It is no terminal: remove it',
   whatItLooksLike: 'What it looks like',
-  perhapsTheCommonItIs: 'Perhaps the common: it is probed a little sooner, and counted for nothing.',
+  perhapsTheCommonItIs: 'Perhaps the common. It’s probed a little sooner; nothing else is assumed.',
   isNotALabelGive: (at: string | number) =>
     `“${at}” is not a label. Give runs such as 1-5, and single labels.`,
   isThereTwiceEachLabel: (at: string | number) => `“${at}” is there twice. Each label is used once.`,

@@ -10,7 +10,7 @@ export const WIRES_PAGE_TEXT = {
   aWireOn: (terminalName: string | number) => `A wire on ${terminalName}`,
   oneMoreWire: 'One more wire',
   putANumberedTagOn: 'Put a numbered tag on each wire before it comes off. Colours repeat; tags do not.',
-  thePdfCouldNotBe: (value: string | number) => `The PDF could not be made: ${value}`,
+  thePdfCouldNotBe: (value: string | number) => `The PDF couldn’t be made: ${value}`,
   print: 'Print',
   tagLabelsPdf: 'Tag labels, PDF',
   mapOnAStickerPdf: 'Map on a sticker, PDF',

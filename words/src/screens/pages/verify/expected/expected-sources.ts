@@ -5,5 +5,5 @@ export const EXPECTED_SOURCES_TEXT = {
   anOrdinaryKind: 'An ordinary kind',
   itShouldBeA2: 'It should be a …',
   asTheDiagramSaysA: 'From the diagram, one position per line',
-  takeIt: 'Take it',
+  takeIt: 'Use it',
 };

@@ -12,6 +12,6 @@ export const LAY_OTHERWISE_TEXT = {
     value: string | number,
     join: string | number,
   ) => `Differs in ${differs} instead of ${now}${value}, if ${join}.`,
-  layItSo: 'Lay it so',
+  layItSo: 'Use this order',
   couldNotBeCalculated: "This couldn't be calculated. Try again.",
 };

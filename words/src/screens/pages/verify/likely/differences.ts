@@ -1,11 +1,11 @@
 /** What differences says. */
 export const DIFFERENCES_TEXT = {
   differences: 'Differences',
-  patternAgreesWhereSomethingIs: 'Pattern: agrees where something is said',
+  patternAgreesWhereSomethingIs: 'Pattern: matches where specified',
   patternAgreesInEveryPair: 'Pattern: agrees in every pair and position',
   patternDiffersMissingAndExtra: (missing: string | number, extra: string | number) =>
     `Pattern: differs, ${missing} missing and ${extra} extra`,
-  patternNothingIsSaidYet: 'Pattern: nothing is said yet, so nothing differs',
+  patternNothingIsSaidYet: 'Pattern: nothing specified yet',
   patternNoDifferenceFoundNot: 'Pattern: no difference found, not all tested',
   pairsAgree: ' pairs agree, ',
   missing: ' missing, ',

@@ -9,7 +9,7 @@ export const CONTACTS_PANEL_TEXT = {
   judgedBy: 'Judged by',
   atMost: 'at most',
   ohm: 'ohm',
-  thatIsNoNumberType: 'That is no number. Type one such as 0,5 or 10.',
+  thatIsNoNumberType: 'That isn’t a number. Type one such as 0,5 or 10.',
   aLoadOfThisJob: 'A load of this job',
   aLoadOfThisJob2: 'a load of this job',
   ampsOfTheLoad: 'Amps of the load',

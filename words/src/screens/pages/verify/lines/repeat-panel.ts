@@ -9,5 +9,5 @@ export const REPEAT_PANEL_TEXT = {
   theMeterWatches: 'The meter watches ',
   cycles: ' cycles',
   aCycleTakes: 'A cycle takes',
-  begin: 'Begin',
+  begin: 'Start',
 };
