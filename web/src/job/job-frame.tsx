@@ -12,6 +12,7 @@ import { TopBar } from '../controls/frame/top-bar.js';
 import { AsidePanel, DeletedJob, LostPanel, StrangePanel } from './panels/aside-panel.js';
 import { JobProvider, useJobState } from './job-context.js';
 import { addressOf } from './job-address.js';
+import { NextBar } from './next-bar.js';
 import { StrandedPanel } from './panels/stranded-panel.js';
 import { JOB_FRAME_TEXT } from '@which-way/words/screens/job/job-frame';
 
@@ -110,6 +111,7 @@ function Frame() {
             <StrandedPanel />
           </div>
           <Outlet />
+          {job.about === 'switch' && <NextBar job={job} />}
         </>
       )}
     </div>

@@ -65,10 +65,13 @@ function turnWords(by: number, all: number): string {
   return `${places === 1 ? 'one place' : `${places} places`}${way}`;
 }
 
-/** What explains it; while one reading may be the slip, that it is repeated first. */
+/** A cause among others. */
+export const lesserCauseWords = (cause: string): string =>
+  `${cause.charAt(0).toUpperCase()}${cause.slice(1)}.`;
+
+/** What explains it best; while one reading may be the slip, that it is repeated first. */
 export function firstCauseWords(structure: Structure, repeat: OddReading | null, cause: string): string {
-  const plain = `${cause.charAt(0).toUpperCase()}${cause.slice(1)}`;
-  if (!repeat || repeat.repeated) return plain;
+  if (!repeat || repeat.repeated) return `Most likely: ${cause}.`;
   const pair = [repeat.red, repeat.black].map((id) => terminalName(structure, id)).join('–');
   return `Repeat ${pair} at ${settingName(structure, repeat.setting)}. If it stays: ${cause}.`;
 }

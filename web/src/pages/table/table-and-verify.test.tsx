@@ -90,8 +90,12 @@ describe('the comparison', () => {
       expected([[ids[0], ids[2]]], [[ids[0], ids[2]]]),
     ]);
     expect(screen.getByTestId('outcome').textContent).toContain('Pattern: differs, 1 missing and 1 extra');
+    // Folded behind its line, and opened by it.
+    expect(screen.getByText('At UP, 1 and 3 should join and are apart (measured).')).not.toBeVisible();
+    fireEvent.click(screen.getByText('2 differences'));
     expect(screen.getByText('At UP, 1 and 3 should join and are apart (measured).')).toBeVisible();
     expect(screen.getByText('At UP, 1 and 2 should be apart and join (measured).')).toBeVisible();
+    press('Change');
     press('1–3 at UP: should be closed');
     await until(() => expect(written('expected')).toHaveLength(1));
     expect(screen.getByTestId('outcome').textContent).toContain('0 missing and 1 extra');
@@ -129,7 +133,9 @@ describe('what it is, and what is wrong with it', () => {
   it('stands first in the trade’s words', async () => {
     await renderJob(<TablePage />, CHANGEOVER);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1-pole changeover, common 1');
-    expect(screen.getByText(/^Contact form C or D\. A meter can’t show whether it breaks before it makes/)).toBeVisible();
+    expect(
+      screen.getByText(/^Contact form C or D\. A meter can’t show whether it breaks before it makes/),
+    ).toBeVisible();
     expect(screen.queryByRole('region', { name: 'Is this intended?' })).toBeNull();
   });
 
@@ -191,13 +197,12 @@ describe('what it is, and what is wrong with it', () => {
         ],
       },
     ]);
-    const word = (cell: string) => screen.getByRole('button', { name: `How ${cell} is known` }).textContent;
-    expect(['1–2 at UP', '1–2 at DOWN', '1–3 at UP', '1–3 at DOWN'].map(word)).toEqual([
-      'agrees',
-      'fault',
-      'agrees',
-      'fault',
-    ]);
+    for (const cell of ['1–2 at UP: agrees', '1–2 at DOWN: fault', '1–3 at UP: agrees', '1–3 at DOWN: fault'])
+      expect(screen.getByRole('button', { name: `${cell}. How it is known` })).toBeVisible();
+    // The same where the table is changed.
+    press('Change');
+    expect(screen.getByRole('button', { name: 'How 1–2 at DOWN is known' }).textContent).toBe('fault');
+    expect(screen.getByRole('button', { name: 'How 1–2 at UP is known' }).textContent).toBe('agrees');
   });
 
   it('finds at Verify what explains the differences, from a table that was typed in', async () => {

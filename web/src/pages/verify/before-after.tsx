@@ -3,6 +3,8 @@ import { beforeAndAfter, lastStretch, type BeforeAndAfter } from '@which-way/cor
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { judgedWords, WORK_WORDS } from '@which-way/words/judge/verdict';
 import { useMemo } from 'react';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { ResultLine } from '../../controls/result-line.js';
 import { BEFORE_AFTER_TEXT } from '@which-way/words/screens/pages/verify/before-after';
 
 const stateWords = (joined: boolean | null): string =>
@@ -16,11 +18,15 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
   const told = (joined: boolean | null, judged: BeforeAndAfter['before']) =>
     [stateWords(joined), judged ? judgedWords(judged) : ''].filter(Boolean).join(', ');
   return (
-    <section aria-label={BEFORE_AFTER_TEXT.beforeAndAfter} className="border-t border-line pt-3">
-      <h2 className="font-bold">
-        {BEFORE_AFTER_TEXT.beforeAndAfter2}
+    <ResultLine
+      name={BEFORE_AFTER_TEXT.beforeAndAfter}
+      result={RESULT_LINES_TEXT.changed(rows.filter(({ was, is }) => was !== is).length)}
+      act={RESULT_LINES_TEXT.see}
+      open
+    >
+      <p className="font-bold">
         {WORK_WORDS[stretch.what]}, {new Date(stretch.at).toLocaleString()}
-      </h2>
+      </p>
       <table className="w-full text-left">
         <thead>
           <tr>
@@ -45,6 +51,6 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
           ))}
         </tbody>
       </table>
-    </section>
+    </ResultLine>
   );
 }

@@ -1,5 +1,6 @@
 import { circuitOf } from '@which-way/core/machine';
-import { compareWithExpected, lineUp } from '@which-way/core/verify';
+import type { SwitchMap } from '@which-way/core/continuity';
+import { compareWithExpected, lineUp, type Comparison } from '@which-way/core/verify';
 import { liveEvents, type DeedKind, type ExpectedTable } from '@which-way/core/log';
 import { contactTerminals, type KnownSwitch } from '@which-way/core/switch';
 import { useState } from 'react';
@@ -10,9 +11,7 @@ import { Inspector, type Inspected } from '../../parts/facts/inspector.js';
 import { LibrarySelect } from '../../controls/fields/library-select.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
-import { TableDifferences } from './likely/differences.js';
 import { PinnedDiagram, useDiagrams } from '../../parts/diagram/pinned-diagram.js';
-import { SeenOfSwitch } from './likely/seen-of-switch.js';
 import { ToBeShown } from './lines/to-be-shown.js';
 import { Leaks } from './lines/leaks.js';
 import { BeforeAfter } from './before-after.js';
@@ -22,14 +21,19 @@ import { InsulationPanel } from './lines/insulation-panel.js';
 import { MechanicsPanel } from './lines/mechanics-panel.js';
 import { RepeatPanel } from './lines/repeat-panel.js';
 import { SignVerdict } from './lines/sign-verdict.js';
-import { VerdictLines } from './lines/verdict-lines.js';
+import { NotTestedLine } from './lines/not-tested-line.js';
+import { PatternLine } from './lines/pattern-line.js';
+import { VerdictBand } from './verdict-band.js';
 import { ExpectedSources } from './expected/expected-sources.js';
-import { LayOtherwise } from './expected/lay-otherwise.js';
-import { Likeliest } from './likely/likeliest.js';
+import { ComparedTable } from './expected/compared-table.js';
+import { Likeliest, OtherCauses } from './likely/likeliest.js';
 import { useDiagnosis } from './likely/use-diagnosis.js';
 import { sourceWords } from '@which-way/words/judge/diagnosis';
 import { nothingSaid } from './expected/expected-edit.js';
 import { ExpectedGrid } from './expected/expected-grid.js';
+import { ResultLine } from '../../controls/result-line.js';
+import { COMPARED_TABLE_TEXT } from '@which-way/words/screens/pages/verify/expected/compared-table';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
 import { VERIFY_PAGE_TEXT } from '@which-way/words/screens/pages/verify/verify-page';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
@@ -55,64 +59,116 @@ export function VerifyPage() {
     );
   }
   const comparison = expected ? compareWithExpected(map, expected) : null;
+  const told = comparison?.outcome === 'differs' && diagnosed ? diagnosed : null;
   return (
-    <main
-      data-fits
-      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
-    >
-      <section
-        id="expected"
-        aria-label={VERIFY_PAGE_TEXT.expectedTable}
-        className="min-w-0 px-6 py-4 lg:overflow-y-auto"
-      >
-        <h1 className="text-title font-bold">{VERIFY_PAGE_TEXT.whatItShouldDo}</h1>
-        <Source expected={expected} onSet={set} />
-        {expected && comparison && (
-          <ExpectedGrid
+    <main data-fits className="flex grow flex-col lg:min-h-[30rem] lg:basis-0">
+      <h1 className="sr-only">{VERIFY_PAGE_TEXT.verify}</h1>
+      <VerdictBand map={map}>{told && <Likeliest map={map} diagnosed={told} />}</VerdictBand>
+      <div className="grid grow content-start lg:min-h-0 lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch">
+        <section
+          id="expected"
+          aria-label={VERIFY_PAGE_TEXT.expectedTable}
+          className="min-w-0 px-6 py-3 max-lg:order-2 lg:overflow-y-auto"
+        >
+          {expected && comparison ? (
+            <Compared
+              map={map}
+              expected={expected}
+              comparison={comparison}
+              onSet={set}
+              onPick={setInspected}
+            />
+          ) : (
+            <>
+              <h2 className="text-title font-bold">{VERIFY_PAGE_TEXT.whatItShouldDo}</h2>
+              <Source expected={expected} onSet={set} />
+            </>
+          )}
+        </section>
+        <section
+          aria-label={VERIFY_PAGE_TEXT.whatDiffers}
+          className="min-w-0 px-6 py-2 lg:overflow-y-auto lg:border-l-2 lg:border-line"
+        >
+          {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
+          <PatternLine
             map={map}
             expected={expected}
             comparison={comparison}
+            diagnosed={diagnosed}
             onSet={set}
-            onPick={setInspected}
           />
-        )}
-      </section>
-      <section
-        aria-label={VERIFY_PAGE_TEXT.whatDiffers}
-        className="grid min-w-0 content-start gap-4 px-6 py-4 lg:overflow-y-auto lg:border-l-2 lg:border-line"
-      >
-        <VerdictLines map={map} />
-        {comparison?.outcome === 'differs' && diagnosed && <Likeliest map={map} diagnosed={diagnosed} />}
-        {expected && comparison?.outcome === 'differs' && diagnosed && (
-          <LayOtherwise table={expected} question={diagnosed.question} comparison={comparison} onSet={set} />
-        )}
-        {comparison && <TableDifferences map={map} comparison={comparison} />}
-        {comparison?.outcome === 'differs' && circuitOf(map) && (
-          <Link to="../table/machine" relative="path" className="inline-flex min-h-11 items-center underline">
-            {VERIFY_PAGE_TEXT.whatThatDoesInThe}
-          </Link>
-        )}
-        <BeforeAfter map={map} />
-        <BesidePanel map={map} />
-        <ContactsPanel map={map} />
-        <RepeatPanel map={map} />
-        <InsulationPanel map={map} />
-        <MechanicsPanel map={map} />
-        <ToBeShown map={map} />
-        <SeenOfSwitch map={map} />
-        <Leaks map={map} />
-        <SignVerdict map={map} />
-        {diagrams.length > 0 && (
-          <details className="border-t border-line pt-3">
-            <summary className="min-h-12 cursor-pointer py-2 font-bold">
-              {VERIFY_PAGE_TEXT.theMakersDiagram}
-            </summary>
-            <PinnedDiagram />
-          </details>
-        )}
-        {inspected && <Inspector about={inspected} onClose={() => setInspected(null)} />}
-      </section>
+          {told && <OtherCauses map={map} diagnosed={told} />}
+          <ContactsPanel map={map} />
+          <Leaks map={map} />
+          <InsulationPanel map={map} />
+          <MechanicsPanel map={map} />
+          <RepeatPanel map={map} />
+          <BeforeAfter map={map} />
+          <ToBeShown map={map} />
+          <BesidePanel map={map} />
+          <NotTestedLine map={map} />
+          <SignVerdict map={map} />
+          {diagrams.length > 0 && (
+            <ResultLine
+              name={RESULT_LINES_TEXT.diagram}
+              result={RESULT_LINES_TEXT.pinned}
+              act={RESULT_LINES_TEXT.see}
+            >
+              <PinnedDiagram />
+            </ResultLine>
+          )}
+          {comparison?.outcome === 'differs' && circuitOf(map) && (
+            <Link
+              to="../table/machine"
+              relative="path"
+              className="inline-flex min-h-11 items-center underline"
+            >
+              {VERIFY_PAGE_TEXT.whatThatDoesInThe}
+            </Link>
+          )}
+        </section>
+      </div>
     </main>
+  );
+}
+
+interface ComparedProps {
+  map: SwitchMap;
+  expected: ExpectedTable;
+  comparison: Comparison;
+  onSet: (table: ExpectedTable | null) => void;
+  onPick: (about: Inspected) => void;
+}
+
+/** What it is compared with: read, or, once it is to be changed, filled in. */
+function Compared({ map, expected, comparison, onSet, onPick }: ComparedProps) {
+  // A table that is filled in by hand is not said yet: it opens to be filled in.
+  const [editing, setEditing] = useState(expected.source.kind === 'drawn' && comparison.cells.length === 0);
+  return (
+    <>
+      <p className="mb-2 flex flex-wrap items-center gap-x-3">
+        <span className="min-w-0 grow">
+          <span className="text-quiet">{COMPARED_TABLE_TEXT.measuredAgainst}</span>
+          <strong>{sourceWords(expected.source)}</strong>
+        </span>
+        <PlainButton
+          look="quiet"
+          className="!px-1"
+          aria-expanded={editing}
+          onClick={() => setEditing(!editing)}
+        >
+          {editing ? COMPARED_TABLE_TEXT.done : COMPARED_TABLE_TEXT.change}
+        </PlainButton>
+      </p>
+      {editing ? (
+        <>
+          <Source expected={expected} onSet={onSet} />
+          <ExpectedGrid {...{ map, expected, comparison, onSet, onPick }} />
+        </>
+      ) : (
+        <ComparedTable {...{ map, expected, comparison, onPick }} />
+      )}
+    </>
   );
 }
 
@@ -162,9 +218,7 @@ function Source({
   return (
     <div className="no-print my-3 grid gap-3 text-base">
       <div className="flex flex-wrap items-center gap-3">
-        {expected ? (
-          <p className="grow font-semibold">{sourceWords(expected.source)}</p>
-        ) : (
+        {!expected && (
           <LibrarySelect
             quiet
             label={VERIFY_PAGE_TEXT.knownSwitch}

@@ -15,6 +15,8 @@ import { useJobState, useSession } from '../../../job/job-context.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { beginBeside } from '../../../parts/other-jobs/begin-beside.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { ResultLine } from '../../../controls/result-line.js';
 import { BESIDE_PANEL_TEXT } from '@which-way/words/screens/pages/verify/beside/beside-panel';
 import { Field } from '../../../controls/fields/field.js';
 
@@ -25,15 +27,17 @@ const MOST_SHOWN = 40;
 export function BesidePanel({ map }: { map: SwitchMap }) {
   const beside = recordsOf(map.log, 'put-beside');
   return (
-    <details className="border-t border-line pt-2" open={beside.length > 0 || undefined}>
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        {BESIDE_PANEL_TEXT.besideAnotherSwitch}
-      </summary>
+    <ResultLine
+      name={BESIDE_PANEL_TEXT.besideAnotherSwitch}
+      result={beside.length > 0 ? RESULT_LINES_TEXT.others(beside.length) : RESULT_LINES_TEXT.noOther}
+      act={RESULT_LINES_TEXT.compare}
+      open={beside.length > 0}
+    >
       {beside.map((one) => (
         <Compared key={one.job} map={map} beside={one} />
       ))}
       <MeasureAnother map={map} />
-    </details>
+    </ResultLine>
   );
 }
 

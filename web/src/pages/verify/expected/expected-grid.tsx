@@ -19,6 +19,7 @@ import {
   type SaidOfContact,
   type TapSays,
 } from './expected-edit.js';
+import { distinct, verdictOf, type CellVerdict } from './rows.js';
 import { EXPECTED_GRID_TEXT } from '@which-way/words/screens/pages/verify/expected/expected-grid';
 
 interface ExpectedGridProps {
@@ -129,22 +130,7 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
   );
 }
 
-function distinct(contacts: readonly Contact[]): Contact[] {
-  return [...new Map(contacts.map((contact) => [String(contact), contact])).values()].sort(
-    (one, other) => one[0] - other[0] || one[1] - other[1],
-  );
-}
-
-type Verdict = Comparison['cells'][number]['verdict'] | null;
-
-function verdictOf({ cells }: Comparison, setting: SettingId, a: TerminalId, b: TerminalId): Verdict {
-  return (
-    cells.find((cell) => cell.setting === setting && cell.terminals.includes(a) && cell.terminals.includes(b))
-      ?.verdict ?? null
-  );
-}
-
-const VERDICT: Record<NonNullable<Verdict>, { look: string; word: string }> = {
+const VERDICT: Record<NonNullable<CellVerdict>, { look: string; word: string }> = {
   agree: { look: 'bg-sheet', word: 'agrees' },
   missing: { look: 'bg-amber text-lead-black', word: 'missing' },
   extra: { look: 'bg-amber text-lead-black', word: 'extra' },
@@ -164,7 +150,7 @@ interface ExpectedCellProps {
   name: string;
   low: boolean;
   said: SaidOfContact;
-  verdict: Verdict;
+  verdict: CellVerdict;
   fault: boolean;
   onTurn: () => void;
   onPick: () => void;

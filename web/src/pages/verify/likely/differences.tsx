@@ -2,7 +2,6 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import type { ComparedCell, Comparison } from '@which-way/core/verify';
 import { differenceWords } from '@which-way/words/match/difference';
 import { settingName } from '@which-way/words/terminals';
-import { Notice } from '../../../controls/notice.js';
 import { DIFFERENCES_TEXT } from '@which-way/words/screens/pages/verify/likely/differences';
 
 /** More differences than this are folded: what explains them stands above. */
@@ -35,26 +34,25 @@ export function TableDifferences({ map, comparison }: { map: SwitchMap; comparis
   }[outcome];
   return (
     <>
-      <div id="differences" data-testid="outcome">
-        <Notice look={outcome === 'differs' ? 'amber' : 'plain'} title={title}>
+      <div data-testid="outcome" className="grid gap-1">
+        <p className="font-semibold">{title}</p>
+        <p>
+          {count.agree}
+          {DIFFERENCES_TEXT.pairsAgree}
+          {count.missing}
+          {DIFFERENCES_TEXT.missing}
+          {count.extra}
+          {DIFFERENCES_TEXT.extra}
+          {count['not-tested']}
+          {DIFFERENCES_TEXT.notTested}
+        </p>
+        {outcome === 'not-all-tested' && !silent && <p>{DIFFERENCES_TEXT.thisIsNotAPass}</p>}
+        {notCompared.length > 0 && (
           <p>
-            {count.agree}
-            {DIFFERENCES_TEXT.pairsAgree}
-            {count.missing}
-            {DIFFERENCES_TEXT.missing}
-            {count.extra}
-            {DIFFERENCES_TEXT.extra}
-            {count['not-tested']}
-            {DIFFERENCES_TEXT.notTested}
+            {DIFFERENCES_TEXT.notSpokenOfByThe}{' '}
+            {notCompared.map((id) => settingName(map.structure, id)).join(', ')}.
           </p>
-          {outcome === 'not-all-tested' && !silent && <p>{DIFFERENCES_TEXT.thisIsNotAPass}</p>}
-          {notCompared.length > 0 && (
-            <p>
-              {DIFFERENCES_TEXT.notSpokenOfByThe}{' '}
-              {notCompared.map((id) => settingName(map.structure, id)).join(', ')}.
-            </p>
-          )}
-        </Notice>
+        )}
       </div>
       {differing.length > MOST_SHOWN ? (
         <details>

@@ -10,6 +10,7 @@ import { useMemo } from 'react';
 import {
   causeWords,
   firstCauseWords,
+  lesserCauseWords,
   ODD_JOIN_WORDS,
   tieWords,
   WORK_IT_WORDS,
@@ -19,6 +20,8 @@ import { useReadAgain } from '../../../parts/asking/use-read-again.js';
 import { useAskOnMap } from '../../../parts/asking/use-ask-on-map.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { Diagnosed } from './use-diagnosis.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { ResultLine } from '../../../controls/result-line.js';
 import { LIKELIEST_TEXT } from '@which-way/words/screens/pages/verify/likely/likeliest';
 
 /** Explanations told of one class before the rest is only counted. */
@@ -26,8 +29,13 @@ const MOST_TOLD = 4;
 /** Classes told. */
 const MOST_CLASSES = 3;
 
-/** What is likeliest wrong, with its ties and what each leaves; and the reading that would tell most. */
-export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagnosed }) {
+interface LikeliestProps {
+  map: SwitchMap;
+  diagnosed: Diagnosed;
+}
+
+/** What is likeliest wrong, with its ties and what it leaves; and the reading that would tell most. */
+export function Likeliest({ map, diagnosed }: LikeliestProps) {
   const { question, diagnosis } = diagnosed;
   const readAgain = useReadAgain();
   const repeat = useMemo(() => oddReading(map, question), [map, question]);
@@ -37,43 +45,54 @@ export function Likeliest({ map, diagnosed }: { map: SwitchMap; diagnosed: Diagn
         {LIKELIEST_TEXT.lookingForWhatWouldExplain}
       </p>
     );
-  const [first, ...more] = diagnosis.classes;
+  const [first] = diagnosis.classes;
   if (!first) return null;
   return (
-    <section
-      aria-label={LIKELIEST_TEXT.likeliest}
-      className="grid gap-2 rounded-part border-2 border-ink bg-sheet px-4 py-3"
-    >
-      <h2 className="text-quiet">{LIKELIEST_TEXT.likeliestNotProved}</h2>
+    <div role="group" aria-label={LIKELIEST_TEXT.likeliest} className="grid gap-1">
       <ClassOf map={map} question={question} one={first} repeat={repeat} />
-      {repeat && !repeat.repeated && (
-        <PlainButton className="justify-self-start" onClick={() => readAgain(repeat.reading)}>
-          {LIKELIEST_TEXT.repeatIt}
-        </PlainButton>
-      )}
-      {repeat?.repeated && first.explanations[0]?.[0]?.cause === 'joined-at' && <p>{ODD_JOIN_WORDS}</p>}
-      <Telling map={map} diagnosed={diagnosed} />
-      {first.explanations.flat().some(({ cause }) => cause === 'never-closes' || cause === 'opens-also') && (
-        <p>{WORK_IT_WORDS}</p>
-      )}
-      {mechanicalSignsOf(map.log).get('returns') === 'at-fault' && (
-        <p>{LIKELIEST_TEXT.seenItDoesNotSpring}</p>
-      )}
-      {more.length > 0 && (
-        <details>
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-            {LIKELIEST_TEXT.lessLikely}
-          </summary>
-          <ul className="grid gap-2">
-            {more.slice(0, MOST_CLASSES - 1).map((one) => (
-              <li key={JSON.stringify(one.explanations[0])}>
-                <ClassOf map={map} question={question} one={one} />
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </section>
+      <div className="flex flex-wrap gap-2">
+        {repeat && !repeat.repeated && (
+          <PlainButton look="strong" onClick={() => readAgain(repeat.reading)}>
+            {LIKELIEST_TEXT.repeatIt}
+          </PlainButton>
+        )}
+        <Telling map={map} diagnosed={diagnosed} />
+      </div>
+    </div>
+  );
+}
+
+/** What is less likely, and what the trade looks at before a contact is condemned; null: nothing of either. */
+export function OtherCauses({ map, diagnosed }: LikeliestProps) {
+  const { question, diagnosis } = diagnosed;
+  const repeat = useMemo(() => oddReading(map, question), [map, question]);
+  const [first, ...more] = diagnosis?.classes ?? [];
+  if (!first) return null;
+  const causes = first.explanations.flat().map(({ cause }) => cause);
+  const advice = [
+    ...(repeat?.repeated && causes[0] === 'joined-at' ? [ODD_JOIN_WORDS] : []),
+    ...(causes.some((cause) => cause === 'never-closes' || cause === 'opens-also') ? [WORK_IT_WORDS] : []),
+    ...(mechanicalSignsOf(map.log).get('returns') === 'at-fault' ? [LIKELIEST_TEXT.seenItDoesNotSpring] : []),
+  ];
+  const others = more.slice(0, MOST_CLASSES - 1);
+  if (advice.length + others.length === 0) return null;
+  return (
+    <ResultLine
+      name={RESULT_LINES_TEXT.otherCauses}
+      result={others.length > 0 ? RESULT_LINES_TEXT.lessLikely(others.length) : RESULT_LINES_TEXT.checkFirst}
+      act={RESULT_LINES_TEXT.see}
+    >
+      {advice.map((text) => (
+        <p key={text}>{text}</p>
+      ))}
+      <ul className="mt-1 grid gap-2">
+        {others.map((one) => (
+          <li key={JSON.stringify(one.explanations[0])}>
+            <ClassOf map={map} question={question} one={one} />
+          </li>
+        ))}
+      </ul>
+    </ResultLine>
   );
 }
 
@@ -98,8 +117,8 @@ function ClassOf({ map: { structure }, question, one, repeat }: ClassOfProps) {
   });
   return (
     <div className="grid gap-1">
-      <p className={repeat === undefined ? 'font-semibold' : 'text-title leading-tight font-bold'}>
-        {firstCauseWords(structure, repeat ?? null, first)}
+      <p className={repeat === undefined ? 'font-semibold' : 'text-large leading-tight font-bold'}>
+        {repeat === undefined ? lesserCauseWords(first) : firstCauseWords(structure, repeat, first)}
       </p>
       {ties.slice(0, MOST_TOLD).map((tie) => (
         <p key={tie}>

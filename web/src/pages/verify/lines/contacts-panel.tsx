@@ -19,6 +19,8 @@ import { untilItComes } from '../../../controls/patiently.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { CONTACTS_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/contacts-panel';
 import { TextInput } from '../../../controls/fields/text-input.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { LineOfVerdict } from './line-of-verdict.js';
 
 const ContactsChart = lazy(() => untilItComes(() => import('../charts/contacts-chart.js')));
 
@@ -37,17 +39,12 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
   const judged = judgedContacts(map);
   const limit = contactLimitOf(map);
   const [open, setOpen] = useState(false);
-  if (judged.length === 0) return null;
   return (
-    <details
-      id="contacts"
-      className="border-t border-line pt-2"
-      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
-    >
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">
+    <LineOfVerdict id="contacts" map={map} act={RESULT_LINES_TEXT.details} onOpen={setOpen}>
+      <p className="text-quiet">
         {CONTACTS_PANEL_TEXT.contactsWorstFirst}
         {limitWords(limit)}
-      </summary>
+      </p>
       <LimitForm key={JSON.stringify(limit)} limit={limit} />
       {open && (
         <Suspense>
@@ -60,7 +57,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
         ))}
       </ul>
       {limit.school === 'load' && <p className="mt-1 text-small text-quiet">{WOULD_TELL}</p>}
-    </details>
+    </LineOfVerdict>
   );
 }
 

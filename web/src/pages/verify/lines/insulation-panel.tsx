@@ -7,6 +7,8 @@ import { readAmount } from '../../../controls/fields/amount.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { INSULATION_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/insulation-panel';
 import { Field } from '../../../controls/fields/field.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { LineOfVerdict } from './line-of-verdict.js';
 
 /** The record of a test with an insulation tester; a multimeter cannot stand in for it. */
 export function InsulationPanel({ map }: { map: SwitchMap }) {
@@ -41,10 +43,8 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
     />
   );
   return (
-    <details id="insulation" className="border-t border-line pt-2">
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        {INSULATION_PANEL_TEXT.insulationWithAnInsulationTester}
-      </summary>
+    <LineOfVerdict id="insulation" map={map} act={RESULT_LINES_TEXT.testIt}>
+      <p className="font-semibold">{INSULATION_PANEL_TEXT.insulationWithAnInsulationTester}</p>
       <p className="text-quiet">{INSULATION_PANEL_TEXT.forWhoMayDoIt}</p>
       {test && (
         <p className="flex flex-wrap items-center gap-2">
@@ -81,6 +81,6 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
           {INSULATION_PANEL_TEXT.keep}
         </PlainButton>
       </form>
-    </details>
+    </LineOfVerdict>
   );
 }

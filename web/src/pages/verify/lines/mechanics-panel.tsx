@@ -13,6 +13,9 @@ import { useSession } from '../../../job/job-context.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { SeenOfSwitch } from '../likely/seen-of-switch.js';
+import { LineOfVerdict } from './line-of-verdict.js';
 import { MECHANICS_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/mechanics-panel';
 
 /** What the hands and eyes say of the mechanics; all in order in one tap, what is at fault with its place and a photo. */
@@ -30,8 +33,13 @@ export function MechanicsPanel({ map }: { map: SwitchMap }) {
     say({ sign, found, terminal: null, photo: null });
   };
   return (
-    <details id="mechanics" className="border-t border-line pt-2">
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">{MECHANICS_PANEL_TEXT.mechanics}</summary>
+    <LineOfVerdict
+      id="mechanics"
+      map={map}
+      act={RESULT_LINES_TEXT.lookAtIt}
+      note={RESULT_LINES_TEXT.lookedAt(MECHANICAL_SIGNS.length - open.length, MECHANICAL_SIGNS.length)}
+    >
+      <SeenOfSwitch map={map} />
       {open.length > 1 && (
         <PlainButton onClick={() => open.forEach((sign) => whole(sign, 'good'))}>
           {MECHANICS_PANEL_TEXT.all}
@@ -60,7 +68,7 @@ export function MechanicsPanel({ map }: { map: SwitchMap }) {
           </li>
         ))}
       </ul>
-    </details>
+    </LineOfVerdict>
   );
 }
 

@@ -15,6 +15,8 @@ import { useJobState, useSession } from '../../../job/job-context.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { untilItComes } from '../../../controls/patiently.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { ResultLine } from '../../../controls/result-line.js';
 import { CyclingDialog } from './cycling-dialog.js';
 import { simulatedRun } from './simulated-run.js';
 import { REPEAT_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/repeat-panel';
@@ -33,16 +35,20 @@ export function RepeatPanel({ map }: { map: SwitchMap }) {
   const nameOf = ({ terminals, setting }: ContactAt) =>
     `${terminals.map((id) => terminalName(map.structure, id)).join('–')} at ${settingName(map.structure, setting)}`;
   return (
-    <details
+    <ResultLine
       id="repeats"
-      className="border-t border-line pt-2"
-      open={standing.wanted || runs.length > 0 || undefined}
-      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+      name={RESULT_LINES_TEXT.repeats}
+      result={
+        wanted
+          ? RESULT_LINES_TEXT.askedFor
+          : runs.length > 0
+            ? RESULT_LINES_TEXT.runs(runs.length)
+            : RESULT_LINES_TEXT.notWorked
+      }
+      act={RESULT_LINES_TEXT.workThem}
+      open={standing.wanted || runs.length > 0}
+      onOpen={setOpen}
     >
-      <summary className="min-h-12 cursor-pointer py-2 font-bold">
-        {REPEAT_PANEL_TEXT.workedAgainAndAgain}
-        {wanted && REPEAT_PANEL_TEXT.askedForSinceItFails}
-      </summary>
       {wanted && (
         <p>
           {REPEAT_PANEL_TEXT.atLeast}
@@ -67,7 +73,7 @@ export function RepeatPanel({ map }: { map: SwitchMap }) {
         </ul>
       )}
       {cycling && <CyclingDialog begun={cycling} name={nameOf(cycling)} onDone={() => setCycling(null)} />}
-    </details>
+    </ResultLine>
   );
 }
 

@@ -6,6 +6,8 @@ import { useState } from 'react';
 import { useSession } from '../../../job/job-context.js';
 import { givenOnce, useGivenOnce } from '../../../parts/safety/given-once.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { ResultLine } from '../../../controls/result-line.js';
 import { SIGN_VERDICT_TEXT } from '@which-way/words/screens/pages/verify/lines/sign-verdict';
 import { Field } from '../../../controls/fields/field.js';
 
@@ -22,7 +24,17 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
   const [note, setNote] = useState('');
   const signature = signatureOf(map);
   return (
-    <section aria-label={SIGN_VERDICT_TEXT.signOff} className="grid gap-2 border-t border-line pt-3">
+    <ResultLine
+      name={SIGN_VERDICT_TEXT.signOff}
+      result={
+        !signature
+          ? RESULT_LINES_TEXT.notSigned
+          : signature.standing === 'stands'
+            ? RESULT_LINES_TEXT.signedBy(signature.signed.by)
+            : RESULT_LINES_TEXT.openAgain
+      }
+      act={signature?.standing === 'stands' ? RESULT_LINES_TEXT.see : RESULT_LINES_TEXT.sign}
+    >
       {signature && (
         <p>
           <strong>{signature.signed.by}</strong>
@@ -66,6 +78,6 @@ export function SignVerdict({ map }: { map: SwitchMap }) {
           </PlainButton>
         </form>
       )}
-    </section>
+    </ResultLine>
   );
 }

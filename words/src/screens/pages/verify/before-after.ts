@@ -1,7 +1,6 @@
 /** What before after says. */
 export const BEFORE_AFTER_TEXT = {
   beforeAndAfter: 'Before and after',
-  beforeAndAfter2: 'Before and after: ',
   contact: 'Contact',
   before: 'Before',
   after: 'After',

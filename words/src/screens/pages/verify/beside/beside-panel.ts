@@ -1,6 +1,6 @@
 /** What beside panel says. */
 export const BESIDE_PANEL_TEXT = {
-  besideAnotherSwitch: 'Compare with another switch',
+  besideAnotherSwitch: 'Compare',
   beside: (title: string | number) => `Beside ${title}`,
   job: (number: string | number, title: string | number) => `Job ${number}: ${title}`,
   nothingCanBeCompared: ' Nothing can be compared.',

@@ -2,9 +2,7 @@
 export const LIKELIEST_TEXT = {
   lookingForWhatWouldExplain: 'Looking for what would explain it.',
   likeliest: 'Likeliest',
-  likeliestNotProved: 'Likeliest, not proved',
   seenItDoesNotSpring: 'Seen: it does not spring back where it should. A spring is lost or weak.',
-  lessLikely: 'Less likely',
   or: 'or: ',
   orOneOf: 'or one of ',
   moreThatShowTheSame: ' more that show the same.',

@@ -1,7 +1,5 @@
 /** What repeat panel says. */
 export const REPEAT_PANEL_TEXT = {
-  workedAgainAndAgain: 'Repeated operation',
-  askedForSinceItFails: ': asked for, since it fails sometimes',
   atLeast: 'At least ',
   timesEachStillToBe: ' times each, still to be worked: ',
   runs: 'Runs',

@@ -1,0 +1,140 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import type { ExpectedTable } from '@which-way/core/log';
+import { knownPattern, polesWithContacts } from '@which-way/core/table';
+import type { TerminalId } from '@which-way/core/switch';
+import { calledFault, type Comparison } from '@which-way/core/verify';
+import { strandOf } from '@which-way/drawing/strand';
+import { settingName, terminalName } from '@which-way/words/terminals';
+import { COMPARED_TABLE_TEXT } from '@which-way/words/screens/pages/verify/expected/compared-table';
+import { useMemo } from 'react';
+import type { Inspected } from '../../../parts/facts/inspector.js';
+import { PartLine, usePart } from '../../../parts/facts/part-of-positions.js';
+import { contactsOf, saidOf, type SaidOfContact } from './expected-edit.js';
+import { distinct, verdictOf, type CellVerdict } from './rows.js';
+
+interface ComparedTableProps {
+  map: SwitchMap;
+  expected: ExpectedTable;
+  comparison: Comparison;
+  onPick: (about: Inspected) => void;
+}
+
+const MOST_ACROSS = 8;
+/** Contacts above which the rows are lower. */
+const MANY_ROWS = 6;
+
+/** The map beside what it should do: what differs stands out, what agrees is quiet. A cell tells how it is known. */
+export function ComparedTable({ map, expected, comparison, onPick }: ComparedTableProps) {
+  const { structure } = map;
+  const isFault = useMemo(() => calledFault(map), [map]);
+  const ids = structure.terminals.map(({ id }) => id);
+  const found = polesWithContacts(knownPattern(map)).flatMap(({ contacts }) => contacts);
+  const rows = distinct([...contactsOf(expected, ids), ...found]);
+  const part = usePart(
+    expected.settings.map(({ setting }) => setting),
+    null,
+    MOST_ACROSS,
+  );
+  const shown = expected.settings.slice(part.from, part.to);
+  const height = rows.length > MANY_ROWS ? 'h-9' : 'h-14';
+  const { missing, extra } = comparison.count;
+  return (
+    <>
+      <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
+      <table className="w-full table-fixed border-collapse">
+        <thead>
+          <tr>
+            <th scope="col" className="w-20">
+              <span className="sr-only">{COMPARED_TABLE_TEXT.contact}</span>
+            </th>
+            {shown.map(({ setting }, index) => (
+              <th
+                key={setting}
+                scope="col"
+                className="px-0.5 pb-1 align-bottom font-mono text-small leading-tight"
+                style={{ color: strandOf(part.from + index).color }}
+              >
+                <span className="line-clamp-3 break-words">{settingName(structure, setting)}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((contact) => {
+            const [a, b] = contact.map((place) => ids[place]) as [TerminalId, TerminalId];
+            const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
+            return (
+              <tr key={String(contact)}>
+                <th scope="row" className="truncate pr-2 text-left font-mono">
+                  {label}
+                </th>
+                {shown.map((entry) => (
+                  <Cell
+                    key={entry.setting}
+                    height={height}
+                    name={`${label} at ${settingName(structure, entry.setting)}`}
+                    said={saidOf(entry, contact, ids)}
+                    verdict={verdictOf(comparison, entry.setting, a, b)}
+                    fault={isFault(entry.setting, a, b)}
+                    onPick={() => onPick({ setting: entry.setting, a, b })}
+                  />
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {missing + extra > 0 && <p className="mt-2 text-quiet">{COMPARED_TABLE_TEXT.legend}</p>}
+    </>
+  );
+}
+
+interface CellProps {
+  name: string;
+  height: string;
+  said: SaidOfContact;
+  verdict: CellVerdict;
+  fault: boolean;
+  onPick: () => void;
+}
+
+/** What is said of a cell, and how it looks; a closed contact has its cross. */
+function cellOf(said: SaidOfContact, verdict: CellVerdict, fault: boolean) {
+  switch (verdict) {
+    case 'missing':
+      return { word: COMPARED_TABLE_TEXT.missing, look: 'bg-sheet', closed: false, dashed: true };
+    case 'extra':
+      return { word: COMPARED_TABLE_TEXT.extra, look: 'bg-amber text-lead-black', closed: true };
+    case 'not-tested':
+      return { word: COMPARED_TABLE_TEXT.notTested, look: 'not-known', closed: false };
+    default: {
+      const closed = said === 'closed';
+      if (fault) return { word: COMPARED_TABLE_TEXT.fault, look: 'bg-amber text-lead-black', closed };
+      return { word: '', look: 'bg-sheet', closed };
+    }
+  }
+}
+
+function Cell({ name, height, said, verdict, fault, onPick }: CellProps) {
+  const { word, look, closed, dashed } = cellOf(said, verdict, fault);
+  const quiet = verdict === 'agree' ? COMPARED_TABLE_TEXT.agrees : COMPARED_TABLE_TEXT.notSaid;
+  return (
+    <td className={`border border-line p-0 ${look}`}>
+      <button
+        type="button"
+        aria-label={COMPARED_TABLE_TEXT.howIsKnown(name, word || quiet)}
+        onClick={onPick}
+        className={`flex w-full flex-col items-center justify-center leading-none hover:outline-2 hover:outline-ink ${height}`}
+      >
+        {closed && <span className="font-mono text-large font-bold">×</span>}
+        {word !== '' && (
+          <span
+            className={`max-w-full truncate text-small font-bold ${dashed ? 'rounded-part border-2 border-dashed border-amber-ink px-1.5 py-1 text-amber-ink' : ''}`}
+          >
+            {word}
+          </span>
+        )}
+      </button>
+    </td>
+  );
+}

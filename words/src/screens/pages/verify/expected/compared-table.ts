@@ -1,0 +1,15 @@
+/** What the map beside its expected table says. */
+export const COMPARED_TABLE_TEXT = {
+  contact: 'Contact',
+  missing: 'missing',
+  extra: 'extra',
+  notTested: 'not tested',
+  fault: 'fault',
+  agrees: 'agrees',
+  notSaid: 'not specified',
+  howIsKnown: (name: string, word: string) => `${name}: ${word}. How it is known`,
+  legend: 'Dashed: should be closed, is open. Amber: is closed, should be open.',
+  measuredAgainst: 'Compared with ',
+  change: 'Change',
+  done: 'Done',
+};

@@ -1,0 +1,4 @@
+/** What the band across the top of Verify says. */
+export const VERDICT_BAND_TEXT = {
+  verdict: 'Verdict',
+};
