@@ -76,7 +76,7 @@ await step(page, 'Tag wires');
 await page.getByRole('link', { name: 'Is it the switch?' }).click();
 await shoot(page, 'path', 'Still looking');
 await openJob(page, 'Desk fan');
-await shoot(page, 'verify', 'Pattern: differs');
+await shoot(page, 'verify', 'Compared with');
 await openJob(page, 'Harbour launch');
 await step(page, 'Match');
 await shoot(page, 'match', 'in the library:');

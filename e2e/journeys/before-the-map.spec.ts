@@ -94,7 +94,7 @@ test('a diagram from a page of a PDF is pinned beside the Map and Verify, a part
   await expect(picture).toBeVisible();
   expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(2400);
   await bench.go('Verify');
-  await expect(page.getByRole('region', { name: 'To be shown' })).toContainText('opens at OFF');
-  await page.getByText('The maker’s diagram').click();
+  await expect(page.getByRole('group', { name: 'To be shown' })).toContainText('opens at OFF');
+  await page.getByRole('group', { name: 'Diagram' }).getByText('see').click();
   await expect(picture).toBeVisible();
 });

@@ -34,7 +34,7 @@ async function practise(page: Page, which: string, wrong: string): Promise<Bench
   });
   await page.goto('/practice');
   await bench.pick(/^Which/, which);
-  await bench.pick(/^And for certain/, wrong);
+  await bench.pick(/^Always include/, wrong);
   return bench;
 }
 

@@ -45,9 +45,10 @@ test('from Map a switch now to a chosen replacement, on a simulated switch with 
   await bench.go('Verify');
   await page.getByRole('button', { name: 'Fill it in by hand' }).click();
   // Nothing is said yet, so nothing differs.
-  await expect(page.getByTestId('outcome')).toContainText('nothing is said yet');
+  await expect(page.getByTestId('outcome')).toContainText('nothing specified yet');
   await page.getByRole('button', { name: 'Everything else should be open' }).click();
   await expect(page.getByTestId('outcome')).toContainText('0 missing and 6 extra');
+  await page.getByText('6 differences', { exact: true }).click();
   await expect(page.getByLabel('Differences').getByRole('listitem')).toHaveCount(6);
   const open = await page.getByRole('button', { name: /should be open$/ }).all();
   const names = await Promise.all(open.map(async (cell) => (await cell.getAttribute('aria-label')) ?? ''));

@@ -27,7 +27,7 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
   await text.fill('Position 1: -\nPosition 2: 1-2');
   await page.getByRole('button', { name: 'Use it' }).click();
   await expect(verdict).toHaveText('Fails: contacts.');
-  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('high resistance');
+  await expect(page.getByRole('group', { name: 'Contacts', exact: true })).toContainText('high resistance');
 
   // Cleaned: what was read before is kept, and counts no more.
   await bench.go('Map');
@@ -43,11 +43,12 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
   await expect(bench.prompt).toHaveText('The map is complete');
   await bench.go('Verify');
   await expect(verdict).toHaveText('Wiring and contacts pass. Insulation and mechanics not tested.');
-  await expect(page.getByRole('region', { name: 'Before and after' })).toContainText('closed, 0.2 Ω');
+  await expect(page.getByRole('group', { name: 'Before and after' })).toContainText('closed, 0.2 Ω');
 
+  const signed = page.getByRole('group', { name: 'Sign-off' });
+  await signed.getByText('not signed').click();
   await page.getByLabel('Signed by').fill('Ada');
   await page.getByRole('button', { name: 'Sign the verdict as it stands' }).click();
-  const signed = page.getByRole('region', { name: 'Sign-off' });
   await expect(signed).toContainText(
     'Ada signed “Wiring and contacts pass. Insulation and mechanics not tested.”',
   );
@@ -106,6 +107,7 @@ test('a correct selector passes its wiring with no question; a failed one says s
   await expect(verdict).toHaveText(/^Wiring (and contacts pass|agrees)/);
   await expect(verdict).not.toContainText('question');
   // The same switch against another table: it fails, and its owner reads that first.
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByRole('button', { name: 'Remove comparison' }).click();
   await page
     .getByLabel('From the diagram, one position per line')
@@ -113,7 +115,7 @@ test('a correct selector passes its wiring with no question; a failed one says s
   await page.getByRole('button', { name: 'Use it' }).click();
   await expect(verdict).toContainText('Fails: pattern');
   await bench.go('Truth table');
-  await page.getByRole('button', { name: 'Remove' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   await page.getByRole('menuitem', { name: /owner/ }).click();
   await expect(page.getByText(/^This switch fails: pattern/)).toBeVisible();
 });

@@ -15,7 +15,7 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Table radio, band switch', 'tag/fit', 'Bolt spacing'],
   ['Pottery kiln, three-heat selector', 'map', 'Truth table so far'],
   ['Table radio, band switch', 'table', 'Seen from the terminal side'],
-  ['Desk fan, five speed keys', 'verify', 'Pattern: differs'],
+  ['Desk fan, five speed keys', 'verify', 'Compared with'],
   ['Stage guitar, five-way selector', 'match', 'Larkspur lever five'],
   ['Bilge pump panel, manual-off-auto', 'map', 'The Map is shut'],
   ['Reading lamp, knob with two bulbs', 'refit', 'Every line of the card is done'],

@@ -16,7 +16,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
     await page.getByLabel('From the diagram, one position per line').fill(text);
     await page.getByRole('button', { name: 'Use it' }).click();
   };
-  const likeliest = page.getByRole('region', { name: 'Likeliest' });
+  const likeliest = page.getByRole('group', { name: 'Likeliest' });
 
   // Two moving contacts of one pole share a throw: 7 goes to 6 or 8, 5 goes to 6 or 4.
   await open('Eight lugs', {
@@ -107,7 +107,7 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   await open('Leak', { labels: '1 2 F', frame: 'F', positions: [['OFF', '2-F'], ['ON', '1-2-F']] }); // prettier-ignore
   await expected('OFF: -\nON: 1-2');
   await expect(page.getByTestId('verdict')).toContainText('Fails: ');
-  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
+  await expect(page.getByRole('group', { name: 'Insulation', exact: true })).toContainText(
     'is joined to the frame or earth: a hazard',
   );
 });
@@ -147,8 +147,8 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
     .getByRole('button', { name: /sometimes/i })
     .click();
   await bench.go('Verify');
-  const verdict = page.getByRole('region', { name: 'Verdict' });
-  await expect(verdict).toContainText('not every contact was worked 20 times');
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('Not every contact was worked 20 times');
   await page.getByRole('button', { name: 'Start' }).click();
   for (const cycle of ['4', '12']) {
     while ((await page.getByTestId('cycle').textContent()) !== cycle) await page.clock.fastForward(2000);
@@ -161,9 +161,12 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
   await expect(page.getByRole('list', { name: 'Runs' })).toContainText(
     '2 missed of 20, on the bench: the rate is below 29 % (95 %).',
   );
-  await expect(verdict).toContainText('failed under repeated operation');
+  await expect(verdict).toContainText('Fails now and then');
+  await expect(page.getByRole('group', { name: 'Contacts', exact: true })).toContainText(
+    'failed under repeated operation',
+  );
 
-  await page.getByText('Compare with another switch').click();
+  await page.getByText('no other switch measured').click();
   await page.getByRole('button', { name: 'Measure another beside this one' }).click();
   await page.getByRole('link', { name: /^Job \d+: The new part beside job/ }).click();
   await page.getByRole('heading', { level: 1, name: 'Map' }).waitFor({ state: 'attached' });

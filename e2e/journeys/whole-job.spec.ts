@@ -95,10 +95,11 @@ test('a whole job: from the complaint over the map to the signed report, with a 
         .click();
   }
   await expect(page.getByTestId('outcome')).toContainText('agrees in every pair and position');
+  await page.getByRole('group', { name: 'Sign-off' }).getByText('not signed').click();
   await page.getByLabel('Signed by').fill('Ada');
   await page.getByRole('button', { name: 'Sign the verdict as it stands' }).click();
 
-  await page.getByRole('link', { name: 'Refit' }).click();
+  await page.getByRole('link', { name: 'Refit', exact: true }).click();
   for (const label of ['1', '2', '3']) {
     await expect(bench.prompt).toHaveText(`Tag ${label} from ${label} to ${label}`);
     await page.keyboard.press('Enter');
@@ -129,7 +130,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await record(page, `Live parts together to earth, ${at[0]}`, '200M');
   await expect(page.getByText('200 MΩ, at least 1 MΩ')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Function test' }).click();
+  await page.getByRole('link', { name: 'Function test', exact: true }).click();
   const line = page.getByRole('group', { name: new RegExp(`^${at[1]}: rear: full`) });
   await line.getByRole('button', { name: 'fails' }).click();
   await expect(page.getByText('One thing fails')).toBeVisible();
@@ -144,7 +145,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await line.getByRole('button', { name: 'as it should' }).click();
   await page.getByRole('button', { name: 'Everything else was tried and works' }).click();
 
-  await page.getByRole('link', { name: 'Sign-off' }).click();
+  await page.getByRole('link', { name: 'Sign-off', exact: true }).click();
   const stands = page.getByRole('list', { name: 'How it stands' });
   await expect(stands.getByRole('listitem')).toHaveText([/done/, /done/, /not done/, /done/]);
   await expect(page.getByText(/Cord alone, live parts to earth/)).toBeVisible();
@@ -159,7 +160,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await expect(bench.save).toHaveText('Saved');
 
   // The report: what is seen is what is taken away, as a page and on paper.
-  await page.getByRole('link', { name: 'Report' }).click();
+  await page.getByRole('link', { name: 'Report', exact: true }).click();
   const seen = page.frameLocator('iframe').locator('body');
   await expect(seen).toContainText('Smells hot on full heat.');
   await expect(seen).toContainText('A scratched knob. Accepted: only looks');
@@ -180,8 +181,8 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await expect(seen).toContainText('Smells hot on full heat.');
   await expect(seen.getByRole('heading', { name: 'Readings' })).toHaveCount(0);
   // The shape of a report reopens nothing; a tick that is taken back does.
-  await page.getByRole('link', { name: 'Wires back' }).click();
+  await page.getByRole('link', { name: 'Wires back', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Tag 2 from 2 to 2' }).click();
-  await page.getByRole('link', { name: 'Sign-off' }).click();
+  await page.getByRole('link', { name: 'Sign-off', exact: true }).click();
   await expect(page.getByText('it is open again')).toBeVisible();
 });

@@ -58,7 +58,7 @@ function memberOf(job: JobId, data: JobWithEvents | undefined, failed: boolean):
     };
   const { title: name, outOfMachine, archived } = data.job;
   const none = { job, name, outOfMachine, map: null };
-  if (archived) return { ...none, why: 'it is put away' };
+  if (archived) return { ...none, why: 'it is archived' };
   if (data.unreadable.length > 0) return { ...none, why: 'it cannot be read in full' };
   return { ...none, map: deriveMap(data.events), why: null };
 }
