@@ -314,7 +314,7 @@ async function benchPages(server, { atMost, round }) {
     for (const [view, ready] of [
       ['map', 'What to do next'],
       ['verify', 'What it should do'],
-      ['match', 'in the library'],
+      ['match', 'possible of'],
     ]) {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       let bytes = 0;

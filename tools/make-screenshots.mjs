@@ -79,7 +79,7 @@ await openJob(page, 'Desk fan');
 await shoot(page, 'verify', 'Compared with');
 await openJob(page, 'Harbour launch');
 await step(page, 'Match');
-await shoot(page, 'match', 'in the library:');
+await shoot(page, 'match', 'possible of');
 
 await page.goto('/');
 await page.getByRole('button', { name: 'Map a switch now' }).click();

@@ -124,10 +124,13 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
 
   await page.goto(address.replace(/map$/, 'match'));
   const find = async (name: string) => {
+    const filters = page.getByRole('button', { name: /^Filters/ });
+    if ((await filters.getAttribute('aria-expanded')) === 'false') await filters.click();
     await page.getByRole('searchbox', { name: 'Filter by name' }).fill(name);
     await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   };
   // Whether A and B join at BRAKE is said not to matter: then a switch without the brake does what matters, and that is told.
+  await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByText('What matters').click();
   const bench = new Bench(page);
   await bench.pick('One terminal', 'A');

@@ -60,9 +60,9 @@ test('from Map a switch now to a chosen replacement, on a simulated switch with 
   await expect(page.getByTestId('outcome')).toContainText('agrees in every pair and position');
 
   await bench.go('Match');
-  await expect(page.getByText(/^\d+ in the library:/)).toBeVisible();
-  await expect(page.getByText('Same wiring is not yet ‘fits’').first()).toBeVisible();
-  await page.getByText(/^Why \d+ do not$/).click();
+  await expect(page.getByText(/^\d+ possible of \d+$/)).toBeVisible();
+  await expect(page.getByText('same wiring doesn’t mean it fits').first()).toBeVisible();
+  await page.getByText(/^Ruled out: \d+$/).click();
   await expect(page.getByText(/^no: \d+ terminals, 8 are needed$/).first()).toBeVisible();
   const first = page
     .getByRole('list', { name: 'Library, best first' })

@@ -47,6 +47,7 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
   await expect(page.getByTestId('verdict')).toContainText('Fails: pattern');
 
   await bench.go('Match');
+  await page.getByRole('button', { name: /^Filters/ }).click();
   const should = page.getByRole('radio', { name: 'as it should be' });
   await expect(should).toHaveAttribute('data-state', 'on');
   await page
@@ -70,6 +71,6 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
   await page.reload();
   await expect(safety).toContainText('accepted: a foot switch in the lead stops it');
 
-  await page.getByText(/^Why \d+ do(es)? not$/).click();
+  await page.getByText(/^Ruled out: \d+$/).click();
   await expect(page.getByRole('list', { name: 'Ruled out' })).toContainText(/near: /);
 });

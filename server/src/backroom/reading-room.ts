@@ -28,7 +28,7 @@ interface StoredJob {
 }
 
 /** Jobs and events whose summaries a list works out at once; the others are shown as they were, marked. */
-const AT_ONCE = { jobs: 6, events: 2000 };
+const AT_ONCE = { jobs: 2, events: 700 };
 
 /** What stands in an entry that is being taken in, and is not to be seen yet. */
 const VISIBLE = 'import IS NULL';
@@ -69,12 +69,15 @@ export class ReadingRoom {
     ) as (StoredJob & { seen: number | null; seen_version: number | null } & Partial<WorkedOut>)[];
     const fresh: WorkedOut[] = [];
     const stale: string[] = [];
-    const left = { ...AT_ONCE };
+    const isOld = (row: (typeof rows)[number]) =>
+      row.seen !== row.cursor || row.seen_version !== row.version || row.engine !== ROUTE_ENGINE;
+    // A few are worked out while somebody waits; of many none, or everybody waits.
+    const left = rows.filter(isOld).length > AT_ONCE.jobs ? { jobs: 0, events: 0 } : { ...AT_ONCE };
     const words = search.toLowerCase().split(/\s+/).filter(Boolean);
     const list: JobSummary[] = [];
     for (const row of rows) {
       let { body, found } = row;
-      const old = row.seen !== row.cursor || row.seen_version !== row.version || row.engine !== ROUTE_ENGINE;
+      const old = isOld(row);
       let marked = old;
       // What another version wrote down may say what this one has no words for.
       let isOurs = row.engine === ROUTE_ENGINE;

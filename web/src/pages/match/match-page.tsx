@@ -10,7 +10,7 @@ import {
   type NoRequirement,
   type RequirementSource,
 } from '@which-way/core/match';
-import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type ComponentProps, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { useJobState, useSession } from '../../job/job-context.js';
@@ -73,6 +73,28 @@ function useMatches() {
   };
 }
 
+/** How much of what is asked was changed by a person. */
+function filtersOf(refinement: Refinement, proposed: RequirementSource, words: string): number {
+  const { source, never, jumpers, gaps, spares, returns } = refinement;
+  const changed = [
+    source !== null && source !== proposed,
+    words.trim() !== '',
+    isLoosened(refinement),
+    jumpers > 0,
+    gaps,
+    !spares,
+    returns,
+    never.length > 0,
+  ];
+  return changed.filter(Boolean).length;
+}
+
+/** What it is asked by. */
+const needWords = (source: RequirementSource, refinement: Refinement): string =>
+  source === 'another'
+    ? MATCH_PAGE_TEXT.needsLike(anotherName(refinement) ?? '')
+    : MATCH_PAGE_TEXT.needsBy[source];
+
 /** What can take its place: wiring first, and all else that is known of it. */
 export function MatchPage() {
   const {
@@ -91,6 +113,7 @@ export function MatchPage() {
     setWords,
   } = useMatches();
   const [picked, setPicked] = useState<string | null>(null);
+  const [filtering, setFiltering] = useState(false);
   const chosen = liveEvents(map.log, 'chosen').at(-1)?.what.replacement ?? null;
   const hasMachine = useMemo(() => circuitOf(map) !== null, [map]);
   const choice = <SourceChoice {...{ source, proposed, refinement, hasMachine }} onRefine={refine} />;
@@ -113,35 +136,32 @@ export function MatchPage() {
   return (
     <main
       data-fits
-      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[27rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[25rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
     >
       <section
         aria-label={MATCH_PAGE_TEXT.candidates}
         className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2"
       >
-        <h1 className="text-title font-bold">{MATCH_PAGE_TEXT.whatCanTakeItsPlace}</h1>
-        {choice}
-        <p className="mt-2">
-          {MATCH_PAGE_TEXT.needs}
-          {requirement.terminals.length}
+        <div className="flex flex-wrap items-center justify-between gap-2">
+          <h1 className="text-large font-bold">{MATCH_PAGE_TEXT.whatCanTakeItsPlace}</h1>
+          <PlainButton aria-expanded={filtering} onClick={() => setFiltering(!filtering)}>
+            {MATCH_PAGE_TEXT.filters(filtersOf(refinement, proposed, words))}
+          </PlainButton>
+        </div>
+        <p className="text-quiet">
+          {needWords(source, refinement)}: {requirement.terminals.length}
           {MATCH_PAGE_TEXT.terminalsAnd}
           {settings.length}{' '}
           {settings.length === 1 ? MATCH_PAGE_TEXT.position : MATCH_PAGE_TEXT.positionsInThisOrder}.
           {source === 'machine' && need.capped && MATCH_PAGE_TEXT.moreWouldDoThanWas}
         </p>
+        {filtering && (
+          <Filters {...{ map, whole, refinement, words }} onRefine={refine} onWords={setWords}>
+            {choice}
+          </Filters>
+        )}
         <SpringsAsked />
-        <WhatMatters {...{ map, whole, refinement }} onRefine={refine} />
-        <Refinements map={map} refinement={refinement} onRefine={refine} />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
-        <Field
-          label={MATCH_PAGE_TEXT.onlyThoseThatAreCalled}
-          className="mt-2"
-          type="search"
-          value={words}
-          maxLength={SEARCH_LETTERS}
-          placeholder={MATCH_PAGE_TEXT.nameMakerNumberMarkingFamily}
-          onType={setWords}
-        />
         <Troubles {...{ matches, words }} onAgain={again} />
         <FoundLine matches={matches} onStop={() => search.stop()} />
         <CandidateList
@@ -170,6 +190,36 @@ export function MatchPage() {
         </p>
       )}
     </main>
+  );
+}
+
+interface FiltersProps {
+  map: SwitchMap;
+  whole: ComponentProps<typeof WhatMatters>['whole'];
+  refinement: Refinement;
+  words: string;
+  onRefine: (change: Partial<Refinement>) => void;
+  onWords: (words: string) => void;
+  children: ReactNode;
+}
+
+/** What narrows the list, behind one button: by what, by name, what matters, how far it may be adapted. */
+function Filters({ map, whole, refinement, words, onRefine, onWords, children }: FiltersProps) {
+  return (
+    <div className="my-2 rounded-part border-2 border-line px-4 py-3">
+      {children}
+      <Field
+        label={MATCH_PAGE_TEXT.onlyThoseThatAreCalled}
+        className="mt-2"
+        type="search"
+        value={words}
+        maxLength={SEARCH_LETTERS}
+        placeholder={MATCH_PAGE_TEXT.nameMakerNumberMarkingFamily}
+        onType={onWords}
+      />
+      <WhatMatters {...{ map, whole, refinement }} onRefine={onRefine} />
+      <Refinements map={map} refinement={refinement} onRefine={onRefine} />
+    </div>
   );
 }
 

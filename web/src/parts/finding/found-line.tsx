@@ -28,16 +28,8 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
     <div className="mt-3 text-quiet" role="status">
       {done ? (
         <p>
-          {all}
-          {FOUND_LINE_TEXT.inTheLibrary}
-          {may}
-          {FOUND_LINE_TEXT.mayDo}
-          {counts.no}
-          {FOUND_LINE_TEXT.doNot}
-          {counts.undecided}
-          {FOUND_LINE_TEXT.undecided}
-          {looked}
-          {FOUND_LINE_TEXT.wereComparedPairByPair}
+          <strong className="text-large text-ink">{FOUND_LINE_TEXT.possible(may, all)}</strong>{' '}
+          {FOUND_LINE_TEXT.ruledOut(counts.no, counts.undecided)}
           {candidates.length < all && FOUND_LINE_TEXT.theFirstAreListed(candidates.length)}
         </p>
       ) : (

@@ -12,6 +12,7 @@ import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { StrandSample } from '../../../parts/drawings/strand-sample.js';
 import { positionName, resultWords, spareWords } from '../../../parts/finding/match-words.js';
+import { ResultLine } from '../../../controls/result-line.js';
 import { LookAlike } from './look-alike.js';
 import { MechanicsFit } from './mechanics-fit.js';
 import { Offers } from './offers.js';
@@ -107,10 +108,21 @@ function Fitting({
   const isChosen = chosen?.entry === known.id && JSON.stringify(chosen) === JSON.stringify(replacement);
   const stale = chosen?.entry === known.id && !isChosen;
   return (
-    <section aria-label={CANDIDATE_VIEW_TEXT.candidate} className="px-6 py-4 lg:overflow-y-auto">
-      <div className="flex flex-wrap items-start gap-4">
+    <section aria-label={CANDIDATE_VIEW_TEXT.candidate} className="px-6 pb-4 lg:overflow-y-auto">
+      <div className="sticky top-0 z-[5] -mx-6 flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-line bg-paper px-6 py-3">
         <div className="min-w-0 grow basis-80">
-          <Heading candidate={candidate} />
+          <h2 className="text-title leading-tight font-bold">{known.name}</h2>
+          <p>
+            {resultWords(result, loosened)},{' '}
+            {like === null ? SOURCE_WORDS[source] : CANDIDATE_VIEW_TEXT.like(like)}
+            {accepted.open > 0 && (
+              <strong className="text-brick">
+                {accepted.open === 1
+                  ? CANDIDATE_VIEW_TEXT.oneSafetyDifferenceIs
+                  : CANDIDATE_VIEW_TEXT.safetyDifferencesAre(accepted.open)}
+              </strong>
+            )}
+          </p>
         </div>
         {isChosen ? (
           <PlainButton onClick={() => session.emit({ kind: 'chosen', replacement: null })}>
@@ -127,29 +139,36 @@ function Fitting({
           </PlainButton>
         )}
       </div>
-      <p className="mt-2 text-large">
-        {resultWords(result, loosened)},{' '}
-        {like === null ? SOURCE_WORDS[source] : CANDIDATE_VIEW_TEXT.like(like)}.
-      </p>
-      {accepted.open > 0 && (
-        <p className="text-brick">
-          {accepted.open === 1
-            ? CANDIDATE_VIEW_TEXT.oneSafetyDifferenceIs
-            : CANDIDATE_VIEW_TEXT.safetyDifferencesAre(accepted.open)}
-          {CANDIDATE_VIEW_TEXT.toBeAnsweredBeforeIt}
-        </p>
-      )}
       <Differences {...{ differences, accepted, known, settings }} structure={map.structure} />
       {stale && <p className="text-amber-ink">{CANDIDATE_VIEW_TEXT.itWasChosenWithAnother}</p>}
+      <Spares known={known} result={result} />
       <SideBySideView laid={{ map, found, known, result }} />
-      <Positions map={map} known={known} result={result} settings={settings} />
-      <MechanicsFit map={map} facts={known.facts ?? {}} />
-      <Offers {...{ map, found, known, result, subject, refinement }} />
-      <LookAlike {...{ map, known }} />
-      <div className="mt-4 max-w-2xl">
-        <Notice look="plain" title={CANDIDATE_VIEW_TEXT.sameWiringIsNotYet}>
-          {CANDIDATE_VIEW_TEXT.onlyLoadsThatWereNamed}
-        </Notice>
+      <div className="mt-3 border-t border-line">
+        <ResultLine
+          name={CANDIDATE_VIEW_TEXT.itself}
+          result={[known.maker, known.family].filter(Boolean).join(' · ')}
+          act={CANDIDATE_VIEW_TEXT.see}
+        >
+          {known.note && <p>{known.note}</p>}
+          <Stated facts={known.facts ?? {}} />
+        </ResultLine>
+        <ResultLine
+          name={CANDIDATE_VIEW_TEXT.positionByPosition}
+          result={CANDIDATE_VIEW_TEXT.positions(result.positions.length)}
+          act={CANDIDATE_VIEW_TEXT.see}
+        >
+          <Positions map={map} known={known} result={result} settings={settings} />
+        </ResultLine>
+        <MechanicsFit map={map} facts={known.facts ?? {}} />
+        <Offers {...{ map, found, known, result, subject, refinement }} />
+        <ResultLine
+          name={CANDIDATE_VIEW_TEXT.beforeFitting}
+          result={CANDIDATE_VIEW_TEXT.sameWiringIsNotYet}
+          act={CANDIDATE_VIEW_TEXT.see}
+        >
+          <p className="max-w-2xl">{CANDIDATE_VIEW_TEXT.onlyLoadsThatWereNamed}</p>
+          <LookAlike {...{ map, known }} />
+        </ResultLine>
       </div>
     </section>
   );
@@ -176,7 +195,7 @@ function Positions({
   settings: readonly SettingId[];
 }) {
   return (
-    <div className="mt-4 grid max-w-2xl gap-4">
+    <div className="grid max-w-2xl gap-4">
       <table aria-label={CANDIDATE_VIEW_TEXT.positionByPosition} className="w-full">
         <tbody>
           {result.positions.map(({ from, to }, index) => (
@@ -196,17 +215,24 @@ function Positions({
           ))}
         </tbody>
       </table>
-      {result.sparePositions.length > 0 && (
-        <Notice look="amber" title={CANDIDATE_VIEW_TEXT.positionsToSpare}>
-          <p>
-            {CANDIDATE_VIEW_TEXT.theHandleCanGoWhere}{' '}
-            {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}.{' '}
-            {result.between.length > 0
-              ? CANDIDATE_VIEW_TEXT.someLieBetweenNoStop
-              : CANDIDATE_VIEW_TEXT.fitAStopOrKnow}
-          </p>
-        </Notice>
-      )}
+    </div>
+  );
+}
+
+/** Where the handle can go that the old one could not: said before it is drawn. */
+function Spares({ known, result }: { known: MatchedEntry['known']; result: FitOf }) {
+  if (result.sparePositions.length === 0) return null;
+  return (
+    <div className="mt-3 max-w-2xl">
+      <Notice look="amber" title={CANDIDATE_VIEW_TEXT.positionsToSpare}>
+        <p>
+          {CANDIDATE_VIEW_TEXT.theHandleCanGoWhere}{' '}
+          {result.sparePositions.map((index) => spareWords(known, index)).join('; ')}.{' '}
+          {result.between.length > 0
+            ? CANDIDATE_VIEW_TEXT.someLieBetweenNoStop
+            : CANDIDATE_VIEW_TEXT.fitAStopOrKnow}
+        </p>
+      </Notice>
     </div>
   );
 }

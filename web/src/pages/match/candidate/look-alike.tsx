@@ -32,7 +32,7 @@ export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }
     }
   };
   return (
-    <section aria-label={LOOK_ALIKE_TEXT.beforeItIsFitted} className="mt-4 max-w-2xl">
+    <section aria-label={LOOK_ALIKE_TEXT.beforeItIsFitted} className="mt-3 max-w-2xl">
       <h3 className="text-large font-bold">{LOOK_ALIKE_TEXT.beforeItIsFitted}</h3>
       <p>{LOOK_ALIKE_TEXT.aPartThatLooksThe}</p>
       {begun.map((one) => (

@@ -6,6 +6,7 @@ import { ADAPTING_WORDS, FIT_WORDS } from '@which-way/words/match/match';
 import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
+import { ResultLine } from '../../../controls/result-line.js';
 import { MECHANICS_FIT_TEXT } from '@which-way/words/screens/pages/match/candidate/mechanics-fit';
 
 const LOOK = {
@@ -20,9 +21,20 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
   const known = useMemo(() => mechanicsOf(map.log), [map.log]);
   const answers = mechanicsAnswers(known, facts);
   const judged = answers.filter(({ old, fresh }) => old !== '' || fresh !== '');
+  // The worst of what is judged stands for all of it; what is not known on one side is not known.
+  const worst = (['does-not', 'unknown', 'can-be-adapted', 'fits'] as const).find((kind) =>
+    judged.some((one) => one.kind === kind),
+  );
   return (
-    <section aria-label={MECHANICS_FIT_TEXT.whetherItFits} className="mt-4 max-w-2xl">
-      <h3 className="text-large font-bold">{MECHANICS_FIT_TEXT.whetherItFits}</h3>
+    <ResultLine
+      name={MECHANICS_FIT_TEXT.whetherItFits}
+      result={
+        <span className={worst ? LOOK[worst] : 'text-quiet'}>
+          {worst ? FIT_WORDS[worst] : MECHANICS_FIT_TEXT.nothingIsKnownOfEither}
+        </span>
+      }
+      act={MECHANICS_FIT_TEXT.see}
+    >
       {judged.length === 0 ? (
         <p className="text-quiet">{MECHANICS_FIT_TEXT.nothingIsKnownOfEither}</p>
       ) : (
@@ -52,6 +64,6 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
         </Link>{' '}
         {MECHANICS_FIT_TEXT.isWhereTheOldOne}
       </p>
-    </section>
+    </ResultLine>
   );
 }

@@ -20,6 +20,7 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { NO_WORTH } from '../../../parts/worth/no-worth.js';
 import { neverPairs } from '../match-question.js';
 import { OfferForm } from './offer-form.js';
+import { ResultLine } from '../../../controls/result-line.js';
 import { OFFERS_TEXT } from '@which-way/words/screens/pages/match/candidate/offers';
 
 interface OffersProps {
@@ -55,9 +56,12 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
     mechanics: mechanicsOf(map.log),
   };
   return (
-    <section aria-label={OFFERS_TEXT.offers} className="mt-4 max-w-3xl">
-      <h3 className="text-large font-bold">{OFFERS_TEXT.offers}</h3>
-      {offers.length === 0 && <p className="text-quiet">{OFFERS_TEXT.noneIsWrittenDown}</p>}
+    <ResultLine
+      name={OFFERS_TEXT.offers}
+      result={offers.length === 0 ? OFFERS_TEXT.noneIsWrittenDown : OFFERS_TEXT.count(offers.length)}
+      act={OFFERS_TEXT.writeDown}
+      open={offers.length > 0}
+    >
       <ul>
         {offers.map((offer) => {
           const findings = offerFindings(of, known, result, offer);
@@ -73,13 +77,9 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
           return <OfferLine key={offer.id} {...{ offer, findings, conflicts, questions, keep, take }} />;
         })}
       </ul>
-      <details className="mt-2">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-          {OFFERS_TEXT.writeDownAnOffer}
-        </summary>
-        <OfferForm entry={known.id} onAdd={keep} />
-      </details>
-    </section>
+      <h3 className="mt-2 font-semibold">{OFFERS_TEXT.writeDownAnOffer}</h3>
+      <OfferForm entry={known.id} onAdd={keep} />
+    </ResultLine>
   );
 }
 

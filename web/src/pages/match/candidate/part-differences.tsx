@@ -7,6 +7,7 @@ import { differenceText, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
 import { toast } from '../../../controls/toast.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { ResultLine } from '../../../controls/result-line.js';
 import { PART_DIFFERENCES_TEXT } from '@which-way/words/screens/pages/match/candidate/part-differences';
 import { TextInput } from '../../../controls/fields/text-input.js';
 
@@ -70,9 +71,9 @@ export function Differences({ differences, accepted, structure, settings, known 
       {safety.length > 0 && (
         <section
           aria-label={PART_DIFFERENCES_TEXT.safetyDifferences}
-          className="mt-3 rounded-part border-2 border-brick px-4 py-2"
+          className="mt-3 rounded-part border-2 border-brick bg-brick-wash px-4 py-2"
         >
-          <h3 className="text-large font-bold">{PART_DIFFERENCES_TEXT.safetyDifferences}</h3>
+          <h3 className="text-large font-bold text-brick">{PART_DIFFERENCES_TEXT.safetyDifferences}</h3>
           <ul>
             {safety.map((difference) => (
               <Line
@@ -92,20 +93,18 @@ export function Differences({ differences, accepted, structure, settings, known 
         </Notice>
       )}
       {texts.length > 0 && (
-        <section
-          aria-label={PART_DIFFERENCES_TEXT.questionsForTheSeller}
-          className="mt-3 rounded-part border-2 border-line px-4 py-2"
+        <ResultLine
+          name={PART_DIFFERENCES_TEXT.questionsForTheSeller}
+          result={PART_DIFFERENCES_TEXT.count(texts.length)}
+          act={PART_DIFFERENCES_TEXT.see}
         >
-          <h3 className="flex flex-wrap items-center gap-3 text-large font-bold">
-            <span className="grow">{PART_DIFFERENCES_TEXT.notKnownOfItAsk}</span>
-            <PlainButton onClick={() => void copy()}>{PART_DIFFERENCES_TEXT.copy}</PlainButton>
-          </h3>
+          <PlainButton onClick={() => void copy()}>{PART_DIFFERENCES_TEXT.copy}</PlainButton>
           <ol className="list-decimal pl-6">
             {texts.map((text) => (
               <li key={text}>{text}</li>
             ))}
           </ol>
-        </section>
+        </ResultLine>
       )}
     </>
   );

@@ -1,6 +1,6 @@
 import type { MatchedEntry } from '@which-way/contract';
 import type { SettingId } from '@which-way/core/switch';
-import { nearWords } from '@which-way/words/match/match';
+import { differenceText, nearWords } from '@which-way/words/match/match';
 import { useJobState } from '../../../job/job-context.js';
 import { resultWords } from '../../../parts/finding/match-words.js';
 import { CANDIDATE_LIST_TEXT } from '@which-way/words/screens/pages/match/found/candidate-list';
@@ -37,9 +37,7 @@ export function CandidateList({ candidates, settings, loosened, shown, chosen, o
       {not.length > 0 && (
         <details className="mt-2" open={may.length === 0}>
           <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-quiet">
-            {CANDIDATE_LIST_TEXT.why}
-            {not.length === 1 ? CANDIDATE_LIST_TEXT.oneDoes : CANDIDATE_LIST_TEXT.doText(not.length)}
-            {CANDIDATE_LIST_TEXT.notText}
+            {CANDIDATE_LIST_TEXT.ruledOutCount(not.length)}
           </summary>
           <ul aria-label={CANDIDATE_LIST_TEXT.ruledOut}>{not.map(line)}</ul>
         </details>
@@ -68,7 +66,9 @@ function CandidateLine({
   onPick,
 }: CandidateLineProps) {
   const map = useJobState((state) => state.map);
-  const grave = differences.filter(({ gravity }) => gravity === 'safety').length;
+  const safety = differences.filter(({ gravity }) => gravity === 'safety');
+  const [worst] = safety;
+  const grave = safety.length;
   const asked = differences.filter(({ gravity }) => gravity === 'question').length;
   const no = result.kind === 'no';
   return (
@@ -101,11 +101,14 @@ function CandidateLine({
             {nearWords(near, map.structure, settings)}
           </span>
         )}
-        {grave > 0 && (
+        {worst && (
+          <span className="line-clamp-2 text-brick">
+            {differenceText(worst, map.structure, settings, known)}
+          </span>
+        )}
+        {grave > 1 && (
           <span className="mr-2 inline-block rounded-part bg-brick px-2 text-small font-semibold text-sheet">
-            {grave === 1
-              ? CANDIDATE_LIST_TEXT.safetyDifference
-              : CANDIDATE_LIST_TEXT.safetyDifferences(grave)}
+            {CANDIDATE_LIST_TEXT.safetyDifferences(grave)}
           </span>
         )}
         {asked > 0 && (

@@ -2,7 +2,13 @@
 export const MATCH_PAGE_TEXT = {
   candidates: 'Candidates',
   whatCanTakeItsPlace: 'What can take its place',
-  needs: 'Needs ',
+  filters: (count: number) => (count === 0 ? 'Filters' : `Filters · ${count}`),
+  needsBy: {
+    'should-be': 'Needs what it should do',
+    'as-mapped': 'Needs what it does, as mapped',
+    machine: 'Needs what the machine needs',
+  },
+  needsLike: (name: string) => `Needs what ${name} does`,
   terminalsAnd: ' terminals and ',
   position: 'position',
   positionsInThisOrder: 'positions in this order',

@@ -1,3 +1,5 @@
+import { plural } from '../../../../plural.js';
+
 /** What candidate view says. */
 export const CANDIDATE_VIEW_TEXT = {
   candidate: 'Candidate',
@@ -5,11 +7,14 @@ export const CANDIDATE_VIEW_TEXT = {
   chosenTakeItBack: 'Chosen. Take it back',
   chooseThisOne: 'Choose this one',
   like: (like: string | number) => `like ${like}`,
-  oneSafetyDifferenceIs: 'One safety difference is',
-  safetyDifferencesAre: (open: string | number) => `${open} safety differences are`,
-  toBeAnsweredBeforeIt: ' to be answered before it can be chosen.',
+  oneSafetyDifferenceIs: '. 1 safety difference to accept first',
+  safetyDifferencesAre: (open: string | number) => `. ${open} safety differences to accept first`,
   itWasChosenWithAnother: 'It was chosen with another terminal map; look again and choose again.',
-  sameWiringIsNotYet: 'Same wiring is not yet ‘fits’',
+  itself: 'The part',
+  see: 'see',
+  positions: (count: number) => plural(count, 'position'),
+  beforeFitting: 'Before fitting',
+  sameWiringIsNotYet: 'same wiring doesn’t mean it fits',
   onlyLoadsThatWereNamed:
     'Only loads that were named at Wires and jumpers are compared with its ratings, and only what was measured at What must fit with its size. Look at each before fitting; mains work follows local rules and is for those who may do it.',
   nothingIsStatedBesidesIts: 'Only the wiring is known.',

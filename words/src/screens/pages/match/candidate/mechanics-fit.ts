@@ -1,5 +1,6 @@
 /** What mechanics fit says. */
 export const MECHANICS_FIT_TEXT = {
+  see: 'see',
   whetherItFits: 'Whether it fits',
   nothingIsKnownOfEither: 'Nothing is known of either.',
   notMeasured: 'not measured',

@@ -1,9 +1,13 @@
+import { plural } from '../../../../plural.js';
+
 /** What offers says. */
 export const OFFERS_TEXT = {
   itsPriceIsNowThe: (price: string | number) =>
     `Its price, ${price}, is now the part’s at Repair or replace.`,
   offers: 'Offers',
-  noneIsWrittenDown: 'None is written down.',
+  noneIsWrittenDown: 'none yet',
+  writeDown: 'add',
+  count: (count: number) => plural(count, 'offer'),
   writeDownAnOffer: 'Write down an offer',
   theQuestionsAreCopied: 'The questions are copied.',
   thisBrowserCopiesOnlyAt: 'This browser copies only at a secure address: mark the questions and copy them.',

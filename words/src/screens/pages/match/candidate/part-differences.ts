@@ -1,3 +1,5 @@
+import { plural } from '../../../../plural.js';
+
 /** What part differences says. */
 export const PART_DIFFERENCES_TEXT = {
   theQuestionsAreCopied: 'The questions are copied.',
@@ -5,7 +7,8 @@ export const PART_DIFFERENCES_TEXT = {
   sayFirst: 'Say this of the old switch',
   safetyDifferences: 'Safety differences',
   questionsForTheSeller: 'Questions for the seller',
-  notKnownOfItAsk: 'Not known of it: ask the seller',
+  count: (count: number) => plural(count, 'question'),
+  see: 'see',
   copy: 'Copy',
   accepted: 'accepted',
   takeBack: 'Take back',
