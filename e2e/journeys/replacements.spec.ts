@@ -94,10 +94,10 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
   await expect(asked).toContainText('Heater: what is it rated for');
   await expect(safety).toHaveCount(0);
 
-  const offers = page.getByRole('region', { name: 'Offers' });
+  const offers = page.getByRole('group', { name: 'Offers' });
   const write = async (seller: string, price: string, fact: string, value: string) => {
     const form = offers.getByRole('form', { name: 'A new offer' });
-    if (!(await form.isVisible())) await offers.getByText('Write down an offer').click();
+    if (!(await form.isVisible())) await offers.getByText('none yet').click();
     await form.getByLabel('Seller').fill(seller);
     await form.getByLabel('Price').fill(price);
     await form.getByRole('combobox', { name: 'What it states' }).click();
@@ -157,12 +157,13 @@ test('switches that do this, from the bench; like another of the library; the ne
     }),
   );
   await page.goto(address.replace(/map$/, 'match'));
-  await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByRole('radio', { name: 'like another' }).click();
   await new Bench(page).pick('An entry of the library', /^Fan speeds/);
-  await expect(page.getByText('same wiring, like Fan speeds.')).toBeVisible();
+  await expect(page.getByText('same wiring, like Fan speeds')).toBeVisible();
+  await page.getByRole('button', { name: /^Filters/ }).click();
   await page.getByRole('searchbox', { name: 'Filter by name' }).fill('Fan speeds');
   await page.getByRole('heading', { level: 2, name: 'Fan speeds' }).waitFor();
+  await page.getByText('same wiring doesn’t mean it fits').click();
   await page.getByRole('button', { name: 'Measure the new part' }).click();
   await page.getByRole('link', { name: /^Fan speeds, for job/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Map' })).toBeAttached();
