@@ -55,7 +55,7 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
     case 'touches-left': {
       const where = settingName ? `, next at ${settingName}` : '';
       return {
-        text: `Map: at most ${plural(next.touches, 'touch', 'touches')} to go${where}`,
+        text: `Map: up to ${plural(next.touches, 'touch', 'touches')} left${where}`,
         tone: 'plain',
       };
     }

@@ -14,14 +14,14 @@ const BUTTON =
 const STRONG = 'border-enamel bg-enamel text-on-enamel hover:bg-enamel-lift dark:border-brass';
 const PLAIN = 'border-line bg-sheet hover:border-ink';
 
-/** The foot of each page of a job: back, what the job wants next, and the next step. While hands probe, the Map's own prompt is the foot. */
+/** The foot of each page of a job: back, what the job wants next, and the next step. On the Map its prompt is the foot. */
 export function NextBar({ job }: { job: Job }) {
   const { pathname } = useLocation();
   const map = useDeferredValue(useJobState((state) => state.map));
   const route = useMemo(() => routeOf(job, map), [job, map]);
   const base = addressOf(job);
   const stop = stopAt(pathname.slice(base.length + 1));
-  if (!stop || (stop === 'map' && !map.complete)) return null;
+  if (!stop || stop === 'map') return null;
   const { back, next, skip } = wayOn(stop, route);
   const { text } = nextWords({ route, settingName: null, trouble: null });
   const names = NEXT_BAR_TEXT.stops;

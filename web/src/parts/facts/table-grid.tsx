@@ -199,7 +199,7 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
         </td>
       ))}
       {large && (
-        <td className="pl-2 text-right font-mono text-small sm:whitespace-nowrap">
+        <td className="pl-2 text-right font-mono text-small leading-tight">
           {spread && quantity(spread.most)}
           {spread && spread.most.ohms > spread.least.ohms && (
             <span className="block text-quiet">

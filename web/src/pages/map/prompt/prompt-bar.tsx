@@ -8,6 +8,7 @@ import { askInShort, promptWords } from '@which-way/words/probing/prompt';
 import { settingName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import { useDeferredValue, useMemo } from 'react';
+import { Link } from 'react-router';
 import { KeyButton } from '../../../controls/keys/key-button.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
@@ -156,6 +157,9 @@ function EntryLine({ probing: { hands, map } }: { probing: Probing }) {
   );
 }
 
+/** The ends of a mapping, after which there is nothing that has to be read. */
+const ENDS: ReadonlySet<string> = new Set(['done', 'rechecked', 'not-rechecked']);
+
 /** Every answer that the hands can give now. */
 function Answers({ probing }: { probing: Probing }) {
   const { structure } = probing.map;
@@ -165,9 +169,22 @@ function Answers({ probing }: { probing: Probing }) {
     () =>
       probing.act(act);
   const small = answers.filter(({ look }) => look === 'small');
+  // Once the map is whole its table is what it was made for: everything else here is a way to be surer.
+  const ends = probing.task?.kind === 'plan' && ENDS.has(probing.task.plan.kind);
   return (
     <div className="grid content-start gap-2 lg:gap-2.5">
-      <div className="grid auto-cols-fr grid-flow-col content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5">
+      {ends && (
+        <Link
+          to="../table"
+          relative="path"
+          className="flex min-h-14 items-center justify-center rounded-part border-2 border-enamel bg-enamel px-4 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-brass"
+        >
+          {PROMPT_BAR_TEXT.seeTheTruthTable}
+        </Link>
+      )}
+      <div
+        className={`grid content-start gap-2 lg:grid-flow-row lg:grid-cols-2 lg:gap-2.5 ${ends ? 'grid-cols-2' : 'auto-cols-fr grid-flow-col'}`}
+      >
         {answers.map((answer) => {
           const words = answerWords(structure, answer.label);
           if (answer.look === 'small') return null;
@@ -175,7 +192,7 @@ function Answers({ probing }: { probing: Probing }) {
             return (
               <PlainButton
                 key={words}
-                look={answer.look === 'main' ? 'strong' : undefined}
+                look={answer.look === 'main' && !ends ? 'strong' : undefined}
                 className={answer.look === 'main' ? 'min-h-16 text-large' : 'col-span-2 min-h-14'}
                 onClick={give(answer)}
               >
@@ -186,7 +203,7 @@ function Answers({ probing }: { probing: Probing }) {
             <KeyButton
               key={words}
               keys={keyWords(answer.key)}
-              strong={answer.look === 'main'}
+              strong={answer.look === 'main' && !ends}
               disabled={answer.off}
               onPress={give(answer)}
             >

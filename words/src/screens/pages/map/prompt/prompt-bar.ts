@@ -3,6 +3,7 @@ import { touches } from '../../../../plural.js';
 /** What prompt bar says. */
 export const PROMPT_BAR_TEXT = {
   whatToDoNext: 'What to do next',
+  seeTheTruthTable: 'See the truth table',
   thenIfNone: 'Then, if none: ',
   ifItSounds: '. If it beeps: ',
   ofText: ' of ',
