@@ -43,6 +43,7 @@ test('a phone signs in with the shop’s code, and its photo is on the bench', a
     await page.getByLabel('How many terminals?').fill('3');
     await page.getByRole('button', { name: 'It is out of the machine: start' }).click();
     await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');
+    await page.getByText(/^Map · 4 of 8$/).click();
     await page.getByRole('link', { name: /^Intake/ }).click();
     await page.getByLabel('Camera').setInputFiles(await picture('taken.jpg'));
     await expect(page.getByRole('list', { name: 'Photos' }).getByRole('button')).toHaveCount(1);
