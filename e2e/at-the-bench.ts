@@ -42,7 +42,7 @@ export class Bench {
 
   async startSimulated(like: RegExp, positions: string, seed: string): Promise<void> {
     await this.page.goto('/');
-    await this.page.getByRole('button', { name: 'Map a switch now' }).click();
+    await this.page.getByRole('button', { name: 'Map a switch' }).click();
     await this.page.getByRole('button', { name: 'Try a simulated one' }).click();
     await this.pick('Wired like', like);
     await this.page.getByLabel('Seed').fill(seed);

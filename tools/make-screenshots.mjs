@@ -82,7 +82,7 @@ await step(page, 'Match');
 await shoot(page, 'match', 'possible of');
 
 await page.goto('/');
-await page.getByRole('button', { name: 'Map a switch now' }).click();
+await page.getByRole('button', { name: 'Map a switch' }).click();
 await page.getByLabel('How many terminals?').fill('6');
 await page.keyboard.press('Enter');
 await page.getByText('Hold the leads together').waitFor();

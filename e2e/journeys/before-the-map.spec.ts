@@ -34,7 +34,7 @@ test('out of the machine with two bare ends; what the hand moves by its picture,
 }) => {
   const bench = new Bench(page);
   await page.goto('/');
-  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByRole('button', { name: 'Map a switch' }).click();
   await page.getByLabel('How many terminals?').fill('2');
   await page.getByLabel('How many positions?').fill('2');
   await page.getByRole('button', { name: 'It is out of the machine: start' }).click();

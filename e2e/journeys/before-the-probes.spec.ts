@@ -83,7 +83,7 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
 }) => {
   const bench = new Bench(page);
   await page.goto('/');
-  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByRole('button', { name: 'Map a switch' }).click();
   await page.getByLabel('How many terminals?').fill('3');
   await page.getByRole('button', { name: 'It is still in the machine' }).click();
   await page.getByRole('button', { name: /^Plug-in mains/ }).click();
@@ -147,7 +147,7 @@ test('a box without earth: nought against its bare metal proves nothing, a long 
   page,
 }) => {
   await page.goto('/');
-  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByRole('button', { name: 'Map a switch' }).click();
   await page.getByLabel('How many terminals?').fill('2');
   await page.getByRole('button', { name: 'It is still in the machine' }).click();
   await page.getByRole('button', { name: /^Fixed mains/ }).click();

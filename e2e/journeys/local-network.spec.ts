@@ -39,7 +39,7 @@ test('a phone signs in with the shop’s code, and its photo is on the bench', a
     }).toPass();
     await expect(page.getByRole('heading', { name: 'On the bench' })).toBeVisible();
 
-    await page.getByRole('button', { name: 'Map a switch now' }).click();
+    await page.getByRole('button', { name: 'Map a switch' }).click();
     await page.getByLabel('How many terminals?').fill('3');
     await page.getByRole('button', { name: 'It is out of the machine: start' }).click();
     await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');

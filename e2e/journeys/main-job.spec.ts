@@ -11,7 +11,7 @@ function truthOf(job: JobWithEvents['job'], position: number, a: string, b: stri
   );
 }
 
-test('from Map a switch now to a chosen replacement, on a simulated switch with 8 terminals and 3 positions', async ({
+test('from Map a switch to a chosen replacement, on a simulated switch with 8 terminals and 3 positions', async ({
   page,
   served,
 }) => {

@@ -102,7 +102,7 @@ async function contradictionSettled(page: Page): Promise<void> {
 /** A switch that is still in the machine keeps the Map shut and says why. */
 async function shutInTheMachine(page: Page): Promise<void> {
   await page.goto('/');
-  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByRole('button', { name: 'Map a switch' }).click();
   await page.getByLabel('How many terminals?').fill('3');
   await page.getByRole('button', { name: 'It is still in the machine' }).click();
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible();

@@ -120,7 +120,7 @@ test('wrong files and wrong values are refused clearly, and nothing of them is t
   await expect(page.getByText(/version 9, which this program does not know/)).toBeVisible();
   expect(await jobs()).toBe(before);
 
-  await page.getByRole('button', { name: 'Map a switch now' }).click();
+  await page.getByRole('button', { name: 'Map a switch' }).click();
   const start = page.getByRole('button', { name: 'It is out of the machine: start' });
   await start.click();
   await expect(page.getByRole('alert')).toContainText('The number of terminals is missing.');

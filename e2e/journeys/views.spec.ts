@@ -77,7 +77,7 @@ test('bench, system, shop and a link are without accessibility violations in eit
     await page.goto('/');
     await expect(page.getByText('Desk fan, five speed keys')).toBeVisible();
     await looksSoundInBoth(page, 'bench');
-    await page.getByRole('button', { name: 'Map a switch now' }).click();
+    await page.getByRole('button', { name: 'Map a switch' }).click();
     await looksSoundInBoth(page, 'start');
     await page.goto(`/systems/${jobs.find(({ about }) => about === 'system')?.id}`);
     await expect(page.getByText('Which of them is bad?')).toBeVisible();

@@ -2,13 +2,13 @@ import { questions } from '../../api/questions.js';
 import { useKeys } from '../../controls/keys/use-keys.js';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { Link } from 'react-router';
 import { toldOf } from '../../api/client.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { TopBar } from '../../controls/frame/top-bar.js';
-import { useBeginSystem } from '../../parts/begin/use-begin-system.js';
 import { browserOutbox } from '../../job/outbox/outbox.js';
+import { Combine } from './combine.js';
+import { Doors } from './doors.js';
 import { Files } from './files.js';
 import { forgetDeleted } from './forget-deleted.js';
 import { JobList } from './job-list.js';
@@ -32,7 +32,6 @@ export function BenchPage() {
       query.state.status === 'error' ? 2000 : query.state.data?.some(({ stale }) => stale) ? 3000 : false,
   });
   const shop = useQuery(questions.shop());
-  const beginSystem = useBeginSystem();
   useBenchKeys(() => setStarting(true));
   const there = jobs.isSuccess;
   useEffect(() => {
@@ -45,8 +44,9 @@ export function BenchPage() {
         <Files />
       </TopBar>
       <main className="mx-auto w-full max-w-[90rem] grow px-4 pb-10 sm:px-8">
-        <div className="flex flex-wrap items-center gap-4 py-5">
-          <h1 className="text-title font-bold">
+        {!archived && <Doors jobs={jobs.data ?? []} onMap={() => setStarting(true)} />}
+        <div className="flex flex-wrap items-center gap-4 py-3">
+          <h1 className="text-large font-bold">
             {archived ? BENCH_PAGE_TEXT.putAway : BENCH_PAGE_TEXT.onTheBench}
           </h1>
           <label className="grow sm:max-w-sm">
@@ -63,27 +63,7 @@ export function BenchPage() {
           <PlainButton look="quiet" onClick={() => setArchived(!archived)}>
             {archived ? BENCH_PAGE_TEXT.backToTheBench : BENCH_PAGE_TEXT.putAway}
           </PlainButton>
-          {(jobs.data ?? []).some(({ about }) => about === 'switch') && !archived && (
-            <PlainButton look="quiet" onClick={() => void beginSystem('Switches of one machine', [])}>
-              {BENCH_PAGE_TEXT.joinSwitches}
-            </PlainButton>
-          )}
-          <Link
-            to="/practice"
-            className="flex min-h-16 items-center rounded-part border-2 border-line bg-sheet px-5 font-bold hover:border-ink sm:ml-auto"
-          >
-            {BENCH_PAGE_TEXT.practice}
-          </Link>
-          <button
-            type="button"
-            onClick={() => setStarting(true)}
-            className="min-h-16 rounded-part bg-enamel px-7 text-large font-bold text-on-enamel hover:bg-enamel-lift dark:border-2 dark:border-brass"
-          >
-            {BENCH_PAGE_TEXT.mapASwitchNow}{' '}
-            <kbd className="ml-3 font-mono text-small font-normal text-on-enamel-quiet">
-              {BENCH_PAGE_TEXT.n}
-            </kbd>
-          </button>
+          {(jobs.data ?? []).some(({ about }) => about === 'switch') && !archived && <Combine />}
         </div>
         {jobs.isError && (
           <div className="mb-4">

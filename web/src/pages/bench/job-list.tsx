@@ -95,7 +95,7 @@ function JobRow({ job }: { job: JobSummary }) {
     >
       <span className="font-mono text-large font-bold">{job.number}</span>
       <span className="min-w-0">
-        <span className="block truncate text-large font-bold">{job.title}</span>
+        <span className="line-clamp-2 text-large leading-snug font-bold">{job.title}</span>
         <span className="block truncate text-quiet">
           {[job.place, job.simulation ? 'simulated switch' : ''].filter(Boolean).join(' · ') ||
             JOB_LIST_TEXT.noPlaceGiven}

@@ -7,7 +7,7 @@ import { useQuery } from '@tanstack/react-query';
 import { BESIDE_WORDS, besideCountWords, sideWords } from '@which-way/words/judge/beside';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { toast } from '../../../controls/toast.js';
 import { toldOf } from '../../../api/client.js';
 import { questions } from '../../../api/questions.js';
@@ -26,12 +26,14 @@ const MOST_SHOWN = 40;
 /** Other switches measured beside this one, cell by cell; and another one in one step. */
 export function BesidePanel({ map }: { map: SwitchMap }) {
   const beside = recordsOf(map.log, 'put-beside');
+  const { hash } = useLocation();
   return (
     <ResultLine
+      id="compare"
       name={BESIDE_PANEL_TEXT.besideAnotherSwitch}
       result={beside.length > 0 ? RESULT_LINES_TEXT.others(beside.length) : RESULT_LINES_TEXT.noOther}
       act={RESULT_LINES_TEXT.compare}
-      open={beside.length > 0}
+      open={beside.length > 0 || hash === '#compare'}
     >
       {beside.map((one) => (
         <Compared key={one.job} map={map} beside={one} />

@@ -6,8 +6,5 @@ export const BENCH_PAGE_TEXT = {
   findAJobAPlace: 'Find a job, a place, a marking',
   backToTheBench: 'Back to the bench',
   joinSwitches: 'Combine switches',
-  practice: 'Practice',
-  mapASwitchNow: 'Map a switch now',
-  n: 'N',
   lookingAtTheBench: 'Loading jobs…',
 };

@@ -1,6 +1,6 @@
 /** What start dialog says. */
 export const START_DIALOG_TEXT = {
-  mapASwitchNow: 'Map a switch now',
+  mapASwitchNow: 'Map a switch',
   howManyTerminals: 'How many terminals?',
   markOneLugWithA: 'Mark one lug with a pen now and count on from it: that is 1.',
   howManyPositions: 'How many positions?',
