@@ -224,3 +224,34 @@ describe('a leak to the frame', () => {
     expect(found).toEqual(Array(times).fill(['leak-to-frame', [lug]]));
   });
 });
+
+describe('a leak across an open contact', () => {
+  /** Lugs 1 to 3: the phase on 1, a lamp on 2, nothing on 3; closed in the second of two settings. */
+  const across = (ohms: number, supplies: Drawn['supplies'], pair: [number, number] = [0, 1]) => {
+    const on = bench(3, 2);
+    on.read(0, ...pair, { kind: 'ohms', ohms });
+    on.read(1, 0, 1, CLOSED);
+    for (const setting of [0, 1]) on.read(setting, 0, 2, OPEN);
+    if (pair[1] !== 1) on.read(0, 0, 1, OPEN);
+    const [live, back] = Object.keys(supplies);
+    const drawn = { ...HALF, terminals: '1 2 3', supplies, wires: `1>${live} 2>lamp.1 lamp.2>${back}` };
+    const { hazards } = inEverySetting(drawnMachine(drawn, deriveMap(on.events)), AS_MAPPED);
+    return hazards.flatMap((one) => (one.kind === 'leak-across' ? [[one.load, one.places]] : []));
+  };
+  const high: Drawn['supplies'] = {
+    plus: { kind: '+', volts: 230, current: 'DC' },
+    minus: { kind: '0', volts: null, current: 'DC' },
+  };
+
+  // By hand: where the contact is open the lamp is off and its lug is reached through the leak; where it is closed the lamp runs.
+  it.each<[string, number, Drawn['supplies'], [number, number] | undefined, unknown[]]>([
+    ['on the mains: off, not dead', 5e6, MAINS, undefined, [['lamp', [0, 1]]]],
+    ['on 230 V DC', 5e6, high, undefined, [['lamp', [0, 1]]]],
+    ['read the other way round', 5e6, MAINS, [1, 0], [['lamp', [1, 0]]]],
+    ['on a battery of 12 V: none', 5e6, BATTERY, undefined, []],
+    ['of 90 MΩ: none', 90e6, MAINS, undefined, []],
+    ['to a lug that feeds nothing: none', 5e6, MAINS, [0, 2], []],
+  ])('%s', (_, ohms, supplies, pair, wanted) => {
+    expect(across(ohms, supplies, pair)).toEqual(wanted);
+  });
+});

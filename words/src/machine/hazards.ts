@@ -89,6 +89,10 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
     return `${lugs} ${many ? 'are' : 'is'} live and ${many ? 'leak' : 'leaks'} to the frame (${ohms(hazard.ohms)}): touching the metal may give a shock. Don’t use it like this.`;
   }
   const name = loadName(hazard.load, names);
+  if (hazard.kind === 'leak-across') {
+    const contact = hazard.places.map((place) => placeLabel(place, names)).join('–');
+    return `${name} is off, not dead: ${contact} leaks (${ohms(hazard.ohms)}) while it is open. Isolate before you touch.`;
+  }
   const make = names.machine.circuit.loads.find((one) => one.id === hazard.load)?.make;
   const volts = (value: number) => `${Number(value.toPrecision(3))} V`;
   const speeds = make === 'two-speed' ? `both windings of ${name}` : `two taps of ${name}`;

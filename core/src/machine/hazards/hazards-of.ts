@@ -12,7 +12,7 @@ import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
 import type { Machine } from '../wiring/machine.js';
 import { isReturn } from '../wiring/sources.js';
 import type { Hazard } from './hazard.js';
-import { frameLeaksOf, leaksLive } from './leak-to-frame.js';
+import { leaksIn, leaksLive } from './leaks.js';
 import { hasToStayClosed, inTheGap, leftOpen } from './left-open.js';
 import { fedTogether, neverStarted, startStays, wronglyWound } from './windings.js';
 
@@ -51,7 +51,7 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
     if (known) known.times += 1;
     else found.set(key, { hazard, combination, handle, times: 1 });
   };
-  const leaks = frameLeaksOf(machine);
+  const leaks = leaksIn(machine);
   combinations.forEach((combination, at) => {
     const result = results[at] as InSetting;
     for (const hazard of [
@@ -59,7 +59,7 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
       ...wronglyFed(machine.circuit, result),
       ...wronglyWound(machine.circuit, result),
       ...leftOpen(machine.circuit, result),
-      ...leaksLive(leaks, result),
+      ...leaksLive(machine.circuit, leaks, result),
     ])
       tell(hazard, combination, null);
   });
@@ -85,7 +85,8 @@ function sameHazard(hazard: Hazard, handle: number | null): string {
 function aboutOf(hazard: Hazard): string[] {
   if ('loads' in hazard) return hazard.loads;
   if ('supplies' in hazard) return hazard.supplies;
-  return 'places' in hazard ? hazard.places.map(String) : [hazard.load];
+  const places = 'places' in hazard ? hazard.places.map(String) : [];
+  return 'load' in hazard ? [hazard.load, ...places] : places;
 }
 
 /** What can hurt in one setting. */

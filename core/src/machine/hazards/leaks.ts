@@ -1,0 +1,71 @@
+import type { TerminalId } from '../../switch/index.js';
+import { leaksOf } from '../../verify/index.js';
+import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
+import { isReturn } from '../wiring/sources.js';
+import type { InSetting } from '../power/in-setting.js';
+import { readableOf } from '../wiring/handles.js';
+import type { Machine } from '../wiring/machine.js';
+import type { Hazard } from './hazard.js';
+
+/** Above so many volts a touch can hurt (IEC 61140: extra-low voltage, from memory). */
+const TOUCHED = { AC: 50, DC: 120 } as const;
+
+/** A leak that was read on a switch, by the places of its terminals in the machine. */
+interface Leak {
+  toFrame: boolean;
+  /** Its two sides; of the metal nothing. */
+  sides: readonly [readonly number[], readonly number[]];
+  ohms: number;
+}
+
+/** Leaks that were read on the switches of a machine whose volts hurt a hand, or may. */
+export function leaksIn({ handles, circuit }: Machine): Leak[] {
+  const hurts = circuit.supplies.some(
+    (supply) => !isReturn(supply) && (supply.volts ?? Infinity) > TOUCHED[supply.current],
+  );
+  if (!hurts) return [];
+  return readableOf(handles).flatMap(({ map, from }) => {
+    const placeOf = new Map(map.structure.terminals.map(({ id }, at) => [id, from + at]));
+    const metal = new Set(
+      map.structure.terminals.flatMap(({ id, role }) => (role === 'frame' || role === 'earth' ? [id] : [])),
+    );
+    const side = (ids: readonly TerminalId[]) =>
+      ids.flatMap((id) => (metal.has(id) ? [] : (placeOf.get(id) ?? [])));
+    return leaksOf(map).map(({ red, black, quantity, toFrame }): Leak => ({
+      toFrame,
+      sides: [side(red), side(black)],
+      ohms: quantity.ohms,
+    }));
+  });
+}
+
+/**
+ * What leaks in a setting: to what a hand touches, from something live; and across an open contact, to a load that is off and, through
+ * the leak, not dead.
+ */
+export function leaksLive(
+  circuit: Circuit,
+  leaks: readonly Leak[],
+  { setting, known, loads }: InSetting,
+): Hazard[] {
+  const { nets, live } = known;
+  const isLive = (place: number) => live.has(nets[place] as number);
+  const held = new Set(circuit.supplies.map(({ id }) => nets[circuit.supplyNode.get(id) as number]));
+  return leaks.flatMap(({ toFrame, sides, ohms }): Hazard[] => {
+    const [one, other] = sides;
+    if (toFrame) {
+      const on = sides.flat().filter(isLive);
+      return on.length > 0 ? [{ kind: 'leak-to-frame', setting, places: on, ohms }] : [];
+    }
+    const across = one.some(isLive) ? other : other.some(isLive) ? one : [];
+    // What a pole holds is at that potential, whatever leaks to it.
+    const dead = across.filter((place) => !isLive(place) && !held.has(nets[place] as number));
+    const reached = new Set(dead.map((place) => nets[place]));
+    return circuit.loads
+      .filter(({ id }) => loads.get(id)?.does === 'off')
+      .filter((load) =>
+        endsOf(load).some((end) => reached.has(nets[circuit.endNode.get(endKey(load.id, end)) as number])),
+      ) // prettier-ignore
+      .map(({ id }): Hazard => ({ kind: 'leak-across', setting, load: id, places: sides.flat(), ohms }));
+  });
+}
