@@ -310,6 +310,7 @@ test('a switch on wafers with gaps, a second handle, a frame and labels that ski
   await page.getByRole('button', { name: 'Add frame (metal case)' }).click();
   await expect(bench.terminal('FRAME')).toBeVisible();
 
+  await page.getByText('Layout', { exact: true }).click();
   await page.getByRole('radio', { name: 'Wafers' }).click();
   await expect(page.getByText('not placed yet')).toBeVisible();
   await page.getByRole('button', { name: 'Fill the free places in order' }).click();

@@ -9,7 +9,7 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Pottery kiln, three-heat selector', 'intake/worth', 'It would come out even with'],
   ['Bilge pump panel, manual-off-auto', 'safe', 'Local rules come first'],
   ['Bilge pump panel, manual-off-auto', 'tag/path', 'First make it safe'],
-  ['Table radio, band switch', 'tag', 'How they lie'],
+  ['Table radio, band switch', 'tag', 'Layout'],
   ['Table radio, band switch', 'tag/wires', 'Tag labels, PDF'],
   ['Table radio, band switch', 'tag/strip', 'Nut of the band switch'],
   ['Table radio, band switch', 'tag/fit', 'Bolt spacing'],

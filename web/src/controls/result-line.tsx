@@ -22,6 +22,8 @@ interface ResultLineProps {
   /** Whether it stands open at first. */
   open?: boolean;
   onOpen?: (open: boolean) => void;
+  /** Of lines with one group at most one is open. */
+  group?: string;
   children: ReactNode;
 }
 
@@ -35,12 +37,14 @@ export function ResultLine({
   act,
   open,
   onOpen,
+  group,
   children,
 }: ResultLineProps) {
   return (
     <details
       id={id}
       aria-label={name}
+      name={group}
       className="group border-b border-line"
       open={open || undefined}
       onToggle={({ currentTarget }) => onOpen?.(currentTarget.open)}

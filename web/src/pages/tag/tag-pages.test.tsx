@@ -67,6 +67,7 @@ describe('terminals and handle', () => {
 
   it('lie on wafers with gaps after one press, and can be put elsewhere', async () => {
     const { events, written } = await renderJob(<TerminalsPage />, [described]);
+    fireEvent.click(screen.getByText('Layout'));
     choose('Wafers');
     await until(() => expect(screen.getByText('not placed yet')).toBeVisible());
     press('Fill the free places in order');
@@ -84,6 +85,7 @@ describe('terminals and handle', () => {
   it('are said where the handle points, what springs back, and what the front says', async () => {
     const { events } = await renderJob(<TerminalsPage />, [described]);
     const positions = () => structureOf(readLog(events)).actuators[0]?.positions ?? [];
+    fireEvent.click(screen.getByText('Handle'));
     fill('What the front says at position 1', 'OFF');
     await until(() => expect(positions()[0]?.name).toBe('OFF'));
     fill('Degrees at position 2', 'east');
@@ -103,6 +105,7 @@ describe('terminals and handle', () => {
     press('Add another handle');
     press('Add it');
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(6));
+    fireEvent.click(screen.getByText('Push and pull, 2 positions'));
     fireEvent.click(screen.getAllByRole('button', { name: 'One more position' })[1] as HTMLElement);
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(9));
     const { actuators, settings } = structureOf(readLog(events));

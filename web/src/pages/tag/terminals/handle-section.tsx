@@ -8,7 +8,7 @@ import {
 } from '@which-way/core/switch';
 import { HANDLE_NAME_LETTERS } from '@which-way/core/schema';
 import { useState } from 'react';
-import { SpringsAsked } from '../../../parts/springs/springs-asked.js';
+import { ResultLine } from '../../../controls/result-line.js';
 import { AddHandle } from './add-handle.js';
 import { PositionRow } from './position-row.js';
 import { useJobState, useSession } from '../../../job/job-context.js';
@@ -25,16 +25,22 @@ import { Field } from '../../../controls/fields/field.js';
 export function HandleSection() {
   const { actuators } = useJobState((state) => state.map.structure);
   return (
-    <section aria-label={HANDLE_SECTION_TEXT.handle} className="grid gap-4">
-      <h2 className="text-large font-bold">
-        {actuators.length > 1 ? HANDLE_SECTION_TEXT.handles : HANDLE_SECTION_TEXT.handle}
-      </h2>
+    <>
       {actuators.map((actuator) => (
-        <OneHandle key={actuator.id} actuator={actuator} />
+        <ResultLine
+          key={actuator.id}
+          group="terminals"
+          name={actuators.length > 1 ? actuator.name : HANDLE_SECTION_TEXT.handle}
+          result={HANDLE_SECTION_TEXT.inShort(FORM_WORDS[actuator.form], actuator.positions.length)}
+          act={HANDLE_SECTION_TEXT.edit}
+        >
+          <OneHandle actuator={actuator} />
+        </ResultLine>
       ))}
-      <SpringsAsked />
-      <AddHandle />
-    </section>
+      <div className="border-b border-line py-2">
+        <AddHandle />
+      </div>
+    </>
   );
 }
 
@@ -53,7 +59,7 @@ function OneHandle({ actuator }: { actuator: Actuator }) {
   const addPosition = () =>
     session.restructure(addedPosition(structure, actuator, 'every-combination', newId));
   return (
-    <div className="grid gap-3 border-t-2 border-line pt-3">
+    <div className="grid gap-3">
       <div className="grid gap-3 sm:grid-cols-2">
         <div>
           <ActuatorDrawing actuator={actuator} at={at} side={side} />

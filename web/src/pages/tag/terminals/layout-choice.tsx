@@ -9,6 +9,7 @@ import { Choice } from '../../../controls/fields/choice.js';
 import { LAYOUT_WORDS } from '@which-way/words/tag/layouts';
 import { LAYOUT_CHOICE_TEXT } from '@which-way/words/screens/pages/tag/terminals/layout-choice';
 import { Field } from '../../../controls/fields/field.js';
+import { ResultLine } from '../../../controls/result-line.js';
 
 type Kind = Layout['kind'];
 
@@ -33,8 +34,12 @@ export function LayoutChoice() {
     else lay({ kind });
   };
   return (
-    <section aria-label={LAYOUT_CHOICE_TEXT.layout} className="grid gap-3">
-      <h2 className="text-large font-bold">{LAYOUT_CHOICE_TEXT.howTheyLie}</h2>
+    <ResultLine
+      group="terminals"
+      name={LAYOUT_CHOICE_TEXT.layout}
+      result={KINDS.find(({ value }) => value === layout.kind)?.text ?? ''}
+      act={LAYOUT_CHOICE_TEXT.edit}
+    >
       <Choice
         label={LAYOUT_CHOICE_TEXT.howTheTerminalsLie}
         value={onPhoto ? 'photo' : layout.kind}
@@ -87,7 +92,7 @@ export function LayoutChoice() {
           onSide={(side) => layout.kind === 'photo' && lay({ ...layout, side })}
         />
       )}
-    </section>
+    </ResultLine>
   );
 }
 

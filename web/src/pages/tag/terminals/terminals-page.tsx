@@ -7,6 +7,8 @@ import {
   type Structure,
   type TerminalId,
 } from '@which-way/core/switch';
+import { recordsOf } from '@which-way/core/log';
+import { CASE_WORDS } from '@which-way/words/before/cases';
 import { useState } from 'react';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { newId } from '../../../job/new-id.js';
@@ -15,6 +17,8 @@ import { freeSpots, unplacedOf } from '@which-way/drawing/free-spots';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { SideSwitch } from '../../../parts/drawings/side-switch.js';
 import { useViewSide } from '../../../parts/drawings/view-side.js';
+import { SpringsAsked } from '../../../parts/springs/springs-asked.js';
+import { ResultLine } from '../../../controls/result-line.js';
 import { CaseChips } from '../../../parts/identity/case-chips.js';
 import { HandleSection } from './handle-section.js';
 import { LayoutChoice } from './layout-choice.js';
@@ -25,7 +29,7 @@ import { TERMINALS_PAGE_TEXT } from '@which-way/words/screens/pages/tag/terminal
 
 /** How the terminals lie on the part, what is stamped on them, and what the hand moves. */
 export function TerminalsPage() {
-  const { structure } = useJobState((state) => state.map);
+  const { structure, log } = useJobState((state) => state.map);
   const session = useSession();
   const { side } = useViewSide();
   const [picked, setPicked] = useState<TerminalId | null>(null);
@@ -43,6 +47,9 @@ export function TerminalsPage() {
       </main>
     );
   }
+  const features = recordsOf(log, 'case-noted').flatMap(({ what, position }) =>
+    position === null ? [CASE_WORDS[what].name] : [],
+  );
   const terminal = terminals.find(({ id }) => id === picked) ?? null;
   const put = (spots: PlacedTerminal[]) => session.restructure({ change: 'placed', spots });
   const placeable = layout.kind === 'wafers' || layout.kind === 'grid' || layout.kind === 'photo';
@@ -98,36 +105,39 @@ export function TerminalsPage() {
             {TERMINALS_PAGE_TEXT.fillTheFreePlacesIn}
           </PlainButton>
         )}
-        <div className="mt-8">
-          <HandleSection />
-        </div>
-        <div className="mt-8">
-          <CaseChips />
-        </div>
       </section>
-      <div className="grid min-w-0 content-start gap-6">
-        {terminal ? (
-          <TerminalPanel key={terminal.id} terminal={terminal} onClose={() => setPicked(null)} />
-        ) : (
-          <AllTerminals structure={structure} />
-        )}
+      <div className="min-w-0">
+        {terminal && <TerminalPanel key={terminal.id} terminal={terminal} onClose={() => setPicked(null)} />}
+        <SpringsAsked />
+        <AllTerminals structure={structure} open={!terminal} />
         <LayoutChoice />
+        <HandleSection />
+        <ResultLine
+          group="terminals"
+          name={TERMINALS_PAGE_TEXT.features}
+          result={features.length > 0 ? features.join(', ') : TERMINALS_PAGE_TEXT.none}
+          act={TERMINALS_PAGE_TEXT.edit}
+        >
+          <CaseChips />
+        </ResultLine>
       </div>
     </main>
   );
 }
 
 /** How many there are, one more of them, and all their labels at once. */
-function AllTerminals({ structure }: { structure: Structure }) {
+function AllTerminals({ structure, open }: { structure: Structure; open: boolean }) {
   const session = useSession();
   const contacts = contactTerminals(structure);
   const frame = { ...newTerminal('FRAME', newId), role: 'frame' } as const;
   return (
-    <section aria-label={TERMINALS_PAGE_TEXT.terminals} className="grid gap-3">
-      <h2 className="text-large font-bold">
-        {contacts.length}
-        {TERMINALS_PAGE_TEXT.terminals2}
-      </h2>
+    <ResultLine
+      group="terminals"
+      name={TERMINALS_PAGE_TEXT.terminals}
+      result={TERMINALS_PAGE_TEXT.count(contacts.length)}
+      act={TERMINALS_PAGE_TEXT.edit}
+      open={open}
+    >
       <div className="flex flex-wrap gap-2">
         <PlainButton onClick={() => session.restructure(addedTerminal(structure, newId))}>
           {TERMINALS_PAGE_TEXT.oneMoreLug}
@@ -138,8 +148,8 @@ function AllTerminals({ structure }: { structure: Structure }) {
           </PlainButton>
         )}
       </div>
-      <p className="text-small text-quiet">{TERMINALS_PAGE_TEXT.frameIsBushShaftBracket}</p>
+      <p className="my-3 text-small text-quiet">{TERMINALS_PAGE_TEXT.frameIsBushShaftBracket}</p>
       <RelabelForm terminals={contacts} />
-    </section>
+    </ResultLine>
   );
 }

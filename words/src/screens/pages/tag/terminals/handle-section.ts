@@ -1,7 +1,10 @@
+import { plural } from '../../../../plural.js';
+
 /** What handle section says. */
 export const HANDLE_SECTION_TEXT = {
   handle: 'Handle',
-  handles: 'Handles',
+  inShort: (form: string, positions: number) => `${form}, ${plural(positions, 'position')}`,
+  edit: 'edit',
   whatItIs: 'What it is',
   name: 'Name',
   positionsOf: (name: string | number) => `Positions of ${name}`,

@@ -2,7 +2,7 @@
 export const LAYOUT_CHOICE_TEXT = {
   onAPhoto: 'On a photo',
   layout: 'Layout',
-  howTheyLie: 'How they lie',
+  edit: 'edit',
   howTheTerminalsLie: 'How the terminals lie',
   decks: 'Decks',
   clockPlaces: 'Clock places',

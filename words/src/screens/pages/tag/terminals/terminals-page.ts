@@ -1,3 +1,5 @@
+import { plural } from '../../../../plural.js';
+
 /** What terminals page says. */
 export const TERMINALS_PAGE_TEXT = {
   theSwitch: 'The switch',
@@ -7,7 +9,10 @@ export const TERMINALS_PAGE_TEXT = {
   tapATerminalThenWhere: 'Tap a terminal, then where it lies',
   fillTheFreePlacesIn: 'Fill the free places in order',
   terminals: 'Terminals',
-  terminals2: ' terminals',
+  count: (count: number) => plural(count, 'terminal'),
+  features: 'Special features',
+  none: 'none',
+  edit: 'edit',
   oneMoreLug: 'One more lug',
   addTheFrame: 'Add frame (metal case)',
   frameIsBushShaftBracket:
