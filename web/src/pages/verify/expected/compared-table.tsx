@@ -6,7 +6,7 @@ import { calledFault, type Comparison } from '@which-way/core/verify';
 import { strandOf } from '@which-way/drawing/strand';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { COMPARED_TABLE_TEXT } from '@which-way/words/screens/pages/verify/expected/compared-table';
-import { useMemo } from 'react';
+import { useMemo, type KeyboardEvent } from 'react';
 import type { Inspected } from '../../../parts/facts/inspector.js';
 import { PartLine, usePart } from '../../../parts/facts/part-of-positions.js';
 import { contactsOf, saidOf, type SaidOfContact } from './expected-edit.js';
@@ -41,7 +41,7 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
   return (
     <>
       <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
-      <table className="w-full table-fixed border-collapse">
+      <table className="w-full table-fixed border-collapse" onKeyDown={stepOn}>
         <thead>
           <tr>
             <th scope="col" className="w-20">
@@ -60,7 +60,7 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
           </tr>
         </thead>
         <tbody>
-          {rows.map((contact) => {
+          {rows.map((contact, line) => {
             const [a, b] = contact.map((place) => ids[place]) as [TerminalId, TerminalId];
             const label = `${terminalName(structure, a)}–${terminalName(structure, b)}`;
             return (
@@ -68,9 +68,10 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
                 <th scope="row" className="truncate pr-2 text-left font-mono">
                   {label}
                 </th>
-                {shown.map((entry) => (
+                {shown.map((entry, column) => (
                   <Cell
                     key={entry.setting}
+                    first={line === 0 && column === 0}
                     height={height}
                     name={`${label} at ${settingName(structure, entry.setting)}`}
                     said={saidOf(entry, contact, ids)}
@@ -89,7 +90,31 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
   );
 }
 
+/** One cell can be reached by Tab; the arrows go on from it, as in a table of its own. */
+function stepOn(event: KeyboardEvent<HTMLTableElement>): void {
+  const step = STEPS[event.key];
+  const from = event.target instanceof HTMLElement ? event.target.closest('td') : null;
+  if (!step || !from) return;
+  const [across, down] = step;
+  const row = event.currentTarget.rows[((from.parentElement as HTMLTableRowElement).rowIndex ?? 0) + down];
+  const to = row?.cells[from.cellIndex + across]?.querySelector('button');
+  if (!to) return;
+  event.preventDefault();
+  for (const cell of event.currentTarget.querySelectorAll('td button')) cell.setAttribute('tabindex', '-1');
+  to.setAttribute('tabindex', '0');
+  to.focus();
+}
+
+const STEPS: Readonly<Record<string, readonly [across: number, down: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
 interface CellProps {
+  /** The one that Tab comes to at first. */
+  first: boolean;
   name: string;
   height: string;
   said: SaidOfContact;
@@ -115,13 +140,14 @@ function cellOf(said: SaidOfContact, verdict: CellVerdict, fault: boolean) {
   }
 }
 
-function Cell({ name, height, said, verdict, fault, onPick }: CellProps) {
+function Cell({ first, name, height, said, verdict, fault, onPick }: CellProps) {
   const { word, look, closed, dashed } = cellOf(said, verdict, fault);
   const quiet = verdict === 'agree' ? COMPARED_TABLE_TEXT.agrees : COMPARED_TABLE_TEXT.notSaid;
   return (
     <td className={`border border-line p-0 ${look}`}>
       <button
         type="button"
+        tabIndex={first ? 0 : -1}
         aria-label={COMPARED_TABLE_TEXT.howIsKnown(name, word || quiet)}
         onClick={onPick}
         className={`flex w-full flex-col items-center justify-center leading-none hover:outline-2 hover:outline-ink ${height}`}

@@ -43,7 +43,12 @@ export function InsulationPanel({ map }: { map: SwitchMap }) {
     />
   );
   return (
-    <LineOfVerdict id="insulation" map={map} act={RESULT_LINES_TEXT.testIt}>
+    <LineOfVerdict
+      id="insulation"
+      map={map}
+      act={RESULT_LINES_TEXT.testIt}
+      note={RESULT_LINES_TEXT.notTestedYet}
+    >
       <p className="font-semibold">{INSULATION_PANEL_TEXT.insulationWithAnInsulationTester}</p>
       <p className="text-quiet">{INSULATION_PANEL_TEXT.forWhoMayDoIt}</p>
       {test && (

@@ -18,14 +18,16 @@ interface LineOfVerdictProps {
 /** One of the four lines of the verdict, with why, and what it rests on folded behind. */
 export function LineOfVerdict({ id, map, act, note, onOpen, children }: LineOfVerdictProps) {
   const { lines } = judged(map);
-  const { outcome } = lines[id];
+  const { outcome, reasons } = lines[id];
+  // What is short for nothing but that it was not done; a leak or a fault is always told.
+  const short = outcome === 'not-yet' && reasons.length === 1 ? note : undefined;
   return (
     <ResultLine
       id={id}
       name={LINE_NAMES[id]}
       look={outcome}
       mark={LINE_OUTCOME_WORDS[outcome]}
-      result={outcome === 'not-yet' && note ? note : reasonWords(lines, id)}
+      result={short ?? reasonWords(lines, id)}
       act={act}
       {...(onOpen && { onOpen })}
     >
