@@ -140,7 +140,7 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^1–2 at Position 1: Closed/ })).toBeVisible();
   await page.getByRole('button', { name: 'It had power again' }).click();
-  await expect(page.getByRole('alert')).toContainText('what was proved dead is no longer proved');
+  await expect(page.getByRole('alert')).toContainText('so dead is no longer proven');
 });
 
 test('a box without earth: nought against its bare metal proves nothing, a long lead does', async ({

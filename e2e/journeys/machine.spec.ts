@@ -81,6 +81,21 @@ test('a three-heat selector: wires get ends by taps, watts by setting, and an op
   await expect(seen.getByRole('button', { name: 'Everything else worked' })).toBeVisible();
 });
 
+/** A winch of 12 V on a reversing switch: the address of its Map. */
+const winch = (served: Parameters<typeof seedJob>[0], title: string, positions: [string, string][]) =>
+  seedJob(served, title, (newId) => {
+    const deeds = mappedSwitch(newId, { labels: 'P M A B', positions });
+    const current = 'DC' as const;
+    return [
+      ...deeds,
+      ...machineDeeds(newId, deeds[0], {
+        supplies: { battery: { kind: '+', volts: 12, current }, minus: { kind: '0', volts: null, current } },
+        loads: { Winch: { kind: 'motor', make: 'permanent-magnet', volts: 12, current } },
+        wires: { P: 'battery', M: 'minus', A: 'Winch.+', B: 'Winch.-' },
+      }),
+    ];
+  });
+
 test('a reversing motor: a candidate whose brake contact is lost says so first and is barred; what the machine needs finds another pattern', async ({
   page,
   served,
@@ -97,21 +112,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
       hold('REV', ['p', 'b'], ['m', 'a']),
     ],
   });
-  const address = await seedJob(served, 'Winch, forward and back', (newId) => {
-    const deeds = mappedSwitch(newId, {
-      labels: 'P M A B',
-      positions: [['FORWARD', 'P-A M-B'], ['BRAKE', 'A-B'], ['BACK', 'P-B M-A']], // prettier-ignore
-    });
-    const current = 'DC' as const;
-    return [
-      ...deeds,
-      ...machineDeeds(newId, deeds[0], {
-        supplies: { battery: { kind: '+', volts: 12, current }, minus: { kind: '0', volts: null, current } },
-        loads: { Winch: { kind: 'motor', make: 'permanent-magnet', volts: 12, current } },
-        wires: { P: 'battery', M: 'minus', A: 'Winch.+', B: 'Winch.-' },
-      }),
-    ];
-  });
+  const address = await winch(served, 'Winch, forward and back', [['FORWARD', 'P-A M-B'], ['BRAKE', 'A-B'], ['BACK', 'P-B M-A']]); // prettier-ignore
   await page.goto(address.replace(/map$/, 'table/machine'));
   const table = page.getByRole('table', { name: 'What each load does' });
   for (const [setting, does] of [
@@ -193,21 +194,7 @@ test('a winch that turns the wrong way both times: the swapped pair is the first
   page,
   served,
 }) => {
-  const address = await seedJob(served, 'Winch after somebody had it open', (newId) => {
-    const deeds = mappedSwitch(newId, {
-      labels: 'P M A B',
-      positions: [['IN', 'P-A M-B'], ['STOP', ''], ['OUT', 'P-B M-A']], // prettier-ignore
-    });
-    const current = 'DC' as const;
-    return [
-      ...deeds,
-      ...machineDeeds(newId, deeds[0], {
-        supplies: { battery: { kind: '+', volts: 12, current }, minus: { kind: '0', volts: null, current } },
-        loads: { Winch: { kind: 'motor', make: 'permanent-magnet', volts: 12, current } },
-        wires: { P: 'battery', M: 'minus', A: 'Winch.+', B: 'Winch.-' },
-      }),
-    ];
-  });
+  const address = await winch(served, 'Winch after somebody had it open', [['IN', 'P-A M-B'], ['STOP', ''], ['OUT', 'P-B M-A']]); // prettier-ignore
   await page.goto(address.replace(/map$/, 'table/machine'));
   const seen = page.getByRole('region', { name: 'What was seen' });
   await seen.getByRole('button', { name: 'wrong way' }).click();

@@ -236,10 +236,17 @@ describe('a leak across an open contact', () => {
     const [live, back] = Object.keys(supplies);
     const drawn = { ...HALF, terminals: '1 2 3', supplies, wires: `1>${live} 2>lamp.1 lamp.2>${back}` };
     const { hazards } = inEverySetting(drawnMachine(drawn, deriveMap(on.events)), AS_MAPPED);
-    return hazards.flatMap((one) => (one.kind === 'leak-across' ? [[one.load, one.places]] : []));
+    return hazards.flatMap((one) =>
+      one.kind === 'leak-across' ? [[one.load, one.places, ...(one.certain ? [] : ['perhaps'])]] : [],
+    );
   };
   const high: Drawn['supplies'] = {
     plus: { kind: '+', volts: 230, current: 'DC' },
+    minus: { kind: '0', volts: null, current: 'DC' },
+  };
+
+  const UNSAID: Drawn['supplies'] = {
+    plus: { kind: '+', volts: null, current: 'DC' },
     minus: { kind: '0', volts: null, current: 'DC' },
   };
 
@@ -249,6 +256,13 @@ describe('a leak across an open contact', () => {
     ['on 230 V DC', 5e6, high, undefined, [['lamp', [0, 1]]]],
     ['read the other way round', 5e6, MAINS, [1, 0], [['lamp', [1, 0]]]],
     ['on a battery of 12 V: none', 5e6, BATTERY, undefined, []],
+    [
+      'on a supply of unsaid volts: not known to be safe',
+      5e6,
+      UNSAID,
+      undefined,
+      [['lamp', [0, 1], 'perhaps']],
+    ],
     ['of 90 MΩ: none', 90e6, MAINS, undefined, []],
     ['to a lug that feeds nothing: none', 5e6, MAINS, [0, 2], []],
   ])('%s', (_, ohms, supplies, pair, wanted) => {

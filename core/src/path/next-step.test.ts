@@ -230,4 +230,21 @@ describe('a switch that passed', () => {
     expect(stands(tests)).toEqual(['unproved', 'found']);
     expect(nextStep(at(links, tests, all))).toMatchObject({ links: [theSwitch.id] });
   });
+
+  it('that only beeped takes no blame off itself: a stretch with it that fails is not the other link', () => {
+    const [, cord] = links as [PathLink, PathLink];
+    const failed = test([cord, theSwitch], 'fail');
+    const suspects = (...tests: PathTest[]) => pathVerdict(at(links, [failed, ...tests], all)).suspects;
+    const [beep, ohms] = [test([theSwitch], 'pass', true, 'through', 'tone'), test([theSwitch], 'pass')];
+    expect(suspects(beep)).toEqual([cord.id, theSwitch.id]);
+    // Read in ohms it is cleared, and the cord is at fault; the cord cleared, the switch that beeped is.
+    expect(pathVerdict(at(links, [failed, ohms], all))).toMatchObject({ faults: [cord.id] });
+    const other = pathVerdict(at(links, [failed, beep, test([cord], 'pass')], all));
+    expect(other).toMatchObject({ faults: [theSwitch.id], outcome: 'switch' });
+    expect(other.states.get(theSwitch.id)).toBe('fail');
+    // Together with others it passed the same meter as what failed.
+    expect(
+      pathVerdict(at(links, [failed, beep, test([theSwitch, links[3] as PathLink], 'pass')], all)).faults,
+    ).toEqual([cord.id]);
+  });
 });

@@ -91,17 +91,18 @@ export function pathVerdict(path: SupplyPath): PathVerdict {
   const seen = seenAtFault(looks);
   const { passed, atRest } = passedIn(links, tests);
   const unproved = unprovedIn(links, tests, passed);
+  const cleared = clearedIn(tests, passed, unproved);
   const failed = tests.filter(({ result }) => result === 'fail' || result === 'unsteady');
   const faults = new Map<LinkId, 'fail' | 'unsteady' | 'seen' | 'leaks'>();
   for (const { link } of seen) faults.set(link, 'seen');
   for (const { link } of leaks) faults.set(link, 'leaks');
   const stretches: LinkId[][] = [];
   for (const test of failed) {
-    const open = test.links.length === 1 ? test.links : test.links.filter((id) => !passed.has(id));
+    const open = test.links.length === 1 ? test.links : test.links.filter((id) => !cleared.has(id));
     const [only] = open;
     // A stretch whose parts have all passed since came and went: every part of it is under suspicion again.
     if (open.length === 1 && only)
-      faults.set(only, test.result === 'unsteady' || passed.has(only) ? 'unsteady' : 'fail');
+      faults.set(only, test.result === 'unsteady' || cleared.has(only) ? 'unsteady' : 'fail');
     else stretches.push(open.length === 0 ? test.links : open);
   }
   const unexplained = inAllOf(
@@ -156,6 +157,18 @@ function passedIn(links: readonly PathLink[], tests: readonly PathTest[]) {
   }
   return { passed, atRest };
 }
+
+/** What passed, so that in a stretch that failed another link is to blame; a switch that only beeped by itself is not among it. */
+const clearedIn = (
+  tests: readonly PathTest[],
+  passed: ReadonlySet<LinkId>,
+  unproved: ReadonlySet<LinkId>,
+): Set<LinkId> => {
+  const together = new Set(
+    tests.flatMap(({ links, result }) => (result === 'pass' && links.length > 1 ? links : [])),
+  );
+  return new Set([...passed].filter((id) => !unproved.has(id) || together.has(id)));
+};
 
 /** Switches that passed, none of them by itself in ohms. */
 function unprovedIn(

@@ -22,7 +22,7 @@ export function NextBar({ job }: { job: Job }) {
   const base = addressOf(job);
   const stop = stopAt(pathname.slice(base.length + 1));
   if (!stop || stop === 'map') return null;
-  const { back, next, skip } = wayOn(stop, route);
+  const { back, next, skip, reached } = wayOn(stop, route);
   const { text } = nextWords({ route, settingName: null, trouble: null });
   const names = NEXT_BAR_TEXT.stops;
   const isOpen = stop !== 'safe' || route.next.code !== 'make-safe';
@@ -43,7 +43,7 @@ export function NextBar({ job }: { job: Job }) {
         {stop === 'verify' ? '' : text}
       </p>
       {next ? (
-        <Link to={`${base}/${next}`} className={`${BUTTON} ${isOpen && !skip ? STRONG : PLAIN}`}>
+        <Link to={`${base}/${next}`} className={`${BUTTON} ${isOpen && reached && !skip ? STRONG : PLAIN}`}>
           {skip ? NEXT_BAR_TEXT.skip(names[next]) : NEXT_BAR_TEXT.next(names[next])}
           <ArrowRight size={18} aria-hidden="true" />
         </Link>

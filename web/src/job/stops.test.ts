@@ -3,9 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { STOPS, stopAt, wayOn } from './stops.js';
 
 const nothing = Object.fromEntries(STEPS.map((step) => [step, false])) as Route['done'];
-const route = (passed: Route['passed'] = [], done: Partial<Route['done']> = {}) => ({
+const route = (passed: Route['passed'] = [], done: Partial<Route['done']> = {}, at: Route['at'] = 'map') => ({
   done: { ...nothing, ...done },
   passed,
+  at,
 });
 
 describe('the way on from each page of a job', () => {
@@ -28,6 +29,13 @@ describe('the way on from each page of a job', () => {
     const skips = STOPS.filter((stop) => wayOn(stop, route()).skip);
     expect(skips).toEqual(['intake', 'tag', 'match']);
     expect(wayOn('tag', route([], { tag: true })).skip).toBe(false);
+  });
+
+  it('is what is wanted only where the job has come so far', () => {
+    const wanted = STOPS.filter((stop) => wayOn(stop, route([], {}, 'map')).reached);
+    expect(wanted).toEqual(['intake', 'safe', 'tag', 'map']);
+    expect(wayOn('verify', route([], {}, 'match')).reached).toBe(true);
+    expect(wayOn('refit/sign', route([], {}, 'refit')).reached).toBe(true);
   });
 
   it('is known for every page below a stop, and for none that is not a step', () => {

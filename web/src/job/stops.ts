@@ -1,4 +1,4 @@
-import type { Route, RouteStep } from '@which-way/core/route';
+import { STEPS, type Route, type RouteStep } from '@which-way/core/route';
 
 /** Pages at which a job halts, in the order in which it is done, by their addresses below it. */
 export const STOPS = [
@@ -27,6 +27,8 @@ export interface WayOn {
   next: Stop | null;
   /** The step may be done without, and nothing was done there: on is a skip. */
   skip: boolean;
+  /** The job has come as far as this: what lies before it is done, so that the way on is what is wanted. */
+  reached: boolean;
 }
 
 const stepOf = (stop: Stop): RouteStep => stop.split('/')[0] as RouteStep;
@@ -41,7 +43,7 @@ export function stopAt(below: string): Stop | null {
 }
 
 /** Back to the stop before, on to the one after; steps that were passed over by choice are passed on the way. */
-export function wayOn(stop: Stop, { done, passed }: Pick<Route, 'done' | 'passed'>): WayOn {
+export function wayOn(stop: Stop, { done, passed, at }: Pick<Route, 'done' | 'passed' | 'at'>): WayOn {
   const here = STOPS.indexOf(stop);
   const isOn = (other: Stop) => !passed.includes(stepOf(other));
   const step = stepOf(stop);
@@ -49,5 +51,6 @@ export function wayOn(stop: Stop, { done, passed }: Pick<Route, 'done' | 'passed
     back: STOPS.slice(0, here).findLast(isOn) ?? null,
     next: STOPS.slice(here + 1).find(isOn) ?? null,
     skip: OPTIONAL.has(step) && !done[step],
+    reached: STEPS.indexOf(at) >= STEPS.indexOf(step),
   };
 }

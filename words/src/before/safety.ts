@@ -124,7 +124,7 @@ function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
     case 'not-begun':
       return 'The switch is still in the machine, and no safety list has been started.';
     case 're-energised':
-      return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}: what was proved dead is no longer proved. Start the list again.`;
+      return `It had power again${trouble.reason ? ` (${trouble.reason})` : ''}, so dead is no longer proven. Start the list again.`;
     case 'unanswered':
       return `Not answered: ${line}.`;
     case 'before-isolation':

@@ -18,7 +18,7 @@ export const FIRST_TEST_WORDS: Record<FirstTest, string> = {
   'off-must-be-open': 'At OFF every switched pair must read open: a welded contact does not.',
   'leak-to-frame': 'To the frame, and across open contacts: a leak keeps things half on.',
   'ohms-under-load': 'Ohms of each closed contact, and brushes before the switch.',
-  'leads-of-the-motor': 'Which two leads change over, and check whether two wires were swapped.',
+  'leads-of-the-motor': 'Find which two leads change over, and check whether two wires were swapped.',
   'look-inside': 'Look before you measure: springs, dirt, rotor in register.',
   'brake-contact': 'At rest the brake contact must be closed.',
 };

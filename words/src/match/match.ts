@@ -67,7 +67,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
   'spare-feeds': (at) =>
     `In ${at}, a spare position, something in the machine runs: fit a stop, or accept it.`,
-  'contact-differs': (at) => `At ${at} something that doesn’t matter differs.`,
+  'contact-differs': (at) => `At ${at}, a contact that doesn’t matter differs.`,
   'no-volt-release-lost': () =>
     'The old one drops out when power fails. This one doesn’t: the machine restarts by itself when power comes back.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',

@@ -25,9 +25,16 @@ export type Hazard =
   /** Fed with more than a tenth over what it is rated for. */
   | { kind: 'over-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
   /** Something live leaks to what a hand touches; terminals by their places in the machine. */
-  | { kind: 'leak-to-frame'; setting: SettingId; places: number[]; ohms: number }
+  | { kind: 'leak-to-frame'; setting: SettingId; places: number[]; ohms: number; certain: boolean }
   /** A load is off, and through a leak across an open contact not dead. */
-  | { kind: 'leak-across'; setting: SettingId; load: LoadId; places: number[]; ohms: number }
+  | {
+      kind: 'leak-across';
+      setting: SettingId;
+      load: LoadId;
+      places: number[];
+      ohms: number;
+      certain: boolean;
+    }
   /** A motor, a coil or electronics with more than a tenth under it: it may not start, drop out, or overheat. */
   | { kind: 'under-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
   /** A three-phase motor with a phase lost: it may not start, or run overloaded and burn out. */

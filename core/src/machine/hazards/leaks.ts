@@ -16,14 +16,15 @@ interface Leak {
   /** Its two sides; of the metal nothing. */
   sides: readonly [readonly number[], readonly number[]];
   ohms: number;
+  /** Whether it is known that the volts of the machine hurt; else nobody has said them. */
+  certain: boolean;
 }
 
 /** Leaks that were read on the switches of a machine whose volts hurt a hand, or may. */
 export function leaksIn({ handles, circuit }: Machine): Leak[] {
-  const hurts = circuit.supplies.some(
-    (supply) => !isReturn(supply) && (supply.volts ?? Infinity) > TOUCHED[supply.current],
-  );
-  if (!hurts) return [];
+  const live = circuit.supplies.filter((supply) => !isReturn(supply));
+  const certain = live.some(({ volts, current }) => volts !== null && volts > TOUCHED[current]);
+  if (!certain && live.every(({ volts }) => volts !== null)) return [];
   return readableOf(handles).flatMap(({ map, from }) => {
     const placeOf = new Map(map.structure.terminals.map(({ id }, at) => [id, from + at]));
     const metal = new Set(
@@ -35,6 +36,7 @@ export function leaksIn({ handles, circuit }: Machine): Leak[] {
       toFrame,
       sides: [side(red), side(black)],
       ohms: quantity.ohms,
+      certain,
     }));
   });
 }
@@ -51,11 +53,11 @@ export function leaksLive(
   const { nets, live } = known;
   const isLive = (place: number) => live.has(nets[place] as number);
   const held = new Set(circuit.supplies.map(({ id }) => nets[circuit.supplyNode.get(id) as number]));
-  return leaks.flatMap(({ toFrame, sides, ohms }): Hazard[] => {
+  return leaks.flatMap(({ toFrame, sides, ohms, certain }): Hazard[] => {
     const [one, other] = sides;
     if (toFrame) {
       const on = sides.flat().filter(isLive);
-      return on.length > 0 ? [{ kind: 'leak-to-frame', setting, places: on, ohms }] : [];
+      return on.length > 0 ? [{ kind: 'leak-to-frame', setting, places: on, ohms, certain }] : [];
     }
     const across = one.some(isLive) ? other : other.some(isLive) ? one : [];
     // What a pole holds is at that potential, whatever leaks to it.
@@ -65,7 +67,14 @@ export function leaksLive(
       .filter(({ id }) => loads.get(id)?.does === 'off')
       .filter((load) =>
         endsOf(load).some((end) => reached.has(nets[circuit.endNode.get(endKey(load.id, end)) as number])),
-      ) // prettier-ignore
-      .map(({ id }): Hazard => ({ kind: 'leak-across', setting, load: id, places: sides.flat(), ohms }));
+      )
+      .map(({ id }): Hazard => ({
+        kind: 'leak-across',
+        setting,
+        load: id,
+        places: sides.flat(),
+        ohms,
+        certain,
+      }));
   });
 }

@@ -112,7 +112,7 @@ describe('the safety list on the screen', () => {
     tick('The wires are off the switch');
     await until(() => expect(written('wires-off')).toEqual([{ kind: 'wires-off', off: true }]));
     press('It had power again');
-    await until(() => expect(screen.getByText(/what was proved dead is no longer proved/)).toBeVisible());
+    await until(() => expect(screen.getByText(/so dead is no longer proven/)).toBeVisible());
   });
 
   it('records a live measurement only with a reason, a person, and the dial on volts', async () => {

@@ -1,3 +1,5 @@
+import { STEP_WORDS } from '../../route.js';
+
 /** What the bar at the foot of each page of a job says. */
 export const NEXT_BAR_TEXT = {
   theWayOn: 'Next step',
@@ -7,13 +9,7 @@ export const NEXT_BAR_TEXT = {
   bench: 'Bench',
   backToTheBench: 'Back to the bench',
   stops: {
-    intake: 'Intake',
-    safe: 'Make safe',
-    tag: 'Tag wires',
-    map: 'Map',
-    table: 'Truth table',
-    verify: 'Verify',
-    match: 'Match',
+    ...STEP_WORDS,
     refit: 'Wires back',
     'refit/check': 'Before power',
     'refit/function': 'Function test',

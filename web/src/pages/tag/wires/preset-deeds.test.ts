@@ -57,7 +57,7 @@ describe('a common arrangement with its figures', () => {
     expect(circuit?.halfSaid.size).toBe(0);
   });
 
-  it('says nothing of figures that nobody gave', () => {
+  it('leaves figures out where none were given', () => {
     const { circuit } = laid(mapped(3, HAND_OFF_AUTO), 'manual-off-auto', null, {});
     expect(circuit?.supplies.map(({ volts }) => volts)).toEqual([null, null]);
     expect(circuit?.loads).toMatchObject([{ watts: null, volts: null }]);

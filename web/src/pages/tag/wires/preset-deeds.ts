@@ -19,7 +19,7 @@ const supplyThere = (log: Log, kind: string) =>
 const loadThere = (log: Log, name: string) =>
   recordsOf(log, 'load-named').find((one) => one.name.toLowerCase() === name.toLowerCase());
 
-/** What laying an arrangement would name anew, of which figures are asked. */
+/** What using an arrangement would add, so that its figures can be asked. */
 export function newOf({ preset }: LaidPreset, log: Log): { live: boolean; loads: string[] } {
   return {
     live: preset.supplies.some((kind) => !RETURNS.includes(kind) && !supplyThere(log, kind)),

@@ -3,13 +3,13 @@ import type { ExpectedTable } from '@which-way/core/log';
 import { knownPattern, polesWithContacts } from '@which-way/core/table';
 import type { TerminalId } from '@which-way/core/switch';
 import { calledFault, type Comparison } from '@which-way/core/verify';
-import { strandOf } from '@which-way/drawing/strand';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { COMPARED_TABLE_TEXT } from '@which-way/words/screens/pages/verify/expected/compared-table';
 import { useMemo, type KeyboardEvent } from 'react';
 import type { Inspected } from '../../../parts/facts/inspector.js';
 import { PartLine, usePart } from '../../../parts/facts/part-of-positions.js';
 import { contactsOf, saidOf, type SaidOfContact } from './expected-edit.js';
+import { PositionHeads } from './position-heads.js';
 import { distinct, verdictOf, type CellVerdict } from './rows.js';
 
 interface ComparedTableProps {
@@ -47,16 +47,11 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
             <th scope="col" className="w-20">
               <span className="sr-only">{COMPARED_TABLE_TEXT.contact}</span>
             </th>
-            {shown.map(({ setting }, index) => (
-              <th
-                key={setting}
-                scope="col"
-                className="px-0.5 pb-1 align-bottom font-mono text-small leading-tight"
-                style={{ color: strandOf(part.from + index).color }}
-              >
-                <span className="line-clamp-3 break-words">{settingName(structure, setting)}</span>
-              </th>
-            ))}
+            <PositionHeads
+              structure={structure}
+              settings={shown.map(({ setting }) => setting)}
+              from={part.from}
+            />
           </tr>
         </thead>
         <tbody>

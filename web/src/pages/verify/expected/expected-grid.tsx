@@ -9,7 +9,6 @@ import { useMemo, useState } from 'react';
 import { PartLine, usePart } from '../../../parts/facts/part-of-positions.js';
 import type { Inspected } from '../../../parts/facts/inspector.js';
 import { PlainButton } from '../../../controls/plain-button.js';
-import { strandOf } from '@which-way/drawing/strand';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import {
   allElseOpen,
@@ -19,6 +18,7 @@ import {
   type SaidOfContact,
   type TapSays,
 } from './expected-edit.js';
+import { PositionHeads } from './position-heads.js';
 import { distinct, verdictOf, type CellVerdict } from './rows.js';
 import { EXPECTED_GRID_TEXT } from '@which-way/words/screens/pages/verify/expected/expected-grid';
 
@@ -74,16 +74,11 @@ export function ExpectedGrid({ map, expected, comparison, onSet, onPick }: Expec
               <th scope="col" className="w-20 text-left text-small font-normal text-quiet">
                 {EXPECTED_GRID_TEXT.shouldBe}
               </th>
-              {shown.map(({ setting }, index) => (
-                <th
-                  key={setting}
-                  scope="col"
-                  className="px-0.5 pb-1 align-bottom font-mono text-small leading-tight"
-                  style={{ color: strandOf(part.from + index).color }}
-                >
-                  <span className="line-clamp-3 wrap-anywhere">{settingName(structure, setting)}</span>
-                </th>
-              ))}
+              <PositionHeads
+                structure={structure}
+                settings={shown.map(({ setting }) => setting)}
+                from={part.from}
+              />
             </tr>
           </thead>
           <tbody>

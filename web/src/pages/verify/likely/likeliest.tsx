@@ -62,7 +62,7 @@ export function Likeliest({ map, diagnosed }: LikeliestProps) {
   );
 }
 
-/** What is less likely, and what the trade looks at before a contact is condemned; null: nothing of either. */
+/** Less likely causes, and what to check before a contact is condemned; nothing if there are neither. */
 export function OtherCauses({ map, diagnosed }: LikeliestProps) {
   const { question, diagnosis } = diagnosed;
   const repeat = useMemo(() => oddReading(map, question), [map, question]);
