@@ -26,8 +26,8 @@ export function LinkPanel({ link, path, verdict, onTest, onLay, onClose }: LinkP
     onLay([...others.slice(0, index + by), link, ...others.slice(index + by)]);
   };
   return (
-    <section aria-label={linkName(link)} className="grid gap-3">
-      <p className="text-title leading-tight font-extrabold sm:text-[2.6rem]">
+    <section aria-label={linkName(link)} className="grid gap-2">
+      <p className="text-title leading-tight font-extrabold">
         {linkName(link)}
         {LINK_PANEL_TEXT.alone}
       </p>

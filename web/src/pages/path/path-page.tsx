@@ -42,7 +42,7 @@ export function PathPage() {
   };
   const link = path.links.find(({ id }) => id === picked);
   return (
-    <main className="grid grow content-start gap-6 p-4 sm:p-6">
+    <main className="grid grow content-start gap-x-6 gap-y-3 p-4 sm:px-6 sm:py-2">
       <h1 className="sr-only">{PATH_PAGE_TEXT.isItTheSwitch}</h1>
       {path.links.length === 0 ? (
         <Presets onChoose={(preset) => session.emit({ kind: 'path-laid', ...layPath(preset, newId) })} />
