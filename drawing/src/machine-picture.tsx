@@ -131,8 +131,15 @@ export function machinePicture(drawn: MachineDrawn, caption: string): Picture {
         text: { x: BOX_LEFT + BOX_WIDTH + 10, y: one.y - 8 },
       };
     }
-    const beside = LOAD_LEFT + LOAD_WIDTH + 18 + (at % 5) * 9;
-    return { path: `M${one.x} ${one.y}H${beside}V${other.y}H${other.x}`, text: { x: beside, y: low } };
+    const [out, into] = [besideLoad(one, at), besideLoad(other, at)];
+    const between = out === into ? '' : `V${low}H${into}`;
+    return { path: `M${one.x} ${one.y}H${out}${between}V${other.y}H${other.x}`, text: { x: into, y: low } };
+  }
+
+  /** A lane beside the loads, on the side of one of their ends. */
+  function besideLoad({ x }: Point, at: number): number {
+    const away = 18 + (at % 5) * 9;
+    return x === LOAD_LEFT ? LOAD_LEFT - away : LOAD_LEFT + LOAD_WIDTH + away;
   }
 
   function lugExit(one: Point, lug: number, at: number): number {

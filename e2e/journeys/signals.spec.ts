@@ -30,3 +30,34 @@ test('a pickup selector is told in words: what reaches the output, and how', asy
   await expect(page.getByText(/\bW\b/)).toBeHidden();
   await expect(page.getByText(/live|short/i)).toBeHidden();
 });
+
+test('a contactor that holds itself in is told: off until started, and on from then', async ({
+  page,
+  served,
+}) => {
+  const address = await seedJob(served, 'Start switch of a drill press', (newId) =>
+    mappedSwitch(newId, {
+      labels: 'a b c',
+      positions: [['STOP', ''], ['RUN', 'a-b'], ['START', 'a-b-c']], // prettier-ignore
+    }),
+  );
+  const bench = new Bench(page);
+  await page.goto(address.replace(/map$/, 'tag/wires'));
+  const common = page.getByRole('region', { name: 'Common arrangements' });
+  await common.getByRole('combobox').click();
+  await page
+    .getByRole('option', { name: 'Stop, run and a sprung start: a contactor holds itself in' })
+    .click();
+  await common.getByRole('button', { name: 'Use it' }).click();
+  await expect(bench.save).toHaveText('Saved');
+
+  await page.goto(address.replace(/map$/, 'table/machine'));
+  const table = page.getByRole('table', { name: 'What each load does' });
+  await expect(table.getByRole('row', { name: /^STOP/ })).not.toContainText('once started');
+  await expect(table.getByRole('row', { name: /^RUN/ })).toContainText('released; once started, on');
+  await expect(table.getByRole('row', { name: /^START/ })).toContainText('pulled in');
+  // Nobody has said that START springs back.
+  await expect(
+    page.getByText(/^At START Motor starts by itself after a power cut if the handle stays there/),
+  ).toBeVisible();
+});

@@ -10,12 +10,13 @@ export {
   type SwitchHandle,
   type Members,
 } from './wiring/handles.js';
+export { contactsOfCoil } from './wiring/coils.js';
 export { placeOfNode } from './wiring/places.js';
 export { drawnCircuit, drawnContacts, drawnMachine, type Drawn } from './wiring/drawn.js';
 export { contactsOfNets } from './power/contacts.js';
-export { signalKey, type LoadDoes, type LoadState } from './power/load-state.js';
+export { besideKey, type LoadDoes, type LoadState } from './power/load-state.js';
 export { isSignal, type Signal, type SignalState } from './power/signals.js';
-export { powered } from './power/power.js';
+export { powered } from './power/settled.js';
 export { isNote, type MeetingKind } from './power/meeting.js';
 export { sourcesOf, type Source } from './wiring/sources.js';
 export { inSetting, wiredTerminals, type InSetting, type Met } from './power/in-setting.js';

@@ -7,7 +7,7 @@ import { generatedMachines, joinsOf } from '../testing/generated-machines.js';
 import { fewRuns } from '../testing/runs.js';
 import { guarding } from './guards.js';
 import { isNote } from './power/meeting.js';
-import { powered } from './power/power.js';
+import { powered } from './power/settled.js';
 import type { Drawn } from './wiring/drawn.js';
 
 // What must hold in any machine, told again by the tests in their own words.

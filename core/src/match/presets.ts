@@ -16,6 +16,7 @@ export const PRESETS = [
   'manual-off-auto',
   'two-pickups',
   'input-selector',
+  'stop-run-start',
 ] as const;
 export type PresetName = (typeof PRESETS)[number];
 
@@ -155,6 +156,28 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
     terminals: ['A', 'B', 'C'],
     positions: ['A-C', 'B-C'],
     ...signals('Input 1', 'Input 2'),
+  },
+  'stop-run-start': {
+    terminals: ['L', 'H', 'S'],
+    // START feeds the coil; let go, the coil holds itself through its own contact.
+    positions: ['', 'L-H', 'L-H-S'],
+    supplies: ['L', 'N'],
+    loads: [
+      { name: 'Contactor', kind: 'motor', make: 'contactor', current: 'AC' },
+      { name: 'Motor', kind: 'motor', make: 'universal', current: 'AC' },
+    ],
+    wires: [
+      { terminal: 'L', ends: supply('L') },
+      { terminal: 'H', ends: [{ load: 'Contactor', end: '13' }] },
+      { terminal: 'S', ends: [{ load: 'Contactor', end: 'A1' }] },
+    ],
+    ties: [
+      { load: 'Contactor', end: '14', to: { load: 'Contactor', end: 'A1' } },
+      { load: 'Contactor', end: 'A2', to: { supply: 'N' } },
+      { load: 'Contactor', end: '1', to: { supply: 'L' } },
+      { load: 'Contactor', end: '2', to: { load: 'Motor', end: '1' } },
+      { load: 'Motor', end: '2', to: { supply: 'N' } },
+    ],
   },
 };
 

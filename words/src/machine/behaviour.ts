@@ -25,6 +25,8 @@ export function behaviourWords(
       return `${load.name} never runs.`;
     case 'always':
       return `${load.name} always runs.`;
+    case 'holds':
+      return `${load.name} runs on once it is started: a coil holds it in.`;
     case 'mixed':
       return `${load.name}: no short rule; see the table.`;
     case 'follows':

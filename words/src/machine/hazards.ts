@@ -106,7 +106,15 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
     case 'reversed-at-once':
       return `${name} reverses without stopping: a running motor may keep turning, and an arc may carry over.`;
     case 'start-stays':
-      return `the start winding of ${name} stays energised and will burn out.`;
+      return hazard.certain
+        ? `the start winding of ${name} stays energised and will burn out.`
+        : `the start winding of ${name} burns out if the handle stays there. Say under Terminals whether it springs back.`;
+    case 'restarts':
+      return hazard.certain
+        ? `${name} starts by itself when power comes back after a cut. Use a start button and a holding contact.`
+        : `${name} starts by itself after a power cut if the handle stays there. Say under Terminals whether it springs back.`;
+    case 'chatters':
+      return `${name} switches itself off again and again: a contact of its own cuts off its coil.`;
     case 'no-start':
       return `${name} is powered but its start winding never is: it hums and overheats, and runs either way when pushed.`;
     case 'field-lost':

@@ -10,6 +10,7 @@ export const DOES_WORDS: Record<LoadDoes, string> = {
   braked: 'braked',
   floating: 'off but still live',
   stalled: 'fed, does not turn',
+  chatters: 'chatters',
   'not-known': 'not known',
 };
 
@@ -30,6 +31,9 @@ export const MAKE_WORDS: Record<LoadMake, string> = {
   'current-transformer': 'secondary of a current transformer',
   'signal-source': 'signal source: a pickup, microphone or input',
   'signal-output': 'signal output',
+  'double-coil': 'pickup of two coils, four leads',
+  relay: 'relay with a changeover contact',
+  contactor: 'contactor, three poles and auxiliaries',
 };
 
 /** The ends of what has a + and a -, by what it is. */
@@ -37,6 +41,19 @@ const POLE_WORDS: Partial<Record<LoadMake, Partial<Record<LoadEnd, string>>>> = 
   'permanent-magnet': { '+': '+ (forward)' },
   'signal-source': { '+': 'hot', '-': 'ground' },
   'signal-output': { '+': 'hot', '-': 'ground' },
+  'double-coil': { A1: 'coil A hot', A2: 'coil A ground', B1: 'coil B hot', B2: 'coil B ground' },
+  relay: {
+    A1: 'coil A1',
+    A2: 'coil A2',
+    11: '11 (common)',
+    12: '12 (closed at rest)',
+    14: '14 (closed when on)',
+  },
+  contactor: {
+    ...{ A1: 'coil A1', A2: 'coil A2', 1: '1 (pole 1)', 2: '2 (pole 1)', 3: '3 (pole 2)', 4: '4 (pole 2)' },
+    ...{ 5: '5 (pole 3)', 6: '6 (pole 3)', 13: '13 (closed when on)', 14: '14 (closed when on)' },
+    ...{ 21: '21 (closed at rest)', 22: '22 (closed at rest)' },
+  },
 };
 
 const END_WORDS: Partial<Record<LoadEnd, string>> = {
@@ -79,13 +96,19 @@ const figure = (value: number): string => String(Number(value.toPrecision(3)));
 export const wattsWords = (watts: number | null): string =>
   watts === null ? 'not known' : `${figure(Math.round(watts))} W`;
 
-/** What a load does, with its share where it is a part; of a signal, what reaches what by the names of `loads`. */
-export const stateWords = (
-  { does, share, signal }: LoadState,
-  loads: readonly Pick<Load, 'id' | 'name'>[],
-): string =>
-  signal
-    ? signalWords(signal, loads)
+/** What a load does by itself, with its share where it is a part. */
+const doesWords = ({ does, share, pulled }: LoadState): string =>
+  pulled !== undefined && (does === 'full' || does === 'off')
+    ? does === 'full'
+      ? 'pulled in'
+      : 'released'
     : does === 'part' && share !== null
       ? `part, ${Math.round(share * 100)} %`
       : DOES_WORDS[does];
+
+/** What a load does; of a signal, what reaches what by the names of `loads`; what a coil may hold here is said with it. */
+export const stateWords = (state: LoadState, loads: readonly Pick<Load, 'id' | 'name'>[]): string => {
+  if (state.signal) return signalWords(state.signal, loads);
+  const also = (state.held ?? []).map((does) => (does === 'full' ? 'on' : DOES_WORDS[does]));
+  return also.length > 0 ? `${doesWords(state)}; once started, ${also.join(' or ')}` : doesWords(state);
+};

@@ -10,20 +10,25 @@ export function machineSentence(
   combination: Combination,
   { job, machine: { circuit, handles } }: MachineNames,
 ): string {
-  const said = (['full', 'part', 'reversed', 'braked', 'stalled', 'floating', 'not-known'] as const).flatMap(
-    (does) => {
-      const named = circuit.loads.filter(({ id }) => {
-        const state = loads.get(id);
-        return state?.does === does && !state.signal;
-      });
-      const shares = new Set(named.map(({ id }) => Math.round((loads.get(id)?.share ?? 0) * 100)));
-      const [share] = shares;
-      const how = does !== 'part' ? DOES_WORDS[does] : shares.size === 1 ? `at ${share} %` : 'in part';
-      return named.length > 0 ? [`${named.map(({ name }) => name).join(' and ')} ${how}`] : [];
-    },
-  );
+  const said = (
+    ['full', 'part', 'reversed', 'braked', 'stalled', 'floating', 'chatters', 'not-known'] as const
+  ).flatMap((does) => {
+    const named = circuit.loads.filter(({ id }) => {
+      const state = loads.get(id);
+      return state?.does === does && !state.signal;
+    });
+    const shares = new Set(named.map(({ id }) => Math.round((loads.get(id)?.share ?? 0) * 100)));
+    const [share] = shares;
+    const how = does !== 'part' ? DOES_WORDS[does] : shares.size === 1 ? `at ${share} %` : 'in part';
+    return named.length > 0 ? [`${named.map(({ name }) => name).join(' and ')} ${how}`] : [];
+  });
   const signals = signalClauses(circuit.loads, ({ id }) => loads.get(id)?.signal);
-  const clauses = [...signals, ...said];
+  const started = circuit.loads.flatMap((load) => {
+    const does = (loads.get(load.id)?.held ?? []).map((one) => DOES_WORDS[one]);
+    return does.length > 0 ? [`${load.name} ${does.join(' or ')}`] : [];
+  });
+  const once = started.length > 0 ? [`once started, ${started.join(' and ')}`] : [];
+  const clauses = [...signals, ...said, ...once];
   const what = clauses.length > 0 ? clauses.join('; ') : 'everything off';
   // The figure and its unit stay on one line.
   const figures = watts !== null && watts > 0 ? `, ${wattsWords(watts).replace(' ', '\u00a0')}` : '';

@@ -14,9 +14,18 @@ function leaves(signal: Signal): { load: string; turned: boolean }[] {
   return signal.of === 'part' ? [] : signal.parts.flatMap(leaves);
 }
 
+/** A source; of two coils, which one, or how both lie. */
+function sourceWords({ load, coils, against }: Extract<Signal, { of: 'source' }>, loads: Named): string {
+  const name = nameOf(loads, load);
+  if (!coils) return name;
+  if (coils === 'A' || coils === 'B') return `${name} (coil ${coils} only)`;
+  return `${name} (coils in ${coils}${against ? ', out of phase with each other' : ''})`;
+}
+
 /** How what reaches an output is joined. */
 function joinedWords(signal: Signal, loads: Named): string {
-  if (signal.of === 'source' || signal.of === 'part') return nameOf(loads, signal.load);
+  if (signal.of === 'part') return nameOf(loads, signal.load);
+  if (signal.of === 'source') return sourceWords(signal, loads);
   const parts = signal.parts.filter((part) => part.of === 'part').map((part) => joinedWords(part, loads));
   const sources = signal.parts.filter((part) => part.of !== 'part');
   const told = sources.map((part) => joinedWords(part, loads));
@@ -60,6 +69,8 @@ export function signalWords(state: SignalState, loads: Named): string {
       return 'no signal';
     case 'reaches':
       return 'on';
+    case 'split':
+      return `one coil only: ${state.coil}`;
     case 'grounded':
       return 'grounded';
     case 'joined-ends':

@@ -39,8 +39,12 @@ export type Hazard =
   | { kind: 'under-volts'; setting: SettingId; load: LoadId; at: number; rated: number }
   /** A three-phase motor with a phase lost: it may not start, or run overloaded and burn out. */
   | { kind: 'phase-lost'; setting: SettingId; load: LoadId }
-  /** A start winding stays fed in a setting that the handle rests in. */
-  | { kind: 'start-stays'; setting: SettingId; load: LoadId }
+  /** A start winding stays fed in a setting that the handle rests in; not certain: nobody has said whether it springs back. */
+  | { kind: 'start-stays'; setting: SettingId; load: LoadId; certain: boolean }
+  /** A coil starts a motor where the handle rests: after a power cut it starts by itself. */
+  | { kind: 'restarts'; setting: SettingId; load: LoadId; certain: boolean }
+  /** A coil that its own contact cuts off. */
+  | { kind: 'chatters'; setting: SettingId; load: LoadId }
   /** A start winding is fed in no setting in which the motor is: it hums, and turns either way when pushed. */
   | { kind: 'no-start'; setting: SettingId; load: LoadId }
   /** An armature is fed without its field: it runs away, or burns. */

@@ -1,17 +1,19 @@
-import { asAnswered } from '../../log/index.js';
+import { asAnswered, restsUnsaid } from '../../log/index.js';
 import { join } from '../../partition/index.js';
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { positionsOf } from '../../switch/index.js';
 import { joinsOf, standsOf, type ContactsAt } from '../power/contacts.js';
 import { wiredTerminals, type InSetting } from '../power/in-setting.js';
 import { isNote } from '../power/meeting.js';
-import { powered, type Powered } from '../power/power.js';
+import type { Powered } from '../power/power.js';
+import { powered } from '../power/settled.js';
 import { Contacts, settingOf, type Combination } from '../standing/combinations.js';
 import { makesBeforeOf, type InPlace, type MakesBefore } from '../standing/in-place.js';
 import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
 import type { Machine } from '../wiring/machine.js';
 import { isReturn } from '../wiring/sources.js';
 import type { Hazard } from './hazard.js';
+import { chattering, restarting } from './coils.js';
 import { leaksIn, leaksLive } from './leaks.js';
 import { hasToStayClosed, inTheGap, leftOpen } from './left-open.js';
 import { fedTogether, neverStarted, startStays, wronglyWound } from './windings.js';
@@ -60,14 +62,20 @@ export function hazardsOf(worked: Worked): FoundHazard[] {
       ...wronglyWound(machine.circuit, result),
       ...leftOpen(machine.circuit, result),
       ...leaksLive(machine.circuit, leaks, result),
+      ...chattering(machine.circuit, result),
     ])
       tell(hazard, combination, null);
   });
   for (const { hazard, at } of neverStarted(machine.circuit, results))
     tell(hazard, combinations[at] as Combination, null);
   combinations.forEach((combination, at) => {
-    if (springs(machine, combination)) return;
-    for (const hazard of startStays(machine.circuit, results[at] as InSetting))
+    const rests = restsThere(machine, combination);
+    if (rests === false) return;
+    const [result, sure] = [results[at] as InSetting, rests === true];
+    for (const hazard of [
+      ...startStays(machine.circuit, result, sure),
+      ...restarting(machine.circuit, result, sure),
+    ])
       tell(hazard, combination, null);
   });
   if (combinations.length <= MOST_PASSED) passed(worked, tell);
@@ -145,16 +153,20 @@ function wronglyFed({ loads }: Circuit, { setting, loads: states }: InSetting): 
   });
 }
 
-/** Whether some handle springs back from where it stands. */
-const springs = ({ handles }: Machine, combination: Combination): boolean =>
-  handles.some((handle, at) => {
-    if (handle.of === 'device' || !handle.map) return false;
-    const structure = asAnswered(handle.map.structure, handle.map.log);
+/** Whether every handle rests where it stands: false where one springs back, null where nobody has said whether one does. */
+function restsThere({ handles }: Machine, combination: Combination): boolean | null {
+  const rests = handles.map((handle, at): boolean | null => {
+    if (handle.of === 'device' || !handle.map) return true;
+    const { structure: found, log } = handle.map;
+    const structure = asAnswered(found, log);
     const setting = structure.settings.find(({ id }) => id === combination[at]);
-    return (
-      setting !== undefined && positionsOf(structure, setting).some(({ rests }) => rests === 'momentary')
-    );
+    const positions = setting ? positionsOf(structure, setting) : [];
+    if (positions.some((one) => one.rests === 'momentary')) return false;
+    const unsaid = restsUnsaid(found, log);
+    return positions.some(({ id }) => unsaid.has(id)) ? null : true;
   });
+  return rests.includes(false) ? false : rests.includes(null) ? null : true;
+}
 
 function passed(
   { machine, combinations, results, inPlace }: Worked,

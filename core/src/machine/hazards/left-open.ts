@@ -3,7 +3,7 @@ import { meet, partitionOf, type Partition } from '../../partition/index.js';
 import type { LoadId } from '../../switch/index.js';
 import { joinsOf } from '../power/contacts.js';
 import type { InSetting } from '../power/in-setting.js';
-import { powered } from '../power/power.js';
+import { powered } from '../power/settled.js';
 import { endKey, windingsOf, type Circuit } from '../wiring/circuit.js';
 import type { Hazard } from './hazard.js';
 

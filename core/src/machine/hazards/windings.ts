@@ -50,11 +50,15 @@ export function neverStarted(
   });
 }
 
-/** Start windings that stay fed. */
-export function startStays({ loads }: Circuit, { setting, loads: does }: InSetting): Hazard[] {
+/** Start windings that stay fed; `certain`: the handle is known to rest there. */
+export function startStays(
+  { loads }: Circuit,
+  { setting, loads: does }: InSetting,
+  certain: boolean,
+): Hazard[] {
   return loads.flatMap((load): Hazard[] =>
     makeOf(load) === 'run-start' && does.get(load.id)?.fed?.[1] === true
-      ? [{ kind: 'start-stays', setting, load: load.id }]
+      ? [{ kind: 'start-stays', setting, load: load.id, certain }]
       : [],
   );
 }

@@ -3,6 +3,7 @@ import type { Conducts } from '../../log/index.js';
 import type { LoadId } from '../../switch/index.js';
 import { endKey, endsOf, windingsOf, type Circuit } from '../wiring/circuit.js';
 import type { MachineFault } from '../power/power.js';
+import { joinsAtRest } from '../power/settled.js';
 import { lugOf, type Fault } from './fault.js';
 
 /** How a dead machine conducts in a setting, by node. */
@@ -80,6 +81,7 @@ export function conductionWith(whole: Circuit, nets: Partition, fault: Fault): C
   const leads = circuit.leads.filter((_, at) => !broken.off?.has(at));
   const joined: [number, number][] = [
     ...joinsWith(nets, fault),
+    ...joinsAtRest(circuit).map(([a, b]): [number, number] => [a, b]),
     ...leads.map(({ a, b }): [number, number] => [a, b]),
   ];
   const closes = fault.kind === 'high' && nets[fault.contact[0]] === nets[fault.contact[1]];

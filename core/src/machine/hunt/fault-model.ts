@@ -1,7 +1,8 @@
 import { partitionOf } from '../../partition/index.js';
 import type { Conducts } from '../../log/index.js';
 import type { LoadId, SettingId, SupplyId, WireId } from '../../switch/index.js';
-import { powered } from '../power/power.js';
+import type { LoadDoes, LoadState } from '../power/load-state.js';
+import { powered } from '../power/settled.js';
 import type { Circuit } from '../wiring/circuit.js';
 import { conductionWith, conductsBetween, joinsWith, machineWith } from './conduction.js';
 import { contactsInMachine, singleFaults, wiresIn, type Fault } from './fault.js';
@@ -34,6 +35,10 @@ export interface FaultModel {
   reached: readonly number[];
 }
 
+/** What a load does for certain; undefined where that is not known, or hangs on what came before. */
+const surely = (state: LoadState | undefined): LoadDoes | undefined =>
+  !state || state.held || state.does === 'not-known' || state.does === 'chatters' ? undefined : state.does;
+
 /** What would be seen with a fault, by setting and load; a load of which nothing can be said is left out. */
 function faultShows(circuit: Circuit, settings: readonly Healthy[], fault: Fault): Map<string, Seen> {
   const shows = new Map<string, Seen>();
@@ -42,8 +47,8 @@ function faultShows(circuit: Circuit, settings: readonly Healthy[], fault: Fault
     const healthy = powered(circuit, joinsWith(nets, { kind: 'none' }));
     const now = powered(faulty.circuit, joinsWith(nets, fault), faulty.fault);
     for (const { id } of circuit.loads) {
-      const [should, does] = [healthy.loads.get(id)?.does, now.loads.get(id)?.does];
-      if (!should || !does || should === 'not-known' || does === 'not-known') continue;
+      const [should, does] = [healthy, now].map(({ loads }) => surely(loads.get(id)));
+      if (!should || !does) continue;
       const seen = seenOf(does, should);
       // A contact of high resistance lets what runs through it run weakly.
       const weak = fault.kind === 'high' && seen === 'off' && seenOf(should, should) !== 'off';

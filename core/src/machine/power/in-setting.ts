@@ -1,9 +1,10 @@
 import type { LoadId, SettingId, SupplyId } from '../../switch/index.js';
 import { joinsOf, standsOf, type ContactsAt } from './contacts.js';
-import { NOT_KNOWN, signalKey, type LoadState } from './load-state.js';
+import { NOT_KNOWN, besideKey, type LoadState } from './load-state.js';
 import type { Meeting } from './meeting.js';
 import type { Circuit } from '../wiring/circuit.js';
-import { powered, type MachineFault, type Powered } from './power.js';
+import type { MachineFault, Powered } from './power.js';
+import { powered } from './settled.js';
 
 /** Potentials that meet, or may where not all contacts are known. */
 export interface Met extends Meeting {
@@ -34,7 +35,8 @@ export function wiredTerminals(circuit: Circuit): number[] {
   if (kept) return kept;
   const { leads, open, terminals } = circuit;
   const touched = leads.flatMap(({ a, b }) => [a, b]).filter((node) => node < terminals.length);
-  const found = [...new Set([...touched, ...open])];
+  const lugs = [...open].filter((node) => node < terminals.length);
+  const found = [...new Set([...touched, ...lugs])];
   wired.set(circuit, found);
   return found;
 }
@@ -42,7 +44,7 @@ export function wiredTerminals(circuit: Circuit): number[] {
 const sameState = (one: LoadState, other: LoadState): boolean =>
   one.does === other.does &&
   Math.abs((one.share ?? 0) - (other.share ?? 0)) < 1e-6 &&
-  signalKey(one) === signalKey(other);
+  besideKey(one) === besideKey(other);
 
 /** What the machine does with contacts of which some may not be known. */
 export function inSetting(

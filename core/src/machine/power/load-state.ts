@@ -3,7 +3,10 @@ import { windingsOf } from '../wiring/circuit.js';
 import type { SignalState } from './signals.js';
 import { minus, plus, sizeOf, THIRD, times, ZERO, type Phasor } from './phasor.js';
 
-/** What a load does. `floating`: off, and yet live; `stalled`: fed so that it hums and does not turn; `not-known`: facts are missing. */
+/**
+ * What a load does. `floating`: off, and yet live; `stalled`: fed so that it hums and does not turn; `chatters`: a coil cuts itself off, again
+ * and again; `not-known`: facts are missing.
+ */
 export const LOAD_DOES = [
   'off',
   'full',
@@ -12,6 +15,7 @@ export const LOAD_DOES = [
   'braked',
   'floating',
   'stalled',
+  'chatters',
   'not-known',
 ] as const;
 export type LoadDoes = (typeof LOAD_DOES)[number];
@@ -27,6 +31,12 @@ export interface LoadState {
   fed?: readonly boolean[];
   /** Of a source or an output of a signal: how it stands. */
   signal?: SignalState;
+  /** Of a relay or a contactor: whether it is pulled in. */
+  pulled?: boolean;
+  /** It takes something only because a coil is pulled in. */
+  byCoil?: true;
+  /** What it may also do here, by what came before: a coil that was pulled in holds itself. */
+  held?: readonly LoadDoes[];
 }
 
 export const NOT_KNOWN: LoadState = { does: 'not-known', share: null, watts: null };
@@ -38,8 +48,9 @@ export function signalState(signal: SignalState | null): LoadState {
   return { does: passes ? 'full' : 'off', share: passes ? 1 : 0, watts: 0, signal };
 }
 
-/** A signal by what it says, so that two can be compared. */
-export const signalKey = ({ signal }: LoadState): string => (signal ? JSON.stringify(signal) : '');
+/** What a load does beside taking its power, so that two can be compared: its signal, and what a coil does to it. */
+export const besideKey = ({ signal, pulled, byCoil, held }: LoadState): string =>
+  signal || pulled !== undefined || byCoil || held ? JSON.stringify([signal, pulled, byCoil, held]) : '';
 
 /** A load as it is fed: the net and the voltage of each of its ends; null: nothing reaches it. */
 export interface Fed {

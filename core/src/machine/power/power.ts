@@ -53,8 +53,8 @@ function voltsOf({ kind, volts }: Supply, figures: boolean): Phasor {
   }
 }
 
-/** What every load does while these terminals join: pairs of places. */
-export function powered(
+/** What every load does while these nodes join, the contacts of coils as they are given among them. */
+export function poweredOnce(
   circuit: Circuit,
   joins: readonly (readonly [number, number])[],
   fault: MachineFault = {},

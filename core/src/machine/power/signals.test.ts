@@ -14,7 +14,10 @@ const control = { kind: 'resistive' } as Partial<Load>;
 
 /** `a + b` in series, `a | b` in parallel, `-a` turned, `[tone]` a part. */
 function written(signal: Signal): string {
-  if (signal.of === 'source') return `${signal.turned ? '-' : ''}${signal.load}`;
+  if (signal.of === 'source') {
+    const coils = signal.coils ? ` ${signal.coils}${signal.against ? ' against' : ''}` : '';
+    return `${signal.turned ? '-' : ''}${signal.load}${coils}`;
+  }
   if (signal.of === 'part') return `[${signal.load}]`;
   const inner = signal.parts.map((part) => ('parts' in part ? `(${written(part)})` : written(part)));
   return inner.join(signal.of === 'series' ? ' + ' : ' | ');
@@ -57,6 +60,15 @@ const INPUTS: Drawn = {
     'L1>tunerL.+ L2>discL.+ L>left.+ R1>tunerR.+ R2>discR.+ R>right.+ tunerL.->left.- discL.->left.- tunerR.->left.- discR.->left.- right.->left.-',
 };
 
+/** A pickup of two coils, all four leads on lugs, and a plain one beside it on C. */
+const COILS: Drawn = {
+  terminals: '1 2 3 4 C G',
+  supplies: {},
+  loads: { neck: { kind: 'signal', make: 'double-coil' } as Partial<Load>, bridge: source, out: output },
+  wires: '1>neck.A1 2>neck.A2 3>neck.B1 4>neck.B2 C>out.+ G>out.- bridge.->out.-',
+};
+const BOTH: Drawn = { ...COILS, wires: `${COILS.wires} bridge.+>out.+` };
+
 describe('what reaches an output', () => {
   const cases: [what: string, Drawn, joins: string, Record<string, string>][] = [
     ['one pickup', SELECTOR, 'N-C', { neck: 'reaches', bridge: 'apart', out: 'neck' }],
@@ -78,6 +90,17 @@ describe('what reaches an output', () => {
       { left: 'tunerL', right: 'tunerR', discL: 'apart' },
     ],
     ['a channel crossed over', INPUTS, 'L1-L R2-R', { left: 'tunerL', right: 'discR' }],
+    // Four leads of two coils: in series 1 hot, 2 on 3, 4 ground; in parallel both hot, both ground; one coil alone is split.
+    ['two coils in series', COILS, '1-C 2-3 4-G', { neck: 'reaches', out: 'neck series' }],
+    ['two coils in parallel', COILS, '1-3-C 2-4-G', { neck: 'reaches', out: 'neck parallel' }],
+    ['one coil, the other shorted', COILS, '1-C 2-3-4-G', { neck: 'split', out: 'neck A' }],
+    ['one coil, the other apart', COILS, '3-C 4-G', { neck: 'split', out: 'neck B' }],
+    ['two coils in series, out of phase', COILS, '1-C 2-4 3-G', { out: 'neck series against' }],
+    ['two coils in parallel, out of phase', COILS, '1-4-C 2-3-G', { out: 'neck parallel against' }],
+    ['both coils turned', COILS, '4-C 2-3 1-G', { out: '-neck series' }],
+    ['both coils off, on the ground', COILS, '1-2-3-4-G', { neck: 'grounded', out: 'not-reached' }],
+    ['in series beside a plain one', BOTH, '1-C 2-3 4-G', { neck: 'reaches', out: 'neck series | bridge' }],
+    ['in parallel beside a plain one', BOTH, '1-3-C 2-4-G', { out: 'neck parallel | bridge' }],
     ['both channels joined: mono', INPUTS, 'L1-L-R', { left: 'tunerL', right: 'tunerL' }],
   ];
   it.each(cases)('%s', (_, drawn, joins, wanted) => {

@@ -7,11 +7,17 @@ import { endKey, type Circuit } from '../wiring/circuit.js';
 
 /** What reaches an output: one source, what lies in its way, or several of these in series or in parallel. */
 export type Signal =
-  /** `turned`: its - lies towards the + of the output. */
-  | { of: 'source'; load: LoadId; turned: boolean }
+  /**
+   * `turned`: its - lies towards the + of the output. `coils`: of two coils, which one, or how both lie; `against`: one the other way
+   * round than the other.
+   */
+  | { of: 'source'; load: LoadId; turned: boolean; coils?: Coil | 'series' | 'parallel'; against?: true }
   /** A control or another part that makes no signal. */
   | { of: 'part'; load: LoadId }
   | { of: 'series' | 'parallel'; parts: readonly Signal[] };
+
+/** One of two coils of a source. */
+type Coil = 'A' | 'B';
 
 /** How a source or an output of a signal stands. */
 export type SignalState =
@@ -22,12 +28,21 @@ export type SignalState =
   /** Of an output: sources reach it in a way that is neither series nor parallel. */
   | { is: 'tangled'; sources: readonly LoadId[] }
   /** Of a source: it reaches an output; both its ends lie on the ground of an output; its ends are joined; one end hangs on an output; it is apart. */
-  | { is: 'reaches' | 'grounded' | 'joined-ends' | 'hangs' | 'apart' };
+  | { is: 'reaches' | 'grounded' | 'joined-ends' | 'hangs' | 'apart' }
+  /** Of a source with two coils: this one alone reaches an output. */
+  | { is: 'split'; coil: Coil };
 
 /** Whether a load makes a signal or takes one. */
-export const isSignal = (load: Load): boolean => isOutput(load) || isSource(load);
-const isOutput = (load: Load) => makeOf(load) === 'signal-output';
-const isSource = (load: Load) => makeOf(load) === 'signal-source';
+export const isSignal = (load: Pick<Load, 'kind' | 'make'>): boolean => isOutput(load) || isSource(load);
+const isOutput = (load: Pick<Load, 'kind' | 'make'>) => makeOf(load) === 'signal-output';
+const isSource = (load: Pick<Load, 'kind' | 'make'>) =>
+  makeOf(load) === 'signal-source' || makeOf(load) === 'double-coil';
+
+/** The coils of a source, each with its two ends, the hot one first. */
+const coilsOf = (load: Load): readonly { coil?: Coil; ends: readonly [LoadEnd, LoadEnd] }[] =>
+  makeOf(load) === 'double-coil'
+    ? [{ coil: 'A', ends: ['A1', 'A2'] }, { coil: 'B', ends: ['B1', 'B2'] }]
+    : [{ ends: ['+', '-'] }]; // prettier-ignore
 
 /** Something between two nets: `a` is where its + lies. */
 interface Edge {
@@ -53,10 +68,12 @@ export function signalsIn(
   const edges = [
     ...sources
       .filter(({ id }) => !dead.has(id))
-      .map((load): Edge => ({
-        ...{ a: net(load, '+'), b: net(load, '-') },
-        signal: { of: 'source', load: load.id, turned: false },
-      })),
+      .flatMap((load) =>
+        coilsOf(load).map(({ coil, ends: [hot, cold] }): Edge => ({
+          ...{ a: net(load, hot), b: net(load, cold) },
+          signal: { of: 'source', load: load.id, turned: false, ...(coil && { coils: coil }) },
+        })),
+      ),
     ...circuit.loads
       .filter((load) => isPart(load) && !dead.has(load.id))
       .map((load): Edge => ({
@@ -66,7 +83,7 @@ export function signalsIn(
   ];
   const doubtful = doubtfulNets(circuit, nets, edges);
   const states = new Map<LoadId, SignalState | null>();
-  const heard = new Set<LoadId>();
+  const heard = new Set<string>();
   for (const output of outputs) {
     const ends: [number, number] = [net(output, '+'), net(output, '-')];
     if (circuit.halfSaid.has(output.id) || ends.some((end) => doubtful.has(end))) states.set(output.id, null);
@@ -77,12 +94,60 @@ export function signalsIn(
     }
   }
   for (const source of sources) {
-    const ends = (['+', '-'] as const).map((end) => net(source, end));
-    const isKnown = !circuit.halfSaid.has(source.id) && ends.every((end) => !doubtful.has(end));
-    states.set(source.id, isKnown ? sourceState(heard.has(source.id), ends, outputs, net) : null);
+    const coils = coilsOf(source).map(({ coil, ends }) => ({
+      coil,
+      at: ends.map((end) => net(source, end)),
+    }));
+    const isKnown =
+      !circuit.halfSaid.has(source.id) && coils.every(({ at }) => at.every((end) => !doubtful.has(end)));
+    const each = coils.map(({ coil, at }) =>
+      sourceState(heard.has(sourceKey(source.id, coil)), at, outputs, net),
+    );
+    states.set(source.id, isKnown ? ofBothCoils(each) : null);
   }
   return states;
 }
+
+const sourceKey = (load: LoadId, coil: Coil | undefined): string => `${load} ${coil ?? ''}`;
+
+/** How one coil stands. */
+interface SourceState {
+  is: 'reaches' | (typeof IDLE)[number];
+}
+
+/** Of what is idle, what a person has to know first. */
+const IDLE = ['grounded', 'joined-ends', 'hangs', 'apart'] as const;
+
+/** How a source stands by how each of its coils does. */
+function ofBothCoils(each: readonly SourceState[]): SignalState {
+  const reaching = each.map(({ is }) => is === 'reaches');
+  if (reaching.every(Boolean)) return { is: 'reaches' };
+  if (reaching.some(Boolean)) return { is: 'split', coil: reaching[0] ? 'A' : 'B' };
+  return { is: IDLE.find((is) => each.some((one) => one.is === is)) ?? 'apart' };
+}
+
+/** Both coils of a source that lie in series or in parallel by themselves, as the one source that they are. */
+function folded(signal: Signal): Signal {
+  if (signal.of !== 'series' && signal.of !== 'parallel') return signal;
+  const parts = signal.parts.map(folded).reduce<Signal[]>((all, part) => {
+    const last = signal.of === 'parallel' ? all.find((one) => isOther(one, part)) : all.at(-1);
+    if (!last || !isOther(last, part) || last.of !== 'source' || part.of !== 'source') return [...all, part];
+    const both: Signal = {
+      ...{ of: 'source', load: last.load, coils: signal.of, turned: last.turned && part.turned },
+      ...(last.turned !== part.turned && { against: true as const }),
+    };
+    return all.map((one) => (one === last ? both : one));
+  }, []);
+  const [only] = parts;
+  return parts.length === 1 && only ? only : { of: signal.of, parts };
+}
+
+/** Whether two signals are the two coils of one source. */
+const isOther = (one: Signal, other: Signal): boolean =>
+  one.of === 'source' &&
+  other.of === 'source' &&
+  one.load === other.load &&
+  [one.coils, other.coils].toSorted().join() === 'A,B';
 
 /** A control with two ends that lies in the way of a signal. */
 const isPart = (load: Load) =>
@@ -93,7 +158,7 @@ function sourceState(
   [plus, minus]: readonly number[],
   outputs: readonly Load[],
   net: (load: Load, end: LoadEnd) => number,
-): SignalState {
+): SourceState {
   if (heard) return { is: 'reaches' };
   if (plus === minus)
     return { is: outputs.some((output) => net(output, '-') === plus) ? 'grounded' : 'joined-ends' };
@@ -123,14 +188,17 @@ function doubtfulNets({ open, halfSaid, endNode, loads }: Circuit, nets: Partiti
 function reachedBy(
   [plus, minus]: readonly [number, number],
   all: readonly Edge[],
-): { state: SignalState; sources: LoadId[] } {
+): { state: SignalState; sources: string[] } {
   if (plus === minus) return { state: { is: 'shorted' }, sources: [] };
   const edges = reaching(plus, reduced([plus, minus], all));
-  const sources = edges.flatMap(({ signal }) => sourcesOfSignal(signal));
+  const found = edges.flatMap(({ signal }) => sourcesOfSignal(signal));
+  const sources = found.map(({ load, coil }) => sourceKey(load, coil));
   if (sources.length === 0) return { state: { is: 'not-reached' }, sources };
   const [only] = edges;
-  if (edges.length > 1 || !only) return { state: { is: 'tangled', sources: sources.toSorted() }, sources };
-  return { state: { is: 'reached', by: only.a === plus ? only.signal : turned(only.signal) }, sources };
+  const loads = [...new Set(found.map(({ load }) => load))].toSorted();
+  if (edges.length > 1 || !only) return { state: { is: 'tangled', sources: loads }, sources };
+  const by = folded(only.a === plus ? only.signal : turned(only.signal));
+  return { state: { is: 'reached', by }, sources };
 }
 
 /** Edges that hang together with a net. */
@@ -144,8 +212,11 @@ function reaching(from: number, edges: readonly Edge[]): Edge[] {
 }
 
 /** Sources in a signal, from the + of the output to its -. */
-function sourcesOfSignal(signal: Signal): LoadId[] {
-  if (signal.of === 'source') return [signal.load];
+function sourcesOfSignal(signal: Signal): { load: LoadId; coil: Coil | undefined }[] {
+  if (signal.of === 'source')
+    return [
+      { load: signal.load, coil: signal.coils === 'A' || signal.coils === 'B' ? signal.coils : undefined },
+    ];
   return signal.of === 'part' ? [] : signal.parts.flatMap(sourcesOfSignal);
 }
 

@@ -1,6 +1,6 @@
 import type { LoadId, SettingId } from '../../switch/index.js';
 import type { Observation } from '../hunt/index.js';
-import { NOT_KNOWN, signalKey, type LoadDoes, type LoadState } from './load-state.js';
+import { NOT_KNOWN, besideKey, type LoadDoes, type LoadState } from './load-state.js';
 import type { InSetting } from './in-setting.js';
 
 /** A load that does otherwise with the switch as it is than with the switch as it should be. */
@@ -56,7 +56,7 @@ export function switchInMachine(
     [...loads].flatMap(([load, is]): DoesOtherwise[] => {
       const wanted = stateAt(should, setting, load);
       const known = is.does !== 'not-known' && wanted.does !== 'not-known';
-      const differs = is.does !== wanted.does || signalKey(is) !== signalKey(wanted);
+      const differs = is.does !== wanted.does || besideKey(is) !== besideKey(wanted);
       return known && differs ? [{ setting, load, is, should: wanted }] : [];
     }),
   );

@@ -12,6 +12,8 @@ export interface HandleSettings {
 /** When a load runs, over all combinations that were worked out, where that has a short name. */
 export type LoadBehaviour =
   | { kind: 'not-known' | 'never' | 'always' | 'mixed' }
+  /** A coil holds it once it was started. */
+  | { kind: 'holds' }
   /** Whenever one handle alone stands so, whatever the others do. */
   | { kind: 'follows'; part: HandleSettings }
   /** It changes with a step of any of these, whatever the others do. */
@@ -32,7 +34,8 @@ export function behaviourOf(
   results: readonly InSetting[],
 ): LoadBehaviour {
   const does = results.map(({ loads }) => loads.get(load)?.does ?? 'not-known');
-  if (does.includes('not-known')) return { kind: 'not-known' };
+  if (does.includes('not-known') || does.includes('chatters')) return { kind: 'not-known' };
+  if (results.some(({ loads }) => loads.get(load)?.held)) return { kind: 'holds' };
   const runs = does.map((one) => RUNS.has(one));
   if (runs.every(Boolean)) return { kind: 'always' };
   if (!runs.some(Boolean)) return { kind: 'never' };

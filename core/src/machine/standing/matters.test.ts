@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { SettingId } from '../../switch/index.js';
 import { drawnContacts, drawnCircuit, type Drawn } from '../wiring/drawn.js';
 import { everyPartition, whatMatters, type Box } from './matters.js';
-import { powered } from '../power/power.js';
+import { powered } from '../power/settled.js';
 
 const still = () => 0;
 

@@ -3,8 +3,8 @@ import type { SettingId } from '../../switch/index.js';
 import type { Healthy } from '../hunt/index.js';
 import { wiredTerminals } from '../power/in-setting.js';
 import type { Circuit } from '../wiring/circuit.js';
-import { signalKey } from '../power/load-state.js';
-import { powered } from '../power/power.js';
+import { besideKey } from '../power/load-state.js';
+import { powered } from '../power/settled.js';
 
 /** More wired terminals than this have too many partitions to look at each. */
 const MOST_WIRED = 8;
@@ -58,7 +58,7 @@ function signature(circuit: Circuit, wired: readonly number[], roots: readonly n
   );
   const { loads, meetings, nets, live } = powered(circuit, joins);
   const states = [...loads.values()].map(
-    (state) => `${state.does} ${(state.share ?? 0).toFixed(3)} ${signalKey(state)}`,
+    (state) => `${state.does} ${(state.share ?? 0).toFixed(3)} ${besideKey(state)}`,
   );
   const leads = circuit.leads.map(({ b }) => (live.has(nets[b] as number) ? 1 : 0));
   const open = [...circuit.open].map((place) => wired.filter((one) => nets[one] === nets[place]).join());

@@ -1,4 +1,5 @@
 import { ampsOf, makeOf, type Load, type LoadEnd, type LoadMake, type Supply } from '../../log/index.js';
+import { contactsOfCoil } from './coils.js';
 import type { Source } from './sources.js';
 import type { LoadId, TerminalId, WireId } from '../../switch/index.js';
 
@@ -27,12 +28,16 @@ const ENDS: Record<LoadMake, readonly LoadEnd[]> = {
   'current-transformer': TWO_ENDS,
   'signal-source': ['+', '-'],
   'signal-output': ['+', '-'],
+  'double-coil': ['A1', 'A2', 'B1', 'B2'],
+  relay: ['A1', 'A2', '11', '12', '14'],
+  contactor: ['A1', 'A2', '1', '2', '3', '4', '5', '6', '13', '14', '21', '22'],
 };
 
 type Winding = readonly [LoadEnd, LoadEnd];
 const ONE_WINDING: readonly Winding[] = [['1', '2']];
 const ARMATURE_AND_FIELD: readonly Winding[] = [['A1', 'A2'], ['F1', 'F2']]; // prettier-ignore
 const POLES: readonly Winding[] = [['+', '-']];
+const COIL: readonly Winding[] = [['A1', 'A2']];
 const WINDINGS: Record<LoadMake, readonly Winding[]> = {
   'permanent-magnet': POLES,
   universal: ONE_WINDING,
@@ -52,6 +57,9 @@ const WINDINGS: Record<LoadMake, readonly Winding[]> = {
   'signal-source': POLES,
   // An input of high impedance: a meter sees nothing through it.
   'signal-output': [],
+  'double-coil': [['A1', 'A2'], ['B1', 'B2']],
+  relay: COIL,
+  contactor: COIL,
 }; // prettier-ignore
 
 /** The windings of a load: between which of its ends something conducts. */
@@ -116,8 +124,29 @@ export function halfSaidOf(
   const touched = new Set(leads.flatMap(({ a, b }) => [a, b]));
   const nowhere = new Set(capped.map(({ load, end }) => endKey(load, end)));
   const isSaid = (key: string) => touched.has(endNode.get(key) as number) || nowhere.has(key);
+  // What a contact of a coil goes to does not change what the coil takes.
+  const needed = (load: Load) => (contactsOfCoil(load) ? windingsOf(load).flat() : endsOf(load));
   return new Set(
-    loads.filter((load) => endsOf(load).some((end) => !isSaid(endKey(load.id, end)))).map(({ id }) => id),
+    loads.filter((load) => needed(load).some((end) => !isSaid(endKey(load.id, end)))).map(({ id }) => id),
+  );
+}
+
+/** Ends of the contacts of coils of which another end goes somewhere and of this one nobody has said. */
+export function halfContacts(
+  loads: readonly Load[],
+  leads: readonly Lead[],
+  endNode: ReadonlyMap<string, number>,
+  capped: readonly { load: LoadId; end: LoadEnd }[],
+): number[] {
+  const touched = new Set(leads.flatMap(({ a, b }) => [a, b]));
+  const nowhere = new Set(capped.map(({ load, end }) => endKey(load, end)));
+  return loads.flatMap((load) =>
+    (contactsOfCoil(load)?.groups ?? []).flatMap((group) => {
+      const keys = group.map((end) => endKey(load.id, end));
+      const node = (key: string) => endNode.get(key) as number;
+      if (!keys.some((key) => touched.has(node(key)))) return [];
+      return keys.filter((key) => !touched.has(node(key)) && !nowhere.has(key)).map(node);
+    }),
   );
 }
 

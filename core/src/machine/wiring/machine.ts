@@ -12,7 +12,7 @@ import {
   type SystemPoint,
 } from '../../log/index.js';
 import type { LoadId, SupplyId, TerminalId } from '../../switch/index.js';
-import { halfSaidOf, layNodes, type Circuit } from './circuit.js';
+import { halfContacts, halfSaidOf, layNodes, type Circuit } from './circuit.js';
 import { handlesOf, readableOf, terminalKeys, type MachineHandle, type Members } from './handles.js';
 import { sourcesOf } from './sources.js';
 import { Wirer } from './wirer.js';
@@ -83,9 +83,13 @@ function laidAround(handles: readonly MachineHandle[], joins: Log | null): Machi
     ),
     supplies: supplies.one,
     sources: sourcesOf(supplies.one, sourcesSaid(maps, joins, sameAs)),
-    loads: loads.one,
+    loads: loads.one.map((load) =>
+      load.interlocked
+        ? { ...load, interlocked: load.interlocked.map((id) => (sameAs.get(id) ?? id) as LoadId) }
+        : load,
+    ),
     leads,
-    open,
+    open: new Set([...open, ...halfContacts(loads.one, leads, nodes.endNode, capped)]),
     halfSaid: halfSaidOf(loads.one, leads, nodes.endNode, capped),
     owner: handles.flatMap((handle, at) => Array.from({ length: handle.size }, () => at)),
   };

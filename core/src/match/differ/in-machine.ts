@@ -4,7 +4,7 @@ import {
   inSetting,
   isNote,
   isSignal,
-  signalKey,
+  besideKey,
   withNets,
   withPart,
   type Hazard,
@@ -66,7 +66,7 @@ export function machineDifferences(
       const [had, has] = [old?.loads.get(id), fresh?.loads.get(id)];
       if (isSignal(load)) {
         const known = had && has && had.does !== 'not-known' && has.does !== 'not-known';
-        if (known && signalKey(had) !== signalKey(has)) add('load-differs', name);
+        if (known && besideKey(had) !== besideKey(has)) add('load-differs', name);
         continue;
       }
       const [was, is] = [had?.does, has?.does];

@@ -3,6 +3,7 @@ import {
   flag,
   id,
   LINK_NAME_LETTERS,
+  list,
   object,
   oneOf,
   optional,
@@ -41,7 +42,9 @@ export type LoadKind = (typeof LOAD_KINDS)[number];
  * of its own; `reversible`: main and start winding brought out apart; `two-speed`: two windings of which one may be fed; `tapped`: one
  * winding with a tap for each speed, T1 the fastest; `three-phase`: six ends. Others: `half-wave`: through a diode; `alternator`: charges
  * the battery that it is joined to; `current-transformer`: its secondary, which must stay closed; `signal-source`: a pickup, a microphone,
- * an input, its hot end +; `signal-output`: what its signal goes to.
+ * an input, its hot end +; `signal-output`: what its signal goes to; `double-coil`: a pickup of two coils, four leads. Coils with contacts
+ * of their own: `relay`: one changeover, 11 common, 12 closed at rest, 14 closed when pulled in; `contactor`: three poles 1-2, 3-4, 5-6,
+ * 13-14 closed when pulled in, 21-22 closed at rest (numbers of EN 50005 and EN 50012, from memory).
  */
 export const LOAD_MAKES = [
   'permanent-magnet',
@@ -60,6 +63,9 @@ export const LOAD_MAKES = [
   'current-transformer',
   'signal-source',
   'signal-output',
+  'double-coil',
+  'relay',
+  'contactor',
 ] as const;
 export type LoadMake = (typeof LOAD_MAKES)[number];
 
@@ -77,6 +83,10 @@ export const loadSchema = object({
   ),
   startAmps: says('What it takes in its first moment: locked rotor, inrush.', optional(above(0, 1e5))),
   timeConstant: says('Milliseconds (L/R) of a coil on DC.', optional(above(0, 1e5))),
+  interlocked: says(
+    'Of a relay or contactor: others that a mechanical interlock keeps from pulling in together with it.',
+    optional(list(id<LoadId>(), { maxItems: 12 })),
+  ),
   removed: flag,
 });
 /** What a wire feeds. */
@@ -84,11 +94,11 @@ export type Load = TypeOf<typeof loadSchema>;
 
 /** How a load of each kind may be made. */
 export const MAKES_OF: Readonly<Record<LoadKind, readonly LoadMake[]>> = {
-  motor: LOAD_MAKES.slice(0, 11),
+  motor: [...LOAD_MAKES.slice(0, 11), 'relay', 'contactor'],
   resistive: ['half-wave'],
   lamp: ['half-wave'],
   electronics: ['alternator'],
-  signal: ['current-transformer', 'signal-source', 'signal-output'],
+  signal: ['current-transformer', 'signal-source', 'signal-output', 'double-coil'],
 };
 
 /** How a load is made, where its kind may be made so; undefined: that is not said. */

@@ -34,6 +34,18 @@ export const LOAD_ENDS = [
   'T1',
   'T2',
   'T3',
+  'B1',
+  'B2',
+  '11',
+  '12',
+  '14',
+  '3',
+  '4',
+  '5',
+  '6',
+  '13',
+  '21',
+  '22',
 ] as const;
 export type LoadEnd = (typeof LOAD_ENDS)[number];
 

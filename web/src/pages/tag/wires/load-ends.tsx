@@ -1,5 +1,6 @@
-import { endsOf } from '@which-way/core/machine';
+import { contactsOfCoil, endsOf } from '@which-way/core/machine';
 import { loadTiesOf, type Load, type LoadEnd, type Supply, type WireEnd } from '@which-way/core/log';
+import type { LoadId } from '@which-way/core/switch';
 import { endWords, supplyAmong } from '@which-way/words/machine/loads';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { Pick } from '../../../controls/fields/pick.js';
@@ -25,6 +26,7 @@ export function LoadEnds({ load, loads, supplies }: LoadEndsProps) {
   const ties = loadTiesOf(log);
   const keep = (end: LoadEnd, to: WireEnd | null) =>
     session.emit({ kind: 'load-tied', tie: { load: load.id, end, to } });
+  const others = loads.filter((other) => other.id !== load.id && contactsOfCoil(other));
   const targets: { end: WireEnd; text: string }[] = [
     ...supplies.map((supply) => ({
       end: { at: 'supply' as const, supply: supply.id },
@@ -62,6 +64,26 @@ export function LoadEnds({ load, loads, supplies }: LoadEndsProps) {
           </span>
         );
       })}
+      {contactsOfCoil(load) && others.length > 0 && (
+        <label className="flex items-center gap-1">
+          {LOAD_ENDS_TEXT.mechanicalInterlock}
+          <Pick
+            quiet
+            label={LOAD_ENDS_TEXT.whatIsKeptOutWith(load.name)}
+            value={load.interlocked?.[0] ?? ''}
+            options={[
+              { value: '', text: LOAD_ENDS_TEXT.none },
+              ...others.map((other) => ({ value: other.id, text: `with ${other.name}` })),
+            ]}
+            onPick={(value) =>
+              session.emit({
+                kind: 'load-named',
+                load: { ...load, interlocked: value === '' ? [] : [value as LoadId] },
+              })
+            }
+          />
+        </label>
+      )}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { LOAD_KINDS, MAKES_OF, type Load } from '@which-way/core/log';
+import { isSignal } from '@which-way/core/machine';
 import { LINK_NAME_LETTERS } from '@which-way/core/schema';
 import type { LoadId } from '@which-way/core/switch';
 import { MAKE_WORDS } from '@which-way/words/machine/loads';
@@ -29,7 +30,8 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
   const [start, constant] = [readAmount(typed.start, 1e5), readAmount(typed.constant, 1e5)];
   const wrong = [amps, watts, volts, start, constant].some((one) => one === undefined || one === 0);
   // No watts are worked out of a signal.
-  const hasFigures = kind !== 'signal' || (make !== 'signal-source' && make !== 'signal-output');
+  const made = MAKES_OF[kind].find((one) => one === make);
+  const hasFigures = kind !== 'signal' || !isSignal({ kind, ...(made && { make: made }) });
   const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
   return (
     <form
@@ -37,7 +39,6 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong || typed.name.trim() === '') return;
-        const made = MAKES_OF[kind].find((one) => one === make);
         const more = {
           ...(made && { make: made }),
           ...(kind === 'motor' && start && { startAmps: start }),

@@ -1,4 +1,7 @@
 /** What load ends says. */
 export const LOAD_ENDS_TEXT = {
   whereGoesWithoutTheSwitch: (endWords: string | number) => `Where ${endWords} goes without the switch`,
+  mechanicalInterlock: 'Mechanical interlock',
+  whatIsKeptOutWith: (name: string | number) => `What can’t pull in together with ${name}`,
+  none: 'none',
 };
