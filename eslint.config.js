@@ -10,6 +10,7 @@ const FLOORS = [
   'switch',
   'log',
   'partition',
+  'kinds',
   'network',
   'rating',
   'safety',

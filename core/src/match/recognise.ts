@@ -1,6 +1,7 @@
 import { Ints } from '../grid/index.js';
 import { factAt, type SwitchMap } from '../continuity/index.js';
-import { ordinarySwitches, patternOfKnown, type Partition, type Pattern } from '../partition/index.js';
+import { kindsOf, type KindCode } from '../kinds/index.js';
+import { patternOfKnown, type Partition, type Pattern } from '../partition/index.js';
 import type { Hypothesis } from '../planner/index.js';
 import type { EntryId, KnownSwitch } from '../switch/index.js';
 import { expectedPattern } from '../verify/index.js';
@@ -13,7 +14,7 @@ export interface Recognised extends Hypothesis {
     | { kind: 'library'; entry: EntryId }
     | {
         kind: 'ordinary';
-        switch: ReturnType<typeof ordinarySwitches>[number]['kind'];
+        switch: KindCode;
         poles: number;
         ways: number;
       };
@@ -64,7 +65,7 @@ interface Candidate {
 }
 
 function candidatesFor(terminals: number, settings: number, library: readonly KnownSwitch[]): Candidate[] {
-  const ordinary = ordinarySwitches(terminals, settings).map(({ kind, poles, ways, pattern }): Candidate => ({
+  const ordinary = kindsOf(terminals, settings).map(({ kind, poles, ways, pattern }): Candidate => ({
     name: `${kind} ${poles} x ${ways}`,
     of: { kind: 'ordinary', switch: kind, poles, ways },
     pattern,

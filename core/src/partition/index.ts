@@ -1,4 +1,4 @@
-export { ordinarySwitches, type OrdinarySwitch } from './ordinary.js';
+export { isomorphism } from './isomorphism.js';
 export { cellOf, pairCell, PairMarks } from './pair-marks.js';
 export {
   blocks,

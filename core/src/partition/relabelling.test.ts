@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom, shuffled } from '../switch/index.js';
 import { switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
-import { ordinarySwitches } from './ordinary.js';
+import { kindsOf } from '../kinds/index.js';
 import { relabel, type Pattern } from './pattern.js';
 import { bestRelabelling } from './relabelling.js';
 
@@ -70,7 +70,7 @@ describe('the best relabelling', () => {
   });
 
   it('equals brute force on eight terminals too', () => {
-    const [kind] = ordinarySwitches(8, 3);
+    const [kind] = kindsOf(8, 3);
     if (!kind) throw new Error('no such kind');
     for (const seed of [1, 2, 3]) {
       const random = seededRandom(seed);
@@ -82,7 +82,7 @@ describe('the best relabelling', () => {
   });
 
   it('leaves the terminals as they are where that fits as well, and finds its way in a large switch', () => {
-    const [kind] = ordinarySwitches(24, 3);
+    const [kind] = kindsOf(24, 3);
     if (!kind) throw new Error('no such kind');
     const { pattern } = kind;
     const same = pattern[0]?.map((_, at) => at) ?? [];

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { kindsOf } from '../kinds/index.js';
 import { deriveMap } from '../continuity/index.js';
-import { blocks, ordinarySwitches, partitionFromGroups } from '../partition/index.js';
+import { blocks, partitionFromGroups } from '../partition/index.js';
 import { ORDINARY_HANDS } from '../planner/index.js';
 import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
 import { seededRandom, type TerminalId } from '../switch/index.js';
@@ -75,7 +76,7 @@ describe('a switch put together wrong', () => {
   it.each(MISASSEMBLIES)(
     '%s: what it does differs from what it should, and the diagnosis of its map names it',
     (how) => {
-      const [kind] = ordinarySwitches(8, 3);
+      const [kind] = kindsOf(8, 3);
       if (!kind) throw new Error('no such kind');
       const hidden = misassembled(simulatePattern(kind.pattern, 'x', 4, false), how, seededRandom(3));
       expect(hidden.wrong?.should).toEqual(kind.pattern);

@@ -1,5 +1,5 @@
 import { blocks, partitionOf, poles, type Pattern } from '../partition/index.js';
-import { starOf } from './star.js';
+import { starOf } from '../kinds/index.js';
 
 /** A contact: two terminals of a pole that join in some settings. By place, smaller first. */
 export type Contact = readonly [number, number];

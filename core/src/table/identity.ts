@@ -1,10 +1,11 @@
 import { isSettled, factAt, type SwitchMap } from '../continuity/index.js';
+import { poleKind, sameKind, wholeIn, type PoleKind, type WholeCode } from '../kinds/index.js';
 import type { Pattern } from '../partition/index.js';
 import type { ActuatorForm, ActuatorId, SettingId, TerminalId } from '../switch/index.js';
 import { freeTerminals, polesWithContacts, type Pole } from './contacts.js';
 import { independentHandles } from './handles.js';
 import { knownPattern } from './known-pattern.js';
-import { poleKind, sameKind, wholeKind, type PoleKind, type WholeKind } from './kind.js';
+
 import { movingContacts, type MovingContact } from './moving-contacts.js';
 
 /** Poles that are one and the same kind, side by side on one handle. */
@@ -28,7 +29,8 @@ export interface SwitchIdentity {
   disputed: number;
   /** Whether the list of positions has come to an end. */
   closed: boolean;
-  whole: WholeKind | null;
+  /** What its poles are together, with what stands beside that; null: nothing that has a name. */
+  whole: { kind: WholeCode; ways: number; extra: SamePoles[] } | null;
   /** Kinds of poles, the one of most poles first. Empty while anything is unknown. */
   groups: SamePoles[];
   /** Contact terminals that join nothing in any setting. */
@@ -65,12 +67,7 @@ export function identify(map: SwitchMap): SwitchIdentity {
     unknown,
     disputed,
     closed: structure.actuators.every(({ closed }) => closed !== null),
-    whole: known
-      ? wholeKind(
-          pattern,
-          poles.flatMap(({ terminals }) => terminals),
-        )
-      : null,
+    whole: known ? namedWhole(pattern, poles, name) : null,
     groups,
     parts: known ? partsOf(map, pattern, name) : [],
     free: known
@@ -81,6 +78,21 @@ export function identify(map: SwitchMap): SwitchIdentity {
     settings: requiredOf(map).length,
     form: structure.actuators.length === 1 ? (structure.actuators[0]?.form ?? null) : null,
   };
+}
+
+/** What the poles are together, with the kinds of those beside it. */
+function namedWhole(
+  pattern: Pattern,
+  poles: readonly Pole[],
+  name: (place: number) => TerminalId,
+): SwitchIdentity['whole'] {
+  const whole = wholeIn(
+    pattern,
+    poles.map(({ terminals }) => terminals),
+  );
+  if (!whole) return null;
+  const extra = whole.extra.map((at) => poles[at] as Pole);
+  return { kind: whole.kind, ways: whole.ways, extra: groupsOf(pattern, extra, name) };
 }
 
 /** Poles of one and the same kind together, the kind of most poles first. */

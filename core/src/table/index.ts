@@ -1,7 +1,5 @@
 export { netsIn, polesWithContacts, type Contact } from './contacts.js';
-export { isomorphism } from './isomorphism.js';
 export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from './identity.js';
-export type { PoleKind, WholeKind } from './kind.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
 export { oddities } from './odd.js';
 export { asKnownSwitch } from './as-known.js';

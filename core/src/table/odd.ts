@@ -1,7 +1,6 @@
 import type { Pattern } from '../partition/index.js';
 import { polesWithContacts, freeTerminals, type Pole } from './contacts.js';
-import { poleKind, starKind, wholeKind, type PoleKind } from './kind.js';
-import { starOf, type Star } from './star.js';
+import { poleKind, starKind, starOf, wholeIn, type PoleKind, type Star } from '../kinds/index.js';
 
 /** Something odd about a pattern by itself, without any reference; places of terminals and settings. */
 export type Odd =
@@ -35,9 +34,9 @@ export interface OddContext {
  */
 export function oddities(pattern: Pattern, { contacts, rests, mayBeFree }: OddContext): Odd[] {
   const poles = polesWithContacts(pattern);
-  const whole = wholeKind(
+  const whole = wholeIn(
     pattern,
-    poles.flatMap(({ terminals }) => terminals),
+    poles.map(({ terminals }) => terminals),
   );
   const kinds = poles.map(({ terminals }) => poleKind(pattern, terminals));
   const found: Odd[] = [];

@@ -1,5 +1,6 @@
 import type { Recognised } from '@which-way/core/match';
 import type { Reason } from '@which-way/core/planner';
+import { kindWords } from '../kinds.js';
 import type { Order } from '@which-way/core/log';
 
 /** The orders of probing, as people choose them. */
@@ -31,25 +32,10 @@ export const ORDER_WORDS: Record<Order, { short: string; name: string; hint: str
   },
 };
 
-const KINDS: Record<Extract<Recognised['of'], { kind: 'ordinary' }>['switch'], string> = {
-  'on-off': 'on-off',
-  changeover: 'changeover',
-  'changeover-centre-off': 'changeover, centre off',
-  selector: 'selector',
-  progressive: 'progressive',
-  'one-missing': 'selector that leaves one out',
-  bridging: 'selector that bridges in passing',
-};
-
-/** What an ordinary switch is called. */
-export function ordinaryWords(kind: keyof typeof KINDS, poles: number, ways: number): string {
-  return `${poles}-pole ${ways > 2 ? `${ways}-way ` : ''}${KINDS[kind]}`;
-}
-
 /** What a recognised switch is called. */
 export function recognisedWords({ of, name }: Recognised): string {
   if (of.kind === 'expected') return 'what it should be';
-  return of.kind === 'library' ? name : ordinaryWords(of.switch, of.poles, of.ways);
+  return of.kind === 'library' ? name : kindWords(of.switch, of.poles, of.ways);
 }
 
 /** Why a prompt is what it is. */

@@ -1,40 +1,9 @@
-import type { OddQuestion, PoleKind, SamePoles, SwitchIdentity, WholeKind } from '@which-way/core/table';
+import type { OddQuestion, SamePoles, SwitchIdentity } from '@which-way/core/table';
 import type { Structure } from '@which-way/core/switch';
+import { poleWords, WHOLE_WORDS } from '../kinds.js';
 import { settingName, terminalList, terminalName } from '../terminals.js';
 
 const count = (many: number, one: string) => `${many} ${one}${many === 1 ? '' : 's'}`;
-
-const WHOLE_WORDS: Record<WholeKind, string> = {
-  'star-delta': 'star-delta switch',
-  'three-heat': 'three-heat switch, series and parallel',
-  reversing: 'reversing switch',
-};
-
-const CODE_WORDS = { binary: 'binary', gray: 'Gray code', complement: 'complement of binary' };
-
-/** What one pole is, without how many there are. */
-function poleWords(kind: PoleKind): string {
-  switch (kind.kind) {
-    case 'contact':
-      return 'on-off';
-    case 'changeover':
-      return kind.centreOff ? 'changeover, centre off' : 'changeover';
-    case 'selector':
-      return `${kind.ways}-way selector${kind.offs > 0 ? ' with off' : ''}`;
-    case 'bridging':
-      return `${kind.ways}-way selector, both between two ways`;
-    case 'progressive':
-      return `progressive, ${kind.ways} ways`;
-    case 'one-missing':
-      return `all but one, ${kind.ways} ways`;
-    case 'coded':
-      return `coded output, ${CODE_WORDS[kind.code]}, ${count(kind.bits, 'bit')}`;
-    case 'crossing':
-      return kind.off ? 'reversing, off between' : 'intermediate (crossing) switch';
-    case 'cam':
-      return 'cam pattern of no named kind';
-  }
-}
 
 /** What a switch is, in the trade's words; 'not yet known' where facts are missing. */
 export function identityTitle(structure: Structure, identity: SwitchIdentity): string {
@@ -47,28 +16,111 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
   }
   if (disputed > 0) return `Not yet known: readings disagree on ${count(disputed, 'pair')}`;
   if (groups.length === 0) return 'Joins nothing in any position';
-  if (whole !== null) return capital(WHOLE_WORDS[whole]);
+  if (whole !== null)
+    return capital(`${WHOLE_WORDS[whole.kind](whole.ways)}${extraWords(structure, whole.extra)}`);
   if (form === 'key-bank' && groups.length === 1 && groups[0]?.kind.kind === 'selector')
     return `Interlocked bank of ${groups[0].kind.ways} keys${commonWords(structure, groups[0])}`;
   if (identity.parts.length > 1)
     return `${identity.parts.length} switches on one body: ${identity.parts
       .map((part) => {
         const handle = structure.actuators.find(({ id }) => id === part.actuator);
-        return `${handle?.name ?? ''}, ${groupsWords(structure, part.groups)}`;
+        return `${handle?.name ?? ''}, ${groupsWords(structure, part.groups, settingsOf(structure, part.actuator))}`;
       })
       .join('; ')}`;
-  return groupsWords(structure, groups);
+  return capital(groupsWords(structure, groups, requiredOf(structure)));
 }
 
-function groupsWords(structure: Structure, groups: readonly SamePoles[]): string {
-  return groups
+const requiredOf = (structure: Structure): readonly string[] =>
+  structure.settings.filter(({ need }) => need === 'required').map(({ id }) => settingName(structure, id));
+
+/** Positions of one handle by their names. */
+const settingsOf = (structure: Structure, actuator: string): readonly string[] =>
+  structure.actuators
+    .filter(({ id }) => id === actuator)
+    .flatMap(({ positions }) => positions.map(({ name }, at) => name ?? `Position ${at + 1}`));
+
+const orList = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** Where a contact is closed. */
+function closedWords(closed: readonly number[], settings: readonly string[]): string {
+  const open = settings.filter((_, at) => !closed.includes(at));
+  if (open.length === 0) return 'closed in every position';
+  return open.length === 1 && settings.length > 2
+    ? `closed except at ${open[0]}`
+    : `closed at ${orList(closed.map((at) => settings[at] ?? `position ${at + 1}`))}`;
+}
+
+/** What stands beside contacts that make sense together: 'with one extra contact 9–10, closed at FWD'. */
+function extraWords(structure: Structure, extra: readonly SamePoles[]): string {
+  const settings = requiredOf(structure);
+  const told = extra.flatMap(({ kind, poles }) =>
+    poles.map(({ terminals }) => {
+      const lugs = terminals.map((id) => terminalName(structure, id)).join('–');
+      return kind.kind === 'contact' ? `${lugs}, ${closedWords(kind.closed, settings)}` : lugs;
+    }),
+  );
+  if (told.length === 0) return '';
+  return `, with ${told.length === 1 ? 'one extra contact' : `${told.length} extra contacts`} ${told.join('; ')}`;
+}
+
+function groupsWords(
+  structure: Structure,
+  groups: readonly SamePoles[],
+  settings: readonly string[],
+): string {
+  const contacts = groups.filter(({ kind }) => kind.kind === 'contact');
+  const rest = groups
+    .filter(({ kind }) => kind.kind !== 'contact')
     .map(
       (group) =>
         sharedWords(structure, group) ??
-        `${group.poles.length}-pole ${poleWords(group.kind)}${commonWords(structure, group)}`,
-    )
-    .join('; ');
+        plainWords(structure, group, settings) ??
+        `${group.poles.length}-pole ${poleWords(group.kind, settings.length)}${commonWords(structure, group)}`,
+    );
+  return [...rest, ...bankWords(contacts, settings)].join('; ');
 }
+
+/** Contacts that share nothing, counted: of two positions, how many close and how many open. */
+function bankWords(groups: readonly SamePoles[], settings: readonly string[]): string[] {
+  const [first, ...more] = groups;
+  if (!first || first.kind.kind !== 'contact') return [];
+  const many = groups.reduce((sum, { poles }) => sum + poles.length, 0);
+  if (more.length === 0)
+    return settings.length === 2
+      ? [`${many}-pole on-off`]
+      : [
+          `${many === 1 ? 'one contact' : `${many} contacts alike`}, ${closedWords(first.kind.closed, settings)}`,
+        ];
+  if (settings.length !== 2) return [`${many} separate contacts`];
+  const closing = groups.flatMap(({ kind, poles }) =>
+    kind.kind === 'contact' && kind.closed[0] === 1 ? poles : [],
+  ).length;
+  return [`${many} separate contacts: ${closing} close, ${many - closing} open when moved`];
+}
+
+/** A pole of no named kind, told as what it joins. */
+function plainWords(
+  structure: Structure,
+  { kind, poles: [pole, ...more] }: SamePoles,
+  settings: readonly string[],
+): string | null {
+  const [moving, ...others] = pole?.moving ?? [];
+  if (kind.kind !== 'cam' || !pole || !moving || more.length > 0 || others.length > 0) return null;
+  const name = (id: Parameters<typeof terminalName>[1]) => terminalName(structure, id);
+  const { common, throws, on } = moving;
+  const inTurn = on.every((ends) => ends.length === 1);
+  const turn = on.map(([end]) => (end ? name(end) : ''));
+  if (inTurn && turn.length <= MOST_TOLD) return `${name(common)} to ${turn.join(', ')} in turn`;
+  const each = throws.map((end) => {
+    const closed = on.flatMap((ends, at) => (ends.includes(end) ? [at] : []));
+    return `${name(end)} ${closedWords(closed, settings)}`;
+  });
+  return each.length <= MOST_EACH ? `${name(common)} with ${each.join(', ')}` : null;
+}
+
+/** More than this is no title: the table says it. */
+const [MOST_TOLD, MOST_EACH] = [8, 3];
 
 /** One pole of no named kind whose moving contacts share throws: that is what it is. */
 function sharedWords(structure: Structure, { kind, poles: [pole, ...more] }: SamePoles): string | null {
@@ -82,7 +134,8 @@ function sharedWords(structure: Structure, { kind, poles: [pole, ...more] }: Sam
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
-function commonWords(structure: Structure, { poles }: SamePoles): string {
+function commonWords(structure: Structure, { kind, poles }: SamePoles): string {
+  if (kind.kind === 'joined-always') return '';
   const commons = poles.flatMap(({ common }) => common ?? []);
   if (commons.length === 0 || commons.length < poles.length) return '';
   return `, ${commons.length > 1 ? 'commons' : 'common'} ${terminalList(structure, commons)}`;
@@ -154,8 +207,8 @@ export function oddWords(
           )} join nothing in any position. Lamps, perhaps, or tie lugs?`
         : `${a} joins nothing in any position. A lamp, perhaps, or a tie lug?`;
     case 'cell-short':
-      return `One contact short of a ${odd.poles}-pole ${poleWords(odd.of)}: ${a} to ${b} at ${one} is open.`;
+      return `One contact short of a ${odd.poles}-pole ${poleWords(odd.of, structure.settings.length)}: ${a} to ${b} at ${one} is open.`;
     case 'cell-beyond':
-      return `One contact more than a ${odd.poles}-pole ${poleWords(odd.of)}: ${a} to ${b} at ${one} is closed.`;
+      return `One contact more than a ${odd.poles}-pole ${poleWords(odd.of, structure.settings.length)}: ${a} to ${b} at ${one} is closed.`;
   }
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { ordinarySwitches, type Pattern } from '../../partition/index.js';
+import { kindsOf } from '../../kinds/index.js';
+import { type Pattern } from '../../partition/index.js';
 import { fewSeeds } from '../../testing/runs.js';
 import { withCause, type Cause } from './cause.js';
 import { contactsOf } from './causes.js';
@@ -35,7 +36,7 @@ const SIZES: [number, number][] = [
   [16, 4],
 ];
 const PATTERNS = SIZES.flatMap(([terminals, settings]) =>
-  ordinarySwitches(terminals, settings).map(({ pattern }) => pattern),
+  kindsOf(terminals, settings).map(({ pattern }) => pattern),
 );
 
 /** Every odd join and odd gap of a pattern: each two nets of a setting made one, each terminal taken off a net. */

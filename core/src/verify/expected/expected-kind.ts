@@ -1,26 +1,21 @@
 import type { SwitchMap } from '../../continuity/index.js';
+import { kindsOf, type Kind } from '../../kinds/index.js';
 import type { ExpectedTable } from '../../log/index.js';
-import {
-  blocks,
-  ordinarySwitches,
-  relabel,
-  type OrdinarySwitch,
-  type Pattern,
-} from '../../partition/index.js';
-import { isomorphism, requiredPattern } from '../../table/index.js';
+import { blocks, isomorphism, relabel, type Pattern } from '../../partition/index.js';
+import { requiredPattern } from '../../table/index.js';
 import type { TerminalId } from '../../switch/index.js';
 
 /** Ordinary kinds that a switch with so many contact terminals and required settings may be meant to be. */
-export function kindsFor(map: SwitchMap): OrdinarySwitch[] {
+export function kindsFor(map: SwitchMap): Kind[] {
   const settings = map.structure.settings.filter(({ need }) => need === 'required').length;
-  return ordinarySwitches(map.contacts.length, settings);
+  return kindsOf(map.contacts.length, settings);
 }
 
 /**
  * The table of an ordinary kind on the terminals of this switch: named as the map has it where they agree up to names, else in
  * the order of the terminals, pole by pole, common first.
  */
-export function expectedKind(map: SwitchMap, kind: OrdinarySwitch, name: string): ExpectedTable {
+export function expectedKind(map: SwitchMap, kind: Kind, name: string): ExpectedTable {
   const ids = map.contacts.map((place) => map.structure.terminals[place]?.id as TerminalId);
   const mine = requiredPattern(map).map((partition) => {
     const at = new Map(map.contacts.map((place, index) => [place, index]));

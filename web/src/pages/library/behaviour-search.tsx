@@ -1,8 +1,8 @@
 import { TABLE_LETTERS } from '@which-way/core/schema';
-import { ordinarySwitches } from '@which-way/core/partition';
+import { kindsOf } from '@which-way/core/kinds';
 import { readBehaviour, type WrittenBehaviour } from '@which-way/core/match';
 import type { MatchQuestion } from '@which-way/contract';
-import { ordinaryWords } from '@which-way/words/map/approach';
+import { kindWords } from '@which-way/words/kinds';
 import { behaviourTroubleWords } from '@which-way/words/match/match';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
@@ -20,7 +20,7 @@ import { TextLines } from '../../controls/fields/text-input.js';
 const SIZES = [2, 3, 4, 5, 6, 8, 9, 10, 12].flatMap((terminals) =>
   [2, 3, 4, 5, 6].map((positions) => [terminals, positions] as const),
 );
-const ORDINARY = SIZES.flatMap(([terminals, positions]) => ordinarySwitches(terminals, positions)).filter(
+const ORDINARY = SIZES.flatMap(([terminals, positions]) => kindsOf(terminals, positions)).filter(
   ({ poles }) => poles <= 4,
 );
 
@@ -72,7 +72,7 @@ export function BehaviourSearch() {
     () =>
       ORDINARY.map(({ kind, poles, ways }, at) => ({
         value: String(at),
-        text: ordinaryWords(kind, poles, ways),
+        text: kindWords(kind, poles, ways),
       })),
     [],
   );

@@ -1,8 +1,9 @@
 import { createWriter, type ExpectedTable, type JobEvent } from '@which-way/core/log';
-import { blocks, ordinarySwitches, type Pattern } from '@which-way/core/partition';
+import { kindsOf } from '@which-way/core/kinds';
+import { blocks, type Pattern } from '@which-way/core/partition';
 import { simulateKnown, simulatePattern, type SimulatedSwitch } from '@which-way/core/simulated';
 import { describeSwitch, type JobId, type TerminalId } from '@which-way/core/switch';
-import { ordinaryWords } from '@which-way/words/map/approach';
+import { kindWords } from '@which-way/words/kinds';
 import { api } from '../../api/client.js';
 import { newId } from '../../job/new-id.js';
 import { MAKE_PRACTICE_TEXT } from '@which-way/words/screens/pages/practice/make-practice';
@@ -20,7 +21,7 @@ const SHAPES: readonly [terminals: number, positions: number][] = [
 ];
 
 export const ORDINARY = SHAPES.flatMap(([terminals, positions]) =>
-  ordinarySwitches(terminals, positions).map((one) => ({
+  kindsOf(terminals, positions).map((one) => ({
     key: `${one.kind} ${one.poles} ${one.ways}`,
     ...one,
   })),
@@ -37,7 +38,7 @@ export async function switchFor(
   const title = choice === 'surprise' ? MAKE_PRACTICE_TEXT.practiceASurprise : null;
   const ordinary = ORDINARY.find(({ key }) => key === wanted);
   if (ordinary) {
-    const name = ordinaryWords(ordinary.kind, ordinary.poles, ordinary.ways);
+    const name = kindWords(ordinary.kind, ordinary.poles, ordinary.ways);
     return {
       hidden: simulatePattern(ordinary.pattern, name, seed, true),
       title: title ?? `Practice: ${name}`,

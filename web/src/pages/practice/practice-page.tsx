@@ -1,7 +1,7 @@
 import { RadioLines } from '../../controls/fields/radio-lines.js';
 import { questions } from '../../api/questions.js';
 import { Pick } from '../../controls/fields/pick.js';
-import { ordinarySwitches } from '@which-way/core/partition';
+import { kindsOf } from '@which-way/core/kinds';
 import {
   simulatePattern,
   withFault,
@@ -18,7 +18,7 @@ import { Notice } from '../../controls/notice.js';
 import { LibrarySelect } from '../../controls/fields/library-select.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { TopBar } from '../../controls/frame/top-bar.js';
-import { ordinaryWords } from '@which-way/words/map/approach';
+import { kindWords } from '@which-way/words/kinds';
 import {
   CONTACT_FAULT_WORDS,
   METER_FAULT_WORDS,
@@ -83,7 +83,7 @@ export function PracticePage() {
     void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
   };
   const lesson = () => {
-    const [changeover] = ordinarySwitches(3, 2).filter(({ kind }) => kind === 'changeover');
+    const [changeover] = kindsOf(3, 2).filter(({ kind }) => kind === 'changeover');
     if (changeover) void begin(simulatePattern(changeover.pattern, LESSON_NAME, 3, true), LESSON_NAME);
   };
 
@@ -115,7 +115,7 @@ export function PracticePage() {
                   heading: 'Ordinary switches',
                   options: ORDINARY.map((one) => ({
                     value: one.key,
-                    text: ordinaryWords(one.kind, one.poles, one.ways),
+                    text: kindWords(one.kind, one.poles, one.ways),
                   })),
                 },
               ]}

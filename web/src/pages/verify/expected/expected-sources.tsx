@@ -10,7 +10,7 @@ import {
 import { WORK_WORDS } from '@which-way/words/judge/verdict';
 import type { ExpectedTable } from '@which-way/core/log';
 import { textTroubleWords } from '@which-way/words/judge/diagnosis';
-import { ordinaryWords } from '@which-way/words/map/approach';
+import { kindWords } from '@which-way/words/kinds';
 import { nameOfSetting } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { FromAFile } from './from-a-file.js';
@@ -62,7 +62,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
         <div className="flex flex-wrap items-center gap-2">
           {EXPECTED_SOURCES_TEXT.itShouldBeA}
           {kinds.map((kind) => {
-            const name = ordinaryWords(kind.kind, kind.poles, kind.ways);
+            const name = kindWords(kind.kind, kind.poles, kind.ways);
             return (
               <PlainButton key={name} onClick={() => onSet(expectedKind(map, kind, name))}>
                 {name}
@@ -79,11 +79,11 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
           value=""
           options={kinds.map((kind, at) => ({
             value: String(at),
-            text: ordinaryWords(kind.kind, kind.poles, kind.ways),
+            text: kindWords(kind.kind, kind.poles, kind.ways),
           }))}
           onPick={(at) => {
             const kind = kinds[Number(at)];
-            if (kind) onSet(expectedKind(map, kind, ordinaryWords(kind.kind, kind.poles, kind.ways)));
+            if (kind) onSet(expectedKind(map, kind, kindWords(kind.kind, kind.poles, kind.ways)));
           }}
         />
       )}

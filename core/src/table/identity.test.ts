@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
-import { ordinarySwitches, partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
-import { anyPattern, bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
+import { kindsOf } from '../kinds/index.js';
+import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { polesWithContacts } from './contacts.js';
 import { identify } from './identity.js';
-import { isomorphism } from './isomorphism.js';
-import { poleKind, wholeKind, type PoleKind } from './kind.js';
 import { movingContacts } from './moving-contacts.js';
 import { oddities } from './odd.js';
 
@@ -23,88 +22,6 @@ function pattern(text: string): Pattern {
   );
 }
 const all = (size: number) => Array.from({ length: size }, (_, place) => place);
-const kindOf = (text: string): PoleKind => {
-  const given = pattern(text);
-  return poleKind(given, all(given[0]?.length ?? 0));
-};
-const wholeOf = (text: string) => {
-  const given = pattern(text);
-  return wholeKind(given, all(given[0]?.length ?? 0));
-};
-const shuffledBy = (size: number, keys: readonly number[]) =>
-  all(size).sort((a, b) => (keys[a] ?? 0) - (keys[b] ?? 0) || a - b);
-
-describe('kinds of poles, by published tables and common practice', () => {
-  it.each<[string, string, PoleKind]>([
-    ['one contact', '- | ab', { kind: 'contact', closed: [1] }],
-    ['two-way lighting: a changeover', 'ab | ac', { kind: 'changeover', centreOff: false }],
-    ['a changeover with centre off', 'ab | - | ac', { kind: 'changeover', centreOff: true }],
-    ['intermediate lighting: straight and crossed', 'ab cd | ad bc', { kind: 'crossing', off: false }],
-    ['reversing with an off', 'ab cd | - | ad bc', { kind: 'crossing', off: true }],
-    ['a selector', 'ab | ac | ad | ae', { kind: 'selector', ways: 4, offs: 0 }],
-    ['a selector with off', '- | ab | ac | ad', { kind: 'selector', ways: 3, offs: 1 }],
-    ['bridging: between two ways both', 'ab | abc | ac | acd | ad', { kind: 'bridging', ways: 3 }],
-    ['progressive: one more each time', '- | ab | abc | abcd', { kind: 'progressive', ways: 3 }],
-    ['one missing', 'acd | abd | abc', { kind: 'one-missing', ways: 3 }],
-    // Binary: bits of 0 to 3; Gray: 0, 1, 3, 2 (reflected binary code).
-    ['binary', '- | ab | ac | abc', { kind: 'coded', code: 'binary', bits: 2 }],
-    ['Gray', '- | ab | abc | ac', { kind: 'coded', code: 'gray', bits: 2 }],
-    ['complement of binary', 'abc | ac | ab | -', { kind: 'coded', code: 'complement', bits: 2 }],
-    ['no named kind', 'ab | ac bd | cd', { kind: 'cam' }],
-  ])('%s', (_, text, kind) => expect(kindOf(text)).toEqual(kind));
-
-  it.each([
-    // Lines a b c to windings d e f and their ends g h i: off, star, delta (terminal marking of IEC 60034-8, from memory).
-    ['star and delta', '- | ad be cf ghi | adi beg cfh', 'star-delta'],
-    // Two elements c to d and d to e between a and b: in series, one, both side by side (common practice).
-    ['three heats', '- | ac be | ac bd | ace bd', 'three-heat'],
-    ['three heats, the poles changed over', '- | ac be | ac bd | ad bce', 'three-heat'],
-    ['reversing, three lines', 'ad be cf | - | ae bd cf', 'reversing'],
-    ['nothing more than its poles', 'ab | ac', null],
-  ])('%s', (_, text, whole) => expect(wholeOf(text)).toBe(whole));
-
-  it('survive renaming, and reversal where both ends are alike', () => {
-    const kinds = [2, 3, 4, 5].flatMap((settings) =>
-      [2, 3, 4, 5].flatMap((terminals) =>
-        ordinarySwitches(terminals, settings).filter(({ poles }) => poles === 1),
-      ),
-    );
-    expect(kinds.length).toBeGreaterThan(10);
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...kinds),
-        fc.array(fc.nat(), { minLength: 8, maxLength: 8 }),
-        (kind, keys) => {
-          const size = kind.pattern[0]?.length ?? 0;
-          const moved = relabel(kind.pattern, shuffledBy(size, keys));
-          expect(poleKind(moved, all(size))).toEqual(poleKind(kind.pattern, all(size)));
-          const named = poleKind(kind.pattern, all(size)).kind;
-          expect(named === 'cam').toBe(false);
-          if (kind.kind === 'selector' || kind.kind === 'changeover')
-            expect(poleKind(moved.toReversed(), all(size)).kind).toBe(named);
-        },
-      ),
-      { numRuns: 200 },
-    );
-  });
-});
-
-describe('two patterns that are the same up to names', () => {
-  it('are found to be, by places that make one the other', () => {
-    fc.assert(
-      fc.property(anyPattern(7, 3), fc.array(fc.nat(), { minLength: 7, maxLength: 7 }), (given, keys) => {
-        const size = given[0]?.length ?? 0;
-        const order = shuffledBy(size, keys);
-        const to = isomorphism(given, relabel(given, order));
-        expect(to).not.toBeNull();
-        expect(relabel(given, to ?? [])).toEqual(relabel(given, order));
-      }),
-      { numRuns: runs(150) },
-    );
-    expect(isomorphism(pattern('ab | ac'), pattern('ab | ab | c'))).toBeNull();
-    expect(isomorphism(pattern('ab | cd'), pattern('ab | abcd'))).toBeNull();
-  });
-});
 
 describe('moving contacts', () => {
   it('of a pole that shares a throw are all named, and it stays one pole', () => {
@@ -186,7 +103,7 @@ describe('what is odd about a pattern', () => {
   it('finds one cell that was taken from an ordinary switch of two poles or more, or added to it', () => {
     const kinds = [3, 4, 5].flatMap((settings) =>
       [6, 8, 9, 10, 12].flatMap((terminals) =>
-        ordinarySwitches(terminals, settings).filter(
+        kindsOf(terminals, settings).filter(
           ({ kind, poles, ways }) => kind === 'selector' && poles >= 2 && ways >= 3,
         ),
       ),

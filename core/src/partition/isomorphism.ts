@@ -1,4 +1,4 @@
-import type { Pattern } from '../partition/index.js';
+import type { Pattern } from './pattern.js';
 
 /** Steps after which the search gives up: 'not found' is then no proof. */
 const MOST_STEPS = 20_000;
