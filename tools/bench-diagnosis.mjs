@@ -3,7 +3,8 @@ import { sample } from './bench-size.mjs';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
-import { ordinarySwitches, partitionFromGroups } from '@which-way/core/partition';
+import { kindsOf } from '@which-way/core/kinds';
+import { partitionFromGroups } from '@which-way/core/partition';
 import { seededRandom } from '@which-way/core/switch';
 import { oddities } from '@which-way/core/table';
 import { contactsOf, diagnose, withCause } from '@which-way/core/verify';
@@ -91,8 +92,7 @@ const isSelf = (at, size) => Math.floor((at % (size * size)) / size) === at % si
 
 /** Milliseconds at 24 terminals and 13 positions, warm: the 95th percentile over causes of every kind. */
 function diagnosisMilliseconds() {
-  const kind =
-    ordinarySwitches(24, 5).find(({ kind: one }) => one === 'bridging') ?? ordinarySwitches(24, 3)[0];
+  const kind = kindsOf(24, 5).find(({ kind: one }) => one === 'bridging') ?? kindsOf(24, 3)[0];
   const pattern = Array.from({ length: 13 }, (_, at) => kind.pattern[at % kind.pattern.length]);
   const rows = [pattern[0].map((_, place) => place)];
   const contacts = contactsOf(pattern);

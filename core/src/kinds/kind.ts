@@ -76,7 +76,7 @@ export interface Family<Code extends KindCode = KindCode> {
 }
 
 /** A table as one writes it: `OFF: | LOW: L-A N-B`. Terminals in the order given. */
-export function drawn(terminals: string, table: string): Pick<Kind, 'pattern' | 'terminals' | 'positions'> {
+function drawn(terminals: string, table: string): Pick<Kind, 'pattern' | 'terminals' | 'positions'> {
   const labels = terminals.split(' ');
   const rows = table.split('|').map((row) => row.trim().split(':') as [string, string]);
   const place = (label: string) => {

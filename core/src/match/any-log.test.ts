@@ -17,7 +17,7 @@ import { namedIn, ORDERS, PLAIN_APPROACH, type Value } from '../log/index.js';
 import { bench, CLOSED, mapHidden, OPEN, SILENT, SOUNDED, switchLikePattern } from '../testing/generated.js';
 import { anyDeed } from '../testing/any-deed.js';
 import { fewRuns } from '../testing/runs.js';
-import { recognise } from './recognise.js';
+import { recognise } from './ordinary/recognise.js';
 
 const anyValue = fc.constantFrom<Value>(
   CLOSED,

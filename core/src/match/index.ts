@@ -7,7 +7,7 @@ export {
   type Requirement,
 } from './match.js';
 export { compareRanks, rankOf } from './rank.js';
-export { recognise, type Recognised } from './recognise.js';
+export { recognise, type Recognised } from './ordinary/recognise.js';
 export {
   proposedSource,
   requirementBy,
@@ -16,6 +16,7 @@ export {
   type NoRequirement,
   type RequirementSource,
 } from './requirement.js';
+export { kindsThatDo } from './ordinary/kinds-that-do.js';
 export { PLAIN_RULES } from './fit/fit.js';
 export { compilePart, MAKING_VERSION, type CompiledPart } from './fit/part.js';
 export { type WireDemand } from './fit/wires.js';
@@ -30,4 +31,4 @@ export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechani
 export { offerFindings, type OfferFindings } from './offer/offer.js';
 export { ratingsOf } from './differ/ratings.js';
 export { readBehaviour, type WrittenBehaviour, type BehaviourTrouble } from './behaviour.js';
-export { laidPreset, PRESETS, type LaidPreset, type PresetName } from './presets.js';
+export { laidPreset, PRESETS, type LaidPreset, type PresetName } from './ordinary/presets.js';

@@ -1,5 +1,5 @@
 import { partitionFromGroups, type Pattern } from '../../partition/index.js';
-import { codeOf, SHOWN_CODES } from '../codes.js';
+import { codeOf, type SHOWN_CODES } from '../codes.js';
 import type { Family, Kind, PoleCode } from '../kind.js';
 
 // Poles of a common and so many throws, side by side; terminals in the order pole by pole, common first.

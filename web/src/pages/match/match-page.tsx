@@ -17,6 +17,7 @@ import { useJobState, useSession } from '../../job/job-context.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { CandidateView } from './candidate/candidate-view.js';
+import { NoCandidate } from './found/no-candidate.js';
 import { CandidateList } from './found/candidate-list.js';
 import { FoundLine } from '../../parts/finding/found-line.js';
 import { useMachineNeed } from './use-machine-need.js';
@@ -179,15 +180,7 @@ export function MatchPage() {
           like={source === 'another' ? anotherName(refinement) : null}
         />
       ) : (
-        <p className="p-8 text-quiet">
-          {matches.running
-            ? MATCH_PAGE_TEXT.searching
-            : matches.all === 0
-              ? MATCH_PAGE_TEXT.whatCanTakeItsPlace2
-              : MATCH_PAGE_TEXT.noneOfTheLibraryHas(
-                  refinement.jumpers === 0 ? ' without an added junction' : '',
-                )}
-        </p>
+        <NoCandidate {...{ matches, requirement, words: words.trim() }} joined={refinement.jumpers > 0} />
       )}
     </main>
   );

@@ -1,5 +1,5 @@
 import { createWriter, type ExpectedTable, type JobEvent } from '@which-way/core/log';
-import { kindsOf } from '@which-way/core/kinds';
+import { exampleKinds, kindsOf, type Kind } from '@which-way/core/kinds';
 import { blocks, type Pattern } from '@which-way/core/partition';
 import { simulateKnown, simulatePattern, type SimulatedSwitch } from '@which-way/core/simulated';
 import { describeSwitch, type JobId, type TerminalId } from '@which-way/core/switch';
@@ -20,12 +20,18 @@ const SHAPES: readonly [terminals: number, positions: number][] = [
   [15, 4],
 ];
 
-export const ORDINARY = SHAPES.flatMap(([terminals, positions]) =>
-  kindsOf(terminals, positions).map((one) => ({
-    key: `${one.kind} ${one.poles} ${one.ways}`,
-    ...one,
-  })),
-);
+const sizeOf = ({ pattern }: Kind): number => pattern.length * (pattern[0]?.length ?? 0);
+
+/** These, and one of every family; the smallest first. */
+export const ORDINARY = [
+  ...new Map(
+    [...SHAPES.flatMap(([terminals, positions]) => kindsOf(terminals, positions)), ...exampleKinds()].map(
+      (one) => [`${one.kind} ${one.poles} ${one.ways}`, one] as const,
+    ),
+  ),
+]
+  .map(([key, one]) => ({ key, ...one }))
+  .toSorted((one, other) => sizeOf(one) - sizeOf(other));
 
 /** The switch that was chosen, or for a surprise one of the ordinary ones and of the library's first page. */
 export async function switchFor(

@@ -17,6 +17,10 @@ export const MATCH_PAGE_TEXT = {
   nameMakerNumberMarkingFamily: 'Name, maker, number, marking, family',
   searching: 'Searching.',
   whatCanTakeItsPlace2: 'What can take its place stands here once something is in the library.',
+  noneIsCalledSo: (words: string) => `Nothing in the library matches “${words}”.`,
+  kindsThatWouldDo: 'Ordinary kinds that would do, by wiring alone',
+  everyRatingIsAQuestion:
+    'These are patterns, not parts. Ask of each part: volts, amps, kind of load, springs, make-before-break.',
   noneOfTheLibraryHas: (value: string | number) =>
     `None of the library has this wiring${value}. The list says why for each, and what comes near.`,
   lookAgain: 'Look again',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
-import { bench, mapHidden } from '../testing/generated.js';
+import { partitionFromGroups, relabel, type Pattern } from '../../partition/index.js';
+import { bench, mapHidden } from '../../testing/generated.js';
 import { laidPreset, PRESETS, presetOf } from './presets.js';
 
 /** What the switch of a preset joins, with its terminals in another order. */

@@ -1,10 +1,10 @@
-import { Ints } from '../grid/index.js';
-import { factAt, type SwitchMap } from '../continuity/index.js';
-import { kindsOf, type KindCode } from '../kinds/index.js';
-import { patternOfKnown, type Partition, type Pattern } from '../partition/index.js';
-import type { Hypothesis } from '../planner/index.js';
-import type { EntryId, KnownSwitch } from '../switch/index.js';
-import { expectedPattern } from '../verify/index.js';
+import { Ints } from '../../grid/index.js';
+import { factAt, type SwitchMap } from '../../continuity/index.js';
+import { kindsOf, type KindCode } from '../../kinds/index.js';
+import { patternOfKnown, type Partition, type Pattern } from '../../partition/index.js';
+import type { Hypothesis } from '../../planner/index.js';
+import type { EntryId, KnownSwitch } from '../../switch/index.js';
+import { expectedPattern } from '../../verify/index.js';
 
 /** What a switch looks like so far: its pattern laid over the terminals, and whose pattern that is. */
 export interface Recognised extends Hypothesis {

@@ -1,8 +1,8 @@
-import type { SwitchMap } from '../continuity/index.js';
-import type { LoadEnd, LoadMake, LoadKind, Potential } from '../log/index.js';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { matchPattern, type Requirement } from './match.js';
-import { proposedSource, requirementBy } from './requirement.js';
+import type { SwitchMap } from '../../continuity/index.js';
+import type { LoadEnd, LoadMake, LoadKind, Potential } from '../../log/index.js';
+import { partitionFromGroups, type Pattern } from '../../partition/index.js';
+import { matchPattern, type Requirement } from '../match.js';
+import { proposedSource, requirementBy } from '../requirement.js';
 
 /** Common arrangements around one switch (textbook circuits). */
 export const PRESETS = [

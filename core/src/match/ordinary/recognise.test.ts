@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { kindsOf } from '../kinds/index.js';
-import { deriveMap, type SwitchMap } from '../continuity/index.js';
-import { blocks, partitionFromGroups, relabel, type Pattern } from '../partition/index.js';
-import { agrees, fieldOf } from '../planner/index.js';
-import { PLAIN_APPROACH, type ExpectedTable } from '../log/index.js';
-import { seededRandom, shuffled, type KnownSwitch, type TerminalId } from '../switch/index.js';
-import { knownPattern } from '../table/index.js';
-import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
+import { kindsOf } from '../../kinds/index.js';
+import { deriveMap, type SwitchMap } from '../../continuity/index.js';
+import { blocks, partitionFromGroups, relabel, type Pattern } from '../../partition/index.js';
+import { agrees, fieldOf } from '../../planner/index.js';
+import { PLAIN_APPROACH, type ExpectedTable } from '../../log/index.js';
+import { seededRandom, shuffled, type KnownSwitch, type TerminalId } from '../../switch/index.js';
+import { knownPattern } from '../../table/index.js';
+import { bench, CLOSED, mapHidden, OPEN } from '../../testing/generated.js';
 import { recognise } from './recognise.js';
-import { fewSeeds } from '../testing/runs.js';
+import { fewSeeds } from '../../testing/runs.js';
 
 const selector = () => kindsOf(16, 3).find(({ kind }) => kind === 'selector');
 

@@ -1,0 +1,50 @@
+import { kindsThatDo, type Requirement } from '@which-way/core/match';
+import { kindWords } from '@which-way/words/kinds';
+import { useMemo } from 'react';
+import type { SearchState } from '../../../parts/finding/match-search.js';
+import { MATCH_PAGE_TEXT } from '@which-way/words/screens/pages/match/match-page';
+
+/** Why no candidate stands here, and which ordinary kinds would do. */
+export function NoCandidate({
+  matches,
+  requirement,
+  words,
+  joined,
+}: {
+  matches: SearchState;
+  requirement: Requirement;
+  words: string;
+  joined: boolean;
+}) {
+  const because = matches.running
+    ? MATCH_PAGE_TEXT.searching
+    : matches.all > 0
+      ? MATCH_PAGE_TEXT.noneOfTheLibraryHas(joined ? '' : ' without an added junction')
+      : words === ''
+        ? MATCH_PAGE_TEXT.whatCanTakeItsPlace2
+        : MATCH_PAGE_TEXT.noneIsCalledSo(words);
+  return (
+    <div className="grid content-start gap-4 p-8">
+      <p className="text-quiet">{because}</p>
+      {!matches.running && <KindsThatDo requirement={requirement} />}
+    </div>
+  );
+}
+
+/** Ordinary kinds with this wiring, where the library has none: patterns, of whose ratings nothing is known. */
+function KindsThatDo({ requirement }: { requirement: Requirement }) {
+  const kinds = useMemo(() => kindsThatDo(requirement), [requirement]);
+  if (kinds.length === 0) return null;
+  return (
+    <section aria-label={MATCH_PAGE_TEXT.kindsThatWouldDo} className="grid gap-2">
+      <h2 className="font-bold">{MATCH_PAGE_TEXT.kindsThatWouldDo}</h2>
+      <ul className="grid gap-1">
+        {kinds.map(({ kind, poles, ways }) => {
+          const name = kindWords(kind, poles, ways);
+          return <li key={name}>{`${name.charAt(0).toUpperCase()}${name.slice(1)}`}</li>;
+        })}
+      </ul>
+      <p className="text-quiet">{MATCH_PAGE_TEXT.everyRatingIsAQuestion}</p>
+    </section>
+  );
+}
