@@ -23,13 +23,31 @@ export async function readText(
   }
 }
 
+/** What may stand between the cells of a row. */
+export const SEPARATORS = [',', ';', '\t', '|'] as const;
+export type Separator = (typeof SEPARATORS)[number];
+
+/** The separator that gives the first row most cells that are known by name; undefined: none of them gives any. */
+export async function separatorOf(
+  text: string,
+  known: (head: readonly string[]) => number,
+): Promise<Separator | undefined> {
+  const { default: Papa } = await import('papaparse');
+  const counted = SEPARATORS.map((one) => {
+    const { data } = Papa.parse<string[]>(text, { delimiter: one, preview: 1, skipEmptyLines: 'greedy' });
+    return { one, many: known(data[0] ?? []) };
+  });
+  const most = Math.max(...counted.map(({ many }) => many));
+  return most > 0 ? counted.find(({ many }) => many === most)?.one : undefined;
+}
+
 /**
  * Every row of a CSV, blank ones too. A quote that is never closed would take the rest of the file into one cell: it is refused. The
  * mark that keeps a spreadsheet from taking a cell for a formula is left out.
  */
-export async function rowsOfCsv(text: string): Promise<string[][] | 'open-quote'> {
+export async function rowsOfCsv(text: string, separator?: Separator): Promise<string[][] | 'open-quote'> {
   const { default: Papa } = await import('papaparse');
-  const { data, errors } = Papa.parse<string[]>(text);
+  const { data, errors } = Papa.parse<string[]>(text, separator ? { delimiter: separator } : {});
   if (errors.some(({ type }) => type === 'Quotes')) return 'open-quote';
   return data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@\t\r])/, '')));
 }

@@ -39,6 +39,30 @@ describe('a catalogue that is taken in', () => {
     expect(found[1]).toMatchObject({ troubles: [{ code: 'more-cells', text: 'A: 1-2' }] });
   });
 
+  it.each([',', ';', '\t', '|'])(
+    'is read with %j between its cells, whatever stands within them',
+    async (mark) => {
+      // Semicolons between the positions outnumber the commas between the cells.
+      const lines = [
+        ['name', 'terminals', 'positions'],
+        ['A', '1 2 3', '"L: 1-2; M: ; N: ; H: 1-3"'],
+      ];
+      const found = await read(lines.map((cells) => cells.join(mark)).join('\n'));
+      expect(found.separator).toBe(mark);
+      expect(found.rows.map((row) => lookAt(row, found.head, mappingFor(found.head)).ok)).toEqual([true]);
+    },
+  );
+
+  it('joins a list again that nobody quoted, and only where each piece can be nothing else', async () => {
+    const found = await read(
+      'name,terminals,positions,maker\nA,1,2,3,L: 1-2; H: 1-3,x\nB,1 2 3,L: 1-2,H: 1-3,y\nC,lamp,1,2,L: 1-2,z\n',
+    );
+    const looked = found.rows.map((row) => lookAt(row, found.head, mappingFor(found.head)));
+    expect(looked.map(({ ok }) => ok)).toEqual([true, true, false]);
+    expect(looked[0]).toMatchObject({ entry: { terminals: ['1', '2', '3'], maker: 'x' } });
+    expect(looked[1]).toMatchObject({ entry: { positions: [{ name: 'L' }, { name: 'H' }], maker: 'y' } });
+  });
+
   it('comes back from a file that keeps formulas from a spreadsheet', async () => {
     const entry: KnownSwitch = {
       ...{ id: newId(), kind: 'part', name: '=Lever, nine', maker: '@home', family: '', form: 'unsaid' },

@@ -9,7 +9,13 @@ import {
 import type { EntryId, KnownSwitch } from '@which-way/core/switch';
 import { csvText } from '../../controls/files/csv-text.js';
 import { newId } from '../../job/new-id.js';
-import { readText, rowsOfCsv, type CsvFileTrouble } from '../../controls/files/read-csv.js';
+import {
+  readText,
+  rowsOfCsv,
+  separatorOf,
+  type CsvFileTrouble,
+  type Separator,
+} from '../../controls/files/read-csv.js';
 
 /** More is no catalogue that a page can hold. */
 export const MOST_CATALOGUE_BYTES = 40 * 1024 * 1024;
@@ -27,18 +33,31 @@ export interface Catalogue {
   name: string;
   head: string[];
   rows: CatalogueRow[];
+  /** What stands between its cells, and the whole text, to be read with another. */
+  separator: Separator;
+  text: string;
 }
 
 /** Reads a CSV as a catalogue; blank lines are passed over, and counted. */
 export async function readCatalogue(file: File): Promise<Catalogue | CsvFileTrouble | 'no-rows'> {
   const read = await readText(file);
   if (typeof read === 'string') return read;
-  const all = await rowsOfCsv(read.text);
+  const known = (head: readonly string[]) => Object.keys(guessedMapping(head)).length;
+  return catalogueOf(file.name, read.text, (await separatorOf(read.text, known)) ?? ',');
+}
+
+/** The same text with this between its cells. */
+export async function catalogueOf(
+  name: string,
+  text: string,
+  separator: Separator,
+): Promise<Catalogue | CsvFileTrouble | 'no-rows'> {
+  const all = await rowsOfCsv(text, separator);
   if (all === 'open-quote') return all;
   const [head, ...rows] = all
     .map((cells, index) => ({ at: index + 1, cells, id: newId<EntryId>() }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
-  return head && rows.length > 0 ? { name: file.name, head: head.cells, rows } : 'no-rows';
+  return head && rows.length > 0 ? { name, head: head.cells, rows, separator, text } : 'no-rows';
 }
 
 /** Which column holds what: as it was said for a file with this head before, else as the names suggest. */
@@ -60,8 +79,32 @@ export function rememberMapping(head: readonly string[], mapping: CsvMapping): v
   }
 }
 
+/**
+ * A row with more cells than the head has: a list of terminals or of positions that nobody quoted is joined again, where each piece of it
+ * can be nothing else: a terminal that its positions name, a position with its colon.
+ */
+function withListsJoined(cells: readonly string[], head: readonly string[], mapping: CsvMapping): string[] {
+  const more = cells.length - head.length;
+  const joined = (column: 'terminals' | 'positions', isPiece: (cell: string, rest: string) => boolean) => {
+    const at = mapping[column];
+    if (at === undefined || more <= 0) return null;
+    const [pieces, rest] = [cells.slice(at, at + more + 1), cells.slice(at + more + 1).join(' ')];
+    return pieces.every((cell) => isPiece(cell.trim(), rest))
+      ? [
+          ...cells.slice(0, at),
+          pieces.map((cell) => cell.trim()).join(column === 'terminals' ? ' ' : '; '),
+          ...cells.slice(at + more + 1),
+        ]
+      : null;
+  };
+  const named = (cell: string, rest: string) => /^\S+$/.test(cell) && rest.split(/[\s;:-]+/).includes(cell);
+  return joined('terminals', named) ?? joined('positions', (cell) => /^[^:]+:/.test(cell)) ?? [...cells];
+}
+
 /** A row as an entry, or what is wrong in it; cells behind the last column are no one's, so the row is not taken as it stands. */
-export function lookAt({ cells, id }: CatalogueRow, head: readonly string[], mapping: CsvMapping): CsvRow {
+export function lookAt(row: CatalogueRow, head: readonly string[], mapping: CsvMapping): CsvRow {
+  const { id } = row;
+  const cells = withListsJoined(row.cells, head, mapping);
   const behind = cells.slice(head.length).filter((cell) => cell.trim() !== '');
   if (behind.length === 0) return entryOfRow(cells, mapping, id);
   return { ok: false, troubles: [{ column: 'name', code: 'more-cells', text: behind.join(', ') }] };

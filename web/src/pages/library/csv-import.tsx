@@ -7,9 +7,10 @@ import { useBegin } from '../../parts/begin/use-begin.js';
 import { Notice } from '../../controls/notice.js';
 import { Pick } from '../../controls/fields/pick.js';
 import { PlainButton } from '../../controls/plain-button.js';
-import { CSV_FILE_WORDS } from '../../controls/files/read-csv.js';
+import { CSV_FILE_WORDS, SEPARATORS, type Separator } from '../../controls/files/read-csv.js';
 import {
   asFile,
+  catalogueOf,
   mappingFor,
   MOST_CATALOGUE_BYTES,
   readCatalogue,
@@ -20,6 +21,13 @@ import { useLooked } from './use-looked.js';
 import { CSV_IMPORT_TEXT } from '@which-way/words/screens/pages/library/csv-import';
 import { TextInput } from '../../controls/fields/text-input.js';
 
+const SEPARATOR_WORDS: Record<Separator, string> = {
+  ',': CSV_IMPORT_TEXT.commas,
+  ';': CSV_IMPORT_TEXT.semicolons,
+  '\t': CSV_IMPORT_TEXT.tabs,
+  '|': CSV_IMPORT_TEXT.bars,
+};
+
 /** Rows with a mistake that are shown at once; the next follow as these are mended. */
 const MOST_WRONG = 20;
 /** Takes a catalogue in: columns said once, rows with mistakes mended in place or set aside, the good ones all or none. */
@@ -29,9 +37,11 @@ export function CsvImport() {
   const [trouble, setTrouble] = useState('');
   const read = async (file: File) => {
     if (file.size > MOST_CATALOGUE_BYTES) return setTrouble(CSV_IMPORT_TEXT.isTooLargeAtMost(file.name));
-    const found = await readCatalogue(file);
-    if (found === 'no-rows') return setTrouble(CSV_IMPORT_TEXT.hasNoRowsBelowIts(file.name));
-    if (typeof found === 'string') return setTrouble(`${file.name} ${CSV_FILE_WORDS[found]}`);
+    take(file.name, await readCatalogue(file));
+  };
+  const take = (name: string, found: Awaited<ReturnType<typeof readCatalogue>>) => {
+    if (found === 'no-rows') return setTrouble(CSV_IMPORT_TEXT.hasNoRowsBelowIts(name));
+    if (typeof found === 'string') return setTrouble(`${name} ${CSV_FILE_WORDS[found]}`);
     setTrouble('');
     setCatalogue(found);
   };
@@ -50,7 +60,16 @@ export function CsvImport() {
         }}
       />
       {catalogue ? (
-        <Looked key={catalogue.name} catalogue={catalogue} onChange={setCatalogue} />
+        <Looked
+          key={`${catalogue.name} ${catalogue.separator}`}
+          catalogue={catalogue}
+          onChange={setCatalogue}
+          onSeparator={(separator) =>
+            void catalogueOf(catalogue.name, catalogue.text, separator).then((found) =>
+              take(catalogue.name, found),
+            )
+          }
+        />
       ) : (
         <PlainButton className="justify-self-start" onClick={() => input.current?.click()}>
           {CSV_IMPORT_TEXT.takeInACatalogueCsv}
@@ -68,9 +87,10 @@ export function CsvImport() {
 interface LookedProps {
   catalogue: Catalogue;
   onChange: (catalogue: Catalogue | null) => void;
+  onSeparator: (separator: Separator) => void;
 }
 
-function Looked({ catalogue, onChange }: LookedProps) {
+function Looked({ catalogue, onChange, onSeparator }: LookedProps) {
   const navigate = useNavigate();
   const begin = useBegin();
   const [mapping, setMapping] = useState<CsvMapping>(() => mappingFor(catalogue.head));
@@ -98,6 +118,16 @@ function Looked({ catalogue, onChange }: LookedProps) {
   return (
     <>
       <h2 className="text-large font-bold">{catalogue.name}</h2>
+      <Pick
+        quiet
+        label={CSV_IMPORT_TEXT.separatedBy}
+        value={catalogue.separator}
+        options={SEPARATORS.map((one) => ({ value: one, text: SEPARATOR_WORDS[one] }))}
+        onPick={(chosen) => {
+          const separator = SEPARATORS.find((one) => one === chosen);
+          if (separator) onSeparator(separator);
+        }}
+      />
       <Columns head={catalogue.head} mapping={mapping} onChange={setMapping} />
       {!current && (
         <label className="grid gap-1 text-quiet">

@@ -21,6 +21,11 @@ export const CSV_IMPORT_TEXT = {
   row2: '1 row',
   rows2: (length: string | number) => `${length} rows`,
   leaveIt: 'Cancel',
+  separatedBy: 'Separated by',
+  commas: 'commas',
+  semicolons: 'semicolons',
+  tabs: 'tabs',
+  bars: 'vertical bars',
   columns: 'Columns',
   stillToBeSaid: (join: string | number) => `: still to be said: ${join}`,
 };
