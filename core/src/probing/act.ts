@@ -7,11 +7,11 @@ import type { Sense } from './task.js';
 /** Something that the hands do at the bench, by key, pedal, tap or voice; or that a meter or the plan brings. */
 export type Act =
   /** The main answer: done, it sounds, take what was typed, measure. */
-  | { do: 'yes' }
+  | { do: 'yes'; heard?: true }
   /** None sounded; open. */
-  | { do: 'no' }
-  /** A pedal: this one sounded or did not, and on to the next; or back by one. */
-  | { do: 'step'; sounded: boolean }
+  | { do: 'no'; heard?: true }
+  /** A pedal: this one sounded or did not, and on to the next; or back by one. `heard`: by the ear, or by a pedal beside it. */
+  | { do: 'step'; sounded: boolean; heard?: true }
   | { do: 'step-back' }
   | { do: 'touch'; terminal: TerminalId }
   | { do: 'touch-setting'; setting: SettingId }

@@ -11,6 +11,7 @@ import {
   touchesClips,
   wholeMeasurement,
 } from './answering.js';
+import { heldByEar } from './capture/hears-for.js';
 import { idleHands, type ProbingHands } from './hands.js';
 import { wantedAsk, type Moment } from './moment.js';
 import { settlingOf } from './settling.js';
@@ -30,8 +31,12 @@ import { impliedIn, nextTouch } from './task.js';
 import { asksPair, checkingMeter, touches, touchesSetting, turnsTo } from './touching.js';
 import { commits, types } from './typing.js';
 
+/** A beep that the ear took, or a pedal beside it; else what the person says. */
+const sourceOf = ({ ear }: Moment, act: ActOf<'yes' | 'no' | 'step'>): 'heard' | 'typed' =>
+  act.heard || (ear && act.do !== 'yes') ? 'heard' : 'typed';
+
 /** The main answer: done, it sounds, what was typed, or what the meter says. */
-const yes: Doing<ActOf<'yes'>> = (moment, _, means) => {
+const yes: Doing<ActOf<'yes'>> = (moment, act, means) => {
   const { hands, task, many, meter, found, map } = moment;
   if (hands.typed !== '') return commits(moment, means);
   const settling = settlingOf(map, task);
@@ -50,35 +55,44 @@ const yes: Doing<ActOf<'yes'>> = (moment, _, means) => {
   if (many)
     return found.size === 0
       ? saysOnly(moment, { code: 'nothing-tapped' })
-      : finishes(moment, moment.none, found, 'typed', means);
+      : finishes(moment, moment.none, found, sourceOf(moment, act), means);
   if (task?.kind !== 'prompt' && task?.kind !== 'correct') return stays(moment);
   return hands.sense === 'tone'
-    ? answersPair(moment, moment.sounded, 'typed', means)
+    ? answersPair(moment, moment.sounded, sourceOf(moment, act), means)
     : saysOnly(moment, { code: 'type-the-value' });
 };
 
 /** None sounded; open. */
-const no: Doing<ActOf<'no'>> = (moment, _, means) => {
+const no: Doing<ActOf<'no'>> = (moment, act, means) => {
+  // By ear one lug after the other is asked, whatever the pedal is.
+  if (moment.ear && moment.stepAt !== null && moment.hands.typed === '')
+    return advance(moment, { do: 'step', sounded: false }, means);
   const { hands, task, many, found, none } = moment;
   if (hands.typed !== '') return commits(moment, means);
   if (task?.kind === 'clips') return saysOnly(moment, { code: 'tap-silent-clips' });
   if (many)
     return found.size > 0
       ? saysOnly(moment, { code: 'some-tapped' })
-      : finishes(moment, none, found, 'typed', means);
+      : finishes(moment, none, found, sourceOf(moment, act), means);
   if (checkingMeter(moment)) return failsCheck(moment, none, { code: 'zero-silent' });
-  return answersPair(moment, none, 'typed', means);
+  return answersPair(moment, none, sourceOf(moment, act), means);
 };
 
 /** A pedal steps through a sweep touch by touch, or through the positions of a held pair; the last one ends it. */
-const step: Doing<ActOf<'step'>> = (moment, { sounded }, means) => {
+const step: Doing<ActOf<'step'>> = (moment, act, means) => {
+  const { heard } = act;
+  // While the leads are held the pedal says that the handle is there, and the ear what is heard there.
+  const sounded = act.sounded || (heldByEar(moment) && moment.ear?.sounding === true);
   const { stepAt, many, hands, found, map, prompt } = moment;
-  if (stepAt === null || !many) return advance(moment, { do: sounded ? 'yes' : 'no' }, means);
+  if (stepAt === null || !many)
+    return advance(moment, { do: sounded ? 'yes' : 'no', ...(heard && { heard }) }, means);
   if (hands.typed !== '') return commits(moment, means);
   const value = sounded ? moment.sounded : moment.none;
   const next = new Map(found).set(stepAt, value);
   const more = nextTouch(many, next, impliedIn(map, prompt, next)) !== null;
-  return more ? sets(moment, stepAt, value) : finishes(moment, moment.none, next, 'typed', means);
+  return more
+    ? sets(moment, stepAt, value)
+    : finishes(moment, moment.none, next, sourceOf(moment, act), means);
 };
 
 /** Takes back the last touch of a sweep, else the last act. */

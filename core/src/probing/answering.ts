@@ -19,7 +19,7 @@ import { asksMeter, handsAre, sets, stays, writes, type Means, type ProbingStep 
 import { asksAgain, betweenBands, impliedIn, isJoin, leaks, type Found } from './task.js';
 import { zeroTrouble } from './zero.js';
 
-type Source = 'typed' | 'simulated' | 'meter';
+type Source = 'typed' | 'simulated' | 'meter' | 'heard';
 
 /** After so many leaks that were the same with the hands off, the rest are kept as they are read. */
 const ENOUGH_LEAKS = 3;

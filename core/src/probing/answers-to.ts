@@ -4,6 +4,7 @@ import { ACTS_OF, type Lead } from '../log/index.js';
 import type { TerminalId } from '../switch/index.js';
 import type { Act } from './act.js';
 import type { Moment } from './moment.js';
+import { heldByEar } from './capture/hears-for.js';
 import { settlingOf } from './settling.js';
 import { isJoin } from './task.js';
 
@@ -19,6 +20,7 @@ export type PlainLabel =
   | 'done'
   | 'none'
   | 'silent'
+  | 'handle-there'
   | 'over-range'
   | 'all-sounded'
   | 'touch-each'
@@ -142,6 +144,8 @@ function valueAnswers(moment: Moment): Answer[] {
     const whole = many && (many.kind === 'sweep' ? 'sweep-with-meter' : 'turn-with-meter');
     return [yesAnswer(moment, plain(whole ?? 'probe'))];
   }
+  if (many && moment.ear)
+    return [{ ...noAnswer(heldByEar(moment) ? 'handle-there' : 'silent'), look: 'main' }];
   if (many) {
     const check = lastCheck(map.log);
     const count = [...found.values()].filter((value) => isJoin(value, check)).length;

@@ -1,4 +1,13 @@
 export type { Act } from './act.js';
+export {
+  capture,
+  heldByEar,
+  probeNow,
+  hearsFor,
+  idleCapture,
+  type Aside,
+  type CaptureSignal,
+} from './capture/index.js';
 export { advance } from './advance.js';
 export { answersTo, type Answer, type Label, type PlainLabel } from './answers-to.js';
 export { readPairs } from './entry.js';

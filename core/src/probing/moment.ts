@@ -19,6 +19,8 @@ export interface Scene {
   clicks: number | null;
   /** Whether a pedal has been learnt for sounded or for none. */
   pedals: boolean;
+  /** The ear listens, and whether it hears the beeper now; absent: it does not listen. */
+  ear?: { sounding: boolean } | null;
 }
 
 /** A scene with the hands in it, and what follows from both: what is asked, where, and what is found of it so far. */
@@ -78,7 +80,8 @@ export function momentOf(scene: Scene, hands: ProbingHands, known: MapMoment = m
     many,
     found,
     implied,
-    stepAt: scene.pedals && many && scene.meter === null ? nextTouch(many, found, implied) : null,
+    stepAt:
+      (scene.pedals || scene.ear) && many && scene.meter === null ? nextTouch(many, found, implied) : null,
     none: hands.sense === 'tone' ? { kind: 'tone', sounded: false } : { kind: 'over' },
     sounded: SOUNDED,
   };

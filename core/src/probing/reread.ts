@@ -10,7 +10,7 @@ export function reread(
     inCircuit,
     beside,
   }: {
-    source: 'typed' | 'meter' | 'simulated';
+    source: 'typed' | 'meter' | 'simulated' | 'heard';
     inCircuit: boolean;
     /** It stands beside the old one, which counts on: so one sees whether it changed. */
     beside: boolean;

@@ -8,6 +8,7 @@ const WORDS: Record<PlainLabel, string> = {
   done: 'Done',
   none: 'None',
   silent: 'Silent',
+  'handle-there': 'It’s there',
   'over-range': 'OL',
   'all-sounded': 'All beeped',
   'touch-each': 'Touch each',

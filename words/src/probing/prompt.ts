@@ -41,7 +41,7 @@ type PlanTask = Extract<Task, { kind: 'plan' }>;
 
 /** The words of the present task. */
 export function promptWords(
-  { map, task, meter, hands, stepAt }: Moment,
+  { map, task, meter, hands, stepAt, ear }: Moment,
   recheck: RecheckCost | null,
 ): PromptWords {
   if (!task) return say('One moment', '');
@@ -59,6 +59,16 @@ export function promptWords(
   if (task.kind === 'clips') return clipsWords(map, task);
   if (task.kind === 'prompt') {
     const words = askWords(map, task.prompt.ask);
+    // By ear one lug after the other is asked: that is the biggest.
+    if (ear && stepAt !== null) {
+      const held = isHeldAsk(task.prompt.ask);
+      const name = touchName(map, stepAt);
+      return {
+        ...words,
+        big: held ? `Handle to ${name}` : `Touch ${name}`,
+        small: `${words.big}. ${words.small}`,
+      };
+    }
     return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
   }
   return planWords({ map, task, meter, hands }, recheck);

@@ -4,7 +4,7 @@ import { type NewId, type ReadingId, type SettingId, type TerminalId } from '../
 /** What the hands found for a prompt: a value per terminal that black touched, or per setting that the handle came to. */
 export interface Findings {
   values: ReadonlyMap<TerminalId | SettingId, Value>;
-  source: 'typed' | 'meter' | 'simulated';
+  source: 'typed' | 'meter' | 'simulated' | 'heard';
   inCircuit: boolean;
 }
 

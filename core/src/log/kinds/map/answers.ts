@@ -3,7 +3,8 @@ import type { PromptId, ReadingId } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
 import { readingSchema } from './reading.js';
 
-const sourceSchema = oneOf(['typed', 'meter', 'simulated']);
+/** Who said it: `heard`: a beep that the ear took, or a pedal beside it. */
+const sourceSchema = oneOf(['typed', 'meter', 'simulated', 'heard']);
 
 export const answered = defineKind('answered', {
   says: 'one act of the hands with its readings: one pair, one lead swept over many, a pair or a bundle held while the handle turns',

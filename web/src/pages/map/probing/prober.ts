@@ -29,6 +29,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { JobSession } from '../../../job/session/job-session.js';
 import { newId } from '../../../job/new-id.js';
 import { handsFree } from '../../../parts/hands/hands-free.js';
+import { EarDesk } from './ear-desk.js';
 import { PlannerDesk } from './planner-desk.js';
 
 /** Milliseconds in which another device, which has just answered, shows its next prompt. */
@@ -52,6 +53,7 @@ export interface ProbingState {
 export class Prober {
   readonly store: StoreApi<ProbingState>;
   readonly desk = new PlannerDesk();
+  readonly ear: EarDesk;
   readonly #session: JobSession;
   readonly #meter: Meter | null;
   #hands: ProbingHands;
@@ -73,6 +75,7 @@ export class Prober {
         sense: this.#hands.sense,
         at: this.store.getState().moment.at,
       }));
+    this.ear = new EarDesk(this.#meter, (act) => this.act(act));
     this.#hands = idleHands(hidden || lastReadInOhms(map) ? 'ohms' : 'tone');
     this.#now = new Date().toISOString();
     this.#known = this.#learn(map);
@@ -91,7 +94,9 @@ export class Prober {
       }),
       this.desk.store.subscribe((now, before) => this.#hearDesk(now.plan !== before.plan, now.alone)),
       handsFree.subscribe(() => this.#show()),
+      () => this.ear.end(),
     );
+    this.ear.onChange(() => this.#show());
     this.#hearLog();
     return () => {
       for (const end of this.#ends.splice(0)) end();
@@ -202,9 +207,10 @@ export class Prober {
       plan: this.#next.map === map ? this.#next.plan : null,
       open,
       inCircuit,
-      meter: this.#meter?.source ?? null,
+      meter: this.ear.listens ? null : (this.#meter?.source ?? null),
       clicks: hidden?.positions.length ?? null,
       pedals: keys.yes !== null || keys.no !== null,
+      ear: this.ear.scene,
     };
     return momentOf(scene, this.#hands, from);
   }
@@ -214,5 +220,6 @@ export class Prober {
     const { shown: before } = this.store.getState();
     const stands = before && standsIn(before, moment.map.structure) ? before : null;
     this.store.setState({ moment, shown: moment.task ?? stands, now: this.#now });
+    this.ear.asked(moment);
   }
 }

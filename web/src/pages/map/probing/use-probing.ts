@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { useJobState, useSession } from '../../../job/job-context.js';
+import type { EarDesk } from './ear-desk.js';
 import type { PlannerDesk } from './planner-desk.js';
 import { Prober } from './prober.js';
 
@@ -18,6 +19,7 @@ export interface Probing extends Moment {
   now: string;
   act: (act: Act) => void;
   desk: PlannerDesk;
+  earDesk: EarDesk;
 }
 
 /** The probing machine of the open job, for as long as the Map is shown. */
@@ -27,7 +29,15 @@ export function useProbing(): Probing {
   useEffect(() => prober.start(), [prober]);
   useLibrary(prober.desk);
   const { moment, shown, now } = useStore(prober.store);
-  return { ...moment, task: shown, busy: moment.task === null, now, act: prober.act, desk: prober.desk };
+  return {
+    ...moment,
+    task: shown,
+    busy: moment.task === null,
+    now,
+    act: prober.act,
+    desk: prober.desk,
+    earDesk: prober.ear,
+  };
 }
 
 /** Nothing is recognised before the list of positions is closed; while the server is away there are the ordinary kinds. */

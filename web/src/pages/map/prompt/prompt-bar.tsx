@@ -13,6 +13,7 @@ import { KeyButton } from '../../../controls/keys/key-button.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
+import { EarLine } from './ear-line.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
 
@@ -53,6 +54,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
         <EntryLine probing={probing} />
         <OhmsByTouch probing={probing} />
         <Foreshadow probing={probing} outlook={outlook} />
+        <EarLine probing={probing} />
       </div>
       <Answers probing={probing} />
     </section>

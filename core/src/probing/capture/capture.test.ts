@@ -1,0 +1,70 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { runs } from '../../testing/runs.js';
+import { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
+
+const LAG = { delayMs: 150, holdMs: 60 };
+
+/** What comes of signals: for each act the key that it answered, and why others answered nothing. */
+function told(signals: readonly CaptureSignal[]): { acts: string[]; asides: Aside[] } {
+  let state = idleCapture;
+  const [acts, asides]: [string[], Aside[]] = [[], []];
+  for (const signal of signals) {
+    const step = capture(state, signal, LAG);
+    if (step.act) acts.push(String(step.state.key));
+    if (step.aside) asides.push(step.aside);
+    state = step.state;
+  }
+  return { acts, asides };
+}
+const asked = (at: number, key: string | null): CaptureSignal => ({ kind: 'asked', at, key });
+const beep = (at: number, ms = 200): CaptureSignal[] => [
+  { kind: 'began', at },
+  { kind: 'ended', at: at + ms },
+];
+
+describe('what a beep answers', () => {
+  it.each<[string, CaptureSignal[], string[], Aside[]]>([
+    ['what is asked', [asked(0, 'a'), ...beep(1000)], ['a'], []],
+    ['each its own', [asked(0, 'a'), ...beep(1000), asked(1250, 'b'), ...beep(2500)], ['a', 'b'], []],
+    ['nothing where nothing is asked', [asked(0, null), ...beep(1000)], [], ['nothing-asked']],
+    // The leads touched at 850, before b was shown at 900.
+    ['not what came up after the touch', [asked(0, 'a'), asked(900, 'b'), ...beep(1000)], [], ['before-it-was-asked']],
+    ['not the next by the same touch', [asked(0, 'a'), { kind: 'began', at: 1000 }, asked(1010, 'b'), { kind: 'ended', at: 4000 }], ['a'], []],
+    ['not the next by a chatter', [asked(0, 'a'), ...beep(1000), asked(1010, 'b'), ...beep(1400)], ['a'], ['not-lifted']],
+    ['nothing after the microphone was lost in mid-tone', [asked(0, 'a'), { kind: 'lost', at: 500 }, ...beep(600)], [], ['before-it-was-asked']],
+  ])('%s', (_, signals, acts, asides) => expect(told(signals)).toEqual({ acts, asides })); // prettier-ignore
+
+  it('is one answer at most: none without a touch of its own, none for silence, none across what is asked', () => {
+    const step = fc.record({
+      gap: fc.integer({ min: 1, max: 900 }),
+      ask: fc.option(fc.constantFrom('a', 'b', 'c', null), { nil: undefined }),
+      ms: fc.integer({ min: 20, max: 800 }),
+    });
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 30 }), (steps) => {
+        let at = 0;
+        const signals = steps.flatMap(({ gap, ask, ms }): CaptureSignal[] => {
+          at += gap;
+          if (ask !== undefined) return [asked(at, ask)];
+          const from = at;
+          at += ms;
+          return beep(from, ms);
+        });
+        const tones = signals.filter(({ kind }) => kind === 'began').length;
+        const { acts, asides } = told(signals);
+        expect(acts.length + asides.length).toBe(tones);
+        expect(told(signals.filter(({ kind }) => kind !== 'began')).acts).toEqual([]);
+        // What is answered was asked before its leads touched, and nothing else was asked between.
+        let state = idleCapture;
+        for (const signal of signals) {
+          const before = state;
+          const next = capture(state, signal, LAG);
+          if (next.act) expect(signal.at - LAG.delayMs).toBeGreaterThanOrEqual(before.since);
+          state = next.state;
+        }
+      }),
+      { numRuns: runs(300) },
+    );
+  });
+});

@@ -1,0 +1,27 @@
+import { isHeldAsk } from '../task.js';
+import type { Moment } from '../moment.js';
+
+/**
+ * What a tone would answer now, as a key; null: the ear answers nothing here. It answers the touches of the Map and of the re-check, the
+ * leads held together and a single clip; while leads are held and the handle turns, the pedal says where it is.
+ */
+export function hearsFor({ task, hands, many, stepAt }: Moment): string | null {
+  if (hands.sense !== 'tone' || hands.typed !== '' || hands.picking) return null;
+  switch (task?.kind) {
+    case 'plan':
+      return task.plan.kind === 'check-meter' ? 'leads-together' : null;
+    case 'clips':
+      return task.change.touch.length === 1 ? `clip ${task.change.touch[0]} ${task.prompt?.id ?? ''}` : null;
+    case 'correct':
+      return `again ${task.reading.id}`;
+    case 'prompt':
+      if (isHeldAsk(task.prompt.ask)) return null;
+      return `prompt ${task.prompt.id} ${many ? stepAt : ''}`;
+    default:
+      return null;
+  }
+}
+
+/** Whether the pedal says 'the handle is there' and the tone, sounding or not, what is read there. */
+export const heldByEar = ({ task, hands }: Moment): boolean =>
+  hands.sense === 'tone' && task?.kind === 'prompt' && isHeldAsk(task.prompt.ask);

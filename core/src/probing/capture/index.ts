@@ -1,0 +1,3 @@
+export { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
+export { hearsFor, heldByEar } from './hears-for.js';
+export { probeNow } from './probe-now.js';

@@ -1,0 +1,77 @@
+import { lastCheckedMeter } from '@which-way/core/log';
+import { EAR_TEXT } from '@which-way/words/screens/parts/ear/ear';
+import { useState } from 'react';
+import { useStore } from 'zustand';
+import { PlainButton } from '../../../controls/plain-button.js';
+import { EarLevel } from '../../../parts/ear/ear-level.js';
+import { keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
+import { TeachEar } from '../../../parts/ear/teach-ear.js';
+import type { Probing } from '../probing/use-probing.js';
+
+/** Off until it is asked: the meter is heard, with a clear sign while it is. */
+export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
+  const { standing } = useStore(ear.listener.store);
+  const { aside } = useStore(ear.store);
+  const { name, beeperOhms } = lastCheckedMeter(map.log);
+  const taught = ear.knows(useTaughtEar(name));
+  const [teaching, setTeaching] = useState(false);
+  const begin = async (known: NonNullable<typeof taught>) => {
+    setTeaching(false);
+    act({ do: 'sense', sense: 'tone' });
+    await ear.begin(known);
+  };
+  const close = () => {
+    setTeaching(false);
+    ear.end();
+  };
+  const trouble = standing in EAR_TEXT.standing ? EAR_TEXT.standing[standing as 'refused'] : null;
+  if (standing === 'listening')
+    return (
+      <div
+        role="group"
+        aria-label={EAR_TEXT.listening}
+        className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1"
+      >
+        <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
+        <span className="font-semibold">{EAR_TEXT.listening}</span>
+        <EarLevel listener={ear.listener} />
+        <PlainButton look="quiet" onClick={() => ear.end()}>
+          {EAR_TEXT.stop}
+        </PlainButton>
+        <span role="status" className="text-small">
+          {aside ? EAR_TEXT.aside[aside] : EAR_TEXT.below(beeperOhms)}
+        </span>
+      </div>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <PlainButton
+        disabled={standing === 'opening'}
+        onClick={() => (taught ? void begin(taught) : setTeaching(true))}
+      >
+        {standing === 'opening' ? EAR_TEXT.opening : EAR_TEXT.listen}
+      </PlainButton>
+      {hands.sense === 'tone' && taught && (
+        <PlainButton look="quiet" onClick={() => setTeaching(true)}>
+          {EAR_TEXT.teachAgain}
+        </PlainButton>
+      )}
+      {trouble && !teaching && (
+        <span role="alert" className="text-small font-semibold text-brick">
+          {trouble}
+        </span>
+      )}
+      {teaching && (
+        <TeachEar
+          listener={ear.listener}
+          door={ear.door}
+          onTaught={(learnt) => {
+            keepTaughtEar(name, learnt);
+            void begin(learnt);
+          }}
+          onClose={close}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,42 @@
+/** What listening to the meter says. */
+export const EAR_TEXT = {
+  listen: 'Listen',
+  stop: 'Stop listening',
+  listening: 'Listening for the beeper',
+  level: 'Loudness',
+  opening: 'Opening the microphone …',
+  teachAgain: 'Teach it again',
+  teach: 'Teach it your beeper',
+  once: 'Half a minute, once per meter. Only this device listens; no sound is kept or sent.',
+  long: 'Hold the leads together for two seconds.',
+  short: 'On each click, touch the leads together, as briefly as you can.',
+  quick: 'Touch them together twice, as fast as you can.',
+  keys: 'If your meter beeps at its keys, press one now. If not, go on.',
+  begin: 'Begin',
+  next: 'Next',
+  heardIt: 'Heard',
+  learnt: (hertz: number, delay: number) =>
+    `Learnt: ${Math.round(hertz)} Hz, ${Math.round(delay)} ms behind the touch.`,
+  gap: (ms: number) => `Gaps shorter than ${Math.round(ms)} ms aren’t heard: flicker may be missed.`,
+  done: 'Start listening',
+  below: (ohms: number) => `A beep means below ${ohms} Ω. It says nothing of the contact’s resistance.`,
+  standing: {
+    refused: 'The microphone was refused. Allow it for this page in the browser, then try again.',
+    'no-microphone': 'No microphone was found. Plug one in, then try again.',
+    'not-here': 'The browser gives a microphone only on this computer itself or over HTTPS.',
+    unplugged: 'The microphone is gone. Listening has stopped.',
+    hidden: 'Listening stopped while the page was hidden.',
+    steady: 'A steady tone sounds like your beeper. Listening has stopped: find it, or use the keys.',
+  },
+  aside: {
+    'before-it-was-asked': 'That beep began before this was asked. Lift, then touch again.',
+    'not-lifted': 'Too soon after the last beep. Lift, wait a moment, touch again.',
+    'nothing-asked': 'A beep, but nothing is asked that it could answer.',
+  },
+  notTaught: {
+    'nothing-heard': 'No beep was heard. Move the meter nearer, then hold the leads together again.',
+    'not-one-pitch': 'What was heard has no steady pitch. Try again where it is quieter.',
+    'too-short': 'Those touches were as short as a key’s beep. Touch a little longer.',
+    'missed-a-touch': 'Not every click had a touch. Once more.',
+  },
+};
