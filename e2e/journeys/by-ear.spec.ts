@@ -1,10 +1,19 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
 import { createWriter, type JobEvent } from '@which-way/core/log';
 import { partitionFromGroups } from '@which-way/core/partition';
 import { simulatePattern } from '@which-way/core/simulated';
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { Bench } from '../at-the-bench.js';
+import { mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
 import type { Served } from '../served.js';
+
+const chromiumArguments = JSON.parse(
+  readFileSync(new URL('../chromium-arguments.json', import.meta.url), 'utf8'),
+) as string[];
 
 /** A practice switch with its positions said; the address of its Map. */
 async function practise(served: Served, terminals: number, ...settings: number[][][]): Promise<string> {
@@ -61,4 +70,109 @@ test('four lugs and two positions are mapped by beep and pedal alone, as heard',
   expect(answers).toContain('"source":"heard"');
   expect(answers).not.toContain('"source":"typed"');
   expect(pedals).toBeGreaterThan(0);
+});
+
+test('a practice switch is mapped without a key: silence counts after the time that was chosen', async ({
+  page,
+  served,
+}) => {
+  await page.goto(await practise(served, 3, [[0, 1]], [[0, 2]])); // prettier-ignore
+  await page.getByRole('button', { name: 'Listen' }).click();
+  const listening = page.getByRole('group', { name: 'Listening for the beeper' });
+  await listening.getByRole('combobox', { name: 'Silent after' }).click();
+  await page.getByRole('option', { name: '1.5 s without a beep' }).click();
+  await expect(page.getByText('The map is complete')).toBeVisible({ timeout: 60_000 });
+  // By ear the wiring is known, and nothing of how good the contacts are.
+  await page.getByRole('link', { name: 'See the truth table' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('changeover');
+});
+
+test('a microphone that is refused is said, and so is what listening needs', async ({ page, served }) => {
+  const address = await seedJob(
+    served,
+    'A lever from a lathe',
+    (newId) =>
+    mappedSwitch(newId, { labels: 'a b c', positions: [['UP', ''], ['DOWN', '']], unread: ['a-b at DOWN'] }), // prettier-ignore
+  );
+  await page.goto(address);
+  await page.getByRole('button', { name: 'Listen' }).click();
+  const lesson = page.getByRole('dialog', { name: 'Teach it your beeper' });
+  await expect(lesson).toContainText('Only this device listens; no sound is kept or sent.');
+  await lesson.getByRole('button', { name: 'Begin' }).click();
+  await expect(lesson.getByRole('alert')).toContainText(/microphone/);
+});
+
+/** A sound file: so many beeps of a pitch at known times, 16-bit mono. */
+function beepsAsWav(times: readonly number[], ms: number, hertz: number, seconds: number): Buffer {
+  const rate = 48_000;
+  const samples = new Int16Array(rate * seconds);
+  for (const time of times)
+    for (let at = 0; at < (rate * ms) / 1000; at += 1)
+      samples[Math.round((time * rate) / 1000) + at] = 9000 * Math.sin((2 * Math.PI * hertz * at) / rate);
+  const head = Buffer.alloc(44);
+  head.write('RIFF', 0);
+  head.writeUInt32LE(36 + samples.byteLength, 4);
+  head.write('WAVEfmt ', 8);
+  head.writeUInt32LE(16, 16);
+  head.writeUInt16LE(1, 20);
+  head.writeUInt16LE(1, 22);
+  head.writeUInt32LE(rate, 24);
+  head.writeUInt32LE(2 * rate, 28);
+  head.writeUInt16LE(2, 32);
+  head.writeUInt16LE(16, 34);
+  head.write('data', 36);
+  head.writeUInt32LE(samples.byteLength, 40);
+  return Buffer.concat([head, Buffer.from(samples.buffer)]);
+}
+
+test('forty beeps that come through the microphone are heard, each once', async ({ served }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'which-way-ear-'));
+  const times = Array.from({ length: 40 }, (_, at) => 8000 + 400 * at + 37 * (at % 3));
+  writeFileSync(join(folder, 'beeps.wav'), beepsAsWav(times, 160, 2400, 28));
+  const browser = await chromium.launch({
+    executablePath: process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [
+      ...chromiumArguments,
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-audio-capture=${join(folder, 'beeps.wav')}%noloop`,
+    ],
+  });
+  try {
+    const page = await browser.newPage();
+    const address = await seedJob(
+      served,
+      'A lever from a press',
+      (newId) =>
+      mappedSwitch(newId, { labels: 'a b', positions: [['UP', ''], ['DOWN', '']] }), // prettier-ignore
+    );
+    // Taught before, as this browser keeps it.
+    const taught = { pitchHz: 2400, level: 0.19, delayMs: 120, leastMs: 60, holdMs: 60 };
+    await page.addInitScript(
+      (kept) => localStorage.setItem('taught-ears', kept),
+      JSON.stringify({ state: { byMeter: { 'Handheld, 0.1 ohm': taught } }, version: 0 }),
+    );
+    await page.goto(served.base + address);
+    await page.getByRole('button', { name: 'Listen' }).click();
+    const listening = page.getByRole('group', { name: 'Listening for the beeper' });
+    await expect(listening).toBeVisible();
+    await listening.evaluate((group) => {
+      const mark = group.querySelector('[data-heard]');
+      const counted = window as unknown as { beeps: number };
+      counted.beeps = 0;
+      new MutationObserver((changes) => {
+        for (const { oldValue } of changes)
+          if (oldValue === 'no' && mark?.getAttribute('data-heard') === 'yes') counted.beeps += 1;
+      }).observe(mark as Element, {
+        attributes: true,
+        attributeFilter: ['data-heard'],
+        attributeOldValue: true,
+      });
+    });
+    await page.waitForTimeout(27_000);
+    expect(await page.evaluate(() => (window as unknown as { beeps: number }).beeps)).toBe(40);
+  } finally {
+    await browser.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
 });

@@ -3,21 +3,26 @@ import { describe, expect, it } from 'vitest';
 import { runs } from '../../testing/runs.js';
 import { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
 
-const LAG = { delayMs: 150, holdMs: 60 };
+const LAG = { delayMs: 150, holdMs: 60, dwellMs: null };
 
 /** What comes of signals: for each act the key that it answered, and why others answered nothing. */
-function told(signals: readonly CaptureSignal[]): { acts: string[]; asides: Aside[] } {
+function told(
+  signals: readonly CaptureSignal[],
+  lag: typeof LAG | { dwellMs: number } = LAG,
+): { acts: string[]; asides: Aside[] } {
   let state = idleCapture;
   const [acts, asides]: [string[], Aside[]] = [[], []];
   for (const signal of signals) {
-    const step = capture(state, signal, LAG);
-    if (step.act) acts.push(String(step.state.key));
+    const step = capture(state, signal, { ...LAG, ...lag });
+    if (step.act) acts.push(String(state.key));
     if (step.aside) asides.push(step.aside);
     state = step.state;
   }
   return { acts, asides };
 }
 const asked = (at: number, key: string | null): CaptureSignal => ({ kind: 'asked', at, key });
+const ticks = (from: number, to: number): CaptureSignal[] =>
+  Array.from({ length: Math.floor((to - from) / 50) }, (_, at) => ({ kind: 'tick', at: from + 50 * at }));
 const beep = (at: number, ms = 200): CaptureSignal[] => [
   { kind: 'began', at },
   { kind: 'ended', at: at + ms },
@@ -34,6 +39,16 @@ describe('what a beep answers', () => {
     ['not the next by a chatter', [asked(0, 'a'), ...beep(1000), asked(1010, 'b'), ...beep(1400)], ['a'], ['not-lifted']],
     ['nothing after the microphone was lost in mid-tone', [asked(0, 'a'), { kind: 'lost', at: 500 }, ...beep(600)], [], ['before-it-was-asked']],
   ])('%s', (_, signals, acts, asides) => expect(told(signals)).toEqual({ acts, asides })); // prettier-ignore
+
+  it.each<[string, CaptureSignal[], string[]]>([
+    ['after the time that was chosen and the lag, once', [asked(0, 'prompt 1'), ...ticks(0, 2100), ...ticks(2160, 6000)], ['prompt 1']],
+    ['not before', [asked(0, 'prompt 1'), ...ticks(0, 2100)], []],
+    ['not while it sounds', [asked(0, 'prompt 1'), { kind: 'began', at: 1000 }, ...ticks(1000, 6000)], ['prompt 1']],
+    ['not after a beep that was set aside', [asked(0, 'x'), asked(950, 'prompt 1'), ...beep(1000), ...ticks(1000, 6000)], []],
+    ['not of the leads together, nor of a clip', [asked(0, 'leads-together'), ...ticks(0, 6000), asked(6000, 'clip 3'), ...ticks(6000, 9000)], []],
+  ])('silence answers where a person chose to wait: %s', (_, signals, acts) =>
+    expect(told(signals, { dwellMs: 2000 }).acts).toEqual(acts),
+  ); // prettier-ignore
 
   it('is one answer at most: none without a touch of its own, none for silence, none across what is asked', () => {
     const step = fc.record({

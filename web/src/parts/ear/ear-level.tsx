@@ -20,7 +20,12 @@ export function EarLevel({ listener }: { listener: Listener }) {
           style={{ width: `${Math.round(100 * level)}%` }}
         />
       </span>
-      <span className={`font-semibold ${sounding ? 'text-teal' : 'invisible'}`}>{EAR_TEXT.heardIt}</span>
+      <span
+        data-heard={sounding ? 'yes' : 'no'}
+        className={`font-semibold ${sounding ? 'text-teal' : 'invisible'}`}
+      >
+        {EAR_TEXT.heardIt}
+      </span>
     </span>
   );
 }

@@ -1,5 +1,5 @@
 /** What the Map tells by ear; each sounds unlike a meter's beep: two soft notes, or a falling or rising pair. */
-export type Cue = 'joined' | 'none' | 'look-again' | 'contradiction' | 'done';
+export type Cue = 'joined' | 'none' | 'look-again' | 'contradiction' | 'done' | 'about-to-count-silence';
 
 /** Notes of a cue: hertz and seconds, one after another. */
 const NOTES: Record<Cue, readonly (readonly [hertz: number, seconds: number])[]> = {
@@ -15,6 +15,12 @@ const NOTES: Record<Cue, readonly (readonly [hertz: number, seconds: number])[]>
   contradiction: [
     [311, 0.12],
     [233, 0.2],
+  ],
+  'about-to-count-silence': [
+    [262, 0.15],
+    [294, 0.15],
+    [330, 0.15],
+    [370, 0.15],
   ],
   done: [
     [392, 0.09],

@@ -13,26 +13,34 @@ import {
 import type { Taught } from '@which-way/core/sense/ear';
 import { createStore } from 'zustand/vanilla';
 import { Listener } from '../../../parts/ear/listener.js';
+import { play } from '../../../parts/hands/sounds.js';
 import { microphone, type SoundDoor } from '../../../parts/ear/microphone.js';
 import { SIMULATED_BEEPER, SimulatedBeeper } from '../../../parts/ear/simulated-beeper.js';
 
 /** What a screen shows of what was heard last: nothing answered, and why. */
 interface EarHeard {
   aside: Aside | null;
+  /** How long nothing is heard until that counts as silent; null: the pedal says so. Chosen for the job that is open. */
+  dwellMs: number | null;
 }
 
 /** Simulated hands: how long they take to the next touch, and how long they touch. */
 const [REACH_MS, TOUCH_MS] = [700, 260];
+/** How often the time is looked at while silence counts, and how long before it counts it is told. */
+const [TICK_MS, RISE_MS] = [50, 600];
 
 /** Listens for the Map: what is heard answers what was asked when the leads touched. On a practice switch the beeper is simulated. */
 export class EarDesk {
   readonly listener = new Listener();
-  readonly store = createStore<EarHeard>(() => ({ aside: null }));
+  readonly store = createStore<EarHeard>(() => ({ aside: null, dwellMs: null }));
   #capture = idleCapture;
   #taught: Taught = SIMULATED_BEEPER;
   readonly #beeper: SimulatedBeeper | null;
   #hands: ReturnType<typeof setTimeout> | undefined;
   #lifted: ReturnType<typeof setTimeout> | undefined;
+  #clock: ReturnType<typeof setInterval> | undefined;
+  /** What the rising notes were played for. */
+  #rose: string | null = null;
   /** What the simulated hands are at. */
   #at: string | null = null;
 
@@ -81,11 +89,33 @@ export class EarDesk {
     this.#taught = taught;
     this.#capture = idleCapture;
     this.store.setState({ aside: null });
+    clearInterval(this.#clock);
+    this.#clock = setInterval(() => this.#tick(), TICK_MS);
     await this.listener.listen(this.door, taught, (signal) => this.#hear(signal));
     this.#changed();
   }
 
+  /** Waits so long for a beep from now on. */
+  waits(dwellMs: number | null): void {
+    this.store.setState({ dwellMs });
+  }
+
+  /** Silence that a person chose to count is told by rising notes before it counts. */
+  #tick(): void {
+    const { dwellMs } = this.store.getState();
+    if (!this.listens || dwellMs === null) return;
+    const at = this.listener.now();
+    const { key, since, sounding } = this.#capture;
+    const left = since + dwellMs + this.#taught.delayMs - at;
+    if (key !== null && !sounding && left > 0 && left <= RISE_MS && this.#rose !== key) {
+      this.#rose = key;
+      play('about-to-count-silence');
+    }
+    this.#hear({ kind: 'tick', at });
+  }
+
   end(): void {
+    clearInterval(this.#clock);
     clearTimeout(this.#hands);
     clearTimeout(this.#lifted);
     this.listener.stop();
@@ -108,11 +138,14 @@ export class EarDesk {
     const { act, aside } = this.#take(signal);
     if (signal.kind === 'began') this.store.setState({ aside });
     if (act) this.act(act);
-    else this.#changed();
+    else if (signal.kind !== 'tick') this.#changed();
   }
 
   #take(signal: CaptureSignal) {
-    const step = capture(this.#capture, signal, this.#taught);
+    const step = capture(this.#capture, signal, {
+      ...this.#taught,
+      dwellMs: this.store.getState().dwellMs,
+    });
     this.#capture = step.state;
     return step;
   }

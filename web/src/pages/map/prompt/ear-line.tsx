@@ -2,16 +2,20 @@ import { lastCheckedMeter } from '@which-way/core/log';
 import { EAR_TEXT } from '@which-way/words/screens/parts/ear/ear';
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { EarLevel } from '../../../parts/ear/ear-level.js';
 import { keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
 import { TeachEar } from '../../../parts/ear/teach-ear.js';
 import type { Probing } from '../probing/use-probing.js';
 
+/** Seconds without a beep that may count as silent; null: only a pedal says so. */
+const DWELLS = [null, 1.5, 2.5, 4] as const;
+
 /** Off until it is asked: the meter is heard, with a clear sign while it is. */
 export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
   const { standing } = useStore(ear.listener.store);
-  const { aside } = useStore(ear.store);
+  const { aside, dwellMs } = useStore(ear.store);
   const { name, beeperOhms } = lastCheckedMeter(map.log);
   const taught = ear.knows(useTaughtEar(name));
   const [teaching, setTeaching] = useState(false);
@@ -35,6 +39,16 @@ export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probin
         <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
         <span className="font-semibold">{EAR_TEXT.listening}</span>
         <EarLevel listener={ear.listener} />
+        <Pick
+          quiet
+          label={EAR_TEXT.silentAfter}
+          value={dwellMs === null ? '' : String(dwellMs / 1000)}
+          options={DWELLS.map((seconds) => ({
+            value: seconds === null ? '' : String(seconds),
+            text: EAR_TEXT.dwell(seconds),
+          }))}
+          onPick={(chosen) => ear.waits(chosen === '' ? null : Number(chosen) * 1000)}
+        />
         <PlainButton look="quiet" onClick={() => ear.end()}>
           {EAR_TEXT.stop}
         </PlainButton>

@@ -3,6 +3,8 @@ export const EAR_TEXT = {
   listen: 'Listen',
   stop: 'Stop listening',
   listening: 'Listening for the beeper',
+  silentAfter: 'Silent after',
+  dwell: (seconds: number | null) => (seconds === null ? 'the pedal' : `${seconds} s without a beep`),
   level: 'Loudness',
   opening: 'Opening the microphone …',
   teachAgain: 'Teach it again',
