@@ -8,3 +8,4 @@ export { simulatedSwitchSchema } from './simulated-schema.js';
 export { simulateKnown, type SimulatedSwitch } from './simulated-switch.js';
 export { withFault, withSurprises, type SurpriseKind } from './surprise.js';
 export { truthfulValues } from './truthful-hands.js';
+export { addBeep, addNoise, madeNoise, NOISES, RATE, silence } from './made-sound.js';

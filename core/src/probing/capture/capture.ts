@@ -40,7 +40,7 @@ export const idleCapture: Capture = {
 };
 
 /** Silence that a tone needs before it, beside what the beeper holds on: a contact that chatters is no new touch. */
-const LIFTED_MS = 250;
+const LIFTED_MS = 350;
 
 /** How late a beeper sounds, how long it holds on, and how long a person waits. */
 export interface Lag {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../switch/index.js';
 import { runs } from '../../testing/runs.js';
-import { addBeep, addNoise, madeNoise, NOISES, RATE, silence } from '../../testing/made-sound.js';
+import { addBeep, addNoise, madeNoise, NOISES, RATE, silence } from '../../simulated/made-sound.js';
 import {
   earFrame,
   FRAME_MS,
