@@ -6,7 +6,7 @@ const HEADINGS = {
   'Make safe': 'Make safe',
   'Tag wires': 'Terminals and handle',
   Map: 'Map',
-  'Truth table': /Truth table|pole|known|joins nothing|keys|switch/i,
+  'Truth table': /Truth table|pole|known|joins nothing|keys|switch|contact|selector|closed|in turn|joystick/i,
   Verify: /Verify|What it should do/,
   Match: /Match|What can take its place/,
 };

@@ -84,7 +84,7 @@ function wrongLugs(touches, seed) {
   return { wrong, taken };
 }
 
-export function benchEar({ note, atMost, atLeast, round }) {
+export function benchEar({ atMost, atLeast, round }) {
   const each = many(40, 200);
   const over = (decibels, seed) => NOISES.map((sort, at) => beeps(each, sort, decibels, seed + 10 * at));
   const total = NOISES.length * each;
@@ -94,11 +94,11 @@ export function benchEar({ note, atMost, atLeast, round }) {
   ]) {
     const all = over(decibels, 4000 + decibels);
     const found = all.reduce((sum, one) => sum + one.found, 0);
-    note('ear', `beeps heard at ${decibels} dB over five sorts of sound, of ${total}`, round(found / total, 3), 'share', atLeast(least)); // prettier-ignore
+    atLeast('ear', `beeps heard at ${decibels} dB over five sorts of sound, of ${total}`, round(found / total, 3), 'ratio', least); // prettier-ignore
     if (decibels !== 12) continue;
     const late = all.flatMap((one) => one.late).toSorted((a, b) => a - b);
-    note('ear', 'from the onset of a beep to its telling, 95th of a hundred', round(late[Math.floor(0.95 * late.length)], 0), 'ms', atMost(120)); // prettier-ignore
-    note('ear', 'beeps invented beside those', all.reduce((sum, one) => sum + one.more, 0), 'count', atMost(0)); // prettier-ignore
+    atMost('ear', 'from the onset of a beep to its telling, 95th of a hundred', round(late[Math.floor(0.95 * late.length)], 0), 'ms', 120); // prettier-ignore
+    atMost('ear', 'beeps invented beside those', all.reduce((sum, one) => sum + one.more, 0), '', 0); // prettier-ignore
   }
   const seconds = many(60, 720);
   const invented = NOISES.reduce((sum, sort, at) => {
@@ -106,7 +106,7 @@ export function benchEar({ note, atMost, atLeast, round }) {
     addNoise(sound, madeNoise(sort, 5000 + at, PITCH), LEVEL);
     return sum + heard(sound).length;
   }, 0);
-  note('ear', `beeps invented in ${(NOISES.length * seconds) / 60} minutes of sound as loud as a beep`, invented, 'count', atMost(0)); // prettier-ignore
+  atMost('ear', `beeps invented in ${(NOISES.length * seconds) / 60} minutes of sound as loud as a beep`, invented, '', 0); // prettier-ignore
   const { wrong, taken } = wrongLugs(10_000, 77);
-  note('ear', `booked on a wrong lug, of ${taken} beeps taken in 10,000 touches`, wrong, 'count', atMost(0));
+  atMost('ear', `booked on a wrong lug, of ${taken} beeps taken in 10,000 touches`, wrong, '', 0);
 }

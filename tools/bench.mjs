@@ -293,7 +293,7 @@ benchMatch({ note, atMost, round });
 benchFaults({ note, atMost, atLeast, round });
 benchCheck({ note, atMost, round }, casesPath);
 benchSystem({ note, atMost, round });
-benchEar({ note, atMost, atLeast, round });
+benchEar({ atMost, atLeast, round });
 note('all', 'the core', seconds(), 's');
 benchLoad({ note, atMost });
 await benchStore({ note, atMost, round });

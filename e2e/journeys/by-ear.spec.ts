@@ -147,7 +147,7 @@ test('forty beeps that come through the microphone are heard, each once', async 
       mappedSwitch(newId, { labels: 'a b', positions: [['UP', ''], ['DOWN', '']] }), // prettier-ignore
     );
     // Taught before, as this browser keeps it.
-    const taught = { pitchHz: 2400, level: 0.19, delayMs: 120, leastMs: 60, holdMs: 60 };
+    const taught = { pitchHz: 2400, level: 0.19, delayMs: 120, leastMs: 60, holdMs: 60, silentOhms: null };
     await page.addInitScript(
       (kept) => localStorage.setItem('taught-ears', kept),
       JSON.stringify({ state: { byMeter: { 'Handheld, 0.1 ohm': taught } }, version: 0 }),

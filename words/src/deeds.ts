@@ -52,6 +52,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'spring-answered': 'whether a position springs back',
   'source-named': 'a source and what it shares',
   'machine-looked': 'what the loads did',
+  'interlock-said': 'an interlock between switches',
   'machine-part-tried': 'a part that was tried',
   'machine-read': 'what was read of the dead machine',
   'part-tried': 'a load or a wire tried by itself',

@@ -21,8 +21,13 @@ export {
 export { CASES, type Case } from './kinds/before/cases.js';
 export { LOAD_SEEN } from './kinds/judge/load-seen.js';
 export { CONDUCTS, type Conducts } from './kinds/judge/machine-probed.js';
-export { deadReadsOf, loadsLookedOf, partsTriedOf, standingKey } from './machine-found.js';
-export { type LoadLooked, type MachinePlace, type SettingOfJob } from './kinds/several/found-out.js';
+export { deadReadsOf, loadsLookedOf, partsTriedOf } from './machine-found.js';
+export {
+  standingKey,
+  type LoadLooked,
+  type MachinePlace,
+  type SettingOfJob,
+} from './kinds/several/found-out.js';
 export { loadTiesOf, wireEndsOf } from './machine-wiring.js';
 export { asAnswered, restOf, restsUnsaid, springAnswersOf } from './rests.js';
 export { type SpringAnswer } from './kinds/tag/spring.js';

@@ -1,7 +1,12 @@
 import type { LoadId, SupplyId, WireId } from '../switch/index.js';
 import type { DeedKind, DeedOf } from './deed.js';
 import type { Conducts } from './kinds/judge/machine-probed.js';
-import type { LoadLooked, MachinePlace, SettingOfJob } from './kinds/several/found-out.js';
+import {
+  standingKey,
+  type LoadLooked,
+  type MachinePlace,
+  type SettingOfJob,
+} from './kinds/several/found-out.js';
 import type { JobEvent } from './event.js';
 import { compareEvents, liveEvents, type Log } from './log.js';
 import { newestOf } from './records.js';
@@ -13,15 +18,6 @@ const deedsInOrder = <Name extends DeedKind>(log: Log, kinds: readonly Name[]): 
     .flatMap((kind): JobEvent<DeedOf<Name>>[] => liveEvents(log, kind))
     .toSorted(compareEvents)
     .map(({ what }) => what);
-
-/** How switches and devices stand, by a name that does not hang on their order. */
-export const standingKey = (at: readonly SettingOfJob[]): string =>
-  at
-    .map((one) =>
-      one.of === 'switch' ? [one.job, one.setting].join(' ').trim() : `${one.device} ${one.state}`,
-    )
-    .toSorted()
-    .join();
 
 /** What loads were seen to do: the newest of each load and standing, whichever kind of event has it. */
 export const loadsLookedOf = (log: Log): (LoadLooked & { seen: NonNullable<LoadLooked['seen']> })[] =>

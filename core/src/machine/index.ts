@@ -25,6 +25,7 @@ export { contactsWithPart, laidPart, type LaidPart } from './power/part-contacts
 export { switchInMachine } from './power/switch-in-machine.js';
 export {
   combinationsOf,
+  isBarred,
   inCombinations,
   settingOf,
   standingsAt,

@@ -65,7 +65,7 @@ import {
   systemPartTried,
   systemProbed,
 } from './several/system.js';
-import { machineLooked, machinePartTried, machineRead } from './several/found-out.js';
+import { machineLooked, machinePartTried, machineRead, interlockSaid } from './several/found-out.js';
 import { springAnswered } from './tag/spring.js';
 import { sourceNamed } from './tag/source.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
@@ -163,4 +163,5 @@ export const KINDS = {
   'wire-laid': wireLaid,
   'clips-doubted': clipsDoubted,
   'ohms-asked': ohmsAsked,
+  'interlock-said': interlockSaid,
 } as const;

@@ -7,7 +7,7 @@ import { wiredTerminals, type InSetting } from '../power/in-setting.js';
 import { isNote } from '../power/meeting.js';
 import type { Powered } from '../power/power.js';
 import { powered } from '../power/settled.js';
-import { Contacts, settingOf, type Combination } from '../standing/combinations.js';
+import { Contacts, isBarred, settingOf, type Combination } from '../standing/combinations.js';
 import { makesBeforeOf, type InPlace, type MakesBefore } from '../standing/in-place.js';
 import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
 import type { Machine } from '../wiring/machine.js';
@@ -43,8 +43,13 @@ export interface Worked {
  * What can hurt: in every combination, and, of few enough, while one handle goes a step on and the others stand. With several handles
  * alike ones are told once; of one handle each setting and each step is told.
  */
-export function hazardsOf(worked: Worked): FoundHazard[] {
-  const { machine, combinations, results } = worked;
+export function hazardsOf(all: Worked): FoundHazard[] {
+  const { machine } = all;
+  // Where an interlock keeps the handles from standing so, nothing can hurt.
+  const may = all.combinations.map((one) => !isBarred(machine, one));
+  const combinations = all.combinations.filter((_, at) => may[at]);
+  const results = all.results.filter((_, at) => may[at]);
+  const worked = { ...all, combinations, results };
   const found = new Map<string, FoundHazard>();
   const alone = machine.handles.length === 1;
   const tell = (hazard: Hazard, combination: Combination, handle: number | null) => {

@@ -1,8 +1,8 @@
 import type { TerminalId } from '../../switch/index.js';
 import { leaksOf } from '../../verify/index.js';
 import { endKey, endsOf, type Circuit } from '../wiring/circuit.js';
-import { isReturn } from '../wiring/sources.js';
 import type { InSetting } from '../power/in-setting.js';
+import type { Powered } from '../power/power.js';
 import { readableOf } from '../wiring/handles.js';
 import type { Machine } from '../wiring/machine.js';
 import type { Hazard } from './hazard.js';
@@ -16,15 +16,10 @@ interface Leak {
   /** Its two sides; of the metal nothing. */
   sides: readonly [readonly number[], readonly number[]];
   ohms: number;
-  /** Whether it is known that the volts of the machine hurt; else nobody has said them. */
-  certain: boolean;
 }
 
-/** Leaks that were read on the switches of a machine whose volts hurt a hand, or may. */
-export function leaksIn({ handles, circuit }: Machine): Leak[] {
-  const live = circuit.supplies.filter((supply) => !isReturn(supply));
-  const certain = live.some(({ volts, current }) => volts !== null && volts > TOUCHED[current]);
-  if (!certain && live.every(({ volts }) => volts !== null)) return [];
+/** Leaks that were read on the switches of a machine. */
+export function leaksIn({ handles }: Machine): Leak[] {
   return readableOf(handles).flatMap(({ map, from }) => {
     const placeOf = new Map(map.structure.terminals.map(({ id }, at) => [id, from + at]));
     const metal = new Set(
@@ -36,9 +31,15 @@ export function leaksIn({ handles, circuit }: Machine): Leak[] {
       toFrame,
       sides: [side(red), side(black)],
       ohms: quantity.ohms,
-      certain,
     }));
   });
+}
+
+/** Whether a touch of what leaks from these places hurts; null: nobody has said the volts there. */
+function hurts({ nets, potentials }: Powered, places: readonly number[]): boolean | null {
+  const there = places.flatMap((place) => potentials.get(nets[place] as number) ?? []);
+  if (there.some(({ volts, current }) => volts !== null && volts > TOUCHED[current])) return true;
+  return there.some(({ volts }) => volts === null) ? null : false;
 }
 
 /**
@@ -53,8 +54,12 @@ export function leaksLive(
   const { nets, live } = known;
   const isLive = (place: number) => live.has(nets[place] as number);
   const held = new Set(circuit.supplies.map(({ id }) => nets[circuit.supplyNode.get(id) as number]));
-  return leaks.flatMap(({ toFrame, sides, ohms, certain }): Hazard[] => {
+  return leaks.flatMap(({ toFrame, sides, ohms }): Hazard[] => {
     const [one, other] = sides;
+    // Twelve volts beside the mains are twelve volts.
+    const hurt = hurts(known, sides.flat().filter(isLive));
+    if (hurt === false) return [];
+    const certain = hurt === true;
     if (toFrame) {
       const on = sides.flat().filter(isLive);
       return on.length > 0 ? [{ kind: 'leak-to-frame', setting, places: on, ohms, certain }] : [];

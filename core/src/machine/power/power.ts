@@ -17,6 +17,14 @@ export interface Powered {
   /** Nets by node, and which of them are live. */
   nets: Partition;
   live: ReadonlySet<number>;
+  /** Of live nets, what lies on them; of each loop that reaches one. */
+  potentials: ReadonlyMap<number, readonly Potential[]>;
+}
+
+/** What a live net is at against its return; volts null where nobody has said those of its source. */
+export interface Potential {
+  current: Supply['current'];
+  volts: number | null;
 }
 
 /** A fault of the machine besides its contacts, for a trial. */
@@ -74,9 +82,11 @@ export function poweredOnce(
     const volts = netVoltages(held, conductances);
     return { loop, held, volts, highest: Math.max(0, ...[...held.values()].map(sizeOf)) };
   });
-  const live = new Set<number>();
-  for (const { volts, highest } of passes)
-    for (const [net, at] of volts) if (sizeOf(at) > 0.05 * highest) live.add(net);
+  const potentials = new Map<number, Potential[]>();
+  for (const pass of passes)
+    for (const [net, at] of pass.volts)
+      if (sizeOf(at) > 0.05 * pass.highest)
+        potentials.set(net, [...(potentials.get(net) ?? []), potentialIn(pass, sizeOf(at), figures)]);
   const signals = signalsIn(circuit, nets, fault.dead);
   const loads = new Map(
     circuit.loads.map((load): [LoadId, LoadState] => {
@@ -86,7 +96,15 @@ export function poweredOnce(
       return [load.id, fault.dead?.has(load.id) ? deadState(state, load) : state];
     }),
   );
-  return { loads, meetings, nets, live };
+  return { loads, meetings, nets, live: new Set(potentials.keys()), potentials };
+}
+
+/** What a net of a loop is at; where not all volts of the machine are said, those of this loop by the share that it has. */
+function potentialIn({ loop: { current, poles } }: Pass, size: number, figures: boolean): Potential {
+  const fed = poles.filter((pole) => !isReturn(pole));
+  if (figures) return { current, volts: size };
+  const said = fed.every(({ volts }) => volts !== null);
+  return { current, volts: said ? size * Math.max(...fed.map(({ volts }) => volts ?? 0)) : null };
 }
 
 /** What is solved by itself: the poles of sources that share a reference, of one sort of current. */

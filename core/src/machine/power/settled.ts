@@ -129,8 +129,7 @@ class Settling {
     const loads = new Map(
       this.circuit.loads.map(({ id }) => [id, this.#state(id, { ways, held, shown, isSteady: first.length > 0 })]),
     ); // prettier-ignore
-    const { nets, live } = this.at(shown);
-    return { loads, nets, live, meetings: this.#meetings([...ways, ...held]) };
+    return { ...this.at(shown), loads, meetings: this.#meetings([...ways, ...held]) };
   }
 
   /** Whether no interlock forbids that all of these are pulled in. */

@@ -26,6 +26,13 @@ export const standingsAt = ({ handles }: Machine, combination: Combination): Set
 export const settingOf = (machine: Machine, combination: Combination): SettingId =>
   standingKey(standingsAt(machine, combination)) as SettingId;
 
+/** Whether an interlock keeps the handles from standing so. */
+export function isBarred(machine: Machine, combination: Combination): boolean {
+  if (machine.barred.length === 0) return false;
+  const here = new Set(standingsAt(machine, combination).map((one) => standingKey([one])));
+  return machine.barred.some((at) => at.every((one) => here.has(standingKey([one]))));
+}
+
 /**
  * All combinations of those handles that are `turned`, the others standing as they do; null: more than MOST_COMBINATIONS, so that
  * somebody has to choose which are turned. The last handle changes fastest.

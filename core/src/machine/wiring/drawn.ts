@@ -90,6 +90,7 @@ export const drawnMachine = (drawn: Drawn, map: SwitchMap): Machine => ({
   handles: handlesOf([{ job: null, map }], []),
   sameAs: new Map(),
   loose: [],
+  barred: [],
 });
 
 /** Contacts that are known in full: `1-2 3-4`. */

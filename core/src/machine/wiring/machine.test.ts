@@ -18,6 +18,8 @@ import {
   inCombinations,
   settingOf,
   hazardsOf,
+  isBarred,
+  standingsAt,
   type Combination,
   type InPlace,
   type Machine,
@@ -242,5 +244,31 @@ describe('what can hurt in a system', () => {
     expect(found).toMatchObject([
       { handle: 0, times: 2, hazard: { kind: 'short-in-passing', certain: false } },
     ]);
+  });
+
+  it('cannot be where an interlock keeps the handles from standing so, whatever else stands', () => {
+    // Two breakers of one line, one to each pole; a third switch beside them.
+    const { machine } = builtHouse({
+      switches: {
+        one: { size: 2, settings: ['', '1-2'], wires: '1>L 2>other.1' },
+        other: { size: 2, settings: ['', '1-2'], wires: '2>N' },
+        fan: { size: 2, settings: ['', '1-2'], wires: '1>L 2>fan.1' },
+      },
+      loads: { fan: {} },
+    });
+    const shorts = (given: Machine) =>
+      hazardsIn(given).filter(({ hazard }) => hazard.kind === 'short').map(({ times }) => times); // prettier-ignore
+    expect(shorts(machine)).toEqual([2]);
+    const both = allOf(machine).find((one) =>
+      machine.handles.every((handle, at) => one[at] === handle.settings[1]),
+    );
+    const barred = [standingsAt(machine, both as Combination).slice(0, 2)];
+    expect(shorts({ ...machine, barred })).toEqual([]);
+    // Of the third switch an interlock with one of them says nothing of both.
+    expect(shorts({ ...machine, barred: [standingsAt(machine, both as Combination).slice(1)] })).toEqual([1]);
+    const [free, kept] = [machine, { ...machine, barred }].map(
+      (one) => allOf(one).filter((combination) => isBarred(one, combination)).length,
+    );
+    expect([free, kept]).toEqual([0, 2]);
   });
 });

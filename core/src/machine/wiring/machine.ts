@@ -7,6 +7,7 @@ import {
   type Log,
   membersOf,
   recordsOf,
+  type SettingOfJob,
   type Supply,
   type SystemDevice,
   type SystemPoint,
@@ -25,6 +26,8 @@ export interface Machine {
   sameAs: ReadonlyMap<string, string>;
   /** Wires that end elsewhere, and pins, of which nobody has said what they go to. */
   loose: readonly SystemPoint[];
+  /** How switches cannot stand together: an interlock keeps them from it. */
+  barred: readonly (readonly SettingOfJob[])[];
 }
 
 const plain = (text: string): string => text.trim().toLowerCase();
@@ -93,7 +96,8 @@ function laidAround(handles: readonly MachineHandle[], joins: Log | null): Machi
     halfSaid: halfSaidOf(loads.one, leads, nodes.endNode, capped),
     owner: handles.flatMap((handle, at) => Array.from({ length: handle.size }, () => at)),
   };
-  return { circuit, handles, sameAs, loose };
+  const barred = joins ? recordsOf(joins, 'interlock-said').map(({ at }) => at) : [];
+  return { circuit, handles, sameAs, loose, barred };
 }
 
 /** The sources that the jobs and the log of the machine name, their poles as those that stand for them. */

@@ -25,6 +25,7 @@ import { SourcesAsked } from '../../parts/sources/sources-asked.js';
 import { AddToSystem } from './add-to-system.js';
 import { Faults, type WaysOut } from './faults.js';
 import { Hazards } from './hazards.js';
+import { Interlocks } from './interlocks.js';
 import { LoadsTable } from './loads-table.js';
 import { HandleCard } from './handle-card.js';
 import { LooseEnds } from './loose-ends.js';
@@ -229,6 +230,7 @@ function Does({ view, names, members, facts, onFacts, still, onStill }: DoesProp
           </fieldset>
         )}
         <Hazards {...{ view, names }} />
+        <Interlocks {...{ view, names }} />
         <SourcesAsked
           supplies={machine.circuit.supplies}
           named={namedIn(log, members)}

@@ -4,6 +4,8 @@ import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { DialogPanel } from '../../controls/dialog-panel.js';
 import { PlainButton } from '../../controls/plain-button.js';
+import { Pick } from '../../controls/fields/pick.js';
+import { TRIED_OHMS, type TaughtEar } from './taught-ears.js';
 import { EarLevel } from './ear-level.js';
 import type { Listener } from './listener.js';
 import type { SoundDoor } from './microphone.js';
@@ -16,7 +18,7 @@ const [CLICKS, BETWEEN_MS] = [3, 2000];
 interface TeachEarProps {
   listener: Listener;
   door: SoundDoor;
-  onTaught: (taught: Taught) => void;
+  onTaught: (taught: TaughtEar) => void;
   onClose: () => void;
 }
 
@@ -31,6 +33,7 @@ export function TeachEar({ listener, door, onTaught, onClose }: TeachEarProps) {
   const { standing } = useStore(listener.store);
   const [at, setAt] = useState<Part | null>(null);
   const [found, setFound] = useState<Taught | null>(null);
+  const [silentOhms, setSilentOhms] = useState<number | null>(null);
   const [wrong, setWrong] = useState<NotTaught | null>(null);
   const lesson = useRef(nothingYet());
   const part = useRef<Part | null>(null);
@@ -75,7 +78,7 @@ export function TeachEar({ listener, door, onTaught, onClose }: TeachEarProps) {
   return (
     <DialogPanel open onOpenChange={(open) => !open && onClose()} title={EAR_TEXT.teach}>
       <div className="grid gap-4 pt-3">
-        {at ? (
+        {at && standing === 'teaching' ? (
           <>
             <p className="text-large font-semibold" aria-live="polite">
               {PARTS.indexOf(at) + 1}/{PARTS.length} {EAR_TEXT[at]}
@@ -89,7 +92,21 @@ export function TeachEar({ listener, door, onTaught, onClose }: TeachEarProps) {
           <>
             <p className="text-large font-semibold">{EAR_TEXT.learnt(found.pitchHz, found.delayMs)}</p>
             <p>{EAR_TEXT.gap(found.holdMs)}</p>
-            <PlainButton look="strong" className="justify-self-start" onClick={() => onTaught(found)}>
+            <p>{EAR_TEXT.tryResistors}</p>
+            <Pick
+              label={EAR_TEXT.smallestSilent}
+              value={silentOhms === null ? '' : String(silentOhms)}
+              options={[
+                { value: '', text: EAR_TEXT.noneTried },
+                ...TRIED_OHMS.map((ohms) => ({ value: String(ohms), text: `${ohms} Ω` })),
+              ]}
+              onPick={(chosen) => setSilentOhms(chosen === '' ? null : Number(chosen))}
+            />
+            <PlainButton
+              look="strong"
+              className="justify-self-start"
+              onClick={() => onTaught({ ...found, silentOhms })}
+            >
               {EAR_TEXT.done}
             </PlainButton>
           </>

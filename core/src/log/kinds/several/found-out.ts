@@ -22,6 +22,7 @@ import type {
   WireId,
 } from '../../../switch/index.js';
 import { defineKind } from '../define-kind.js';
+import { newest } from '../keeps.js';
 import { LOAD_SEEN } from '../judge/load-seen.js';
 import { CONDUCTS } from '../judge/machine-probed.js';
 import { DEVICE_PINS, DEVICE_STATES } from './system.js';
@@ -35,6 +36,15 @@ const settingOfJobSchema = tagged('of', {
 });
 /** How one switch or device of a machine stands. */
 export type SettingOfJob = TypeOf<typeof settingOfJobSchema>;
+
+/** How switches and devices stand, by a name that does not hang on their order. */
+export const standingKey = (at: readonly SettingOfJob[]): string =>
+  at
+    .map((one) =>
+      one.of === 'switch' ? [one.job, one.setting].join(' ').trim() : `${one.device} ${one.state}`,
+    )
+    .toSorted()
+    .join();
 
 const machinePlaceSchema = tagged('at', {
   terminal: { job: job(), terminal: id<TerminalId>() },
@@ -50,6 +60,24 @@ const standsSo = () =>
     'How every switch and device stood.',
     list(settingOfJobSchema, { minItems: 1, maxItems: MOST_HANDLES }),
   );
+
+export const interlockSaid = defineKind('interlock-said', {
+  says: 'that an interlock keeps switches from standing so together, or does not; the newest of each such standing counts',
+  fields: {
+    at: says(
+      'How they cannot stand together.',
+      list(settingOfJobSchema, { minItems: 2, maxItems: MOST_HANDLES }),
+    ),
+    keeps: flag,
+  },
+  undo: ['system'],
+  reading: 'extends',
+  keeps: newest(
+    null,
+    ({ at }: { at: SettingOfJob[]; keeps: boolean }) => standingKey(at),
+    ({ keeps }) => keeps,
+  ),
+});
 
 const loadLookedSchema = object({
   at: standsSo(),

@@ -15,6 +15,7 @@ import { createStore } from 'zustand/vanilla';
 import { Listener } from '../../../parts/ear/listener.js';
 import { play } from '../../../parts/hands/sounds.js';
 import { microphone, type SoundDoor } from '../../../parts/ear/microphone.js';
+import type { TaughtEar } from '../../../parts/ear/taught-ears.js';
 import { SIMULATED_BEEPER, SimulatedBeeper } from '../../../parts/ear/simulated-beeper.js';
 
 /** What a screen shows of what was heard last: nothing answered, and why. */
@@ -77,7 +78,7 @@ export class EarDesk {
   }
 
   /** What it can listen with now: the simulated beeper is known, a real one has to be taught. */
-  knows(taught: Taught | null): Taught | null {
+  knows(taught: TaughtEar | null): TaughtEar | null {
     return this.#beeper ? SIMULATED_BEEPER : taught;
   }
 

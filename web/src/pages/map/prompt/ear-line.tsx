@@ -5,7 +5,7 @@ import { useStore } from 'zustand';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { EarLevel } from '../../../parts/ear/ear-level.js';
-import { keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
+import { beepsBelow, keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
 import { TeachEar } from '../../../parts/ear/teach-ear.js';
 import type { Probing } from '../probing/use-probing.js';
 
@@ -16,7 +16,7 @@ const DWELLS = [null, 1.5, 2.5, 4] as const;
 export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
   const { standing } = useStore(ear.listener.store);
   const { aside, dwellMs } = useStore(ear.store);
-  const { name, beeperOhms } = lastCheckedMeter(map.log);
+  const { name } = lastCheckedMeter(map.log);
   const taught = ear.knows(useTaughtEar(name));
   const [teaching, setTeaching] = useState(false);
   const begin = async (known: NonNullable<typeof taught>) => {
@@ -53,7 +53,7 @@ export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probin
           {EAR_TEXT.stop}
         </PlainButton>
         <span role="status" className="text-small">
-          {aside ? EAR_TEXT.aside[aside] : EAR_TEXT.below(beeperOhms)}
+          {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
         </span>
       </div>
     );

@@ -21,7 +21,7 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { EXPECTED_SOURCES_TEXT } from '@which-way/words/screens/pages/verify/expected/expected-sources';
 import { TextLines } from '../../../controls/fields/text-input.js';
 
-/** So few kinds stand in sight, each one tap away. */
+/** So many kinds stand in sight, each one tap away: the plainest first, whatever was read. */
 const FEW_KINDS = 3;
 
 /** The same switch before it was worked on, as what it should do now. */
@@ -58,10 +58,10 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
   };
   return (
     <>
-      {kinds.length > 0 && kinds.length <= FEW_KINDS && (
+      {kinds.length > 0 && (
         <div className="flex flex-wrap items-center gap-2">
           {EXPECTED_SOURCES_TEXT.itShouldBeA}
-          {kinds.map((kind) => {
+          {kinds.slice(0, FEW_KINDS).map((kind) => {
             const name = kindWords(kind.kind, kind.poles, kind.ways);
             return (
               <PlainButton key={name} onClick={() => onSet(expectedKind(map, kind, name))}>
@@ -69,23 +69,23 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
               </PlainButton>
             );
           })}
+          {kinds.length > FEW_KINDS && (
+            <Pick
+              quiet
+              label={EXPECTED_SOURCES_TEXT.anOrdinaryKind}
+              placeholder={EXPECTED_SOURCES_TEXT.itShouldBeA2}
+              value=""
+              options={kinds.slice(FEW_KINDS).map((kind, at) => ({
+                value: String(at + FEW_KINDS),
+                text: kindWords(kind.kind, kind.poles, kind.ways),
+              }))}
+              onPick={(at) => {
+                const kind = kinds[Number(at)];
+                if (kind) onSet(expectedKind(map, kind, kindWords(kind.kind, kind.poles, kind.ways)));
+              }}
+            />
+          )}
         </div>
-      )}
-      {kinds.length > FEW_KINDS && (
-        <Pick
-          quiet
-          label={EXPECTED_SOURCES_TEXT.anOrdinaryKind}
-          placeholder={EXPECTED_SOURCES_TEXT.itShouldBeA2}
-          value=""
-          options={kinds.map((kind, at) => ({
-            value: String(at),
-            text: kindWords(kind.kind, kind.poles, kind.ways),
-          }))}
-          onPick={(at) => {
-            const kind = kinds[Number(at)];
-            if (kind) onSet(expectedKind(map, kind, kindWords(kind.kind, kind.poles, kind.ways)));
-          }}
-        />
       )}
       <div className="flex flex-wrap items-start gap-3">
         <FromAnotherJob onSet={onSet} />

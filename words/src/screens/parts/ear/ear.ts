@@ -20,6 +20,10 @@ export const EAR_TEXT = {
   learnt: (hertz: number, delay: number) =>
     `Learnt: ${Math.round(hertz)} Hz, ${Math.round(delay)} ms behind the touch.`,
   gap: (ms: number) => `Gaps shorter than ${Math.round(ms)} ms aren’t heard: flicker may be missed.`,
+  tryResistors:
+    'Have you resistors from 10 to 200 Ω? Touch the leads across each: which is the smallest that stays silent?',
+  smallestSilent: 'Smallest that stayed silent',
+  noneTried: 'none tried',
   done: 'Start listening',
   below: (ohms: number) => `A beep means below ${ohms} Ω. It says nothing of the contact’s resistance.`,
   standing: {
