@@ -80,7 +80,7 @@ test('a practice switch is mapped without a key: silence counts after the time t
   await page.getByRole('button', { name: 'Listen' }).click();
   const listening = page.getByRole('group', { name: 'Listening for the beeper' });
   await listening.getByRole('combobox', { name: 'Silent after' }).click();
-  await page.getByRole('option', { name: '1.5 s without a beep' }).click();
+  await page.getByRole('option', { name: 'Silent after 1.5 s' }).click();
   await expect(page.getByText('The map is complete')).toBeVisible({ timeout: 60_000 });
   // By ear the wiring is known, and nothing of how good the contacts are.
   await page.getByRole('link', { name: 'See the truth table' }).click();

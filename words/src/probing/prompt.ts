@@ -66,7 +66,7 @@ export function promptWords(
       return {
         ...words,
         big: held ? `Handle to ${name}` : `Touch ${name}`,
-        small: `${words.big}. ${words.small}`,
+        small: `${words.big}. ${words.small.charAt(0).toUpperCase()}${words.small.slice(1)}`,
       };
     }
     return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };

@@ -13,7 +13,7 @@ export function EarLevel({ listener }: { listener: Listener }) {
         aria-valuemin={0}
         aria-valuemax={100}
         aria-valuenow={Math.round(100 * level)}
-        className="h-3 w-28 overflow-hidden rounded-full border border-line bg-sheet"
+        className="h-3 w-28 overflow-hidden max-sm:w-14 rounded-full border border-line bg-sheet"
       >
         <span
           className={`block h-full ${sounding ? 'bg-teal' : 'bg-quiet'}`}
@@ -22,7 +22,7 @@ export function EarLevel({ listener }: { listener: Listener }) {
       </span>
       <span
         data-heard={sounding ? 'yes' : 'no'}
-        className={`font-semibold ${sounding ? 'text-teal' : 'invisible'}`}
+        className={`font-semibold ${sounding ? 'text-teal' : 'invisible max-sm:hidden'}`}
       >
         {EAR_TEXT.heardIt}
       </span>

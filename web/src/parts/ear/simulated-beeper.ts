@@ -2,7 +2,14 @@ import type { SoundDoor } from './microphone.js';
 import type { TaughtEar } from './taught-ears.js';
 
 /** A beeper that ships with the program: a tone behind the door of the microphone, heard by nobody but the ear. */
-export const SIMULATED_BEEPER: TaughtEar = { pitchHz: 2700, level: 0.14, delayMs: 80, leastMs: 60, holdMs: 60, silentOhms: 50 };
+export const SIMULATED_BEEPER: TaughtEar = {
+  pitchHz: 2700,
+  level: 0.14,
+  delayMs: 80,
+  leastMs: 60,
+  holdMs: 60,
+  silentOhms: 50,
+};
 
 /** Milliseconds from a touch to the beep. */
 const DELAY_MS = 60;

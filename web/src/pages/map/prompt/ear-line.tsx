@@ -34,10 +34,10 @@ export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probin
       <div
         role="group"
         aria-label={EAR_TEXT.listening}
-        className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1"
+        className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1 max-sm:flex-nowrap max-sm:gap-x-2 max-sm:px-2"
       >
         <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
-        <span className="font-semibold">{EAR_TEXT.listening}</span>
+        <span className="font-semibold max-sm:hidden">{EAR_TEXT.listening}</span>
         <EarLevel listener={ear.listener} />
         <Pick
           quiet
@@ -52,7 +52,7 @@ export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probin
         <PlainButton look="quiet" onClick={() => ear.end()}>
           {EAR_TEXT.stop}
         </PlainButton>
-        <span role="status" className="text-small">
+        <span role="status" className={`text-small ${aside ? '' : 'max-sm:hidden'}`}>
           {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
         </span>
       </div>

@@ -1,10 +1,10 @@
 /** What listening to the meter says. */
 export const EAR_TEXT = {
   listen: 'Listen',
-  stop: 'Stop listening',
+  stop: 'Stop',
   listening: 'Listening for the beeper',
   silentAfter: 'Silent after',
-  dwell: (seconds: number | null) => (seconds === null ? 'the pedal' : `${seconds} s without a beep`),
+  dwell: (seconds: number | null) => (seconds === null ? 'Silent: the pedal' : `Silent after ${seconds} s`),
   level: 'Loudness',
   opening: 'Opening the microphone …',
   teachAgain: 'Teach it again',
