@@ -168,6 +168,31 @@ const inOrder = (skip) => (model, ranked, found) => {
 
 const mean = (list) => list.reduce((sum, one) => sum + one, 0) / Math.max(1, list.length);
 
+/** How it fares where 3 looks in 100 are told wrong, and whether the chance that it states is the chance that it is right. */
+function wrongLooks(area, run, { atMost, atLeast, round }) {
+  const random = seededRandom(3);
+  const wanted = many(1500, 10_000);
+  const wrong = [];
+  while (wrong.length < wanted) wrong.push(...run(nextTest, () => random() < 0.03));
+  atLeast(
+    area,
+    'right with 3 % wrong looks',
+    round(mean(wrong.map(({ right }) => Number(right))), 4),
+    'ratio',
+    0.99,
+  );
+  atMost(
+    area,
+    `points between the chance that is stated and how often it is right, of ${wrong.length} runs with 3 % wrong looks`,
+    round(
+      100 * Math.abs(mean(wrong.map(({ stated }) => stated)) - mean(wrong.map(({ right }) => Number(right)))),
+      2,
+    ),
+    'points',
+    2,
+  );
+}
+
 /** Notes what it takes. */
 export function benchFaults({ note, atMost, atLeast, round }) {
   const all = circuits();
@@ -207,26 +232,6 @@ export function benchFaults({ note, atMost, atLeast, round }) {
       'ratio',
     );
   }
-  const random = seededRandom(3);
-  const wanted = many(1500, 10_000);
-  const wrong = [];
-  while (wrong.length < wanted) wrong.push(...run(nextTest, () => random() < 0.03));
-  atLeast(
-    area,
-    'right with 3 % wrong looks',
-    round(mean(wrong.map(({ right }) => Number(right))), 4),
-    'ratio',
-    0.99,
-  );
-  atMost(
-    area,
-    `points between the chance that is stated and how often it is right, of ${wrong.length} runs with 3 % wrong looks`,
-    round(
-      100 * Math.abs(mean(wrong.map(({ stated }) => stated)) - mean(wrong.map(({ right }) => Number(right)))),
-      2,
-    ),
-    'points',
-    2,
-  );
+  wrongLooks(area, run, { atMost, atLeast, round });
   note(area, 'a hunt, all its rankings together', round(took / ours.length), 'ms');
 }
