@@ -132,6 +132,7 @@ const DOES: [string, Drawn, string, string][] = [
   ['half wave: half of its power', HALF, '1-2', 'part 50'],
   ['half wave on DC: all or nothing, by the diode', { ...HALF, supplies: { mains: { kind: '+', volts: 230, current: 'DC' }, return: { kind: '0', volts: null, current: 'DC' } } }, '1-2', 'not-known'],
   ['a shaded pole', SHADED, '1-2', 'full'],
+  ['a universal motor through a diode', { ...SHADED, loads: motor('universal', { diode: true }) }, '1-2', 'part 50'],
   ['a shaded pole on DC hums', { ...SHADED, supplies: { mains: { kind: '+', volts: 230, current: 'DC' }, return: { kind: '0', volts: null, current: 'DC' } } }, '1-2', 'stalled'],
   ['an alternator on its battery, and the lamp', ISOLATOR, '1-2', 'full full'],
 ]; // prettier-ignore
@@ -152,6 +153,10 @@ const HURTS: [string, Drawn, DrawnSetting[], boolean | null, string[]][] = [
   ['one that stays fed', SPLIT, ['', '1-2-3'], false, ['start-stays motor']],
   ['a reversible motor with its start winding dead both ways', REVERSIBLE, ['1-2', '', '1-2'], false, ['no-start motor']],
   ['with it alive one way: it was fed once, and starts there', REVERSIBLE, ['1-2-3 4-5', '', '1-2-4 3-5'], false, []],
+  ['a shaded pole through a diode', { ...SHADED, loads: motor('shaded-pole', { diode: true }) }, ['', '1-2'], false, ['half-wave motor']],
+  ['a transformer through a diode', { ...SHADED, loads: { motor: { kind: 'electronics', volts: 230, diode: true } as Partial<Load> } }, ['', '1-2'], false, ['half-wave motor']],
+  ['a universal motor through a diode: it runs slower', { ...SHADED, loads: motor('universal', { diode: true }) }, ['', '1-2'], false, []],
+  ['a heater through a diode', HALF, ['', '1-2'], false, []],
   ['the battery isolated under the alternator', ISOLATOR, ['1-2', ''], false, ['left-open alternator']],
   ['from battery 1 to 2 with a gap', ISOLATOR, ['1-2', '2-3'], false, ['left-open-in-passing alternator']],
   ['from battery 1 to 2, not known', ISOLATOR, ['1-2', '2-3'], null, ['left-open-in-passing not known alternator']],

@@ -113,6 +113,8 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
       return hazard.certain
         ? `${name} starts by itself when power comes back after a cut. Use a start button and a holding contact.`
         : `${name} starts by itself after a power cut if the handle stays there. Say under Terminals whether it springs back.`;
+    case 'half-wave':
+      return `${name} is fed through a diode: half a wave saturates its iron, and it overheats and burns out.`;
     case 'chatters':
       return `${name} switches itself off again and again: a contact of its own cuts off its coil.`;
     case 'no-start':

@@ -43,6 +43,8 @@ export type Hazard =
   | { kind: 'start-stays'; setting: SettingId; load: LoadId; certain: boolean }
   /** A coil starts a motor where the handle rests: after a power cut it starts by itself. */
   | { kind: 'restarts'; setting: SettingId; load: LoadId; certain: boolean }
+  /** Half a wave on a winding that is made for both: its iron saturates. */
+  | { kind: 'half-wave'; setting: SettingId; load: LoadId }
   /** A coil that its own contact cuts off. */
   | { kind: 'chatters'; setting: SettingId; load: LoadId }
   /** A start winding is fed in no setting in which the motor is: it hums, and turns either way when pushed. */

@@ -16,7 +16,7 @@ import type { Hazard } from './hazard.js';
 import { chattering, restarting } from './coils.js';
 import { leaksIn, leaksLive } from './leaks.js';
 import { hasToStayClosed, inTheGap, leftOpen } from './left-open.js';
-import { fedTogether, neverStarted, startStays, wronglyWound } from './windings.js';
+import { fedTogether, halfFed, neverStarted, startStays, wronglyWound } from './windings.js';
 
 /** A hazard, where it was found first, and in how many combinations or steps it is. */
 export interface FoundHazard {
@@ -68,6 +68,7 @@ export function hazardsOf(all: Worked): FoundHazard[] {
       ...leftOpen(machine.circuit, result),
       ...leaksLive(machine.circuit, leaks, result),
       ...chattering(machine.circuit, result),
+      ...halfFed(machine.circuit, result),
     ])
       tell(hazard, combination, null);
   });

@@ -1,6 +1,6 @@
 import { makeOf, type Load } from '../../log/index.js';
 import type { InSetting } from '../power/in-setting.js';
-import type { LoadState } from '../power/load-state.js';
+import { MADE_FOR, type LoadState } from '../power/load-state.js';
 import type { Powered } from '../power/power.js';
 import { endKey, type Circuit } from '../wiring/circuit.js';
 import type { Hazard } from './hazard.js';
@@ -33,6 +33,14 @@ export function fedTogether(
   const taps = (['T1', 'T2', 'T3'] as const).map((tap) => nets[endNode.get(endKey(load.id, tap)) as number]);
   return new Set(taps).size < taps.length;
 }
+
+/** Windings on iron, of a motor or of a transformer, that half of the wave alone reaches (common practice). */
+export const halfFed = ({ loads }: Circuit, { setting, loads: states }: InSetting): Hazard[] =>
+  loads.flatMap((load): Hazard[] => {
+    const make = makeOf(load);
+    const iron = load.kind === 'electronics' || (make !== undefined && MADE_FOR[make] === 'AC');
+    return iron && states.get(load.id)?.half ? [{ kind: 'half-wave', setting, load: load.id }] : [];
+  });
 
 /** Motors whose start winding is fed in no setting in which they are: told where that is first. */
 export function neverStarted(

@@ -31,6 +31,8 @@ export interface LoadState {
   fed?: readonly boolean[];
   /** Of a source or an output of a signal: how it stands. */
   signal?: SignalState;
+  /** Every other half of the wave alone reaches it, and it takes something. */
+  half?: true;
   /** Of a relay or a contactor: whether it is pulled in. */
   pulled?: boolean;
   /** It takes something only because a coil is pulled in. */
@@ -77,7 +79,7 @@ export interface FedFrom {
 }
 
 /** What is made for one sort of current hums on the other, and does not turn; of the rest either will do. */
-const MADE_FOR: Partial<Record<LoadMake, 'AC' | 'DC'>> = {
+export const MADE_FOR: Partial<Record<LoadMake, 'AC' | 'DC'>> = {
   'permanent-magnet': 'DC',
   'shunt-wound': 'DC',
   capacitor: 'AC',
@@ -116,7 +118,8 @@ function fedState(
 ): LoadState {
   const whole = shareOf(make, fed, rated, windings, shares);
   // Through a diode every other half of the wave comes; on DC all of it, or nothing.
-  const share = make === 'half-wave' && current === 'AC' ? whole / 2 : whole;
+  const half = current === 'AC' && (make === 'half-wave' || load.diode === true);
+  const share = half ? whole / 2 : whole;
   const watts = figures && load.watts !== null ? share * load.watts : null;
   const at = rated * Math.sqrt(whole);
   const compared = figures && load.volts !== null && make !== 'alternator';
@@ -127,13 +130,14 @@ function fedState(
     share: make === 'tapped' && does === 'part' ? null : share,
     watts: load.kind === 'motor' ? null : watts,
     ...(beside && { volts: { at, rated } }),
+    ...(half && { half: true as const }),
   });
   if (share < OFF) return resting(load, fed, highest);
   const on: LoadDoes = share >= FULL ? 'full' : 'part';
   if (make === 'alternator') return { does: 'full', share: null, watts: null };
-  if (make === 'half-wave' && current === 'DC') return NOT_KNOWN;
+  if ((make === 'half-wave' || load.diode) && current === 'DC') return NOT_KNOWN;
   if (load.kind === 'electronics' && on === 'part')
-    return { ...NOT_KNOWN, ...(beside && { volts: { at, rated } }) };
+    return { ...NOT_KNOWN, ...(beside && { volts: { at, rated } }), ...(half && { half: true }) };
   if (make && (MADE_FOR[make] ?? current) !== current) return level('stalled');
   return level(turning(make, on, { windings, shares }, fed, rated));
 }

@@ -83,6 +83,10 @@ export const loadSchema = object({
   ),
   startAmps: says('What it takes in its first moment: locked rotor, inrush.', optional(above(0, 1e5))),
   timeConstant: says('Milliseconds (L/R) of a coil on DC.', optional(above(0, 1e5))),
+  diode: says(
+    'Fed through a diode, so that half of each wave comes; of a heater or a lamp its make says so.',
+    optional(flag),
+  ),
   interlocked: says(
     'Of a relay or contactor: others that a mechanical interlock keeps from pulling in together with it.',
     optional(list(id<LoadId>(), { maxItems: 12 })),

@@ -7,6 +7,7 @@ import { LOAD_WORDS } from '@which-way/words/tag/supplies-and-loads';
 import { useState } from 'react';
 import { newId } from '../../../job/new-id.js';
 import { readAmount } from '../../../controls/fields/amount.js';
+import { CheckLine } from '../../../controls/fields/check-line.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -22,6 +23,7 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
   const [kind, setKind] = useState<Load['kind']>('resistive');
   const [current, setCurrent] = useState<Load['current']>('AC');
   const [make, setMake] = useState('');
+  const [diode, setDiode] = useState(false);
   const [amps, watts, volts] = [
     readAmount(typed.amps, 10_000),
     readAmount(typed.watts),
@@ -32,6 +34,7 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
   // No watts are worked out of a signal.
   const made = MAKES_OF[kind].find((one) => one === make);
   const hasFigures = kind !== 'signal' || !isSignal({ kind, ...(made && { make: made }) });
+  const mayHaveDiode = kind === 'motor' || kind === 'electronics';
   const set = (key: keyof typeof typed) => (value: string) => setTyped({ ...typed, [key]: value });
   return (
     <form
@@ -41,6 +44,7 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
         if (wrong || typed.name.trim() === '') return;
         const more = {
           ...(made && { make: made }),
+          ...(mayHaveDiode && diode && { diode }),
           ...(kind === 'motor' && start && { startAmps: start }),
           ...(kind === 'motor' && current === 'DC' && constant && { timeConstant: constant }),
         };
@@ -96,6 +100,11 @@ export function NewLoad({ onAdd }: { onAdd: (load: Load) => void }) {
       )}
       {kind === 'motor' && current === 'DC' && (
         <Figure label={NEW_LOAD_TEXT.lRMs} value={typed.constant} onChange={set('constant')} />
+      )}
+      {mayHaveDiode && (
+        <CheckLine checked={diode} onChange={setDiode}>
+          {NEW_LOAD_TEXT.throughADiode}
+        </CheckLine>
       )}
       <Choice
         label={NEW_LOAD_TEXT.kindOfCurrentOfThe}

@@ -1,5 +1,6 @@
 /** What new load says. */
 export const NEW_LOAD_TEXT = {
+  throughADiode: 'through a diode',
   whatTheLoadIs: 'What the load is',
   loadSuchAsHeater: 'Load, such as heater',
   kindOfLoad: 'Kind of load',
