@@ -12,10 +12,15 @@ describe('a summary of another version', () => {
     while ((kept.get() as { kept: number }).kept < 8) await place.call('GET', '/api/jobs');
     const route = { done: {}, passed: [], at: 'match', next: { code: 'of-another-version' } };
     const body = JSON.stringify({ route, settingName: null, trouble: null });
-    database.prepare('UPDATE job_summary SET engine = engine - 1, body = ?').run(body);
+    const makeOld = database.prepare('UPDATE job_summary SET engine = engine - 1, body = ?');
+    let list: JobSummary[] = [];
+    // What an earlier look at the list has asked to be worked out may still be stored over it: then they are made old once more.
+    for (let turn = 0; turn < 20 && list.filter((one) => one.stale).length < 8; turn += 1) {
+      makeOld.run(body);
+      list = (await place.call('GET', '/api/jobs')).body;
+      expect(list.map((one) => one.route?.next.code ?? null)).not.toContain('of-another-version');
+    }
     database.close();
-    const list: JobSummary[] = (await place.call('GET', '/api/jobs')).body;
-    expect(list.map((one) => one.route?.next.code ?? null)).not.toContain('of-another-version');
     expect(list.filter((one) => one.stale).map((one) => one.route)).toEqual(Array(8).fill(null));
     await place.close();
   });

@@ -86,9 +86,13 @@ function modelled(circuit: Circuit, settings: readonly Healthy[], fault: Fault):
     conduction.set(setting, made);
     return made;
   };
+  let shows: ModelledFault['shows'] | undefined;
   return {
     fault,
-    shows: faultShows(circuit, settings, fault),
+    // The screen names faults and never asks what they show: that is the ranking's, beside it.
+    get shows() {
+      return (shows ??= faultShows(circuit, settings, fault));
+    },
     joins: (setting, [a, b]) => joined.get(setting)?.[a] === joined.get(setting)?.[b],
     conducts: (setting, a, b) =>
       healthy.has(setting) ? conductsBetween(conductionAt(setting), a, b) : undefined,
