@@ -171,7 +171,7 @@ const mean = (list) => list.reduce((sum, one) => sum + one, 0) / Math.max(1, lis
 /** How it fares where 3 looks in 100 are told wrong, and whether the chance that it states is the chance that it is right. */
 function wrongLooks(area, run, { atMost, atLeast, round }) {
   const random = seededRandom(3);
-  const wanted = many(1500, 10_000);
+  const wanted = many(300, 10_000);
   const wrong = [];
   while (wrong.length < wanted) wrong.push(...run(nextTest, () => random() < 0.03));
   atLeast(
