@@ -12,10 +12,44 @@ import type { Probing } from '../probing/use-probing.js';
 /** Seconds without a beep that may count as silent; null: only a pedal says so. */
 const DWELLS = [null, 1.5, 2.5, 4] as const;
 
-/** Off until it is asked: the meter is heard, with a clear sign while it is. */
-export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
+/** While the meter is heard: a clear sign, how loud it is, what silence counts as, and what was set aside. */
+export function EarLine({ probing: { earDesk: ear, map } }: { probing: Probing }) {
   const { standing } = useStore(ear.listener.store);
   const { aside, dwellMs } = useStore(ear.store);
+  const taught = ear.knows(useTaughtEar(lastCheckedMeter(map.log).name));
+  if (standing !== 'listening') return null;
+  return (
+    <div
+      role="group"
+      aria-label={EAR_TEXT.listening}
+      className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1 max-sm:flex-nowrap max-sm:gap-x-2 max-sm:px-2"
+    >
+      <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
+      <span className="font-semibold max-sm:hidden">{EAR_TEXT.listening}</span>
+      <EarLevel listener={ear.listener} />
+      <Pick
+        quiet
+        label={EAR_TEXT.silentAfter}
+        value={dwellMs === null ? '' : String(dwellMs / 1000)}
+        options={DWELLS.map((seconds) => ({
+          value: seconds === null ? '' : String(seconds),
+          text: EAR_TEXT.dwell(seconds),
+        }))}
+        onPick={(chosen) => ear.waits(chosen === '' ? null : Number(chosen) * 1000)}
+      />
+      <PlainButton look="quiet" onClick={() => ear.end()}>
+        {EAR_TEXT.stop}
+      </PlainButton>
+      <span role="status" className={`text-small ${aside ? '' : 'max-sm:hidden'}`}>
+        {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
+      </span>
+    </div>
+  );
+}
+
+/** Off until it is asked: begins to listen, or to be taught. */
+export function EarStart({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
+  const { standing } = useStore(ear.listener.store);
   const { name } = lastCheckedMeter(map.log);
   const taught = ear.knows(useTaughtEar(name));
   const [teaching, setTeaching] = useState(false);
@@ -29,34 +63,7 @@ export function EarLine({ probing: { earDesk: ear, hands, map, act } }: { probin
     ear.end();
   };
   const trouble = standing in EAR_TEXT.standing ? EAR_TEXT.standing[standing as 'refused'] : null;
-  if (standing === 'listening')
-    return (
-      <div
-        role="group"
-        aria-label={EAR_TEXT.listening}
-        className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1 max-sm:flex-nowrap max-sm:gap-x-2 max-sm:px-2"
-      >
-        <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
-        <span className="font-semibold max-sm:hidden">{EAR_TEXT.listening}</span>
-        <EarLevel listener={ear.listener} />
-        <Pick
-          quiet
-          label={EAR_TEXT.silentAfter}
-          value={dwellMs === null ? '' : String(dwellMs / 1000)}
-          options={DWELLS.map((seconds) => ({
-            value: seconds === null ? '' : String(seconds),
-            text: EAR_TEXT.dwell(seconds),
-          }))}
-          onPick={(chosen) => ear.waits(chosen === '' ? null : Number(chosen) * 1000)}
-        />
-        <PlainButton look="quiet" onClick={() => ear.end()}>
-          {EAR_TEXT.stop}
-        </PlainButton>
-        <span role="status" className={`text-small ${aside ? '' : 'max-sm:hidden'}`}>
-          {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
-        </span>
-      </div>
-    );
+  if (standing === 'listening') return null;
   return (
     <div className="flex flex-wrap items-center gap-3">
       <PlainButton

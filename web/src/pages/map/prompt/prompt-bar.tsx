@@ -13,7 +13,7 @@ import { KeyButton } from '../../../controls/keys/key-button.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
-import { EarLine } from './ear-line.js';
+import { EarLine, EarStart } from './ear-line.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
 
@@ -26,7 +26,10 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
       aria-busy={probing.busy}
       className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-3 py-2 sm:px-5 sm:py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
-      <Progress probing={probing} outlook={outlook} />
+      <div className="grid content-start gap-1">
+        <Progress probing={probing} outlook={outlook} />
+        <EarStart probing={probing} />
+      </div>
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
           <p
