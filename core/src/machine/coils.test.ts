@@ -67,6 +67,20 @@ const onVolts = (volts: number): Drawn => ({
   supplies: { mains: { kind: 'L', volts }, return: { kind: 'N', volts: null } },
 });
 
+/** Two relays ordered at once, each through the resting contact of the other; one of them joins both poles when it is in. */
+const RACE: Drawn = {
+  ...ELECTRICAL,
+  loads: { F: contactor(), B: contactor() },
+  wires: '1>plus 2>B.21 B.22>F.A1 3>F.21 F.22>B.A1 F.A2>minus B.A2>minus plus>F.1 F.2>minus',
+};
+/** Seven coils, one more than is worked out. */
+const SEVEN: Drawn = {
+  terminals: '1 2',
+  supplies: MAINS,
+  loads: { ...Object.fromEntries([1, 2, 3, 4, 5, 6, 7].map((at) => [`K${at}`, relay()])), lamp: LAMP },
+  wires: `1>mains ${[1, 2, 3, 4, 5, 6, 7].map((at) => `2>K${at}.A1 K${at}.A2>return`).join(' ')} mains>K7.11 K7.12>lamp.1 lamp.2>return`,
+};
+
 function does(drawn: Drawn, joins: string): string {
   const { loads } = inSetting(drawnCircuit(drawn), 's' as SettingId, drawnContacts(drawn.terminals, joins));
   return [...loads]
@@ -118,6 +132,17 @@ describe('a coil with contacts of its own', () => {
     const node = (end: string) => circuit.endNode.get(`K ${end}`) as number;
     expect(conductsBetween(dead, node('11'), node('12'))).toBe('closed');
     expect(conductsBetween(dead, node('11'), node('14'))).not.toBe('closed');
+  });
+
+  it('that races for a short may make it: that is not certain', () => {
+    const shorts = (joins: string) =>
+      drawnHazards(RACE, [joins]).flatMap((one) => (one.kind === 'short' ? [one.certain] : []));
+    expect([shorts('1-2-3'), shorts('1-2'), shorts('1-3')]).toEqual([[false], [true], []]);
+  });
+
+  it('says nothing of any load where there are more coils than are worked out', () => {
+    const all = does(SEVEN, '');
+    expect(all.match(/not-known/g)).toHaveLength(8);
   });
 
   it('burnt out pulls in nothing', () => {

@@ -96,15 +96,12 @@ const figure = (value: number): string => String(Number(value.toPrecision(3)));
 export const wattsWords = (watts: number | null): string =>
   watts === null ? 'not known' : `${figure(Math.round(watts))} W`;
 
-/** What a load does by itself, with its share where it is a part. */
-const doesWords = ({ does, share, pulled }: LoadState): string =>
-  pulled !== undefined && (does === 'full' || does === 'off')
-    ? does === 'full'
-      ? 'pulled in'
-      : 'released'
-    : does === 'part' && share !== null
-      ? `part, ${Math.round(share * 100)} %`
-      : DOES_WORDS[does];
+/** What a load does by itself, with its share where it is a part; a coil is in or out. */
+const doesWords = ({ does, share, pulled }: LoadState): string => {
+  if (pulled === true && does === 'full') return 'pulled in';
+  if (pulled === false && does === 'off') return 'released';
+  return does === 'part' && share !== null ? `part, ${Math.round(share * 100)} %` : DOES_WORDS[does];
+};
 
 /** What a load does; of a signal, what reaches what by the names of `loads`; what a coil may hold here is said with it. */
 export const stateWords = (state: LoadState, loads: readonly Pick<Load, 'id' | 'name'>[]): string => {

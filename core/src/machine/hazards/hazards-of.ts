@@ -242,11 +242,12 @@ function inPassing(circuit: Circuit, from: HandleStop, to: HandleStop, makesBefo
     ...turned,
     ...gaps,
     ...together,
-    ...fresh.flatMap(({ how, supplies }): Hazard[] => {
-      if (how === 'short') return [{ kind: 'short-in-passing', ...ends, supplies, certain: seen }];
+    ...fresh.flatMap(({ how, supplies, perhaps = false }): Hazard[] => {
+      if (how === 'short')
+        return [{ kind: 'short-in-passing', ...ends, supplies, certain: seen && !perhaps }];
       // What hurts nobody where it stays hurts nobody in passing.
       if (isNote(how)) return [];
-      const certain = seen && how !== 'not-said';
+      const certain = seen && !perhaps && how !== 'not-said';
       return [{ kind: 'sources-meet-in-passing', how, ...ends, supplies, seen, certain }];
     }),
   ];

@@ -68,7 +68,7 @@ export function inSetting(
   const every = new Map(all.flatMap(({ meetings }) => meetings.map((one) => [key(one), one] as const)));
   const met = [...every].map(([name, one]): Met => ({
     ...one,
-    certain: all.every(({ meetings }) => meetings.some((other) => key(other) === name)),
+    certain: all.every(({ meetings }) => meetings.some((other) => key(other) === name && !other.perhaps)),
   }));
   const shorts = met.filter(({ how }) => how === 'short');
   const suppliesOf = (list: readonly Met[]) => list.map(({ supplies }) => supplies);

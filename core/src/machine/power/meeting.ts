@@ -23,6 +23,8 @@ export type MeetingKind = (typeof MEETINGS)[number];
 export interface Meeting {
   how: MeetingKind;
   supplies: SupplyId[];
+  /** It hangs on which of two coils is first. */
+  perhaps?: true;
 }
 
 /** Meetings that hurt nobody: said as a fact. */

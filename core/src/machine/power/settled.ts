@@ -12,7 +12,7 @@ import { poweredOnce, type MachineFault, type Powered } from './power.js';
 
 /** Shares of the rated power (85, 75 and 20 % of the volts: IEC 60947-4-1, from memory). */
 const [PULLS_IN, STAYS_IN, DROPS_OUT] = [0.85 ** 2, 0.75 ** 2, 0.2 ** 2];
-/** Of more coils not every way in which they may stand is looked at. */
+/** Of more coils what the machine does is not worked out: nothing is then said of any load. */
 const MOST_COILS = 6;
 const RUNS: ReadonlySet<LoadDoes> = new Set(['full', 'part', 'reversed', 'stalled']);
 
@@ -30,7 +30,7 @@ const kept = new WeakMap<Circuit, readonly Coil[]>();
 function coilsOf(circuit: Circuit): readonly Coil[] {
   const known = kept.get(circuit);
   if (known) return known;
-  const loads = circuit.loads.filter(contactsOfCoil).slice(0, MOST_COILS);
+  const loads = circuit.loads.filter(contactsOfCoil);
   const coils = loads.map((load): Coil => {
     const contacts = contactsOfCoil(load);
     const nodes = (pairs: readonly (readonly [string, string])[] = []) =>
@@ -62,9 +62,12 @@ export function powered(
   fault: MachineFault = {},
 ): Powered {
   const coils = coilsOf(circuit);
-  return coils.length === 0
-    ? poweredOnce(circuit, joins, fault)
-    : new Settling(circuit, coils, joins, fault).settled();
+  if (coils.length === 0) return poweredOnce(circuit, joins, fault);
+  if (coils.length > MOST_COILS) {
+    const atRest = poweredOnce(circuit, [...joins, ...joinsAtRest(circuit)], fault);
+    return { ...atRest, loads: new Map(circuit.loads.map(({ id }) => [id, NOT_KNOWN])) };
+  }
+  return new Settling(circuit, coils, joins, fault).settled();
 }
 
 /** What a coil wants. */
@@ -129,7 +132,7 @@ class Settling {
     const loads = new Map(
       this.circuit.loads.map(({ id }) => [id, this.#state(id, { ways, held, shown, isSteady: first.length > 0 })]),
     ); // prettier-ignore
-    return { ...this.at(shown), loads, meetings: this.#meetings([...ways, ...held]) };
+    return { ...this.at(shown), loads, meetings: this.#meetings({ followed, first, held }) };
   }
 
   /** Whether no interlock forbids that all of these are pulled in. */
@@ -163,12 +166,19 @@ class Settling {
     return moved !== 0 && (moved & (moved - 1)) === 0;
   }
 
-  /** What meets in any of these ways to stand. */
-  #meetings(ways: readonly number[]): Meeting[] {
+  /**
+   * What meets in any way to stand that may follow. For certain: what all ways to rest have, what a held coil makes once it was started,
+   * and what a coil makes that goes to and fro; else it hangs on which coil is first, and on how long it takes.
+   */
+  #meetings({ followed, first, held }: { followed: number[]; first: number[]; held: number[] }): Meeting[] {
     const keyOf = ({ how, supplies }: Meeting) => `${how} ${supplies.toSorted().join()}`;
-    return [
-      ...new Map(ways.flatMap((mask) => this.at(mask).meetings.map((one) => [keyOf(one), one] as const))).values(),
-    ]; // prettier-ignore
+    const at = (ways: readonly number[]) => ways.flatMap((mask) => this.at(mask).meetings);
+    const toAndFro = first.length === 0 && this.#oneMoves(followed) ? followed : [];
+    const sure = new Set(at([...held, ...toAndFro]).map(keyOf));
+    const inAll = (key: string) =>
+      first.length > 0 && first.every((mask) => at([mask]).some((one) => keyOf(one) === key));
+    const all = new Map(at([...followed, ...held]).map((one) => [keyOf(one), one] as const));
+    return [...all].map(([key, one]) => (sure.has(key) || inAll(key) ? one : { ...one, perhaps: true }));
   }
 }
 
