@@ -87,6 +87,34 @@ test('a practice switch is mapped without a key: silence counts after the time t
   await expect(page.getByRole('heading', { level: 1 })).toContainText('changeover');
 });
 
+test('a pair is held while the handle turns: the pedal says where it is, the ear what sounds there', async ({
+  page,
+  served,
+}) => {
+  await page.goto(await practise(served, 3, [[0, 1]], [], [[0, 2]])); // prettier-ignore
+  await page.getByRole('button', { name: /^Position first/ }).click();
+  await page.getByRole('radio', { name: /^Pair first/ }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Listen' }).click();
+  const done = page.getByText('The map is complete');
+  const prompt = page.getByTestId('prompt');
+  const there = page.getByRole('button', { name: /It’s there/ });
+  let held = 0;
+  for (let turn = 0; turn < 40 && !(await done.isVisible()); turn += 1) {
+    const before = await prompt.innerText();
+    const moved = () => expect(prompt).not.toHaveText(before, { timeout: 2000 }).then(() => true, () => false); // prettier-ignore
+    // What is touched may beep by itself; while the pair is held the pedal alone goes on.
+    if (await there.isVisible()) held += 1;
+    else if (await moved()) continue;
+    await page.keyboard.press(' ');
+    await moved();
+  }
+  expect(held).toBeGreaterThanOrEqual(3);
+  await expect(done).toBeVisible();
+  await page.getByRole('link', { name: 'See the truth table' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1-pole changeover, centre off, common 1');
+});
+
 test('a microphone that is refused is said, and so is what listening needs', async ({ page, served }) => {
   const address = await seedJob(
     served,

@@ -11,7 +11,6 @@ import {
   touchesClips,
   wholeMeasurement,
 } from './answering.js';
-import { heldByEar } from './capture/hears-for.js';
 import { idleHands, type ProbingHands } from './hands.js';
 import { wantedAsk, type Moment } from './moment.js';
 import { settlingOf } from './settling.js';
@@ -80,9 +79,7 @@ const no: Doing<ActOf<'no'>> = (moment, act, means) => {
 
 /** A pedal steps through a sweep touch by touch, or through the positions of a held pair; the last one ends it. */
 const step: Doing<ActOf<'step'>> = (moment, act, means) => {
-  const { heard } = act;
-  // While the leads are held the pedal says that the handle is there, and the ear what is heard there.
-  const sounded = act.sounded || (heldByEar(moment) && moment.ear?.sounding === true);
+  const { sounded, heard } = act;
   const { stepAt, many, hands, found, map, prompt } = moment;
   if (stepAt === null || !many)
     return advance(moment, { do: sounded ? 'yes' : 'no', ...(heard && { heard }) }, means);

@@ -19,8 +19,8 @@ export interface Scene {
   clicks: number | null;
   /** Whether a pedal has been learnt for sounded or for none. */
   pedals: boolean;
-  /** The ear listens, and whether it hears the beeper now; absent: it does not listen. */
-  ear?: { sounding: boolean } | null;
+  /** The ear listens for the beeper; absent: it does not. In ohms it answers nothing. */
+  ear?: boolean;
 }
 
 /** A scene with the hands in it, and what follows from both: what is asked, where, and what is found of it so far. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { runs } from '../../testing/runs.js';
 import { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
 
-const LAG = { delayMs: 150, holdMs: 60, dwellMs: null };
+const LAG = { delayMs: 150, holdMs: 60, leastMs: 60, dwellMs: null };
 
 /** What comes of signals: for each act the key that it answered, and why others answered nothing. */
 function told(
@@ -49,6 +49,26 @@ describe('what a beep answers', () => {
   ])('silence answers where a person chose to wait: %s', (_, signals, acts) =>
     expect(told(signals, { dwellMs: 2000 }).acts).toEqual(acts),
   ); // prettier-ignore
+
+  // By hand: 150 ms lag, 60 that it holds on, 60 until its end is told, 60 behind: 330 ms after the pedal.
+  it.each<[string, CaptureSignal[], boolean[]]>([
+    ['it sounds there', [{ kind: 'began', at: 0 }, { kind: 'there', at: 1000 }, ...ticks(1000, 1500)], [true]],
+    ['the beep of the last position is over', [{ kind: 'began', at: 0 }, { kind: 'there', at: 1000 }, { kind: 'ended', at: 1180 }, ...ticks(1190, 1500)], [false]],
+    ['it comes late', [{ kind: 'there', at: 1000 }, { kind: 'began', at: 1210 }, ...ticks(1220, 1500)], [true]],
+    ['it is silent', [{ kind: 'there', at: 1000 }, ...ticks(1000, 1500)], [false]],
+    ['too soon to be told', [{ kind: 'there', at: 1000 }, ...ticks(1000, 1300)], []],
+    ['something else is asked meanwhile', [{ kind: 'there', at: 1000 }, asked(1100, 'held 1 P3'), ...ticks(1110, 1600)], []],
+    ['the microphone was lost', [{ kind: 'there', at: 1000 }, { kind: 'lost', at: 1100 }, ...ticks(1100, 1400)], []],
+  ])('while the leads are held the pedal asks, and the beeper has caught up: %s', (_, signals, says) => {
+    let state = capture(idleCapture, asked(-5000, 'held 1 P2'), LAG).state;
+    const heard: boolean[] = [];
+    for (const signal of signals) {
+      const step = capture(state, signal, LAG);
+      if (step.act?.do === 'step') heard.push(step.act.sounded);
+      state = step.state;
+    }
+    expect(heard).toEqual(says);
+  }); // prettier-ignore
 
   it('is one answer at most: none without a touch of its own, none for silence, none across what is asked', () => {
     const step = fc.record({

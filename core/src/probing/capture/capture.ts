@@ -1,10 +1,13 @@
 import type { EarSignal } from '../../sense/ear/index.js';
 import type { Act } from '../act.js';
+import { HELD } from './hears-for.js';
 
 /** What a meter or an ear tells, with its time in milliseconds: or that something else is asked now; `key` null: nothing it may answer. */
 export type CaptureSignal =
   | EarSignal
   | { kind: 'asked'; key: string | null; at: number }
+  /** The pedal, while the leads are held and the handle turns: it is there now. */
+  | { kind: 'there'; at: number }
   /** Time goes on. */
   | { kind: 'tick'; at: number }
   /** The microphone is gone, or the page is hidden. */
@@ -29,6 +32,8 @@ export interface Capture {
   ended: number | null;
   /** A tone was set aside since this was asked: what follows is no silence. */
   doubt: boolean;
+  /** Since when the handle is there; null: nobody has said so. What is heard counts once the beeper has caught up. */
+  there: number | null;
 }
 
 export const idleCapture: Capture = {
@@ -37,6 +42,7 @@ export const idleCapture: Capture = {
   sounding: false,
   ended: null,
   doubt: false,
+  there: null,
 };
 
 /** Silence that a tone needs before it, beside what the beeper holds on: a contact that chatters is no new touch. */
@@ -46,9 +52,18 @@ const LIFTED_MS = 350;
 export interface Lag {
   delayMs: number;
   holdMs: number;
+  /** How long a beep lasts until it is told. */
+  leastMs: number;
   /** How long nothing is heard until it counts as silent, where a person chose that; null: only a pedal says so. */
   dwellMs: number | null;
 }
+
+/** An ear tells the end of a beep so much after it, and is a few frames behind. */
+const [ENDS_MS, BEHIND_MS] = [60, 60];
+
+/** When what a beeper does now is what the leads do now: a beep has come up and was told, or the last one is over and was. */
+const caughtUp = ({ delayMs, leastMs, holdMs }: Lag): number =>
+  delayMs + Math.max(leastMs, holdMs + ENDS_MS) + BEHIND_MS;
 
 /** Silence is an answer to a touch of the switch alone: leads together and clips have to sound. */
 const mayBeSilent = (key: string): boolean => key.startsWith('prompt ') || key.startsWith('again ');
@@ -60,8 +75,9 @@ const mayBeSilent = (key: string): boolean => key.startsWith('prompt ') || key.s
 export function capture(
   state: Capture,
   signal: CaptureSignal,
-  { delayMs, holdMs, dwellMs }: Lag,
+  lag: Lag,
 ): { state: Capture; act: Act | null; aside: Aside | null } {
+  const { delayMs, holdMs, dwellMs } = lag;
   const after = (next: Partial<Capture>, aside: Aside | null = null) => ({
     ...{ state: { ...state, ...next }, act: null, aside },
   });
@@ -69,14 +85,24 @@ export function capture(
     case 'asked':
       return signal.key === state.key
         ? after({})
-        : after({ key: signal.key, since: signal.at, doubt: false });
+        : after({ key: signal.key, since: signal.at, doubt: false, there: null });
     case 'ended':
       return after({ sounding: false, ended: signal.at });
     case 'lost':
       return { state: { ...idleCapture, key: state.key, since: signal.at }, act: null, aside: null };
     case 'steady':
       return after({});
+    case 'there':
+      return after({ there: signal.at });
     case 'tick': {
+      if (state.there !== null) {
+        if (signal.at - state.there < caughtUp(lag)) return after({});
+        return {
+          state: { ...state, there: null },
+          act: { do: 'step', sounded: state.sounding, heard: true },
+          aside: null,
+        };
+      }
       const waited = dwellMs !== null && signal.at - state.since >= dwellMs + delayMs;
       const silent = !state.sounding && !state.doubt && state.key !== null && mayBeSilent(state.key);
       if (!waited || !silent) return after({});
@@ -90,6 +116,7 @@ export function capture(
     case 'began': {
       const touched = signal.at - delayMs;
       if (state.key === null) return after({ sounding: true }, 'nothing-asked');
+      if (state.key.startsWith(HELD)) return after({ sounding: true });
       if (touched < state.since) return after({ sounding: true, doubt: true }, 'before-it-was-asked');
       if (state.ended !== null && signal.at - state.ended < LIFTED_MS + holdMs)
         return after({ sounding: true, doubt: true }, 'not-lifted');

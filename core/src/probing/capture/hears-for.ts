@@ -1,6 +1,9 @@
 import { isHeldAsk } from '../task.js';
 import type { Moment } from '../moment.js';
 
+/** What is asked while the leads are held begins so: there the pedal asks, and the tone alone answers nothing. */
+export const HELD = 'held ';
+
 /**
  * What a tone would answer now, as a key; null: the ear answers nothing here. It answers the touches of the Map and of the re-check, the
  * leads held together and a single clip; while leads are held and the handle turns, the pedal says where it is.
@@ -15,7 +18,7 @@ export function hearsFor({ task, hands, many, stepAt }: Moment): string | null {
     case 'correct':
       return `again ${task.reading.id}`;
     case 'prompt':
-      if (isHeldAsk(task.prompt.ask)) return null;
+      if (isHeldAsk(task.prompt.ask)) return `${HELD}${task.prompt.id} ${stepAt}`;
       return `prompt ${task.prompt.id} ${many ? stepAt : ''}`;
     default:
       return null;

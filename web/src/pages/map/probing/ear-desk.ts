@@ -72,9 +72,15 @@ export class EarDesk {
     return this.listener.store.getState().standing === 'listening';
   }
 
-  /** What the moment knows of it. */
-  get scene(): { sounding: boolean } | null {
-    return this.listens ? { sounding: this.#capture.sounding } : null;
+  /** The pedal says that the handle is there: what is heard answers, once the beeper has caught up. A simulated handle goes there. */
+  async there(moment: Moment): Promise<void> {
+    const [key, probe] = [this.#capture.key, probeNow(moment)];
+    if (this.#beeper && this.hidden && probe) {
+      const value = await this.hidden.read(probe);
+      clearTimeout(this.#lifted);
+      this.#beeper.joins(value.kind === 'tone' && value.sounded);
+    }
+    if (this.#capture.key === key) this.#take({ kind: 'there', at: this.listener.now() });
   }
 
   /** What it can listen with now: the simulated beeper is known, a real one has to be taught. */
@@ -104,10 +110,10 @@ export class EarDesk {
   /** Silence that a person chose to count is told by rising notes before it counts. */
   #tick(): void {
     const { dwellMs } = this.store.getState();
-    if (!this.listens || dwellMs === null) return;
+    if (!this.listens) return;
     const at = this.listener.now();
     const { key, since, sounding } = this.#capture;
-    const left = since + dwellMs + this.#taught.delayMs - at;
+    const left = since + (dwellMs ?? Infinity) + this.#taught.delayMs - at;
     if (key !== null && !sounding && left > 0 && left <= RISE_MS && this.#rose !== key) {
       this.#rose = key;
       play('about-to-count-silence');
@@ -151,22 +157,20 @@ export class EarDesk {
     return step;
   }
 
-  /** The simulated hands go to what is asked, touch it, and lift; while the leads are held they stay. */
+  /** The simulated hands go to what is asked, touch it, and lift; while the leads are held the pedal moves the handle. */
   #touch(moment: Moment, key: string | null): void {
     const [beeper, meter] = [this.#beeper, this.hidden];
-    const held = heldByEar(moment);
-    const at = key ?? (held ? `held ${moment.stepAt}` : null);
-    if (!beeper || !meter || at === this.#at) return;
-    this.#at = at;
+    if (!beeper || !meter || heldByEar(moment) || key === this.#at) return;
+    this.#at = key;
     clearTimeout(this.#hands);
     const probe = probeNow(moment);
-    if (at === null || !probe) return;
+    if (key === null || !probe) return;
     this.#hands = setTimeout(() => {
       void meter.read(probe).then((value) => {
-        if (this.#at !== at) return;
+        if (this.#at !== key) return;
         beeper.joins(value.kind === 'tone' && value.sounded);
         clearTimeout(this.#lifted);
-        if (!held) this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS);
+        this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS);
       });
     }, REACH_MS);
   }

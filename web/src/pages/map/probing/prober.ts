@@ -2,6 +2,7 @@ import type { SwitchMap } from '@which-way/core/continuity';
 import { recordsOf } from '@which-way/core/log';
 import {
   advance,
+  heldByEar,
   idleHands,
   lastReadInOhms,
   mapMoment,
@@ -108,6 +109,9 @@ export class Prober {
 
   /** The hands do something. */
   readonly act = (act: Act): void => {
+    const isPedal = act.do === 'no' || (act.do === 'step' && !act.heard);
+    const held = isPedal && this.#hears && this.#hands.typed === '' && heldByEar(this.#moment());
+    if (held) return void this.ear.there(this.#moment());
     const step = advance(this.#moment(), act, { newId });
     this.#hands = step.hands;
     if (step.deeds.length > 0) this.#session.emit(...step.deeds);
@@ -125,6 +129,11 @@ export class Prober {
       if (place === null || !probe) return this.act({ do: 'measured', measured: { measurement, values } });
       values.set(place, await this.#meter.read(probe));
     }
+  }
+
+  /** The ear answers where a tone does: in ohms it waits. */
+  get #hears(): boolean {
+    return this.ear.listens && this.#hands.sense === 'tone';
   }
 
   #learn(map: SwitchMap) {
@@ -207,10 +216,10 @@ export class Prober {
       plan: this.#next.map === map ? this.#next.plan : null,
       open,
       inCircuit,
-      meter: this.ear.listens ? null : (this.#meter?.source ?? null),
+      meter: this.#hears ? null : (this.#meter?.source ?? null),
       clicks: hidden?.positions.length ?? null,
       pedals: keys.yes !== null || keys.no !== null,
-      ear: this.ear.scene,
+      ear: this.#hears,
     };
     return momentOf(scene, this.#hands, from);
   }
