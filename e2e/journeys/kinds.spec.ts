@@ -24,7 +24,7 @@ test('an ammeter selector is named, and an empty bench compares with a kind and 
 
     // Nothing is in the library: kinds are told by wiring alone, and none of them can be chosen.
     await go('match');
-    const would = page.getByRole('region', { name: 'Ordinary kinds that would do, by wiring alone' });
+    const would = page.getByRole('region', { name: 'Common kinds with this wiring' });
     await expect(would.getByRole('listitem').first()).toHaveText(AMMETER);
     await expect(page.getByRole('button', { name: 'Choose' })).toBeHidden();
     if (process.env['SHOT']) await page.screenshot({ path: '/tmp/k_match.png' });

@@ -46,7 +46,7 @@ test('a contactor that holds itself in is told: off until started, and on from t
   const common = page.getByRole('region', { name: 'Common arrangements' });
   await common.getByRole('combobox').click();
   await page
-    .getByRole('option', { name: 'Stop, run and a sprung start: a contactor holds itself in' })
+    .getByRole('option', { name: 'Stop, run and sprung start with a contactor that holds itself in' })
     .click();
   await common.getByRole('button', { name: 'Use it' }).click();
   await expect(bench.save).toHaveText('Saved');

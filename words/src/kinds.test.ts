@@ -89,9 +89,9 @@ const NAMED: [table: string, title: string][] = [
   ['1-3-4 | 1-2-4 | 1-2-3', '1-pole all but one, 3 ways, common 1'],
   ['1-3-4-5 | 1-2-4-5 | 1-2-3-5 | 1-2-3-4', '1-pole all but one, 4 ways, common 1'],
   // Two circuits: off, one, both, the other (a battery isolator, two lamps).
-  ['. | 1-2 | 1-2-3 | 1-3', '1-pole two ways: off, one, both, the other, common 1'],
-  ['. | 1-2 | 1-3 | 1-2-3', '1-pole two ways: off, one, the other, both, common 1'],
-  ['1-2-3 | 1-3 | 1-2 | .', '1-pole two ways: both, one, the other, off, common 1'],
+  ['. | 1-2 | 1-2-3 | 1-3', '1-pole two-way (off, one, both, the other), common 1'],
+  ['. | 1-2 | 1-3 | 1-2-3', '1-pole two-way (off, one, the other, both), common 1'],
+  ['1-2-3 | 1-3 | 1-2 | .', '1-pole two-way (both, one, the other, off), common 1'],
   // 8-4-2-1: arithmetic.
   ['. | C-1 | C-2 | C-1-2 | C-4 | C-1-4 | C-2-4 | C-1-2-4', '1-pole coded output, binary, 3 bits, common C'],
   [
@@ -173,7 +173,7 @@ const NAMED: [table: string, title: string][] = [
     'Joystick, eight ways, four contacts',
   ],
   // Nothing that has a name is told as what it joins.
-  ['1-2-3 | 1-2-3', '1-pole joined in every position'],
+  ['1-2-3 | 1-2-3', 'Joined in every position: 1 to 3'],
   ['1-2 | 1-3 | 1-2 | 1-4', '1 to 2, 3, 2, 4 in turn'],
   ['A: 1-2-3 | B: 1-2 | C: .', '1 with 2 closed except at C, 3 closed at A'],
 ];

@@ -36,10 +36,10 @@ const POLE_WORDS: Record<Exclude<KindCode, WholeCode>, string> = {
   'changeover-centre-off': 'changeover, centre off',
   selector: 'selector',
   'selector-off': 'selector with off',
-  bridging: 'selector that bridges in passing',
+  bridging: 'selector, both between two ways',
   progressive: 'progressive',
   'progressive-from-first': 'progressive, first way always closed',
-  'one-missing': 'selector that leaves one out',
+  'one-missing': 'selector, all but one',
   repeating: 'selector, repeating',
   intermediate: 'intermediate (crossing) switch',
   'crossing-off': 'reversing, off between',
@@ -67,9 +67,9 @@ const CODE_WORDS: Record<Extract<PoleKind, { kind: 'coded' }>['code'], string> =
 };
 /** Two bits are read as what they join. */
 const TWO_BITS: Partial<Record<keyof typeof CODE_WORDS, string>> = {
-  binary: 'two ways: off, one, the other, both',
-  gray: 'two ways: off, one, both, the other',
-  complement: 'two ways: both, one, the other, off',
+  binary: 'two-way (off, one, the other, both)',
+  gray: 'two-way (off, one, both, the other)',
+  complement: 'two-way (both, one, the other, off)',
 };
 
 function codedWords({ code, bits }: Extract<PoleKind, { kind: 'coded' }>, settings: number): string {
@@ -104,6 +104,6 @@ export function poleWords(kind: PoleKind, settings: number): string {
     case 'joined-always':
       return 'joined in every position';
     case 'cam':
-      return 'contacts in a pattern of their own';
+      return 'switch with an unusual pattern';
   }
 }

@@ -26,7 +26,7 @@ export function behaviourWords(
     case 'always':
       return `${load.name} always runs.`;
     case 'holds':
-      return `${load.name} runs on once it is started: a coil holds it in.`;
+      return `${load.name} keeps running once started: a coil holds itself in.`;
     case 'mixed':
       return `${load.name}: no short rule; see the table.`;
     case 'follows':

@@ -114,9 +114,9 @@ function loadHazard(hazard: Exclude<Hazard, OfSupplies>, names: MachineNames): s
         ? `${name} starts by itself when power comes back after a cut. Use a start button and a holding contact.`
         : `${name} starts by itself after a power cut if the handle stays there. Say under Terminals whether it springs back.`;
     case 'half-wave':
-      return `${name} is fed through a diode: half a wave saturates its iron, and it overheats and burns out.`;
+      return `${name} runs through a diode: its iron saturates, and it overheats and burns out.`;
     case 'chatters':
-      return `${name} switches itself off again and again: a contact of its own cuts off its coil.`;
+      return `${name} chatters: its own contact keeps cutting off its coil.`;
     case 'no-start':
       return `${name} is powered but its start winding never is: it hums and overheats, and runs either way when pushed.`;
     case 'field-lost':

@@ -31,7 +31,7 @@ export const MAKE_WORDS: Record<LoadMake, string> = {
   'current-transformer': 'secondary of a current transformer',
   'signal-source': 'signal source: a pickup, microphone or input',
   'signal-output': 'signal output',
-  'double-coil': 'pickup of two coils, four leads',
+  'double-coil': 'two-coil pickup, four leads',
   relay: 'relay with a changeover contact',
   contactor: 'contactor, three poles and auxiliaries',
 };

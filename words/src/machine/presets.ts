@@ -12,5 +12,5 @@ export const PRESET_WORDS: Record<PresetName, string> = {
   'manual-off-auto': 'By hand, off, or by a float or thermostat',
   'two-pickups': 'Two pickups on one output: one, both, the other',
   'input-selector': 'Two inputs on one output',
-  'stop-run-start': 'Stop, run and a sprung start: a contactor holds itself in',
+  'stop-run-start': 'Stop, run and sprung start with a contactor that holds itself in',
 };

@@ -74,12 +74,19 @@ function groupsWords(
     .filter(({ kind }) => kind.kind !== 'contact')
     .map(
       (group) =>
+        alwaysWords(structure, group) ??
         sharedWords(structure, group) ??
         plainWords(structure, group, settings) ??
         `${group.poles.length}-pole ${poleWords(group.kind, settings.length)}${commonWords(structure, group)}`,
     );
   return [...rest, ...bankWords(contacts, settings)].join('; ');
 }
+
+/** Lugs that are joined everywhere: they are no contact, and have no common. */
+const alwaysWords = (structure: Structure, { kind, poles }: SamePoles): string | null =>
+  kind.kind === 'joined-always'
+    ? `joined in every position: ${poles.map(({ terminals }) => terminalList(structure, terminals)).join('; ')}`
+    : null;
 
 /** Contacts that share nothing, counted: of two positions, how many close and how many open. */
 function bankWords(groups: readonly SamePoles[], settings: readonly string[]): string[] {
@@ -134,8 +141,7 @@ function sharedWords(structure: Structure, { kind, poles: [pole, ...more] }: Sam
 
 const capital = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
-function commonWords(structure: Structure, { kind, poles }: SamePoles): string {
-  if (kind.kind === 'joined-always') return '';
+function commonWords(structure: Structure, { poles }: SamePoles): string {
   const commons = poles.flatMap(({ common }) => common ?? []);
   if (commons.length === 0 || commons.length < poles.length) return '';
   return `, ${commons.length > 1 ? 'commons' : 'common'} ${terminalList(structure, commons)}`;

@@ -1,8 +1,8 @@
 /** What interlocks says. */
 export const INTERLOCKS_TEXT = {
   mechanicalInterlock: 'Mechanical interlock',
-  asTheyStandNow: 'Turn the switches to how they can’t stand together, then say so:',
-  never: (standings: string) => `Never ${standings}`,
-  and: ' with ',
+  asTheyStandNow: 'Set the switches to a combination that the interlock prevents, then tap it:',
+  never: (standings: string) => `${standings}: never together`,
+  and: ' and ',
   remove: 'Remove',
 };

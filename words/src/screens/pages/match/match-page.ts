@@ -18,9 +18,9 @@ export const MATCH_PAGE_TEXT = {
   searching: 'Searching.',
   whatCanTakeItsPlace2: 'What can take its place stands here once something is in the library.',
   noneIsCalledSo: (words: string) => `Nothing in the library matches “${words}”.`,
-  kindsThatWouldDo: 'Ordinary kinds that would do, by wiring alone',
+  kindsThatWouldDo: 'Common kinds with this wiring',
   everyRatingIsAQuestion:
-    'These are patterns, not parts. Ask of each part: volts, amps, kind of load, springs, make-before-break.',
+    'These are wiring patterns, not parts. Check each part’s volts, amps, kind of load, springs and make-before-break.',
   noneOfTheLibraryHas: (value: string | number) =>
     `None of the library has this wiring${value}. The list says why for each, and what comes near.`,
   lookAgain: 'Look again',
