@@ -11,7 +11,8 @@ interface Asked {
   settings: Healthy[];
 }
 
-const open = () =>
+/** A worker that works out what a page of Match asks. */
+export const openMatters = () =>
   new Beside<MattersDesk>({
     open: () => new Worker(new URL('./matters.worker.ts', import.meta.url), { type: 'module' }),
     standIn: async () => (await import('./matters-desk.js')).mattersDesk,
@@ -24,6 +25,6 @@ export function useMachineNeed(map: SwitchMap, wanted: boolean): MachineNeed {
     const [circuit, settings] = [circuitOf(map), healthyOf(map)];
     return wanted && circuit && settings ? { circuit, settings } : null;
   }, [map, wanted]);
-  const { answer } = useBeside(open, asked, ask);
+  const { answer } = useBeside(openMatters, asked, ask);
   return useMemo(() => requirementByMachine(asked ? (answer ?? 'working') : 'no-machine'), [asked, answer]);
 }

@@ -1,6 +1,9 @@
-import { kindsThatDo, type Requirement } from '@which-way/core/match';
+import type { Requirement } from '@which-way/core/match';
 import { kindWords } from '@which-way/words/kinds';
-import { useMemo } from 'react';
+import { type AskedOf } from '../../../parts/beside/beside.js';
+import { useBeside } from '../../../parts/beside/use-beside.js';
+import type { MattersDesk } from '../matters-desk.js';
+import { openMatters } from '../use-machine-need.js';
 import type { SearchState } from '../../../parts/finding/match-search.js';
 import { MATCH_PAGE_TEXT } from '@which-way/words/screens/pages/match/match-page';
 
@@ -31,10 +34,12 @@ export function NoCandidate({
   );
 }
 
+const ask = (desk: AskedOf<MattersDesk>, required: Requirement) => desk.kinds(required);
+
 /** Ordinary kinds with this wiring, where the library has none: patterns, of whose ratings nothing is known. */
 function KindsThatDo({ requirement }: { requirement: Requirement }) {
-  const kinds = useMemo(() => kindsThatDo(requirement), [requirement]);
-  if (kinds.length === 0) return null;
+  const { answer: kinds = null } = useBeside(openMatters, requirement, ask);
+  if (!kinds || kinds.length === 0) return null;
   return (
     <section aria-label={MATCH_PAGE_TEXT.kindsThatWouldDo} className="grid gap-2">
       <h2 className="font-bold">{MATCH_PAGE_TEXT.kindsThatWouldDo}</h2>
