@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { machinePicture, type MachinePoint } from './machine-picture.js';
-import { svgText } from './svg-text.js';
+import { svgText } from '../svg-text.js';
+import type { MachinePoint } from './machine-drawn.js';
+import { machinePicture } from './machine-picture.js';
 
 const ENDS = ['A1', 'A2', '13', '14'];
 const load = (name: string) => ({ name, ends: ENDS, says: 'off', look: 'off' as const });
