@@ -7,6 +7,7 @@ import { partitionFromGroups } from '@which-way/core/partition';
 import { simulatePattern } from '@which-way/core/simulated';
 import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { Bench } from '../at-the-bench.js';
+import { beepsAsWav } from '../sound-file.js';
 import { mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
 import type { Served } from '../served.js';
@@ -129,29 +130,6 @@ test('a microphone that is refused is said, and so is what listening needs', asy
   await lesson.getByRole('button', { name: 'Begin' }).click();
   await expect(lesson.getByRole('alert')).toContainText(/microphone/);
 });
-
-/** A sound file: so many beeps of a pitch at known times, 16-bit mono. */
-function beepsAsWav(times: readonly number[], ms: number, hertz: number, seconds: number): Buffer {
-  const rate = 48_000;
-  const samples = new Int16Array(rate * seconds);
-  for (const time of times)
-    for (let at = 0; at < (rate * ms) / 1000; at += 1)
-      samples[Math.round((time * rate) / 1000) + at] = 9000 * Math.sin((2 * Math.PI * hertz * at) / rate);
-  const head = Buffer.alloc(44);
-  head.write('RIFF', 0);
-  head.writeUInt32LE(36 + samples.byteLength, 4);
-  head.write('WAVEfmt ', 8);
-  head.writeUInt32LE(16, 16);
-  head.writeUInt16LE(1, 20);
-  head.writeUInt16LE(1, 22);
-  head.writeUInt32LE(rate, 24);
-  head.writeUInt32LE(2 * rate, 28);
-  head.writeUInt16LE(2, 32);
-  head.writeUInt16LE(16, 34);
-  head.write('data', 36);
-  head.writeUInt32LE(samples.byteLength, 40);
-  return Buffer.concat([head, Buffer.from(samples.buffer)]);
-}
 
 test('forty beeps that come through the microphone are heard, each once', async ({ served }) => {
   const folder = mkdtempSync(join(tmpdir(), 'which-way-ear-'));

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isomorphism, partitionFromGroups, poles, relabel, type Pattern } from '../partition/index.js';
+import { isomorphism, poles, relabel, type Pattern } from '../partition/index.js';
 import { anyPattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
+import { writtenPattern as pattern } from '../testing/written-pattern.js';
 import {
   exampleKinds,
   FAMILIES,
@@ -14,17 +15,6 @@ import {
   type PoleKind,
 } from './index.js';
 
-/** A pattern as one writes it: settings apart by `|`, nets by spaces, terminals by letters: `ab cd | - | ad bc`. */
-function pattern(text: string): Pattern {
-  const settings = text.split('|').map((part) => part.trim());
-  const letters = [...new Set(text.replace(/[^a-z]/g, ''))].sort();
-  return settings.map((nets) =>
-    partitionFromGroups(
-      letters.length,
-      nets === '-' ? [] : nets.split(' ').map((net) => [...net].map((letter) => letters.indexOf(letter))),
-    ),
-  );
-}
 const all = (size: number) => Array.from({ length: size }, (_, place) => place);
 const kindOf = (text: string): PoleKind => {
   const given = pattern(text);

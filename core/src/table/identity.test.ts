@@ -2,25 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../continuity/index.js';
 import { kindsOf } from '../kinds/index.js';
-import { partitionFromGroups, type Pattern } from '../partition/index.js';
+import { partitionFromGroups } from '../partition/index.js';
 import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
+import { writtenPattern as pattern } from '../testing/written-pattern.js';
 import { polesWithContacts } from './contacts.js';
 import { identify } from './identity.js';
 import { movingContacts } from './moving-contacts.js';
 import { oddities } from './odd.js';
 
-/** A pattern as one writes it: settings apart by `|`, nets by spaces, terminals by letters: `ab cd | - | ad bc`. */
-function pattern(text: string): Pattern {
-  const settings = text.split('|').map((part) => part.trim());
-  const letters = [...new Set(text.replace(/[^a-z]/g, ''))].sort();
-  return settings.map((nets) =>
-    partitionFromGroups(
-      letters.length,
-      nets === '-' ? [] : nets.split(' ').map((net) => [...net].map((letter) => letters.indexOf(letter))),
-    ),
-  );
-}
 const all = (size: number) => Array.from({ length: size }, (_, place) => place);
 
 describe('moving contacts', () => {
