@@ -6,7 +6,14 @@ import {
   type TapeMemory,
 } from '../sense/index.js';
 import { createLogReader, liveEvents, structureOf, type JobEvent, type Log } from '../log/index.js';
-import { inPattern, allPositionsClosed, type SettingId, type Structure } from '../switch/index.js';
+import {
+  hasPartBehind,
+  inPattern,
+  allPositionsClosed,
+  type SettingId,
+  type Structure,
+  type TerminalId,
+} from '../switch/index.js';
 import { byReading, clipRecordOf, NO_CLIPS, type ClipRecord, type ClipsByReading } from './clips.js';
 import { cameThroughOf, doubtedClips, unprovedUses } from './clip-doubt.js';
 import { extendSettled } from './extend-settled.js';
@@ -30,6 +37,11 @@ export interface SwitchMap {
   /** Contact terminals' places within `settled.terminals`. */
   contacts: number[];
   settings: ReadonlyMap<SettingId, MappedSetting>;
+  /**
+   * A setting without what only low bundles say: a clip that leans on another lug makes those low too. The very same where none says
+   * anything.
+   */
+  withoutLows(setting: SettingId): MappedSetting | undefined;
   /** What is clipped where, and what is proved of the clips. */
   clips: ClipRecord;
   /** All required settings settled, nothing disputed, nothing resting on a clip that nobody proved, every list of positions closed. */
@@ -69,6 +81,7 @@ export function createMapper(): Mapper {
       assumed: blocksApart(log),
       parts: partsAt(log),
       likely: likelyParts(tape, explained),
+      partBehind: new Set(structure.terminals.filter(hasPartBehind).map(({ id }) => id)),
       silent: silentClips(clips),
     };
     const bySetting = groupEvidence(tape);
@@ -92,6 +105,8 @@ interface Grounds {
   assumed: Blocks[];
   parts: { at: PartsAt; key: string };
   likely: LikelyPart[];
+  /** Terminals behind which there is a lamp or a coil. */
+  partBehind: ReadonlySet<TerminalId>;
   silent: { clips: ClipsByReading; key: string };
 }
 
@@ -140,13 +155,13 @@ function silentClips({ uses }: ClipRecord): Grounds['silent'] {
 }
 
 function settleOne(
-  { structure, contacts, explained, assumed, parts, likely, silent }: Grounds,
+  { structure, contacts, explained, assumed, parts, likely, partBehind, silent }: Grounds,
   id: SettingId,
   evidence: readonly ReadingEvidence[],
   doubted?: ClipsByReading,
 ): MappedSetting {
   const terminals = structure.terminals.map((terminal) => terminal.id);
-  const by = { explained, apart: assumed, partsAt: parts.at, likely, silent: silent.clips };
+  const by = { explained, apart: assumed, partsAt: parts.at, likely, partBehind, silent: silent.clips };
   const settled = settle(id, terminals, evidence, { ...by, ...(doubted && { doubted }) });
   return { settled, coverage: coverageOf(settled, contacts) };
 }
@@ -166,7 +181,9 @@ function goOn(last: Mapped, log: Log, tape: TapeLine[]): Mapped {
     if (!known) continue;
     // Parts may settle more, or less, once a net has grown.
     const alone =
-      grounds.assumed.length === 0 && grounds.parts.at === NO_PARTS && grounds.likely.length === 0;
+      grounds.assumed.length === 0 &&
+      grounds.parts.at === NO_PARTS &&
+      grounds.likely.length + grounds.partBehind.size === 0;
     const extended = alone ? extendSettled(known.settled, items) : null;
     plain.set(
       id,
@@ -196,39 +213,46 @@ function mapped(
 ): Mapped {
   const { structure, contacts } = grounds;
   const reworked: Reworked = new Map();
-  const rework = (id: SettingId, as: MappedSetting, doubted: ClipsByReading): MappedSetting => {
-    const evidence = bySetting.get(id) ?? [];
+  const rework = (id: SettingId, as: MappedSetting, doubted: ClipsByReading, lows = true): MappedSetting => {
+    const all = bySetting.get(id) ?? [];
+    const evidence = lows ? all : all.filter((item) => !isLowBundle(item));
     const theirs = evidence.flatMap(({ reading }) => {
       const clips = doubted.get(reading);
       return clips ? [[reading, ...clips].join()] : [];
     });
-    if (theirs.length === 0) return as;
-    const key = [id, ...theirs].join(';');
+    if (theirs.length === 0 && evidence.length === all.length) return as;
+    const key = [id, lows, ...theirs].join(';');
     const known = before.get(key);
     const again = known?.from === as ? known.as : settleOne(grounds, id, evidence, doubted);
     reworked.set(key, { from: as, as: again });
     return again;
   };
-  const reworkAll = (settings: ReadonlyMap<SettingId, MappedSetting>, doubted: ClipsByReading) =>
-    doubted.size === 0
-      ? settings
-      : new Map([...settings].map(([id, setting]) => [id, rework(id, setting, doubted)]));
+  const reworkAll = (all: ReadonlyMap<SettingId, MappedSetting>, doubted: ClipsByReading, lows = true) =>
+    doubted.size === 0 && lows
+      ? all
+      : new Map([...all].map(([id, setting]) => [id, rework(id, setting, doubted, lows)]));
   const asked = unprovedUses(touches).length > 0;
   const cameThrough = cameThroughOf(tape, (id) => plain.get(id)?.settled);
   const clips = asked ? { ...touches, uses: clipRecordOf(log, cameThrough).uses } : touches;
-  const settings = reworkAll(
-    plain,
-    doubtedClips(
-      [...plain.values()].map(({ settled }) => settled),
-      clips,
-    ),
+  const doubted = doubtedClips(
+    [...plain.values()].map(({ settled }) => settled),
+    clips,
   );
+  const settings = reworkAll(plain, doubted);
+  const withoutLows = (id: SettingId) => {
+    const setting = settings.get(id);
+    return setting && rework(id, setting, doubted, false);
+  };
   const unproved = byReading(unprovedUses(clips));
   const complete =
-    completeness(structure, settings) && completeness(structure, reworkAll(settings, unproved));
-  const map = { log, structure, tape, contacts, settings, clips, complete };
+    completeness(structure, settings) && completeness(structure, reworkAll(settings, unproved, false));
+  const map = { log, structure, tape, contacts, settings, withoutLows, clips, complete };
   return { map, grounds, bySetting, plain, reworked };
 }
+
+/** Whether it is low between terminals of which several are tied together. */
+const isLowBundle = ({ red, black, says }: ReadingEvidence): boolean =>
+  says === 'joins' && red.length + black.length > 2;
 
 /** What persons assumed, and did not take back: blocks that do not touch each other. */
 function blocksApart(log: Log): Blocks[] {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { effectiveOhms } from '../network/index.js';
-import type { Deed, Part } from '../log/index.js';
+import { PLAIN_APPROACH, type Deed, type Part } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
-import type { PartId } from '../switch/index.js';
-import { bench } from '../testing/generated.js';
+import type { PartId, TerminalId, TerminalRole } from '../switch/index.js';
+import { bench, mapHidden } from '../testing/generated.js';
 import { createMapper, deriveMap, factAt } from './index.js';
 
 type On = ReturnType<typeof bench>;
@@ -141,6 +141,15 @@ describe('a low reading where a part was accepted', () => {
     expect(fact(said, 0, 1).joined).toBe(true);
   });
 
+  it('of two low readings round it, of which one is a contact, neither closes before a person says which', () => {
+    const on = accept(3.2);
+    const one = on.read(1, 0, 2, { kind: 'ohms', ohms: 1.9 });
+    on.read(1, 1, 2, { kind: 'ohms', ohms: 1.9 });
+    expect([fact(on, 0, 2).state, fact(on, 1, 2).state]).toEqual(['unknown', 'unknown']);
+    on.add({ kind: 'explained', readings: [one.id], as: 'part', note: '' });
+    expect([fact(on, 0, 2).joined, fact(on, 1, 2).joined]).toEqual([false, true]);
+  });
+
   it('elsewhere joins as ever', () => {
     const on = accept(3.2);
     on.read(1, 2, 3, { kind: 'ohms', ohms: 1.9 });
@@ -157,5 +166,115 @@ describe('a low reading where a part was accepted', () => {
     expect(lookAgain(on)).toMatchObject([{ a: 0, b: 1, because: 'middle' }]);
     on.add({ kind: 'explained', readings: [one?.id as never], as: 'part', note: '' });
     expect(lookAgain(on)).toEqual([]);
+  });
+});
+
+describe('a terminal that was named a lamp tab or the end of a coil', () => {
+  const named = (role: TerminalRole, at = 2) => {
+    const on = bench(5, 2);
+    const terminal = on.terminals[at] as TerminalId;
+    on.add({ kind: 'restructured', change: { change: 'terminal-role', terminal, role }, basedOn: null });
+    return on;
+  };
+  const fact = (on: On, a: number, b: number, setting = 0) =>
+    factAt([...deriveMap(on.events).settings.values()][setting]?.settled as never, a, b);
+
+  it.each([
+    ['lamp', { kind: 'ohms', ohms: 0.7 }],
+    ['coil', { kind: 'ohms', ohms: 1.2 }],
+    ['coil', { kind: 'tone', sounded: true }],
+  ] as const)('closes nothing by a low reading alone: %s, %o; a person says which', (role, value) => {
+    for (const [a, b] of [
+      [0, 2],
+      [2, 3],
+    ] as const) {
+      // prettier-ignore
+      const on = named(role);
+      const low = on.read(0, a, b, value);
+      expect(fact(on, a, b).state).toBe('unknown');
+      expect(lookAgain(on)).toMatchObject([{ a, b, because: 'part-or-contact' }]);
+      on.add({ kind: 'explained', readings: [low.id], as: 'contact', note: '' });
+      expect(fact(on, a, b).joined).toBe(true);
+      expect(lookAgain(on)).toEqual([]);
+    }
+  });
+
+  it('parts where it reads open, and where a person says that it is the part', () => {
+    const on = named('lamp');
+    on.read(0, 1, 2, { kind: 'over' });
+    const low = on.read(0, 0, 2, { kind: 'ohms', ohms: 0.7 });
+    on.add({ kind: 'explained', readings: [low.id], as: 'part', note: '' });
+    expect([fact(on, 1, 2).joined, fact(on, 0, 2).joined]).toEqual([false, false]);
+  });
+
+  it('changes nothing beside it, nor at a tie lug, which has no contact behind it but is no part', () => {
+    const beside = named('coil');
+    beside.read(0, 0, 1, { kind: 'ohms', ohms: 0.7 });
+    expect(fact(beside, 0, 1).joined).toBe(true);
+    const tie = named('dummy');
+    tie.read(0, 0, 2, { kind: 'ohms', ohms: 0.7 });
+    expect(fact(tie, 0, 2).joined).toBe(true);
+  });
+
+  it('a map that grows by a reading at a time is the same as one made at once', () => {
+    const on = named('coil');
+    on.read(0, 0, 2, { kind: 'ohms', ohms: 0.7 });
+    on.read(0, 0, 1, { kind: 'ohms', ohms: 0.3 });
+    on.bundle(0, [0, 1], [2], { kind: 'ohms', ohms: 0.7 });
+    const mapper = createMapper();
+    for (let at = 1; at <= on.events.length; at += 1) mapper(on.events.slice(0, at));
+    expect(mapper(on.events).settings).toEqual(deriveMap(on.events).settings);
+  });
+});
+
+describe('a low bundle that a part may have closed', () => {
+  // Terminals 0 and 1 tied against 3: open at 1, so a contact at 0 would follow; a lamp lies there.
+  const bundled = (on: On) => {
+    on.bundle(0, [0, 1], [3], { kind: 'ohms', ohms: 0.7 });
+    on.read(0, 1, 3, { kind: 'over' });
+    return factAt([...deriveMap(on.events).settings.values()][0]?.settled as never, 0, 3);
+  };
+
+  it('closes nothing by elimination where a part is declared, accepted or named', () => {
+    const plain = bench(5, 1);
+    expect(bundled(plain)).toMatchObject({ state: 'follows', joined: true });
+    const declared = bench(5, 1);
+    declared.add(partOn(declared, 0, 3, { ohms: null }));
+    expect(bundled(declared).state).toBe('unknown');
+    const accepted = bench(5, 2);
+    const middle = accepted.read(1, 0, 3, { kind: 'ohms', ohms: 1.3 });
+    accepted.add({ kind: 'explained', readings: [middle.id], as: 'part', note: '' });
+    expect(bundled(accepted).state).toBe('unknown');
+    const named = bench(5, 1);
+    const terminal = named.terminals[3] as TerminalId;
+    named.add({
+      kind: 'restructured',
+      change: { change: 'terminal-role', terminal, role: 'coil' },
+      basedOn: null,
+    });
+    expect(bundled(named).state).toBe('unknown');
+  });
+
+  it('across no part it proves as ever', () => {
+    const on = bench(5, 1);
+    on.add(partOn(on, 2, 4, { ohms: null }));
+    expect(bundled(on)).toMatchObject({ state: 'follows', joined: true });
+  });
+
+  it('is split by the plan into pairs, which ends', () => {
+    const on = bench(7, 2);
+    on.add(partOn(on, 0, 5, { ohms: null }));
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'time', clips: 6 } });
+    const hidden = [partitionFromGroups(7, [[0, 1]]), partitionFromGroups(7, [[0, 2]])];
+    // A lamp that reads low across 0 and 5 in both positions: the truthful hands see it as a join.
+    const shown = [partitionFromGroups(7, [[0, 1, 5]]), partitionFromGroups(7, [[0, 2, 5]])];
+    const { map } = mapHidden(shown, on);
+    [...map.settings.values()].forEach(({ settled }, at) => {
+      for (let a = 0; a < 7; a += 1)
+        for (let b = a + 1; b < 7; b += 1)
+          if (factAt(settled, a, b).joined)
+            expect([at, a, b, hidden[at]?.[a]]).toEqual([at, a, b, hidden[at]?.[b]]);
+    });
+    expect(map.complete).toBe(false);
   });
 });

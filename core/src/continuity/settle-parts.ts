@@ -3,6 +3,7 @@ import type { Part, PartForm } from '../log/index.js';
 import { partitionOf } from '../partition/index.js';
 import type { ReadingEvidence } from '../sense/index.js';
 import type { ReadingId, TerminalId } from '../switch/index.js';
+import type { Clause } from './net-state.js';
 import type { Link } from './link.js';
 import type { PartsAt } from './parts-at.js';
 import type { Explanations, LookAgain } from './settled.js';
@@ -26,6 +27,8 @@ const MAY_HALVE = 0.5;
 interface Declared {
   terminals: readonly TerminalId[];
   likely: readonly LikelyPart[];
+  /** Terminals behind which there is a lamp or a coil, as was said: what reads low there may be that. */
+  partBehind: ReadonlySet<TerminalId>;
   evidence: ReadonlyMap<ReadingId, ReadingEvidence>;
   explained: Explanations;
   partsAt: PartsAt;
@@ -36,7 +39,7 @@ interface Declared {
  * that may read low closes nothing by itself, whichever terminals of its nets it was read at; and a middle reading that is what declared parts and known nets would show is settled by them, and asked no more.
  */
 export function settleByParts(sorted: Sorted, declared: Declared): Sorted {
-  const { joins, doubtful } = withoutParts(sorted.joins, declared);
+  const { joins, doubtful } = withoutParts(sorted, declared);
   const nets = partitionOf(
     declared.terminals.length,
     joins.map(({ a, b }): [number, number] => [a, b]),
@@ -47,9 +50,12 @@ export function settleByParts(sorted: Sorted, declared: Declared): Sorted {
     readings.map((reading): Link => ({ a, b, reading, by: 'ohms' })),
   );
   const left = sorted.lookAgain.filter((item) => !settled.includes(item));
+  const split = sorted.clauses.filter((clause) => closedByPart(clause, declared));
   return {
     ...sorted,
     joins,
+    clauses: sorted.clauses.filter((clause) => !split.includes(clause)),
+    unused: [...sorted.unused, ...split.map(({ reading }) => reading)],
     opens: [...sorted.opens, ...opens, ...doubtful.flatMap(({ link, as }) => (as === 'part' ? [link] : []))],
     // What reads between closed and open there is asked first: what it is may settle the low reading too.
     lookAgain: [
@@ -65,44 +71,66 @@ interface Doubtful {
   as: 'part' | 'not-known' | null;
 }
 
+/** The two ends of a part that may have closed a reading, by place. */
+type Ends = readonly [number, number];
+
+/** Parts that may have made a reading low. */
+function partsBehind({ terminals, evidence, partsAt, likely }: Declared): (reading: ReadingId) => Ends[] {
+  const place = (end: TerminalId) => terminals.indexOf(end);
+  return (reading) => {
+    const item = evidence.get(reading);
+    const declared = partsAt(reading).flatMap((part) => (mayReadLow(part, item) ? [part.terminals] : []));
+    const accepted = likely.flatMap(({ ends, ohms }) => (isAsLow(ohms * MAY_HALVE, item) ? [ends] : []));
+    return [...declared, ...accepted].map(([one, other]): Ends => [place(one), place(other)]);
+  };
+}
+
 /** Joins without those that a part may have made. */
 function withoutParts(
-  all: readonly Link[],
-  { terminals, evidence, explained, partsAt, likely }: Declared,
+  { joins: all, lookAgain }: Sorted,
+  declared: Declared,
 ): { joins: Link[]; doubtful: Doubtful[] } {
+  const { terminals, explained, partBehind } = declared;
+  const endsOf = partsBehind(declared);
+  const isNamed = (place: number) => partBehind.has(terminals[place] as TerminalId);
   const doubtful: Doubtful[] = [];
-  const endsAcross = (reading: ReadingId): (readonly [TerminalId, TerminalId])[] => {
-    const item = evidence.get(reading);
-    return [
-      ...partsAt(reading).flatMap((part) => (mayReadLow(part, item) ? [part.terminals] : [])),
-      ...likely.flatMap((part) => (isAsLow(part.ohms * MAY_HALVE, item) ? [part.ends] : [])),
-    ];
-  };
-  const keepUnless = (links: readonly Link[], isAcross: (link: Link, ends: readonly number[]) => boolean) =>
+  const keepUnless = (links: readonly Link[], mayBePart: (link: Link) => boolean) =>
     links.filter((link) => {
       const as = explained.get(link.reading);
-      const across = endsAcross(link.reading).some((ends) =>
-        isAcross(
-          link,
-          ends.map((end) => terminals.indexOf(end)),
-        ),
-      );
-      if (!across || as === 'contact') return true;
+      if (as === 'contact' || !mayBePart(link)) return true;
       doubtful.push({ link, as: as === undefined ? null : as === 'not-known' ? 'not-known' : 'part' });
       return false;
     });
-  const direct = keepUnless(all, ({ a, b }, [one, other]) => same(a, b, one, other));
-  // Read at another terminal of the same net it is across the part all the same.
-  const joins = keepUnless(direct, (link, [one, other]) => {
+  // What reads between closed and open elsewhere is no join, whatever the beeper says.
+  const isPart = ({ a, b, reading }: Link) =>
+    explained.get(reading) === 'part' || lookAgain.some((one) => same(one.a, one.b, a, b));
+  const direct = keepUnless(
+    all,
+    ({ a, b, reading }) =>
+      isNamed(a) || isNamed(b) || endsOf(reading).some(([one, other]) => same(a, b, one, other)),
+  );
+  // Read at another terminal of the same net it is across the part all the same; of two that may be either, neither closes.
+  const joins = keepUnless(direct, (link) => {
+    const ends = endsOf(link.reading);
+    if (ends.length === 0) return false;
     const nets = partitionOf(
       terminals.length,
-      direct.flatMap((join): [number, number][] =>
-        join === link || doubtful.some((item) => item.link === join) ? [] : [[join.a, join.b]],
-      ),
+      direct.flatMap((join): [number, number][] => (join === link || isPart(join) ? [] : [[join.a, join.b]])),
     );
-    return same(nets[link.a], nets[link.b], nets[one ?? -1], nets[other ?? -1]);
+    return ends.some(([one, other]) => same(nets[link.a], nets[link.b], nets[one], nets[other]));
   });
   return { joins, doubtful };
+}
+
+/** Whether a low bundle may have been closed by a part: then it says nothing, and has to be split. */
+function closedByPart({ red, black, reading }: Clause, declared: Declared): boolean {
+  const { terminals, partBehind } = declared;
+  const isNamed = (place: number) => partBehind.has(terminals[place] as TerminalId);
+  if ([...red, ...black].some(isNamed)) return true;
+  return partsBehind(declared)(reading).some(
+    ([one, other]) =>
+      (red.includes(one) && black.includes(other)) || (red.includes(other) && black.includes(one)),
+  );
 }
 
 /** Whether two ends are two others, whichever way. */

@@ -23,6 +23,8 @@ export interface SettledBy {
   partsAt?: PartsAt;
   /** Parts that a person accepted readings to be, in any setting. */
   likely?: readonly LikelyPart[];
+  /** Terminals behind which a person said that there is a lamp or a coil. */
+  partBehind?: ReadonlySet<TerminalId>;
   /** Clips that made no contact: what they parted is not used. */
   silent?: ClipsByReading;
   /** Clips that perhaps made none: what they parted is in dispute. */
@@ -37,15 +39,17 @@ export function settle(
   setting: SettingId,
   terminals: TerminalId[],
   evidence: readonly ReadingEvidence[],
-  { explained = new Map(), apart = [], partsAt = NO_PARTS, likely = [], silent, doubted }: SettledBy = {},
+  by: SettledBy = {},
 ): Settled {
+  const { explained = new Map(), apart = [], partsAt = NO_PARTS, likely = [], silent, doubted } = by;
+  const { partBehind = NO_TERMINALS } = by;
   const place = new Map(terminals.map((id, index) => [id, index]));
   const plain = sortEvidence(evidence, place, explained, silent);
   const sorted =
-    partsAt === NO_PARTS && likely.length === 0
+    partsAt === NO_PARTS && likely.length + partBehind.size === 0
       ? plain
       : settleByParts(plain, {
-          ...{ terminals, explained, partsAt, likely },
+          ...{ terminals, explained, partsAt, likely, partBehind },
           evidence: new Map(evidence.map((item) => [item.reading, item])),
         });
   const size = terminals.length;
@@ -62,6 +66,8 @@ export function settle(
   for (const blocks of apart) assumeApart(settled.facts, size, blocks, place);
   return { ...rest, ...trusted, ...settled, tangled: false };
 }
+
+const NO_TERMINALS: ReadonlySet<TerminalId> = new Set();
 
 /** Steps that one setting may cost, some 0.8 s of work. A ladder of bundles over 36 terminals was seen to take 9 million, over 48 some 20. */
 const MOST_STEPS = 60_000_000;

@@ -49,7 +49,7 @@ export {
   type WireId,
 } from './id.js';
 export { knownSwitchSchema, type KnownSwitch } from './known-switch.js';
-export { inPattern, TERMINAL_LOOKS, type TerminalLook } from './terminal.js';
+export { hasPartBehind, inPattern, TERMINAL_LOOKS, type TerminalLook } from './terminal.js';
 export { readLabels, type LabelList } from './label-list.js';
 export {
   PLAIN_LAYOUTS,

@@ -52,5 +52,6 @@ export const PROMPT_REASON_WORDS: Record<Reason, string> = {
   polarity: 'a part may conduct the other way round',
   return: 'tells this position from the others',
   named: 'a pair that was named',
+  alone: 'only a bundle said so: clips off, by itself',
   ohms: 'it was only heard so far',
 };

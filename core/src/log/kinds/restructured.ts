@@ -7,5 +7,6 @@ export const restructured = defineKind('restructured', {
   fields: { change: changeSchema, basedOn: basedOnSchema },
   undo: ['map', 'tag'],
   reading: 'looks back',
-  upgrades: { 1: countedChanges },
+  // Version 3 knows ends of coils.
+  upgrades: { 1: countedChanges, 2: (what) => what },
 });

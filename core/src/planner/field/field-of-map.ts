@@ -21,12 +21,16 @@ export function fieldOf(map: SwitchMap, { assumed = true }: { assumed?: boolean 
     const settled = map.settings.get(id)?.settled;
     if (!settled) throw new Error('a setting of the structure is not in the map');
     const leaveOut = unasked(settled, assumed).copy();
+    const odd = PairMarks.of(
+      size,
+      settled.lookAgain.map(({ a, b }): [number, number] => [a, b]),
+    );
     for (const { a, b } of settled.lookAgain) leaveOut.mark(a, b);
     if (closedProvesNothing) for (const { a, b } of settled.inCircuit) leaveOut.mark(a, b);
     for (const [a, b] of skips.get(id) ?? []) leaveOut.mark(a, b);
     const clauses = liveClauses(settled.state, settled.clauses);
     const pairsOnly = bundlesSayNothing(map, settled);
-    return { pairsOnly, nets: settled.state, clauses, leaveOut, held: isHeld(map, id) };
+    return { pairsOnly, nets: settled.state, clauses, leaveOut, odd, held: isHeld(map, id) };
   });
   let bundles: Field['bundles'] | null = null;
   return {

@@ -19,6 +19,8 @@ export interface FieldSetting {
   clauses: Clause[];
   /** Pairs that are not to be asked: skipped, in dispute, read without result. */
   leaveOut: PairMarks;
+  /** Pairs to be looked at again: a bundle across one says nothing of the others. */
+  odd?: PairMarks;
   /** The handle has to be held against a spring. */
   held: boolean;
   /** No bundles here: readings contradict, or a bundle said nothing and has to be split. */
@@ -94,7 +96,7 @@ export function firstRow(field: Field, setting: number): { red: number; black: n
 
 /**
  * What a bundle of two sides will say in a setting, as far as it follows: `closed` when a net meets both sides or every
- * pair that could meet a low bundle is in it; `open` when all nets across are apart, or bundles say nothing here; null
+ * pair that could meet a low bundle is in it; `open` when all nets across are apart, or a bundle would say nothing here; null
  * when it is worth asking.
  */
 export function bundleSays(
@@ -103,8 +105,8 @@ export function bundleSays(
   red: readonly number[],
   black: readonly number[],
 ): 'closed' | 'open' | null {
-  const { nets, clauses, pairsOnly } = field.settings[setting] as FieldSetting;
-  if (pairsOnly) return 'open';
+  const { nets, clauses, pairsOnly, odd } = field.settings[setting] as FieldSetting;
+  if (pairsOnly || (odd && red.some((a) => black.some((b) => odd.has(a, b))))) return 'open';
   const [reds, blacks] = [red, black].map((side) => new Set(side.map((place) => netOf(nets, place)))) as [
     Set<number>,
     Set<number>,

@@ -14,14 +14,19 @@ import { bench, CLOSED, OPEN, type Bench } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { answerTo } from '../field/answer.js';
 import { planNext } from '../next/plan.js';
+import { lowsAsk } from '../next/lows-left.js';
 import { suspectClips } from '../next/suspects.js';
 import { clipChangeFor, clipTouch } from './clips.js';
 
 /** How a clip fails: it comes loose at a reading, is loose from the start, or is loose at some readings only. */
 type Failure = { clip: TerminalId; from: number; every: number };
 
+/** A clip that leans on another lug while it is on: from a bundle on, so many times. */
+type Lean = { clip: TerminalId; onto: TerminalId; from: number; until: number };
+
 interface Hands {
   failures: Failure[];
+  leans?: Lean[];
   /** Whether they touch and wiggle every clip before it comes off; else they say that all sounded. */
   truthful: boolean;
   /** Whether they type a pair of their own in the middle, and so take the clips off untouched. */
@@ -29,7 +34,7 @@ interface Hands {
 }
 
 /** Maps a hidden pattern with clips of which one may fail, until the plan asks for nothing more. */
-function mapWithClips(hidden: Pattern, on: Bench, { failures, truthful, hasty = false }: Hands) {
+function mapWithClips(hidden: Pattern, on: Bench, { failures, truthful, hasty = false, leans = [] }: Hands) {
   const mapper = createMapper();
   let at = on.settings[0] as SettingId;
   let [bundles, closings, hastened] = [0, 0, false];
@@ -63,19 +68,31 @@ function mapWithClips(hidden: Pattern, on: Bench, { failures, truthful, hasty = 
       });
       continue;
     }
+    const lie = plan.kind === 'disputed' ? lowBundleIn(map, plan.setting) : null;
+    if (lie) {
+      on.add({ kind: 'superseded', reading: lie, replacement: null, source: 'typed' });
+      continue;
+    }
     if (!ask) return { map, plan, plans, closings };
     const prompt = { id: on.newId<PromptId>(), ask };
     on.add({ kind: 'prompt-shown', prompt });
     const values = new Map<TerminalId | SettingId, Value>();
     for (const { setting, red, black, key } of readingsAsked(ask)) {
       at = setting;
-      const truth = hidden[on.settings.indexOf(setting)] as Partition;
+      const plainTruth = hidden[on.settings.indexOf(setting)] as Partition;
       const several = red.length + black.length > 2;
       if (several) bundles += 1;
       const touching = (lead: readonly TerminalId[]) =>
         lead.length > 1
           ? lead.filter((clip) => !(isLoose(clip) && bundles % (looseAt(clip)?.every ?? 1) === 0))
           : lead;
+      const leaning = leans.find(
+        ({ clip, from, until }) =>
+          several && [...red, ...black].includes(clip) && bundles >= from && bundles < until,
+      );
+      const truth = leaning
+        ? mergedAt(plainTruth, on.terminals.indexOf(leaning.clip), on.terminals.indexOf(leaning.onto))
+        : plainTruth;
       const joined = touching(red).some((a) =>
         touching(black).some((b) => truth[on.terminals.indexOf(a)] === truth[on.terminals.indexOf(b)]),
       );
@@ -84,6 +101,19 @@ function mapWithClips(hidden: Pattern, on: Bench, { failures, truthful, hasty = 
     on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));
   }
   throw new Error('the plan did not come to an end');
+}
+
+/** A partition with two nets made one. */
+const mergedAt = (nets: Partition, one: number, other: number): Partition =>
+  partitionFromGroups(nets.length, [...nets.map((net, place) => [net, place]), [one, other]]);
+
+/** A low bundle of what contradicts in a setting. */
+function lowBundleIn(map: SwitchMap, setting: SettingId): ReadingId | null {
+  const suspects = map.settings.get(setting)?.settled.contradictions.flatMap(({ joins }) => joins) ?? [];
+  const found = map.tape.find(
+    ({ reading: { id, red, black } }) => suspects.includes(id) && red.length + black.length > 2,
+  );
+  return found?.reading.id ?? null;
 }
 
 /** Pairs that a map says differently from the truth. */
@@ -255,5 +285,67 @@ describe('a clip that makes no contact', () => {
       [0, 'proved'],
       [1, 'unproved'],
     ]);
+  });
+});
+
+describe('a clip that leans on another lug', () => {
+  it('makes no wrong map complete, on 12 switches: a join that low bundles alone tell of is read by itself', () => {
+    let [wrong, open, disputed] = [0, 0, 0];
+    for (let sample = 0; sample < 12; sample += 1) {
+      const random = seededRandom(sample + 1);
+      const { lugs, hidden } = someSwitch(random);
+      for (let fault = 0; fault < runs(8); fault += 1) {
+        const on = withClips(lugs, hidden.length, sample + 1);
+        const place = Math.floor(random() * lugs);
+        const clip = on.terminals[place] as TerminalId;
+        const onto = on.terminals[(place + 1 + Math.floor(random() * (lugs - 1))) % lugs] as TerminalId;
+        const from = fault % 2 === 0 ? 0 : Math.floor(random() * 20);
+        const until = fault % 4 === 3 ? from + 3 : Infinity;
+        const leans = [{ clip, onto, from, until }];
+        const { map, plans } = mapWithClips(hidden, on, { failures: [], leans, truthful: true });
+        disputed += plans.includes('disputed') ? 1 : 0;
+        if (!map.complete) open += 1;
+        else if (wrongIn(map, hidden, on) > 0) wrong += 1;
+      }
+    }
+    expect(wrong).toBe(0);
+    // What contradicts is taken out, and nothing is left open; the faults were there.
+    expect(open).toBe(0);
+    expect(disputed).toBeGreaterThan(runs(8) * 4);
+  });
+
+  it('never asks a pair by itself where pairs were read, or where the bundle only says what they say', () => {
+    const on = bench(5, 1);
+    for (const [a, b] of [
+      [0, 1],
+      [0, 2],
+      [1, 2],
+      [3, 4],
+      [0, 3],
+      [0, 4],
+      [1, 3],
+      [1, 4],
+      [2, 3],
+      [2, 4],
+    ] as const)
+      // prettier-ignore
+      on.read(0, a, b, a + b === 1 ? CLOSED : OPEN);
+    on.bundle(0, [0, 2], [1, 3], CLOSED);
+    const map = deriveMap(on.events);
+    expect(map.complete).toBe(true);
+    expect(lowsAsk(map, on.settings)).toBeNull();
+  });
+
+  it('asks the join first, then what was known to be apart by it alone', () => {
+    const on = bench(3, 1);
+    on.bundle(0, [0, 1], [2], CLOSED);
+    on.read(0, 1, 2, OPEN);
+    const before = deriveMap(on.events);
+    expect(before.settings.get(on.settings[0] as SettingId)?.coverage.unknown).toBe(0);
+    expect(before.complete).toBe(false);
+    const [zero, , two] = on.terminals;
+    expect(lowsAsk(before, on.settings)).toMatchObject({ kind: 'pair', red: zero, black: two });
+    on.read(0, 0, 2, CLOSED);
+    expect([deriveMap(on.events).complete, lowsAsk(deriveMap(on.events), on.settings)]).toEqual([true, null]);
   });
 });

@@ -20,6 +20,7 @@ import { checkDue, type CheckDue } from '../hands/meter-check.js';
 import { firstSuspect, lookedEnough } from './enough.js';
 import { assumedLeft } from './assumed-left.js';
 import { inOhmsAsk } from './in-ohms.js';
+import { lowsAsk, onlyByLows } from './lows-left.js';
 import { leftIn, pairKey } from './most-left.js';
 import { namedPairs, quickCheck, type QuickCheck } from '../schools/named-pairs.js';
 import { returnAsk, returnWanted } from './return-sweep.js';
@@ -140,6 +141,7 @@ function planReadings(standing: Standing): Plan {
     asked(assumedLeft(map, at), at, 'assumed') ??
     asked(polarityAsk(map, standing.order), at, 'polarity') ??
     inCircuitLeft(standing) ??
+    asked(lowsAsk(map, standing.order), at, 'alone') ??
     skippedLeft(standing) ??
     asked(returnWanted(map) ? returnAsk(map) : null, at, 'return', 'return') ??
     clipsNotProved(standing) ??
@@ -263,7 +265,10 @@ function inCircuitLeft({ map, order }: Standing): Plan | null {
 function skippedLeft({ map, order }: Standing): Plan | null {
   const skips = liveEvents(map.log, 'skipped').map(({ id }) => id);
   if (skips.length === 0) return null;
-  const pairs = order.reduce((sum, setting) => sum + leftIn(map, setting).readings, 0);
+  const pairs = order.reduce(
+    (sum, setting) => sum + (leftIn(map, setting).readings || onlyByLows(map, setting).length),
+    0,
+  );
   if (pairs === 0) return null;
   return { kind: 'skipped-left', skips, pairs };
 }

@@ -51,6 +51,8 @@ export type Reason =
   | 'assumed'
   /** Open one way round, across a part that may conduct the other way. */
   | 'polarity'
+  /** It joins by a low bundle alone: a clip that leaned on another lug would have read the same. */
+  | 'alone'
   /** A closed contact that was heard, wanted in ohms. */
   | 'ohms'
   /** On the way back through the positions: it tells this one from the others. */

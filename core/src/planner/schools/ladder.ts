@@ -1,7 +1,7 @@
 import { bestRate, byTime, firstAlone } from './by-time.js';
 import { netOf } from '../../continuity/index.js';
 import { netChance, type Chance } from '../chance/chance.js';
-import { bundleSays, type Field, type FieldSetting } from '../field/field.js';
+import { bundleSays, isUnknown, type Field, type FieldSetting } from '../field/field.js';
 import { costOf, type Hands } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
 import type { Planner, Situation } from './situation.js';
@@ -70,7 +70,11 @@ export function rung(
 /** Settings in which a rung says something that is not known. */
 const asked = (field: Field, { tied, lone }: Rung, worth: (setting: number) => boolean): number[] =>
   field.settings.flatMap((_, setting) =>
-    worth(setting) && bundleSays(field, setting, tied, [lone]) === null ? [setting] : [],
+    worth(setting) &&
+    bundleSays(field, setting, tied, [lone]) === null &&
+    tied.some((one) => isUnknown(field, setting, one, lone))
+      ? [setting]
+      : [],
   );
 
 const rungMove = ({ tied, lone }: Rung, settings: number[], hands: Hands): Move => ({

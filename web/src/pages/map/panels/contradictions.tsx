@@ -9,6 +9,9 @@ import { settingName, terminalName } from '@which-way/words/terminals';
 import type { Probing } from '../probing/use-probing.js';
 import { CONTRADICTIONS_TEXT } from '@which-way/words/screens/pages/map/panels/contradictions';
 
+/** Whether several terminals were tied together on a lead. */
+const isBundle = ({ reading: { red, black } }: TapeLine): boolean => red.length + black.length > 2;
+
 /** Readings that cannot all hold, those whose removal alone settles it first. Calm, beside the plan. */
 export function Contradictions({
   probing,
@@ -31,7 +34,7 @@ export function Contradictions({
       </Notice>
     ),
     ...settled.contradictions.map((contradiction) => {
-      const { opens, enough, everySuspect, maybePartsInSeries } = contradiction;
+      const { opens, joins, enough, everySuspect, maybePartsInSeries } = contradiction;
       const suspects = rankSuspects(map, settled.setting, contradiction);
       return (
         <Notice
@@ -66,6 +69,7 @@ export function Contradictions({
             )}
           </ul>
           {!everySuspect && <p>{CONTRADICTIONS_TEXT.bundlesAreAmongThemThis}</p>}
+          {lines(joins).some(isBundle) && <p>{CONTRADICTIONS_TEXT.seeThatNoClipTouches}</p>}
           {maybePartsInSeries && <p>{CONTRADICTIONS_TEXT.itMayAlsoBeParts}</p>}
         </Notice>
       );

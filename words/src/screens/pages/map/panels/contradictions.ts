@@ -12,5 +12,7 @@ export const CONTRADICTIONS_TEXT = {
   checkTheClipOn: (clip: string) =>
     `Check the clip on ${clip}: it may not have made contact. If so, its open readings are false.`,
   theClipMadeNoContact: (clip: string) => `The clip on ${clip} made no contact`,
+  seeThatNoClipTouches:
+    'A clip that touches another lug makes a bundle read low. See that none does, then read the bundle again.',
   itMayAlsoBeParts: 'It may also be parts in series, each below the beeper’s threshold: read ohms.',
 };
