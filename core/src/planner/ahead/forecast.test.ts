@@ -30,7 +30,14 @@ describe('the forecast', () => {
     const run = mapHidden(selector, on, { outlook });
     expect(expected.readings).toBe(run.readings);
     expect(expected.acts).toBeGreaterThan(0);
-    expect(expectedCourse(run.map, null)).toEqual({ acts: 0, readings: 0, touches: 0, seconds: 0 });
+    expect(expectedCourse(run.map, null)).toEqual({
+      acts: 0,
+      readings: 0,
+      touches: 0,
+      seconds: 0,
+      turns: 0,
+      keys: 0,
+    });
   });
 
   it('says less for clips, and changes nothing of the map it looks at', () => {

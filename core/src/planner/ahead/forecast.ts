@@ -8,6 +8,7 @@ import { experienceOf } from '../chance/experience.js';
 import { copyField, unknownPairsOf, playMove, type Field, type FieldSetting } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder } from '../field/field-of-map.js';
 import { costOf, type Hands } from '../hands/hands.js';
+import { keysOf, labelLengths, turnsOf } from './keys-and-turns.js';
 import { lastOf } from '../field/last-of.js';
 import type { Move } from '../hands/move.js';
 import { namedPairs } from '../schools/named-pairs.js';
@@ -15,7 +16,12 @@ import type { Outlook } from '../next/plan.js';
 import type { Course } from '../schools/course.js';
 
 /** What mapping will probably still take, in the settings found so far. */
-export type Expected = Omit<Course, 'hands'>;
+export interface Expected extends Omit<Course, 'hands'> {
+  /** How often the handle is turned. */
+  turns: number;
+  /** Keys pressed where a beeper is heard and nothing listens: see `keysOf`. */
+  keys: number;
+}
 
 /** Whether two terminals join in a setting, as far as it is known or supposed. */
 export type JoinedAt = (setting: number, a: number, b: number) => boolean;
@@ -85,7 +91,8 @@ export function* forecastCourse(
   // What it looks like serves as the supposition whatever the order of probing.
   const joined = supposition(field, chanceOf(field), outlook);
   const held = (setting: number) => field.settings[setting]?.held ?? false;
-  const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0 };
+  const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0, turns: 0, keys: 0 };
+  const labels = labelLengths(map);
   let hands: Hands = handsOf(map, at);
   const named = namedPairs(map);
   while (total.acts < mostActs) {
@@ -95,6 +102,8 @@ export function* forecastCourse(
     const touched = playMove(field, move, joined);
     if (!touched) break;
     const cost = costOf(move, hands, costs, held, touched);
+    total.turns += turnsOf(move, hands);
+    total.keys += keysOf(move, touched, { joined, labels });
     hands = cost.after;
     total.acts += 1;
     total.readings += touched.length;

@@ -1,6 +1,6 @@
 import { RadioLines } from '../../../controls/fields/radio-lines.js';
 import type { SwitchMap } from '@which-way/core/continuity';
-import { approachOf } from '@which-way/core/planner';
+import { approachOf, type Expected } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
 import { Popover } from 'radix-ui';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -10,7 +10,6 @@ import { AtHand } from './at-hand.js';
 import { KeyCap, pressShortcut } from '../keys/panel-keys.js';
 import { useForecasts } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
-import { touches } from '@which-way/words/plural';
 import { APPROACH_PANEL_TEXT } from '@which-way/words/screens/pages/map/panels/approach-panel';
 
 /** How it is mapped: the order, how far, clips and the seconds of these hands, each with what it will probably take. */
@@ -115,12 +114,13 @@ function isChosen(key: string, now: Approach): boolean {
 interface WayProps {
   way: ReturnType<typeof waysOf>[number];
   shortcut: string;
-  expected: ReturnType<ReturnType<typeof useForecasts>['of']>;
+  expected: Expected | null;
+  isQuickest: boolean;
   alone: boolean;
 }
 
 /** A way of mapping, and what it is expected to cost. */
-function Way({ way, shortcut, expected, alone }: WayProps) {
+function Way({ way, shortcut, expected, isQuickest, alone }: WayProps) {
   return (
     <>
       <span className="grow">
@@ -133,10 +133,25 @@ function Way({ way, shortcut, expected, alone }: WayProps) {
           : alone
             ? APPROACH_PANEL_TEXT.noForecast
             : '…'}
-        {expected && <span className="block text-quiet">{touches(expected.touches)}</span>}
+        {expected && (
+          <span className="block text-quiet">
+            {APPROACH_PANEL_TEXT.effort(expected.keys, expected.turns, expected.touches)}
+          </span>
+        )}
+        {isQuickest && <span className="block font-semibold">{APPROACH_PANEL_TEXT.quickest}</span>}
       </span>
     </>
   );
+}
+
+/** The way that takes least time of those that settle everything; null until all are forecast, or where nothing is left. */
+function quickestOf(
+  ways: readonly { key: string; approach: Approach; expected: Expected | null }[],
+): string | null {
+  const whole = ways.filter(({ key, approach }) => approach.extent === 'everything' && key !== 'expected');
+  const known = whole.flatMap(({ key, expected }) => (expected ? [{ key, seconds: expected.seconds }] : []));
+  if (known.length < whole.length || known.every(({ seconds }) => seconds === 0)) return null;
+  return known.reduce((best, one) => (one.seconds < best.seconds ? one : best)).key;
 }
 
 function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }) {
@@ -148,6 +163,7 @@ function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }
     'ways',
     ways.map(({ approach }) => approach),
   );
+  const quickest = quickestOf(ways.map(({ key, approach }) => ({ key, approach, expected: of(approach) })));
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
     <>
@@ -157,7 +173,15 @@ function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }
         options={ways.map((way, place) => ({
           value: way.key,
           shortcut: String(place + 1),
-          text: <Way way={way} shortcut={String(place + 1)} expected={of(way.approach)} alone={alone} />,
+          text: (
+            <Way
+              way={way}
+              shortcut={String(place + 1)}
+              expected={of(way.approach)}
+              isQuickest={way.key === quickest}
+              alone={alone}
+            />
+          ),
         }))}
         onChoose={(key) => {
           const way = ways.find((one) => one.key === key);

@@ -64,7 +64,7 @@ describe('the planner beside the screen, asked by its desk', () => {
     const plan = planOf(map);
     thePlanner().answered({ version: first, kind: 'plan', plan });
     expect(view(desk).plan).toEqual(plan);
-    const expected = { readings: 12, touches: 12, seconds: 60, acts: 6 };
+    const expected = { readings: 12, touches: 12, seconds: 60, acts: 6, turns: 3, keys: 9 };
     thePlanner().answered({ version: first, kind: 'forecast', approach: 0, expected });
     expect(view(desk).forecasts.get(nameOfApproach(approach))).toEqual(expected);
 

@@ -1,3 +1,5 @@
+import { plural, touches } from '../../../../plural.js';
+
 /** What approach panel says. */
 export const APPROACH_PANEL_TEXT = {
   quickCheck: 'Quick check',
@@ -8,6 +10,9 @@ export const APPROACH_PANEL_TEXT = {
   theCommonsAgainstTheirThrows:
     'The commons against their throws. Throws are not tested against each other: no pass.',
   about: (time: string | number) => `about ${time}`,
+  effort: (keys: number, turns: number, leads: number) =>
+    `${plural(keys, 'key')}, ${plural(turns, 'turn')}, ${touches(leads)}`,
+  quickest: 'Quickest',
   noForecast: 'no forecast',
   howToMapFromThe: 'How to map, from the next prompt on',
   thisBrowserRunsNoWorker:
