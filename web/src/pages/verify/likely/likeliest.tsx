@@ -8,13 +8,13 @@ import {
 } from '@which-way/core/verify';
 import { useMemo } from 'react';
 import {
-  causeWords,
   firstCauseWords,
   lesserCauseWords,
   ODD_JOIN_WORDS,
   tieWords,
   WORK_IT_WORDS,
 } from '@which-way/words/judge/diagnosis';
+import { explanationWords } from '@which-way/words/judge/explanations';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { useReadAgain } from '../../../parts/asking/use-read-again.js';
 import { useAskOnMap } from '../../../parts/asking/use-ask-on-map.js';
@@ -106,9 +106,7 @@ interface ClassOfProps {
 
 function ClassOf({ map: { structure }, question, one, repeat }: ClassOfProps) {
   const { explanations, leaves } = one;
-  const words = explanations.map((causes) =>
-    causes.map((cause) => causeWords(structure, question, cause)).join(', and '),
-  );
+  const words = explanationWords(structure, question, explanations);
   const [first = '', ...ties] = words;
   const left = leaves.slice(0, MOST_TOLD).map(([setting, a, b]) => {
     const place = question.settings[setting];
