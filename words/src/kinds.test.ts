@@ -1,6 +1,6 @@
 import { deriveMap } from '@which-way/core/continuity';
 import { exampleKinds } from '@which-way/core/kinds';
-import { createWriter, type JobEvent } from '@which-way/core/log';
+import { createWriter, type JobEvent, type Load } from '@which-way/core/log';
 import { describeSwitch } from '@which-way/core/switch';
 import { identify } from '@which-way/core/table';
 import { describe, expect, it } from 'vitest';
@@ -11,7 +11,7 @@ import { identityTitle } from './table/identity.js';
  * What a switch is called that joins this, every pair of it read: positions apart by `|`, nets by spaces, terminals apart by `-`, named
  * positions before a colon.
  */
-function titleOf(text: string): string {
+function titleOf(text: string, loads: readonly Load['kind'][] = []): string {
   const rows = text.split('|').map((row) => row.trim());
   const names = rows.map((row) => (row.includes(':') ? (row.split(':')[0] ?? '') : ''));
   const nets = rows.map((row) => row.replace(/^[^:]*:/, '').trim().split(' ').filter((one) => one !== '' && one !== '.').map((net) => net.split('-'))); // prettier-ignore
@@ -49,9 +49,14 @@ function titleOf(text: string): string {
         readings: [reading],
       } as never);
   });
+  loads.forEach((kind, at) =>
+    write({ kind: 'load-named', load: { ...PLAIN_LOAD, id: newId(), name: `load ${at + 1}`, kind } }),
+  );
   const map = deriveMap(events);
   return identityTitle(map.structure, identify(map));
 }
+
+const PLAIN_LOAD = { amps: null, watts: null, volts: null, current: 'AC', removed: false } as const;
 
 // Names of the trade (common practice) unless a standard stands beside one. Tables written by hand, none made by the generators.
 const NAMED: [table: string, title: string][] = [
@@ -185,5 +190,36 @@ describe('what a switch is called', () => {
     const all = exampleKinds().map(({ kind, poles, ways }) => kindWords(kind, poles, ways));
     expect(new Set(all).size).toBe(all.length);
     expect(NAMED.length).toBeGreaterThanOrEqual(60);
+  });
+});
+
+describe('a pattern that trades share', () => {
+  // Common practice: one and the same contacts, called after what they switch.
+  const TWO_CONTACTS = 'OFF: . | 1: 1-2 | 2: 1-3 | 3: 1-2-3';
+  const CROSSED = '1-3 2-4 | 1-4 2-3';
+
+  it.each([
+    [
+      TWO_CONTACTS,
+      ['resistive', 'resistive'],
+      'Heat switch for two elements: off, one, the other, both, common 1',
+    ],
+    [TWO_CONTACTS, ['lamp'], 'Light switch for two circuits: off, one, the other, both, common 1'],
+    [TWO_CONTACTS, ['motor'], '1-pole two-way (off, one, the other, both), common 1'],
+    [CROSSED, ['lamp'], 'Intermediate light switch'],
+    [CROSSED, ['motor'], 'Motor reversing switch, no off'],
+    [CROSSED, ['signal', 'signal'], 'Phase switch'],
+    ['1-3 2-4 | . | 1-4 2-3', ['signal'], 'Phase switch, off between'],
+    ['1-2 | 1-2-3 | 1-3', ['signal', 'signal'], 'Selector for two pickups, both in the middle, common 1'],
+    ['. | 1-2 | 1-2-3 | 1-2-3-4', ['resistive'], 'Heat switch, 3 steps, common 1'],
+  ] as const)('%s with loads %s', (table, loads, title) => {
+    expect(titleOf(table, loads)).toBe(title);
+  });
+
+  it('is called as anywhere where the loads are of two trades, of none that has a name of its own, or not said', () => {
+    const plain = '1-pole two-way (off, one, the other, both), common 1';
+    expect([titleOf(TWO_CONTACTS), titleOf(TWO_CONTACTS, ['resistive', 'lamp'])]).toEqual([plain, plain]);
+    expect(titleOf(CROSSED, ['electronics'])).toBe(titleOf(CROSSED));
+    expect(titleOf(CROSSED, ['motor', 'electronics'])).toBe(titleOf(CROSSED));
   });
 });

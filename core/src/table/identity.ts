@@ -7,6 +7,7 @@ import { independentHandles } from './handles.js';
 import { knownPattern } from './known-pattern.js';
 
 import { movingContacts, type MovingContact } from './moving-contacts.js';
+import { tradeOf, type Trade } from './trade.js';
 
 /** Poles that are one and the same kind, side by side on one handle. */
 export interface SamePoles {
@@ -37,6 +38,8 @@ export interface SwitchIdentity {
   free: TerminalId[];
   settings: number;
   form: ActuatorForm | null;
+  /** What it is for, by its loads; null: not said, or of several trades. */
+  trade: Trade | null;
   /** Handles that are switches of their own on the same body, each with its kinds; empty where there is one, or they are not. */
   parts: { actuator: ActuatorId; groups: SamePoles[] }[];
 }
@@ -76,6 +79,7 @@ export function identify(map: SwitchMap): SwitchIdentity {
           .map(name)
       : [],
     settings: requiredOf(map).length,
+    trade: tradeOf(map.log),
     form: structure.actuators.length === 1 ? (structure.actuators[0]?.form ?? null) : null,
   };
 }

@@ -1,13 +1,14 @@
-import type { OddQuestion, SamePoles, SwitchIdentity } from '@which-way/core/table';
+import type { OddQuestion, SamePoles, SwitchIdentity, Trade } from '@which-way/core/table';
 import type { Structure } from '@which-way/core/switch';
 import { poleWords, WHOLE_WORDS } from '../kinds.js';
 import { settingName, terminalList, terminalName } from '../terminals.js';
+import { tradeWholeWords, tradeWords } from '../trades.js';
 
 const count = (many: number, one: string) => `${many} ${one}${many === 1 ? '' : 's'}`;
 
 /** What a switch is, in the trade's words; 'not yet known' where facts are missing. */
 export function identityTitle(structure: Structure, identity: SwitchIdentity): string {
-  const { unknown, disputed, groups, whole, form } = identity;
+  const { unknown, disputed, groups, whole, form, trade } = identity;
   if (unknown.length > 0) {
     const [first, ...more] = unknown;
     const pairs = unknown.reduce((sum, one) => sum + one.pairs, 0);
@@ -17,7 +18,9 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
   if (disputed > 0) return `Not yet known: readings disagree on ${count(disputed, 'pair')}`;
   if (groups.length === 0) return 'Joins nothing in any position';
   if (whole !== null)
-    return capital(`${WHOLE_WORDS[whole.kind](whole.ways)}${extraWords(structure, whole.extra)}`);
+    return capital(
+      `${tradeWholeWords(trade, whole.kind) ?? WHOLE_WORDS[whole.kind](whole.ways)}${extraWords(structure, whole.extra)}`,
+    );
   if (form === 'key-bank' && groups.length === 1 && groups[0]?.kind.kind === 'selector')
     return `Interlocked bank of ${groups[0].kind.ways} keys${commonWords(structure, groups[0])}`;
   if (identity.parts.length > 1)
@@ -27,7 +30,7 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
         return `${handle?.name ?? ''}, ${groupsWords(structure, part.groups, settingsOf(structure, part.actuator))}`;
       })
       .join('; ')}`;
-  return capital(groupsWords(structure, groups, requiredOf(structure)));
+  return capital(groupsWords(structure, groups, requiredOf(structure), trade));
 }
 
 const requiredOf = (structure: Structure): readonly string[] =>
@@ -68,6 +71,7 @@ function groupsWords(
   structure: Structure,
   groups: readonly SamePoles[],
   settings: readonly string[],
+  trade: Trade | null = null,
 ): string {
   const contacts = groups.filter(({ kind }) => kind.kind === 'contact');
   const rest = groups
@@ -75,11 +79,20 @@ function groupsWords(
     .map(
       (group) =>
         alwaysWords(structure, group) ??
+        inTrade(structure, group, trade) ??
         sharedWords(structure, group) ??
         plainWords(structure, group, settings) ??
         `${group.poles.length}-pole ${poleWords(group.kind, settings.length)}${commonWords(structure, group)}`,
     );
   return [...rest, ...bankWords(contacts, settings)].join('; ');
+}
+
+/** As the trade of the loads calls it. */
+function inTrade(structure: Structure, group: SamePoles, trade: Trade | null): string | null {
+  const words = tradeWords(trade, group.kind);
+  if (words === null) return null;
+  const many = group.poles.length;
+  return `${many > 1 ? `${many}-pole ` : ''}${words}${commonWords(structure, group)}`;
 }
 
 /** Lugs that are joined everywhere: they are no contact, and have no common. */
