@@ -14,6 +14,7 @@ export const GUARDING_CASES: readonly Case[] = [
   'limit',
   'neutral-only',
   'no-volt',
+  'kill-contact',
 ];
 
 /** Handles whose positions a person sets and leaves: their OFF stops the machine by being chosen, and the plug can stand in for it. */

@@ -5,6 +5,7 @@ import {
   differencesOf,
   isTrueMatch,
   matcherFor,
+  lossesOf,
   nearMissesFor,
   PLAIN_RULES,
   rankOf,
@@ -128,7 +129,7 @@ class Search {
     if (rules.returns && springs)
       return {
         known,
-        differences: [],
+        differences: lossesOf(subject, required, known, null),
         near: null,
         way,
         result: { kind: 'no', because: 'returns', needed: subject.positions.length, has: pattern.length },
@@ -174,7 +175,10 @@ class Search {
       const checked = this.#checked(one);
       if (checked.result.kind !== 'no' || asked >= NEAR || !wanted()) return checked;
       asked += 1;
-      return { ...checked, near: near(patternOfKnown(checked.known)) };
+      const missed = near(patternOfKnown(checked.known));
+      const { required } = this.#ways[checked.way] as Way;
+      const differences = lossesOf(this.question.subject, required, checked.known, missed);
+      return { ...checked, differences, near: missed };
     });
     const counts = { ...this.#counts, no: this.#counts.no + this.all - this.#looked };
     return { candidates, looked: this.#looked, all: this.all, counts, named: this.#named, done: true };

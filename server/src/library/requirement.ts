@@ -65,7 +65,7 @@ export function requirementTrouble(body: unknown): ApiError | null {
     ? null
     : wrong(
         'subject',
-        '{ positions, loads, mostWires, facts, brake, offLeftOut } of the switch that is replaced.',
+        '{ positions, loads, mostWires, facts, brake, offLeftOut, startsAt, stopsAt } of the switch that is replaced.',
       );
 }
 
@@ -86,7 +86,9 @@ function isRules(value: unknown): boolean {
 /** What is said of the switch that is replaced, in the shapes that the comparison rests on. */
 function isSubject(value: unknown, positions: number): boolean {
   if (!isObject(value)) return false;
-  const { positions: rests, loads, mostWires, facts, brake, offLeftOut } = value;
+  const { positions: rests, loads, mostWires, facts, brake, offLeftOut, startsAt, stopsAt } = value;
+  const arePlaces = (list: unknown) =>
+    Array.isArray(list) && list.every((at) => Number.isInteger(at) && at >= 0 && at < positions);
   return (
     Array.isArray(rests) &&
     rests.length === positions &&
@@ -99,6 +101,9 @@ function isSubject(value: unknown, positions: number): boolean {
     Number.isInteger(mostWires) &&
     typeof brake === 'boolean' &&
     typeof offLeftOut === 'boolean' &&
+    arePlaces(startsAt) &&
+    isObject(stopsAt) &&
+    [stopsAt['brake'], stopsAt['kill'], stopsAt['stop']].every(arePlaces) &&
     partFactsProblems(facts).length === 0
   );
 }

@@ -65,4 +65,8 @@ export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
     name: 'Drops out when power fails',
     about: 'Without it the machine restarts by itself when power comes back.',
   },
+  'kill-contact': {
+    name: 'Kill contact',
+    about: 'It stops the engine by grounding it: a replacement that leaves it out can’t stop the engine.',
+  },
 };

@@ -6,6 +6,7 @@ export const PRESET_WORDS: Record<PresetName, string> = {
   reversing: 'A motor forward and back, with a stop',
   'reversing-with-brake': 'A motor forward and back, braked between',
   'run-and-brake': 'A motor that is braked when let go',
+  'run-and-brake-contacts': 'A motor that is braked when let go, by a contact of its own',
   'two-way-at-the-line': 'One lamp from two places: the switch at the line',
   'two-way-at-the-lamp': 'One lamp from two places: the switch at the lamp',
   intermediate: 'One lamp from three places: the switch between',

@@ -7,14 +7,17 @@ import type {
   NearMiss,
   OfferFindings,
 } from '@which-way/core/match';
+import { OF_THE_OLD_ONE } from '@which-way/core/match';
 import type { KnownSwitch, SettingId, Structure, TerminalId } from '@which-way/core/switch';
 import { settingName, terminalName } from '../terminals.js';
 import { MECHANICS_WORDS } from '../tag/wires.js';
 
 /** What a difference is; `about` is the name of a load or of a position. */
 const WORDS: Record<DifferenceCode, (about: string) => string> = {
-  'spring-lost': (at) => `${at} sprang back, and here it stays: what stopped on release goes on.`,
+  'spring-lost': (at) =>
+    `Spring return lost: ${at} sprang back, and here it stays: what stopped on release goes on.`,
   'spring-unknown': (at) => `You haven’t said whether ${at} springs back: move it there, let go and see.`,
+  'load-unsaid': (load) => `You haven’t said how many amps or watts ${load} takes, and at what volts.`,
   'spring-gained': (at) => `${at} stayed put; on this one it springs back.`,
   reversed: () => 'The positions run the other way: the handle turns opposite to the panel markings.',
   'off-moved': (at) =>
@@ -60,13 +63,15 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
   'rest-contact-changed': (at) =>
     `At ${at}, where the handle rests, a contact differs from the old one: a stop or a brake may depend on it.`,
-  'brake-lost': (load) => `${load} is not braked any more where it was braked.`,
+  'brake-lost': (load) => `Brake lost: ${load} is not braked any more where it was braked.`,
+  'brake-contact-lost': (at) => `Brake lost: at ${at} the brake contact no longer closes.`,
+  'stop-lost': (at) => `Stop lost: at ${at} it no longer opens.`,
+  'kill-lost': (at) => `Kill contact lost: at ${at} it no longer stops the engine.`,
   'live-at-off': (load) => `${load} stays live where it was cut off on every side.`,
-  'runs-on': (load) => `${load} runs where it should be stopped: the stop is lost.`,
+  'runs-on': (load) => `Stop lost: ${load} runs where it should be stopped.`,
   'load-differs': (load) => `${load} doesn’t do what it should in the machine.`,
   'short-in-machine': (at) => `At ${at} two potentials of the machine meet: a short.`,
-  'spare-feeds': (at) =>
-    `In ${at}, a spare position, something in the machine runs: fit a stop, or accept it.`,
+  'spare-feeds': (at) => spareFeeds(at, []),
   'contact-differs': (at) => `At ${at}, a contact that doesn’t matter differs.`,
   'no-volt-release-lost': () =>
     'The old one drops out when power fails. This one doesn’t: the machine restarts by itself when power comes back.',
@@ -91,7 +96,14 @@ const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
   'rest-contact-changed',
   'contact-differs',
   'short-in-machine',
+  'brake-contact-lost',
+  'stop-lost',
+  'kill-lost',
 ]);
+
+/** What a position to spare would run. */
+const spareFeeds = (position: string, loads: readonly string[]): string =>
+  `In ${position}, a spare position, ${loads.length > 0 ? loads.join(' and ') : 'something in the machine'} ${loads.length > 1 ? 'run' : 'runs'}: fit a stop, or accept it.`;
 
 /** What a difference says, positions and loads by their names. */
 export function differenceText(
@@ -100,13 +112,36 @@ export function differenceText(
   settings: readonly SettingId[],
   known: KnownSwitch,
 ): string {
-  const setting = settings[Number(about)];
   if (code === 'supplies-meet-in-spare' || code === 'spare-feeds') {
-    const place = Number(about);
-    return WORDS[code](known.positions[place]?.name ?? `position ${place + 1}`);
+    const [place = '', ...loads] = about.split('|');
+    const name = known.positions[Number(place)]?.name ?? `position ${Number(place) + 1}`;
+    return code === 'spare-feeds' ? spareFeeds(name, loads) : WORDS[code](name);
   }
-  return WORDS[code](OF_A_POSITION.has(code) && setting ? settingName(structure, setting) : about);
+  if (!OF_A_POSITION.has(code)) return WORDS[code](about);
+  const names = about.split(',').map((place) => {
+    const setting = settings[Number(place)];
+    return setting ? settingName(structure, setting) : place;
+  });
+  return WORDS[code](
+    names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`,
+  );
 }
+
+/** What is asked of a seller, each once: what the person alone can answer is not among it. */
+export const questionsForSeller = (
+  differences: readonly Difference[],
+  structure: Structure,
+  settings: readonly SettingId[],
+  known: KnownSwitch,
+): string[] => [
+  ...new Set(
+    differences.flatMap((one) =>
+      one.gravity === 'question' && !OF_THE_OLD_ONE.has(one.code)
+        ? [differenceText(one, structure, settings, known)]
+        : [],
+    ),
+  ),
+];
 
 /** What a candidate falls short of by one thing. */
 export function nearWords(near: NearMiss, structure: Structure, settings: readonly SettingId[]): string {
@@ -120,6 +155,10 @@ export function nearWords(near: NearMiss, structure: Structure, settings: readon
     case 'all-but-wire': {
       const terminal = structure.terminals[near.terminal]?.id as TerminalId;
       return `all but what goes on ${terminalName(structure, terminal)}`;
+    }
+    case 'all-but-contact': {
+      const names = near.terminals.flatMap((at) => structure.terminals[at]?.id ?? []);
+      return `all but the contact ${names.map((id) => terminalName(structure, id)).join('–')}`;
     }
   }
 }

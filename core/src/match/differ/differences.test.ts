@@ -3,11 +3,10 @@ import type { Load } from '../../log/index.js';
 import { patternOfKnown } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import { matchPattern, type Requirement } from '../match.js';
-import { nearMissesFor } from '../near-miss.js';
 import type { DifferenceCode } from './difference.js';
 import { differencesOf } from './differences.js';
 import { ratingsOf } from './ratings.js';
-import type { Subject } from './subject.js';
+import { STOPS_NOTHING, type Subject } from './subject.js';
 
 type Position = KnownSwitch['positions'][number];
 const hold = (...joined: string[][]): Position => ({ name: null, rests: 'maintained', joined });
@@ -27,7 +26,15 @@ const subject = (over: Partial<Subject> = {}): Subject => ({
     { rests: 'maintained', returnsTo: null },
     { rests: 'maintained', returnsTo: null },
   ],
-  ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false, startsAt: [] },
+  ...{
+    loads: [],
+    mostWires: 1,
+    facts: {},
+    brake: false,
+    offLeftOut: false,
+    startsAt: [],
+    stopsAt: STOPS_NOTHING,
+  },
   ...over,
 });
 
@@ -263,27 +270,6 @@ describe('making before breaking', () => {
       );
     expect(found([1])).toEqual(['spring-lost', 'restarts']);
     expect(found([])).toEqual(['spring-lost']);
-  });
-});
-
-describe('near misses', () => {
-  const near = (old: KnownSwitch, fresh: KnownSwitch) =>
-    nearMissesFor(requirement(old))(patternOfKnown(fresh));
-
-  it('name the one position, the one wire, or the junction that is missing', () => {
-    const three = part('1 2 3 4', [hold(['1', '2']), hold(['1', '3']), hold(['1', '4'])]);
-    const two = part('a b c d', [hold(['a', 'b']), hold(['a', 'c']), hold(['b', 'c'])]);
-    expect(near(three, two)).toMatchObject({ kind: 'all-but-position' });
-    expect(near(three, part('a b c d', [hold(['a', 'b']), hold(['a', 'c'])]))).toMatchObject({
-      kind: 'all-but-position',
-    });
-    const tied = part('1 2 3 4 5', [hold(['1', '5', '2']), hold(['1', '5', '3']), hold(['1', '5', '4'])]);
-    const selector = part('a b c d e', [hold(['a', 'b']), hold(['a', 'c']), hold(['a', 'd'])]);
-    expect(near(tied, selector)).toMatchObject({ kind: 'all-but-wire' });
-    const poles = part('a b c d', [hold(['a', 'b']), hold(['c', 'd'])]);
-    const changeover = part('1 2 3', [hold(['1', '2']), hold(['1', '3'])]);
-    expect(near(changeover, poles)).toMatchObject({ kind: 'one-junction-more', result: { jumpers: 1 } });
-    expect(near(OLD, part('a b', [hold(), hold(['a', 'b'])]))).toBeNull();
   });
 });
 

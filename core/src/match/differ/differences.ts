@@ -1,9 +1,11 @@
+import { ampsOf } from '../../log/index.js';
 import { patternOfKnown, type Partition } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import type { Requirement } from '../match.js';
 import { of, type Difference, type DifferenceCode, type FitOf, type Gravity } from './difference.js';
 import { ofPassing, ofSupplies } from './in-passing.js';
 import { protects } from './protection.js';
+import { stopLostAt } from './losses.js';
 import { rated, ratingsOf, signalAnswer } from './ratings.js';
 import type { Subject } from './subject.js';
 
@@ -20,6 +22,9 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
   'break-lost',
   'rest-contact-changed',
   'brake-lost',
+  'brake-contact-lost',
+  'stop-lost',
+  'kill-lost',
   'live-at-off',
   'runs-on',
   'restarts',
@@ -29,6 +34,7 @@ export const WANTS_REASON: ReadonlySet<DifferenceCode> = new Set([
 export const OF_THE_OLD_ONE: ReadonlySet<DifferenceCode> = new Set([
   'spring-unknown',
   'makes-before-old-unknown',
+  'load-unsaid',
 ]);
 
 /** Differences that another way to lay the positions may not have. */
@@ -88,16 +94,19 @@ export function differencesOf(
 
 /** What springs back, and to where: both sides have it. */
 function ofReturns({ positions, startsAt }: Subject, known: KnownSwitch, fit: FitOf): Difference[] {
-  return fit.positions.flatMap(({ from, to }) => {
+  // Nobody has said whether they spring back: then no part is known to do the same. It is one question, of the person.
+  const unsaid = fit.positions.flatMap(({ from }) => (positions[from]?.rests === null ? [from] : []));
+  const asked =
+    unsaid.length > 0 ? [of('spring-unknown', 'question', unsaid.toSorted((a, b) => a - b).join())] : [];
+  const differing = fit.positions.flatMap(({ from, to }) => {
     const [old, fresh] = [positions[from], known.positions[to]];
-    if (!old || !fresh) return [];
-    // Nobody has said whether it springs back: then no part is known to do the same.
-    if (!old.rests) return [of('spring-unknown', 'question', String(from))];
+    if (!old?.rests || !fresh) return [];
     if (old.rests === fresh.rests) return [];
     if (old.rests === 'maintained') return [of('spring-gained', 'safety', String(from))];
     const starts = startsAt.includes(from) ? [of('restarts', 'safety', String(from))] : [];
     return [of('spring-lost', 'safety', String(from)), ...starts];
   });
+  return [...differing, ...asked];
 }
 
 /** Whether nothing that is needed joins in a position: OFF, whatever it is called. */
@@ -120,12 +129,13 @@ function ofOrder({ pattern, terminals }: Requirement, known: KnownSwitch, fit: F
  * elsewhere. What is not known of the old one is no difference.
  */
 function ofContacts(
-  { positions }: Subject,
+  subject: Subject,
   { pattern, terminals, known: facts, free }: Requirement,
   known: KnownSwitch,
   fit: FitOf,
 ): Difference[] {
   if (!free) return [];
+  const { positions } = subject;
   const nets = patternOfKnown(known);
   const size = terminals.length;
   const rest = new Set(positions.flatMap(({ returnsTo }) => returnsTo ?? []));
@@ -142,6 +152,8 @@ function ofContacts(
       }),
     );
     if (!differs) return [];
+    const stops = stopLostAt(subject, from);
+    if (stops) return [of(stops, 'safety', String(from))];
     if (isOff(old, terminals)) return [of('break-lost', 'safety', String(from))];
     return rest.has(from)
       ? [of('rest-contact-changed', 'safety', String(from))]
@@ -153,10 +165,13 @@ function ofContacts(
 function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {
   const ratings = ratingsOf(facts);
   return loads.flatMap((load): Difference[] => {
+    // What it takes no seller can say.
+    const isUnsaid = ampsOf(load) === null || load.volts === null;
     if (load.kind === 'signal') {
       const answer = signalAnswer(load, facts);
       if (answer === 'too-little') return [of('minimum-not-reached', 'safety', load.name)];
-      return answer === 'not-stated' ? [of('minimum-unknown', 'question', load.name)] : [];
+      const asked = isUnsaid ? 'load-unsaid' : 'minimum-unknown';
+      return answer === 'not-stated' ? [of(asked, 'question', load.name)] : [];
     }
     switch (rated(load, ratings)) {
       case 'enough':
@@ -170,7 +185,7 @@ function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {
       case 'ac-only':
         return [of('ac-rating-on-dc', 'safety', load.name), of('rating-unknown', 'question', load.name)];
       case 'not-stated':
-        return [of('rating-unknown', 'question', load.name)];
+        return [of(isUnsaid ? 'load-unsaid' : 'rating-unknown', 'question', load.name)];
     }
   });
 }

@@ -16,7 +16,7 @@ import {
 } from '../../machine/index.js';
 import type { SwitchMap } from '../../continuity/index.js';
 import type { SettingId } from '../../switch/index.js';
-import type { Difference } from './difference.js';
+import { of, type Difference } from './difference.js';
 
 const RUNS: ReadonlySet<LoadState['does']> = new Set(['full', 'part', 'reversed']);
 
@@ -91,13 +91,24 @@ export function machineDifferences(
     else add(gained[1], about, 'question');
   }
   for (const place of spare) {
-    const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
-    const { loads, shorts, met } = inSetting(machine.circuit, SPARE, contacts);
-    if (shorts.length + hurting(met).length > 0) add('supplies-meet-in-spare', String(place));
-    else if ([...loads.values()].some(({ does, signal }) => RUNS.has(does) && !signal))
-      add('spare-feeds', String(place));
+    const difference = ofSpare(map, machine, laid, place);
+    if (difference) add(difference.code, difference.about);
   }
   return found;
+}
+
+/** What a position to spare would do in the machine; null: nothing. */
+function ofSpare(map: SwitchMap, machine: Machine, laid: LaidPart, place: number): Difference | null {
+  const contacts = contactsWithPart(map, { ...laid, positions: [{ from: SPARE, to: place }] }, SPARE);
+  const { loads, shorts, met } = inSetting(machine.circuit, SPARE, contacts);
+  if (shorts.length + hurting(met).length > 0) return of('supplies-meet-in-spare', 'safety', String(place));
+  const runs = machine.circuit.loads.filter(({ id }) => {
+    const state = loads.get(id);
+    return state && RUNS.has(state.does) && !state.signal;
+  });
+  // Names after the place, each behind a bar.
+  const names = runs.map(({ name }) => name.replaceAll('|', ' '));
+  return runs.length > 0 ? of('spare-feeds', 'safety', [place, ...names].join('|')) : null;
 }
 
 /** Potentials that meet and hurt. */

@@ -8,7 +8,7 @@ import { matcherFor, type Requirement } from '../match.js';
 import { PLAIN_RULES } from '../fit/fit.js';
 import type { DifferenceCode } from './difference.js';
 import { againstLaying, differencesOf } from './differences.js';
-import type { Subject } from './subject.js';
+import { STOPS_NOTHING, type Subject } from './subject.js';
 
 /** An old switch with a part that is the same in all that is compared. */
 interface Pair {
@@ -76,7 +76,7 @@ function pairOf(seed: number): Pair {
         load('resistive', 4, 48, 'DC'),
         load('signal', 0.001, 5, 'DC'),
       ],
-      ...{ mostWires: 2, brake: false, offLeftOut: false, startsAt: [] },
+      ...{ mostWires: 2, brake: false, offLeftOut: false, startsAt: [], stopsAt: STOPS_NOTHING },
       facts: {
         ...{ disconnection: 'full', protection: 'IP54', directOpening: true, noVoltRelease: true },
         ...{ keyOut: [0], earthTerminal: true, insulatedShaft: true },

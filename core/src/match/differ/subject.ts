@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../../continuity/index.js';
-import { type Load, recordsOf, restOf, springAnswersOf } from '../../log/index.js';
+import { type Case, type Load, recordsOf, restOf, springAnswersOf } from '../../log/index.js';
 import { decodeTranscription } from '../../rating/index.js';
 import { requiredSettings, type PartFacts, type SettingId } from '../../switch/index.js';
 
@@ -24,9 +24,14 @@ export interface Subject {
   brake: boolean;
   /** Places of positions from which a machine starts by a sprung START. */
   startsAt: number[];
+  /** Places of positions in which a contact that closes stops something, as a case says: a brake, an engine's ignition. */
+  stopsAt: { brake: number[]; kill: number[]; stop: number[] };
   /** The position in which nothing joins was said not to matter. */
   offLeftOut: boolean;
 }
+
+/** Nobody said that it stops anything. */
+export const STOPS_NOTHING: Subject['stopsAt'] = { brake: [], kill: [], stop: [] };
 
 /** What is known of the switch of a job; `settings` are those that a replacement has to have, in order. */
 export function subjectOf(
@@ -61,6 +66,7 @@ export function subjectOf(
     startsAt: recordsOf(log, 'case-noted').flatMap(({ what, position }) =>
       what === 'sprung-start' && position && places.includes(position) ? [places.indexOf(position)] : [],
     ),
+    stopsAt: stopsAt(map, positions, settings, cases),
     offLeftOut,
     facts: {
       ...markedFacts(map),
@@ -69,6 +75,32 @@ export function subjectOf(
       ...(structure.terminals.some(({ role }) => role === 'earth') && { earthTerminal: true }),
       ...(keyed.length > 0 && { keyOut: keyed.filter((place) => place >= 0) }),
     },
+  };
+}
+
+/**
+ * Where it stops something, by the cases that were said: a brake where the handle rests, an engine where something joins and nothing else
+ * does, a stop button where it opens. Empty where that is not clear.
+ */
+function stopsAt(
+  { settings: mapped, contacts }: SwitchMap,
+  positions: readonly SubjectPosition[],
+  settings: readonly SettingId[],
+  cases: ReadonlySet<Case>,
+): Subject['stopsAt'] {
+  const joins = settings.map((id) => {
+    const settled = mapped.get(id)?.settled;
+    return contacts.some((a) =>
+      contacts.some((b) => a !== b && settled && settled.nets[a] === settled.nets[b]),
+    );
+  });
+  const places = positions.map((_, at) => at);
+  const rest = places.filter((at) => positions.some(({ returnsTo }) => returnsTo === at));
+  const closed = places.filter((at) => joins[at] && positions[at]?.rests !== 'momentary');
+  return {
+    brake: cases.has('run-and-brake') ? rest.filter((at) => joins[at]) : [],
+    kill: cases.has('kill-contact') && closed.length === 1 ? closed : [],
+    stop: cases.has('stop-button') ? places.filter((at) => !joins[at]) : [],
   };
 }
 

@@ -10,6 +10,7 @@ export const PRESETS = [
   'reversing',
   'reversing-with-brake',
   'run-and-brake',
+  'run-and-brake-contacts',
   'two-way-at-the-line',
   'two-way-at-the-lamp',
   'intermediate',
@@ -113,6 +114,19 @@ const ALL: Record<PresetName, Omit<Preset, 'name'>> = {
       { terminal: 'P', ends: supply('+') },
       { terminal: 'A', ends: [{ load: 'Motor', end: '+' }] },
       { terminal: 'B', ends: [{ load: 'Motor', end: '-' }, { supply: '0' }] },
+    ],
+  },
+  'run-and-brake-contacts': {
+    terminals: ['P', 'A', 'B', 'C'],
+    // A contact to run and one to brake, apart: let go, the second joins the ends of the motor.
+    positions: ['B-C', 'P-A'],
+    supplies: ['+', '0'],
+    loads: [motor],
+    wires: [
+      { terminal: 'P', ends: supply('+') },
+      { terminal: 'A', ends: [{ load: 'Motor', end: '+' }] },
+      { terminal: 'B', ends: [{ load: 'Motor', end: '+' }] },
+      { terminal: 'C', ends: [{ load: 'Motor', end: '-' }, { supply: '0' }] },
     ],
   },
   'two-way-at-the-line': {

@@ -1,6 +1,6 @@
 import { TABLE_LETTERS } from '@which-way/core/schema';
 import { kindsOf } from '@which-way/core/kinds';
-import { readBehaviour, type WrittenBehaviour } from '@which-way/core/match';
+import { readBehaviour, STOPS_NOTHING, type WrittenBehaviour } from '@which-way/core/match';
 import type { MatchQuestion } from '@which-way/contract';
 import { kindWords } from '@which-way/words/kinds';
 import { behaviourTroubleWords } from '@which-way/words/match/match';
@@ -57,6 +57,7 @@ function questionOf({ requirement, positions }: WrittenBehaviour): MatchQuestion
       brake: false,
       offLeftOut: false,
       startsAt: [],
+      stopsAt: STOPS_NOTHING,
     },
   };
 }

@@ -166,7 +166,7 @@ export function MatchPage() {
         <Troubles {...{ matches, words }} onAgain={again} />
         <FoundLine matches={matches} onStop={() => search.stop()} />
         <CandidateList
-          {...{ candidates, settings, loosened }}
+          {...{ candidates, found, loosened }}
           shown={shown?.known.id ?? null}
           chosen={chosen?.entry ?? null}
           onPick={setPicked}

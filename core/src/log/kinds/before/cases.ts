@@ -20,6 +20,7 @@ export const CASES = [
   'limit',
   'neutral-only',
   'no-volt',
+  'kill-contact',
 ] as const;
 export type Case = (typeof CASES)[number];
 
@@ -36,8 +37,8 @@ export const caseNoted = defineKind('case-noted', {
   fields: { noted: notedCaseSchema },
   undo: ['tag'],
   reading: 'extends',
-  // Version 2 knows what guards: interlocks, stops, limits.
-  upgrades: { 1: (what) => what },
+  // Version 2 knows what guards: interlocks, stops, limits; version 3 a contact that kills an engine.
+  upgrades: { 1: (what) => what, 2: (what) => what },
   keeps: newest(
     'noted',
     ({ what, position }: NotedCase) => `${what} ${position}`,

@@ -17,7 +17,7 @@ import { LookAlike } from './look-alike.js';
 import { MechanicsFit } from './mechanics-fit.js';
 import { Offers } from './offers.js';
 import { Differences, useAccepted } from './part-differences.js';
-import { useAllDifferences } from './use-all-differences.js';
+import { useAllDifferences } from './all-differences.js';
 import { SideBySideView } from './side-by-side-view.js';
 import { CANDIDATE_VIEW_TEXT } from '@which-way/words/screens/pages/match/candidate/candidate-view';
 
@@ -88,7 +88,7 @@ function Fitting({
   known,
   result,
 }: CandidateViewProps & { known: MatchedEntry['known']; result: FitOf }) {
-  const differences = useAllDifferences(map, found, candidate, result);
+  const differences = useAllDifferences(map, found, candidate);
   const { settings } = found;
   const accepted = useAccepted(differences, chosen?.entry === known.id ? chosen : null);
   const session = useSession();

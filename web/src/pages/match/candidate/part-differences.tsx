@@ -3,7 +3,7 @@ import { OF_THE_OLD_ONE, WANTS_REASON, type Difference } from '@which-way/core/m
 import { REASON_LETTERS } from '@which-way/core/schema';
 import type { KnownSwitch, SettingId, Structure } from '@which-way/core/switch';
 import { Notice } from '../../../controls/notice.js';
-import { differenceText, questionsText } from '@which-way/words/match/match';
+import { differenceText, questionsForSeller, questionsText } from '@which-way/words/match/match';
 import { useState } from 'react';
 import { toast } from '../../../controls/toast.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -57,7 +57,7 @@ export function Differences({ differences, accepted, structure, settings, known 
   const questions = differences.filter(({ gravity }) => gravity === 'question');
   const isOld = ({ code }: Difference) => OF_THE_OLD_ONE.has(code);
   const ofOld = [...new Set(questions.filter(isOld).map(told))];
-  const texts = [...new Set(questions.filter((one) => !isOld(one)).map(told))];
+  const texts = questionsForSeller(differences, structure, settings, known);
   const copy = async () => {
     try {
       await navigator.clipboard.writeText(questionsText(known.name, texts));

@@ -1,12 +1,14 @@
 import type { MatchedEntry } from '@which-way/contract';
+import type { MapRequirement } from '@which-way/core/match';
 import type { SettingId } from '@which-way/core/switch';
-import { differenceText, nearWords } from '@which-way/words/match/match';
+import { differenceText, nearWords, questionsForSeller } from '@which-way/words/match/match';
+import { useListedDifferences } from '../candidate/all-differences.js';
 import { useJobState } from '../../../job/job-context.js';
 import { resultWords } from '../../../parts/finding/match-words.js';
 import { CANDIDATE_LIST_TEXT } from '@which-way/words/screens/pages/match/found/candidate-list';
 
 interface CandidateListProps {
-  settings: readonly SettingId[];
+  found: MapRequirement & { kind: 'requirement' };
   /** Something was said not to matter: then it is not ‘the same wiring’. */
   loosened: boolean | 'machine';
   candidates: MatchedEntry[];
@@ -16,13 +18,17 @@ interface CandidateListProps {
 }
 
 /** Those that may do, best first, and why the others do not. */
-export function CandidateList({ candidates, settings, loosened, shown, chosen, onPick }: CandidateListProps) {
+export function CandidateList({ candidates, found, loosened, shown, chosen, onPick }: CandidateListProps) {
+  const map = useJobState((state) => state.map);
+  const differencesOf = useListedDifferences(map, found, candidates);
+  const { settings } = found;
   const may = candidates.filter(({ result }) => result.kind !== 'no');
   const not = candidates.slice(may.length);
   const line = (candidate: MatchedEntry) => (
     <CandidateLine
       key={candidate.known.id}
       {...candidate}
+      differences={[...differencesOf(candidate)]}
       {...{ settings, loosened }}
       here={shown === candidate.known.id}
       chosen={chosen === candidate.known.id}
@@ -69,7 +75,7 @@ function CandidateLine({
   const safety = differences.filter(({ gravity }) => gravity === 'safety');
   const [worst] = safety;
   const grave = safety.length;
-  const asked = differences.filter(({ gravity }) => gravity === 'question').length;
+  const asked = questionsForSeller(differences, map.structure, settings, known).length;
   const no = result.kind === 'no';
   return (
     <li>
