@@ -1,5 +1,5 @@
 export { netsIn, polesWithContacts, type Contact } from './contacts.js';
-export { tradeOf, type Trade } from './trade.js';
+export { type Trade } from './trade.js';
 export { identify, requiredPattern, type SamePoles, type SwitchIdentity } from './identity.js';
 export { oddQuestions, type OddQuestion } from './questions.js';
 export { oddities } from './odd.js';

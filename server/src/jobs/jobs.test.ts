@@ -283,7 +283,15 @@ describe('an entry of the library', () => {
       rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
-        ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false, startsAt: [], stopsAt: { brake: [], kill: [], stop: [] } },
+        ...{
+          loads: [],
+          mostWires: 1,
+          facts: {},
+          brake: false,
+          offLeftOut: false,
+          startsAt: [],
+          stopsAt: { brake: [], kill: [], stop: [] },
+        },
       },
     };
     const match = async (asked: object) => {

@@ -16,7 +16,7 @@ function laidBy({ result, near }: MatchedEntry) {
 }
 
 /** What differs by itself, and what it would do otherwise in the machine where the wires have ends; safety first. */
-export function allDifferences(map: SwitchMap, { settings }: Found, entry: MatchedEntry): Difference[] {
+function allDifferences(map: SwitchMap, { settings }: Found, entry: MatchedEntry): Difference[] {
   const { known, differences } = entry;
   const [machine, healthy, by] = [machineOfSwitch(map), healthyOf(map), laidBy(entry)];
   if (!machine || !healthy || !by) return differences;
