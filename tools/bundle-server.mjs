@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url';
 const server = fileURLToPath(new URL('../server/', import.meta.url));
 const out = join(server, 'bundle');
 /** With code of the machine's own: they look for it beside themselves. */
-const NATIVE = ['libsql', 'sharp'];
+const NATIVE = ['libsql', 'sharp', 'serialport'];
 
 const bundle = await rolldown({
   cwd: server,

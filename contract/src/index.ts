@@ -4,6 +4,7 @@ export { SignedIn, SignedInDevice } from './lan.js';
 export * from './files.js';
 export * from './library.js';
 export * from './live.js';
+export * from './meter.js';
 export * from './photos.js';
 export { Health } from './health.js';
 export { JobShare, ShareAnswer } from './share.js';

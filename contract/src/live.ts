@@ -4,6 +4,7 @@ import { Type } from 'class-transformer';
 import { IsInt, IsOptional, Matches, Min } from 'class-validator';
 import { Count, Fields, List, Text } from './answered.js';
 import type { Job } from './jobs.js';
+import type { MeterNow } from './meter.js';
 import type { Work } from './works.js';
 
 export class StreamQuery {
@@ -60,4 +61,5 @@ export interface StreamMessages {
   gone: StreamGone;
   bench: StreamBench;
   work: Work;
+  meter: MeterNow;
 }

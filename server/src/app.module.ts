@@ -7,6 +7,7 @@ import { JobsModule } from './jobs/jobs.module.js';
 import { LanModule } from './lan/lan.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { LiveModule } from './live/live.module.js';
+import { MeterModule } from './meter/meter.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { SERVING, type Serving } from './serving.js';
 import { ShareModule } from './share/share.module.js';
@@ -40,6 +41,7 @@ export class AppModule {
         ShopModule,
         WorksModule,
         LiveModule,
+        MeterModule,
         BackupModule,
         ...pages,
       ],

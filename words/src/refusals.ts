@@ -214,6 +214,19 @@ const REFUSALS = {
     'The entry has another id than the address.',
     'Send it to the address that ends with its own id.',
   ],
+  'set-it-there': () => [
+    'The bench meter can only be set on the computer that Which Way runs on.',
+    'Open Which Way there, then Settings, Bench meter.',
+  ],
+  'no-host': () => [
+    'The meter’s address is missing.',
+    'Enter its host name or address, such as 192.168.1.20.',
+  ],
+  'no-port': () => ['The serial port is missing.', 'Choose one of the ports, or enter its name.'],
+  'no-stand-in': () => [
+    'There is no simulated meter on this bench.',
+    'Choose it under Settings, Bench meter; or touch with the real leads.',
+  ],
   stale: () => ['The shop’s settings were changed meanwhile.', 'Reload them and make the change again.'],
   'bench-not-empty': () => [
     'This bench has jobs; a backup can only be restored onto an empty one.',

@@ -1,6 +1,7 @@
 import { deedSchema, loadSchema } from '../log/index.js';
 import type { Schema } from '../schema/index.js';
 import { simulatedSwitchSchema } from '../simulated/index.js';
+import { spokenDriverSchema } from '../sense/meter/index.js';
 import { knownSwitchSchema, partFactsSchema } from '../switch/index.js';
 import {
   eventSchema,
@@ -24,6 +25,7 @@ export const CHECKED: Readonly<Record<string, Schema>> = {
   KnownSwitch: knownSwitchSchema,
   Load: loadSchema,
   PartFacts: partFactsSchema,
+  SpokenDriver: spokenDriverSchema,
   Shop: shopSchema,
   SimulatedSwitch: simulatedSwitchSchema,
 };

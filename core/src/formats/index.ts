@@ -6,6 +6,7 @@ export {
   loadProblems,
   partFactsProblems,
   placeProblems,
+  spokenDriverProblems,
   titleProblems,
 } from './checks/field-problems.js';
 export { knownSwitchProblems } from './checks/entry-problems.js';

@@ -1,5 +1,5 @@
 import type { ClipUse } from '../continuity/index.js';
-import type { Approach, Ask } from '../log/index.js';
+import type { Approach, Ask, Value } from '../log/index.js';
 import type { ClosedBy, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import type { Measured } from './measurement.js';
 import type { Sense } from './task.js';
@@ -12,6 +12,8 @@ export type Act =
   | { do: 'no'; heard?: true }
   /** A pedal: this one sounded or did not, and on to the next; or back by one. `heard`: by the ear, or by a pedal beside it. */
   | { do: 'step'; sounded: boolean; heard?: true }
+  /** What a meter on a wire held steady, or that it stayed over range as long as a person chose: the touch that is asked. */
+  | { do: 'takes'; value: Value }
   | { do: 'step-back' }
   | { do: 'touch'; terminal: TerminalId }
   | { do: 'touch-setting'; setting: SettingId }

@@ -1,4 +1,5 @@
 import { approachOf } from '../planner/index.js';
+import { lastCheck } from '../sense/index.js';
 import { ACTS_OF, lastChange, redoDeed, sameAsk, undoDeed, withdrawDeed, type Deed } from '../log/index.js';
 import { addedPosition, addedTerminal, type StructureChange } from '../switch/index.js';
 import type { Act, ActName, ActOf } from './act.js';
@@ -26,7 +27,7 @@ import {
   type Means,
   type ProbingStep,
 } from './step.js';
-import { impliedIn, nextTouch } from './task.js';
+import { impliedIn, isJoin, nextTouch } from './task.js';
 import { asksPair, checkingMeter, touches, touchesSetting, turnsTo } from './touching.js';
 import { commits, types } from './typing.js';
 
@@ -64,7 +65,7 @@ const yes: Doing<ActOf<'yes'>> = (moment, act, means) => {
 /** None sounded; open. */
 const no: Doing<ActOf<'no'>> = (moment, act, means) => {
   // By ear one lug after the other is asked, whatever the pedal is.
-  if (moment.ear && moment.stepAt !== null && moment.hands.typed === '')
+  if ((moment.ear || moment.wired) && moment.stepAt !== null && moment.hands.typed === '')
     return advance(moment, { do: 'step', sounded: false }, means);
   const { hands, task, many, found, none } = moment;
   if (hands.typed !== '') return commits(moment, means);
@@ -90,6 +91,18 @@ const step: Doing<ActOf<'step'>> = (moment, act, means) => {
   return more
     ? sets(moment, stepAt, value)
     : finishes(moment, moment.none, next, sourceOf(moment, act), means);
+};
+
+/** What a meter on a wire says of the touch that is asked; the last one of a sweep ends it. */
+const takes: Doing<ActOf<'takes'>> = (moment, { value }, means) => {
+  const { stepAt, many, found, map, prompt, task } = moment;
+  if (checkingMeter(moment)) return checksMeter(moment, value);
+  if (task?.kind === 'clips')
+    return touchesClips(moment, isJoin(value, lastCheck(map.log)) ? [] : task.change.touch);
+  if (stepAt === null || !many) return answersPair(moment, value, 'meter', means);
+  const next = new Map(found).set(stepAt, value);
+  const more = nextTouch(many, next, impliedIn(map, prompt, next)) !== null;
+  return more ? sets(moment, stepAt, value) : finishes(moment, null, next, 'meter', means);
 };
 
 /** Takes back the last touch of a sweep, else the last act. */
@@ -161,6 +174,7 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
   yes,
   no,
   step,
+  takes,
   'step-back': stepBack,
   touch: (moment, { terminal }, means) => touches(moment, terminal, means),
   'touch-setting': (moment, { setting }) => touchesSetting(moment, setting),

@@ -1,6 +1,11 @@
 export type { Act } from './act.js';
 export {
   capture,
+  captureWired,
+  idleWired,
+  wiredFor,
+  type WiredCapture,
+  type WiredSignal,
   heldByEar,
   probeNow,
   hearsFor,

@@ -21,6 +21,8 @@ export interface Scene {
   pedals: boolean;
   /** The ear listens for the beeper; absent: it does not. In ohms it answers nothing. */
   ear?: boolean;
+  /** A meter on a wire answers touch by touch; absent: none does. By tone it answers nothing. */
+  wired?: boolean;
 }
 
 /** A scene with the hands in it, and what follows from both: what is asked, where, and what is found of it so far. */
@@ -81,7 +83,9 @@ export function momentOf(scene: Scene, hands: ProbingHands, known: MapMoment = m
     found,
     implied,
     stepAt:
-      (scene.pedals || scene.ear) && many && scene.meter === null ? nextTouch(many, found, implied) : null,
+      (scene.pedals || scene.ear || scene.wired) && many && scene.meter === null
+        ? nextTouch(many, found, implied)
+        : null,
     none: hands.sense === 'tone' ? { kind: 'tone', sounded: false } : { kind: 'over' },
     sounded: SOUNDED,
   };

@@ -1,4 +1,4 @@
-import type { StreamMessages, Work } from '@which-way/contract';
+import type { MeterNow, StreamMessages, Work } from '@which-way/contract';
 import { Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
 import { Observable, Subject, takeUntil } from 'rxjs';
 import { Backroom } from '../backroom/backroom.js';
@@ -19,6 +19,7 @@ export class Live implements BeforeApplicationShutdown {
   readonly #ending = new Subject<void>();
   readonly #jobs = new Subject<{ job: string; gone: boolean }>();
   readonly #said = new Subject<StreamMessage>();
+  #meter: MeterNow | null = null;
   /** Names this store; another name after a restore. */
   store = '';
 
@@ -32,6 +33,12 @@ export class Live implements BeforeApplicationShutdown {
 
   bench(): void {
     this.#said.next({ type: 'bench', data: { at: new Date().toISOString() } });
+  }
+
+  /** What the meter says now: heard by every page, and by one that comes later first of all. */
+  meter(now: MeterNow): void {
+    this.#meter = now;
+    this.#said.next({ type: 'meter', data: now });
   }
 
   work(work: Work): void {
@@ -75,6 +82,7 @@ export class Live implements BeforeApplicationShutdown {
         busy = false;
       };
       page.next({ type: 'hello', data: { store: this.store } });
+      if (this.#meter && this.#meter.standing !== 'off') page.next({ type: 'meter', data: this.#meter });
       const said = this.#said.subscribe((message) => page.next(message));
       const jobs = this.#jobs.subscribe((one) => {
         if (one.job !== job) return;

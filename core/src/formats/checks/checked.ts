@@ -1,3 +1,4 @@
+import type { SpokenDriver } from '../../sense/meter/index.js';
 import type { JobEvent, Load } from '../../log/index.js';
 import type { SimulatedSwitch } from '../../simulated/index.js';
 import type { KnownSwitch, PartFacts, Problem } from '../../switch/index.js';
@@ -29,6 +30,7 @@ export const checkers = made as unknown as {
   checkKnownSwitch: Checker<KnownSwitch>;
   checkLoad: Checker<Load>;
   checkPartFacts: Checker<PartFacts>;
+  checkSpokenDriver: Checker<SpokenDriver>;
   checkShop: Checker<ShopFile>;
   checkSimulatedSwitch: Checker<SimulatedSwitch>;
 };

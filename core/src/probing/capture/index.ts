@@ -1,3 +1,4 @@
 export { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
 export { hearsFor, heldByEar } from './hears-for.js';
 export { probeNow } from './probe-now.js';
+export { captureWired, idleWired, wiredFor, type WiredCapture, type WiredSignal } from './wired.js';
