@@ -1,6 +1,6 @@
 import type { SpokenDriver, WiredMode, WiredReading } from '@which-way/core/sense/meter';
 import { IsIn, IsInt, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
-import { Fields, List, YesNo } from './answered.js';
+import { Count, Fields, FieldsOrNull, List, Text, TextOrNull, YesNo } from './answered.js';
 
 /** How a meter is reached; `none`: there is none. The two stand-ins are simulated meters that ship with the application. */
 export const METER_KINDS = [
@@ -62,18 +62,33 @@ export class MeterSetting {
 export type MeterStanding = 'off' | 'connecting' | 'ready' | 'late' | 'lost';
 
 /** The meter as it is now, streamed to every page. */
-export interface MeterNow {
+export class MeterNow {
+  @Text()
   standing: MeterStanding;
+
   /** Who it says it is; empty while nobody knows. */
+  @Text()
   name: string;
+
+  @Text()
   kind: MeterKind;
+
+  @Text()
   mode: WiredMode;
+
   /** The device that takes its readings, by the name it gives itself; null: none. */
+  @FieldsOrNull()
   holder: { id: string; name: string } | null;
+
+  @Fields()
   reading: WiredReading;
+
   /** Milliseconds of the server's clock. */
+  @Count()
   at: number;
+
   /** Why it is lost, or what its own queue of errors says. */
+  @TextOrNull()
   trouble: string | null;
 }
 

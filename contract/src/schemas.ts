@@ -17,6 +17,8 @@ export const ANSWERS = [
   'KnownEntry',
   'LibraryPage',
   'MatchAnswer',
+  'MeterAnswer',
+  'MeterNow',
   'PostedEvents',
   'ShareAnswer',
   'Shop',

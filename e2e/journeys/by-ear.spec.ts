@@ -2,12 +2,9 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import { createWriter, type JobEvent } from '@which-way/core/log';
-import { partitionFromGroups } from '@which-way/core/partition';
-import { simulatePattern } from '@which-way/core/simulated';
-import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { Bench } from '../at-the-bench.js';
 import { beepsAsWav } from '../sound-file.js';
+import { practise } from '../practice-job.js';
 import { mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
 import type { Served } from '../served.js';
@@ -15,36 +12,6 @@ import type { Served } from '../served.js';
 const chromiumArguments = JSON.parse(
   readFileSync(new URL('../chromium-arguments.json', import.meta.url), 'utf8'),
 ) as string[];
-
-/** A practice switch with its positions said; the address of its Map. */
-async function practise(served: Served, terminals: number, ...settings: number[][][]): Promise<string> {
-  const newId = newIdFrom(seededRandom(Date.now() % 2 ** 31));
-  const hidden = simulatePattern(
-    settings.map((groups) => partitionFromGroups(terminals, groups)),
-    'by ear',
-    5,
-    true,
-  );
-  const id = newId<never>();
-  const change = describeSwitch(
-    { terminals, positions: settings.length, form: 'rotary', layout: 'one-row' },
-    newId,
-  );
-  const writer = createWriter({ newId, now: () => new Date().toISOString() });
-  const events: JobEvent[] = [writer.write([], { kind: 'restructured', change, basedOn: null })];
-  for (const [path, body] of [
-    ['/api/jobs', { id, title: 'By ear', outOfMachine: true, simulation: hidden }],
-    [`/api/jobs/${String(id)}/events`, { after: 0, events }],
-  ] as const) {
-    const response = await fetch(served.base + path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    if (!response.ok) throw new Error(await response.text());
-  }
-  return `/jobs/${String(id)}/map`;
-}
 
 test('four lugs and two positions are mapped by beep and pedal alone, as heard', async ({ page, served }) => {
   const address = await practise(served, 4, [[0, 1]], [[0, 1], [2, 3]]); // prettier-ignore

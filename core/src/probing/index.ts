@@ -2,6 +2,7 @@ export type { Act } from './act.js';
 export {
   capture,
   captureWired,
+  heldByWire,
   idleWired,
   wiredFor,
   type WiredCapture,

@@ -85,3 +85,5 @@ export const TABLE_LETTERS = 4000;
 export const FIGURE_LETTERS = 20;
 /** Where another switch is and what it does, in a line. */
 export const ANOTHER_SWITCH_LETTERS = 90;
+/** Letters of what a talking meter begins a line with, and of a unit as it writes it. */
+export const [DRIVER_LETTERS, UNIT_LETTERS] = [20, 12];

@@ -7,6 +7,8 @@ import type {
   KnownSwitch,
   LibraryPage,
   MatchAnswer,
+  MeterAnswer,
+  MeterNow,
   PostedEvents,
   ShareAnswer,
   Shop,
@@ -78,6 +80,7 @@ export const streamShapes: { [Kind in keyof StreamMessages]: Shape<StreamMessage
   log: shapeOf(checkers.checkStreamLog),
   gone: shapeOf(checkers.checkStreamGone),
   bench: shapeOf(checkers.checkStreamBench),
+  meter: shapeOf(checkers.checkMeterNow),
   work,
 };
 
@@ -93,6 +96,8 @@ export const shapes = {
   knownList: listOf<KnownSwitch>(known),
   match: shapeOf<MatchAnswer>(checkers.checkMatchAnswer),
   shop: shapeOf<Shop>(checkers.checkShop),
+  meter: shapeOf<MeterAnswer>(checkers.checkMeterAnswer),
+  meterNow: shapeOf<MeterNow>(checkers.checkMeterNow),
   photo: shapeOf<StoredPhoto>(checkers.checkStoredPhoto),
   work,
   works: listOf(work),

@@ -4,6 +4,8 @@ import type {
   LibraryQuery,
   MatchAnswer,
   MatchQuestion,
+  MeterClaim,
+  MeterSetting,
   NewJob,
   PostEvents,
   ShopChange,
@@ -191,6 +193,11 @@ export const api = {
       { ...sending('POST', question), signal: AbortSignal.any([signal, AbortSignal.timeout(SEARCH_MS)]) },
       heard,
     ),
+  meter: () => request(shapes.meter, '/api/meter'),
+  setMeter: (setting: MeterSetting) => request(shapes.meter, '/api/meter', sending('PUT', setting)),
+  claimMeter: (claim: MeterClaim) => request(shapes.meterNow, '/api/meter/claim', sending('POST', claim)),
+  leadsOfStandIn: (ohms: number | null) =>
+    request(shapes.anything, '/api/meter/leads', sending('POST', { ohms })),
   shop: () => request(shapes.shop, '/api/shop'),
   changeShop: (shop: ShopChange) => request(shapes.shop, '/api/shop', sending('PUT', shop)),
   /** Photos are large and networks slow: it is waited for a good while. */

@@ -9,6 +9,7 @@ export const KEYS = {
   works: ['works'],
   health: ['health'],
   shop: ['shop'],
+  meter: ['meter'],
   devices: ['devices'],
   /** What this browser keeps of jobs that the bench does not have. */
   copies: ['copies'],
@@ -22,6 +23,7 @@ export const questions = {
   health: () => queryOptions({ queryKey: KEYS.health, queryFn: api.health }),
   devices: () => queryOptions({ queryKey: KEYS.devices, queryFn: api.devices, staleTime: 0 }),
   shop: () => queryOptions({ queryKey: KEYS.shop, queryFn: api.shop }),
+  meter: () => queryOptions({ queryKey: KEYS.meter, queryFn: api.meter, staleTime: 0 }),
   jobEvents: (id: JobId) =>
     queryOptions({ queryKey: ['job-events', id], queryFn: () => api.openJob(id), staleTime: 0 }),
   shareOf: (id: JobId) => queryOptions({ queryKey: ['share', id], queryFn: () => api.shareOf(id) }),

@@ -4,6 +4,7 @@ import { useStore } from 'zustand';
 import type { JobState } from './session/job-state.js';
 import type { JobSession } from './session/job-session.js';
 import { LiveStream } from './session/live-stream.js';
+import { hearMeter } from '../api/meter-now.js';
 import { sessionOf } from './session/open-sessions.js';
 import { browserOutbox, type Outbox } from './outbox/outbox.js';
 
@@ -30,6 +31,7 @@ export function JobProvider({ id, outbox = browserOutbox, children }: JobProvide
           session.store.setState({ job: message.changed });
         },
         gone: () => session.gone(),
+        meter: hearMeter,
       },
       () => void session.loadAnew().catch(() => undefined),
     );

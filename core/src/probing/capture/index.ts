@@ -1,4 +1,11 @@
 export { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
 export { hearsFor, heldByEar } from './hears-for.js';
 export { probeNow } from './probe-now.js';
-export { captureWired, idleWired, wiredFor, type WiredCapture, type WiredSignal } from './wired.js';
+export {
+  captureWired,
+  heldByWire,
+  idleWired,
+  wiredFor,
+  type WiredCapture,
+  type WiredSignal,
+} from './wired.js';

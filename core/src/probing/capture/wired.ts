@@ -165,3 +165,7 @@ export function wiredFor({ task, hands, many, stepAt }: Moment): string | null {
       return null;
   }
 }
+
+/** Whether the pedal says 'the handle is there' and the meter what is read there. */
+export const heldByWire = ({ task, hands }: Moment): boolean =>
+  hands.sense === 'ohms' && task?.kind === 'prompt' && isHeldAsk(task.prompt.ask);

@@ -1,14 +1,26 @@
-import { object, list, text, says, above, type TypeOf } from '../../schema/index.js';
+import {
+  above,
+  DRIVER_LETTERS,
+  list,
+  object,
+  says,
+  text,
+  UNIT_LETTERS,
+  type TypeOf,
+} from '../../schema/index.js';
 import { NO_READING, type WiredReading } from './value.js';
 
 /** How a handheld that only talks writes a line, as data: no code knows any model. */
 export const spokenDriverSchema = object({
-  start: says('What a reading begins with; empty: anything.', text(20)),
-  mode: says('What stands in a line while it measures resistance; empty: nothing of its own.', text(20)),
-  over: says('What stands there instead of digits when it is over range.', text(20, 1)),
+  start: says('What a reading begins with; empty: anything.', text(DRIVER_LETTERS)),
+  mode: says(
+    'What stands in a line while it measures resistance; empty: nothing of its own.',
+    text(DRIVER_LETTERS),
+  ),
+  over: says('What stands there instead of digits when it is over range.', text(DRIVER_LETTERS, 1)),
   units: says(
     'Units as it writes them, each with how many ohms it is; the longest that stands in the line counts.',
-    list(object({ unit: text(12, 1), ohms: above(0, 1e9) }), { minItems: 1, maxItems: 8 }),
+    list(object({ unit: text(UNIT_LETTERS, 1), ohms: above(0, 1e9) }), { minItems: 1, maxItems: 8 }),
   ),
 });
 export type SpokenDriver = TypeOf<typeof spokenDriverSchema>;

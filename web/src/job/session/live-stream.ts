@@ -14,7 +14,7 @@ function read(kind: keyof StreamMessages, data: string): unknown {
   }
 }
 
-const KINDS = ['hello', 'log', 'gone', 'bench', 'work'] as const;
+const KINDS = ['hello', 'log', 'gone', 'bench', 'meter', 'work'] as const;
 
 /**
  * The stream from the server of one open page. Closed while the page is hidden, since a browser has six connections for all

@@ -12,6 +12,7 @@ import { Choice } from '../../controls/fields/choice.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { TopBar } from '../../controls/frame/top-bar.js';
+import { MeterSettings } from './meter-settings.js';
 import { SignedInDevices } from './signed-in-devices.js';
 import { lineWords, SUPPLY_WORDS } from '@which-way/words/before/safety';
 import { SHOP_PAGE_TEXT } from '@which-way/words/screens/pages/settings/shop-page';
@@ -31,6 +32,7 @@ export function ShopPage() {
           </Notice>
         )}
         <SignedInDevices />
+        <MeterSettings />
         {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
       </main>
     </div>

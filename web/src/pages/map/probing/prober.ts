@@ -3,6 +3,7 @@ import { recordsOf } from '@which-way/core/log';
 import {
   advance,
   heldByEar,
+  heldByWire,
   idleHands,
   lastReadInOhms,
   mapMoment,
@@ -31,6 +32,7 @@ import type { JobSession } from '../../../job/session/job-session.js';
 import { newId } from '../../../job/new-id.js';
 import { handsFree } from '../../../parts/hands/hands-free.js';
 import { EarDesk } from './ear-desk.js';
+import { MeterDesk } from './meter-desk.js';
 import { PlannerDesk } from './planner-desk.js';
 
 /** Milliseconds in which another device, which has just answered, shows its next prompt. */
@@ -55,6 +57,7 @@ export class Prober {
   readonly store: StoreApi<ProbingState>;
   readonly desk = new PlannerDesk();
   readonly ear: EarDesk;
+  readonly wire: MeterDesk;
   readonly #session: JobSession;
   readonly #meter: Meter | null;
   #hands: ProbingHands;
@@ -77,6 +80,7 @@ export class Prober {
         at: this.store.getState().moment.at,
       }));
     this.ear = new EarDesk(this.#meter, (act) => this.act(act));
+    this.wire = new MeterDesk(this.#meter, (act) => this.act(act));
     this.#hands = idleHands(hidden || lastReadInOhms(map) ? 'ohms' : 'tone');
     this.#now = new Date().toISOString();
     this.#known = this.#learn(map);
@@ -96,8 +100,10 @@ export class Prober {
       this.desk.store.subscribe((now, before) => this.#hearDesk(now.plan !== before.plan, now.alone)),
       handsFree.subscribe(() => this.#show()),
       () => this.ear.end(),
+      () => this.wire.end(),
     );
     this.ear.onChange(() => this.#show());
+    this.wire.onChange(() => this.#show());
     this.#hearLog();
     return () => {
       for (const end of this.#ends.splice(0)) end();
@@ -112,6 +118,8 @@ export class Prober {
     const isPedal = act.do === 'no' || (act.do === 'step' && !act.heard);
     const held = isPedal && this.#hears && this.#hands.typed === '' && heldByEar(this.#moment());
     if (held) return void this.ear.there(this.#moment());
+    if (isPedal && this.#isWired && this.#hands.typed === '' && heldByWire(this.#moment()))
+      return this.wire.there(this.#moment());
     const step = advance(this.#moment(), act, { newId });
     this.#hands = step.hands;
     if (step.deeds.length > 0) this.#session.emit(...step.deeds);
@@ -134,6 +142,11 @@ export class Prober {
   /** The ear answers where a tone does: in ohms it waits. */
   get #hears(): boolean {
     return this.ear.listens && this.#hands.sense === 'tone';
+  }
+
+  /** A meter on a wire answers in ohms; by tone it waits. */
+  get #isWired(): boolean {
+    return this.wire.takes && this.#hands.sense === 'ohms';
   }
 
   #learn(map: SwitchMap) {
@@ -216,10 +229,11 @@ export class Prober {
       plan: this.#next.map === map ? this.#next.plan : null,
       open,
       inCircuit,
-      meter: this.#hears ? null : (this.#meter?.source ?? null),
+      meter: this.#hears || this.#isWired ? null : (this.#meter?.source ?? null),
       clicks: hidden?.positions.length ?? null,
       pedals: keys.yes !== null || keys.no !== null,
       ear: this.#hears,
+      wired: this.#isWired,
     };
     return momentOf(scene, this.#hands, from);
   }
@@ -230,5 +244,6 @@ export class Prober {
     const stands = before && standsIn(before, moment.map.structure) ? before : null;
     this.store.setState({ moment, shown: moment.task ?? stands, now: this.#now });
     this.ear.asked(moment);
+    this.wire.asked(moment);
   }
 }

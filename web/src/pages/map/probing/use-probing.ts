@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import type { EarDesk } from './ear-desk.js';
+import type { MeterDesk } from './meter-desk.js';
 import type { PlannerDesk } from './planner-desk.js';
 import { Prober } from './prober.js';
 
@@ -20,6 +21,7 @@ export interface Probing extends Moment {
   act: (act: Act) => void;
   desk: PlannerDesk;
   earDesk: EarDesk;
+  meterDesk: MeterDesk;
 }
 
 /** The probing machine of the open job, for as long as the Map is shown. */
@@ -37,6 +39,7 @@ export function useProbing(): Probing {
     act: prober.act,
     desk: prober.desk,
     earDesk: prober.ear,
+    meterDesk: prober.wire,
   };
 }
 

@@ -14,6 +14,7 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
 import type { Probing } from '../probing/use-probing.js';
 import { EarLine, EarStart } from './ear-line.js';
+import { MeterLine, MeterStart } from './meter-line.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
 
@@ -29,6 +30,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
       <div className="grid content-start gap-1">
         <Progress probing={probing} outlook={outlook} />
         <EarStart probing={probing} />
+        <MeterStart probing={probing} />
       </div>
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
@@ -58,6 +60,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
         <OhmsByTouch probing={probing} />
         <Foreshadow probing={probing} outlook={outlook} />
         <EarLine probing={probing} />
+        <MeterLine probing={probing} />
       </div>
       <Answers probing={probing} />
     </section>

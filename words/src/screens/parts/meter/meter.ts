@@ -1,0 +1,29 @@
+/** What taking readings from a bench meter says. */
+export const METER_TEXT = {
+  take: 'Use the bench meter',
+  takeItOver: (who: string) => `Take the bench meter from ${who}`,
+  giveBack: 'Give it back',
+  name: (name: string) => (name === '' ? 'Bench meter' : name),
+  openAfter: 'Open after',
+  dwell: (seconds: number | null) => (seconds === null ? 'Open: by pedal' : `Open after ${seconds} s`),
+  over: 'over range',
+  overRange: (range: string) => `above ${range}`,
+  nothing: '–',
+  standing: {
+    off: 'No bench meter is set.',
+    connecting: 'Connecting to the bench meter …',
+    late: 'The meter hasn’t answered for a while. Nothing is taken until it does.',
+    lost: 'The meter is gone. It is tried again by itself; nothing is taken meanwhile.',
+  },
+  why: (trouble: string) =>
+    ({
+      silent: 'It didn’t answer.',
+      nonsense: 'What came was no meter’s answer.',
+      closed: 'The connection was closed.',
+    })[trouble] ?? `It says: ${trouble}.`,
+  aside: {
+    'not-lifted': 'Same contact as before. Lift the leads, then touch again.',
+    'nothing-asked': 'A reading, but none is asked for now.',
+  },
+  steady: 'Hold the leads still: three readings alike are taken.',
+} as const;
