@@ -5,7 +5,11 @@ import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch'
 import type { Served } from './served.js';
 
 /** A practice switch with its positions said; the address of its Map. */
-export async function practise(served: Served, terminals: number, ...settings: number[][][]): Promise<string> {
+export async function practise(
+  served: Served,
+  terminals: number,
+  ...settings: number[][][]
+): Promise<string> {
   const newId = newIdFrom(seededRandom(Date.now() % 2 ** 31));
   const hidden = simulatePattern(
     settings.map((groups) => partitionFromGroups(terminals, groups)),

@@ -107,13 +107,17 @@ export class MeterClaim {
   takes: boolean;
 }
 
-/** What lies between the leads of a simulated meter. */
+/** What lies between the leads of a simulated meter, and whether it is switched on; what is left out stays. */
 export class StandInLeads {
   /** null: nothing, they are apart. */
   @IsOptional()
   @Min(0)
   @Max(1e12)
-  ohms: number | null;
+  ohms?: number | null;
+
+  @IsOptional()
+  @IsIn([true, false])
+  on?: boolean;
 }
 
 /** What the page of the meter shows. */

@@ -45,11 +45,12 @@ export class MeterController {
   @Post('leads')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'What lies between the leads of the simulated meter; refused where a real one is set.',
+    summary:
+      'What lies between the leads of the simulated meter, and its power switch; refused where a real one is set.',
   })
-  lead(@Body() { ohms }: StandInLeads): { ohms: number | null } {
-    if (!this.meter.lead(ohms ?? null)) throw refused(409, 'no-stand-in');
-    return { ohms: ohms ?? null };
+  lead(@Body() leads: StandInLeads): StandInLeads {
+    if (!this.meter.lead(leads)) throw refused(409, 'no-stand-in');
+    return leads;
   }
 }
 

@@ -1,4 +1,11 @@
-import type { MeterAnswer, MeterClaim, MeterKind, MeterNow, MeterSetting } from '@which-way/contract';
+import type {
+  MeterAnswer,
+  MeterClaim,
+  MeterKind,
+  MeterNow,
+  MeterSetting,
+  StandInLeads,
+} from '@which-way/contract';
 import { NO_READING, PLAIN_DRIVER, type SpokenDriver } from '@which-way/core/sense/meter';
 import {
   Inject,
@@ -72,16 +79,14 @@ export class MeterService implements OnApplicationBootstrap, BeforeApplicationSh
     return this.#now();
   }
 
-  /** What lies between the leads of the simulated one; false: there is none. */
-  lead(ohms: number | null): boolean {
+  /** What lies between the leads of the simulated one, and whether it is switched on; false: there is none. */
+  lead({ ohms, on }: StandInLeads): boolean {
     if (!this.#setting.kind.startsWith('stand-in')) return false;
-    this.#leads.set(ohms);
+    if (ohms !== undefined) this.#leads.set(ohms);
+    if (on === undefined) return true;
+    this.#leads.isOn = on;
+    this.#standIn?.scpi.power(on);
     return true;
-  }
-
-  /** The simulated meter's own socket, for whoever breaks it; null: it does not run. */
-  get standIn(): ScpiStandIn | null {
-    return this.#standIn?.scpi ?? null;
   }
 
   async #begin(setting: MeterSetting): Promise<void> {

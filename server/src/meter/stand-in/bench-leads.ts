@@ -1,5 +1,7 @@
 /** What lies between the leads of a simulated meter, and how it shows that: the same for whatever wire it talks over. */
 export class BenchLeads {
+  /** Switched off, or gone to sleep: it shows nothing. */
+  isOn = true;
   #ohms: number | null = null;
   #shown = 0;
 

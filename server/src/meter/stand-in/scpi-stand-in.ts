@@ -32,6 +32,7 @@ const MOST_ERRORS = 20;
 /** A simulated bench meter: its own small TCP server that talks SCPI, with leads that are set from outside. */
 export class ScpiStandIn {
   faults: StandInFaults = {};
+  #isOn = true;
   readonly #server: Server;
   readonly #sockets = new Set<Socket>();
   #errors: string[] = [];
@@ -49,13 +50,20 @@ export class ScpiStandIn {
     return (this.#server.address() as AddressInfo).port;
   }
 
-  /** It is switched off: every connection breaks. */
+  /** Switched off, every connection breaks and none is taken; its port stays its own. */
+  power(on: boolean): void {
+    this.#isOn = on;
+    if (!on) for (const socket of this.#sockets) socket.destroy();
+  }
+
+  /** It is gone for good. */
   async close(): Promise<void> {
     for (const socket of this.#sockets) socket.destroy();
     await new Promise((resolve) => this.#server.close(resolve));
   }
 
   #serve(socket: Socket): void {
+    if (!this.#isOn) return void socket.destroy();
     this.#sockets.add(socket);
     socket.setEncoding('latin1');
     socket.setNoDelay(true);

@@ -9,7 +9,9 @@ export function talkingStandIn(leads: BenchLeads): Duplex {
   const [talks, heard] = [new PassThrough(), new PassThrough()];
   heard.resume();
   const wire = Duplex.from({ readable: talks, writable: heard });
-  const clock = setInterval(() => talks.write(`${shown(leads.read())}\r\n`), LINE_MS);
+  const clock = setInterval(() => {
+    if (leads.isOn) talks.write(`${shown(leads.read())}\r\n`);
+  }, LINE_MS);
   wire.on('close', () => clearInterval(clock));
   return wire;
 }
