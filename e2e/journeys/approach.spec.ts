@@ -172,9 +172,9 @@ test('a pedal learns by being pressed: one answers, the other undoes when it is 
   await bench.answer('F6');
   await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');
   // The pedal steps through the sweep touch by touch.
-  await expect(page.getByTestId('prompt-small')).toContainText('Now 2.');
+  await expect(page.getByTestId('prompt-small')).toContainText('Now 2:');
   await bench.answer('F7');
-  await expect(page.getByTestId('prompt-small')).toContainText('Now 3.');
+  await expect(page.getByTestId('prompt-small')).toContainText('Now 3:');
   await bench.answer('F7');
   await expect(bench.prompt).toHaveText('Red to 2, black to 3');
   for (let repeat = 0; repeat < 6; repeat += 1) await page.keyboard.down('F7');

@@ -7,7 +7,6 @@ import { beepsAsWav } from '../sound-file.js';
 import { practise } from '../practice-job.js';
 import { mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
-import type { Served } from '../served.js';
 
 const chromiumArguments = JSON.parse(
   readFileSync(new URL('../chromium-arguments.json', import.meta.url), 'utf8'),

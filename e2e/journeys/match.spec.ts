@@ -63,7 +63,9 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
   await expect(choose).toBeDisabled();
   // What stopped on release wants a reason.
   await expect(safety.getByRole('button', { name: /^Accept: Spring return lost: PRESSED/ })).toBeDisabled();
-  await safety.getByLabel(/^Why that is accepted: Spring return lost: PRESSED/).fill('a foot switch in the lead stops it');
+  await safety
+    .getByLabel(/^Why that is accepted: Spring return lost: PRESSED/)
+    .fill('a foot switch in the lead stops it');
   await safety.getByRole('button', { name: /^Accept: Spring return lost: PRESSED/ }).click();
   await choose.click();
   await expect(page.getByRole('button', { name: 'Chosen. Take it back' })).toBeVisible();

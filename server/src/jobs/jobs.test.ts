@@ -1,4 +1,5 @@
 import type { Job, JobSummary, JobWithEvents, MatchAnswer } from '@which-way/contract';
+import { STOPS_NOTHING } from '@which-way/core/match';
 import { createWriter, readLog, structureOf, type Deed, type JobEvent } from '@which-way/core/log';
 import { newTerminal, type TerminalId } from '@which-way/core/switch';
 import Database from 'libsql';
@@ -283,15 +284,8 @@ describe('an entry of the library', () => {
       rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
-        ...{
-          loads: [],
-          mostWires: 1,
-          facts: {},
-          brake: false,
-          offLeftOut: false,
-          startsAt: [],
-          stopsAt: { brake: [], kill: [], stop: [] },
-        },
+        ...{ loads: [], mostWires: 1, facts: {}, brake: false, offLeftOut: false },
+        ...{ startsAt: [], stopsAt: STOPS_NOTHING },
       },
     };
     const match = async (asked: object) => {
@@ -314,6 +308,8 @@ describe('an entry of the library', () => {
       ['never', { ...question, never: [[0, 7]] }],
       ['rules', { ...question, rules: { ...question.rules, jumpers: 9 } }],
       ['subject', { ...question, subject: { positions: [] } }],
+      ['subject', { ...question, subject: { ...question.subject, startsAt: undefined } }],
+      ['subject', { ...question, subject: { ...question.subject, startsAt: [2] } }],
     ] as const) {
       const refused = await served.call('POST', '/api/library/match', body);
       expect([refused.status, (refused.body as { path: string }).path]).toEqual([400, path]);

@@ -69,7 +69,7 @@ export function promptWords(
         small: `${words.big}. ${words.small.charAt(0).toUpperCase()}${words.small.slice(1)}`,
       };
     }
-    return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}. ${words.small}` };
+    return stepAt === null ? words : { ...words, small: `Now ${touchName(map, stepAt)}: ${words.small}` };
   }
   return planWords({ map, task, meter, hands }, recheck);
 }

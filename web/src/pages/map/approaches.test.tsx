@@ -273,17 +273,17 @@ describe('a pedal for none', () => {
 
     // It steps through the sweep touch by touch.
     const now = () => screen.getByTestId('prompt-small').textContent ?? '';
-    expect(now()).toContain('Now 2.');
+    expect(now()).toContain('Now 2:');
     pedal('keyDown');
-    expect(now()).toContain('Now 2.');
+    expect(now()).toContain('Now 2:');
     pedal('keyUp');
-    expect(now()).toContain('Now 3.');
+    expect(now()).toContain('Now 3:');
     expect(screen.getByRole('button', { name: 'Terminal 3, touch this one now' })).toBeVisible();
     // Held, it takes back one touch.
     pedal('keyDown');
     for (let repeat = 0; repeat < 9; repeat += 1) pedal('keyDown', true);
     pedal('keyUp');
-    expect(now()).toContain('Now 2.');
+    expect(now()).toContain('Now 2:');
     const press = () => {
       pedal('keyDown');
       pedal('keyUp');

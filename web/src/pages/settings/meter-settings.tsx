@@ -13,6 +13,7 @@ import { Pick } from '../../controls/fields/pick.js';
 import { RadioLines } from '../../controls/fields/radio-lines.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
+import { ResultLine } from '../../controls/result-line.js';
 import { toast } from '../../controls/toast.js';
 
 const KINDS = Object.keys(METER_SETTINGS_TEXT.kinds) as MeterKind[];
@@ -23,37 +24,42 @@ const LOOK_MS = 1000;
 export function MeterSettings() {
   const { data, error } = useQuery({ ...questions.meter(), refetchInterval: LOOK_MS });
   return (
-    <section aria-label={METER_SETTINGS_TEXT.benchMeter} className="mb-8 grid gap-3">
-      <h2 className="text-title font-bold">{METER_SETTINGS_TEXT.benchMeter}</h2>
-      <p className="text-quiet">{METER_SETTINGS_TEXT.about}</p>
-      {error && (
-        <Notice look="amber" title={toldOf(error).message}>
-          {toldOf(error).hint}
-        </Notice>
-      )}
-      {data && <Standing answer={data} />}
-      {data?.mayBeSet === false && <p>{METER_SETTINGS_TEXT.notHere}</p>}
-      {data?.mayBeSet && <MeterForm key={JSON.stringify(data.setting)} answer={data} />}
-      {data?.mayBeSet && data.setting.kind !== 'none' && <Lines lines={data.lines} />}
+    <section aria-label={METER_SETTINGS_TEXT.benchMeter} className="mb-6">
+      <ResultLine
+        name={METER_SETTINGS_TEXT.benchMeter}
+        result={data ? standingWords(data) : ''}
+        act={METER_SETTINGS_TEXT.change}
+      >
+        <div className="grid gap-3">
+          <p className="text-quiet">{METER_SETTINGS_TEXT.about}</p>
+          {error && (
+            <Notice look="amber" title={toldOf(error).message}>
+              {toldOf(error).hint}
+            </Notice>
+          )}
+          {data && <Standing answer={data} />}
+          {data?.mayBeSet === false && <p>{METER_SETTINGS_TEXT.notHere}</p>}
+          {data?.mayBeSet && <MeterForm key={JSON.stringify(data.setting)} answer={data} />}
+          {data?.mayBeSet && data.setting.kind !== 'none' && <Lines lines={data.lines} />}
+        </div>
+      </ResultLine>
     </section>
   );
 }
 
-function Standing({ answer: { now } }: { answer: MeterAnswer }) {
-  const { standing, name, reading, trouble, holder } = now;
+/** Who it is and what it reads, or why it does not. */
+function standingWords({ now: { standing, name, reading } }: MeterAnswer): string {
+  if (standing !== 'ready') return METER_TEXT.standing[standing];
   const { value } = reading;
   const reads = value.kind === 'ohms' ? ohms(value.ohms) : value.kind === 'over' ? METER_TEXT.over : '';
-  return (
-    <p role="status">
-      <strong>{METER_SETTINGS_TEXT.now}:</strong>{' '}
-      {standing === 'ready'
-        ? [METER_TEXT.name(name), reads].filter(Boolean).join(' · ')
-        : METER_TEXT.standing[standing]}{' '}
-      {trouble && METER_TEXT.why(trouble)}{' '}
-      {standing === 'ready' &&
-        (holder ? METER_SETTINGS_TEXT.heldBy(holder.name) : METER_SETTINGS_TEXT.heldByNobody)}
-    </p>
-  );
+  return [METER_TEXT.name(name), reads].filter(Boolean).join(' · ');
+}
+
+function Standing({ answer }: { answer: MeterAnswer }) {
+  const { standing, trouble, holder } = answer.now;
+  const takes = holder ? METER_SETTINGS_TEXT.heldBy(holder.name) : METER_SETTINGS_TEXT.heldByNobody;
+  const more = [trouble && METER_TEXT.why(trouble), standing === 'ready' && takes].filter(Boolean).join(' ');
+  return more ? <p role="status">{more}</p> : null;
 }
 
 function MeterForm({ answer: { setting, ports } }: { answer: MeterAnswer }) {

@@ -27,7 +27,7 @@ export const METER_SETTINGS_TEXT = {
   save: 'Save',
   saved: 'The bench meter is set.',
   notHere: 'It can only be set on the computer that Which Way runs on.',
-  now: 'Now',
+  change: 'Change',
   lines: 'Last lines from the meter',
   noLines: 'Nothing has come yet.',
   heldBy: (who: string) => `Its readings go to ${who}.`,

@@ -10,7 +10,7 @@ export const METER_TEXT = {
   overRange: (range: string) => `above ${range}`,
   nothing: '–',
   standing: {
-    off: 'No bench meter is set.',
+    off: 'None is set.',
     connecting: 'Connecting to the bench meter …',
     late: 'The meter hasn’t answered for a while. Nothing is taken until it does.',
     lost: 'The meter is gone. It is tried again by itself; nothing is taken meanwhile.',
