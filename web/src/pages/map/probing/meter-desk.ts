@@ -10,6 +10,7 @@ import {
   type WiredCapture,
   type WiredSignal,
 } from '@which-way/core/probing';
+import type { MeterKind } from '@which-way/contract';
 import { createStore } from 'zustand/vanilla';
 import { api } from '../../../api/client.js';
 import { play } from '../../../parts/hands/sounds.js';
@@ -54,6 +55,11 @@ export class MeterDesk {
 
   get takes(): boolean {
     return this.store.getState().takes;
+  }
+
+  /** A simulated meter reads simulated switches alone, and a real one real ones: neither knows what lies between the other's leads. */
+  reads(kind: MeterKind): boolean {
+    return kind !== 'none' && kind.startsWith('stand-in') === (this.hidden !== null);
   }
 
   /** Claims the meter for this page. */
@@ -114,7 +120,7 @@ export class MeterDesk {
   #hear(): void {
     const { now } = meterNow.getState();
     // Another device took it: what it reads is theirs.
-    if (!now || now.holder?.id !== thisDevice.id) return this.#stop();
+    if (!now || now.holder?.id !== thisDevice.id || !this.reads(now.kind)) return this.#stop();
     const at = performance.now();
     if (now.standing !== 'ready') {
       this.#take({ kind: 'lost', at });

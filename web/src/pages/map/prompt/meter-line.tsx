@@ -76,7 +76,7 @@ export function MeterStart({ probing: { meterDesk: desk, act, hands } }: { probi
   const { isSet, holder } = useStore(
     meterNow,
     useShallow(({ now }) => ({
-      isSet: now !== null && now.standing !== 'off',
+      isSet: now !== null && now.standing !== 'off' && desk.reads(now.kind),
       holder: now?.holder && now.holder.id !== thisDevice.id ? now.holder.name : null,
     })),
   );
