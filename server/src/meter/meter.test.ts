@@ -2,7 +2,7 @@ import type { MeterAnswer, MeterNow, MeterSetting } from '@which-way/contract';
 import { createServer, type AddressInfo } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { afterEach, describe, expect, it } from 'vitest';
-import { NO_READING, PLAIN_DRIVER } from '@which-way/core/sense/meter';
+import { LineBuffer, NO_READING, PLAIN_DRIVER } from '@which-way/core/sense/meter';
 import { serve, type Served } from '../testing/served.js';
 import { MeterLink, type LinkState } from './meter-link.js';
 import { scpiProtocol, spokenProtocol, type Protocol } from './protocols.js';
@@ -197,19 +197,41 @@ describe('a handheld that only talks', () => {
   });
 });
 
-describe('a serial port', () => {
-  it('is a pseudo-terminal here: a meter at its far end is read over it', async () => {
-    const { spawn } = await import('@lydell/node-pty');
-    const far = spawn('sh', ['-c', 'tty; exec sleep 600'], {});
-    ends.push(() => far.kill());
-    const device = await new Promise<string>((resolve) => {
-      let text = '';
-      far.onData((data) => {
-        text += data;
-        const found = /\/dev\/pts\/\d+/.exec(text);
-        if (found) resolve(found[0]);
-      });
+/** A pseudo-terminal: its near end is a serial port by that name, its far end is in the test's hands. */
+async function pseudoTerminal() {
+  const { spawn } = await import('@lydell/node-pty');
+  const far = spawn('sh', ['-c', 'tty; exec sleep 600'], {});
+  ends.push(() => far.kill());
+  const device = await new Promise<string>((resolve) => {
+    let text = '';
+    far.onData((data) => {
+      text += data;
+      const found = /\/dev\/pts\/\d+/.exec(text);
+      if (found) resolve(found[0]);
     });
+  });
+  return { far, device };
+}
+
+describe('a serial port', () => {
+  it('is a pseudo-terminal here: a SCPI meter at its far end is read over it', async () => {
+    const { far, device } = await pseudoTerminal();
+    const leads = new BenchLeads();
+    leads.set(470);
+    const [meter, lines] = [new ScpiStandIn(leads), new LineBuffer()];
+    far.onData((text) => {
+      for (const line of lines.push(text)) {
+        const answer = meter.answers(line);
+        if (answer !== null) far.write(`${answer}\n`);
+      }
+    });
+    const { until } = linked(() => overSerial(device, 115_200), scpiProtocol('four-wire'));
+    expect((await until(({ standing }) => standing === 'ready')).name).toBe('Which Way Simulated meter');
+    expect((await until(isOhms)).reading.rangeOhms).toBe(1000);
+  });
+
+  it('a handheld that only talks is read over one too', async () => {
+    const { far, device } = await pseudoTerminal();
     const clock = setInterval(() => far.write('0.47 Ohm\r\n'), 50);
     ends.push(() => clearInterval(clock));
     const { until } = linked(() => overSerial(device, 9600), spokenProtocol(PLAIN_DRIVER));

@@ -77,15 +77,21 @@ export class ScpiStandIn {
 
   #answer(line: string, socket: Socket): void {
     const { delayMs = 0, mute = false, halves = false } = this.faults;
-    const answers = line.split(';').flatMap((message) => this.#does(message.trim()) ?? []);
-    if (answers.length === 0 || mute) return;
-    const text = `${answers.join(';')}\n`;
+    const answer = this.answers(line);
+    if (answer === null || mute) return;
+    const text = `${answer}\n`;
     setTimeout(() => {
       if (socket.destroyed) return;
       if (!halves) return void socket.write(text);
       socket.write(text.slice(0, text.length / 2));
       setTimeout(() => !socket.destroyed && socket.write(text.slice(text.length / 2)), 20);
     }, delayMs);
+  }
+
+  /** Its answer to a message, whatever wire that came over; null: it has none. */
+  answers(message: string): string | null {
+    const answers = message.split(';').flatMap((unit) => this.#does(unit.trim()) ?? []);
+    return answers.length > 0 ? answers.join(';') : null;
   }
 
   /** Its answer to one message unit; null: it has none. */

@@ -13,7 +13,10 @@ import {
 import type { MeterKind } from '@which-way/contract';
 import { createStore } from 'zustand/vanilla';
 import { api } from '../../../api/client.js';
-import { play } from '../../../parts/hands/sounds.js';
+import { ohms } from '@which-way/words/quantity';
+import { METER_TEXT } from '@which-way/words/screens/parts/meter/meter';
+import { handsFree } from '../../../parts/hands/hands-free.js';
+import { play, say } from '../../../parts/hands/sounds.js';
 import { meterNow } from '../../../api/meter-now.js';
 import { thisDevice } from '../../../parts/meter/this-device.js';
 
@@ -132,6 +135,8 @@ export class MeterDesk {
       this.store.setState({ aside });
     if (!takes) return;
     play(takes.kind === 'over' ? 'none' : 'joined');
+    // Of a sweep the whole is read back at its end.
+    if (handsFree.getState().speech) say(takes.kind === 'ohms' ? ohms(takes.ohms) : METER_TEXT.open);
     this.act({ do: 'takes', value: takes });
     // What is asked again after it, as a zero that was too high, is asked of leads that were lifted.
     if (this.#capture.key === null && before !== null) this.#changed();

@@ -7,6 +7,7 @@ export const METER_TEXT = {
   openAfter: 'Open after',
   dwell: (seconds: number | null) => (seconds === null ? 'Open: by pedal' : `Open after ${seconds} s`),
   over: 'over range',
+  open: 'open',
   overRange: (range: string) => `above ${range}`,
   nothing: '–',
   standing: {
