@@ -19,7 +19,9 @@ export type Aside =
   | 'before-it-was-asked'
   /** Too soon after the last one: the same contact, perhaps. */
   | 'not-lifted'
-  | 'nothing-asked';
+  | 'nothing-asked'
+  /** The pedal says none, and the beeper sounds: one of them is wrong. */
+  | 'still-sounds';
 
 /** What is held from signal to signal. */
 export interface Capture {

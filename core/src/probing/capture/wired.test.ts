@@ -6,7 +6,9 @@ import { captureWired, idleWired, type WiredCapture, type WiredSignal } from './
 
 /** Readings ten a second, what is asked and pedals, in order; what was taken, with when. */
 function told(
-  script: (WiredValue | { asked: string | null } | 'there' | 'lost' | { ohms: number; range: number })[],
+  script: (
+    WiredValue | { asked: string | null } | 'there' | 'moved' | 'lost' | { ohms: number; range: number }
+  )[],
   dwellMs: number | null = null,
 ) {
   let state: WiredCapture = idleWired;
@@ -21,7 +23,7 @@ function told(
     if (step.aside) asides.push(step.aside);
   };
   for (const one of script) {
-    if (one === 'there' || one === 'lost') send({ kind: one, at });
+    if (one === 'there' || one === 'moved' || one === 'lost') send({ kind: one, at });
     else if ('asked' in one) send({ kind: 'asked', key: one.asked, at });
     else {
       at += 100;
@@ -76,6 +78,23 @@ describe('a meter on a wire', () => {
     expect(told(stays).asides).toContain('not-lifted');
     // Leads that lie on a contact when it begins are not taken either.
     expect(values([{ asked: 'prompt a' }, r(0.3), r(0.3), r(0.3), r(0.3)])).toEqual([]);
+  });
+
+  it('the handle moved under leads that stay: the pedal says so, and what they read is taken anew', () => {
+    const first = [
+      { asked: 'prompt a' },
+      over,
+      r(0.3),
+      r(0.3),
+      r(0.3),
+      { asked: 'prompt b' },
+      r(0.3),
+      r(0.3),
+      r(0.3),
+    ];
+    expect(values([...first, 'moved', r(0.5), r(0.5), r(0.5), r(0.5)])).toEqual([r(0.3), r(0.5)]);
+    // Two before it are none of three after it.
+    expect(values([...first, 'moved', r(0.5), r(0.5)])).toEqual([r(0.3)]);
   });
 
   it('what climbs, falls, jumps, or changes its range is not steady', () => {

@@ -10,6 +10,8 @@ export type WiredSignal =
   | { kind: 'asked'; key: string | null; at: number }
   /** The pedal, while the leads are held and the handle turns: it is there now. */
   | { kind: 'there'; at: number }
+  /** The pedal, while the leads lie on a contact: the handle moved under them, and what they read is something new. */
+  | { kind: 'moved'; at: number }
   /** The meter is gone, or another device took it. */
   | { kind: 'lost'; at: number };
 
@@ -50,8 +52,8 @@ export interface WiredStep {
 const mayBeOpen = (key: string): boolean => key.startsWith('prompt ') || key.startsWith('again ');
 
 /**
- * One signal on. Three alike in one range answer what is asked, once: what is asked next needs leads that were lifted, or, while they are
- * held, a handle that the pedal says has moved. Over range answers nothing by itself, but after a dwell that a person chose.
+ * One signal on. Three alike in one range answer what is asked, once: what is asked next needs leads that were lifted, or a handle that the
+ * pedal says has moved. Over range answers nothing by itself, but after a dwell that a person chose.
  * @param dwellMs how long it has to be over range until that counts as open; null: only a pedal says so.
  */
 export function captureWired(state: WiredCapture, signal: WiredSignal, dwellMs: number | null): WiredStep {
@@ -71,6 +73,8 @@ export function captureWired(state: WiredCapture, signal: WiredSignal, dwellMs: 
         : after({ key: signal.key, since: signal.at, alike: [], openSince: null, there: false, overs: 0 });
     case 'there':
       return after({ there: true, alike: [], overs: 0, openSince: null });
+    case 'moved':
+      return after({ armed: true, alike: [], openSince: null });
     case 'lost':
       return { state: { ...idleWired, key: state.key, since: signal.at }, takes: null, aside: null };
     case 'read':

@@ -72,6 +72,13 @@ export class EarDesk {
     return this.listener.store.getState().standing === 'listening';
   }
 
+  /** The pedal says that nothing sounds while the beeper does: it answers nothing. */
+  contradicts(): boolean {
+    if (!this.listens || !this.#capture.sounding) return false;
+    this.store.setState({ aside: 'still-sounds' });
+    return true;
+  }
+
   /** The pedal says that the handle is there: what is heard answers, once the beeper has caught up. A simulated handle goes there. */
   async there(moment: Moment): Promise<void> {
     const [key, probe] = [this.#capture.key, probeNow(moment)];

@@ -69,6 +69,20 @@ describe('the bench meter on the Map', () => {
     expect(acts).toEqual([{ do: 'takes', value: ohms(0.2) }]);
   });
 
+  it('on a contact a pedal is no open: the handle moved, and what the leads read is taken anew', async () => {
+    const { desk, acts } = await begun();
+    say(over);
+    expect(desk.isOnContact).toBe(false);
+    say(ohms(0.2), ohms(0.2), ohms(0.2), ohms(0.2));
+    expect([desk.isOnContact, acts.length]).toEqual([true, 1]);
+    desk.asked(checking());
+    say(ohms(0.2), ohms(0.2), ohms(0.2));
+    expect(acts.length).toBe(1);
+    desk.moved();
+    say(ohms(0.4), ohms(0.4), ohms(0.4));
+    expect(acts.at(-1)).toEqual({ do: 'takes', value: ohms(0.4) });
+  });
+
   it('another device took it: nothing more is taken here, and nothing is given back that is not ours', async () => {
     const { desk, acts } = await begun();
     meterNow.setState({ now: now(over, { holder: { id: 'another-device', name: 'a phone' } }) });

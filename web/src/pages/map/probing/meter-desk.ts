@@ -111,6 +111,18 @@ export class MeterDesk {
     this.#touch(moment, this.#capture.key, true);
   }
 
+  /** The leads lie on something that conducts: what a pedal says of it is no open. */
+  get isOnContact(): boolean {
+    const { now } = meterNow.getState();
+    return this.takes && now?.standing === 'ready' && now.reading.value.kind === 'ohms';
+  }
+
+  /** The pedal, with the leads on a contact: the handle moved under them. */
+  moved(): void {
+    this.#take({ kind: 'moved', at: performance.now() });
+    this.store.setState({ aside: null });
+  }
+
   #stop(): void {
     this.#leave();
     this.#leave = () => undefined;

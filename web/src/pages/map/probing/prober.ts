@@ -118,8 +118,13 @@ export class Prober {
     const isPedal = act.do === 'no' || (act.do === 'step' && !act.heard);
     const held = isPedal && this.#hears && this.#hands.typed === '' && heldByEar(this.#moment());
     if (held) return void this.ear.there(this.#moment());
-    if (isPedal && this.#isWired && this.#hands.typed === '' && heldByWire(this.#moment()))
-      return this.wire.there(this.#moment());
+    const isNone = act.do === 'no' || (act.do === 'step' && !act.sounded && !act.heard);
+    if (isNone && this.#hears && this.#hands.typed === '' && this.ear.contradicts()) return;
+    if (isPedal && this.#isWired && this.#hands.typed === '') {
+      if (heldByWire(this.#moment())) return this.wire.there(this.#moment());
+      // On a contact it is no open; that something sounded is for the meter to say.
+      if (this.wire.isOnContact || (act.do === 'step' && act.sounded)) return this.wire.moved();
+    }
     const step = advance(this.#moment(), act, { newId });
     this.#hands = step.hands;
     if (step.deeds.length > 0) this.#session.emit(...step.deeds);

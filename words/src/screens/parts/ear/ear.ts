@@ -38,6 +38,7 @@ export const EAR_TEXT = {
     'before-it-was-asked': 'That beep started before this prompt. Lift the leads, then touch again.',
     'not-lifted': 'Too soon after the last beep. Lift the leads, wait a moment, touch again.',
     'nothing-asked': 'A beep, but no reading is asked for now.',
+    'still-sounds': 'The beeper still sounds. Lift the leads, then say what this touch was.',
   },
   notTaught: {
     'nothing-heard': 'No beep was heard. Move the meter closer and hold the leads together again.',

@@ -23,7 +23,7 @@ export const METER_TEXT = {
       closed: 'The connection was closed.',
     })[trouble] ?? `It says: ${trouble}.`,
   aside: {
-    'not-lifted': 'Same contact as before. Lift the leads, then touch again.',
+    'not-lifted': 'Same contact as before. Lift the leads; if the handle moved, press Space.',
     'nothing-asked': 'A reading, but none is asked for now.',
   },
   steady: 'Hold the leads still: three readings alike are taken.',
