@@ -116,7 +116,7 @@ test('the meter is set on this computer, says what it reads, and what is wrong w
   page,
   served,
 }) => {
-  await page.goto('/shop');
+  await page.goto('/settings');
   const meter = page.getByRole('region', { name: 'Bench meter' });
   await expect(meter.getByText('None is set.')).toBeVisible();
   await meter.getByText('Change').click();

@@ -1,6 +1,6 @@
 import { questions } from '../../api/questions.js';
 import { useQuery } from '@tanstack/react-query';
-import { ClipboardList, Download, LibraryBig, LogOut, Upload } from 'lucide-react';
+import { Download, LibraryBig, LogOut, Settings as SettingsIcon, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../api/client.js';
@@ -41,8 +41,8 @@ export function Files() {
         <LibraryBig size={18} aria-hidden="true" />{' '}
         <span className="max-sm:sr-only">{FILES_TEXT.library}</span>
       </Link>
-      <Link to="/shop" className={BUTTON}>
-        <ClipboardList size={18} aria-hidden="true" />{' '}
+      <Link to="/settings" className={BUTTON}>
+        <SettingsIcon size={18} aria-hidden="true" />{' '}
         <span className="max-sm:sr-only">{FILES_TEXT.shopLists}</span>
       </Link>
       <button

@@ -24,7 +24,7 @@ const LOOK_MS = 1000;
 export function MeterSettings() {
   const { data, error } = useQuery({ ...questions.meter(), refetchInterval: LOOK_MS });
   return (
-    <section aria-label={METER_SETTINGS_TEXT.benchMeter} className="mb-6">
+    <section aria-label={METER_SETTINGS_TEXT.benchMeter}>
       <ResultLine
         name={METER_SETTINGS_TEXT.benchMeter}
         result={data ? standingWords(data) : ''}

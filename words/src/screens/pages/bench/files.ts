@@ -4,7 +4,7 @@ export const FILES_TEXT = {
   takeInAWhichWay: 'Import a Which Way file',
   takeInAFile: 'Import a file',
   library: 'Library',
-  shopLists: 'Safety checklists',
+  shopLists: 'Settings',
   saveAllAsAFile: ' Export everything',
   signOut: 'Sign out',
 };

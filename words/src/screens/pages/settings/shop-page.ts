@@ -1,8 +1,6 @@
 /** What shop page says. */
 export const SHOP_PAGE_TEXT = {
-  theShop: 'The shop',
   theShopsListsAreSaved: 'The safety checklists are saved. Lists already started stay as they are.',
-  safetyListsAndCodeNotes: 'Safety lists and code notes',
   nameOfTheShop: 'Name of the shop',
   theListFor: 'The list for',
   localCodesWhatAppliesHere: 'Local codes: what applies here',

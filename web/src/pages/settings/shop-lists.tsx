@@ -11,31 +11,23 @@ import { api, toldOf } from '../../api/client.js';
 import { Choice } from '../../controls/fields/choice.js';
 import { Notice } from '../../controls/notice.js';
 import { PlainButton } from '../../controls/plain-button.js';
-import { TopBar } from '../../controls/frame/top-bar.js';
-import { MeterSettings } from './meter-settings.js';
-import { SignedInDevices } from './signed-in-devices.js';
 import { lineWords, SUPPLY_WORDS } from '@which-way/words/before/safety';
 import { SHOP_PAGE_TEXT } from '@which-way/words/screens/pages/settings/shop-page';
 import { TextInput, TextLines } from '../../controls/fields/text-input.js';
 import { Field } from '../../controls/fields/field.js';
 
 /** The shop's own safety lists and notes on local codes. */
-export function ShopPage() {
+export function ShopLists() {
   const shop = useQuery({ ...questions.shop(), staleTime: 0 });
   return (
-    <div className="flex min-h-full flex-col">
-      <TopBar title={SHOP_PAGE_TEXT.theShop} />
-      <main className="mx-auto w-full max-w-4xl grow p-4 pb-12 sm:p-8">
-        {shop.isError && (
-          <Notice look="amber" title={toldOf(shop.error).message}>
-            {toldOf(shop.error).hint}
-          </Notice>
-        )}
-        <SignedInDevices />
-        <MeterSettings />
-        {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
-      </main>
-    </div>
+    <>
+      {shop.isError && (
+        <Notice look="amber" title={toldOf(shop.error).message}>
+          {toldOf(shop.error).hint}
+        </Notice>
+      )}
+      {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
+    </>
   );
 }
 
@@ -60,7 +52,6 @@ function ShopForm({ shop }: { shop: Shop }) {
   };
   return (
     <div className="grid gap-6">
-      <h1 className="text-title font-bold">{SHOP_PAGE_TEXT.safetyListsAndCodeNotes}</h1>
       <Field
         label={<strong>{SHOP_PAGE_TEXT.nameOfTheShop}</strong>}
         className="max-w-md"
