@@ -6,7 +6,8 @@ const HEADINGS = {
   'Make safe': 'Make safe',
   'Tag wires': 'Terminals and handle',
   Map: 'Map',
-  'Truth table': /Truth table|pole|known|joins nothing|keys|switch|contact|selector|closed|in turn|joystick/i,
+  'Truth table':
+    /Truth table|pole|known|joins nothing|joined in|keys|switch|contact|selector|closed|in turn|joystick/i,
   Verify: /Verify|What it should do/,
   Match: /Match|What can take its place/,
 };
