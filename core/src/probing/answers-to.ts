@@ -5,6 +5,7 @@ import type { TerminalId } from '../switch/index.js';
 import type { Act } from './act.js';
 import type { Moment } from './moment.js';
 import { heldByEar } from './capture/hears-for.js';
+import { heldByWire } from './capture/wired.js';
 import { settlingOf } from './settling.js';
 import { isJoin } from './task.js';
 
@@ -146,6 +147,8 @@ function valueAnswers(moment: Moment): Answer[] {
   }
   if (many && moment.ear)
     return [{ ...noAnswer(heldByEar(moment) ? 'handle-there' : 'silent'), look: 'main' }];
+  if (many && moment.wired)
+    return [{ ...noAnswer(heldByWire(moment) ? 'handle-there' : 'over-range'), look: 'main' }];
   if (many) {
     const check = lastCheck(map.log);
     const count = [...found.values()].filter((value) => isJoin(value, check)).length;

@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { Value } from '../../log/index.js';
+import { deriveMap } from '../../continuity/index.js';
+import { PLAIN_APPROACH, type Value } from '../../log/index.js';
+import { planNext } from '../../planner/index.js';
 import type { WiredValue } from '../../sense/meter/index.js';
-import { seededRandom } from '../../switch/index.js';
+import { seededRandom, type PromptId, type SettingId } from '../../switch/index.js';
+import { bench } from '../../testing/generated.js';
+import { answersTo } from '../answers-to.js';
+import { idleHands } from '../hands.js';
+import { momentOf } from '../moment.js';
 import { captureWired, idleWired, type WiredCapture, type WiredSignal } from './wired.js';
 
 /** Readings ten a second, what is asked and pedals, in order; what was taken, with when. */
@@ -184,5 +190,33 @@ describe('a meter on a wire', () => {
     }
     expect([touches, wrong]).toEqual([10_000, 0]);
     expect(taken).toBeGreaterThan(5000);
+  });
+});
+
+describe('what a hand can say while a meter on a wire answers', () => {
+  const answers = (order: 'position' | 'pair') => {
+    const on = bench(4, 2);
+    on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order } });
+    const plan = planNext(deriveMap(on.events), on.settings[0] as SettingId);
+    if (plan.kind !== 'ask') throw new Error(plan.kind);
+    on.add({ kind: 'prompt-shown', prompt: { id: on.newId<PromptId>(), ask: plan.ask } });
+    const scene = {
+      ...{ map: deriveMap(on.events), plan, open: true, inCircuit: false, meter: null, clicks: null },
+      ...{ pedals: false, wired: true },
+    };
+    return answersTo(momentOf(scene, idleHands('ohms')))[0];
+  };
+
+  it('is over range for a touch of a sweep, and that the handle is there while the leads are held: one key, or one tap', () => {
+    expect(answers('position')).toMatchObject({
+      act: { do: 'no' },
+      label: { code: 'over-range' },
+      look: 'main',
+    });
+    expect(answers('pair')).toMatchObject({
+      act: { do: 'no' },
+      label: { code: 'handle-there' },
+      look: 'main',
+    });
   });
 });
