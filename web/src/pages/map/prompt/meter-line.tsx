@@ -44,10 +44,14 @@ export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Pr
     <div
       role="group"
       aria-label={METER_TEXT.name(name)}
-      className={`flex flex-wrap items-center gap-x-3 rounded-part border-2 bg-sheet px-3 py-1 ${isReady ? 'border-teal' : 'border-amber'}`}
+      className={`flex flex-wrap items-center gap-x-3 rounded-part border-2 bg-sheet px-3 py-1 max-sm:gap-x-1 max-sm:px-2 ${isReady ? 'border-teal' : 'border-amber'}`}
     >
       <span className="font-semibold max-sm:hidden">{METER_TEXT.name(name)}</span>
-      <output className="min-w-24 font-mono text-large font-bold" aria-live="off" data-testid="meter-reads">
+      <output
+        className="min-w-24 font-mono text-large font-bold max-sm:text-base"
+        aria-live="off"
+        data-testid="meter-reads"
+      >
         {isReady ? shown : METER_TEXT.nothing}
       </output>
       <Pick
@@ -60,10 +64,10 @@ export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Pr
         }))}
         onPick={(chosen) => desk.waits(chosen === '' ? null : Number(chosen) * 1000)}
       />
-      <PlainButton look="quiet" onClick={() => desk.end()}>
+      <PlainButton look="quiet" className="max-sm:px-1" onClick={() => desk.end()}>
         {METER_TEXT.giveBack}
       </PlainButton>
-      <span role="status" className="text-small">
+      <span role="status" className={`text-small ${says ? '' : 'max-sm:hidden'}`}>
         {says || (isReady ? METER_TEXT.steady : '')}
       </span>
     </div>

@@ -29,7 +29,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
     >
       <div className="grid content-start gap-1">
         <Progress probing={probing} outlook={outlook} />
-        <EarStart probing={probing} />
+        {!probing.wired && <EarStart probing={probing} />}
         <MeterStart probing={probing} />
       </div>
       <div className="order-first min-w-0 lg:order-none">
@@ -57,7 +57,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
           <span data-testid="prompt-small">{words.small}</span>
         </p>
         <EntryLine probing={probing} />
-        <OhmsByTouch probing={probing} />
+        {!probing.wired && <OhmsByTouch probing={probing} />}
         <Foreshadow probing={probing} outlook={outlook} />
         <EarLine probing={probing} />
         <MeterLine probing={probing} />

@@ -2,7 +2,7 @@
 export const METER_TEXT = {
   take: 'Use the bench meter',
   takeItOver: (who: string) => `Take the bench meter from ${who}`,
-  giveBack: 'Give it back',
+  giveBack: 'Stop',
   name: (name: string) => (name === '' ? 'Bench meter' : name),
   openAfter: 'Open after',
   dwell: (seconds: number | null) => (seconds === null ? 'Open: by pedal' : `Open after ${seconds} s`),
@@ -23,7 +23,7 @@ export const METER_TEXT = {
       closed: 'The connection was closed.',
     })[trouble] ?? `It says: ${trouble}.`,
   aside: {
-    'not-lifted': 'Same contact as before. Lift the leads; if the handle moved, press Space.',
+    'not-lifted': 'Same contact as before: lift the leads. If the handle moved, tap OL.',
     'nothing-asked': 'A reading, but none is asked for now.',
   },
   steady: 'Hold the leads still: three readings alike are taken.',
