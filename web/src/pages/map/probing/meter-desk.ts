@@ -143,7 +143,8 @@ export class MeterDesk {
     }
     const before = this.#capture.key;
     const { takes, aside } = this.#take({ kind: 'read', reading: now.reading, at });
-    if (this.store.getState().aside !== aside && now.reading.value.kind === 'ohms')
+    // What was set aside is told for as long as the leads lie there.
+    if (this.store.getState().aside !== aside && now.reading.value.kind !== 'none')
       this.store.setState({ aside });
     if (!takes) return;
     play(takes.kind === 'over' ? 'none' : 'joined');
