@@ -13,7 +13,13 @@ import { captureWired, idleWired, type WiredCapture, type WiredSignal } from './
 /** Readings ten a second, what is asked and pedals, in order; what was taken, with when. */
 function told(
   script: (
-    WiredValue | { asked: string | null } | 'there' | 'moved' | 'lost' | { ohms: number; range: number }
+    | WiredValue
+    | { asked: string | null }
+    | 'there'
+    | 'moved'
+    | 'lost'
+    | { ohms: number; range: number }
+    | { pause: number }
   )[],
   dwellMs: number | null = null,
 ) {
@@ -30,6 +36,7 @@ function told(
   };
   for (const one of script) {
     if (one === 'there' || one === 'moved' || one === 'lost') send({ kind: one, at });
+    else if ('pause' in one) at += one.pause;
     else if ('asked' in one) send({ kind: 'asked', key: one.asked, at });
     else {
       at += 100;
@@ -109,6 +116,13 @@ describe('a meter on a wire', () => {
     const ranging = [{ ohms: 98, range: 100 }, { ohms: 98.2, range: 1000 }, { ohms: 98.1, range: 1000 }]; // prettier-ignore
     expect(values([{ asked: 'prompt a' }, over, ...ranging])).toEqual([]);
     expect(values([{ asked: 'prompt a' }, over, ...ranging, { ohms: 98.1, range: 1000 }])).toEqual([r(98.1)]);
+  });
+
+  it('what came before a pause belongs to nothing after it: a hidden page, a server away', () => {
+    const pause = { pause: 5000 };
+    expect(values([{ asked: 'prompt a' }, over, r(0.3), r(0.3), pause, r(0.3), r(0.3)])).toEqual([]);
+    expect(values([{ asked: 'prompt a' }, over, over, pause, over, over], 1500)).toEqual([]);
+    expect(values([{ asked: 'held p 1' }, 'there', over, over, pause, over])).toEqual([]);
   });
 
   it('a drop-out begins anew; not a number is nothing, and no open', () => {

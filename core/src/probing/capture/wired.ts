@@ -29,14 +29,19 @@ export interface WiredCapture {
   there: boolean;
   /** How many in a row were over range, while the handle is there. */
   overs: number;
+  /** When the last reading came. */
+  readAt: number;
 }
 
 export const idleWired: WiredCapture = {
   ...{ key: null, since: -Infinity, armed: false, alike: [], openSince: null, there: false, overs: 0 },
+  readAt: -Infinity,
 };
 
 /** So many alike in one range are steady. */
 const STEADY = 3;
+/** Readings that are further apart do not belong together: the page was hidden, or the server away. */
+const GAP_MS = 1200;
 /** They are alike within so much of the larger, or so many ohms. */
 const [ALIKE_SHARE, ALIKE_OHMS] = [0.02, 0.03];
 
@@ -77,10 +82,11 @@ export function captureWired(state: WiredCapture, signal: WiredSignal, dwellMs: 
       return after({ armed: true, alike: [], openSince: null });
     case 'lost':
       return { state: { ...idleWired, key: state.key, since: signal.at }, takes: null, aside: null };
-    case 'read':
-      return state.key?.startsWith(HELD)
-        ? heldReading(state, signal.reading)
-        : readsTouch(state, signal, dwellMs);
+    case 'read': {
+      const isGap = signal.at - state.readAt > GAP_MS;
+      const now = { ...state, readAt: signal.at, ...(isGap && { alike: [], overs: 0, openSince: null }) };
+      return now.key?.startsWith(HELD) ? heldReading(now, signal.reading) : readsTouch(now, signal, dwellMs);
+    }
   }
 }
 

@@ -93,6 +93,16 @@ describe('the bench meter on the Map', () => {
     expect(sent.filter(({ path }) => path.endsWith('/claim'))).toHaveLength(1);
   });
 
+  it('a server that began anew knows of no claim: it is claimed again, and taking goes on', async () => {
+    const { desk, acts } = await begun();
+    meterNow.setState({ now: now(over, { holder: null }) });
+    meterNow.setState({ now: now(over, { holder: null }) });
+    expect(desk.takes).toBe(true);
+    expect(sent.filter(({ path }) => path.endsWith('/claim'))).toHaveLength(2);
+    say(over, ohms(0.2), ohms(0.2), ohms(0.2));
+    expect(acts).toHaveLength(1);
+  });
+
   it('gone in the middle, what was read before counts no more', async () => {
     const { acts } = await begun();
     say(over, ohms(0.2), ohms(0.2));

@@ -123,6 +123,15 @@ export class MeterDesk {
     this.store.setState({ aside: null });
   }
 
+  #claiming = false;
+  async #claimAgain(): Promise<void> {
+    if (this.#claiming) return;
+    this.#claiming = true;
+    this.#take({ kind: 'lost', at: performance.now() });
+    await api.claimMeter({ ...thisDevice, takes: true }).catch(() => undefined);
+    this.#claiming = false;
+  }
+
   #stop(): void {
     this.#leave();
     this.#leave = () => undefined;
@@ -134,6 +143,8 @@ export class MeterDesk {
 
   #hear(): void {
     const { now } = meterNow.getState();
+    // The server began anew and knows of no claim: it is claimed again.
+    if (now && now.holder === null && this.reads(now.kind)) return void this.#claimAgain();
     // Another device took it: what it reads is theirs.
     if (!now || now.holder?.id !== thisDevice.id || !this.reads(now.kind)) return this.#stop();
     const at = performance.now();
