@@ -17,12 +17,16 @@ export class MeterLost extends Error {
 /** Lines that wait to be read; a meter that talks faster than it is heard loses the oldest. */
 const MOST_WAITING = 500;
 
+/** Letters a second of the fastest meter; what floods the wire is cut off. */
+const MOST_A_SECOND = 200_000;
+
 /** Lines to and from a meter over one wire. Once it ended, every wait ends. */
 export class Conversation {
   readonly #lines = new LineBuffer();
   readonly #waiting: string[] = [];
   #wake: (() => void) | null = null;
   #ended: MeterLost | null = null;
+  #second = { began: 0, letters: 0 };
 
   constructor(
     private readonly wire: Transport,
@@ -31,6 +35,7 @@ export class Conversation {
   ) {
     wire.listen(
       (text) => {
+        if (this.#isFlood(text.length)) return;
         for (const line of this.#lines.push(text)) {
           this.overheard(line);
           this.#waiting.push(line);
@@ -78,6 +83,17 @@ export class Conversation {
     this.#ended ??= new MeterLost('ended');
     this.#wake?.();
     this.wire.end();
+  }
+
+  #isFlood(letters: number): boolean {
+    const now = Date.now();
+    if (now - this.#second.began > 1000) this.#second = { began: now, letters: 0 };
+    this.#second.letters += letters;
+    if (this.#second.letters <= MOST_A_SECOND) return false;
+    this.#ended ??= new MeterLost('nonsense');
+    this.#wake?.();
+    this.wire.end();
+    return true;
   }
 
   #something(milliseconds: number): Promise<void> {

@@ -78,7 +78,9 @@ export class MeterLink {
       });
     } catch (error) {
       if (error instanceof MeterLost) return error.ending;
-      return printable(error instanceof Error ? error.message : 'closed', SHOWN_LETTERS);
+      // A code alone: where the meter is stays on this machine.
+      const { code, message } = error as NodeJS.ErrnoException;
+      return printable(code ?? message, SHOWN_LETTERS);
     } finally {
       this.#meter?.end();
       this.#meter = null;

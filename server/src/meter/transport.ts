@@ -23,7 +23,7 @@ export function overStream(stream: Duplex): Transport {
     write: (text) => void stream.write(text, 'latin1'),
     listen(heard, ended) {
       stream.on('data', (text: string) => heard(text));
-      stream.once('error', (error: Error) => ended(error.message));
+      stream.once('error', (error: NodeJS.ErrnoException) => ended(error.code ?? 'closed'));
       stream.once('close', () => ended(isEnded ? null : 'closed'));
       if (stream.destroyed) ended('closed');
     },
@@ -61,7 +61,7 @@ export function overSerial(path: string, baudRate: number): Promise<Transport> {
     }, OPEN_MS);
     port.open((error) => {
       clearTimeout(giveUp);
-      if (error) reject(error);
+      if (error) reject(new Error('cannot-open'));
       else resolve(overStream(port));
     });
   });

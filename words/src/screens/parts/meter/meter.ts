@@ -21,6 +21,11 @@ export const METER_TEXT = {
       silent: 'It didn’t answer.',
       nonsense: 'What came was no meter’s answer.',
       closed: 'The connection was closed.',
+      timeout: 'It can’t be reached.',
+      ECONNREFUSED: 'Nothing answers at that address and port.',
+      ENOTFOUND: 'There is no host of that name.',
+      EHOSTUNREACH: 'It can’t be reached.',
+      'cannot-open': 'The serial port can’t be opened. Is it plugged in, and free?',
     })[trouble] ?? `It says: ${trouble}.`,
   aside: {
     'not-lifted': 'Same contact as before: lift the leads. If the handle moved, tap OL.',
