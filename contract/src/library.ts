@@ -183,7 +183,7 @@ export class MatchedEntry {
   @Fields()
   result: MatchResult;
 
-  /** Safety first; empty where it does not do. */
+  /** Safety first; of one that is ruled out only what is lost by name. */
   @List()
   differences: Difference[];
 

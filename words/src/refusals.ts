@@ -224,7 +224,7 @@ const REFUSALS = {
   ],
   'no-port': () => ['The serial port is missing.', 'Choose one of the ports, or enter its name.'],
   'no-stand-in': () => [
-    'There is no simulated meter on this bench.',
+    'This bench doesn’t use a simulated meter.',
     'Choose it under Settings, Bench meter; or touch with the real leads.',
   ],
   stale: () => ['The shop’s settings were changed meanwhile.', 'Reload them and make the change again.'],

@@ -7,7 +7,7 @@ import type { Transport } from './transport.js';
 
 /** Milliseconds until it is tried again: twice as long each time, up to the second. */
 const [FIRST_WAIT, LONGEST_WAIT] = [250, 8000];
-/** Milliseconds between two words about readings; one that is no contact is told sooner than one that is. */
+/** Milliseconds between two readings that are told to the pages. */
 const TELL_MS = 25;
 /** Lines that are kept for whoever looks. */
 const KEPT_LINES = 40;

@@ -84,7 +84,7 @@ describe('a SCPI meter over a socket', () => {
     await until((state) => told.indexOf(state) > lost && state.standing === 'ready');
   }, 30_000);
 
-  it('what is no reading is nothing, never an open; again and again it is no meter', async () => {
+  it('an answer that isn’t a reading never counts as open; after ten in a row it isn’t taken for a meter', async () => {
     const { scpi, told, until } = await standIn();
     await until(isOver);
     scpi.faults = { says: 'hello' };

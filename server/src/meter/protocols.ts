@@ -31,7 +31,7 @@ export type Protocol = (meter: Conversation, heard: Heard) => Promise<never>;
 const ANSWER_MS = 3000;
 /** Milliseconds between two readings at least: no meter is asked faster, and none slower than it can. */
 const PACE_MS = 20;
-/** Answers in a row that are none until it is no meter. */
+/** So many wrong answers in a row, and it isn’t taken for a meter any more. */
 const MOST_NONSENSE = 10;
 /** Readings after which its queue of errors is looked at, and errors of it that are read at once. */
 const [LOOK_EVERY, MOST_ERRORS] = [50, 20];

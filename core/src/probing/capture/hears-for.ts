@@ -5,11 +5,11 @@ import type { Moment } from '../moment.js';
 export const HELD = 'held ';
 
 /**
- * What a tone would answer now, as a key; null: the ear answers nothing here. It answers the touches of the Map and of the re-check, the
- * leads held together and a single clip; while leads are held and the handle turns, the pedal says where it is.
+ * The touch that is asked now, as a key; null: none that something besides a hand may answer. It is a touch of the Map or of the re-check,
+ * the leads held together, or a single clip; while leads are held and the handle turns, the pedal says where it is.
  */
-export function hearsFor({ task, hands, many, stepAt }: Moment): string | null {
-  if (hands.sense !== 'tone' || hands.typed !== '' || hands.picking) return null;
+export function touchAsked({ task, hands, many, stepAt }: Moment): string | null {
+  if (hands.typed !== '' || hands.picking) return null;
   switch (task?.kind) {
     case 'plan':
       return task.plan.kind === 'check-meter' ? 'leads-together' : null;
@@ -24,6 +24,10 @@ export function hearsFor({ task, hands, many, stepAt }: Moment): string | null {
       return null;
   }
 }
+
+/** What a tone would answer now; null: the ear answers nothing here. */
+export const hearsFor = (moment: Moment): string | null =>
+  moment.hands.sense === 'tone' ? touchAsked(moment) : null;
 
 /** Whether the pedal says 'the handle is there' and the tone, sounding or not, what is read there. */
 export const heldByEar = ({ task, hands }: Moment): boolean =>

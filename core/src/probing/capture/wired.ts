@@ -2,7 +2,7 @@ import type { Value } from '../../log/index.js';
 import type { WiredReading } from '../../sense/meter/index.js';
 import { isHeldAsk } from '../task.js';
 import type { Moment } from '../moment.js';
-import { HELD } from './hears-for.js';
+import { HELD, touchAsked } from './hears-for.js';
 
 /** What a meter on a wire tells, with its time in milliseconds; or that something else is asked now; `key` null: nothing it may answer. */
 export type WiredSignal =
@@ -53,6 +53,15 @@ export interface WiredStep {
   aside: 'not-lifted' | 'nothing-asked' | null;
 }
 
+/** One step on from a state. */
+const stepFrom =
+  (state: WiredCapture) =>
+  (next: Partial<WiredCapture>, takes: Value | null = null, aside: WiredStep['aside'] = null): WiredStep => ({
+    state: { ...state, ...next },
+    takes,
+    aside,
+  });
+
 /** Over range may be taken by a dwell only where the switch is touched: leads together and clips have to conduct. */
 const mayBeOpen = (key: string): boolean => key.startsWith('prompt ') || key.startsWith('again ');
 
@@ -62,15 +71,7 @@ const mayBeOpen = (key: string): boolean => key.startsWith('prompt ') || key.sta
  * @param dwellMs how long it has to be over range until that counts as open; null: only a pedal says so.
  */
 export function captureWired(state: WiredCapture, signal: WiredSignal, dwellMs: number | null): WiredStep {
-  const after = (
-    next: Partial<WiredCapture>,
-    takes: Value | null = null,
-    aside: WiredStep['aside'] = null,
-  ) => ({
-    state: { ...state, ...next },
-    takes,
-    aside,
-  });
+  const after = stepFrom(state);
   switch (signal.kind) {
     case 'asked':
       return signal.key === state.key
@@ -92,20 +93,16 @@ export function captureWired(state: WiredCapture, signal: WiredSignal, dwellMs: 
 
 /** While the leads are held nothing counts before the pedal says that the handle is there. */
 function heldReading(state: WiredCapture, { value, rangeOhms }: WiredReading): WiredStep {
-  const stays = (next: Partial<WiredCapture>): WiredStep => ({
-    state: { ...state, ...next },
-    takes: null,
-    aside: null,
-  });
-  if (!state.there || value.kind === 'none') return stays({ alike: [], overs: 0 });
+  const after = stepFrom(state);
+  if (!state.there || value.kind === 'none') return after({ alike: [], overs: 0 });
   if (value.kind === 'over') {
     const overs = state.overs + 1;
-    if (overs < STEADY) return stays({ alike: [], overs });
-    return { ...stays({ there: false, alike: [], overs: 0 }), takes: { kind: 'over' } };
+    if (overs < STEADY) return after({ alike: [], overs });
+    return after({ there: false, alike: [], overs: 0 }, { kind: 'over' });
   }
   const alike = alikeWith(state.alike, { ohms: value.ohms, rangeOhms });
-  if (alike.length < STEADY) return stays({ alike, overs: 0 });
-  return { ...stays({ there: false, alike: [], overs: 0 }), takes: value };
+  if (alike.length < STEADY) return after({ alike, overs: 0 });
+  return after({ there: false, alike: [], overs: 0 }, value);
 }
 
 function readsTouch(
@@ -113,15 +110,7 @@ function readsTouch(
   { reading: { value, rangeOhms }, at }: Extract<WiredSignal, { kind: 'read' }>,
   dwellMs: number | null,
 ): WiredStep {
-  const after = (
-    next: Partial<WiredCapture>,
-    takes: Value | null = null,
-    aside: WiredStep['aside'] = null,
-  ) => ({
-    state: { ...state, ...next },
-    takes,
-    aside,
-  });
+  const after = stepFrom(state);
   switch (value.kind) {
     case 'none':
       return after({ alike: [], openSince: null });
@@ -158,23 +147,9 @@ function alikeWith(
   return isAlike ? all : [reading];
 }
 
-/** What a meter on a wire would answer now, as a key; null: it answers nothing here. The same touches as the ear, in ohms. */
-export function wiredFor({ task, hands, many, stepAt }: Moment): string | null {
-  if (hands.sense !== 'ohms' || hands.typed !== '' || hands.picking) return null;
-  switch (task?.kind) {
-    case 'plan':
-      return task.plan.kind === 'check-meter' ? 'leads-together' : null;
-    case 'clips':
-      return task.change.touch.length === 1 ? `clip ${task.change.touch[0]} ${task.prompt?.id ?? ''}` : null;
-    case 'correct':
-      return `again ${task.reading.id}`;
-    case 'prompt':
-      if (isHeldAsk(task.prompt.ask)) return `${HELD}${task.prompt.id} ${stepAt}`;
-      return `prompt ${task.prompt.id} ${many ? stepAt : ''}`;
-    default:
-      return null;
-  }
-}
+/** What a meter on a wire would answer now; null: it answers nothing here. The same touches as the ear, in ohms. */
+export const wiredFor = (moment: Moment): string | null =>
+  moment.hands.sense === 'ohms' ? touchAsked(moment) : null;
 
 /** Whether the pedal says 'the handle is there' and the meter what is read there. */
 export const heldByWire = ({ task, hands }: Moment): boolean =>

@@ -69,7 +69,7 @@ describe('the bench meter on the Map', () => {
     expect(acts).toEqual([{ do: 'takes', value: ohms(0.2) }]);
   });
 
-  it('on a contact a pedal is no open: the handle moved, and what the leads read is taken anew', async () => {
+  it('with the leads on a contact a pedal doesn’t mean open: the handle moved, and the contact is read again', async () => {
     const { desk, acts } = await begun();
     say(over);
     expect(desk.isOnContact).toBe(false);

@@ -111,7 +111,7 @@ export class MeterDesk {
     this.#touch(moment, this.#capture.key, true);
   }
 
-  /** The leads lie on something that conducts: what a pedal says of it is no open. */
+  /** The leads lie on something that conducts: a pedal doesn’t mean open then. */
   get isOnContact(): boolean {
     const { now } = meterNow.getState();
     return this.takes && now?.standing === 'ready' && now.reading.value.kind === 'ohms';

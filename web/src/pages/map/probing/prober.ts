@@ -122,7 +122,7 @@ export class Prober {
     if (isNone && this.#hears && this.#hands.typed === '' && this.ear.contradicts()) return;
     if (isPedal && this.#isWired && this.#hands.typed === '') {
       if (heldByWire(this.#moment())) return this.wire.there(this.#moment());
-      // On a contact it is no open; that something sounded is for the meter to say.
+      // On a contact it doesn’t mean open; whether something conducts is for the meter to say.
       if (this.wire.isOnContact || (act.do === 'step' && act.sounded)) return this.wire.moved();
     }
     const step = advance(this.#moment(), act, { newId });
