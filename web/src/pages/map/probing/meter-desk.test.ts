@@ -103,6 +103,19 @@ describe('the bench meter on the Map', () => {
     expect(acts).toHaveLength(1);
   });
 
+  it('without a word for a while what it read last stands no more', async () => {
+    vi.useFakeTimers();
+    const { desk } = await begun();
+    say(over, ohms(0.2));
+    expect([desk.isOnContact, desk.store.getState().silent]).toEqual([true, false]);
+    vi.advanceTimersByTime(3000);
+    expect([desk.isOnContact, desk.store.getState().silent]).toEqual([false, true]);
+    say(ohms(0.2));
+    expect([desk.isOnContact, desk.store.getState().silent]).toEqual([true, false]);
+    desk.end();
+    vi.useRealTimers();
+  });
+
   it('gone in the middle, what was read before counts no more', async () => {
     const { acts } = await begun();
     say(over, ohms(0.2), ohms(0.2));

@@ -23,20 +23,31 @@ import { thisDevice } from '../../../parts/meter/this-device.js';
 /** What a screen shows of the meter on the wire: whether its readings are taken here, and what was set aside. */
 interface Wired {
   takes: boolean;
+  /** No word came for a while, of whatever it stood at before. */
+  silent: boolean;
   aside: 'not-lifted' | 'nothing-asked' | null;
   /** How long it has to be over range until that counts as open; null: only a pedal says so. Chosen for the job that is open. */
   dwellMs: number | null;
   trouble: string | null;
 }
 
+/** Without a word for so long the page doesn't know what the meter reads. */
+const SILENT_MS = 2500;
 /** Simulated hands: how long they take to the next touch, and how long they are apart. */
 const [REACH_MS, APART_MS] = [250, 150];
 
 /** Takes for the Map what the bench meter says: what it holds steady answers what is asked. On a practice switch the hands are simulated. */
 export class MeterDesk {
-  readonly store = createStore<Wired>(() => ({ takes: false, aside: null, dwellMs: null, trouble: null }));
+  readonly store = createStore<Wired>(() => ({
+    takes: false,
+    silent: false,
+    aside: null,
+    dwellMs: null,
+    trouble: null,
+  }));
   #capture: WiredCapture = idleWired;
   #hands: ReturnType<typeof setTimeout> | undefined;
+  #silence: ReturnType<typeof setTimeout> | undefined;
   /** What the simulated hands are at. */
   #at: string | null = null;
   #leave: () => void = () => undefined;
@@ -114,7 +125,8 @@ export class MeterDesk {
   /** The leads lie on something that conducts: a pedal doesn’t mean open then. */
   get isOnContact(): boolean {
     const { now } = meterNow.getState();
-    return this.takes && now?.standing === 'ready' && now.reading.value.kind === 'ohms';
+    const { takes, silent } = this.store.getState();
+    return takes && !silent && now?.standing === 'ready' && now.reading.value.kind === 'ohms';
   }
 
   /** The pedal, with the leads on a contact: the handle moved under them. */
@@ -136,8 +148,9 @@ export class MeterDesk {
     this.#leave();
     this.#leave = () => undefined;
     clearTimeout(this.#hands);
+    clearTimeout(this.#silence);
     this.#at = null;
-    this.store.setState({ takes: false, aside: null });
+    this.store.setState({ takes: false, silent: false, aside: null });
     this.#changed();
   }
 
@@ -147,6 +160,9 @@ export class MeterDesk {
     if (now && now.holder === null && this.reads(now.kind)) return void this.#claimAgain();
     // Another device took it: what it reads is theirs.
     if (!now || now.holder?.id !== thisDevice.id || !this.reads(now.kind)) return this.#stop();
+    clearTimeout(this.#silence);
+    this.#silence = setTimeout(() => this.store.setState({ silent: true }), SILENT_MS);
+    if (this.store.getState().silent) this.store.setState({ silent: false });
     const at = performance.now();
     if (now.standing !== 'ready') {
       this.#take({ kind: 'lost', at });

@@ -23,8 +23,12 @@ function useShown(): string {
 
 /** While the bench meter's readings are taken here: what it reads, what over range counts as, and what was set aside. */
 export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Probing }) {
-  const { takes, aside, dwellMs } = useStore(desk.store);
-  const { standing, name, trouble } = useStore(
+  const { takes, silent, aside, dwellMs } = useStore(desk.store);
+  const {
+    standing: told,
+    name,
+    trouble,
+  } = useStore(
     meterNow,
     useShallow(({ now }) => ({
       standing: now?.standing ?? 'off',
@@ -34,6 +38,7 @@ export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Pr
   );
   const shown = useShown();
   if (!takes || hands.sense !== 'ohms') return null;
+  const standing = silent && told === 'ready' ? 'late' : told;
   const isReady = standing === 'ready';
   const says = isReady
     ? aside && METER_TEXT.aside[aside]
