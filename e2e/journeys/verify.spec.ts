@@ -12,8 +12,9 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
     await page.keyboard.press('Enter');
   };
   await typed('0,2');
-  await expect(bench.prompt).toHaveText('Red to 1, black to 2');
-  await bench.answer('Space');
+  await expect(bench.prompt).toHaveText('Red to 1, black to 2. Move: what does it read?');
+  await typed('OL');
+  await expect(page.getByTestId('prompt-small')).toContainText('Now Position 2');
   await typed('1,9');
   await expect(bench.prompt).toHaveText('The map is complete');
   await expect(page.getByRole('region', { name: 'What it is' })).toContainText('1-pole on-off');
@@ -37,7 +38,7 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
   await expect(bench.prompt).not.toHaveText('The map is complete');
   for (let position = 0; position < 2; position += 1) {
     const before = (await page.getByTestId('prompt-small').textContent()) ?? '';
-    await typed(before.includes('Position 2') ? '0,4' : 'OL');
+    await typed(before.includes('Now Position 2') ? '0,4' : 'OL');
     await expect(page.getByTestId('prompt-small')).not.toHaveText(before);
   }
   await expect(bench.prompt).toHaveText('The map is complete');

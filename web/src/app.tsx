@@ -4,12 +4,13 @@ import { lazy, Suspense } from 'react';
 import { BenchPage } from './pages/bench/bench-page.js';
 import { Notice } from './controls/notice.js';
 import { PlainButton } from './controls/plain-button.js';
-import { patiently, untilItComes } from './controls/patiently.js';
+import { patiently } from './controls/patiently.js';
+import { messages } from './controls/toast.js';
 import { TopBar } from './controls/frame/top-bar.js';
 import { APP_TEXT } from '@which-way/words/screens/app';
 
 /** Nothing is said by it before somebody has done something. */
-const Toaster = lazy(async () => ({ default: (await untilItComes(() => import('sonner'))).Toaster }));
+const Toaster = lazy(async () => ({ default: (await messages()).Toaster }));
 
 function Lost() {
   return (

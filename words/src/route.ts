@@ -52,10 +52,10 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
       return { text: 'It’s not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
     case 'describe':
       return { text: 'Map: say how many terminals', tone: 'plain' };
-    case 'touches-left': {
+    case 'readings-left': {
       const where = settingName ? `, next at ${settingName}` : '';
       return {
-        text: `Map: up to ${plural(next.touches, 'touch', 'touches')} left${where}`,
+        text: `Map: up to ${plural(next.readings, 'reading')} left${where}`,
         tone: 'plain',
       };
     }

@@ -13,6 +13,7 @@ export type { JobEvent } from './event.js';
 export {
   EXTENTS,
   ORDERS,
+  IN_OHMS_APPROACH,
   PLAIN_APPROACH,
   type Approach,
   type HandSeconds,

@@ -1,12 +1,6 @@
 export { createDesk, type DeskAnswer } from './ahead/desk.js';
-export {
-  followUpsOf,
-  forecastCourse,
-  foreseenAsk,
-  supposedJoins,
-  type Expected,
-  type FollowUps,
-} from './ahead/forecast.js';
+export { followUpsOf, forecastCourse, foreseenAsk, type Expected, type FollowUps } from './ahead/forecast.js';
+export { supposedJoins } from './ahead/supposed.js';
 export { learntChance } from './chance/chance.js';
 export { experienceOf } from './chance/experience.js';
 export { FEATURES, featuresOf } from './chance/features.js';

@@ -5,6 +5,7 @@ import { addedPosition, addedTerminal, type StructureChange } from '../switch/in
 import type { Act, ActName, ActOf } from './act.js';
 import {
   answersPair,
+  answersTouch,
   checksMeter,
   failsCheck,
   finishes,
@@ -95,14 +96,11 @@ const step: Doing<ActOf<'step'>> = (moment, act, means) => {
 
 /** What a meter on a wire says of the touch that is asked; the last one of a sweep ends it. */
 const takes: Doing<ActOf<'takes'>> = (moment, { value }, means) => {
-  const { stepAt, many, found, map, prompt, task } = moment;
+  const { map, task } = moment;
   if (checkingMeter(moment)) return checksMeter(moment, value);
   if (task?.kind === 'clips')
     return touchesClips(moment, isJoin(value, lastCheck(map.log)) ? [] : task.change.touch);
-  if (stepAt === null || !many) return answersPair(moment, value, 'meter', means);
-  const next = new Map(found).set(stepAt, value);
-  const more = nextTouch(many, next, impliedIn(map, prompt, next)) !== null;
-  return more ? sets(moment, stepAt, value) : finishes(moment, null, next, 'meter', means);
+  return answersTouch(moment, value, 'meter', means);
 };
 
 /** Takes back the last touch of a sweep, else the last act. */

@@ -16,7 +16,7 @@ import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 import { reread } from './reread.js';
 import { asksMeter, handsAre, sets, stays, writes, type Means, type ProbingStep } from './step.js';
-import { asksAgain, betweenBands, impliedIn, isJoin, leaks, type Found } from './task.js';
+import { asksAgain, betweenBands, impliedIn, isJoin, leaks, nextTouch, type Found } from './task.js';
 import { zeroTrouble } from './zero.js';
 
 type Source = 'typed' | 'simulated' | 'meter' | 'heard';
@@ -61,6 +61,15 @@ export function finishes(
   const answer = answerTo(prompt, { values: all, source, inCircuit }, newId);
   const step = writes(moment, answer);
   return many.kind === 'bundle' ? step : withAgain(moment, step, answer.readings);
+}
+
+/** Answers the touch that is asked now, else the one pair; the last touch of a sweep or a turn ends it. */
+export function answersTouch(moment: Moment, value: Value, source: Source, means: Means): ProbingStep {
+  const { stepAt, many, found, map, prompt } = moment;
+  if (stepAt === null || !many) return answersPair(moment, value, source, means);
+  const next = new Map(found).set(stepAt, value);
+  const more = nextTouch(many, next, impliedIn(map, prompt, next)) !== null;
+  return more ? sets(moment, stepAt, value) : finishes(moment, null, next, source, means);
 }
 
 /** Answers the one pair that is asked, or that is read again. */

@@ -38,7 +38,7 @@ export interface Moment extends Scene {
   found: Found;
   /** What need not be touched any more. */
   implied: ReadonlySet<TerminalId | SettingId>;
-  /** The touch or position that a pedal answers next; null: pedals answer the whole. */
+  /** The touch or position that is answered next, where one is after the other; null: the whole at once. */
   stepAt: TerminalId | SettingId | null;
   /** What none and sounded stand for. */
   none: Value;
@@ -82,13 +82,15 @@ export function momentOf(scene: Scene, hands: ProbingHands, known: MapMoment = m
     many,
     found,
     implied,
-    stepAt:
-      (scene.pedals || scene.ear || scene.wired) && many && scene.meter === null
-        ? nextTouch(many, found, implied)
-        : null,
+    stepAt: many && touchByTouch(scene, hands) ? nextTouch(many, found, implied) : null,
     none: hands.sense === 'tone' ? { kind: 'tone', sounded: false } : { kind: 'over' },
     sounded: SOUNDED,
   };
+}
+
+/** Whether one touch is answered after the other: by pedals, by ear, by a meter on a wire, and where each value is typed. */
+function touchByTouch({ meter, pedals, ear, wired }: Scene, { sense }: ProbingHands): boolean {
+  return meter === null && (pedals || ear === true || wired === true || sense === 'ohms');
 }
 
 /** What the plan wants shown and nobody has shown yet. */

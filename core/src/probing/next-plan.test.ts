@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { deriveMap, type SwitchMap } from '../continuity/index.js';
-import { answerTo, followUpsOf, handleAt, plainPlan, planNext, type Plan } from '../planner/index.js';
+import {
+  answerTo,
+  approachOf,
+  followUpsOf,
+  handleAt,
+  plainPlan,
+  planNext,
+  type Plan,
+} from '../planner/index.js';
 import { ORDINARY_METER, PLAIN_APPROACH, type Approach, type Ask, type Value } from '../log/index.js';
 import type { PromptId, SettingId } from '../switch/index.js';
 import { bench, OPEN } from '../testing/generated.js';
@@ -9,9 +17,8 @@ import { planBegins, planHeard, planLate, type PlannerBeside } from './next-plan
 const NOW = '2026-01-05T10:00:00.000Z';
 const NOBODY_YET: PlannerBeside = { alone: false, ahead: null };
 
-/** A bench with five terminals and three positions on which the meter was checked. */
-function begun(approach: Partial<Approach> = {}) {
-  const on = bench(5, 3);
+/** A bench, too large to be planned in passing, on which the meter was checked. */
+function begun(approach: Partial<Approach> = {}, on = bench(8, 10)) {
   on.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
   on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, ...approach } });
   return on;
@@ -24,10 +31,19 @@ const plain = (map: SwitchMap): Plan => plainPlan(map, handleAt(map), { now: NOW
 
 describe('the plan that the Map takes', () => {
   it('is there at once by position-first, whatever comes from beside', () => {
-    const map = deriveMap(begun().events);
+    const map = deriveMap(begun({ order: 'position' }).events);
     const next = begins(map);
     expect(next).toMatchObject({ from: 'here', patience: null, plan: plain(map) });
     expect(planHeard(next, { kind: 'done' })).toBe(next);
+  });
+
+  it('is the better one at once on a small switch, in ohms by time, by a beeper row by row', () => {
+    const on = bench(6, 4);
+    const inOhms = deriveMap(on.events);
+    expect(begins(inOhms)).toMatchObject({ from: 'here', plan: better(inOhms) });
+    expect(approachOf(inOhms).order).toBe('time');
+    on.add({ kind: 'meter-checked', leadsTogether: { kind: 'tone', sounded: true }, meter: ORDINARY_METER });
+    expect(approachOf(deriveMap(on.events)).order).toBe('position');
   });
 
   it('is the one from beside where that comes in time, and a newer one of it takes its place', () => {
@@ -75,8 +91,8 @@ describe('the plan that the Map takes', () => {
   });
 
   it('is waited for longer in a re-check with clips, by position-first too: that looks far ahead', () => {
-    const on = begun({ order: 'position', clips: 8 });
-    for (const setting of [0, 1, 2])
+    const on = begun({ order: 'position', clips: 8 }, bench(5, 3));
+    for (const setting of on.settings.keys())
       for (let a = 0; a < 5; a += 1) for (let b = a + 1; b < 5; b += 1) on.read(setting, a, b, OPEN);
     const mapped = deriveMap(on.events);
     expect(mapped.complete).toBe(true);

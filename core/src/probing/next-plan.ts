@@ -36,7 +36,7 @@ export interface NextPlan {
 }
 
 /**
- * What to do next on a map, as far as it is known at once. Position-first takes no thought; a re-check with clips looks far
+ * What to do next on a map, as far as it is known at once. Position-first takes no thought, a small switch little; a re-check with clips looks far
  * ahead whatever the order of mapping was. Otherwise what was foreseen is taken where the answer was as supposed; else a better
  * plan is waited for.
  */
@@ -50,11 +50,24 @@ export function planBegins(
   const farAhead = clips >= 2 && map.complete && recheckWanted(map);
   const here = (plan: Plan): NextPlan => ({ map, at, plan, from: 'here', patience: null });
   if (order === 'position' && !farAhead) return here(plainPlan(map, at, { now }));
+  if (clips === 0 && isSmall(map)) return here(planNext(map, at, { now }));
   if (beside.alone) return here(planNext(map, at, { now, plain: true }));
   const plan = foreseen(map, at, now, beside.ahead);
   if (plan) return here(plan);
   return { map, at, plan: null, from: null, patience: farAhead ? PATIENCE_WITH_CLIPS : PATIENCE };
 }
+
+/**
+ * Whether the better plan is there as soon as a worker would answer: a decision takes a millisecond or two, at first ten. What
+ * looks like a known kind is worked out beside the screen all the same.
+ */
+function isSmall(map: SwitchMap): boolean {
+  const [lugs, settings] = [map.contacts.length, map.structure.settings.length];
+  return approachOf(map).order !== 'expected' && lugs * lugs * settings <= LITTLE;
+}
+
+/** Pairs of lugs, counted both ways, times positions. */
+const LITTLE = 600;
 
 /** The plan that came from beside: it is taken where there is none yet, or in the place of one of its own. */
 export function planHeard(next: NextPlan, plan: Plan): NextPlan {

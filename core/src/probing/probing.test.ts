@@ -5,7 +5,7 @@ import { liveEvents, EXTENTS, ORDERS, type Approach } from '../log/index.js';
 import type { Pattern } from '../partition/index.js';
 import type { SettingId } from '../switch/index.js';
 import { atTheKeys, truthfulKeys, type AtTheKeys } from '../testing/at-the-keys.js';
-import { bench, CLOSED, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
+import { bench, byRows, CLOSED, OPEN, switchLikePattern, type Bench } from '../testing/generated.js';
 import { runs } from '../testing/runs.js';
 import { advance, answersTo, keyName, KEY_TABLE, pressed, type Moment } from './index.js';
 
@@ -99,6 +99,8 @@ describe('whole maps, by keys alone', () => {
                 many.black.filter((id) => id === stepAt),
               ),
             });
+          else if (stepAt !== null && many?.kind === 'turn')
+            keys.act({ do: 'step', sounded: keys.joins(stepAt as SettingId, [many.red], [many.black]) });
           else if (ask?.kind === 'pair')
             keys.act({ do: 'step', sounded: keys.joins(ask.setting, [ask.red], [ask.black]) });
           else keys.act({ do: 'step', sounded: true });
@@ -177,7 +179,7 @@ describe('what the meter says after the hands have gone on', () => {
 
 describe('what cannot be', () => {
   const at = (...keys: string[]) => {
-    const on = bench(4, 2);
+    const on = byRows(bench(4, 2));
     const hands = atTheKeys(on, [
       [0, 0, 2, 3],
       [0, 1, 0, 3],
@@ -200,6 +202,32 @@ describe('what cannot be', () => {
     const { on, message } = at(...keys);
     expect(message?.code).toBe(code);
     expect(on.events).toHaveLength(before);
+  });
+
+  it('in ohms a value alone is of the touch that is asked, row after row, and no slip of it is another lug', () => {
+    const truth = [[0, 0, 2, 3], [0, 1, 0, 3]]; // prettier-ignore
+    const on = byRows(bench(4, 2));
+    const keys = atTheKeys(on, truth, { sense: 'ohms' });
+    expect(keys.moment().stepAt).toBe(on.terminals[1]);
+    // Two ohms, not lug 2; what follows from it is not asked.
+    keys.press(...'2', 'Enter', ...'ol', 'Enter');
+    expect(keys.moment().stepAt).toBe(on.terminals[3]);
+    keys.press(...'4k7', 'Enter');
+    const { tape } = keys.moment().map;
+    expect(tape.map(({ reading }) => [reading.black[0], reading.value])).toEqual([
+      [on.terminals[1], { kind: 'ohms', ohms: 2 }],
+      [on.terminals[2], { kind: 'over' }],
+      [on.terminals[3], { kind: 'ohms', ohms: 4700 }],
+    ]);
+  });
+
+  it('in ohms a pair held while the handle turns takes a value in each position, by its name too', () => {
+    const on = bench(2, 2);
+    const keys = atTheKeys(on, [[0, 1], [0, 0]], { sense: 'ohms' }); // prettier-ignore
+    expect(keys.moment().many?.kind).toBe('turn');
+    keys.press(...'ol', 'Enter', ...'2=0.3', 'Enter', 'Enter');
+    expect(keys.moment().map.tape.map(({ reading }) => reading.value)).toEqual([{ kind: 'over' }, { kind: 'ohms', ohms: 0.3 }]); // prettier-ignore
+    expect(keys.moment().map.complete).toBe(true);
   });
 
   it('escape leaves what was begun, and a pair of one’s own choice goes back to the plan', () => {

@@ -1,7 +1,7 @@
-import { lastCheckedMeter, type Value } from '../log/index.js';
+import { lastCheckedMeter, parseValue, type Value } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
-import { answersNamedPair, answersPair, checksMeter } from './answering.js';
-import { readEntry } from './entry.js';
+import { answersNamedPair, answersPair, answersTouch, checksMeter } from './answering.js';
+import { readEntry, type Entry } from './entry.js';
 import type { Message } from './message.js';
 import type { Moment } from './moment.js';
 import { handsAre, saysOnly, sets, type Means, type ProbingStep } from './step.js';
@@ -21,7 +21,7 @@ function expected({ task, many }: Moment): 'terminal' | 'setting' | 'value' {
 /** What was typed is taken as what it says. */
 export function commits(before: Moment, means: Means): ProbingStep {
   const { task, map, many, hands } = before;
-  const entry = readEntry(hands.typed, map.structure, expected(before));
+  const entry = valueOfTouch(before) ?? readEntry(hands.typed, map.structure, expected(before));
   if (entry.kind === 'wrong') return saysOnly(before, entry.message);
   const beyond = 'value' in entry ? beyondRange(entry.value, before) : null;
   if (beyond) return saysOnly(before, beyond);
@@ -42,10 +42,18 @@ export function commits(before: Moment, means: Means): ProbingStep {
     }
     case 'value':
       if (checkingMeter(moment)) return checksMeter(moment, entry.value);
+      if (many) return answersTouch(moment, entry.value, 'typed', means);
       return task?.kind === 'plan'
         ? saysOnly(moment, { code: 'no-value-asked' })
         : answersPair(moment, entry.value, 'typed', means);
   }
+}
+
+/** A value alone, while a sweep or a turn is read in ohms: it is of the touch that is asked now. A label wants its `=`. */
+function valueOfTouch({ stepAt, hands }: Moment): Entry | null {
+  if (stepAt === null || hands.sense !== 'ohms') return null;
+  const value = parseValue(hands.typed);
+  return value.ok ? { kind: 'value', value: value.value } : null;
 }
 
 /** Ohms that the meter cannot show on the range it is set to: a slip of the fingers, or another range. */

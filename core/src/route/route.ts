@@ -13,7 +13,7 @@ export type NextThing =
   | { code: 'make-safe'; trouble: SafetyTrouble['code'] }
   | { code: 'not-the-switch' }
   | { code: 'describe' }
-  | { code: 'touches-left'; touches: number; setting: SettingId | null }
+  | { code: 'readings-left'; readings: number; setting: SettingId | null }
   | { code: 'find-positions' }
   | { code: 'tangled' }
   | { code: 'contradiction'; count: number }
@@ -28,7 +28,7 @@ export type NextThing =
   | { code: 'signed'; by: string; whole: boolean };
 
 /** Goes up when the same log gives another route or summary than before, so that what was stored of it is worked out anew. */
-export const ROUTE_ENGINE = 8;
+export const ROUTE_ENGINE = 9;
 
 /** Where a job is on its route: derived; what a bench keeps of it is a copy that is worked out anew. */
 export interface Route {
@@ -101,7 +101,7 @@ function whereTo(
   const left = mostLeft(map);
   if (left.readings > 0) {
     const setting = settings.find(({ coverage }) => coverage.unknown > 0)?.settled.setting ?? null;
-    return { at: 'map', next: { code: 'touches-left', touches: left.touches, setting } };
+    return { at: 'map', next: { code: 'readings-left', readings: left.readings, setting } };
   }
   const items = settings.flatMap(({ settled }) => settled.lookAgain);
   const again = items.filter((item) => !item.left).length;

@@ -3,7 +3,8 @@ import { kindsOf } from '../kinds/index.js';
 import { deriveMap } from '../continuity/index.js';
 import { blocks, partitionFromGroups } from '../partition/index.js';
 import { ORDINARY_HANDS } from '../planner/index.js';
-import { bench, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
+
+import { bench, byRows, CLOSED, mapHidden, OPEN } from '../testing/generated.js';
 import { seededRandom, type TerminalId } from '../switch/index.js';
 import { MISASSEMBLIES, NO_METER_FAULTS } from './faults.js';
 import { diagnosedRight, misassembled } from './misassembly.js';
@@ -25,7 +26,7 @@ const withFault = (
 describe('how mapping a simulated switch went', () => {
   it('is all right when the map is the truth, with what it took and what plans would have taken', () => {
     expect(truthOf(plain())).toEqual(PATTERN);
-    const { map } = mapHidden(PATTERN, bench(4, 2));
+    const { map } = mapHidden(PATTERN, byRows(bench(4, 2)));
     const outcome = outcomeOf(map, plain(), ORDINARY_HANDS);
     expect(outcome.pairs).toEqual({ right: 12, wrong: 0, unknown: 0 });
     expect(outcome.positions).toEqual({ found: 2, all: 2 });

@@ -5,7 +5,7 @@ import { describeSwitch, type KnownSwitch, type PromptId, type TerminalId } from
 import { firstSetting, readingsAsked } from '../log/index.js';
 import { matchPattern, requirementOf } from '../match/index.js';
 import { patternOfKnown } from '../partition/index.js';
-import { bench } from '../testing/generated.js';
+import { bench, byRows } from '../testing/generated.js';
 import { simulatedMeter } from './simulated-meter.js';
 import { simulateKnown, type SimulatedSwitch } from './simulated-switch.js';
 
@@ -34,7 +34,7 @@ describe('the simulated switch and meter', () => {
   it('answers a whole mapping in ohms so that the map has the wiring of the known switch', () => {
     for (const seed of [1, 2, 3, 12]) {
       const hidden = simulateKnown(SLIDE, seed, true);
-      const on = bench(8, 3, seed);
+      const on = byRows(bench(8, 3, seed));
       let at = on.settings[0];
       const meter = meterOn(hidden, on.terminals, () => on.settings.indexOf(at as never));
       for (;;) {

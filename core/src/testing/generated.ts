@@ -6,6 +6,7 @@ import { createMapper, type SwitchMap } from '../continuity/index.js';
 import {
   createWriter,
   ORDINARY_METER,
+  PLAIN_APPROACH,
   readingsAsked,
   type Deed,
   type JobEvent,
@@ -175,4 +176,10 @@ export function mapHidden(
     on.add(answerTo(prompt, { values, source: 'typed', inCircuit: false }, on.newId));
   }
   throw new Error('the plan did not come to an end');
+}
+
+/** The bench with position first chosen: rows of sweeps, in the order of the terminals. */
+export function byRows(on: Bench): Bench {
+  on.add({ kind: 'approached', approach: { ...PLAIN_APPROACH, order: 'position' } });
+  return on;
 }

@@ -171,7 +171,7 @@ describe('the route', () => {
       return [step, next.code];
     };
     expect(at(false)).toEqual(['safe', 'make-safe']);
-    expect(at()).toEqual(['map', 'touches-left']);
+    expect(at()).toEqual(['map', 'readings-left']);
     mapHidden(hidden(CHANGEOVER, 3), on);
     expect(at()).toEqual(['verify', 'compare']);
     on.add({ kind: 'expected', table: tableOf(on, CHANGEOVER.toReversed()) });

@@ -61,7 +61,7 @@ function derive(
     if (job.about === 'system') return { derived: derivedSystem(events), said: [] };
     const map = deriveMap(events);
     const route = routeOf(job, map);
-    const about = route.next.code === 'touches-left' ? route.next.setting : null;
+    const about = route.next.code === 'readings-left' ? route.next.setting : null;
     const setting = map.structure.settings.find(({ id }) => id === about);
     const names = setting ? positionsOf(map.structure, setting).flatMap(({ name }) => name ?? []) : [];
     return {

@@ -72,7 +72,7 @@ describe('jobs', () => {
     await post();
     const [summary]: JobSummary[] = (await served.call('GET', '/api/jobs?search=seed%204'))
       .body as JobSummary[];
-    expect(summary).toMatchObject({ id: job.id, route: { at: 'map', next: { code: 'touches-left' } } });
+    expect(summary).toMatchObject({ id: job.id, route: { at: 'map', next: { code: 'readings-left' } } });
   });
 });
 

@@ -19,3 +19,22 @@ it('what stands beside a page is waited for, however often it does not come', as
   await expect(untilItComes(away, 0)).resolves.toBe('there');
   expect(away).toHaveBeenCalledTimes(21);
 });
+
+it('is asked for under another address once a browser holds it for failed', async () => {
+  const failed = () =>
+    new TypeError('Failed to fetch dynamically imported module: http://bench:4/assets/a-1.js');
+  const load = vi.fn<() => Promise<string>>().mockImplementation(() => Promise.reject(failed()));
+  const asked: string[] = [];
+  const open = (address: string) => {
+    asked.push(address);
+    return asked.length < 2
+      ? Promise.reject(new TypeError(`Failed to fetch: ${address}`))
+      : Promise.resolve('there');
+  };
+  await expect(patiently(load, [0, 0], open)).resolves.toBe('there');
+  expect(asked).toEqual(['http://bench:4/assets/a-1.js?again=1', 'http://bench:4/assets/a-1.js?again=2']);
+  expect(load).toHaveBeenCalledTimes(1);
+  asked.length = 0;
+  await expect(untilItComes(load, 0, open)).resolves.toBe('there');
+  expect(load).toHaveBeenCalledTimes(2);
+});

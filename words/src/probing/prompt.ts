@@ -1,4 +1,4 @@
-import { touches as countTouches } from '../plural.js';
+import { plural, touches as countTouches } from '../plural.js';
 import { settingMoveWords, workWord } from '../tag/handles.js';
 import type { SwitchMap } from '@which-way/core/continuity';
 import {
@@ -58,7 +58,7 @@ export function promptWords(
   }
   if (task.kind === 'clips') return clipsWords(map, task);
   if (task.kind === 'prompt') {
-    const words = askWords(map, task.prompt.ask);
+    const words = askWords(map, task.prompt.ask, hands.sense);
     // By ear one lug after the other is asked: that is the biggest.
     if (ear && stepAt !== null) {
       const held = isHeldAsk(task.prompt.ask);
@@ -200,8 +200,8 @@ export function askInShort(map: SwitchMap, ask: Ask): string {
   return `red ${list(ask.red)}, black ${list(ask.black)}${turn}`;
 }
 
-function askWords(map: SwitchMap, ask: Ask): PromptWords {
-  if (isHeldAsk(ask)) return holdWords(map, ask);
+function askWords(map: SwitchMap, ask: Ask, sense: Sense): PromptWords {
+  if (isHeldAsk(ask)) return holdWords(map, ask, sense);
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
   const back = ask.kind === 'pair' && ask.fromOtherSide;
@@ -230,16 +230,20 @@ function heldWords(map: SwitchMap, setting: SettingId): string | null {
     positions.some((position) => position.id === at[id] && position.rests === 'momentary'),
   );
   if (held.length === 0) return null;
-  const { touches } = mostLeftIn(map, setting);
+  const most = plural(mostLeftIn(map, setting).readings, 'reading');
   const name = settingName(structure, setting);
-  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${countTouches(touches)}.`;
+  if (holdsItself(map)) return `clamp the handle at ${name}; at most ${most}.`;
   return held.length > 1
-    ? `hold both handles at ${name}, at most ${countTouches(touches)}: clip black, two hands are not enough.`
-    : `hold the handle at ${name}, it springs back; at most ${countTouches(touches)}: a clip on red frees a hand.`;
+    ? `hold both handles at ${name}, at most ${most}: clip black, two hands are not enough.`
+    : `hold the handle at ${name}, it springs back; at most ${most}: a clip on red frees a hand.`;
 }
 
 /** Both leads stay, the handle is turned; with clips, which ones change first. */
-function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }>): PromptWords {
+function holdWords(
+  map: SwitchMap,
+  ask: Extract<Ask, { kind: 'turn' | 'bundle' }>,
+  sense: Sense,
+): PromptWords {
   const { structure } = map;
   const [red, black] = [[ask.red].flat(), [ask.black].flat()];
   const list = (ids: readonly TerminalId[]) => terminalList(structure, ids);
@@ -263,15 +267,16 @@ function holdWords(map: SwitchMap, ask: Extract<Ask, { kind: 'turn' | 'bundle' }
     const there = handleLeftAt(map) === only;
     return {
       turn: there ? null : settingMoveWords(structure, only, place),
-      big: moves === '' ? 'Does it beep?' : hands,
+      big: moves === '' ? (sense === 'ohms' ? 'What does it read?' : 'Does it beep?') : hands,
       small: `${held} Handle ${there ? 'stays at' : 'at'} ${place}.`,
       red: null,
     };
   }
   const work = workWord(structure.actuators[0]?.form);
+  const asks = sense === 'ohms' ? `${work}: what does it read?` : `${work}: which beeped?`;
   return {
     turn: null,
-    big: moves === '' ? `${work}: which beeped?` : `${hands}. ${work}: which beeped?`,
+    big: moves === '' ? asks : `${hands}. ${asks}`,
     small: `Handle through ${places}. ${held}`,
     red: null,
   };

@@ -1,13 +1,13 @@
-import { copyState, merge, netOf, type NetState, type SwitchMap } from '../../continuity/index.js';
+import type { SwitchMap } from '../../continuity/index.js';
 import { openPrompt, sameAsk, type Approach, type Ask } from '../../log/index.js';
 import { type SettingId, type TerminalId } from '../../switch/index.js';
 import { approachOf, askOfMove, costsOf, plannerOf } from '../schools/approach.js';
 import { agrees } from '../schools/certify.js';
 import { learntChance, type Chance } from '../chance/chance.js';
-import { experienceOf } from '../chance/experience.js';
-import { copyField, unknownPairsOf, playMove, type Field, type FieldSetting } from '../field/field.js';
+import { copyField, playMove, type Field } from '../field/field.js';
 import { fieldOf, handsOf, settingsInOrder } from '../field/field-of-map.js';
 import { costOf, type Hands } from '../hands/hands.js';
+import { supposedJoins, type JoinedAt } from './supposed.js';
 import { keysOf, labelLengths, turnsOf } from './keys-and-turns.js';
 import { lastOf } from '../field/last-of.js';
 import type { Move } from '../hands/move.js';
@@ -23,54 +23,16 @@ export interface Expected extends Omit<Course, 'hands'> {
   keys: number;
 }
 
-/** Whether two terminals join in a setting, as far as it is known or supposed. */
-export type JoinedAt = (setting: number, a: number, b: number) => boolean;
-
-/**
- * What a switch will probably turn out to be: what is known, and of each setting as many of the likeliest joins as are to
- * be expected, a pair for each low bundle among them. Expected are as many as the settings that are mapped have, else a join
- * for every three terminals (from the generated switches), never more than the chances add up to. A supposition to count
- * with, nothing more.
- */
-export function supposedJoins(field: Field, chance: Chance): JoinedAt {
-  const { usual, joins } = experienceOf(field);
-  const likely = usual > 0 ? usual : field.places.length / 3;
-  const supposed = field.settings.map((_, setting) =>
-    supposeSetting(field, setting, chance, Math.max(0, likely - joins.get(setting))),
-  );
-  return (setting, a, b) => {
-    const nets = supposed[setting] as NetState;
-    return netOf(nets, a) === netOf(nets, b);
-  };
-}
-
-function supposeSetting(field: Field, setting: number, chance: Chance, expected: number): NetState {
-  const { nets, clauses } = field.settings[setting] as FieldSetting;
-  const state = copyState(nets);
-  const pairs = unknownPairsOf(field, setting)
-    .map((pair) => ({ pair, likely: chance(setting, ...pair) }))
-    .sort((one, other) => other.likely - one.likely);
-  for (const { red, black } of clauses) {
-    const within = (a: number, b: number) => red.includes(a) && black.includes(b);
-    const best = pairs.find(({ pair: [a, b] }) => within(a, b) || within(b, a));
-    if (best) merge(state, ...best.pair);
-  }
-  const chances = pairs.reduce((sum, { likely }) => sum + likely, 0);
-  let left = Math.round(Math.min(expected, chances)) - clauses.length;
-  for (const { pair } of pairs) {
-    if (left <= 0) break;
-    if (netOf(state, pair[0]) === netOf(state, pair[1]) || !merge(state, ...pair)) continue;
-    left -= 1;
-  }
-  return state;
-}
-
 /** What the switch is supposed to be: the first hypothesis that agrees, else what chance says. */
-function supposition(field: Field, chance: Chance, { hypotheses = [] }: Outlook): JoinedAt {
+function supposition(
+  field: Field,
+  chanceOf: (field: Field) => Chance,
+  { hypotheses = [] }: Outlook,
+): JoinedAt {
   const fits = hypotheses.find((one) => agrees(field, one));
   return fits
     ? (setting, a, b) => fits.pattern[setting]?.[a] === fits.pattern[setting]?.[b]
-    : supposedJoins(field, chance);
+    : supposedJoins(field, chanceOf);
 }
 
 /**
@@ -89,7 +51,7 @@ export function* forecastCourse(
   const field = copyField(fieldOf(map));
   const chanceOf = outlook.chance ?? learntChance;
   // What it looks like serves as the supposition whatever the order of probing.
-  const joined = supposition(field, chanceOf(field), outlook);
+  const joined = supposition(field, chanceOf, outlook);
   const held = (setting: number) => field.settings[setting]?.held ?? false;
   const total: Expected = { acts: 0, readings: 0, touches: 0, seconds: 0, turns: 0, keys: 0 };
   const labels = labelLengths(map);

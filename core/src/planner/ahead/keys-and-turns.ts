@@ -2,7 +2,7 @@ import type { SwitchMap } from '../../continuity/index.js';
 import { settingsInOrder } from '../field/field-of-map.js';
 import type { Hands } from '../hands/hands.js';
 import type { Move } from '../hands/move.js';
-import type { JoinedAt } from './forecast.js';
+import type { JoinedAt } from './supposed.js';
 
 /** How many letters have to be typed to name a terminal, by place, or a setting, by its number. */
 export interface LabelLengths {

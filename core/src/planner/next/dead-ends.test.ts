@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deriveMap } from '../../continuity/index.js';
 import { liveEvents, PLAIN_APPROACH, type Order, type Value } from '../../log/index.js';
-import { bench, CLOSED, OPEN } from '../../testing/generated.js';
+import { bench, byRows, CLOSED, OPEN } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { handleAt } from '../hands/handle.js';
 import { planNext } from './plan.js';
@@ -11,7 +11,7 @@ const MIDDLE: Value = { kind: 'ohms', ohms: 150 };
 
 describe('what is left', () => {
   it('is looked at again where readings lie between closed and open: nobody passed it over', () => {
-    const on = bench(3, 2);
+    const on = byRows(bench(3, 2));
     on.read(0, 0, 1, CLOSED);
     on.read(0, 0, 2, MIDDLE);
     on.read(0, 1, 2, MIDDLE);

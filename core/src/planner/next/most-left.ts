@@ -3,16 +3,18 @@ import type { Settled, SwitchMap } from '../../continuity/index.js';
 import type { SettingId } from '../../switch/index.js';
 import { ORDINARY_HANDS } from '../hands/hands.js';
 
-/** How much is left at most, in the settings found so far. */
+/** How much is left, in the settings found so far. */
 export interface Forecast {
+  /** At most, whatever the order: each reading settles a pair of nets at least. */
   readings: number;
+  /** Those readings made row by row. */
   touches: number;
   seconds: number;
 }
 
 /**
- * The most that the position-first plan still asks for. A sweep of m costs its first move (both leads), m - 1
- * moves of one lead, and m reads; touches are m + 1. Positions not found yet are not in it.
+ * The most readings that are still asked for, and what they take row by row. A sweep of m costs its first move (both leads),
+ * m - 1 moves of one lead, and m reads; touches are m + 1. Positions not found yet are not in it.
  */
 export function mostLeft(map: SwitchMap): Forecast {
   const left = map.structure.settings.flatMap(({ id, need }) =>

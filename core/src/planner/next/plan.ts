@@ -125,14 +125,20 @@ function standingOf(map: SwitchMap, at: SettingId | null, outlook: Outlook, appr
   };
 }
 
+/**
+ * Whether the positions are found before anything is read: who holds the leads while the handle turns has to know where it can
+ * be turned to. By time, without clips, the position where the handle stands is mapped first, as it is anyway.
+ */
+function positionsFirst({ map, approach: { order, extent, clips } }: Standing): boolean {
+  if (extent !== 'everything' || order === 'position' || order === 'likely') return false;
+  return order !== 'time' || clips >= 2 || settingsInOrder(map).length > 1;
+}
+
 function planReadings(standing: Standing): Plan {
-  const { map, at, approach } = standing;
+  const { map, at } = standing;
   const open = map.structure.actuators.find(({ closed }) => closed === null);
   const finding: Plan | null = open ? { kind: 'find-position', actuator: open.id } : null;
-  // Who holds the leads while the handle turns has to know first where it can be turned to.
-  const { order: school, extent } = approach;
-  const positionsFirst = extent === 'everything' && school !== 'position' && school !== 'likely';
-  if (finding && positionsFirst) return finding;
+  if (finding && positionsFirst(standing)) return finding;
   return (
     nextAsk(standing) ??
     finding ??

@@ -10,7 +10,7 @@ import {
   type Value,
 } from '../../log/index.js';
 import { type PromptId, type SettingId, type TerminalId } from '../../switch/index.js';
-import { bench, CLOSED, mapHidden, OPEN, switchLikePattern } from '../../testing/generated.js';
+import { bench, byRows, CLOSED, mapHidden, OPEN, switchLikePattern } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { answerTo } from '../field/answer.js';
 import { mostLeft } from './most-left.js';
@@ -61,7 +61,7 @@ describe('the position-first plan', () => {
     fc.assert(
       fc.property(switchLikePattern(9, 3), (hidden) => {
         const size = hidden[0]?.length ?? 0;
-        const on = bench(size, hidden.length);
+        const on = byRows(bench(size, hidden.length));
         const most = mostLeft(deriveMap(on.events));
         const run = mapHidden(hidden, on);
         expect(run.readings).toBeLessThanOrEqual(most.readings);

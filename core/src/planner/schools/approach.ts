@@ -1,5 +1,5 @@
 import type { SwitchMap } from '../../continuity/index.js';
-import { liveEvents, PLAIN_APPROACH, type Approach, type Ask } from '../../log/index.js';
+import { IN_OHMS_APPROACH, liveEvents, PLAIN_APPROACH, type Approach, type Ask } from '../../log/index.js';
 import { type SettingId, type TerminalId } from '../../switch/index.js';
 import { byTime } from './by-time.js';
 import { certify, agrees, type Hypothesis } from './certify.js';
@@ -15,9 +15,15 @@ import type { Planner } from './situation.js';
 import { tellApart } from './tell-apart.js';
 import { workingPairs } from './working-pairs.js';
 
-/** How a person wants to map, by the log: the newest choice; the plain way before any. */
+/**
+ * How a person wants to map, by the log: the newest choice; before any the quickest of those that settle everything, which
+ * hangs on how the meter was checked last. A beeper is swept over many lugs in the time of one reading in ohms: rows, then.
+ */
 export function approachOf({ log }: SwitchMap): Approach {
-  return liveEvents(log, 'approached').at(-1)?.what.approach ?? PLAIN_APPROACH;
+  const chosen = liveEvents(log, 'approached').at(-1)?.what.approach;
+  if (chosen) return chosen;
+  const zero = liveEvents(log, 'meter-checked').at(-1)?.what.leadsTogether;
+  return zero?.kind === 'ohms' ? IN_OHMS_APPROACH : PLAIN_APPROACH;
 }
 
 /** The costs of the hands that a plan counts with: as typed in, or as the job's time stamps show. */

@@ -4,7 +4,7 @@ import { deriveMap, factAt, prove, type SwitchMap } from '../../continuity/index
 import { partitionFromGroups, type Pattern } from '../../partition/index.js';
 import { EXTENTS, ORDERS, PLAIN_APPROACH, readingsAsked, type Approach } from '../../log/index.js';
 import { type SettingId } from '../../switch/index.js';
-import { bench, mapHidden, switchLikePattern, type Bench } from '../../testing/generated.js';
+import { bench, byRows, mapHidden, switchLikePattern, type Bench } from '../../testing/generated.js';
 import { runs } from '../../testing/runs.js';
 import { agrees, certify } from './certify.js';
 import { blankField, runCourse } from './course.js';
@@ -302,7 +302,7 @@ describe('what the switch may be', () => {
 
 describe('a field of a map', () => {
   it('leaves out what is in dispute and what was skipped, and knows a handle that springs back', () => {
-    const on = bench(4, 2);
+    const on = byRows(bench(4, 2));
     const plan = planNext(deriveMap(on.events), null);
     if (plan.kind !== 'ask') throw new Error('nothing asked');
     expect(readingsAsked(plan.ask)).toHaveLength(3);

@@ -18,6 +18,8 @@ interface RadioLinesProps<Value extends string> {
   value: Value | null;
   options: readonly RadioOption<Value>[];
   onChoose: (value: Value) => void;
+  /** The chosen one is chosen once more: to hold it where it was only proposed. */
+  onAgain?: (value: Value) => void;
   /** Side by side, the label before them. */
   inRow?: boolean;
   className?: string;
@@ -48,7 +50,7 @@ function chooseByArrow(event: KeyboardEvent<HTMLButtonElement>) {
 
 /** One of a few, a line for each, with room for more than its name. */
 export function RadioLines<Value extends string>(props: RadioLinesProps<Value>) {
-  const { label, name, value, options, onChoose, inRow = false, className = '' } = props;
+  const { label, name, value, options, onChoose, onAgain, inRow = false, className = '' } = props;
   return (
     <RadioGroup.Root
       aria-label={name ?? (typeof label === 'string' ? label : undefined)}
@@ -71,6 +73,7 @@ export function RadioLines<Value extends string>(props: RadioLinesProps<Value>) 
             value={option.value}
             aria-keyshortcuts={option.shortcut}
             onKeyDown={chooseByArrow}
+            onClick={() => option.value === value && onAgain?.(value)}
             className="grid size-6 shrink-0 place-items-center rounded-full border-2 border-ink bg-sheet data-[state=checked]:border-teal"
           >
             <RadioGroup.Indicator className="size-3 rounded-full bg-teal" />

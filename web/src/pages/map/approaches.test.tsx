@@ -80,8 +80,8 @@ describe('other ways of mapping', () => {
   });
 
   it('is chosen at the slash, and the prompt that is shown stays', async () => {
-    const { described, checked } = aSwitch(4, 2);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     await prompted('Red to 1, black over 2 to 4');
     key('/');
     const panel = await screen.findByRole('dialog', { name: 'How to map' });
@@ -104,8 +104,8 @@ describe('other ways of mapping', () => {
   });
 
   it('takes every choice by a second key, and closes so that the next key is for the prompt', async () => {
-    const { described, checked } = aSwitch(4, 2);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     await prompted('Red to 1, black over 2 to 4');
     const inPanel = async (...keys: string[]) => {
       key('/');
@@ -141,8 +141,8 @@ describe('other ways of mapping', () => {
   });
 
   it('begins a quick check of the named pairs, and stands out of the way of its prompt', async () => {
-    const { described, checked } = aSwitch(4, 2);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(4, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     await prompted('Red to 1, black over 2 to 4');
     key('/');
     const panel = await screen.findByRole('dialog', { name: 'How to map' });
@@ -214,11 +214,12 @@ describe('what is looked at again', () => {
   });
 
   it('has the sense and a clamp for a sprung handle beside the ways of mapping', async () => {
-    const { described, checked, change } = aSwitch(3, 2);
+    const { described, checked, change, approached } = aSwitch(3, 2);
     const [rest, held] = change.actuators[0]?.positions ?? [];
     const { written } = await renderJob(<MapPage />, [
       described,
       checked,
+      approached({ order: 'position' }),
       {
         kind: 'restructured',
         change: {

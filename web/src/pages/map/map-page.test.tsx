@@ -85,8 +85,8 @@ describe('the Map by keyboard', () => {
   });
 
   it('finds positions on the way, and closes the list at the stop', async () => {
-    const { described, checked } = aSwitch(2, null);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(2, null);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     key(' ');
     await prompted('Turn one click on');
     key('ArrowRight');

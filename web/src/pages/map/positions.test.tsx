@@ -15,8 +15,8 @@ const OPEN: Value = { kind: 'over' };
 
 describe('positions', () => {
   it('that read the same are told of, and put together as back at the start; undo parts them again', async () => {
-    const { described, checked } = aSwitch(2, null);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(2, null);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     await prompted('Red to 1, black to 2');
     type('0,3');
     await prompted('Turn one click on');
@@ -81,8 +81,8 @@ describe('positions', () => {
   });
 
   it('may be come to from the other side for any one pair', async () => {
-    const { described, checked } = aSwitch(2, 2);
-    const { written } = await renderJob(<MapPage />, [described, checked]);
+    const { described, checked, approached } = aSwitch(2, 2);
+    const { written } = await renderJob(<MapPage />, [described, checked, approached({ order: 'position' })]);
     await prompted('Red to 1, black to 2');
     key('<');
     await until(() => expect(screen.getByTestId('turn').textContent).toContain('from the other side'));

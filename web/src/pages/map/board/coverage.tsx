@@ -45,7 +45,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
                   .join(', ') || '0'}
               </td>
               <td>
-                {left.readings > 0 ? left.touches : '–'}
+                {left.readings > 0 ? left.readings : '–'}
                 {left.readings > 0 && <span className="block">{time(left.seconds)}</span>}
               </td>
             </tr>

@@ -165,6 +165,10 @@ function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }
   );
   const quickest = quickestOf(ways.map(({ key, approach }) => ({ key, approach, expected: of(approach) })));
   const open = map.structure.actuators.some(({ closed }) => closed === null);
+  const takes = (key: string) => {
+    const way = ways.find((one) => one.key === key);
+    if (way) probing.act({ do: 'approach', change: way.approach });
+  };
   return (
     <>
       <RadioLines
@@ -183,10 +187,8 @@ function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }
             />
           ),
         }))}
-        onChoose={(key) => {
-          const way = ways.find((one) => one.key === key);
-          if (way) probing.act({ do: 'approach', change: way.approach });
-        }}
+        onChoose={takes}
+        onAgain={takes}
       />
       <p className="mt-1 text-small text-quiet">
         {alone

@@ -132,7 +132,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
         <p>
           {expected && expected.readings > 0
             ? PROMPT_BAR_TEXT.aboutTouchesMore(expected.touches, time(expected.seconds))
-            : PROMPT_BAR_TEXT.atMostTouchesMore(left.touches, time(left.seconds))}
+            : PROMPT_BAR_TEXT.atMostReadingsMore(left.readings, time(left.seconds))}
           {open ? PROMPT_BAR_TEXT.inThePositionsFoundSo : ''}
         </p>
       )}

@@ -1,4 +1,4 @@
-import { touches } from '../../../../plural.js';
+import { plural, touches } from '../../../../plural.js';
 
 /** What prompt bar says. */
 export const PROMPT_BAR_TEXT = {
@@ -16,6 +16,7 @@ export const PROMPT_BAR_TEXT = {
   reCheck: 'Re-check: ',
   reCheckMore: (count: number, time: string) => `${touches(count)} more, ${time}`,
   aboutTouchesMore: (count: number, time: string) => `About ${touches(count)} more, ${time}`,
-  atMostTouchesMore: (count: number, time: string) => `At most ${touches(count)} more, ${time}`,
+  atMostReadingsMore: (count: number, time: string) =>
+    `Up to ${plural(count, 'reading')} more, about ${time}`,
   inThePositionsFoundSo: ', in the positions found so far',
 };
