@@ -94,8 +94,8 @@ function mapBy(hidden, seed, { recheck = false, slip = -1, clips = 0 } = {}) {
   const add = (what) => events.push(writer.write(events, what));
   add({ kind: 'restructured', change, basedOn: null });
   add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0.2 }, meter: ORDINARY_METER });
-  if (clips > 0)
-    add({ kind: 'approached', approach: { order: 'time', extent: 'everything', clips, hands: null } });
+  const order = clips > 0 ? 'time' : 'position';
+  add({ kind: 'approached', approach: { order, extent: 'everything', clips, hands: null } });
   if (recheck) add({ kind: 'recheck-begun' });
   const mapper = createMapper();
   const run = { events, add, mapper, newId, change, readings: 0, touches: 0, decide: [] };

@@ -1,9 +1,10 @@
 // What mapping costs by each planner, on the frozen corpus or on any file in the project's format.
-import { sample } from '../bench-size.mjs';
+import { many, sample } from '../bench-size.mjs';
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { readProjectFile } from '@which-way/core/formats';
 import { patternOfKnown } from '@which-way/core/partition';
+import { seededRandom } from '@which-way/core/switch';
 import {
   blankField,
   byTime,
@@ -193,9 +194,41 @@ export function benchPlanners({ note, atMost, round }, path) {
     both(`${NAMES[key]}: seconds forecast at the start / taken`, forecast);
   }
   benchOneWafer({ note }, rows);
+  benchDense({ note, atMost, round });
   const decide = ['likely', 'time', 'ladder'].flatMap((key) => rows.flatMap((row) => row[key].decide));
   atMost(area, 'ms per decision, mean', round(mean(decide)), 'ms', 5);
   atMost(area, 'ms per decision, worst', round(Math.max(...decide)), 'ms', 100);
+}
+
+/**
+ * Dense switches, where most bundles read low: twelve lugs in six positions, in each of them every lug put by chance into one
+ * of so many nets.
+ */
+function benchDense({ note, atMost, round }) {
+  const all = [4, 6, 8, 12].flatMap((nets) =>
+    Array.from({ length: many(5, 25) }, (_, at) => {
+      const random = seededRandom((at + 1) * 100 + nets);
+      const position = () => Array.from({ length: 12 }, () => Math.floor(random() * nets));
+      return { nets, pattern: Array.from({ length: 6 }, position) };
+    }),
+  );
+  const hash = createHash('sha256').update(JSON.stringify(all.map(({ pattern }) => pattern)));
+  note('planner', `dense 12 x 6, ${hash.digest('hex').slice(0, 16)}`, all.length, 'maps');
+  const ratios = all.map(({ nets, pattern }) => ({
+    nets,
+    ratio:
+      run(pattern, ladder, { ...ORDINARY_HANDS, clipsOwned: 12 }).seconds /
+      run(pattern, positionFirst, ORDINARY_HANDS).seconds,
+  }));
+  const of = (some) => round(mean(some.map(({ ratio }) => ratio)));
+  atMost('planner', 'dense 12 x 6: ladder / position-first, mean', of(ratios), 'ratio', 0.9);
+  for (const nets of [4, 6])
+    note(
+      'planner',
+      `dense 12 x 6, ${nets} nets: ladder / position-first, mean`,
+      of(ratios.filter((one) => one.nets === nets)),
+      'ratio',
+    );
 }
 
 /**

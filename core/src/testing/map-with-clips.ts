@@ -18,6 +18,8 @@ interface Hands {
   truthful: boolean;
   /** Whether they type a pair of their own in the middle, and so take the clips off untouched. */
   hasty?: boolean;
+  /** Whether they stop where readings disagree; else they take the low bundle out. */
+  stopAtDispute?: boolean;
 }
 
 /** Clips of which some fail, and how many bundles were read with them. */
@@ -66,7 +68,7 @@ class BadClips {
 export function mapWithClips(
   hidden: Pattern,
   on: Bench,
-  { failures, truthful, hasty = false, leans = [] }: Hands,
+  { failures, truthful, hasty = false, leans = [], stopAtDispute = false }: Hands,
 ) {
   const mapper = createMapper();
   let at = on.settings[0] as SettingId;
@@ -98,7 +100,7 @@ export function mapWithClips(
       });
       continue;
     }
-    const lie = plan.kind === 'disputed' ? lowBundleIn(map, plan.setting) : null;
+    const lie = plan.kind === 'disputed' && !stopAtDispute ? lowBundleIn(map, plan.setting) : null;
     if (lie) {
       on.add({ kind: 'superseded', reading: lie, replacement: null, source: 'typed' });
       continue;

@@ -35,7 +35,7 @@ const LOW = 0.5;
  * more with few clips, which are on and off the terminals often, so that a rung gives way later.
  */
 const shareOf = ({ bundles }: Field, clips: number): number =>
-  Math.max(0.7, 0.6 + 1.1 / clips) * (1 - (0.6 * bundles.low) / Math.max(1, bundles.all));
+  Math.max(0.7, 0.6 + 1.1 / clips) * (1 - (1.1 * bundles.low) / Math.max(1, bundles.all));
 
 interface Rung {
   tied: readonly number[];
