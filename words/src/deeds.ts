@@ -49,6 +49,7 @@ const WORDS: Record<Deed['kind'], string> = {
   'wire-ended': 'where a wire ends',
   'load-tied': 'where an end of a load goes',
   'loads-seen': 'what the loads did',
+  'mark-seen': 'where a flat, key, marked lug or stop lies',
   'spring-answered': 'whether a position springs back',
   'source-named': 'a source and what it shares',
   'machine-looked': 'what the loads did',

@@ -1,7 +1,7 @@
 import { deriveMap } from '@which-way/core/continuity';
 import { exampleKinds } from '@which-way/core/kinds';
 import { createWriter, type JobEvent, type Load } from '@which-way/core/log';
-import { describeSwitch } from '@which-way/core/switch';
+import { describeSwitch, type ActuatorForm } from '@which-way/core/switch';
 import { identify } from '@which-way/core/table';
 import { describe, expect, it } from 'vitest';
 import { kindWords } from './kinds.js';
@@ -11,7 +11,7 @@ import { identityTitle } from './table/identity.js';
  * What a switch is called that joins this, every pair of it read: positions apart by `|`, nets by spaces, terminals apart by `-`, named
  * positions before a colon.
  */
-function titleOf(text: string, loads: readonly Load['kind'][] = []): string {
+function titleOf(text: string, loads: readonly Load['kind'][] = [], form: ActuatorForm = 'rotary'): string {
   const rows = text.split('|').map((row) => row.trim());
   const names = rows.map((row) => (row.includes(':') ? (row.split(':')[0] ?? '') : ''));
   const nets = rows.map((row) => row.replace(/^[^:]*:/, '').trim().split(' ').filter((one) => one !== '' && one !== '.').map((net) => net.split('-'))); // prettier-ignore
@@ -20,7 +20,7 @@ function titleOf(text: string, loads: readonly Load['kind'][] = []): string {
   const newId = () => `id${(count += 1)}` as never;
   const writer = createWriter({ newId, now: () => '2026-01-01T00:00:00.000Z' });
   const change = describeSwitch(
-    { terminals: labels.length, positions: rows.length, form: 'rotary', layout: 'list' },
+    { terminals: labels.length, positions: rows.length, form, layout: 'list' },
     newId,
   );
   const terminals = change.terminals.map((one, at) => ({ ...one, label: labels[at] ?? '' }));
@@ -61,6 +61,14 @@ const PLAIN_LOAD = { amps: null, watts: null, volts: null, current: 'AC', remove
 // Names of the trade (common practice) unless a standard stands beside one. Tables written by hand, none made by the generators.
 const NAMED: [table: string, title: string][] = [
   ['. | 1-2', '1-pole on-off'],
+  // Three elements 3 to 4, 4 to 5, 5 to 6 between 1 and 2 (from memory; watts by Ohm's law).
+  [
+    '. | 1-3 2-6 | 1-3 2-5 | 1-3 2-4 | 1-3-5 2-4 | 1-3-5 2-4-6',
+    'Heat switch for three elements, series and parallel',
+  ],
+  // Feed 1, lamp 2, top 3, bottom 4, grill 5, fan 6.
+  ['. | 1-2 | 1-2-3-4 | 1-2-4 | 1-2-3 | 1-2-5', 'Oven programme selector'],
+  ['. | 1-2 | 1-2-3-4 | 1-2-3-4-6 | 1-2-5 | 1-2-5-6', 'Oven programme selector'],
   ['. | 1-2 3-4', '2-pole on-off'],
   ['. | 1-2 3-4 5-6', '3-pole on-off'],
   ['1-2 | .', '1-pole on-off'],
@@ -190,6 +198,22 @@ describe('what a switch is called', () => {
     const all = exampleKinds().map(({ kind, poles, ways }) => kindWords(kind, poles, ways));
     expect(new Set(all).size).toBe(all.length);
     expect(NAMED.length).toBeGreaterThanOrEqual(60);
+  });
+});
+
+describe('what the hand moves', () => {
+  // Common practice.
+  it.each([
+    ['. | 1-2', 'push', 'Push button, 1-pole, closes when pressed'],
+    ['1-2 | .', 'push', 'Push button, 1-pole, opens when pressed'],
+    ['. | 1-2 3-4', 'trigger', 'Trigger switch, 2-pole, closes when squeezed'],
+    ['. | 1-2', 'key', 'Key switch, 1-pole on-off'],
+    ['1-2 | 1-3 | 1-4', 'key', 'Key switch, 1-pole 3-way selector, common 1'],
+    ['1-2 | 1-3', 'pull', 'Pull switch, 1-pole changeover, common 1'],
+    ['. | 1-2', 'toggle', '1-pole on-off'],
+    ['1-2 | 3-4', 'push', '2 separate contacts: 1 close, 1 open when moved'],
+  ] as const)('%s on a %s: %s', (table, form, title) => {
+    expect(titleOf(table, [], form)).toBe(title);
   });
 });
 

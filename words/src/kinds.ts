@@ -15,6 +15,8 @@ export const WHOLE_WORDS: Record<WholeCode, (ways: number) => string> = {
   'pole-changing': () => 'pole-changing switch, two speeds',
   'three-heat': () => 'three-heat switch, series and parallel',
   'four-heat': () => 'four-heat switch for two unlike elements',
+  'three-elements': () => 'heat switch for three elements, series and parallel',
+  'oven-programme': () => 'oven programme selector',
   'energy-regulator': () => 'two-pole on-off with a pilot contact',
   'series-parallel': () => 'series-parallel switch',
   ignition: () => 'ignition switch, accessories off while it starts',

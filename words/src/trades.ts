@@ -1,5 +1,6 @@
 import type { PoleKind, WholeCode } from '@which-way/core/kinds';
 import type { Trade } from '@which-way/core/table';
+import type { ActuatorForm } from '@which-way/core/switch';
 
 /** Two contacts that show two bits in turn. */
 const TWO_BITS: Partial<Record<string, string>> = {
@@ -38,4 +39,33 @@ export function tradeWholeWords(trade: Trade | null, kind: WholeCode): string | 
   if (trade === 'sound' && kind === 'series-parallel') return 'series-parallel switch for two coils';
   if (trade === 'heat' && kind === 'series-parallel') return 'series-parallel switch for two elements';
   return null;
+}
+
+/** What the hand moves, where it gives a switch its name (common practice). */
+const BY_HANDLE: Partial<Record<ActuatorForm, string>> = {
+  push: 'push button',
+  trigger: 'trigger switch',
+  key: 'key switch',
+  pull: 'pull switch',
+  'push-push': 'push-push switch',
+  'push-pull': 'push-pull switch',
+};
+
+/** What moves a contact that is made or broken by the hand alone. */
+const WHEN: Partial<Record<ActuatorForm, string>> = { push: 'pressed', trigger: 'squeezed' };
+
+/**
+ * What contacts alike are called after their handle: 'push button, 1-pole, opens when pressed'; null: as anywhere.
+ * @param closes of two positions, whether they close in the second; null where there is no such thing to say.
+ */
+export function handleWords(
+  form: ActuatorForm | null,
+  { poles, plain, closes }: { poles: number; plain: string; closes: boolean | null },
+): string | null {
+  const name = form && BY_HANDLE[form];
+  if (!name) return null;
+  const when = WHEN[form];
+  return when && closes !== null
+    ? `${name}, ${poles}-pole, ${closes ? 'closes' : 'opens'} when ${when}`
+    : `${name}, ${poles}-pole ${plain}`;
 }

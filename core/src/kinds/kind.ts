@@ -38,6 +38,8 @@ export const WHOLE_CODES = [
   'pole-changing',
   'three-heat',
   'four-heat',
+  'three-elements',
+  'oven-programme',
   'energy-regulator',
   'series-parallel',
   'ignition',

@@ -61,6 +61,10 @@ describe('kinds of poles, by published tables and common practice', () => {
     // Two elements c to d and d to e between a and b: in series, one, both side by side (common practice).
     ['three heats', '- | ac be | ac bd | ace bd', 'three-heat'],
     ['three heats, the poles changed over', '- | ac be | ac bd | ad bce', 'three-heat'],
+    // Three elements c to d, d to e, e to f: all in a row, two, one, two and three side by side (from memory; watts by Ohm's law).
+    ['three elements', '- | ac bf | ac be | ac bd | ace bd | ace bdf', 'three-elements'],
+    // Feed a, lamp b at every programme, top c, bottom d, grill e (common practice, from memory).
+    ['oven', '- | ab | abcd | abd | abc | abe', 'oven-programme'],
     ['reversing, three lines', 'ad be cf | - | ae bd cf', 'reversing-three-phase'],
     ['nothing more than its poles', 'ab | ac', null],
   ])('%s', (_, text, whole) => expect(wholeOf(text)).toBe(whole));

@@ -32,6 +32,7 @@ export {
 export { loadTiesOf, wireEndsOf } from './machine-wiring.js';
 export { asAnswered, restOf, restsUnsaid, springAnswersOf } from './rests.js';
 export { type SpringAnswer } from './kinds/tag/spring.js';
+export { type StandingMark } from './kinds/judge/mark-seen.js';
 export { type NamedSource, type Reference } from './kinds/tag/source.js';
 export { type LoadEnd, type WireEnd } from './kinds/tag/wire-end.js';
 export {

@@ -9,6 +9,7 @@ export {
   type OddReading,
   type DiagnosisQuestion,
 } from './diagnosis/diagnosis-of.js';
+export { afterMarks, marksOf, marksTell } from './diagnosis/marks.js';
 export { expectedKind, kindsFor } from './expected/expected-kind.js';
 export { readExpected, type TextTrouble } from './expected/expected-text.js';
 export {

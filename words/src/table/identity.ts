@@ -1,8 +1,8 @@
 import type { OddQuestion, SamePoles, SwitchIdentity, Trade } from '@which-way/core/table';
-import type { Structure } from '@which-way/core/switch';
+import type { ActuatorForm, Structure } from '@which-way/core/switch';
 import { poleWords, WHOLE_WORDS } from '../kinds.js';
 import { settingName, terminalList, terminalName } from '../terminals.js';
-import { tradeWholeWords, tradeWords } from '../trades.js';
+import { handleWords, tradeWholeWords, tradeWords } from '../trades.js';
 
 const count = (many: number, one: string) => `${many} ${one}${many === 1 ? '' : 's'}`;
 
@@ -30,7 +30,7 @@ export function identityTitle(structure: Structure, identity: SwitchIdentity): s
         return `${handle?.name ?? ''}, ${groupsWords(structure, part.groups, settingsOf(structure, part.actuator))}`;
       })
       .join('; ')}`;
-  return capital(groupsWords(structure, groups, requiredOf(structure), trade));
+  return capital(groupsWords(structure, groups, requiredOf(structure), trade, form));
 }
 
 const requiredOf = (structure: Structure): readonly string[] =>
@@ -72,6 +72,7 @@ function groupsWords(
   groups: readonly SamePoles[],
   settings: readonly string[],
   trade: Trade | null = null,
+  form: ActuatorForm | null = null,
 ): string {
   const contacts = groups.filter(({ kind }) => kind.kind === 'contact');
   const rest = groups
@@ -82,9 +83,21 @@ function groupsWords(
         inTrade(structure, group, trade) ??
         sharedWords(structure, group) ??
         plainWords(structure, group, settings) ??
-        `${group.poles.length}-pole ${poleWords(group.kind, settings.length)}${commonWords(structure, group)}`,
+        `${poledWords(group, settings, groups.length === 1 ? form : null)}${commonWords(structure, group)}`,
     );
-  return [...rest, ...bankWords(contacts, settings)].join('; ');
+  return [...rest, ...bankWords(contacts, settings, groups.length === 1 ? form : null)].join('; ');
+}
+
+/** Poles of a named kind, counted; after the handle where that gives a changeover or a selector its name. */
+function poledWords(
+  { kind, poles }: SamePoles,
+  settings: readonly string[],
+  form: ActuatorForm | null,
+): string {
+  const plain = poleWords(kind, settings.length);
+  const named = kind.kind === 'changeover' || kind.kind === 'selector';
+  const byHandle = named ? handleWords(form, { poles: poles.length, plain, closes: null }) : null;
+  return byHandle ?? `${poles.length}-pole ${plain}`;
 }
 
 /** As the trade of the loads calls it. */
@@ -95,6 +108,12 @@ function inTrade(structure: Structure, group: SamePoles, trade: Trade | null): s
   return `${many > 1 ? `${many}-pole ` : ''}${words}${commonWords(structure, group)}`;
 }
 
+/** Contacts alike of two positions; a closed one opens when it is moved. */
+function onOffWords({ kind }: SamePoles, many: number, form: ActuatorForm | null): string {
+  const closes = kind.kind === 'contact' ? kind.closed[0] === 1 : null;
+  return handleWords(form, { poles: many, plain: 'on-off', closes }) ?? `${many}-pole on-off`;
+}
+
 /** Lugs that are joined everywhere: they are no contact, and have no common. */
 const alwaysWords = (structure: Structure, { kind, poles }: SamePoles): string | null =>
   kind.kind === 'joined-always'
@@ -102,13 +121,17 @@ const alwaysWords = (structure: Structure, { kind, poles }: SamePoles): string |
     : null;
 
 /** Contacts that share nothing, counted: of two positions, how many close and how many open. */
-function bankWords(groups: readonly SamePoles[], settings: readonly string[]): string[] {
+function bankWords(
+  groups: readonly SamePoles[],
+  settings: readonly string[],
+  form: ActuatorForm | null,
+): string[] {
   const [first, ...more] = groups;
   if (!first || first.kind.kind !== 'contact') return [];
   const many = groups.reduce((sum, { poles }) => sum + poles.length, 0);
   if (more.length === 0)
     return settings.length === 2
-      ? [`${many}-pole on-off`]
+      ? [onOffWords(first, many, form)]
       : [
           `${many === 1 ? 'one contact' : `${many} contacts alike`}, ${closedWords(first.kind.closed, settings)}`,
         ];

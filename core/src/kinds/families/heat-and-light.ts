@@ -1,6 +1,32 @@
 import { tableFamily, type Family } from '../kind.js';
 
-/** Switches of heaters: two elements A–B and B–C, or one that is cycled. */
+/** The lamp at every programme; top, bottom, both, grill. */
+const PLAIN_OVEN = tableFamily(
+  'oven-programme',
+  'common practice, from memory: the lamp at every programme, with top, bottom, both, grill; or a fan besides',
+  'L LAMP TOP BOTTOM GRILL',
+  'OFF: | LIGHT: L-LAMP | BOTH: L-LAMP-TOP-BOTTOM | BOTTOM: L-LAMP-BOTTOM | TOP: L-LAMP-TOP | GRILL: L-LAMP-GRILL',
+  'OFF: | BOTH: L-LAMP-TOP-BOTTOM | BOTTOM: L-LAMP-BOTTOM | TOP: L-LAMP-TOP | GRILL: L-LAMP-GRILL',
+);
+
+/** The same with a fan, by itself or beside the elements. */
+const FAN_OVEN = tableFamily(
+  'oven-programme',
+  PLAIN_OVEN.source,
+  'L LAMP TOP BOTTOM GRILL FAN',
+  'OFF: | LIGHT: L-LAMP | BOTH: L-LAMP-TOP-BOTTOM | BOTTOM: L-LAMP-BOTTOM | TOP: L-LAMP-TOP | GRILL: L-LAMP-GRILL | FAN: L-LAMP-FAN',
+  'OFF: | LIGHT: L-LAMP | BOTH: L-LAMP-TOP-BOTTOM | FAN AND BOTH: L-LAMP-TOP-BOTTOM-FAN | GRILL: L-LAMP-GRILL | FAN AND GRILL: L-LAMP-GRILL-FAN',
+);
+
+const OVEN: Family = {
+  ...PLAIN_OVEN,
+  kinds: (terminals, settings) => [
+    ...PLAIN_OVEN.kinds(terminals, settings),
+    ...FAN_OVEN.kinds(terminals, settings),
+  ],
+};
+
+/** Switches of heaters: two elements A–B and B–C, three in a row A–B, B–C and C–D, an oven's, or one that is cycled. */
 export const HEAT: readonly Family[] = [
   tableFamily(
     'three-heat',
@@ -15,6 +41,14 @@ export const HEAT: readonly Family[] = [
     'L N A B C',
     'OFF: | 1: L-A N-C | 2: L-A N-B | 3: L-C N-B | 4: L-A-C N-B',
   ),
+  tableFamily(
+    'three-elements',
+    'three elements in a row: series, two of them, one, two side by side, three side by side (from memory; watts by Ohm’s law)',
+    'L N A B C D',
+    'OFF: | 1: L-A N-D | 2: L-A N-C | 3: L-A N-B | 4: L-A-C N-B | 5: L-A-C N-B-D',
+    'OFF: | 1: L-A N-D | 2: L-A N-B | 3: L-A-C N-B | 4: L-A-C N-B-D',
+  ),
+  OVEN,
   tableFamily(
     'energy-regulator',
     'common practice: two poles and a pilot lead that is live while it is on',

@@ -66,6 +66,7 @@ import {
   systemProbed,
 } from './several/system.js';
 import { machineLooked, machinePartTried, machineRead, interlockSaid } from './several/found-out.js';
+import { markSeen } from './judge/mark-seen.js';
 import { springAnswered } from './tag/spring.js';
 import { sourceNamed } from './tag/source.js';
 import { loadNamed, supplyNamed } from './tag/supply-and-load.js';
@@ -164,4 +165,5 @@ export const KINDS = {
   'clips-doubted': clipsDoubted,
   'ohms-asked': ohmsAsked,
   'interlock-said': interlockSaid,
+  'mark-seen': markSeen,
 } as const;

@@ -27,6 +27,7 @@ import { VerdictBand } from './verdict-band.js';
 import { ExpectedSources } from './expected/expected-sources.js';
 import { ComparedTable } from './expected/compared-table.js';
 import { Likeliest, OtherCauses } from './likely/likeliest.js';
+import { MarksLine } from './likely/marks-line.js';
 import { useDiagnosis } from './likely/use-diagnosis.js';
 import { sourceWords } from '@which-way/words/judge/diagnosis';
 import { nothingSaid } from './expected/expected-edit.js';
@@ -97,6 +98,7 @@ export function VerifyPage() {
             diagnosed={diagnosed}
             onSet={set}
           />
+          {told && <MarksLine map={map} diagnosed={told} />}
           {told && <OtherCauses map={map} diagnosed={told} />}
           <ContactsPanel map={map} />
           <Leaks map={map} />
