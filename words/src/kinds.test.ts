@@ -177,6 +177,14 @@ const NAMED: [table: string, title: string][] = [
     '. | L1-V1 L2-V2 | L2-V1 L3-V2 | L3-V1 L1-V2 | L1-V1 N-V2 | L2-V1 N-V2 | L3-V1 N-V2',
     'Voltmeter selector, line to line and to neutral',
   ],
+  // In other orders, with off at the end or in the middle.
+  ['L1-V1 L2-V2 | L2-V1 L3-V2 | L1-V1 L3-V2 | .', 'Voltmeter selector, line to line'],
+  ['L1-V1 L2-V2 | L1-V1 L3-V2 | L2-V1 L3-V2', 'Voltmeter selector, line to line'],
+  [
+    'L1-V1 N-V2 | L2-V1 N-V2 | L3-V1 N-V2 | . | L1-V1 L2-V2 | L2-V1 L3-V2 | L1-V1 L3-V2',
+    'Voltmeter selector, line to line and to neutral',
+  ],
+  ['1-A 2-3-N | 2-A 1-3-N | 3-A 1-2-N | 1-2-3-N', 'Ammeter selector, idle transformers shorted'],
   ['1-2-3-N | 1-A 2-3-N | 2-A 1-3-N | 3-A 1-2-N', 'Ammeter selector, idle transformers shorted'],
   // Joysticks.
   ['. | C-N | C-E | C-S | C-W', '1-pole 4-way selector with off, common C'],
