@@ -85,12 +85,12 @@ describe('the planner beside the screen, asked by its desk', () => {
     const now = approachOf(map);
     look(desk, map);
     desk.want('outlook', [now]);
-    desk.want('panel', [now, { ...now, order: 'time' }]);
+    desk.want('panel', [now, { ...now, order: 'pair' }]);
     expect(
       thePlanner()
         .asked.at(-1)
         ?.approaches.map(({ order }) => order),
-    ).toEqual(['position', 'time']);
+    ).toEqual(['time', 'pair']);
     desk.want('panel', []);
     look(desk, map);
     expect(thePlanner().asked.at(-1)?.approaches).toEqual([now]);

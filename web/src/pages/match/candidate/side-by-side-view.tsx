@@ -1,4 +1,5 @@
 import type { SettingId } from '@which-way/core/switch';
+import { lugOnLugPicture } from '@which-way/drawing/lug-on-lug';
 import { sideBySidePicture } from '@which-way/drawing/side-by-side';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { settingName, terminalName } from '@which-way/words/terminals';
@@ -11,24 +12,36 @@ import { SIDE_BY_SIDE_VIEW_TEXT } from '@which-way/words/screens/pages/match/can
 /** The old one and the candidate from the terminal side, wire by wire, in one position at a time; and the same as a list. */
 export function SideBySideView({ laid }: { laid: Laid }) {
   const [at, setAt] = useState(() => firstJoining(laid));
+  const [asTheyLie, setAsTheyLie] = useState(false);
   const { map, found, known, result } = laid;
   const name = (index: number) => settingName(map.structure, found.settings[index] as SettingId);
   const drawn = sideBySideOf(laid, at);
-  const picture = sideBySidePicture(drawn, {
+  const picture = (asTheyLie ? sideBySidePicture : lugOnLugPicture)(drawn, {
     ...GROUND_WORDS,
-    old: 'old',
+    old: SIDE_BY_SIDE_VIEW_TEXT.old,
     fresh: known.name,
     caption: SIDE_BY_SIDE_VIEW_TEXT.theOldOneAndFrom(known.name, name(at)),
   });
   return (
     <section aria-label={SIDE_BY_SIDE_VIEW_TEXT.wireByWire} className="mt-4">
-      <Choice<string>
-        label={SIDE_BY_SIDE_VIEW_TEXT.standingAt}
-        shown
-        value={String(at)}
-        options={result.positions.map((_, index) => ({ value: String(index), text: name(index) }))}
-        onChoose={(index) => setAt(Number(index))}
-      />
+      <div className="flex flex-wrap items-end justify-between gap-2">
+        <Choice<string>
+          label={SIDE_BY_SIDE_VIEW_TEXT.standingAt}
+          shown
+          value={String(at)}
+          options={result.positions.map((_, index) => ({ value: String(index), text: name(index) }))}
+          onChoose={(index) => setAt(Number(index))}
+        />
+        <Choice
+          label={SIDE_BY_SIDE_VIEW_TEXT.drawn}
+          value={asTheyLie ? 'lie' : 'lugs'}
+          options={[
+            { value: 'lugs', text: SIDE_BY_SIDE_VIEW_TEXT.lugOnLug },
+            { value: 'lie', text: SIDE_BY_SIDE_VIEW_TEXT.asTheyLie },
+          ]}
+          onChoose={(one) => setAsTheyLie(one === 'lie')}
+        />
+      </div>
       <WholePicture picture={picture} caption={picture.caption} className="mt-2 max-h-[70dvh]" />
       <p className="text-small text-quiet">
         {SIDE_BY_SIDE_VIEW_TEXT.bothFromTheTerminalSide}

@@ -1,12 +1,13 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { CardLine, Refit } from '@which-way/core/refit';
-import { sideBySidePicture, type MovedWire } from '@which-way/drawing/side-by-side';
+import { sideBySidePicture } from '@which-way/drawing/side-by-side';
 import { strandOf } from '@which-way/drawing/strand';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { cardLineWords } from '@which-way/words/refit';
 import { SideSwitch } from '../../../parts/drawings/side-switch.js';
 import { useViewSide } from '../../../parts/drawings/view-side.js';
 import { WholePicture } from '../../../parts/drawings/whole-picture.js';
+import { movedWires } from './moved-wires.js';
 
 /** Old and new with the wire of one line between them, from the terminals or as the hand sees them from the front. */
 export function LinePicture({
@@ -19,17 +20,7 @@ export function LinePicture({
   line: CardLine;
 }) {
   const { side } = useViewSide();
-  const wires: MovedWire[] =
-    line.kind === 'wire' && line.wire.terminal
-      ? [
-          {
-            from: line.wire.terminal,
-            to: refit.lugs.indexOf(line.to),
-            tag: line.wire.tag,
-            color: line.wire.color,
-          },
-        ]
-      : [];
+  const wires = movedWires(refit, [line]);
   const caption = cardLineWords(line);
   const picture = sideBySidePicture(
     {

@@ -19,6 +19,7 @@ import { BareEnds } from '../../../parts/safety/bare-ends.js';
 import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
 import { LinePicture } from './line-picture.js';
 import { CardList } from './card-list.js';
+import { TransferSketch } from './transfer-sketch.js';
 import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { TRANSFER_PAGE_TEXT } from '@which-way/words/screens/pages/refit/card/transfer-page';
 
@@ -105,6 +106,7 @@ export function TransferPage() {
             {TRANSFER_PAGE_TEXT.anEndThatGoesNowhere}
           </Notice>
         )}
+        {card.refit && <TransferSketch map={map} refit={card.refit} lines={card.lines} />}
         <CardList card={card} at={next?.key ?? ''} onGo={setAsked} onTick={tick} />
         <Positions />
         <Assembly />

@@ -3,6 +3,10 @@ export const SIDE_BY_SIDE_VIEW_TEXT = {
   theOldOneAndFrom: (name: string | number, name2: string | number) =>
     `The old one and ${name} from the terminal side, standing at ${name2}`,
   wireByWire: 'Wire by wire',
+  old: 'Old',
+  drawn: 'Drawn',
+  lugOnLug: 'Lug on lug',
+  asTheyLie: 'As they lie',
   standingAt: 'Standing at',
   bothFromTheTerminalSide:
     'Both from the terminal side. How the new one’s terminals lie on it is not known: look at its labels.',
