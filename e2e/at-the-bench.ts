@@ -103,6 +103,7 @@ export class Bench {
   /** Position first, whatever is quickest: the prompts are rows then, in the order of the lugs. */
   async byRows(): Promise<void> {
     await this.page.keyboard.press('/');
+    await expect(this.page.getByRole('dialog', { name: 'How to map' })).toBeVisible();
     await this.page.keyboard.press('1');
     await expect(this.page.getByRole('dialog', { name: 'How to map' })).toHaveCount(0);
   }

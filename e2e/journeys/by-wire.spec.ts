@@ -40,8 +40,6 @@ test('four lugs and two positions are mapped by a SCPI meter alone; it is switch
   await setMeter(served, 'stand-in-scpi');
   const address = await practise(served, 4, [[0, 1]], [[0, 1], [2, 3]]); // prettier-ignore
   await page.goto(address);
-  await expect(new Bench(page).prompt).toHaveText('Hold the leads together');
-  await new Bench(page).byRows();
   await takeMeter(page);
   await expect(page.getByText(/^[1-5] of 6/)).toBeVisible({ timeout: 60_000 });
   // Nothing is taken while it is gone, and it goes on by itself.
@@ -85,7 +83,6 @@ test('a handheld that goes to sleep: nothing is taken, and it goes on when it wa
   await setMeter(served, 'stand-in-lines');
   const address = await practise(served, 4, [[0, 1]], [[2, 3]]); // prettier-ignore
   await page.goto(address);
-  await new Bench(page).byRows();
   await takeMeter(page, 'Bench meter');
   const band = page.getByRole('group', { name: 'Bench meter' });
   await expect(page.getByText(/^[1-5] of 6/)).toBeVisible({ timeout: 60_000 });

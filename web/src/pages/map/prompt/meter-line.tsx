@@ -1,3 +1,4 @@
+import { liveEvents, PLAIN_APPROACH } from '@which-way/core/log';
 import { METER_TEXT } from '@which-way/words/screens/parts/meter/meter';
 import { ohms } from '@which-way/words/quantity';
 import { useStore } from 'zustand';
@@ -80,7 +81,7 @@ export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Pr
 }
 
 /** Where a bench meter is set: takes its readings here, or from whoever has them. */
-export function MeterStart({ probing: { meterDesk: desk, act, hands } }: { probing: Probing }) {
+export function MeterStart({ probing: { meterDesk: desk, act, hands, map } }: { probing: Probing }) {
   const { takes, trouble } = useStore(desk.store);
   const { isSet, holder } = useStore(
     meterNow,
@@ -95,6 +96,8 @@ export function MeterStart({ probing: { meterDesk: desk, act, hands } }: { probi
       <PlainButton
         onClick={() => {
           act({ do: 'sense', sense: 'ohms' });
+          // A meter answers a row touch by touch; a pair held while the handle turns wants a key in each position.
+          if (liveEvents(map.log, 'approached').length === 0) act({ do: 'approach', change: PLAIN_APPROACH });
           void desk.begin();
         }}
       >
