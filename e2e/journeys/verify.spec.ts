@@ -12,9 +12,9 @@ test('an on-off with a dirty contact: failed, cleaned, before and after, contact
     await page.keyboard.press('Enter');
   };
   await typed('0,2');
-  await expect(bench.prompt).toHaveText('Red to 1, black to 2. Move: what does it read?');
+  await expect(bench.prompt).toHaveText('Red to 1, black to 2');
   await typed('OL');
-  await expect(page.getByTestId('prompt-small')).toContainText('Now Position 2');
+  await expect(bench.prompt).toHaveText('Handle to Position 2');
   await typed('1,9');
   await expect(bench.prompt).toHaveText('The map is complete');
   await expect(page.getByRole('region', { name: 'What it is' })).toContainText('1-pole on-off');

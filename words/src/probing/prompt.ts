@@ -41,7 +41,7 @@ type PlanTask = Extract<Task, { kind: 'plan' }>;
 
 /** The words of the present task. */
 export function promptWords(
-  { map, task, meter, hands, stepAt, ear }: Moment,
+  { map, task, meter, hands, stepAt, ear, found }: Moment,
   recheck: RecheckCost | null,
 ): PromptWords {
   if (!task) return say('One moment', '');
@@ -58,7 +58,8 @@ export function promptWords(
   }
   if (task.kind === 'clips') return clipsWords(map, task);
   if (task.kind === 'prompt') {
-    const words = askWords(map, task.prompt.ask, hands.sense);
+    const step = stepAt === null ? null : { name: touchName(map, stepAt), first: found.size === 0 };
+    const words = askWords(map, task.prompt.ask, { sense: hands.sense, step: ear ? null : step });
     // By ear one lug after the other is asked: that is the biggest.
     if (ear && stepAt !== null) {
       const held = isHeldAsk(task.prompt.ask);
@@ -189,19 +190,14 @@ function zeroWords(simulated: boolean, sense: Sense): string {
     : 'Dial on ohms, red lead not in A. Type what it shows: it is subtracted from later readings.';
 }
 
-/** An ask in a few words, as what comes after the present one. */
-export function askInShort(map: SwitchMap, ask: Ask): string {
-  const list = (lead: TerminalId | readonly TerminalId[]) => terminalList(map.structure, [lead].flat());
-  if (isHeldAsk(ask)) {
-    const places = ask.settings.map((id) => shortSettingName(map.structure, id)).join(', ');
-    return `red ${list(ask.red)}, black ${list(ask.black)} through ${places}`;
-  }
-  const turn = handleLeftAt(map) === ask.setting ? '' : ` at ${settingName(map.structure, ask.setting)}`;
-  return `red ${list(ask.red)}, black ${list(ask.black)}${turn}`;
+/** By which sense it is asked, and which touch or position now, where one is asked after the other. */
+interface Asked {
+  sense: Sense;
+  step: { name: string; first: boolean } | null;
 }
 
-function askWords(map: SwitchMap, ask: Ask, sense: Sense): PromptWords {
-  if (isHeldAsk(ask)) return holdWords(map, ask, sense);
+function askWords(map: SwitchMap, ask: Ask, how: Asked): PromptWords {
+  if (isHeldAsk(ask)) return holdWords(map, ask, how);
   const red = named(map, ask.red);
   const place = settingName(map.structure, ask.setting);
   const back = ask.kind === 'pair' && ask.fromOtherSide;
@@ -242,7 +238,7 @@ function heldWords(map: SwitchMap, setting: SettingId): string | null {
 function holdWords(
   map: SwitchMap,
   ask: Extract<Ask, { kind: 'turn' | 'bundle' }>,
-  sense: Sense,
+  { sense, step }: Asked,
 ): PromptWords {
   const { structure } = map;
   const [red, black] = [[ask.red].flat(), [ask.black].flat()];
@@ -274,10 +270,19 @@ function holdWords(
   }
   const work = workWord(structure.actuators[0]?.form);
   const asks = sense === 'ohms' ? `${work}: what does it read?` : `${work}: which beeped?`;
+  const small = `Handle through ${places}. ${held}`;
+  // In ohms one position is read after the other: what the hand does now is the biggest.
+  if (sense === 'ohms' && step)
+    return {
+      turn: null,
+      big: step.first && moves !== '' ? hands : `Handle to ${step.name}`,
+      small,
+      red: null,
+    };
   return {
     turn: null,
     big: moves === '' ? asks : `${hands}. ${asks}`,
-    small: `Handle through ${places}. ${held}`,
+    small,
     red: null,
   };
 }

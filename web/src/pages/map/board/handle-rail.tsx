@@ -1,5 +1,6 @@
 import { Hint } from '../../../controls/hint.js';
 import { isComplete } from '@which-way/core/continuity';
+import type { Value } from '@which-way/core/log';
 import { tellTaleOf } from '@which-way/core/planner';
 import { type SettingId } from '@which-way/core/switch';
 import { POSITION_NAME_LETTERS } from '@which-way/core/schema';
@@ -15,7 +16,8 @@ import { strandOf } from '@which-way/drawing/strand';
 import { useViewSide } from '../../../parts/drawings/view-side.js';
 import { nameOfSetting } from '@which-way/words/terminals';
 import { valueWords } from '@which-way/words/quantity';
-import { isHeldAsk } from '@which-way/core/probing';
+import { isHeldAsk, isJoin } from '@which-way/core/probing';
+import { lastCheck } from '@which-way/core/sense';
 import type { Probing } from '../probing/use-probing.js';
 import { HANDLE_RAIL_TEXT } from '@which-way/words/screens/pages/map/board/handle-rail';
 import { TextInput } from '../../../controls/fields/text-input.js';
@@ -87,13 +89,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                           {name}
                         </span>
                         {wanted && (
-                          <span className={`block ${value ? 'font-bold text-teal' : 'text-quiet'}`}>
-                            {value
-                              ? valueWords(value)
-                              : probing.stepAt === setting.id
-                                ? HANDLE_RAIL_TEXT.now
-                                : HANDLE_RAIL_TEXT.tapIfItSounds}
-                          </span>
+                          <FoundHere map={map} value={value} isNow={probing.stepAt === setting.id} />
                         )}
                       </span>
                       {wanted ? null : coverage && isComplete(coverage) ? (
@@ -122,6 +118,18 @@ export function HandleRail({ probing }: { probing: Probing }) {
       </ol>
     </section>
   );
+}
+
+/** What was found in a position of a held pair so far; teal where it joins. */
+function FoundHere({ map, value, isNow }: { map: Probing['map']; value: Value | undefined; isNow: boolean }) {
+  if (!value)
+    return (
+      <span className="block text-quiet">
+        {isNow ? HANDLE_RAIL_TEXT.now : HANDLE_RAIL_TEXT.tapIfItSounds}
+      </span>
+    );
+  const joins = isJoin(value, lastCheck(map.log));
+  return <span className={`block font-bold ${joins ? 'text-teal' : ''}`}>{valueWords(value)}</span>;
 }
 
 /** What was found in a position. */

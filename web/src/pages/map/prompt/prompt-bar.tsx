@@ -4,7 +4,8 @@ import { answersTo, type Answer } from '@which-way/core/probing';
 import { PROMPT_REASON_WORDS } from '@which-way/words/map/approach';
 import { answerWords, keyWords } from '@which-way/words/probing/answers';
 import { messageWords } from '@which-way/words/probing/messages';
-import { askInShort, promptWords } from '@which-way/words/probing/prompt';
+import { askInShort } from '@which-way/words/probing/ask-in-short';
+import { promptWords } from '@which-way/words/probing/prompt';
 import { settingName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import { useDeferredValue, useMemo } from 'react';
@@ -75,12 +76,13 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   if (!foreseen || !followUps || hands.typed !== '' || hands.message) return null;
   const { silent, sounded } = followUps;
   if (!silent && !sounded) return null;
+  const inOhms = hands.sense === 'ohms';
   const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
   return (
     <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
-      {PROMPT_BAR_TEXT.thenIfNone}
+      {PROMPT_BAR_TEXT.thenIfNone(inOhms)}
       {words(silent)}
-      {PROMPT_BAR_TEXT.ifItSounds}
+      {PROMPT_BAR_TEXT.ifItSounds(inOhms)}
       {words(sounded)}.
     </p>
   );

@@ -4,8 +4,8 @@ import { plural, touches } from '../../../../plural.js';
 export const PROMPT_BAR_TEXT = {
   whatToDoNext: 'What to do next',
   seeTheTruthTable: 'See the truth table',
-  thenIfNone: 'Then, if none: ',
-  ifItSounds: '. If it beeps: ',
+  thenIfNone: (ohms: boolean) => (ohms ? 'Then, if open: ' : 'Then, if none: '),
+  ifItSounds: (ohms: boolean) => (ohms ? '. If closed: ' : '. If it beeps: '),
   ofText: ' of ',
   pairsSettled: 'pairs settled',
   whyThis: 'Why this: ',
