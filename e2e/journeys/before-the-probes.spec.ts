@@ -320,6 +320,8 @@ test('a switch on wafers with gaps, a second handle, a frame and labels that ski
   expect(top && second && second.x > top.x && second.y > top.y).toBe(true);
 
   await page.getByRole('button', { name: 'Add another handle' }).click();
+  await bench.pick('What it is', 'Push and pull');
+  await page.getByLabel(/^Its positions/).fill('in, out');
   await expect(page.getByText('2 more settings to map.')).toBeVisible();
   await page.getByRole('button', { name: 'Add it' }).click();
   await bench.go('Map');

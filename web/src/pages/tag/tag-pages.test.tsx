@@ -105,7 +105,7 @@ describe('terminals and handle', () => {
     press('Add another handle');
     press('Add it');
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(6));
-    fireEvent.click(screen.getByText('Push and pull, 2 positions'));
+    fireEvent.click(screen.getByText('Not said yet, 2 positions'));
     fireEvent.click(screen.getAllByRole('button', { name: 'One more position' })[1] as HTMLElement);
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(9));
     const { actuators, settings } = structureOf(readLog(events));
@@ -122,7 +122,7 @@ describe('terminals and handle', () => {
     press('Add it');
     await until(() => expect(structureOf(readLog(events)).settings).toHaveLength(4));
     const { actuators, settings } = structureOf(readLog(events));
-    expect(actuators.map(({ form }) => form)).toEqual(['rotary', 'push-pull']);
+    expect(actuators.map(({ form }) => form)).toEqual(['rotary', 'unsaid']);
     expect(settings.every(({ at }) => Object.keys(at).length === 2)).toBe(true);
   });
 });

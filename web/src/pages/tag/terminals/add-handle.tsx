@@ -13,11 +13,11 @@ import { Field } from '../../../controls/fields/field.js';
 /** One more handle on the same switch: a pull on a knob, a key beside a lever. */
 export function AddHandle() {
   const structure = useJobState((state) => state.map.structure);
-  const { settings } = structure;
+  const { settings, actuators } = structure;
   const session = useSession();
   const [open, setOpen] = useState(false);
-  const [form, setForm] = useState<ActuatorForm>('push-pull');
-  const [names, setNames] = useState('in, out');
+  const [form, setForm] = useState<ActuatorForm>('unsaid');
+  const [names, setNames] = useState('1, 2');
   const [every, setEvery] = useState(true);
   const list = names.split(',').map((name) => name.trim());
   const extra = (list.length - 1) * (every ? settings.length : 1);
@@ -31,7 +31,8 @@ export function AddHandle() {
     const [first, ...more] = list;
     if (first === undefined) return;
     const handle = {
-      name: FORM_WORDS[form],
+      // Nobody has said what it is: it is a handle, and no more.
+      name: form === 'unsaid' ? ADD_HANDLE_TEXT.handle(actuators.length + 1) : FORM_WORDS[form],
       form,
       positionNames: [first, ...more],
       everyCombination: every,

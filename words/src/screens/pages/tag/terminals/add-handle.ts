@@ -8,5 +8,6 @@ export const ADD_HANDLE_TEXT = {
   thatIsMoreThanSettings: 'That is more than 256 settings. Take fewer combinations.',
   moreToMap: (extra: string | number, value: string | number) => `${extra} more ${value} to map.`,
   addIt: 'Add it',
+  handle: (count: number) => `Handle ${count}`,
   close: 'Close',
 };
