@@ -1,10 +1,10 @@
 import { deriveMap } from '@which-way/core/continuity';
-import { exampleKinds } from '@which-way/core/kinds';
+import { exampleKinds, kindsOf } from '@which-way/core/kinds';
 import { createWriter, type JobEvent, type Load } from '@which-way/core/log';
 import { describeSwitch, type ActuatorForm } from '@which-way/core/switch';
 import { identify } from '@which-way/core/table';
 import { describe, expect, it } from 'vitest';
-import { kindWords } from './kinds.js';
+import { kindTexts, kindWords } from './kinds.js';
 import { identityTitle } from './table/identity.js';
 
 /**
@@ -206,6 +206,22 @@ describe('what a switch is called', () => {
     const all = exampleKinds().map(({ kind, poles, ways }) => kindWords(kind, poles, ways));
     expect(new Set(all).size).toBe(all.length);
     expect(NAMED.length).toBeGreaterThanOrEqual(60);
+  });
+});
+
+describe('a list of kinds', () => {
+  it('tells those of one name apart: by their positions in turn, and by number where those are alike', () => {
+    expect(kindTexts(kindsOf(5, 4)).filter((text) => /ammeter|three-heat/.test(text))).toEqual([
+      'three-heat switch, series and parallel: OFF, LOW, MEDIUM, HIGH',
+      'three-heat switch, series and parallel: OFF, LOW, MEDIUM, HIGH (2)',
+      'ammeter selector, idle transformers shorted: OFF, L1, L2, L3',
+      'ammeter selector, idle transformers shorted: L1, L2, L3, OFF',
+    ]);
+    for (let terminals = 2; terminals < 12; terminals += 1)
+      for (let settings = 2; settings < 9; settings += 1) {
+        const texts = kindTexts(kindsOf(terminals, settings));
+        expect(new Set(texts).size).toBe(texts.length);
+      }
   });
 });
 

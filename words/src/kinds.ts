@@ -1,4 +1,4 @@
-import type { KindCode, PoleKind, WholeCode } from '@which-way/core/kinds';
+import type { Kind, KindCode, PoleKind, WholeCode } from '@which-way/core/kinds';
 
 const count = (many: number, one: string) => `${many} ${one}${many === 1 ? '' : 's'}`;
 
@@ -58,6 +58,19 @@ const isWholeCode = (code: KindCode): code is WholeCode => code in WHOLE_WORDS;
 export function kindWords(kind: KindCode, poles: number, ways: number): string {
   if (isWholeCode(kind)) return WHOLE_WORDS[kind](ways);
   return `${poles}-pole ${ways > 2 ? `${ways}-way ` : ''}${POLE_WORDS[kind]}`;
+}
+
+/** What kinds are called in a list: those of one name by their positions too, in turn, and by number where those are alike as well. */
+export function kindTexts(kinds: readonly Kind[]): string[] {
+  const plain = kinds.map(({ kind, poles, ways }) => kindWords(kind, poles, ways));
+  const told = kinds.map(({ positions = [] }, at) => {
+    const name = plain[at] ?? '';
+    return plain.indexOf(name) === plain.lastIndexOf(name) ? name : `${name}: ${positions.join(', ')}`;
+  });
+  return told.map((text, at) => {
+    const before = told.slice(0, at).filter((one) => one === text).length;
+    return before > 0 ? `${text} (${before + 1})` : text;
+  });
 }
 
 const CODE_WORDS: Record<Extract<PoleKind, { kind: 'coded' }>['code'], string> = {

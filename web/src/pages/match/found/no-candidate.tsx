@@ -44,10 +44,9 @@ function KindsThatDo({ requirement }: { requirement: Requirement }) {
     <section aria-label={MATCH_PAGE_TEXT.kindsThatWouldDo} className="grid gap-2">
       <h2 className="font-bold">{MATCH_PAGE_TEXT.kindsThatWouldDo}</h2>
       <ul className="grid gap-1">
-        {kinds.map(({ kind, poles, ways }) => {
-          const name = kindWords(kind, poles, ways);
-          return <li key={name}>{`${name.charAt(0).toUpperCase()}${name.slice(1)}`}</li>;
-        })}
+        {[...new Set(kinds.map(({ kind, poles, ways }) => kindWords(kind, poles, ways)))].map((name) => (
+          <li key={name}>{`${name.charAt(0).toUpperCase()}${name.slice(1)}`}</li>
+        ))}
       </ul>
       <p className="text-quiet">{MATCH_PAGE_TEXT.everyRatingIsAQuestion}</p>
     </section>

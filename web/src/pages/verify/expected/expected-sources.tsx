@@ -10,7 +10,7 @@ import {
 import { WORK_WORDS } from '@which-way/words/judge/verdict';
 import type { ExpectedTable } from '@which-way/core/log';
 import { textTroubleWords } from '@which-way/words/judge/diagnosis';
-import { kindWords } from '@which-way/words/kinds';
+import { kindTexts } from '@which-way/words/kinds';
 import { nameOfSetting } from '@which-way/words/terminals';
 import { useMemo, useState } from 'react';
 import { FromAFile } from './from-a-file.js';
@@ -45,6 +45,7 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState('');
   const kinds = kindsFor(map);
+  const names = kindTexts(kinds);
   const { structure } = map;
   const nameOf = (at: number) => {
     const setting = structure.settings[at];
@@ -61,8 +62,8 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
       {kinds.length > 0 && (
         <div className="flex flex-wrap items-center gap-2">
           {EXPECTED_SOURCES_TEXT.itShouldBeA}
-          {kinds.slice(0, FEW_KINDS).map((kind) => {
-            const name = kindWords(kind.kind, kind.poles, kind.ways);
+          {kinds.slice(0, FEW_KINDS).map((kind, at) => {
+            const name = names[at] ?? '';
             return (
               <PlainButton key={name} onClick={() => onSet(expectedKind(map, kind, name))}>
                 {name}
@@ -75,13 +76,10 @@ export function ExpectedSources({ onSet }: { onSet: (table: ExpectedTable) => vo
               label={EXPECTED_SOURCES_TEXT.anOrdinaryKind}
               placeholder={EXPECTED_SOURCES_TEXT.itShouldBeA2}
               value=""
-              options={kinds.slice(FEW_KINDS).map((kind, at) => ({
-                value: String(at + FEW_KINDS),
-                text: kindWords(kind.kind, kind.poles, kind.ways),
-              }))}
+              options={names.slice(FEW_KINDS).map((text, at) => ({ value: String(at + FEW_KINDS), text }))}
               onPick={(at) => {
                 const kind = kinds[Number(at)];
-                if (kind) onSet(expectedKind(map, kind, kindWords(kind.kind, kind.poles, kind.ways)));
+                if (kind) onSet(expectedKind(map, kind, names[Number(at)] ?? ''));
               }}
             />
           )}
