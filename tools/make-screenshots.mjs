@@ -57,8 +57,8 @@ await openJob(page, 'Pottery kiln');
 await page.getByText('Leads together again').waitFor();
 await page.keyboard.type('0,2');
 await page.keyboard.press('Enter');
-await page.getByTestId('then').waitFor();
-await shoot(page, 'map', 'black over');
+await page.getByText('Leads together again').waitFor({ state: 'hidden' });
+await shoot(page, 'map', 'pairs settled');
 await openJob(page, 'Table radio');
 await step(page, 'Truth table');
 await shoot(page, 'table', 'Seen from the terminal side');
@@ -102,7 +102,6 @@ await page.getByText('Hold the leads together').waitFor();
 for (const [key, next] of [
   ['Enter', 'Red to 1'],
   ['Enter', 'one click on'],
-  ['ArrowRight', 'Sweep black'],
 ]) {
   await page.keyboard.press(key);
   await page.getByTestId('prompt').filter({ hasText: next }).waitFor();
