@@ -134,7 +134,7 @@ for (const [name, width, height, theme] of [
 ]) {
   const small = await pageOf(width, height, theme);
   await openJob(small, 'Pottery kiln');
-  await shoot(small, name, 'black over');
+  await shoot(small, name, 'pairs settled');
 }
 await browser.close();
 server.kill('SIGTERM');

@@ -88,9 +88,7 @@ export function HandleRail({ probing }: { probing: Probing }) {
                         >
                           {name}
                         </span>
-                        {wanted && (
-                          <FoundHere map={map} value={value} isNow={probing.stepAt === setting.id} />
-                        )}
+                        {wanted && <FoundHere probing={probing} setting={setting.id} value={value} />}
                       </span>
                       {wanted ? null : coverage && isComplete(coverage) ? (
                         <Check className="text-teal" aria-label={HANDLE_RAIL_TEXT.settled} />
@@ -121,13 +119,20 @@ export function HandleRail({ probing }: { probing: Probing }) {
 }
 
 /** What was found in a position of a held pair so far; teal where it joins. */
-function FoundHere({ map, value, isNow }: { map: Probing['map']; value: Value | undefined; isNow: boolean }) {
-  if (!value)
-    return (
-      <span className="block text-quiet">
-        {isNow ? HANDLE_RAIL_TEXT.now : HANDLE_RAIL_TEXT.tapIfItSounds}
-      </span>
-    );
+function FoundHere({
+  probing: { map, stepAt, hands },
+  setting,
+  value,
+}: {
+  probing: Probing;
+  setting: SettingId;
+  value: Value | undefined;
+}) {
+  if (!value) {
+    // In ohms a value is typed for the position that is asked now.
+    const later = hands.sense === 'ohms' ? '–' : HANDLE_RAIL_TEXT.tapIfItSounds;
+    return <span className="block text-quiet">{stepAt === setting ? HANDLE_RAIL_TEXT.now : later}</span>;
+  }
   const joins = isJoin(value, lastCheck(map.log));
   return <span className={`block font-bold ${joins ? 'text-teal' : ''}`}>{valueWords(value)}</span>;
 }
