@@ -16,7 +16,7 @@ export { costOf, EMPTY_HANDS, ORDINARY_HANDS, type HandCosts, type Hands } from 
 export { checkDue, doubtfulActs, type CheckDue } from './hands/meter-check.js';
 export type { Move } from './hands/move.js';
 export { mostLeft, mostLeftIn } from './next/most-left.js';
-export { plainPlan, planNext, type Outlook, type Plan } from './next/plan.js';
+export { findsPositions, plainPlan, planNext, type Outlook, type Plan } from './next/plan.js';
 export { returnSweep, returnWanted } from './next/return-sweep.js';
 export { firstSuspect, lookedEnough } from './next/enough.js';
 export { rankSuspects, suspectClips, type Suspect } from './next/suspects.js';

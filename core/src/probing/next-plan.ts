@@ -2,6 +2,7 @@ import type { SwitchMap } from '../continuity/index.js';
 import {
   approachOf,
   checkDue,
+  findsPositions,
   foreseenAsk,
   plainPlan,
   planNext,
@@ -50,6 +51,7 @@ export function planBegins(
   const farAhead = clips >= 2 && map.complete && recheckWanted(map);
   const here = (plan: Plan): NextPlan => ({ map, at, plan, from: 'here', patience: null });
   if (order === 'position' && !farAhead) return here(plainPlan(map, at, { now }));
+  if (findsPositions(map)) return here(planNext(map, at, { now, plain: true }));
   if (clips === 0 && isSmall(map)) return here(planNext(map, at, { now }));
   if (beside.alone) return here(planNext(map, at, { now, plain: true }));
   const plan = foreseen(map, at, now, beside.ahead);

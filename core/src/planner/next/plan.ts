@@ -129,10 +129,18 @@ function standingOf(map: SwitchMap, at: SettingId | null, outlook: Outlook, appr
  * Whether the positions are found before anything is read: who holds the leads while the handle turns has to know where it can
  * be turned to. By time, without clips, the position where the handle stands is mapped first, as it is anyway.
  */
-function positionsFirst({ map, approach: { order, extent, clips } }: Standing): boolean {
+function positionsFirst({
+  map,
+  approach: { order, extent, clips },
+}: Pick<Standing, 'map' | 'approach'>): boolean {
   if (extent !== 'everything' || order === 'position' || order === 'likely') return false;
   return order !== 'time' || clips >= 2 || settingsInOrder(map).length > 1;
 }
+
+/** Whether positions are looked for next, whatever is left to read: that takes no thought. */
+export const findsPositions = (map: SwitchMap): boolean =>
+  map.structure.actuators.some(({ closed }) => closed === null) &&
+  positionsFirst({ map, approach: approachOf(map) });
 
 function planReadings(standing: Standing): Plan {
   const { map, at } = standing;
