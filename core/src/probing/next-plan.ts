@@ -37,9 +37,9 @@ export interface NextPlan {
 }
 
 /**
- * What to do next on a map, as far as it is known at once. Position-first takes no thought, a small switch little; a re-check with clips looks far
- * ahead whatever the order of mapping was. Otherwise what was foreseen is taken where the answer was as supposed; else a better
- * plan is waited for.
+ * What to do next on a map, as far as it is known at once. Position-first takes no thought, a small switch little; a re-check
+ * with clips looks far ahead whatever the order of mapping was. Otherwise what was foreseen is taken where the answer was as
+ * supposed; else a better plan is waited for.
  */
 export function planBegins(
   map: SwitchMap,

@@ -99,6 +99,29 @@ describe('the other way round', () => {
   });
 });
 
+describe('two swapped lugs', () => {
+  const { question, diagnosis } = asked({ cause: 'swapped', terminals: [1, 2] });
+  const swap = ({ classes }: typeof diagnosis) =>
+    classes.some(({ explanations }) => kindsOf(explanations).includes('swapped'));
+
+  // Wires that are swapped move no mark, contacts that are do: neither place rules the swap out, a third does.
+  it.each([
+    ['where it should be', lug(1), lug(1), true],
+    ['by the other of the two', lug(1), lug(2), true],
+    ['by the other of the two, the other way', lug(2), lug(1), true],
+    ['by a lug that is not swapped, where it should be', lug(4), lug(4), true],
+  ] as const)('stay possible with the mark %s', (_, should, is, stays) => {
+    expect(swap(diagnosis)).toBe(true);
+    const left = afterMarks(diagnosis, question, [{ of: 'lug', should, is }]);
+    expect([swap(left.diagnosis), left.noneFits]).toEqual([stays, false]);
+  });
+
+  it('are out with the mark by a third lug, or none fits', () => {
+    const left = afterMarks(diagnosis, question, [{ of: 'lug', should: lug(1), is: lug(4) }]);
+    expect(left.noneFits || !swap(left.diagnosis)).toBe(true);
+  });
+});
+
 it('the newest of each counts, and one that is taken back does not', () => {
   const on = bench(3, 2);
   const [a, b] = on.terminals as [TerminalId, TerminalId];

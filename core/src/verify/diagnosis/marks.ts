@@ -15,10 +15,6 @@ const MOVING: ReadonlySet<Cause['cause']> = new Set(['shifted', 'reversed', 'swa
 /** Where a cause brings what should lie by a lug, by places of terminals. */
 function lugAfter(place: number, cause: Cause): number {
   switch (cause.cause) {
-    case 'swapped': {
-      const [a, b] = cause.terminals;
-      return place === a ? b : place === b ? a : place;
-    }
     case 'mirrored':
     case 'turned': {
       const { among } = cause;
@@ -41,11 +37,16 @@ function positionAfter(place: number, cause: Cause, all: number): number | null 
   return cause.stop ? null : ((to % all) + all) % all;
 }
 
+/** Whether a mark by one of two swapped lugs was seen by either: wires may be swapped, which moves no mark, or the contacts. */
+const isSwap = (cause: Cause, should: number, is: number): boolean =>
+  cause.cause === 'swapped' && cause.terminals.includes(should) && cause.terminals.includes(is);
+
 /** Whether an explanation puts a mark where it was seen; what no place of the question is says nothing. */
 function puts(causes: readonly Cause[], mark: StandingMark, question: DiagnosisQuestion): boolean {
   const all: readonly string[] = mark.of === 'lug' ? question.terminals : question.settings;
   const [should, is] = [all.indexOf(mark.should), all.indexOf(mark.is)];
   if (should < 0 || is < 0) return true;
+  if (mark.of === 'lug' && causes.some((cause) => isSwap(cause, should, is))) return true;
   const after = causes.reduce<number | null>(
     (place, cause) =>
       place === null
