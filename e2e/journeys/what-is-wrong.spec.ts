@@ -81,15 +81,15 @@ test('what it is and what is wrong: shared throws, a bridge, one detent off, a l
   await expected('A: C-1\nB: C-2\nD: C-3');
   await expect(likeliest).toContainText('one detent off');
   await expect(likeliest).toContainText('or: 1 to 3 are rotated');
-  await expect(likeliest).toContainText('where the flat, key or marked lug lies');
+  await expect(likeliest).toContainText('where the flat, key or marked lug is');
   // A look tells them apart: the mark that belongs by 1 lies by 3, so the contacts were put in turned.
   const marks = page.getByRole('group', { name: 'Marks on the part' });
   await marks.getByText('can tell these causes apart').click();
   const contacts = marks.getByRole('region', { name: 'Flat, key or marked lug of the contacts' });
   await contacts.getByRole('button', { name: /^Terminal 1\b/ }).click();
-  await expect(contacts.getByRole('status')).toHaveText('Now tap the lug by which it is.');
+  await expect(contacts.getByRole('status')).toHaveText('Now tap the lug where it is.');
   await contacts.getByRole('button', { name: /^Terminal 3\b/ }).click();
-  await expect(marks).toContainText('The mark of the contacts should be by 1, and is by 3.');
+  await expect(marks).toContainText('The mark on the contacts should be at lug 1; it is at lug 3.');
   await expect(likeliest).toContainText('1 to 3 are rotated');
   await expect(likeliest).not.toContainText('one detent off');
   await marks.getByRole('button', { name: 'Remove' }).click();

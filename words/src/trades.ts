@@ -56,7 +56,7 @@ const WHEN: Partial<Record<ActuatorForm, string>> = { push: 'pressed', trigger: 
 
 /**
  * What contacts alike are called after their handle: 'push button, 1-pole, opens when pressed'; null: as anywhere.
- * @param closes of two positions, whether they close in the second; null where there is no such thing to say.
+ * @param closes whether contacts of two positions close in the second; null for any other switch.
  */
 export function handleWords(
   form: ActuatorForm | null,

@@ -84,7 +84,7 @@ export const ODD_JOIN_WORDS =
 export function tieWords(explanations: readonly (readonly Cause[])[]): string {
   const kinds = new Set(explanations.flat().map(({ cause }) => cause));
   return kinds.has('shifted') || kinds.has('turned') || kinds.has('reversed') || kinds.has('mirrored')
-    ? 'Measuring can’t tell these apart. First see that the knob sits right on its shaft: that moves names, not contacts. Then say below where the flat, key or marked lug lies.'
+    ? 'Measuring can’t tell these apart. First see that the knob sits right on its shaft: that moves names, not contacts. Then enter below where the flat, key or marked lug is.'
     : 'Measuring can’t tell these apart: look at the contacts themselves.';
 }
 

@@ -14,13 +14,13 @@ describe('a mark on the part', () => {
   it('is told by where it should be and where it is', () => {
     if (!a || !b || !one || !other) throw new Error('too few');
     expect(markWords(structure, { of: 'lug', should: a, is: b })).toBe(
-      'The mark of the contacts should be by 1, and is by 2.',
+      'The mark on the contacts should be at lug 1; it is at lug 2.',
     );
     expect(markWords(structure, { of: 'lug', should: a, is: a })).toBe(
-      'The mark of the contacts is by 1, where it should be.',
+      'The mark on the contacts is at lug 1, where it should be.',
     );
     expect(markWords(structure, { of: 'position', should: one, is: other })).toBe(
-      'The stop or flat of the handle should be at Position 1, and is at Position 2.',
+      'The stop or flat of the handle should be at Position 1; it is at Position 2.',
     );
   });
 
@@ -32,7 +32,7 @@ describe('a mark on the part', () => {
       'rule out 1 cause',
       'rule out 3 causes',
       'fit every cause listed',
-      'no cause listed puts them there: look again',
+      'no listed cause fits them: look again',
     ]);
   });
 });

@@ -8,13 +8,13 @@ export function markWords(structure: Structure, mark: StandingMark): string {
   if (mark.of === 'lug') {
     const [should, is] = [mark.should, mark.is].map((id) => terminalName(structure, id));
     return should === is
-      ? `The mark of the contacts is by ${is}, where it should be.`
-      : `The mark of the contacts should be by ${should}, and is by ${is}.`;
+      ? `The mark on the contacts is at lug ${is}, where it should be.`
+      : `The mark on the contacts should be at lug ${should}; it is at lug ${is}.`;
   }
   const [should, is] = [mark.should, mark.is].map((id) => settingName(structure, id));
   return should === is
     ? `The stop or flat of the handle is at ${is}, where it should be.`
-    : `The stop or flat of the handle should be at ${should}, and is at ${is}.`;
+    : `The stop or flat of the handle should be at ${should}; it is at ${is}.`;
 }
 
 /** What the marks that were looked at come to. */
@@ -28,6 +28,6 @@ export function marksResultWords({
   noneFits: boolean;
 }): string {
   if (said === 0) return 'can tell these causes apart';
-  if (noneFits) return 'no cause listed puts them there: look again';
+  if (noneFits) return 'no listed cause fits them: look again';
   return ruledOut === 0 ? 'fit every cause listed' : `rule out ${plural(ruledOut, 'cause')}`;
 }

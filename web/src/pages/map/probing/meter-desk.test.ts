@@ -93,7 +93,7 @@ describe('the bench meter on the Map', () => {
     expect(sent.filter(({ path }) => path.endsWith('/claim'))).toHaveLength(1);
   });
 
-  it('a server that began anew knows of no claim: it is claimed again, and taking goes on', async () => {
+  it('a server that restarted knows of no claim: it is claimed again, and taking goes on', async () => {
     const { desk, acts } = await begun();
     meterNow.setState({ now: now(over, { holder: null }) });
     meterNow.setState({ now: now(over, { holder: null }) });

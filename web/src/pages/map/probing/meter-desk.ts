@@ -156,7 +156,7 @@ export class MeterDesk {
 
   #hear(): void {
     const { now } = meterNow.getState();
-    // The server began anew and knows of no claim: it is claimed again.
+    // The server restarted and knows of no claim: it is claimed again.
     if (now && now.holder === null && this.reads(now.kind)) return void this.#claimAgain();
     // Another device took it: what it reads is theirs.
     if (!now || now.holder?.id !== thisDevice.id || !this.reads(now.kind)) return this.#stop();

@@ -28,7 +28,7 @@ const ask = (desk: AskedOf<DiagnosisDesk>, question: DiagnosisQuestion) => desk.
 /** Works out beside the screen what may be wrong. */
 export function useDiagnosis(map: SwitchMap, expected: ExpectedTable | null): Diagnosed | null {
   const asked = useMemo(() => (expected ? diagnosisQuestion(map, expected) : null), [map, expected]);
-  // What changes nothing of the question, such as a mark that was seen, is no new question.
+  // An event that leaves the question as it is, such as a mark on the part, asks nothing new.
   const question = useSame(
     asked,
     useMemo(() => JSON.stringify(asked), [asked]),

@@ -23,7 +23,7 @@ export const METER_TEXT = {
       closed: 'The connection was closed.',
       timeout: 'It can’t be reached.',
       ECONNREFUSED: 'Nothing answers at that address and port.',
-      ENOTFOUND: 'There is no host of that name.',
+      ENOTFOUND: 'No computer with that name was found.',
       EHOSTUNREACH: 'It can’t be reached.',
       'cannot-open': 'The serial port can’t be opened. Is it plugged in, and free?',
     })[trouble] ?? `It says: ${trouble}.`,

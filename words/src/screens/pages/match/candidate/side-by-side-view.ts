@@ -6,7 +6,7 @@ export const SIDE_BY_SIDE_VIEW_TEXT = {
   old: 'Old',
   drawn: 'Drawn',
   lugOnLug: 'Lug on lug',
-  asTheyLie: 'As they lie',
+  asTheyLie: 'Real layout',
   standingAt: 'Standing at',
   bothFromTheTerminalSide:
     'Both from the terminal side. How the new one’s terminals lie on it is not known: look at its labels.',
