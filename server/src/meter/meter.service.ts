@@ -83,15 +83,21 @@ export class MeterService implements OnApplicationBootstrap, BeforeApplicationSh
   lead({ ohms, on }: StandInLeads): boolean {
     if (!this.#setting.kind.startsWith('stand-in')) return false;
     if (ohms !== undefined) this.#leads.set(ohms);
-    if (on === undefined) return true;
+    if (on !== undefined) this.#power(on);
+    return true;
+  }
+
+  #power(on: boolean): void {
     this.#leads.isOn = on;
     this.#standIn?.scpi.power(on);
-    return true;
   }
 
   async #begin(setting: MeterSetting): Promise<void> {
     this.#link?.end();
     this.#setting = setting;
+    // A simulated one begins as if it were taken from its case: on, with its leads apart.
+    this.#leads.set(null);
+    this.#power(true);
     const link = await this.#linked(setting);
     this.#link = link;
     this.#tell();

@@ -279,6 +279,32 @@ describe('the meter of the bench', () => {
     expect((await served.call('POST', '/api/meter/leads', { ohms: 1 })).status).toBe(409);
   });
 
+  it.each(['stand-in-scpi', 'stand-in-lines'] as const)(
+    'a simulated one (%s) that is set anew is on with its leads apart, however it was left',
+    async (kind) => {
+      const served = await begun();
+      const reads = async (holds: (now: MeterNow) => boolean): Promise<MeterNow> => {
+        // The runner ends a test that waits for ever.
+        for (;;) {
+          const { body }: { body: MeterAnswer } = await served.call('GET', '/api/meter');
+          if (holds(body.now)) return body.now;
+          await sleep(20);
+        }
+      };
+      const set = async (to: MeterSetting['kind']) =>
+        expect((await served.call('PUT', '/api/meter', { ...PLAIN, kind: to })).status).toBe(200);
+      const leads = async (body: object) =>
+        expect((await served.call('POST', '/api/meter/leads', body)).status).toBeLessThan(300);
+      await set(kind);
+      await leads({ ohms: 47 });
+      await reads(({ reading: { value } }) => value.kind === 'ohms');
+      await leads({ on: false });
+      await set('none');
+      await set(kind);
+      await reads(({ reading: { value } }) => value.kind === 'over');
+    },
+  );
+
   it('the last device that claims it has it; another can’t give back what is not its own; a setting lasts', async () => {
     const served = await begun();
     await served.call('PUT', '/api/meter', { ...PLAIN, kind: 'stand-in-lines' });
