@@ -62,7 +62,7 @@ export function benchMatch({ note, atMost, round }) {
       atMost(area, 'a query without junctions, worst', round(Math.max(...times)), 'ms', 1000);
       atMost(area, 'undecided, share', round(undecided, 5), 'ratio', 0.001);
       note(area, 'first answer, median', round(middle(firsts)), 'ms');
-      const loose = search(catalogue, { ...PLAIN_RULES, jumpers: 2, gaps: true, nodes: 20_000 });
+      const loose = search(catalogue, { ...PLAIN_RULES, jumpers: 2, gaps: true, nodes: 8000 });
       atMost(area, 'with gaps and 2 junctions, median', round(middle(loose.times)), 'ms', 1500);
       note(area, 'with gaps and 2 junctions, worst', round(Math.max(...loose.times)), 'ms');
       note(area, 'with gaps and 2 junctions, undecided, share', round(loose.undecided, 5), 'ratio');

@@ -119,7 +119,7 @@ export interface MatchQuestion {
   pattern: number[][];
   /** Places of the terminals that a replacement has to serve. */
   terminals: number[];
-  /** Per pair of those the positions, one bit each, in which the fact is known; null when all are. */
+  /** Per pair of those the positions in which the fact is known, one bit each, in words of 32 positions; null when all are. */
   known: number[] | null;
   /** Per pair the positions in which its joining does not matter; null: all of it matters. */
   free: number[] | null;

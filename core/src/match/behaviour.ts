@@ -1,6 +1,6 @@
 import { partitionFromGroups, type Pattern } from '../partition/index.js';
-import { MOST_POSITIONS, type Requirement } from './match.js';
-import { MOST_WIRES } from './fit/wires.js';
+import { PairBits } from './pair-bits.js';
+import { MOST_POSITIONS, MOST_WIRES, type Requirement } from './match.js';
 
 /** What a switch should do, as somebody wrote it down without a job. */
 export interface WrittenBehaviour {
@@ -64,19 +64,19 @@ export function readBehaviour(text: string): ReadBehaviour {
     return trouble('nothing-joins', 1, '');
   const size = terminals.length;
   const pattern: Pattern = positions.map(({ joined }) => partitionFromGroups(size, joined));
-  const all = positions.reduce((bits, _, at) => bits | (1 << at), 0) >>> 0;
-  const known = new Uint32Array(size * size).fill(all);
-  positions.forEach(({ unsaid }, at) => {
-    for (const [a, b] of unsaid)
-      for (const cell of [a * size + b, b * size + a]) known[cell] = (known[cell] as number) & ~(1 << at);
-  });
   const partial = positions.some(({ unsaid }) => unsaid.length > 0);
+  const known = new PairBits(size, positions.length);
+  positions.forEach(({ unsaid }, at) => {
+    const silent = new Set(unsaid.flatMap(([a, b]) => [a * size + b, b * size + a]));
+    for (let a = 0; a < size; a += 1)
+      for (let b = a; b < size; b += 1) if (!silent.has(a * size + b)) known.add(a, b, at);
+  });
   return {
     ok: true,
     behaviour: {
       terminals,
       positions: positions.map(({ name }, at) => name || String(at + 1)),
-      requirement: { pattern, terminals: terminals.map((_, at) => at), known: partial ? known : null },
+      requirement: { pattern, terminals: terminals.map((_, at) => at), known: partial ? known.bits : null },
     },
   };
 }

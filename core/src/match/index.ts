@@ -17,6 +17,7 @@ export {
   type RequirementSource,
 } from './requirement.js';
 export { kindsThatDo } from './ordinary/kinds-that-do.js';
+export { lengthOfBits } from './pair-bits.js';
 export { PLAIN_RULES } from './fit/fit.js';
 export { compilePart, MAKING_VERSION, type CompiledPart } from './fit/part.js';
 export { type WireDemand } from './fit/wires.js';

@@ -1,5 +1,6 @@
 import type { Box, Matters, NoMatters } from '../machine/index.js';
 import type { Requirement } from './match.js';
+import { PairBits } from './pair-bits.js';
 import type { MapRequirement } from './requirement.js';
 
 /** Ways to do what the machine needs that are looked for at once; more are said to be capped. */
@@ -42,15 +43,14 @@ export function requirementByMachine(matters: Matters | NoMatters | 'no-machine'
   };
 }
 
-/** Per pair of terminals the positions, one bit each, in which its joining does not matter. */
+/** Per pair of terminals the positions in which its joining does not matter. */
 function freeBits(way: readonly Box[], terminals: readonly number[]): Uint32Array {
-  const bits = new Uint32Array(terminals.length ** 2);
+  const bits = new PairBits(terminals.length, way.length);
   way.forEach(({ free }, position) => {
     for (const pair of free) {
       const [a, b] = pair.map((place) => terminals.indexOf(place)) as [number, number];
-      for (const cell of [a * terminals.length + b, b * terminals.length + a])
-        bits[cell] = (bits[cell] as number) | (1 << position);
+      bits.add(a, b, position);
     }
   });
-  return bits;
+  return bits.bits;
 }

@@ -1,18 +1,21 @@
+import { MOST_POSITIONS_OF_A_HANDLE, MOST_TERMINALS } from '../schema/index.js';
 import { blocks, type Pattern } from '../partition/index.js';
-import { fitEveryWay, fitPart, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
+import { Fitter, PLAIN_RULES, type Fit, type FitResult, type FitRules } from './fit/fit.js';
 import { compilePart, type CompiledPart } from './fit/part.js';
 import { isFit } from './fit/verify-fit.js';
-import { compileDemand, MOST_WIRES, type WireDemand } from './fit/wires.js';
+import { PairBits } from './pair-bits.js';
+import { compileDemand, type WireDemand } from './fit/wires.js';
 
-/** More positions than this do not fit the bits in which it is said what is known. */
-export const MOST_POSITIONS = 32;
+/** More wires and positions than this are not searched: such a search answers 'undecided'. */
+export const MOST_WIRES = MOST_TERMINALS;
+export const MOST_POSITIONS = MOST_POSITIONS_OF_A_HANDLE;
 
 /** What a replacement has to do: the nets in every position over the terminals that are used. */
 export interface Requirement {
   pattern: Pattern;
   /** Places of the terminals that a replacement has to serve: the wires. */
   terminals: number[];
-  /** Per pair of those (row by row) the positions, one bit each, in which the fact is known; null when all are. */
+  /** Per pair of those the positions in which the fact is known, as `PairBits` has them; null when all are. */
   known: Uint32Array | null;
   /** Per pair, as above, the positions in which its joining does not matter; absent where all matters. */
   free?: Uint32Array;
@@ -48,6 +51,8 @@ export type MatchResult =
 function demandOf({ pattern, terminals, known, free: loosened, never = [] }: Requirement): WireDemand {
   const place = new Map(terminals.map((terminal, wire) => [terminal, wire]));
   const wires = terminals.length;
+  const bits = (of: Uint32Array | null | undefined) => of && new PairBits(wires, pattern.length, of);
+  const [isKnown, isFree] = [bits(known), bits(loosened)];
   return {
     wires,
     never: never.flatMap(([one, other]): [number, number][] => {
@@ -56,11 +61,9 @@ function demandOf({ pattern, terminals, known, free: loosened, never = [] }: Req
     }),
     positions: pattern.map((partition, position) => {
       const free: [number, number][] = [];
-      const isSet = (bits: Uint32Array, cell: number) => (((bits[cell] ?? 0) >>> position) & 1) === 1;
       for (let a = 0; a < wires; a += 1)
         for (let b = a + 1; b < wires; b += 1) {
-          const cell = a * wires + b;
-          if ((known && !isSet(known, cell)) || (loosened && isSet(loosened, cell))) free.push([a, b]);
+          if (isKnown?.has(a, b, position) === false || isFree?.has(a, b, position)) free.push([a, b]);
         }
       const loose = new Set(free.map(String));
       const nets = blocks(partition)
@@ -112,7 +115,8 @@ type Gravely = (result: Extract<MatchResult, { terminals: unknown }>) => number;
 interface Seen {
   order: ArrayLike<number>;
   result: FitResult;
-  others: Fit[] | null;
+  laid: Laid | null;
+  others: { wireOf: number[]; laid: Laid }[] | null;
 }
 
 /**
@@ -128,7 +132,7 @@ export function matcherFor(
   if (needed > MOST_WIRES || wanted > MOST_POSITIONS)
     return () => ({ kind: 'undecided', because: 'too-large', steps: 0 });
   const demand = demandOf(required);
-  const compiled = compileDemand(demand);
+  const fitter = new Fitter(compileDemand(demand), rules);
   const seen = new Map<string, Seen>();
   /** An answer that does not hold when it is looked at anew is none. */
   const holds = (fit: Fit, candidate: Pattern) => isFit(demand, candidate, fit, rules.wraps);
@@ -149,19 +153,28 @@ export function matcherFor(
     const whole = () => ('pattern' in part ? part : compilePart(candidate));
     let before = seen.get(part.making);
     if (!before) {
-      const result = verified(fitPart(compiled, whole(), rules), candidate);
-      seen.set(part.making, (before = { result, order: part.order, others: null }));
+      const result = verified(fitter.fit(whole()), candidate);
+      const laid = result.kind === 'fits' ? laidBy(required, result, given) : null;
+      seen.set(part.making, (before = { result, laid, order: part.order, others: null }));
     }
-    const result = carriedOver(before.result, before.order, part);
+    const { result, laid, order } = before;
     if (result.kind === 'no') return no('wiring');
-    if (result.kind !== 'fits') return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
-    const first = told(required, result, candidate);
+    if (result.kind !== 'fits' || !laid)
+      return { kind: 'undecided', because: 'search-cap', steps: result.nodes };
+    const as = (wireOf: readonly number[], way: Laid) =>
+      told(way, required.terminals, namedLike(wireOf, order, part.order));
+    const first = as(result.wireOf, laid);
     if (!gravely || gravely(first) === 0) return first;
-    before.others ??= fitEveryWay(compiled, whole(), rules)
+    before.others ??= fitter
+      .everyWay(whole())
       .filter((fit) => holds(fit, candidate))
-      .map((fit) => ({ ...fit, wireOf: namedLike(fit.wireOf, part.order, before.order) }));
-    const ways = before.others.map((fit) => told(required, carriedOver(fit, before.order, part), candidate));
-    return ways.reduce((best, way) => (gravely(way) < gravely(best) ? way : best), first);
+      .map((fit) => ({
+        wireOf: namedLike(fit.wireOf, part.order, order),
+        laid: laidBy(required, fit, given),
+      }));
+    return before.others
+      .map(({ wireOf, laid: way }) => as(wireOf, way))
+      .reduce((best, way) => (gravely(way) < gravely(best) ? way : best), first);
   };
 }
 
@@ -185,33 +198,37 @@ function namedLike(wireOf: readonly number[], from: ArrayLike<number>, to: Array
   return named;
 }
 
-/** The answer for one part on another of the same making. */
-function carriedOver<Result extends FitResult>(
-  result: Result,
-  order: ArrayLike<number>,
-  part: ReadyPart,
-): Result {
-  if (result.kind !== 'fits') return result;
-  return { ...result, wireOf: namedLike(result.wireOf, order, part.order) };
-}
+/** What a fit says of positions and in numbers: the same for all parts of a making. */
+type Laid = Omit<Extract<MatchResult, { terminals: unknown }>, 'terminals' | 'spareTerminals'>;
 
-function told(
-  required: Requirement,
-  fit: Fit,
-  candidate: Pattern,
-): Extract<MatchResult, { terminals: unknown }> {
-  const { wireOf, positions, reversed, jumpers, between, nodes } = fit;
+function laidBy(required: Requirement, fit: Fit, given: number): Laid {
+  const { positions, reversed, jumpers, between, nodes } = fit;
+  const used = new Set(positions);
   return {
     kind: required.known ? 'fits-so-far' : 'same-wiring',
-    terminals: wireOf
-      .flatMap((wire, to) => (wire < 0 ? [] : [{ from: required.terminals[wire] as number, to }]))
-      .toSorted((one, other) => one.from - other.from || one.to - other.to),
     positions: positions.map((to, from) => ({ from, to })),
     order: reversed ? 'reversed' : 'same',
     jumpers,
     between,
-    sparePositions: candidate.map((_, at) => at).filter((at) => !positions.includes(at)),
-    spareTerminals: wireOf.flatMap((wire, to) => (wire < 0 ? [to] : [])),
+    sparePositions: Array.from({ length: given }, (_, at) => at).filter((at) => !used.has(at)),
     steps: nodes,
   };
+}
+
+function told(
+  laid: Laid,
+  required: readonly number[],
+  wireOf: readonly number[],
+): Extract<MatchResult, { terminals: unknown }> {
+  const byWire: number[][] = required.map(() => []);
+  const spareTerminals: number[] = [];
+  for (let to = 0; to < wireOf.length; to += 1) {
+    const wire = wireOf[to] as number;
+    (wire < 0 ? spareTerminals : (byWire[wire] as number[])).push(to);
+  }
+  const terminals: { from: number; to: number }[] = [];
+  byWire.forEach((list, wire) => {
+    for (const to of list) terminals.push({ from: required[wire] as number, to });
+  });
+  return { ...laid, terminals, spareTerminals };
 }

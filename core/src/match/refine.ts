@@ -1,16 +1,12 @@
 import type { Refinement } from '../log/index.js';
 import type { Structure } from '../switch/index.js';
 import type { Requirement } from './match.js';
+import { PairBits } from './pair-bits.js';
 import type { MapRequirement } from './requirement.js';
 
 /** Whether something was said not to matter: what is found then does what matters, and is not 'the same wiring'. */
 export const isLoosened = ({ unused, leftOut, free }: Refinement): boolean =>
   unused.length + leftOut.length + free.length > 0;
-
-/** Bits of positions that are kept, moved together. */
-function packed(bits: number, kept: readonly number[]): number {
-  return kept.reduce((sum, from, to) => sum | (((bits >>> from) & 1) << to), 0) >>> 0;
-}
 
 /** A requirement with only some of its positions and of its terminals. */
 export function partOf(
@@ -19,11 +15,18 @@ export function partOf(
   kept: readonly number[],
 ): Requirement {
   const places = kept.map((terminal) => terminals.indexOf(terminal));
-  const size = terminals.length;
-  const bitsOf = (all: Uint32Array) =>
-    Uint32Array.from(
-      places.flatMap((a) => places.map((b) => packed(all[a * size + b] as number, positions))),
+  const bitsOf = (bits: Uint32Array) => {
+    const all = new PairBits(terminals.length, pattern.length, bits);
+    const some = new PairBits(kept.length, positions.length);
+    places.forEach((a, one) =>
+      places.forEach((b, other) =>
+        positions.forEach((from, to) => {
+          if (all.has(a, b, from)) some.add(one, other, to);
+        }),
+      ),
     );
+    return some.bits;
+  };
   return {
     pattern: positions.map((at) => pattern[at] ?? []),
     terminals: [...kept],
@@ -51,19 +54,19 @@ export function refined(found: MapRequirement, refinement: Refinement, structure
     terminals.some((a, at) => terminals.slice(at + 1).some((b) => nets[a] === nets[b])),
   );
   if (!joins) return { kind: 'none', because: 'nothing-joins' };
-  const free = Uint32Array.from(smaller.free ?? new Uint32Array(terminals.length ** 2));
+  const free = new PairBits(terminals.length, kept.length, smaller.free);
   for (const { pair, setting } of refinement.free) {
     const [a, b] = pair.map((id) => terminals.indexOf(place.get(id) ?? -1)) as [number, number];
-    const bits = kept.reduce(
-      (sum, id, at) => (setting === null || setting === id ? sum | (1 << at) : sum),
-      0,
-    );
     if (a < 0 || b < 0) continue;
-    for (const cell of [a * terminals.length + b, b * terminals.length + a])
-      free[cell] = (free[cell] as number) | bits;
+    kept.forEach((id, at) => {
+      if (setting === null || setting === id) free.add(a, b, at);
+    });
   }
-  const loose = free.some((bits) => bits !== 0);
-  return { ...found, settings: kept, requirement: { ...smaller, ...(loose && { free }) } };
+  return {
+    ...found,
+    settings: kept,
+    requirement: { ...smaller, ...(!free.isEmpty && { free: free.bits }) },
+  };
 }
 
 /** Whether a position in which nothing that is needed joins, OFF, was said not to matter. */

@@ -5,6 +5,7 @@ import { knownPattern } from '../table/index.js';
 import { requiredSettings, type SettingId, type TerminalId } from '../switch/index.js';
 import { compareWithExpected, expectedOf, isAmong } from '../verify/index.js';
 import { MOST_POSITIONS, type Requirement } from './match.js';
+import { PairBits } from './pair-bits.js';
 
 /** Why a map gives no requirement to match against. */
 export type NoRequirement =
@@ -51,20 +52,18 @@ export function requirementOf(map: SwitchMap): MapRequirement {
     .filter((place) => contacts.has(place))
     .sort((one, other) => one - other);
   if (terminals.length === 0) return none('nothing-joins');
-  const known = new Uint32Array(terminals.length ** 2);
+  const known = new PairBits(terminals.length, settings.length);
   let unsettledPairs = 0;
   mapped.forEach(({ settled }, bit) => {
     terminals.forEach((one, a) =>
       terminals.forEach((other, b) => {
-        if (isSettled(factAt(settled, one, other))) {
-          known[a * terminals.length + b] = (known[a * terminals.length + b] as number) | (1 << bit);
-        }
+        if (isSettled(factAt(settled, one, other))) known.add(a, b, bit);
       }),
     );
     unsettledPairs += settled.lookAgain.length;
   });
   unsettledPairs += mapped.reduce((sum, { coverage }) => sum + coverage.unknown, 0);
-  const requirement = { pattern, terminals, known: map.complete ? null : known };
+  const requirement = { pattern, terminals, known: map.complete ? null : known.bits };
   return { kind: 'requirement', requirement, settings, unsettledPairs };
 }
 
@@ -98,7 +97,7 @@ function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapRequiremen
     .filter((one) => contacts.has(one))
     .sort((one, other) => one - other);
   if (terminals.length === 0) return none('nothing-joins');
-  const known = new Uint32Array(terminals.length ** 2);
+  const known = new PairBits(terminals.length, settings.length);
   let unsettledPairs = 0;
   said.forEach((entry, bit) => {
     const silent = isAmong(entry?.unsaid ?? []);
@@ -106,13 +105,12 @@ function requirementOfTable(map: SwitchMap, table: ExpectedTable): MapRequiremen
       terminals.forEach((other, b) => {
         const ids = [one, other].map((at) => map.structure.terminals[at]?.id as TerminalId);
         const isSaid = entry !== null && !silent(ids as [TerminalId, TerminalId]);
-        if (isSaid)
-          known[a * terminals.length + b] = (known[a * terminals.length + b] as number) | (1 << bit);
+        if (isSaid) known.add(a, b, bit);
         else if (a < b) unsettledPairs += 1;
       }),
     );
   });
-  const requirement = { pattern, terminals, known: unsettledPairs === 0 ? null : known };
+  const requirement = { pattern, terminals, known: unsettledPairs === 0 ? null : known.bits };
   return { kind: 'requirement', requirement, settings, unsettledPairs };
 }
 

@@ -24,7 +24,7 @@ const TOLD = 60;
 /** Candidates that are ruled out by their wiring, of which is said what they fall short of. */
 const NEAR = 40;
 /** Steps of the search for one part, where junctions or gaps are allowed. */
-const NODES = 20_000;
+const NODES = 8000;
 /** Names of those that do, so that it can be said which come and go when something is asked otherwise. */
 const NAMED = 2000;
 /** So often at most it is told what was found so far. */

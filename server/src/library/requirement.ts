@@ -1,6 +1,7 @@
 import { told } from '../errors/refusal.js';
 import type { ApiError } from '@which-way/contract';
 import { loadProblems, partFactsProblems } from '@which-way/core/formats';
+import { lengthOfBits } from '@which-way/core/match';
 import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
 const isPlaces = (value: unknown, most: number): value is number[] =>
@@ -27,11 +28,11 @@ export function requirementTrouble(body: unknown): ApiError | null {
     return wrong('pattern', 'For each position: the net of each terminal, by the place of its first member.');
   if (!isPlaces(terminals, size) || terminals.length === 0 || terminals.some((place) => place >= size))
     return wrong('terminals', 'Places of the terminals that are needed.');
-  const cells = terminals.length ** 2;
+  const length = lengthOfBits(terminals.length, rows.length);
   const isBits = (value: unknown) =>
     value === null ||
     (Array.isArray(value) &&
-      value.length === cells &&
+      value.length === length &&
       value.every((bits) => Number.isInteger(bits) && bits >= 0 && bits < 2 ** 32));
   if (!isBits(free))
     return wrong('free', 'null, or for each pair the positions that do not matter, as bits.');

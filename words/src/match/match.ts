@@ -213,6 +213,6 @@ export function behaviourTroubleWords({ code, line, at }: BehaviourTrouble): str
     case 'nothing-joins':
       return 'Nothing joins in any position. Write at least one join, such as ON: 1-2.';
     case 'too-many':
-      return 'Too many terminals or positions: at most 62 and 32.';
+      return 'Too many terminals or positions: at most 96 and 64.';
   }
 }

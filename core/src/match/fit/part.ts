@@ -4,6 +4,12 @@ import { blocks, discrete, join, rank, type Partition, type Pattern } from '../.
 /** Goes up whenever the same nets give another making: what was kept of an earlier one counts no more. */
 export const MAKING_VERSION = 1;
 
+/** Terminals that some position joins, directly or through others. Poles of one making are alike, terminal for terminal of their order. */
+export interface Pole {
+  making: string;
+  order: number[];
+}
+
 /** A part made ready to be searched: its nets by position, and what of it is alike. */
 export interface CompiledPart {
   terminals: number;
@@ -12,15 +18,8 @@ export interface CompiledPart {
   ranks: number[];
   /** rank(a v b) - rank(b), by a * positions + b. */
   adds: Ints;
-  /** By terminal: the pole that it is in. */
-  pole: number[];
-  /**
-   * By terminal: a name that two terminals share only where one may stand for the other: the same place in poles of one and the
-   * same making, or always in one net.
-   */
-  place: string[];
-  /** By terminal: the first that is always in one net with it. */
-  twin: number[];
+  /** Its poles: terminals that no position joins to any other are poles of one. */
+  poles: Pole[];
   /**
    * What it is made of, without names: two parts with the same making are the same wiring, the terminals of one standing for those
    * of the other in their `order`. Two with other makings may still be: that costs time only.
@@ -42,17 +41,13 @@ export function compilePart(pattern: Pattern): CompiledPart {
         rank(join(pattern[a] as Partition, pattern[b] as Partition)) - rank(pattern[b] as Partition),
       );
   const twin = twinsOf(pattern, terminals);
-  const place = new Array<string>(terminals).fill('');
-  const poles: { making: string; order: number[] }[] = [];
+  const poles: Pole[] = [];
   for (const members of blocks(whole)) {
     const order = inOrder(pattern, members, twin);
     const making = order
       .map((one) => pattern.map((nets) => order.findIndex((other) => nets[other] === nets[one])).join())
       .join(';');
     poles.push({ making, order });
-    order.forEach((one, index) => {
-      place[one] = `${making}#${firstTwin(order, twin, index)}`;
-    });
   }
   poles.sort((one, other) => (one.making < other.making ? -1 : one.making > other.making ? 1 : 0));
   return {
@@ -62,15 +57,10 @@ export function compilePart(pattern: Pattern): CompiledPart {
     positions,
     pattern,
     adds,
-    place,
-    twin,
+    poles,
     ranks: pattern.map(rank),
-    pole: [...whole],
   };
 }
-
-const firstTwin = (order: readonly number[], twin: readonly number[], index: number): number =>
-  order.findIndex((other) => twin[other] === twin[order[index] as number]);
 
 /** Terminals that lie in one net in every position: one may stand for the other. */
 function twinsOf(pattern: Pattern, terminals: number): number[] {

@@ -32,17 +32,17 @@ export function isFit(demand: WireDemand, pattern: Pattern, fit: Fit, wraps = fa
   if (has.size !== wires || fit.positions.length !== positions.length) return false;
   const passed = passedOver(fit.positions, pattern.length, fit.reversed, wraps);
   if (!passed || passed.toSorted().join() !== fit.between.toSorted().join()) return false;
-  const netsAt = (place: number) =>
-    partitionOf(
-      wires,
-      fit.wireOf.flatMap((one, a) =>
-        fit.wireOf.flatMap((other, b): [number, number][] =>
-          one >= 0 && other >= 0 && a < b && pattern[place]?.[a] === pattern[place]?.[b]
-            ? [[one, other]]
-            : [],
-        ),
-      ),
-    );
+  const netsAt = (place: number) => {
+    const first = new Map<number, number>();
+    const pairs: [number, number][] = [];
+    fit.wireOf.forEach((wire, terminal) => {
+      const net = pattern[place]?.[terminal] ?? -1;
+      if (wire < 0 || net < 0) return;
+      pairs.push([first.get(net) ?? wire, wire]);
+      if (!first.has(net)) first.set(net, wire);
+    });
+    return partitionOf(wires, pairs);
+  };
   const meets = (nets: readonly number[]) => never.some(([a, b]) => nets[a] === nets[b]);
   return (
     passed.every((place) => !meets(netsAt(place))) &&

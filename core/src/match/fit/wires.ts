@@ -1,4 +1,5 @@
 import { Ints } from '../../grid/index.js';
+import { WireSets } from './wire-sets.js';
 import { blocks, join, partitionOf, rank, type Partition } from '../../partition/index.js';
 
 /** What has to hold between two wires in one position; nothing is said of a pair that is in neither. */
@@ -17,22 +18,13 @@ export interface WireDemand {
   never: readonly (readonly [number, number])[];
 }
 
-/** More wires than this do not fit the two words of a set: such a search answers 'undecided'. */
-export const MOST_WIRES = 62;
-
-/** A set of wires, as two words. */
-export interface WireSet {
-  low: Ints;
-  high: Ints;
-}
-
 /** A demand made ready to be searched: sets by position and wire. */
 export interface CompiledDemand {
   wires: number;
   positions: number;
   /** Wires that must join a wire, itself included, and that must part from it: by position * wires + wire. */
-  must: WireSet;
-  part: WireSet;
+  must: WireSets;
+  part: WireSets;
   /** Closure of what must join, and of what may, by position. */
   low: Partition[];
   high: Partition[];
@@ -50,21 +42,11 @@ export interface CompiledDemand {
   pieces: CompiledDemand[];
 }
 
-const set = ({ low, high }: WireSet, at: number, wire: number): void => {
-  if (wire < 31) low.setBits(at, 1 << wire);
-  else high.setBits(at, 1 << (wire - 31));
-};
-
-/**
- * Compiles a demand.
- * @throws RangeError for more wires than fit the sets
- */
+/** Compiles a demand. */
 export function compileDemand(demand: WireDemand): CompiledDemand {
   const { wires, positions, never } = demand;
-  if (wires > MOST_WIRES) throw new RangeError(`at most ${MOST_WIRES} wires`);
   const cells = positions.length * wires;
-  const must = { low: new Ints(cells), high: new Ints(cells) };
-  const part = { low: new Ints(cells), high: new Ints(cells) };
+  const [must, part] = [new WireSets(cells, wires), new WireSets(cells, wires)];
   const [low, high]: [Partition[], Partition[]] = [[], []];
   let impossible = false;
   positions.forEach(({ joined, free }, position) => {
@@ -77,17 +59,15 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
     // What is said apart of two wires is said of all that must join them.
     for (let a = 0; a < wires; a += 1)
       for (let b = 0; b < wires; b += 1) {
-        const said = joined.some((group) => group.includes(a) && group.includes(b));
-        if (a === b || said || loose.has(a * wires + b)) continue;
-        if (lo[a] === lo[b]) continue;
+        if (lo[a] === lo[b] || loose.has(a * wires + b)) continue;
         nets.add((lo[a] as number) * wires + (lo[b] as number));
       }
     const may: [number, number][] = [];
     for (let a = 0; a < wires; a += 1)
       for (let b = 0; b < wires; b += 1) {
         const at = position * wires + a;
-        if (lo[a] === lo[b]) set(must, at, b);
-        else if (nets.has((lo[a] as number) * wires + (lo[b] as number))) set(part, at, b);
+        if (lo[a] === lo[b]) must.add(at, b);
+        else if (nets.has((lo[a] as number) * wires + (lo[b] as number))) part.add(at, b);
         else may.push([a, b]);
       }
     low.push(lo);
@@ -96,8 +76,8 @@ export function compileDemand(demand: WireDemand): CompiledDemand {
   for (const [a, b] of never) {
     positions.forEach((_, position) => {
       if (low[position]?.[a] === low[position]?.[b]) impossible = true;
-      set(part, position * wires + a, b);
-      set(part, position * wires + b, a);
+      part.add(position * wires + a, b);
+      part.add(position * wires + b, a);
     });
   }
   const size = positions.length;

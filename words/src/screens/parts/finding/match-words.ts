@@ -3,7 +3,7 @@ export const MATCH_WORDS_TEXT = {
   theSwitchIsNotMapped: 'The switch is not mapped yet.',
   noContactIsKnownYet: 'No contact is known yet: nothing joins in any position.',
   thisSwitchHasMoreThan: 'This switch has more than one handle: not compared in this version.',
-  thisSwitchHasMoreThan2: 'This switch has more than 32 positions: not compared in this version.',
+  thisSwitchHasMoreThan2: 'This switch has more than 64 positions: not compared in this version.',
   nobodyHasSaidWhatIt: 'You haven’t said what it should do. Do that at Verify.',
   everyPositionWasSaidNot: 'You said that no position matters.',
   chooseTheJobOrThe: 'Choose the job or entry it should match.',
