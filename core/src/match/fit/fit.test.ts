@@ -1,118 +1,13 @@
-import Logic from 'logic-solver';
 import { describe, expect, it } from 'vitest';
-import { blocks, partitionFromGroups, type Pattern } from '../../partition/index.js';
+import { partitionFromGroups, type Pattern } from '../../partition/index.js';
 import { seededRandom } from '../../switch/index.js';
 import { runs } from '../../testing/runs.js';
+import { bruteForce, bySat } from '../../testing/fit-oracles.js';
 import { plantedDemand, randomPart, scrambled } from '../../testing/wire-demands.js';
 import { fitPart, PLAIN_RULES, type FitResult } from './fit.js';
 import { compilePart } from './part.js';
 import { isFit } from './verify-fit.js';
 import { compileDemand, type WireDemand } from './wires.js';
-
-/** Every order-keeping or reversing choice of positions, with what lies between: the definition, tried in full. */
-function* everyMap(
-  wanted: number,
-  given: number,
-  gaps: boolean,
-): Generator<{ at: number[]; between: number[] }> {
-  function* choose(from: number, left: number): Generator<number[]> {
-    if (left === 0) yield [];
-    else
-      for (let at = from; at <= given - left; at += 1)
-        for (const rest of choose(at + 1, left - 1)) yield [at, ...rest];
-  }
-  for (const at of choose(0, wanted)) {
-    const [first, last] = [at[0] ?? 0, at.at(-1) ?? 0];
-    const between = Array.from({ length: last - first + 1 }, (_, step) => first + step).filter(
-      (one) => !at.includes(one),
-    );
-    if (between.length > 0 && !gaps) continue;
-    yield { at, between };
-    if (wanted > 1) yield { at: at.toReversed(), between };
-  }
-}
-
-/** By the definition: every way to give wires to terminals, looked at by the verifier alone. The fewest junctions, or null. */
-function bruteForce(demand: WireDemand, part: Pattern, most: number, gaps: boolean): number | null {
-  const terminals = part[0]?.length ?? 0;
-  let fewest: number | null = null;
-  const wireOf = new Array<number>(terminals).fill(-1);
-  const maps = [...everyMap(demand.positions.length, part.length, gaps)];
-  const extend = (at: number, used: number): void => {
-    if (at === terminals) {
-      if (used < demand.wires || (fewest !== null && used - demand.wires >= fewest)) return;
-      const fits = maps.some(({ at: positions, between }) =>
-        isFit(demand, part, {
-          kind: 'fits',
-          wireOf,
-          positions,
-          between,
-          reversed: (positions[0] ?? 0) > (positions[1] ?? positions.length),
-          jumpers: 0,
-          nodes: 0,
-        }),
-      );
-      if (fits) fewest = used - demand.wires;
-      return;
-    }
-    extend(at + 1, used);
-    if (used >= demand.wires + most) return;
-    for (let wire = 0; wire < demand.wires; wire += 1) {
-      wireOf[at] = wire;
-      extend(at + 1, used + 1);
-      wireOf[at] = -1;
-    }
-  };
-  extend(0, 0);
-  return fewest;
-}
-
-/** The same as a question of logic (logic-solver, a SAT solver): whether so many junctions do in some map. */
-function bySat(demand: WireDemand, part: Pattern, most: number, gaps: boolean): boolean {
-  const { wires, positions, never } = demand;
-  const terminals = part[0]?.length ?? 0;
-  const every = (size: number) => Array.from({ length: size }, (_, at) => at);
-  return [...everyMap(positions.length, part.length, gaps)].some(({ at, between }) => {
-    const solver = new Logic.Solver();
-    const takes = (terminal: number, wire: number) => `t${terminal}w${wire}`;
-    for (const terminal of every(terminals))
-      solver.require(Logic.atMostOne(...every(wires).map((wire) => takes(terminal, wire))));
-    for (const wire of every(wires))
-      solver.require(Logic.or(every(terminals).map((terminal) => takes(terminal, wire))));
-    const all = every(terminals).flatMap((terminal) => every(wires).map((wire) => takes(terminal, wire)));
-    solver.require(Logic.lessThanOrEqual(Logic.sum(all), Logic.constantBits(wires + most)));
-    [...at, ...between].forEach((place, row) => {
-      const touches = (a: number, b: number) =>
-        Logic.or(
-          every(terminals).flatMap((one) =>
-            every(terminals).flatMap((other) =>
-              part[place]?.[one] === part[place]?.[other] ? [Logic.and(takes(one, a), takes(other, b))] : [],
-            ),
-          ),
-        );
-      // Reached in at most so many steps as there are wires.
-      let reached = every(wires).map((a) => every(wires).map((b) => (a === b ? Logic.TRUE : touches(a, b))));
-      for (let step = 1; step < wires; step *= 2)
-        reached = every(wires).map((a) =>
-          every(wires).map((b) =>
-            Logic.or(every(wires).map((c) => Logic.and(reached[a]?.[c] ?? '', reached[c]?.[b] ?? ''))),
-          ),
-        );
-      const said = row < at.length ? positions[row] : null;
-      const nets = said ? partitionFromGroups(wires, said.joined) : null;
-      const free = new Set((said?.free ?? []).flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]));
-      for (const a of every(wires))
-        for (const b of every(wires).slice(a + 1)) {
-          const meets = reached[a]?.[b] ?? '';
-          if (never.some((pair) => pair.includes(a) && pair.includes(b))) solver.require(Logic.not(meets));
-          if (!nets) continue;
-          if (nets[a] === nets[b]) solver.require(meets);
-          else if (!free.has(`${a} ${b}`)) solver.require(Logic.not(meets));
-        }
-    });
-    return solver.solve() !== null;
-  });
-}
 
 const RULES = { ...PLAIN_RULES, jumpers: 2 };
 const search = (demand: WireDemand, part: Pattern, gaps: boolean): FitResult =>
@@ -167,46 +62,6 @@ describe('a part for a demand', () => {
       }
     }
     expect(Math.min(found.fits, found.no)).toBeGreaterThan(4);
-  });
-});
-
-describe('a part of poles that are alike', () => {
-  /** So many equal poles: a common with its ways, making before it breaks or not, or each way to the next. */
-  const wafer = (poles: number, ways: number, how: number): Pattern =>
-    Array.from({ length: ways }, (_, position) =>
-      partitionFromGroups(
-        poles * (ways + 1),
-        Array.from({ length: poles }, (_pole, pole) => {
-          const lug = (at: number) => pole * (ways + 1) + at;
-          const on = lug(1 + position);
-          const next = lug(1 + ((position + 1) % ways));
-          return [lug(0), on, ...(how > 0 && position % 2 === how - 1 ? [next] : [])];
-        }),
-      ),
-    );
-
-  it('agrees with a SAT solver: what was tried on one pole is tried on no other, and nothing is missed by that', () => {
-    const found = { fits: 0, no: 0, junctions: 0 };
-    for (let seed = 1; seed <= runs(60); seed += 1) {
-      const random = seededRandom(seed + 20_000);
-      const [poles, ways] = [2 + Math.floor(random() * 2), 2 + Math.floor(random() * 2)];
-      const part = wafer(poles, ways, Math.floor(random() * 3));
-      const demand = plantedDemand(random, part, 3 + Math.floor(random() * 2), Math.floor(random() * 3));
-      const given = random() < 0.5 ? scrambled(random, part) : wafer(2, ways, Math.floor(random() * 3));
-      const gaps = random() < 0.5;
-      const result = search(demand, given, gaps);
-      if (result.kind === 'fits') {
-        expect(isFit(demand, given, result)).toBe(true);
-        if (result.jumpers > 0)
-          expect([seed, bySat(demand, given, result.jumpers - 1, gaps)]).toEqual([seed, false]);
-        found.fits += 1;
-        found.junctions += Number(result.jumpers > 0);
-      } else {
-        expect([seed, result.kind, bySat(demand, given, 2, gaps)]).toEqual([seed, 'no', false]);
-        found.no += 1;
-      }
-    }
-    expect(Math.min(found.fits, found.no, found.junctions * 3)).toBeGreaterThan(2);
   });
 });
 
@@ -317,49 +172,5 @@ describe('textbook switches', () => {
   it('says undecided, and never no, when it is cut off', () => {
     const [demand, part] = [INTERMEDIATE, TWO_CHANGEOVERS];
     expect(fitPart(compileDemand(demand), compilePart(part), { ...RULES, nodes: 3 }).kind).toBe('undecided');
-  });
-});
-
-describe('the largest: 96 lugs and 48 positions', () => {
-  /** Eight poles of eleven ways and a common each: ways from 1 on, the next at each step, 48 steps. */
-  const drum = (
-    order: readonly number[],
-    change: (position: number, way: number) => number = (_, way) => way,
-  ) =>
-    nets(
-      96,
-      ...Array.from({ length: 48 }, (_, position) =>
-        Array.from({ length: 8 }, (_, pole) => {
-          const way = change(position, 1 + ((position * (pole + 1)) % 11));
-          return [order[pole * 12] as number, order[pole * 12 + way] as number];
-        }),
-      ),
-    );
-  const inOrder = Array.from({ length: 96 }, (_, lug) => lug);
-  const mixed = inOrder.map((lug) => (lug * 37 + 5) % 96);
-  const asDemand = (pattern: Pattern): WireDemand => ({
-    ...{ wires: 96, never: [] },
-    positions: pattern.map((row) => ({
-      joined: blocks(row).filter((net) => net.length > 1),
-      free: [],
-    })),
-  });
-
-  it('its own contacts under other names do; with one step of one drum off they don’t, and that is proved', () => {
-    const demand = asDemand(drum(inOrder));
-    const own = drum(mixed);
-    const result = search(demand, own, false);
-    expect(result).toMatchObject({ kind: 'fits', jumpers: 0, reversed: false });
-    expect(result.kind === 'fits' && isFit(demand, own, result)).toBe(true);
-    const off = drum(mixed, (position, way) => (position === 40 ? (way % 11) + 1 : way));
-    expect(fitPart(compileDemand(demand), compilePart(off)).kind).toBe('no');
-  });
-
-  it('two supplies on the last lugs may not meet', () => {
-    const demand = { ...asDemand(drum(inOrder)), never: [[84, 95]] as [number, number][] };
-    const meeting = drum(inOrder).some((row) => row[84] === row[95]);
-    expect([meeting, compileDemand(demand).impossible]).toEqual([meeting, meeting]);
-    const apart = { ...demand, never: [[83, 95]] as [number, number][] };
-    expect(search(apart, drum(mixed), false).kind).toBe('fits');
   });
 });
