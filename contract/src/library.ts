@@ -132,6 +132,8 @@ export interface MatchQuestion {
    * used, and whether it has to spring back where the old one does.
    */
   rules: { jumpers: number; gaps: boolean; spares: boolean; returns: boolean };
+  /** So many at most are told one by one: 0 to 40. */
+  told: number;
   /** Only entries with these words; empty: all. */
   words: string;
   subject: Subject;
@@ -196,11 +198,15 @@ export class MatchedEntry {
   way: number;
 }
 
-/** What a search through the library has found. */
+/** What a search through the library has found, one line of several: each holds only what was not told before. */
 export class MatchAnswer {
-  /** Best first; of those that may do and those that do not a certain number at most. */
+  /** Those that were not told before. */
   @List()
-  candidates: MatchedEntry[];
+  fresh: MatchedEntry[];
+
+  /** The list as it is now, best first; of those that may do and those that do not a certain number at most. Each was told, here or before. */
+  @List()
+  order: EntryId[];
 
   /** Compared pair by pair. */
   @Count()
@@ -214,9 +220,12 @@ export class MatchAnswer {
   @Fields()
   counts: Record<MatchResult['kind'], number>;
 
-  /** Those that are not ruled out, by name, up to a number: so that it can be said which come and go. Only of the whole answer. */
+  /**
+   * Those that are not ruled out, up to a number, each by the last 12 characters of its id: so that it can be said how many come and
+   * go. Only of the whole answer.
+   */
   @List()
-  named: { id: EntryId; name: string }[];
+  does: string[];
 
   /** Whether the whole library was looked at; else it is what was found so far. */
   @YesNo()

@@ -19,6 +19,7 @@ export const CSV_COLUMNS = [
   'ratings',
   'minimum-volts',
   'minimum-milliamps',
+  'contacts',
   'operations',
   'hottest',
   'disconnection',

@@ -97,6 +97,7 @@ function factsOf(read: CellReader): PartFacts {
     marking: read.text('marking'),
     ratings: ratingsOf(read),
     minimum: minimumOf(read),
+    contacts: read.choice('contacts', ['gold', 'silver'] as const),
     operations: read.whole('operations'),
     hottest: read.number('hottest'),
     disconnection: read.choice('disconnection', ['full', 'mini', 'micro', 'electronic'] as const),

@@ -42,6 +42,10 @@ export const partFactsSchema = object({
     'The least load for which its contacts are meant.',
     optional(object({ volts: above(0, 1e6), milliamps: above(0, 1e7) })),
   ),
+  contacts: says(
+    'Of what its contacts are: gold is for signals, and burns off under larger loads.',
+    optional(oneOf(['gold', 'silver'] as const)),
+  ),
   operations: optional(count(1, 1e9)),
   hottest: says('Degrees Celsius around it, at most.', optional(amount(-60, 500))),
   disconnection: optional(oneOf(['full', 'mini', 'micro', 'electronic'] as const)),

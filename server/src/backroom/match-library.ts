@@ -19,14 +19,13 @@ import type { ReadyLibrary } from './ready-library.js';
 
 /** Entries looked at between two looks at whether the search is still wanted. */
 const STRETCH = 200;
-/** Of those that are ruled out, and of those that match, so many are told one by one; the rest is counted. */
-const TOLD = 60;
-/** Candidates that are ruled out by their wiring, of which is said what they fall short of. */
-const NEAR = 40;
+/** Of those that match, so many are told while it is looked on. */
+const TOLD_SO_FAR = 20;
 /** Steps of the search for one part, where junctions or gaps are allowed. */
 const NODES = 8000;
-/** Names of those that do, so that it can be said which come and go when something is asked otherwise. */
-const NAMED = 2000;
+/** Of so many that do it is told which they are, so that it can be said how many come and go when something is asked otherwise. */
+const DOES = 2000;
+const ID_END = 12;
 /** So often at most it is told what was found so far. */
 const PACE_MS = 250;
 
@@ -45,7 +44,7 @@ export async function matchLibrary(
   const { terminals, pattern, words } = question;
   const sought = { terminals: terminals.length, positions: pattern.length, words };
   const search = new Search(question, shelf.countEntries(words));
-  search.add(shelf.tooSmall(sought, TOLD).map((entry) => search.look(entry)));
+  search.add(shelf.tooSmall(sought, question.told).map((entry) => search.look(entry)));
   let [after, told] = [0, performance.now()];
   while (Atomics.load(stop, 0) === 0) {
     const stretch = library.stretch(shelf, sought, after, STRETCH);
@@ -80,7 +79,9 @@ class Search {
   readonly #ways: Way[];
   readonly #rules: typeof PLAIN_RULES & { spares: boolean };
   readonly #counts: MatchAnswer['counts'] = { 'same-wiring': 0, 'fits-so-far': 0, no: 0, undecided: 0 };
-  readonly #named: MatchAnswer['named'] = [];
+  readonly #does: string[] = [];
+  /** Those that were told. */
+  readonly #told = new Set<string>();
   #candidates: MatchedEntry[] = [];
   #looked = 0;
 
@@ -106,7 +107,7 @@ class Search {
 
   /** Whether nothing that does was found yet. */
   get isEmpty(): boolean {
-    return this.#named.length === 0;
+    return this.#does.length === 0;
   }
 
   look(entry: KnownSwitch, pattern = patternOfKnown(entry), part?: ReadyPart): MatchedEntry {
@@ -145,43 +146,40 @@ class Search {
     this.#counts[found.result.kind] += 1;
     this.#looked += 1;
     this.#candidates.push(found);
-    if (found.result.kind !== 'no' && this.#named.length < NAMED)
-      this.#named.push({ id: found.known.id, name: found.known.name });
+    if (found.result.kind !== 'no' && this.#does.length < DOES)
+      this.#does.push(found.known.id.slice(-ID_END));
   }
 
   trim(): void {
-    this.#candidates = bestOf(this.#candidates);
+    this.#candidates = bestOf(this.#candidates, this.question.told);
   }
 
   soFar(): MatchAnswer {
-    return {
-      looked: this.#looked,
-      all: this.all,
-      counts: this.#counts,
-      named: [],
-      done: false,
-      candidates: this.#candidates
-        .filter(({ result }) => result.kind !== 'no')
-        .map((one) => this.#checked(one)),
-    };
+    const best = this.#candidates.filter(({ result }) => result.kind !== 'no').slice(0, TOLD_SO_FAR);
+    return { ...this.#line(best), counts: this.#counts, does: [], done: false };
+  }
+
+  /** A line with a list: of those that were told before only where they stand. */
+  #line(list: readonly MatchedEntry[]): Pick<MatchAnswer, 'fresh' | 'order' | 'looked' | 'all'> {
+    const fresh = list.filter(({ known }) => !this.#told.has(known.id)).map((one) => this.#checked(one));
+    for (const { known } of fresh) this.#told.add(known.id);
+    return { fresh, order: list.map(({ known }) => known.id), looked: this.#looked, all: this.all };
   }
 
   /** All of it; those that were ruled out by little say by what, as long as somebody waits. */
   answer(wanted: () => boolean): MatchAnswer {
     this.trim();
     const near = nearMissesFor((this.#ways[0] as Way).required, { ...this.#rules, nodes: NODES });
-    let asked = 0;
-    const candidates = this.#candidates.map((one) => {
+    const list = this.#candidates.map((one) => {
+      if (one.result.kind !== 'no' || !wanted()) return one;
       const checked = this.#checked(one);
-      if (checked.result.kind !== 'no' || asked >= NEAR || !wanted()) return checked;
-      asked += 1;
       const missed = near(patternOfKnown(checked.known));
       const { required } = this.#ways[checked.way] as Way;
       const differences = lossesOf(this.question.subject, required, checked.known, missed);
       return { ...checked, differences, near: missed };
     });
     const counts = { ...this.#counts, no: this.#counts.no + this.all - this.#looked };
-    return { candidates, looked: this.#looked, all: this.all, counts, named: this.#named, done: true };
+    return { ...this.#line(list), counts, does: this.#does, done: true };
   }
 
   /** No answer is shown that was not looked at anew. */
@@ -192,12 +190,13 @@ class Search {
   }
 }
 
-function bestOf(candidates: MatchedEntry[]): MatchedEntry[] {
+/** So many of those that may do, and of those that don't, best first. */
+function bestOf(candidates: MatchedEntry[], most: number): MatchedEntry[] {
   const sorted = candidates
     .map((one) => ({ one, rank: rankOf(one) }))
     .toSorted((a, b) => compareRanks(a.rank, b.rank))
     .map(({ one }) => one);
-  const may = sorted.filter(({ result }) => result.kind !== 'no').slice(0, TOLD);
-  const no = sorted.filter(({ result }) => result.kind === 'no').slice(0, TOLD);
+  const may = sorted.filter(({ result }) => result.kind !== 'no').slice(0, most);
+  const no = sorted.filter(({ result }) => result.kind === 'no').slice(0, most);
   return [...may, ...no];
 }

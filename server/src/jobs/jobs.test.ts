@@ -1,7 +1,7 @@
 import type { Job, JobSummary, JobWithEvents, MatchAnswer } from '@which-way/contract';
 import { STOPS_NOTHING } from '@which-way/core/match';
 import { createWriter, readLog, structureOf, type Deed, type JobEvent } from '@which-way/core/log';
-import { newTerminal, type TerminalId } from '@which-way/core/switch';
+import { newTerminal, type EntryId, type TerminalId } from '@which-way/core/switch';
 import Database from 'libsql';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readStored } from '../backroom/stored-event.js';
@@ -280,7 +280,7 @@ describe('an entry of the library', () => {
         [0, 1],
         [0, 0],
       ],
-      ...{ terminals: [0, 1], known: null, free: null, also: [], never: [], words: '' },
+      ...{ terminals: [0, 1], known: null, free: null, also: [], never: [], words: '', told: 40 },
       rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
@@ -293,10 +293,14 @@ describe('an entry of the library', () => {
         ...{ method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(asked) },
       });
       const lines = (await response.text()).trim().split('\n');
-      return JSON.parse(lines.at(-1) ?? '') as MatchAnswer;
+      const told = lines.map((line) => JSON.parse(line) as MatchAnswer);
+      const last = told.at(-1) as MatchAnswer;
+      return { ...last, candidates: told.flatMap(({ fresh }) => fresh) };
     };
-    const { candidates, done, named } = await match(question);
-    expect([done, named.some((one) => one.id === id)]).toEqual([true, true]);
+    const { candidates, done, does, order } = await match(question);
+    expect([done, does.includes(id.slice(-12)), order.includes(id as EntryId)]).toEqual([true, true, true]);
+    // Each is told once.
+    expect(new Set(candidates.map(({ known }) => known.id)).size).toBe(candidates.length);
     const mine = candidates.find(({ known }) => known.id === id);
     expect(mine?.differences.map(({ code }) => code)).toContain('spring-gained');
     // What must spring back as the old one does is no match where it does not.
@@ -307,6 +311,7 @@ describe('an entry of the library', () => {
     for (const [path, body] of [
       ['never', { ...question, never: [[0, 7]] }],
       ['rules', { ...question, rules: { ...question.rules, jumpers: 9 } }],
+      ['told', { ...question, told: 41 }],
       ['subject', { ...question, subject: { positions: [] } }],
       ['subject', { ...question, subject: { ...question.subject, startsAt: undefined } }],
       ['subject', { ...question, subject: { ...question.subject, startsAt: [2] } }],

@@ -4,6 +4,9 @@ import { loadProblems, partFactsProblems } from '@which-way/core/formats';
 import { lengthOfBits } from '@which-way/core/match';
 import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
+/** So many of those that do, and of those that are ruled out, are told one by one at most. */
+const MOST_TOLD = 40;
+
 const isPlaces = (value: unknown, most: number): value is number[] =>
   Array.isArray(value) &&
   value.length <= most &&
@@ -14,11 +17,20 @@ export function requirementTrouble(body: unknown): ApiError | null {
   const wrong = (path: string, hint: string): ApiError =>
     told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null)
-    return wrong('', 'Send { pattern, terminals, known, free, also, never, rules, words, subject }.');
-  const { pattern, terminals, known, free, also, never, rules, words, subject, ...others } = body as Record<
-    string,
-    unknown
-  >;
+    return wrong('', 'Send { pattern, terminals, known, free, also, never, rules, told, words, subject }.');
+  const {
+    pattern,
+    terminals,
+    known,
+    free,
+    also,
+    never,
+    rules,
+    told: toldAtMost,
+    words,
+    subject,
+    ...others
+  } = body as Record<string, unknown>;
   const [other] = Object.keys(others);
   if (other !== undefined) return wrong(other, 'Remove it, or check its spelling.');
   const rows =
@@ -60,6 +72,8 @@ export function requirementTrouble(body: unknown): ApiError | null {
     );
   if (!pairsFit) return wrong('never', 'Pairs of places that are needed, such as [[0, 3]]; [] for none.');
   if (!isRules(rules)) return wrong('rules', '{ jumpers: 0 to 4, gaps, spares, returns: true or false }.');
+  if (!Number.isInteger(toldAtMost) || Number(toldAtMost) < 0 || Number(toldAtMost) > MOST_TOLD)
+    return wrong('told', `How many are told one by one: a whole number, 0 to ${MOST_TOLD}.`);
   if (typeof words !== 'string' || words.length > 120)
     return wrong('words', 'Beginnings of words, at most 120 characters; empty for all entries.');
   return isSubject(subject, rows.length)

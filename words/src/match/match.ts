@@ -50,6 +50,8 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'volts-lower': (load) => `${load}: it is rated for a lower voltage.`,
   'rating-unknown': (load) => `${load}: what is it rated for with such a load, at that voltage, AC or DC?`,
   'minimum-not-reached': (load) => `${load}: it is less than its contacts need to stay clean.`,
+  'gold-burns-off': (load) =>
+    `${load}: gold contacts are for signals. Under a load like this the gold burns off.`,
   'minimum-unknown': (load) =>
     `${load}: what is its least load? Contacts for large currents may not carry a signal.`,
   'disconnection-lower': () => 'The old one disconnects fully, this one by a smaller gap or electronically.',

@@ -19,6 +19,7 @@ export function factLines(facts: PartFacts): [label: string, value: string][] {
         .join('; '),
     ],
     ['Least load', facts.minimum && `${facts.minimum.milliamps} mA at ${facts.minimum.volts} V`],
+    ['Contacts', facts.contacts],
     ['Disconnection', facts.disconnection],
     ['Protection', facts.protection],
     ['Makes before it breaks', yes(facts.makesBeforeBreaks)],

@@ -39,6 +39,7 @@ export type DifferenceCode =
   | 'rating-unknown'
   | 'minimum-not-reached'
   | 'minimum-unknown'
+  | 'gold-burns-off'
   | 'disconnection-lower'
   | 'disconnection-unknown'
   | 'protection-lower'

@@ -1,4 +1,4 @@
-import { ampsOf } from '../../log/index.js';
+import { ampsOf, type Load } from '../../log/index.js';
 import { patternOfKnown, type Partition } from '../../partition/index.js';
 import type { KnownSwitch, PartFacts } from '../../switch/index.js';
 import type { Requirement } from '../match.js';
@@ -6,7 +6,7 @@ import { of, type Difference, type DifferenceCode, type FitOf, type Gravity } fr
 import { ofPassing, ofSupplies } from './in-passing.js';
 import { protects } from './protection.js';
 import { stopLostAt } from './losses.js';
-import { rated, ratingsOf, signalAnswer } from './ratings.js';
+import { burnsGold, leastAnswer, rated, ratingsOf, type RatingAnswer } from './ratings.js';
 import type { Subject } from './subject.js';
 
 /** Differences that touch stop, brake, earth or disconnection: accepted only with a typed reason. */
@@ -167,27 +167,36 @@ function ofLoads({ loads }: Subject, facts: PartFacts): Difference[] {
   return loads.flatMap((load): Difference[] => {
     // What it takes no seller can say.
     const isUnsaid = ampsOf(load) === null || load.volts === null;
+    const least = leastAnswer(load, facts);
+    const found = least === 'too-little' ? [of('minimum-not-reached', 'safety', load.name)] : [];
     if (load.kind === 'signal') {
-      const answer = signalAnswer(load, facts);
-      if (answer === 'too-little') return [of('minimum-not-reached', 'safety', load.name)];
+      if (found.length > 0) return found;
       const asked = isUnsaid ? 'load-unsaid' : 'minimum-unknown';
-      return answer === 'not-stated' ? [of(asked, 'question', load.name)] : [];
+      return least === 'not-stated' ? [of(asked, 'question', load.name)] : [];
     }
-    switch (rated(load, ratings)) {
-      case 'enough':
-        return [];
-      case 'amps-lower':
-        return [of('rating-lower', 'safety', load.name)];
-      case 'volts-lower':
-        return [of('volts-lower', 'safety', load.name)];
-      case 'start-lower':
-        return [of('start-lower', 'safety', load.name)];
-      case 'ac-only':
-        return [of('ac-rating-on-dc', 'safety', load.name), of('rating-unknown', 'question', load.name)];
-      case 'not-stated':
-        return [of(isUnsaid ? 'load-unsaid' : 'rating-unknown', 'question', load.name)];
-    }
+    const answer = rated(load, ratings);
+    // Both ways: contacts for large loads stay dirty under a small one, gold burns off under a large one.
+    if (answer !== 'enough' && burnsGold(load, facts)) found.push(of('gold-burns-off', 'safety', load.name));
+    return [...found, ...ofRating(load, answer, isUnsaid)];
   });
+}
+
+/** What the figures for a kind of load say of one. */
+function ofRating(load: Load, answer: RatingAnswer, isUnsaid: boolean): Difference[] {
+  switch (answer) {
+    case 'enough':
+      return [];
+    case 'amps-lower':
+      return [of('rating-lower', 'safety', load.name)];
+    case 'volts-lower':
+      return [of('volts-lower', 'safety', load.name)];
+    case 'start-lower':
+      return [of('start-lower', 'safety', load.name)];
+    case 'ac-only':
+      return [of('ac-rating-on-dc', 'safety', load.name), of('rating-unknown', 'question', load.name)];
+    case 'not-stated':
+      return [of(isUnsaid ? 'load-unsaid' : 'rating-unknown', 'question', load.name)];
+  }
 }
 
 const DISCONNECTIONS = ['electronic', 'micro', 'mini', 'full'] as const;

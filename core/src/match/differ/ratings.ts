@@ -98,9 +98,26 @@ export function rated(load: Load, ratings: readonly Rating[]): RatingAnswer {
   return enough.every(({ makes }) => makes !== null) ? 'start-lower' : 'not-stated';
 }
 
-/** Whether a signal is enough for a part's contacts: its least load, where that is stated. */
-export function signalAnswer(load: Load, { minimum }: PartFacts): 'enough' | 'too-little' | 'not-stated' {
+/** Above so many volt-amperes gold plating burns off; and how low its volts have to stay (common practice, from memory). */
+const [GOLD_VA, GOLD_VOLTS] = [0.4, 28];
+
+/** Whether a load burns the gold off a part's contacts; one that isn't known burns nothing. */
+export function burnsGold(load: Load, { contacts }: PartFacts): boolean {
   const amps = ampsOf(load);
+  if (contacts !== 'gold' || amps === null || load.volts === null) return false;
+  return amps * load.volts > GOLD_VA || load.volts > GOLD_VOLTS;
+}
+
+/**
+ * Whether a load is enough for a part's contacts: its least load, where that is stated. Gold stays clean without one (common
+ * practice).
+ */
+export function leastAnswer(
+  load: Load,
+  { minimum, contacts }: PartFacts,
+): 'enough' | 'too-little' | 'not-stated' {
+  const amps = ampsOf(load);
+  if (!minimum && contacts === 'gold') return 'enough';
   if (!minimum || amps === null || load.volts === null) return 'not-stated';
   return load.volts >= minimum.volts && amps * 1000 >= minimum.milliamps ? 'enough' : 'too-little';
 }

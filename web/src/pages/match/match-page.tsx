@@ -21,6 +21,7 @@ import { NoCandidate } from './found/no-candidate.js';
 import { CandidateList } from './found/candidate-list.js';
 import { FoundLine } from '../../parts/finding/found-line.js';
 import { useMachineNeed } from './use-machine-need.js';
+import { useGain } from './use-gain.js';
 import { askedOf, questionOf } from './match-question.js';
 import { MatchSearch, shapeOf, type SearchState } from '../../parts/finding/match-search.js';
 import { NO_REQUIREMENT_WORDS } from '../../parts/finding/match-words.js';
@@ -56,6 +57,7 @@ function useMatches() {
   }, [search, question]);
   useEffect(() => () => search.stop(), [search]);
   const again = () => question && search.start(question);
+  const gain = useGain(map, refinement, { source, proposed, words: sought }, matches);
   const candidates = question && matches.shape === shapeOf(question) ? matches.candidates : NONE;
   return {
     map,
@@ -68,6 +70,7 @@ function useMatches() {
     search,
     matches,
     candidates,
+    gain,
     again,
     words,
     setWords,
@@ -109,6 +112,7 @@ export function MatchPage() {
     search,
     matches,
     candidates,
+    gain,
     again,
     words,
     setWords,
@@ -165,6 +169,7 @@ export function MatchPage() {
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
         <Troubles {...{ matches, words }} onAgain={again} />
         <FoundLine matches={matches} onStop={() => search.stop()} />
+        {gain !== null && <p className="font-semibold">{gain}</p>}
         <CandidateList
           {...{ candidates, found, loosened }}
           shown={shown?.known.id ?? null}

@@ -57,6 +57,9 @@ export function neverPairs(
   });
 }
 
+/** So many of those that may do are listed, and of those that don't. */
+const MOST_TOLD = 40;
+
 /** What is asked of the library: the requirement as this page knows it, so that readings that are not sent yet count. */
 export function questionOf(
   map: SwitchMap,
@@ -75,6 +78,7 @@ export function questionOf(
     also: also.map((one) => ({ pattern: one.pattern, free: one.free ? [...one.free] : null })),
     never: neverPairs(map, found, refinement),
     rules: { jumpers, gaps, spares, returns },
+    told: MOST_TOLD,
     words,
     subject,
   };

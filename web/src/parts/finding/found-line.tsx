@@ -1,5 +1,5 @@
 import { PlainButton } from '../../controls/plain-button.js';
-import type { ListChange, SearchState } from './match-search.js';
+import type { ListChange, Moved, SearchState } from './match-search.js';
 import { FOUND_LINE_TEXT } from '@which-way/words/screens/parts/finding/found-line';
 
 /** How far the search is, and what came of it. */
@@ -48,23 +48,28 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
 
 /** Names that stand in a line; the others are counted. */
 const NAMED = 4;
-const listed = (names: readonly string[]) =>
-  `${names.slice(0, NAMED).join(', ')}${names.length > NAMED ? ` and ${names.length - NAMED} more` : ''}`;
+const listed = ({ count, names }: Moved) => {
+  const shown = names.slice(0, NAMED);
+  return shown.length === 0
+    ? ''
+    : `: ${shown.join(', ')}${count > shown.length ? ` and ${count - shown.length} more` : ''}`;
+};
 
 /** What the last change of what is asked did to the list. */
 function ChangeLines({ change: { come, go } }: { change: ListChange }) {
-  if (come.length + go.length === 0)
-    return <p data-testid="change">{FOUND_LINE_TEXT.noneComesAndNoneGoes}</p>;
+  if (come.count + go.count === 0) return <p data-testid="change">{FOUND_LINE_TEXT.noneComesAndNoneGoes}</p>;
   return (
     <ul data-testid="change" className="font-semibold text-ink">
-      {come.length > 0 && (
+      {come.count > 0 && (
         <li>
-          {come.length} {come.length === 1 ? FOUND_LINE_TEXT.comes : FOUND_LINE_TEXT.come}: {listed(come)}.
+          {come.count} {come.count === 1 ? FOUND_LINE_TEXT.comes : FOUND_LINE_TEXT.come}
+          {listed(come)}.
         </li>
       )}
-      {go.length > 0 && (
+      {go.count > 0 && (
         <li>
-          {go.length} {go.length === 1 ? FOUND_LINE_TEXT.goes : FOUND_LINE_TEXT.go}: {listed(go)}.
+          {go.count} {go.count === 1 ? FOUND_LINE_TEXT.goes : FOUND_LINE_TEXT.go}
+          {listed(go)}.
         </li>
       )}
     </ul>

@@ -1,16 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import type { EntryId } from '@which-way/core/switch';
 import { changeOf } from './match-search.js';
 
-const named = (...names: string[]) => names.map((name) => ({ id: name as EntryId, name }));
+const answered = (does: string[], ...listed: string[]) => ({
+  does,
+  names: new Map(listed.map((one) => [one, `the ${one}`])),
+});
 
 describe('what a change of what is asked did to the list', () => {
-  it('is told by name: who comes, who goes', () => {
-    expect(changeOf(named('a', 'b', 'c'), named('b', 'd'))).toEqual({ come: ['d'], go: ['a', 'c'] });
-    expect(changeOf(named('a'), named('a'))).toEqual({ come: [], go: [] });
+  it('is told by number, and by name where it was listed: who comes, who goes', () => {
+    expect(changeOf(answered(['a', 'b', 'c'], 'a', 'b'), answered(['b', 'd', 'e'], 'd'))).toEqual({
+      come: { count: 2, names: ['the d'] },
+      go: { count: 2, names: ['the a'] },
+    });
+    const nothing = { count: 0, names: [] };
+    expect(changeOf(answered(['a']), answered(['a']))).toEqual({ come: nothing, go: nothing });
   });
 
   it('is nothing before there was an answer to compare with', () => {
-    expect(changeOf(null, named('a'))).toBeNull();
+    expect(changeOf(null, answered(['a']))).toBeNull();
   });
 });

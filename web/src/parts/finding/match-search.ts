@@ -4,10 +4,22 @@ import { createStore } from 'zustand/vanilla';
 import { api, NoServerError, toldOf } from '../../api/client.js';
 import { MATCH_SEARCH_TEXT } from '@which-way/words/screens/parts/finding/match-search';
 
-/** What a change of what is asked did: which candidates come, which go. */
+/** What a change of what is asked did: how many candidates come and go, and the names of the best of them. */
 export interface ListChange {
-  come: string[];
-  go: string[];
+  come: Moved;
+  go: Moved;
+}
+
+export interface Moved {
+  count: number;
+  names: string[];
+}
+
+/** Those that might do, by a whole answer, and the names of those that were listed. */
+export interface Answered {
+  words: string;
+  does: readonly string[];
+  names: ReadonlyMap<string, string>;
 }
 
 export interface SearchState {
@@ -21,6 +33,8 @@ export interface SearchState {
   running: boolean;
   /** The whole library was looked at. */
   done: boolean;
+  /** Those that do, of the whole answer. */
+  answered: Answered | null;
   /** Beside the answer before; null: there was none to compare with. */
   change: ListChange | null;
   trouble: { message: string; hint: string } | null;
@@ -34,6 +48,7 @@ const NOTHING: SearchState = {
   counts: null,
   running: false,
   done: false,
+  answered: null,
   change: null,
   trouble: null,
 };
@@ -42,13 +57,16 @@ const NOTHING: SearchState = {
 export const shapeOf = ({ pattern, terminals }: MatchQuestion): string =>
   JSON.stringify([pattern, terminals]);
 
+/** Characters of an id by which those that do are told. */
+const ID_END = 12;
+
 /** One search through the library, on the server, where the library is; it can be stopped at any time. */
 export class MatchSearch {
   readonly store = createStore<SearchState>(() => NOTHING);
   #asked = '';
   #leave: AbortController | null = null;
-  /** Names of those that might do, by the last whole answer. */
-  #before: { words: string; named: MatchAnswer['named'] } | null = null;
+  /** The last whole answer. */
+  #before: Answered | null = null;
 
   /** Begins anew, unless the very same was asked before. What was found last stays in sight until something is found. */
   start(question: MatchQuestion): void {
@@ -58,7 +76,14 @@ export class MatchSearch {
     this.#asked = asked;
     const leave = new AbortController();
     this.#leave = leave;
-    this.store.setState({ running: true, done: false, trouble: null, change: null, looked: 0 });
+    this.store.setState({
+      running: true,
+      done: false,
+      trouble: null,
+      answered: null,
+      change: null,
+      looked: 0,
+    });
     void this.#run(question, leave);
   }
 
@@ -72,18 +97,23 @@ export class MatchSearch {
 
   async #run(question: MatchQuestion, leave: AbortController): Promise<void> {
     try {
-      const hear = ({ candidates, looked, all, counts }: MatchAnswer) => {
+      // A line holds only what was not told before.
+      const told = new Map<string, MatchedEntry>();
+      const hear = ({ fresh, order, looked, all, counts }: MatchAnswer) => {
+        for (const one of fresh) told.set(one.known.id, one);
+        const candidates = order.flatMap((id) => told.get(id) ?? []);
         if (this.#leave === leave)
           this.store.setState({ candidates, looked, all, counts, shape: shapeOf(question) });
       };
       const found = await api.match(question, leave.signal, hear);
       if (this.#leave !== leave) return;
       hear(found);
-      const { words } = question;
+      const names = new Map([...told.values()].map(({ known }) => [known.id.slice(-ID_END), known.name]));
+      const answered: Answered = { words: question.words, does: found.does, names };
       // With other words it is another list: nothing comes or goes by what is asked.
-      const before = this.#before?.words === words ? this.#before.named : null;
-      this.store.setState({ running: false, done: true, change: changeOf(before, found.named) });
-      this.#before = { words, named: found.named };
+      const before = this.#before?.words === question.words ? this.#before : null;
+      this.store.setState({ running: false, done: true, answered, change: changeOf(before, answered) });
+      this.#before = answered;
     } catch (error) {
       if (this.#leave !== leave) return;
       this.#asked = '';
@@ -97,13 +127,14 @@ export class MatchSearch {
 
 /** Which of the newer answer were not in the older one, and the other way round. */
 export function changeOf(
-  before: MatchAnswer['named'] | null,
-  after: MatchAnswer['named'],
+  before: Omit<Answered, 'words'> | null,
+  after: Omit<Answered, 'words'>,
 ): ListChange | null {
   if (!before) return null;
-  const [had, has] = [new Set(before.map(({ id }) => id)), new Set(after.map(({ id }) => id))];
-  return {
-    come: after.filter(({ id }) => !had.has(id)).map(({ name }) => name),
-    go: before.filter(({ id }) => !has.has(id)).map(({ name }) => name),
+  const moved = (there: typeof after, other: typeof after): Moved => {
+    const has = new Set(other.does);
+    const moves = there.does.filter((end) => !has.has(end));
+    return { count: moves.length, names: moves.flatMap((end) => there.names.get(end) ?? []) };
   };
+  return { come: moved(after, before), go: moved(before, after) };
 }

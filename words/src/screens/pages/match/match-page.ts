@@ -8,6 +8,10 @@ export const MATCH_PAGE_TEXT = {
     'as-mapped': 'Needs what it does, as mapped',
     machine: 'Needs what the machine needs',
   },
+  gained: (count: number, asMapped: boolean) =>
+    `${count === 0 ? 'No more parts do' : count === 1 ? '1 more part does' : `${count} more parts do`} than ${
+      asMapped ? 'as mapped' : 'as it should be'
+    }.`,
   needsLike: (name: string) => `Needs what ${name} does`,
   terminalsAnd: ' terminals and ',
   position: 'position',
