@@ -21,6 +21,9 @@ import {
 } from '@which-way/core/switch';
 import type { Served } from './served.js';
 
+/** Events that are sent at once. */
+const AT_ONCE = 400;
+
 /** Puts a job with these events on the server, as a stated half-way state, and says where it is. */
 export async function seedJob(
   served: Served,
@@ -46,8 +49,11 @@ export async function seedJob(
     return (await response.json()) as { refused?: unknown[] };
   };
   await post('/api/jobs', { id, title, outOfMachine: true, simulation: null });
-  const { refused = [] } = await post(`/api/jobs/${String(id)}/events`, { after: 0, events });
-  if (refused.length > 0) throw new Error(JSON.stringify(refused));
+  for (let from = 0; from < events.length; from += AT_ONCE) {
+    const some = events.slice(from, from + AT_ONCE);
+    const { refused = [] } = await post(`/api/jobs/${String(id)}/events`, { after: 0, events: some });
+    if (refused.length > 0) throw new Error(JSON.stringify(refused));
+  }
   return `/jobs/${String(id)}/map`;
 }
 

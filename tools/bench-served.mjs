@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-const CHROMIUM = '/usr/bin/chromium';
+const CHROMIUM = process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium';
 
 /** A port that nobody listens on just now. */
 function freePort() {

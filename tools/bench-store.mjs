@@ -15,7 +15,7 @@ import { many } from './bench-size.mjs';
 import { benchSummaries } from './bench-summaries.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-const CHROMIUM = '/usr/bin/chromium';
+const CHROMIUM = process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium';
 const now = () => performance.now();
 const ENTRIES = many(10_000, 100_000);
 const HOW_MANY = ENTRIES.toLocaleString('en-GB');

@@ -117,3 +117,36 @@ test('a door is never bridged: refused while it springs open, asked where nobody
   await expect(page.getByText(/^Join /)).toContainText('off C with');
   await expect(page.getByText('The plug is now your off switch.')).toBeVisible();
 });
+
+test('a check of a large switch says how far it is; stopped, it is no pass, and it can be worked out after all', async ({
+  page,
+  served,
+}) => {
+  test.setTimeout(300_000);
+  const ways = Array.from({ length: 14 }, (_, way) => `${way + 2}`);
+  const address = await seedJob(served, 'Large selector', (newId) => {
+    const deeds = mappedSwitch(newId, {
+      labels: ['1', ...ways, '16', '17', '18'].join(' '),
+      // Progressive: one more way is closed at each.
+      positions: Array.from({ length: 18 }, (_, at) => [`P${at}`, ['1', ...ways.slice(0, at)].join('-')]),
+    });
+    const wires = Object.fromEntries(
+      ['1', ...ways].map((lug) => [lug, lug === '1' ? 'mains' : `load${lug}.1`]),
+    );
+    return [
+      ...deeds,
+      ...machineDeeds(newId, deeds[0], {
+        supplies: { mains: { kind: 'L' }, back: { kind: 'N', volts: null } },
+        loads: Object.fromEntries(ways.map((lug) => [`load${lug}`, { watts: 60 }])),
+        wires,
+        ties: Object.fromEntries(ways.map((lug) => [`load${lug}.2`, 'back'])),
+      }),
+    ];
+  });
+  await page.goto(address.replace(/map$/, 'refit/check'));
+  await page.getByRole('progressbar', { name: 'How far the calculation is' }).waitFor();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('The check isn’t worked out, so it can’t pass.')).toBeVisible();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText(/^\d+ readings/)).toBeVisible({ timeout: 60_000 });
+});

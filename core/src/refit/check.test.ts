@@ -13,6 +13,7 @@ import {
   type Bench,
   type Mistake,
 } from './index.js';
+import { anyBench } from '../testing/benches.js';
 import { fewSeeds } from '../testing/runs.js';
 
 /** A switch put back: lugs, what joins by position, the lug of each wire, junctions. */
@@ -27,24 +28,6 @@ function bench(lugs: number, positions: string[], at: number[], jumpers: [number
     ),
   );
   return { ...{ lugs, at, jumpers, nets }, strays: [] };
-}
-
-/** A switch of 3 to 8 lugs with 2 to 5 positions, wires on most lugs and at times two on one, perhaps a junction. */
-function anyBench(seed: number): Bench {
-  const random = seededRandom(seed);
-  const upTo = (most: number) => Math.floor(random() * most);
-  const lugs = 3 + upTo(6);
-  const nets = Array.from({ length: 2 + upTo(4) }, () =>
-    partitionFromGroups(
-      lugs,
-      Array.from({ length: upTo(3) }, () => [upTo(lugs), upTo(lugs)]),
-    ),
-  );
-  const at = Array.from({ length: lugs }, (_, lug) => lug).filter(() => random() < 0.8);
-  if (random() < 0.3) at.push(upTo(lugs));
-  const jumpers: [number, number][] = random() < 0.4 ? [[0, lugs - 1]] : [];
-  const strays: [number, number][] = random() < 0.2 ? [[1, 2]] : [];
-  return { lugs, at, jumpers, strays, nets };
 }
 
 /** Whether any reading at all could show a mistake, by looking at every one. */

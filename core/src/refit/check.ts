@@ -1,6 +1,8 @@
 import { BitSet } from '../grid/index.js';
+import { chooseReadings, type HeardCheck } from './choose.js';
 import { coverOf } from './cover.js';
 import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
+import { Shows } from './shows.js';
 
 /** A reading of the check before power: two places, in a position, and what must be read. */
 export interface CheckReading {
@@ -28,53 +30,67 @@ interface Candidate extends CheckReading {
  * const bench = { lugs: 2, at: [0, 1], jumpers: [], strays: [], nets: [[0, 1], [0, 0]] };
  * checkOf(bench).readings.length // => 3
  */
-export function checkOf(bench: Bench): Check {
+export function checkOf(bench: Bench, heard?: HeardCheck): Check {
+  if (isLarge(bench)) {
+    const shows = new Shows(bench);
+    const { readings, atLeast, left } = chooseReadings(shows, heard);
+    const told = readings.map((one): CheckReading => ({ ...one, joins: shows.joins(one) === true }));
+    return { atLeast, cannot: shows.mistakes(left), readings: inOrder(told) };
+  }
+  return smallCheckOf(bench);
+}
+
+const inOrder = (readings: readonly CheckReading[]): CheckReading[] =>
+  readings.toSorted((one, other) => one.position - other.position || one.a - other.a || one.b - other.b);
+
+/** More places to measure at, over all positions, than this: every set of mistakes is not written out. */
+const MOST_PLACES = 600;
+
+const isLarge = (bench: Bench): boolean => nodesOf(bench) * bench.nets.length > MOST_PLACES;
+
+/** The same where all readings can be compared with one another. */
+function smallCheckOf(bench: Bench): Check {
   const mistakes = mistakesOf(bench);
-  const candidates = candidatesOf(bench, mistakes);
+  const candidates = candidatesOf(bench, new Shows(bench), mistakes.length);
   const shown = BitSet.of(mistakes.length);
   for (const { shows } of candidates) shown.addAll(shows);
   const rows = mistakes.flatMap((_, at) => (shown.has(at) ? [at] : []));
+  const whole = rows.length === mistakes.length;
   const columns = candidates.map(({ shows }) =>
-    BitSet.of(
-      rows.length,
-      rows.flatMap((mistake, row) => (shows.has(mistake) ? [row] : [])),
-    ),
+    whole
+      ? shows
+      : BitSet.of(
+          rows.length,
+          rows.flatMap((mistake, row) => (shows.has(mistake) ? [row] : [])),
+        ),
   );
   const { columns: chosen, atLeast } = coverOf(columns, rows.length);
   const known = new Set(rows);
   return {
     atLeast,
     cannot: mistakes.filter((_, at) => !known.has(at)),
-    readings: chosen
-      .map((at) => candidates[at] as Candidate)
-      .map(({ position, a, b, joins }) => ({ position, a, b, joins }))
-      .toSorted((one, other) => one.position - other.position || one.a - other.a || one.b - other.b),
+    readings: inOrder(
+      chosen
+        .map((at) => candidates[at] as Candidate)
+        .map(({ position, a, b, joins }) => ({ position, a, b, joins })),
+    ),
   };
 }
 
 /** Every reading that shows some mistake; of those that show the same ones, the first. */
-function candidatesOf(bench: Bench, mistakes: readonly Mistake[]): Candidate[] {
+function candidatesOf(bench: Bench, shows: Shows, many: number): Candidate[] {
   const found = new Map<string, Candidate>();
   const size = nodesOf(bench);
-  bench.nets.forEach((_, position) => {
-    const right = joinedWith(bench, position, null);
-    if (!right) return;
-    const wrong = mistakes.map((mistake) => joinedWith(bench, position, mistake));
+  for (let position = 0; position < bench.nets.length; position += 1)
     for (let a = 0; a < size; a += 1)
       for (let b = a + 1; b < size; b += 1) {
-        const joins = right[a] === right[b];
-        const shows = BitSet.of(mistakes.length);
-        let any = false;
-        wrong.forEach((nets, at) => {
-          if (!nets || (nets[a] === nets[b]) === joins) return;
-          shows.add(at);
-          any = true;
-        });
-        if (!any) continue;
-        const key = shows.key();
-        if (!found.has(key)) found.set(key, { position, a, b, joins, shows });
+        const joins = shows.joins({ position, a, b });
+        const places = joins === null ? [] : shows.places({ position, a, b });
+        if (joins === null || places.length === 0) continue;
+        const set = BitSet.of(many, places);
+        const key = set.key();
+        if (!found.has(key)) found.set(key, { position, a, b, joins, shows: set });
       }
-  });
   return [...found.values()];
 }
 

@@ -12,10 +12,11 @@ const isPlaces = (value: unknown, most: number): value is number[] =>
   value.length <= most &&
   value.every((place) => Number.isInteger(place) && place >= 0 && place < MOST_TERMINALS);
 
+const wrong = (path: string, hint: string): ApiError =>
+  told('invalid-requirement', { where: path || 'The requirement', hint }, path);
+
 /** What is wrong with a requirement that was sent: a partition for each position, the places that are needed, what is known. */
 export function requirementTrouble(body: unknown): ApiError | null {
-  const wrong = (path: string, hint: string): ApiError =>
-    told('invalid-requirement', { where: path || 'The requirement', hint }, path);
   if (typeof body !== 'object' || body === null)
     return wrong('', 'Send { pattern, terminals, known, free, also, never, rules, told, words, subject }.');
   const {
@@ -63,7 +64,15 @@ export function requirementTrouble(body: unknown): ApiError | null {
     return wrong('also', 'At most 12 of { pattern, free }, each with as many positions and terminals.');
   if (!isBits(known))
     return wrong('known', 'null, or for each pair of needed terminals the positions as bits.');
-  const places = terminals;
+  return askedTrouble({ never, rules, told: toldAtMost, words, subject }, terminals, rows.length);
+}
+
+/** What is wrong with what is asked beside the wiring: what must never meet, how far it is looked, what is told, of what switch. */
+function askedTrouble(
+  { never, rules, told: toldAtMost, words, subject }: Record<string, unknown>,
+  places: readonly number[],
+  positions: number,
+): ApiError | null {
   const pairsFit =
     Array.isArray(never) &&
     never.length <= 400 &&
@@ -76,7 +85,7 @@ export function requirementTrouble(body: unknown): ApiError | null {
     return wrong('told', `How many are told one by one: a whole number, 0 to ${MOST_TOLD}.`);
   if (typeof words !== 'string' || words.length > 120)
     return wrong('words', 'Beginnings of words, at most 120 characters; empty for all entries.');
-  return isSubject(subject, rows.length)
+  return isSubject(subject, positions)
     ? null
     : wrong(
         'subject',

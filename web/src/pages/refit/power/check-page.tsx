@@ -19,14 +19,15 @@ import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
 import { PowerRecords } from './power-records.js';
-import { useCheck } from './use-check.js';
+import { useCheck, type CheckAtWork } from './use-check.js';
 import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { CHECK_PAGE_TEXT } from '@which-way/words/screens/pages/refit/power/check-page';
 
 /** The fewest readings that would show any single mistake, then insulation and earth. */
 export function CheckPage() {
   const map = useJobState((state) => state.map);
-  const { refit, check } = useCheck(map);
+  const atWork = useCheck(map);
+  const { refit, check } = atWork;
   return (
     <main className="grid grow content-start gap-x-8 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-2">
       <section aria-label={CHECK_PAGE_TEXT.checkBeforePower} className="grid min-w-0 content-start gap-3">
@@ -45,7 +46,7 @@ export function CheckPage() {
             {CHECK_PAGE_TEXT.whatGoesBack}
           </Notice>
         ) : !check ? (
-          <p role="status">{CHECK_PAGE_TEXT.workingOutWhichReadingsIt}</p>
+          <AtWork {...atWork} />
         ) : check.readings.length === 0 ? (
           <Notice look="plain" title={CHECK_PAGE_TEXT.thereIsNothingThatA}>
             {CHECK_PAGE_TEXT.noWireGoesToA}
@@ -56,6 +57,30 @@ export function CheckPage() {
       </section>
       <PowerRecords refit={refit} />
     </main>
+  );
+}
+
+/** How far it is worked out, and Stop; or that it was stopped. */
+function AtWork({ done, again, stop }: Pick<CheckAtWork, 'done' | 'again' | 'stop'>) {
+  if (again)
+    return (
+      <Notice look="plain" title={CHECK_PAGE_TEXT.stopped}>
+        {CHECK_PAGE_TEXT.notWorkedOut} <PlainButton onClick={again}>{CHECK_PAGE_TEXT.workItOut}</PlainButton>
+      </Notice>
+    );
+  return (
+    <div className="flex flex-wrap items-center gap-3" role="status">
+      <span className="grow">
+        {CHECK_PAGE_TEXT.workingOutWhichReadingsIt}
+        <progress
+          className="mt-1 block h-2 w-full"
+          aria-label={CHECK_PAGE_TEXT.howFar}
+          max={1}
+          value={done > 0 ? done : undefined}
+        />
+      </span>
+      <PlainButton onClick={stop}>{CHECK_PAGE_TEXT.stop}</PlainButton>
+    </div>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { checkBench, refitOf, type Bench, type Check, type Refit } from '@which-way/core/refit';
-import { useMemo } from 'react';
+import { proxy } from 'comlink';
+import { useCallback, useMemo, useState } from 'react';
 import { Beside, type AskedOf } from '../../../parts/beside/beside.js';
 import { useBeside } from '../../../parts/beside/use-beside.js';
 import type { CheckDesk } from './check-desk.js';
@@ -10,10 +11,21 @@ const open = () =>
     open: () => new Worker(new URL('./check.worker.ts', import.meta.url), { type: 'module' }),
     standIn: async () => (await import('./check-desk.js')).checkDesk,
   });
-const ask = (desk: AskedOf<CheckDesk>, wanted: string) => desk.of(JSON.parse(wanted) as Bench);
 
-/** Works out beside the screen which readings would show any single mistake; null while it is at work, or where nothing goes back. */
-export function useCheck(map: SwitchMap): { refit: Refit | null; check: Check | null } {
+/** The check of what goes back, as far as it is worked out. */
+export interface CheckAtWork {
+  refit: Refit | null;
+  /** null while it is at work, where nothing goes back, and where it was stopped. */
+  check: Check | null;
+  /** How far it is, 0 to 1. */
+  done: number;
+  /** Set once somebody stopped it: begins it again. */
+  again: (() => void) | null;
+  stop: () => void;
+}
+
+/** Works out beside the screen which readings would show any single mistake. */
+export function useCheck(map: SwitchMap): CheckAtWork {
   const refit = useMemo(() => refitOf(map), [map]);
   // The same wires on the same lugs want the same check, whatever was ticked meanwhile.
   const wanted = useMemo(() => {
@@ -21,5 +33,17 @@ export function useCheck(map: SwitchMap): { refit: Refit | null; check: Check | 
     const { lugs, at, jumpers, strays, nets } = checkBench(refit);
     return JSON.stringify({ lugs, at, jumpers, strays, nets });
   }, [refit]);
-  return { refit, check: useBeside(open, wanted, ask).answer };
+  const [stopped, setStopped] = useState<string | null>(null);
+  const [done, setDone] = useState(0);
+  const ask = useCallback(
+    (desk: AskedOf<CheckDesk>, asked: string) => desk.of(JSON.parse(asked) as Bench, proxy(setDone)),
+    [],
+  );
+  const isStopped = wanted !== null && stopped === wanted;
+  const { answer } = useBeside(open, isStopped ? null : wanted, ask);
+  const stop = () => {
+    setStopped(wanted);
+    setDone(0);
+  };
+  return { refit, check: answer, done, again: isStopped ? () => setStopped(null) : null, stop };
 }
