@@ -1,6 +1,6 @@
 import { Bench } from '../at-the-bench.js';
-import { hold, keepEntry, mappedSwitch, seedJob } from '../seeded-job.js';
-import { expect, test } from '../served.js';
+import { hold, keepEntry, loadNamed, mappedSwitch, seedJob } from '../seeded-job.js';
+import { expect, ownServer, test } from '../served.js';
 
 test('a spring-return motor trigger that never closes: by what it should do, safety first, answered, chosen; and a near miss', async ({
   page,
@@ -75,4 +75,108 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
 
   await page.getByText(/^Ruled out: \d+$/).click();
   await expect(page.getByRole('list', { name: 'Ruled out' })).toContainText(/near: /);
+});
+
+test('an ammeter selector that shorts: one that breaks first is refused, with what opens; one that shorts too is not', async ({
+  page,
+  served,
+}) => {
+  const address = await seedJob(served, 'Ammeter selector', (newId) => {
+    const deeds = mappedSwitch(newId, {
+      labels: 'C 1 2 3',
+      positions: [['R', 'C-1'], ['S', 'C-2'], ['T', 'C-3']], // prettier-ignore
+    });
+    const [described] = deeds;
+    if (described?.kind !== 'restructured' || described.change.change !== 'described')
+      throw new Error('no switch');
+    const { terminals, settings } = described.change;
+    const [throws, between] = [terminals.slice(1, 3), settings.slice(0, 2)].map((some) =>
+      some.map(({ id }) => id),
+    );
+    return [
+      ...deeds,
+      loadNamed(newId, {
+        name: 'Transformer',
+        kind: 'signal',
+        make: 'current-transformer',
+        amps: 1,
+        volts: 1,
+      }),
+      {
+        kind: 'passing-probed',
+        passing: { throws, settings: between, way: 'up', passes: 5, seen: true } as never,
+      },
+    ];
+  });
+  const way = { terminals: ['a', 'b', 'c', 'd'] };
+  const positions = [hold('1', ['a', 'b']), hold('2', ['a', 'c']), hold('3', ['a', 'd'])];
+  const stated = (makesBeforeBreaks: boolean) => ({
+    ...way,
+    positions,
+    facts: { makesBeforeBreaks, minimum: { volts: 0.1, milliamps: 1 } },
+  });
+  await keepEntry(served, 11, 'Selector that breaks first', stated(false));
+  await keepEntry(served, 12, 'Selector that shorts', stated(true));
+  await page.goto(address.replace(/map$/, 'match'));
+  await page.getByRole('button', { name: /^Filters/ }).click();
+  const find = page.getByRole('searchbox', { name: 'Filter by name' });
+  await find.fill('Selector that breaks');
+  await page.getByRole('heading', { level: 2, name: 'Selector that breaks first' }).waitFor();
+  await expect(
+    page
+      .getByRole('region', { name: /Safety differences/ })
+      .getByText('The old one makes before it breaks. This one breaks first: a gap between positions.'),
+  ).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Choose this one' })).toBeDisabled();
+  await find.fill('Selector that shorts');
+  await page.getByRole('heading', { level: 2, name: 'Selector that shorts' }).waitFor();
+  await expect(page.getByRole('region', { name: /Safety differences/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Choose this one' })).toBeEnabled();
+});
+
+test('ten thousand parts: those that do come in while it is looked on, each told once', async ({
+  browser,
+}) => {
+  await ownServer(async (served) => {
+    const parts = Array.from({ length: 10_000 }, (_, at) => {
+      const terminals = Array.from({ length: 3 + (at % 6) }, (_lug, lug) => String(lug + 1));
+      return {
+        ...{
+          id: crypto.randomUUID(),
+          kind: 'part',
+          name: `Part ${at}`,
+          maker: null,
+          family: '',
+          form: 'rotary',
+        },
+        ...{ terminals, note: null },
+        positions: [
+          { name: '1', rests: 'maintained', joined: [['1', '2']] },
+          { name: '2', rests: 'maintained', joined: at % 3 === 0 ? [['1', '3']] : [] },
+        ],
+      };
+    });
+    const file = { format: 'which-way', version: 2, jobs: [], library: parts };
+    const taken = await fetch(`${served.base}/api/import`, {
+      ...{ method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(file) },
+    });
+    expect(taken.status).toBe(200);
+    const address = await seedJob(
+      served,
+      'Changeover',
+      (newId) =>
+      mappedSwitch(newId, { labels: 'A B C', positions: [['UP', 'A-B'], ['DOWN', 'A-C']] }), // prettier-ignore
+    );
+    const page = await (await browser.newContext({ baseURL: served.base })).newPage();
+    const answered = page.waitForResponse((response) => response.url().endsWith('/api/library/match'));
+    await page.goto(address.replace(/map$/, 'match'));
+    await expect(page.getByText(/^3334 possible of 10000/)).toBeVisible();
+    const lines = (await (await answered).text()).trim().split('\n');
+    expect(lines.length).toBeGreaterThan(1);
+    const told = lines.flatMap((line) =>
+      (JSON.parse(line) as { fresh: { known: { id: string } }[] }).fresh.map(({ known }) => known.id),
+    );
+    expect(new Set(told).size).toBe(told.length);
+    expect(told.length).toBeLessThan(200);
+  });
 });
