@@ -30,6 +30,9 @@ export type FunctionCheck = {
   | { kind: 'own'; line: FunctionLine }
 );
 
+/** Whether a line is answered by itself alone, never together with others: stop, brake and release. */
+export const isOneByOne = ({ kind }: FunctionCheck): boolean => kind === 'stops' || kind === 'release';
+
 /** What each load must do in each setting with what goes back, in setting order; null while no wire leads to a load. */
 function musts(map: SwitchMap): { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[] | null {
   const machine = machineOfSwitch(map);

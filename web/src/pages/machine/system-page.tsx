@@ -64,8 +64,8 @@ export function SystemPage() {
     </>
   );
   return (
-    <main className="grid w-full grow content-start gap-5 px-4 py-3 sm:px-6">
-      <div className="flex items-start justify-between gap-3">
+    <main data-fits className="flex w-full grow flex-col lg:min-h-[24rem] lg:basis-0">
+      <div className="flex shrink-0 items-start justify-between gap-3 px-4 py-3 sm:px-6">
         <h1 className="text-title font-bold first-letter:uppercase" aria-live="polite">
           {empty ? SYSTEM_PAGE_TEXT.whichSwitchesWorkTogether : <Headline view={view} names={names} />}
         </h1>
@@ -73,31 +73,33 @@ export function SystemPage() {
           <UndoButtons acts={ACTS_OF.system} />
         </div>
       </div>
-      {empty && <p className="max-w-3xl text-quiet">{SYSTEM_PAGE_TEXT.twoOnTheStairsA}</p>}
-      <ul
-        aria-label={SYSTEM_PAGE_TEXT.switchesAndDevices}
-        className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3"
-      >
-        {machine.handles.map((handle, at) => (
-          <Handle
-            key={handleKey(handle)}
-            {...{ handle, at, names }}
-            setting={standing[at]}
-            {...{ members, turn }}
-          />
-        ))}
-      </ul>
-      {isOpen && setUp}
-      {machine.circuit.loads.length > 0 ? (
-        <Does {...{ view, names, members, facts, still }} onFacts={setFacts} onStill={setStill} />
-      ) : (
-        !empty && (
-          <Notice look="plain" title={SYSTEM_PAGE_TEXT.itIsNotKnownYet}>
-            {SYSTEM_PAGE_TEXT.sayInEachJobAt}
-          </Notice>
-        )
-      )}
-      {!isOpen && setUp}
+      <div className="grid grow content-start gap-5 px-4 pb-3 sm:px-6 lg:basis-0 lg:overflow-y-auto">
+        {empty && <p className="max-w-3xl text-quiet">{SYSTEM_PAGE_TEXT.twoOnTheStairsA}</p>}
+        <ul
+          aria-label={SYSTEM_PAGE_TEXT.switchesAndDevices}
+          className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3"
+        >
+          {machine.handles.map((handle, at) => (
+            <Handle
+              key={handleKey(handle)}
+              {...{ handle, at, names }}
+              setting={standing[at]}
+              {...{ members, turn }}
+            />
+          ))}
+        </ul>
+        {isOpen && setUp}
+        {machine.circuit.loads.length > 0 ? (
+          <Does {...{ view, names, members, facts, still }} onFacts={setFacts} onStill={setStill} />
+        ) : (
+          !empty && (
+            <Notice look="plain" title={SYSTEM_PAGE_TEXT.itIsNotKnownYet}>
+              {SYSTEM_PAGE_TEXT.sayInEachJobAt}
+            </Notice>
+          )
+        )}
+        {!isOpen && setUp}
+      </div>
     </main>
   );
 }

@@ -37,8 +37,11 @@ export function TablePage() {
     );
   }
   return (
-    <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-3 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
-      <section aria-label={TABLE_PAGE_TEXT.table} className="min-w-0">
+    <main
+      data-fits
+      className="grid grow content-start gap-x-8 gap-y-4 px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-[minmax(28rem,5fr)_6fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
+      <section aria-label={TABLE_PAGE_TEXT.table} className="min-w-0 py-3 lg:overflow-y-auto">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
           <TakeAway />
@@ -52,7 +55,10 @@ export function TablePage() {
           </p>
         )}
       </section>
-      <section aria-label={TABLE_PAGE_TEXT.pictures} className="flex min-w-0 flex-col gap-2">
+      <section
+        aria-label={TABLE_PAGE_TEXT.pictures}
+        className="flex min-w-0 flex-col gap-2 py-3 lg:overflow-y-auto"
+      >
         <Pictures map={map} table={table} onPick={setInspected} />
         <OddPanel />
         <ul className="grid gap-1" aria-label={TABLE_PAGE_TEXT.inWords}>

@@ -51,10 +51,13 @@ export function TransferPage() {
   useWakeLock(next !== undefined);
   useHeard(next, card.left);
   return (
-    <main className="grid grow content-start gap-x-8 gap-y-4 px-4 py-3 sm:px-6 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+    <main
+      data-fits
+      className="grid grow content-start gap-x-8 gap-y-4 px-4 sm:px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
       <section
         aria-label={TRANSFER_PAGE_TEXT.whatToDoNext}
-        className="no-print grid min-w-0 content-start gap-3"
+        className="no-print grid min-w-0 content-start gap-3 pt-3 lg:overflow-y-auto lg:pb-3"
       >
         <h1 className="sr-only">{TRANSFER_PAGE_TEXT.wiresBack}</h1>
         <Choice
@@ -91,7 +94,7 @@ export function TransferPage() {
         )}
         {next && card.refit && <LinePicture map={map} refit={card.refit} line={next} />}
       </section>
-      <div className="grid min-w-0 content-start gap-4">
+      <div className="grid min-w-0 content-start gap-4 pb-3 lg:overflow-y-auto lg:pt-3">
         {!window.isSecureContext && <p className="text-quiet">{TRANSFER_PAGE_TEXT.leaveThisPageOpenOver}</p>}
         {real && <BareEnds quietOnceSaid />}
         {card.uncapped > 0 && (

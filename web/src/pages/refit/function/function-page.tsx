@@ -1,17 +1,21 @@
-import { FUNCTION_RESULTS, recordsOf } from '@which-way/core/log';
-import { REASON_LETTERS, REMARK_LETTERS } from '@which-way/core/schema';
-import { functionChecks, type FunctionCheck } from '@which-way/core/refit';
-import type { StepId } from '@which-way/core/switch';
-import { functionWords, RESULT_WORDS } from '@which-way/words/refit';
-import { useMemo, useState } from 'react';
-import { useJobState, useSession } from '../../../job/job-context.js';
-import { newId } from '../../../job/new-id.js';
-import { DoesInstead } from './does-instead.js';
-import { FailedFunction } from './failed-function.js';
+import { recordsOf } from '@which-way/core/log';
+import { functionChecks, isOneByOne, type FunctionCheck } from '@which-way/core/refit';
+import { functionWords } from '@which-way/words/refit';
+import { FUNCTION_PAGE_TEXT } from '@which-way/words/screens/pages/refit/function/function-page';
+import { useMemo } from 'react';
 import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
-import { FUNCTION_PAGE_TEXT } from '@which-way/words/screens/pages/refit/function/function-page';
-import { TextInput } from '../../../controls/fields/text-input.js';
+import { useJobState, useSession } from '../../../job/job-context.js';
+import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
+import { FailedFunction } from './failed-function.js';
+import { FunctionLine, triedAs, type WordedCheck } from './function-line.js';
+import { MustField } from './must-field.js';
+
+const isOpen = ({ tried, kind }: FunctionCheck): boolean => !tried && kind !== 'unsaid';
+
+/** The position that a line is tried in, if it is of one and may be answered together with others. */
+const settingOf = (check: FunctionCheck): string | null =>
+  check.kind === 'load' || check.kind === 'unsaid' ? check.setting : null;
 
 /** What every load must do from every setting, ticked under power. */
 export function FunctionPage() {
@@ -19,179 +23,99 @@ export function FunctionPage() {
   const session = useSession();
   const checks = useMemo(() => functionChecks(map), [map]);
   const loads = recordsOf(map.log, 'load-named');
-  const open = checks.filter(({ tried, kind }) => !tried && kind !== 'unsaid');
+  const worded = checks.map((check): WordedCheck => ({ check, words: functionWords(check, map, loads) }));
+  const next = checks.find(isOpen) ?? null;
   const fails = checks.filter(({ tried }) => tried?.result === 'fails');
+  const say = (result: 'as-it-should' | 'fails') =>
+    next && session.emit({ kind: 'function-tried', tried: [triedAs(next, result)] });
+  useAnswerKeys({
+    ...(next && { yes: () => say('as-it-should'), no: () => say('fails') }),
+    undo: () => session.undo(new Set(['function-tried'])),
+  });
+  const alone = worded.filter(({ check }) => isOneByOne(check));
+  const settings = [...new Set(checks.flatMap((check) => settingOf(check) ?? []))];
+  const others = worded.filter(({ check }) => !isOneByOne(check) && settingOf(check) === null);
+  const line = (one: WordedCheck, bare = false) => (
+    <FunctionLine key={one.check.key} {...one} isNext={one.check === next} bare={bare} />
+  );
   return (
-    <main className="mx-auto grid w-full max-w-5xl grow content-start gap-4 p-4 sm:p-6">
-      <h1 className="text-title font-bold">{FUNCTION_PAGE_TEXT.functionTestEverySettingEvery}</h1>
-      <Notice look="plain" title={FUNCTION_PAGE_TEXT.stopAndBrakeFirstThen}>
+    <main data-fits className="flex grow flex-col px-4 py-3 sm:px-6 lg:min-h-[24rem] lg:basis-0">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-title font-bold">{FUNCTION_PAGE_TEXT.functionTestEverySettingEvery}</h1>
+        <p role="status" className="font-semibold">
+          {FUNCTION_PAGE_TEXT.tried(checks.filter(({ tried }) => tried).length, checks.length)}
+        </p>
+      </div>
+      <p className="mb-2 max-w-4xl">
+        <strong>{FUNCTION_PAGE_TEXT.stopAndBrakeFirstThen}</strong>{' '}
         {FUNCTION_PAGE_TEXT.behindAResidualCurrentDevice}
-      </Notice>
-      <ul aria-label={FUNCTION_PAGE_TEXT.whatIsTried} className="border-t-2 border-line">
-        {checks.map((check) => (
-          <Line key={check.key} check={check} words={functionWords(check, map, loads)} />
-        ))}
-      </ul>
-      {checks.some(({ tried }) => tried) && open.length > 0 && (
-        <PlainButton
-          className="justify-self-start"
-          onClick={() =>
-            session.emit({
-              kind: 'function-tried',
-              tried: open.map(({ key }) => ({ line: key, result: 'as-it-should', live: '', why: '' })),
-            })
-          }
-        >
-          {FUNCTION_PAGE_TEXT.allElseWasTriedAnd}
-        </PlainButton>
-      )}
-      {fails.length > 0 && <FailedFunction map={map} fails={fails} />}
-      <OwnLine />
+      </p>
+      <div
+        className="grid content-start gap-x-10 gap-y-4 lg:min-h-0 lg:grow lg:basis-0 lg:overflow-y-auto"
+        tabIndex={0}
+        role="region"
+        aria-label={FUNCTION_PAGE_TEXT.whatIsTried}
+      >
+        {fails.length > 0 && <FailedFunction map={map} fails={fails} />}
+        {alone.length > 0 && (
+          <section aria-label={FUNCTION_PAGE_TEXT.oneByOne}>
+            <h2 className="border-b-2 border-line font-bold">{FUNCTION_PAGE_TEXT.oneByOne}</h2>
+            <div className="grid gap-x-10 xl:grid-cols-2">{alone.map((one) => line(one))}</div>
+          </section>
+        )}
+        <section aria-label={FUNCTION_PAGE_TEXT.position}>
+          <h2 className="border-b-2 border-line font-bold">{FUNCTION_PAGE_TEXT.position}</h2>
+          <ul>
+            {settings.map((setting) => (
+              <SettingRow
+                key={setting}
+                lines={worded.filter(({ check }) => !isOneByOne(check) && settingOf(check) === setting)}
+                line={line}
+              />
+            ))}
+          </ul>
+        </section>
+        <section aria-label={FUNCTION_PAGE_TEXT.atTheEnd}>
+          <h2 className="border-b-2 border-line font-bold">{FUNCTION_PAGE_TEXT.atTheEnd}</h2>
+          <div className="grid gap-x-10 xl:grid-cols-2">{others.map((one) => line(one))}</div>
+          <h3 className="mt-2 font-bold">{FUNCTION_PAGE_TEXT.somethingElseToTryIn}</h3>
+          <MustField setting={null} load={null} label={FUNCTION_PAGE_TEXT.whatElseMustItDo} />
+        </section>
+      </div>
     </main>
   );
 }
 
-function Line({ check, words }: { check: FunctionCheck; words: { where: string; must: string } }) {
+interface SettingRowProps {
+  lines: readonly WordedCheck[];
+  line: (one: WordedCheck, bare: boolean) => React.ReactNode;
+}
+
+/** One position with all its loads; what is left of it may be answered at once. */
+function SettingRow({ lines, line }: SettingRowProps) {
   const session = useSession();
-  const { tried } = check;
-  const [live, setLive] = useState(false);
-  const say = (result: (typeof FUNCTION_RESULTS)[number] | null) =>
-    session.emit({
-      kind: 'function-tried',
-      tried: [{ line: check.key, result, live: tried?.live ?? '', why: tried?.why ?? '' }],
-    });
-  if (check.kind === 'unsaid')
-    return (
-      <li className="grid gap-1 border-b border-line py-2">
-        <p>
-          <strong className="font-mono">{words.where}</strong> {words.must}
-        </p>
-        <MustField setting={check.setting} load={check.load} label={`${words.where}, ${words.must}`} />
-      </li>
-    );
+  const open = lines.filter(({ check }) => isOpen(check));
+  const where = lines[0]?.words.where ?? '';
   return (
-    <li
-      className={`grid gap-1 border-b border-line py-2 ${tried?.result === 'fails' ? 'border-l-8 border-l-brick pl-2' : ''}`}
-    >
-      <div
-        role="group"
-        aria-label={`${words.where}: ${words.must}`}
-        className="flex flex-wrap items-center gap-2"
-      >
-        <span className="min-w-60 flex-1">
-          <strong className="font-mono">{words.where}</strong> {words.must}
-        </span>
-        {FUNCTION_RESULTS.map((result) => (
-          <PlainButton
-            key={result}
-            look={(tried?.result ?? 'not-tried') === result ? 'strong' : 'plain'}
-            aria-pressed={(tried?.result ?? 'not-tried') === result}
-            onClick={() => say(result === 'not-tried' ? null : result)}
-          >
-            {RESULT_WORDS[result]}
-          </PlainButton>
-        ))}
-        <PlainButton look="quiet" aria-expanded={live} onClick={() => setLive(!live)}>
-          {FUNCTION_PAGE_TEXT.liveReading}
+    <li className="grid items-center gap-x-4 border-b border-line py-1 sm:grid-cols-[6rem_1fr_auto]">
+      <strong className="font-mono">{where}</strong>
+      <div className="flex flex-wrap gap-x-8">{lines.map((one) => line(one, true))}</div>
+      {open.length > 1 && (
+        <PlainButton
+          look="quiet"
+          aria-label={FUNCTION_PAGE_TEXT.restOf(where)}
+          onClick={() =>
+            session.emit({
+              kind: 'function-tried',
+              tried: open.map(({ check }) => triedAs(check, 'as-it-should')),
+            })
+          }
+        >
+          {open.length === lines.length
+            ? FUNCTION_PAGE_TEXT.allAsItShould
+            : FUNCTION_PAGE_TEXT.restAsItShould}
         </PlainButton>
-      </div>
-      {check.kind === 'load' && tried?.result === 'fails' && <DoesInstead check={check} tried={tried} />}
-      {tried?.live && (
-        <p className="text-quiet">
-          {FUNCTION_PAGE_TEXT.live}
-          {tried.live}. {tried.why}
-        </p>
       )}
-      {live && <LiveForm check={check} onDone={() => setLive(false)} />}
     </li>
-  );
-}
-
-/** A live reading beside what is expected: a record, with its reason and who is competent. */
-function LiveForm({ check, onDone }: { check: FunctionCheck; onDone: () => void }) {
-  const session = useSession();
-  const [shown, setShown] = useState(check.tried?.live ?? '');
-  const [why, setWhy] = useState(check.tried?.why ?? '');
-  return (
-    <form
-      className="flex flex-wrap items-center gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (shown.trim() === '' || why.trim() === '') return;
-        session.emit({
-          kind: 'function-tried',
-          tried: [
-            { line: check.key, result: 'not-tried', ...check.tried, live: shown.trim(), why: why.trim() },
-          ],
-        });
-        onDone();
-      }}
-    >
-      <TextInput
-        aria-label={FUNCTION_PAGE_TEXT.whatTheInstrumentShowed}
-        placeholder={FUNCTION_PAGE_TEXT.vAcrossTheHeater}
-        value={shown}
-        maxLength={REMARK_LETTERS}
-        onChange={({ target }) => setShown(target.value)}
-        className="grow"
-      />
-      <TextInput
-        aria-label={FUNCTION_PAGE_TEXT.whyLiveAndWhoIs}
-        placeholder={FUNCTION_PAGE_TEXT.whyLiveAndWhoIs2}
-        value={why}
-        maxLength={REASON_LETTERS}
-        onChange={({ target }) => setWhy(target.value)}
-        className="grow"
-      />
-      <PlainButton type="submit" disabled={shown.trim() === '' || why.trim() === ''}>
-        {FUNCTION_PAGE_TEXT.keepTheRecord}
-      </PlainButton>
-    </form>
-  );
-}
-
-interface MustFieldProps {
-  setting: Extract<FunctionCheck, { kind: 'unsaid' }>['setting'] | null;
-  load: Extract<FunctionCheck, { kind: 'unsaid' }>['load'] | null;
-  label: string;
-}
-
-function MustField({ setting, load, label }: MustFieldProps) {
-  const session = useSession();
-  const [must, setMust] = useState('');
-  return (
-    <form
-      className="flex flex-wrap items-center gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (must.trim() === '') return;
-        session.emit({
-          kind: 'function-asked',
-          line: { id: newId<StepId>(), setting, load, must: must.trim(), removed: false },
-        });
-        setMust('');
-      }}
-    >
-      <TextInput
-        aria-label={label}
-        placeholder={FUNCTION_PAGE_TEXT.whatItMustDo}
-        value={must}
-        maxLength={REMARK_LETTERS}
-        onChange={({ target }) => setMust(target.value)}
-        className="grow"
-      />
-      <PlainButton type="submit" disabled={must.trim() === ''}>
-        {FUNCTION_PAGE_TEXT.askForIt}
-      </PlainButton>
-    </form>
-  );
-}
-
-function OwnLine() {
-  return (
-    <section aria-label={FUNCTION_PAGE_TEXT.oneMore}>
-      <h2 className="font-bold">{FUNCTION_PAGE_TEXT.somethingElseToTryIn}</h2>
-      <MustField setting={null} load={null} label={FUNCTION_PAGE_TEXT.whatElseMustItDo} />
-    </section>
   );
 }

@@ -29,9 +29,15 @@ export function CheckPage() {
   const atWork = useCheck(map);
   const { refit, check } = atWork;
   return (
-    <main className="grid grow content-start gap-x-8 gap-y-5 px-4 py-3 sm:px-6 lg:grid-cols-2">
-      <section aria-label={CHECK_PAGE_TEXT.checkBeforePower} className="grid min-w-0 content-start gap-3">
-        <h1 className="text-title font-bold">
+    <main
+      data-fits
+      className="grid grow content-start gap-x-6 gap-y-5 px-4 sm:px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-2 lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    >
+      <section
+        aria-label={CHECK_PAGE_TEXT.checkBeforePower}
+        className="grid min-w-0 content-start gap-3 py-3 lg:overflow-y-auto"
+      >
+        <h1 className="text-large font-bold">
           {refit && isBlind(refit)
             ? CHECK_PAGE_TEXT.beforePowerNotAllShows
             : CHECK_PAGE_TEXT.beforePowerAnySingleMistake}
@@ -133,6 +139,11 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
   }, [speech, where, words]);
   return (
     <>
+      {next && !likely && (
+        <p role="status" className="text-title leading-tight font-bold">
+          {CHECK_PAGE_TEXT.readSoFar(done.length, done.length + left.length)}
+        </p>
+      )}
       <p className="text-quiet">
         {CHECK_PAGE_TEXT.readings(check.readings.length)}
         {check.atLeast < check.readings.length

@@ -1,5 +1,5 @@
 import { supplyOf } from '@which-way/core/safety';
-import type { SupplyKind } from '@which-way/core/log';
+import type { BeforePower, SupplyKind } from '@which-way/core/log';
 import { METER_NAME_LETTERS, PERSON_LETTERS } from '@which-way/core/schema';
 import { isWithin, wantedBeforePower, type Refit, type WantedRecord } from '@which-way/core/refit';
 import { beforePowerWords, recordLimitWords } from '@which-way/words/refit';
@@ -22,9 +22,21 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
   const [instrument, setInstrument] = useState('');
   const supply = supplyOf(map.log);
   const wanted = wantedBeforePower(map, refit, supply);
+  const kinds = [...new Set(wanted.map(({ what }) => what))];
+  const measured = wanted.filter(({ record }) => record && record.ohms !== null);
   return (
-    <section aria-label={POWER_RECORDS_TEXT.insulationAndEarth} className="grid min-w-0 content-start gap-3">
-      <h2 className="text-large font-bold">{POWER_RECORDS_TEXT.insulationAndEarth}</h2>
+    <section
+      aria-label={POWER_RECORDS_TEXT.insulationAndEarth}
+      className="grid min-w-0 content-start gap-3 border-line py-3 lg:overflow-y-auto lg:border-l-2 lg:pl-6"
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-large font-bold">{POWER_RECORDS_TEXT.insulationAndEarth}</h2>
+        {wanted.length > 0 && (
+          <p role="status" className="font-semibold">
+            {POWER_RECORDS_TEXT.measured(measured.length, wanted.length)}
+          </p>
+        )}
+      </div>
       <Notice look="plain" title={POWER_RECORDS_TEXT.yourOwnLimitsAndLocal}>
         {POWER_RECORDS_TEXT.onlyThoseWhoMayDo}
       </Notice>
@@ -51,17 +63,15 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
               onType={(typed) => givenOnce.setState({ who: typed })}
             />
           </div>
-          <ul className="border-t-2 border-line">
-            {wanted.map((one) => (
-              <RecordLine
-                key={`${one.what} ${one.setting ?? one.position} ${one.record?.ohms ?? ''}`}
-                wanted={one}
-                supply={supply}
-                by={who.trim()}
-                instrument={instrument.trim()}
-              />
-            ))}
-          </ul>
+          {kinds.map((what) => (
+            <KindOfRecord
+              key={what}
+              {...{ what, supply }}
+              wanted={wanted.filter((one) => one.what === what)}
+              by={who.trim()}
+              instrument={instrument.trim()}
+            />
+          ))}
           <p className="text-quiet">{POWER_RECORDS_TEXT.firstPowerThroughAResidual}</p>
         </>
       )}
@@ -69,20 +79,53 @@ export function PowerRecords({ refit }: { refit: Refit | null }) {
   );
 }
 
-interface RecordLineProps {
-  wanted: WantedRecord;
+interface KindOfRecordProps {
+  what: BeforePower;
   supply: SupplyKind;
+  wanted: readonly WantedRecord[];
   by: string;
   instrument: string;
 }
 
-function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
+/** A kind of measurement: how it is measured, once, and a line for each position. */
+function KindOfRecord({ what, supply, wanted, by, instrument }: KindOfRecordProps) {
+  const { name, how } = beforePowerWords(what, supply);
+  // Measured once, in whatever position: its name stands before its fields.
+  const isOne = wanted.length === 1 && wanted[0]?.position === '';
+  const lines = (
+    <ul>
+      {wanted.map((one) => (
+        <RecordLine
+          key={`${one.setting ?? one.position} ${one.record?.ohms ?? ''}`}
+          wanted={one}
+          {...{ name, by, instrument }}
+        />
+      ))}
+    </ul>
+  );
+  return (
+    <section aria-label={name} className="border-t-2 border-line pt-2">
+      {!isOne && <h3 className="font-semibold">{name}</h3>}
+      {isOne && lines}
+      <p className="text-small text-quiet">{how}</p>
+      {!isOne && lines}
+    </section>
+  );
+}
+
+interface RecordLineProps {
+  wanted: WantedRecord;
+  name: string;
+  by: string;
+  instrument: string;
+}
+
+function RecordLine({ wanted, name, by, instrument }: RecordLineProps) {
   const session = useSession();
   const { what, position, record } = wanted;
   const [typed, setTyped] = useState('');
   const [limit, setLimit] = useState('');
   const [trouble, setTrouble] = useState('');
-  const { name, how } = beforePowerWords(what, supply);
   const label = [name, position].filter(Boolean).join(', ');
   const take = () => {
     const [shown, own] = [readOhms(typed), readOhms(limit)];
@@ -105,9 +148,11 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
   };
   const within = record && isWithin(wanted, record);
   return (
-    <li className="grid gap-1 border-b border-line py-2">
+    <li className="grid gap-1 py-1">
       <div className="flex flex-wrap items-center gap-2">
-        <span className="min-w-40 grow font-semibold">{label}</span>
+        <span className={`min-w-20 grow font-semibold ${position === '' ? '' : 'font-mono'}`}>
+          {position || name}
+        </span>
         {record && record.ohms !== null ? (
           <>
             <span className={within === false ? 'font-bold text-brick' : 'font-bold'}>
@@ -154,7 +199,6 @@ function RecordLine({ wanted, supply, by, instrument }: RecordLineProps) {
           </form>
         )}
       </div>
-      <p className="text-small text-quiet">{how}</p>
       {trouble && (
         <p role="alert" className="text-brick">
           {trouble}

@@ -5,7 +5,13 @@ export const FUNCTION_PAGE_TEXT = {
   behindAResidualCurrentDevice:
     'Behind a residual-current device and a current limit. The stop must stop it from every setting before anything else is tried.',
   whatIsTried: 'What is tried',
-  allElseWasTriedAnd: 'Everything else was tried and works',
+  tried: (tried: number, all: number) => `${tried} of ${all} tried`,
+  oneByOne: 'Stop, brake and release, one by one',
+  position: 'In each position',
+  atTheEnd: 'Then',
+  restAsItShould: 'The rest as it should',
+  allAsItShould: 'All as it should',
+  restOf: (position: string) => `The rest as it should: ${position}`,
   liveReading: 'Live reading',
   live: 'Live: ',
   whatTheInstrumentShowed: 'What the instrument showed',
@@ -15,7 +21,6 @@ export const FUNCTION_PAGE_TEXT = {
   keepTheRecord: 'Keep the record',
   whatItMustDo: 'what it must do',
   askForIt: 'Add test',
-  oneMore: 'One more',
   somethingElseToTryIn: 'Something else to try, in your words',
   whatElseMustItDo: 'What else must it do?',
 };

@@ -22,6 +22,8 @@ export const CHECK_PAGE_TEXT = {
   workingOutWhichReadingsIt: 'Calculating which readings it takes…',
   thereIsNothingThatA: 'There is nothing that a reading could show.',
   noWireGoesToA: 'No wire goes to a terminal of which it is known what it joins.',
+  readSoFar: (read: number, all: number) =>
+    read === 0 ? `None of ${all} read yet` : `${read} of ${all} read, all right so far`,
   readings: (count: number) => plural(count, 'reading'),
   atLeastItMustBe: (atLeast: string | number) => ` (at least ${atLeast} it must be)`,
   andFewerWouldNotDo: ', the minimum possible',

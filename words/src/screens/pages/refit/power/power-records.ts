@@ -1,6 +1,7 @@
 /** What power records says. */
 export const POWER_RECORDS_TEXT = {
   insulationAndEarth: 'Insulation and earth',
+  measured: (done: number, all: number) => `${done} of ${all} measured`,
   yourOwnLimitsAndLocal: 'Your own limits and local rules come first.',
   onlyThoseWhoMayDo: 'Only for people permitted to do this locally. A record, not proof of safety.',
   whatIsMeasuredHangsOn:
