@@ -7,6 +7,8 @@ interface ChoiceProps<Value extends string> {
   onChoose: (value: Value) => void;
   /** The label is shown beside, not only said. */
   shown?: boolean;
+  /** One control of several parts, as in a line of a list. */
+  joined?: boolean;
 }
 
 /** One of a few, all in sight. */
@@ -16,6 +18,7 @@ export function Choice<Value extends string>({
   options,
   onChoose,
   shown = false,
+  joined = false,
 }: ChoiceProps<Value>) {
   return (
     <div>
@@ -28,13 +31,21 @@ export function Choice<Value extends string>({
           const option = options.find((one) => one.value === chosen);
           if (option) onChoose(option.value);
         }}
-        className="flex flex-wrap gap-1"
+        className={
+          joined
+            ? 'inline-flex divide-x-2 divide-line rounded-part border-2 border-line'
+            : 'flex flex-wrap gap-1'
+        }
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            className="min-h-12 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
+            className={`min-h-12 bg-sheet px-3 font-semibold data-[state=on]:bg-ink data-[state=on]:text-sheet ${
+              joined
+                ? 'hover:underline'
+                : 'rounded-part border-2 border-line hover:border-ink data-[state=on]:border-ink'
+            }`}
           >
             {option.text}
           </ToggleGroup.Item>

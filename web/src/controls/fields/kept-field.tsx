@@ -15,6 +15,8 @@ interface KeptFieldProps {
   maxLength: number;
   mono?: boolean;
   unit?: string | null;
+  /** The label stands before the field, the hint in it: a line of a list. */
+  inLine?: boolean;
   onKeep: (text: string) => void;
 }
 
@@ -27,6 +29,7 @@ export function KeptField({
   maxLength,
   mono = false,
   unit,
+  inLine = false,
   onKeep,
 }: KeptFieldProps) {
   const [typed, setTyped] = useDraft(label);
@@ -50,10 +53,11 @@ export function KeptField({
       setTyped(null);
     },
     mono,
-    className: 'mt-1 w-full',
+    placeholder: inLine ? hint : undefined,
+    className: inLine ? 'w-full' : 'mt-1 w-full',
   };
   return (
-    <div>
+    <div className={inLine ? 'grid items-center gap-x-4 sm:grid-cols-[14rem_1fr]' : ''}>
       <label htmlFor={id} className="font-semibold">
         {label}
         {unit && (
@@ -68,7 +72,7 @@ export function KeptField({
       ) : (
         <TextInput {...common} onChange={(event) => setTyped(event.target.value)} />
       )}
-      {hint && <span className="block text-small text-quiet">{hint}</span>}
+      {hint && !inLine && <span className="block text-small text-quiet">{hint}</span>}
     </div>
   );
 }

@@ -21,7 +21,7 @@ export function FitPage() {
   const keep = (fact: MechanicsFact) => session.emit({ kind: 'measured', fact });
   const unknown = MECHANICS.filter((field) => (facts.get(field)?.how ?? 'unknown') === 'unknown').length;
   return (
-    <main className="mx-auto grid w-full max-w-4xl grow content-start gap-5 p-4 sm:p-6">
+    <main className="mx-auto grid w-full max-w-5xl grow content-start gap-2 p-4 sm:px-6 sm:py-4">
       <h1 className="text-title font-bold">{FIT_PAGE_TEXT.whatMustFit}</h1>
       <p className="text-quiet">
         {unknown === 0
@@ -35,9 +35,10 @@ export function FitPage() {
           return (
             <li
               key={field}
-              className="grid items-start gap-x-5 gap-y-2 border-b border-line py-3 sm:grid-cols-[1fr_auto]"
+              className="grid items-center gap-x-5 gap-y-2 border-b border-line py-1 lg:grid-cols-[1fr_auto]"
             >
               <KeptField
+                inLine
                 label={label}
                 unit={unit}
                 hint={hint}
@@ -51,8 +52,9 @@ export function FitPage() {
                   })
                 }
               />
-              <div className="sm:mt-7">
+              <div>
                 <Choice
+                  joined
                   label={FIT_PAGE_TEXT.howIsKnown(label)}
                   value={fact.how}
                   options={HOW_KNOWN.map((value) => ({ value, text: HOW_WORDS[value] }))}
