@@ -132,7 +132,7 @@ export interface MatchQuestion {
    * used, and whether it has to spring back where the old one does.
    */
   rules: { jumpers: number; gaps: boolean; spares: boolean; returns: boolean };
-  /** So many at most are told one by one: 0 to 40. */
+  /** So many at most are told one by one: 0 to 60. */
   told: number;
   /** Only entries with these words; empty: all. */
   words: string;

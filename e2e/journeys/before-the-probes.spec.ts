@@ -93,9 +93,9 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
   await expect(row('Prove dead')).toContainText('Do line 1 first.');
   await row('Pull the plug').getByRole('button', { name: 'Done' }).click();
   await row('More than one feed').getByRole('button', { name: 'Not applicable' }).click();
-  await expect(row('More than one feed').getByRole('button', { name: 'Keep the reason' })).toBeDisabled();
+  await expect(row('More than one feed').getByRole('button', { name: 'Save the reason' })).toBeDisabled();
   await row('More than one feed').getByLabel('Why not?').fill('one cord, nothing else goes in');
-  await row('More than one feed').getByRole('button', { name: 'Keep the reason' }).click();
+  await row('More than one feed').getByRole('button', { name: 'Save the reason' }).click();
   await row('Lock it off').getByRole('button', { name: 'Done' }).click();
   await expect(row('Pull the plug')).toContainText('Done');
   await row('Prove the tester on').getByRole('radio', { name: 'Pen-type detector' }).click();
@@ -113,14 +113,14 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
 
   // The suppressor had a charge: it went through the resistor, and only then the tester is proved again.
   await expect(row('Prove the tester again')).not.toContainText('on the bench socket');
-  await page.getByRole('button', { name: /^Take back L to N: 38 V/ }).click();
+  await page.getByRole('button', { name: /^Remove L to N: 38 V/ }).click();
   await page.getByLabel('Volts from L to N').fill('0,2');
   await page.getByLabel('Volts from L to N').press('Enter');
   await row('Prove the tester again').getByRole('button', { name: 'It showed the voltage' }).click();
   await expect(row('Prove the tester again')).toContainText('on the bench socket');
   await row('stored energy').getByLabel('Volts found').fill('38');
   await row('stored energy').getByLabel('Volts after the resistor').fill('0.6');
-  await row('stored energy').getByRole('button', { name: 'Keep' }).click();
+  await row('stored energy').getByRole('button', { name: 'Save' }).click();
   await row('Dial on ohms').getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('Who did it?').fill('Ada of the bench');
   await page.getByRole('button', { name: 'I answer for this list' }).click();
@@ -344,10 +344,10 @@ test('a strip log is written forwards and read backwards', async ({ page }) => {
     await page.getByLabel('Length in mm').fill('long');
     await page.getByLabel('Place').fill('left side');
     await page.getByLabel('Loose parts').fill(loose);
-    await page.getByRole('button', { name: 'Keep the step' }).click();
+    await page.getByRole('button', { name: 'Save the step' }).click();
     await expect(page.getByRole('alert')).toContainText('“long” is not a length in mm');
     await page.getByLabel('Length in mm').fill('12');
-    await page.getByRole('button', { name: 'Keep the step' }).click();
+    await page.getByRole('button', { name: 'Save the step' }).click();
   };
   await step(true, 'Cover', '');
   await step(false, 'Detent plate', 'two balls and a spring');

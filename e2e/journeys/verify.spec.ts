@@ -89,7 +89,7 @@ test('an on-off by ear: an answer that is no pass, its contact in ohms by one bu
   await page.getByLabel('Between', { exact: true }).fill('contacts to the frame');
   await page.getByLabel('Test volts DC').fill('500');
   await page.getByLabel('Megohms', { exact: true }).fill('200');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('link', { name: 'Check the mechanics' }).click();
   await page.getByRole('button', { name: /^All \d+ in order/ }).click();
   await expect(verdict).toHaveText('Passes: pattern, contacts, insulation and mechanics.');

@@ -47,7 +47,6 @@ export {
 export { devicesOf, membersOf, pointKey, systemJoinsOf } from './system-notes.js';
 export { REFIT_WAYS, type RefitWay } from './kinds/back/putting-back.js';
 export {
-  FUNCTION_RESULTS,
   JUMPER_OUTCOMES,
   REPORT_PARTS,
   type BeforePower,

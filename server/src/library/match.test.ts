@@ -36,7 +36,7 @@ describe('an entry of the library', () => {
         [0, 1],
         [0, 0],
       ],
-      ...{ terminals: [0, 1], known: null, free: null, also: [], never: [], words: '', told: 40 },
+      ...{ terminals: [0, 1], known: null, free: null, also: [], never: [], words: '', told: 60 },
       rules: { jumpers: 0, gaps: false, spares: true, returns: false },
       subject: {
         positions: [{ rests: 'maintained' }, { rests: 'maintained' }],
@@ -67,7 +67,7 @@ describe('an entry of the library', () => {
     for (const [path, body] of [
       ['never', { ...question, never: [[0, 7]] }],
       ['rules', { ...question, rules: { ...question.rules, jumpers: 9 } }],
-      ['told', { ...question, told: 41 }],
+      ['told', { ...question, told: 61 }],
       ['subject', { ...question, subject: { positions: [] } }],
       ['subject', { ...question, subject: { ...question.subject, startsAt: undefined } }],
       ['subject', { ...question, subject: { ...question.subject, startsAt: [2] } }],

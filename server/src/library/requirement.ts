@@ -5,7 +5,7 @@ import { lengthOfBits } from '@which-way/core/match';
 import { MOST_SETTINGS, MOST_TERMINALS } from '@which-way/core/schema';
 
 /** So many of those that do, and of those that are ruled out, are told one by one at most. */
-const MOST_TOLD = 40;
+const MOST_TOLD = 60;
 
 const isPlaces = (value: unknown, most: number): value is number[] =>
   Array.isArray(value) &&

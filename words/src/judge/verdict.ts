@@ -142,7 +142,7 @@ export const CYCLING_WORDS: Record<CyclingAct | 'end', string> = {
   miss: 'It missed',
   stick: 'It stuck',
   'drop-out': 'It cut out',
-  undo: 'Take back',
+  undo: 'Undo',
   end: 'End',
 };
 

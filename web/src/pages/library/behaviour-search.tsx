@@ -49,7 +49,7 @@ function questionOf({ requirement, positions }: WrittenBehaviour): MatchQuestion
     never: [],
     words: '',
     rules: { jumpers: 0, gaps: false, spares: true, returns: false },
-    told: 40,
+    told: 60,
     subject: {
       positions: positions.map(() => ({ rests: null, returnsTo: null })),
       loads: [],

@@ -58,7 +58,7 @@ export function neverPairs(
 }
 
 /** So many of those that may do are listed, and of those that don't. */
-const MOST_TOLD = 40;
+const MOST_TOLD = 60;
 
 /** What is asked of the library: the requirement as this page knows it, so that readings that are not sent yet count. */
 export function questionOf(

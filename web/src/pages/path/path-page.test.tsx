@@ -119,7 +119,7 @@ describe('the supply path on the screen', () => {
     await until(() => expect(written('path-tested')).toHaveLength(2));
     expect(screen.getByRole('heading', { name: 'Not the switch' })).toBeVisible();
     expect(screen.queryByTestId('next-test')).toBeNull();
-    press('Take back', row('Fuse: fail'));
+    press('Remove answer', row('Fuse: fail'));
     await until(() => expect(screen.getByRole('heading', { name: 'Still looking' })).toBeVisible());
   });
 
@@ -166,7 +166,7 @@ describe('the supply path on the screen', () => {
     await until(() =>
       expect(screen.getByRole('heading', { name: 'Not the switch: Plug: pins burnt' })).toBeVisible(),
     );
-    press('Take back', row('Pins clean and bright'));
+    press('Remove answer', row('Pins clean and bright'));
     await until(() => expect(screen.getByRole('heading', { name: 'Still looking' })).toBeVisible());
   });
 

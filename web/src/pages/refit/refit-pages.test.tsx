@@ -65,10 +65,10 @@ describe('the check before power', () => {
     const field = 'Live parts together to earth, LOW, ohms';
     const line = screen.getByLabelText(field).closest('form') as HTMLElement;
     fill(field, 'a lot');
-    press('Keep', line);
+    press('Save', line);
     expect(screen.getByRole('alert').textContent).toContain('Ohms as a figure');
     fill(field, '200M');
-    press('Keep', line);
+    press('Save', line);
     expect(screen.getByText(/200 MΩ, at least 1 MΩ/)).toBeVisible();
     await until(() =>
       expect(written('power-recorded').map(({ record }) => [record.setting, record.ohms])).toEqual([
@@ -97,7 +97,7 @@ describe('the function test', () => {
     press('Live reading', line);
     fill('What the instrument showed', '229 V across it');
     fill('Why live, and who is competent', 'the element is suspect; Ada');
-    press('Keep the record');
+    press('Save the record');
     await until(() =>
       expect(written('function-tried').at(-1)?.tried).toMatchObject([
         { result: 'fails', does: 'off', live: '229 V across it' },

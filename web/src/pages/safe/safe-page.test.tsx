@@ -61,9 +61,9 @@ describe('the safety list on the screen', () => {
     fill('Volts found', '38', discharge);
     fill('Volts after the resistor', 'none', discharge);
     expect(discharge.textContent).toContain('Volts such as 0,4 or -38.');
-    press('Keep', discharge);
+    press('Save', discharge);
     fill('Volts after the resistor', '0,4', discharge);
-    press('Keep', discharge);
+    press('Save', discharge);
     await until(() =>
       expect(written('safety-answered').map(({ answer }) => answer)).toEqual([
         { kind: 'discharged', before: 38, after: 0.4 },
@@ -80,7 +80,7 @@ describe('the safety list on the screen', () => {
     await until(() => expect(sign().disabled).toBe(true));
     fill('Volts found', '12', row('stored energy'));
     fill('Volts after the resistor', '0,2', row('stored energy'));
-    press('Keep', row('stored energy'));
+    press('Save', row('stored energy'));
     await until(() => expect(sign().disabled).toBe(false));
     press('All done, and I answer for this list');
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
@@ -93,9 +93,9 @@ describe('the safety list on the screen', () => {
     const discharge = row('stored energy');
     press('Not applicable', discharge);
     fill('Why not?', '  ', discharge);
-    press('Keep the reason', discharge);
+    press('Save the reason', discharge);
     fill('Why not?', 'no capacitor in it', discharge);
-    press('Keep the reason', discharge);
+    press('Save the reason', discharge);
     await until(() =>
       expect(written('safety-answered').map(({ answer }) => answer)).toEqual([
         { kind: 'not-applicable', reason: 'no capacitor in it' },
@@ -121,11 +121,11 @@ describe('the safety list on the screen', () => {
     fill('Between which points, in which position', 'L to N at HIGH');
     fill('Volts', '231');
     fill('Why it cannot be done dead', 'the fault shows hot only');
-    press('Keep the record');
+    press('Save the record');
     expect(screen.getByText('Still needed: the competent person; the dial on volts.')).toBeVisible();
     fill('Competent person', 'Grace');
     tick(/^Dial on volts/);
-    press('Keep the record');
+    press('Save the record');
     await until(() => expect(written('live-recorded')[0]?.record).toMatchObject({ volts: 231, by: 'Grace' }));
     expect(screen.getByText('The Map is shut')).toBeVisible();
   });
@@ -146,7 +146,7 @@ describe('the safety list on the screen', () => {
     fill('On which known source?', 'socket', line);
     expect(line.textContent).toContain('A pen-type detector is no proof of dead');
     fill('Volts from L to N', '0');
-    press('Keep', row('Prove dead'));
+    press('Save', row('Prove dead'));
     await until(() => expect(written('safety-answered')).toHaveLength(1));
     expect(screen.getByText(/lines are not answered yet/)).toBeVisible();
   });

@@ -214,17 +214,17 @@ describe('the strip log', () => {
   it('refuses a step without words or photo, and counts that are none', async () => {
     const { written } = await renderJob(<StripPage />, []);
     press('Write down the first step');
-    press('Keep the step');
+    press('Save the step');
     const told = (words: string) =>
       until(() => expect(screen.getByRole('alert').textContent).toContain(words));
     await told('Say what comes off, or take a photo of it.');
     fill('What comes off', 'Cover');
     press('Add fasteners');
     fill('How many', '0');
-    press('Keep the step');
+    press('Save the step');
     await told('is not a count from 1 to 99');
     fill('How many', '3');
-    press('Keep the step');
+    press('Save the step');
     await until(() =>
       expect(written('stripped')[0]?.step).toMatchObject({
         text: 'Cover',

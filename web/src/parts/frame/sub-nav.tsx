@@ -1,12 +1,11 @@
 import type { Deed } from '@which-way/core/log';
-import { Redo2, Undo2 } from 'lucide-react';
+import { ChevronDown, Redo2, Undo2 } from 'lucide-react';
 import { useRef } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, resolvePath, useLocation, useResolvedPath } from 'react-router';
 import { useKeys } from '../../controls/keys/use-keys.js';
 import { useJobState, useSession } from '../../job/job-context.js';
 import { Hint } from '../../controls/hint.js';
 import { PlainButton } from '../../controls/plain-button.js';
-import { useKeptInSight } from '../../controls/use-kept-in-sight.js';
 import { SUB_NAV_TEXT } from '@which-way/words/screens/parts/frame/sub-nav';
 
 interface SubNavProps {
@@ -18,16 +17,38 @@ interface SubNavProps {
 
 /** The parts of one step of the job, side by side, with undo for what is done there. */
 export function SubNav({ label, pages, acts }: SubNavProps) {
-  const line = useRef<HTMLElement>(null);
-  useKeptInSight(line);
+  const folded = useRef<HTMLDetailsElement>(null);
+  const { pathname } = useLocation();
+  const base = useResolvedPath('').pathname;
+  const here = pages.find(({ to }) => resolvePath(to, base).pathname === pathname) ?? pages[0];
   return (
     <div className="flex grow flex-col">
       <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
-        <nav
-          ref={line}
-          aria-label={label}
-          className="scrollbar-none relative flex min-w-0 gap-x-1 overflow-x-auto"
-        >
+        <nav aria-label={label} className="min-w-0 grow md:hidden">
+          <details ref={folded} className="group">
+            <summary className="flex min-h-12 cursor-pointer items-center gap-2 font-semibold">
+              {SUB_NAV_TEXT.pageOf(here?.text ?? '', pages.length)}
+              <ChevronDown size={20} className="group-open:rotate-180" aria-hidden="true" />
+            </summary>
+            <ul className="grid pb-2">
+              {pages.map(({ to, text }) => (
+                <li key={to}>
+                  <NavLink
+                    to={to}
+                    end
+                    onClick={() => folded.current?.removeAttribute('open')}
+                    className={({ isActive }) =>
+                      `flex min-h-11 items-center border-l-4 px-3 ${isActive ? 'border-brass font-semibold' : 'border-transparent'}`
+                    }
+                  >
+                    {text}
+                  </NavLink>
+                </li>
+              ))}
+            </ul>
+          </details>
+        </nav>
+        <nav aria-label={label} className="hidden min-w-0 gap-x-1 md:flex">
           {pages.map(({ to, text }) => (
             <NavLink
               key={to}

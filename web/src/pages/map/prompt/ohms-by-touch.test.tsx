@@ -1,5 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { createWriter, readLog, type JobEvent } from '@which-way/core/log';
 import type { Act } from '@which-way/core/probing';
+import { newIdFrom, seededRandom } from '@which-way/core/switch';
 import { afterEach, describe, expect, it } from 'vitest';
 import type { Probing } from '../probing/use-probing.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
@@ -16,7 +18,12 @@ const structure = {
 };
 
 /** What the hands see: one pair, or a sweep over two lugs, of which one may have been answered. */
-const seen = (what: 'pair' | 'sweep' | 'zero', sense: 'tone' | 'ohms' = 'ohms', found: string[] = []) => {
+const seen = (
+  what: 'pair' | 'sweep' | 'zero',
+  sense: 'tone' | 'ohms' = 'ohms',
+  found: string[] = [],
+  events: readonly JobEvent[] = [],
+) => {
   const acts: Act[] = [];
   const probing = {
     hands: { sense },
@@ -25,7 +32,7 @@ const seen = (what: 'pair' | 'sweep' | 'zero', sense: 'tone' | 'ohms' = 'ohms', 
         ? { kind: 'plan', plan: { kind: 'check-meter' } }
         : { kind: 'prompt', prompt: { ask: { kind: what } } },
     many: what === 'sweep' ? { kind: 'sweep', red: 'a', black: ['b', 'c'] } : null,
-    map: { structure },
+    map: { structure, log: readLog([...events]) },
     found: new Map(found.map((id) => [id, { kind: 'over' }])),
     implied: new Set(),
     act: (act: Act) => acts.push(act),
@@ -64,5 +71,33 @@ describe('ohms by touch', () => {
     cleanup();
     seen('pair', 'tone');
     expect(screen.queryByLabelText('Ohms')).toBeNull();
+  });
+
+  it('that were read before are a tap each, the newest first and each once; OL is none of them', () => {
+    const newId = newIdFrom(seededRandom(4));
+    const writer = createWriter({ newId, now: () => '2026-01-05T10:00:00.000Z' });
+    const events: JobEvent[] = [];
+    for (const value of [0.3, null, 4700, 0.2, 0.3, 12, 0.1])
+      events.push(
+        writer.write(events, {
+          ...{ kind: 'answered', act: 'pair', prompt: null, source: 'typed', inCircuit: false },
+          readings: [
+            {
+              ...{ id: newId<never>(), setting: 's' as never, red: ['a' as never], black: ['b' as never] },
+              value: value === null ? { kind: 'over' } : { kind: 'ohms', ohms: value },
+            },
+          ],
+        }),
+      );
+    const acts = seen('pair', 'ohms', [], events);
+    const recent = screen.getByRole('group', { name: 'Values read before' });
+    expect([...recent.querySelectorAll('button')].map(({ textContent }) => textContent)).toEqual([
+      '0.1 Ω',
+      '12 Ω',
+      '0.3 Ω',
+      '0.2 Ω',
+    ]);
+    fireEvent.click(screen.getByRole('button', { name: '0.3 Ω' }));
+    expect(acts).toEqual([{ do: 'type-instead', text: '0.3' }, { do: 'yes' }]);
   });
 });

@@ -1,7 +1,10 @@
+import type { SwitchMap } from '@which-way/core/continuity';
+import { deedsOf } from '@which-way/core/log';
 import { isHeldAsk } from '@which-way/core/probing';
+import { ohms } from '@which-way/words/quantity';
 import { OHMS_BY_TOUCH_TEXT } from '@which-way/words/screens/pages/map/prompt/ohms-by-touch';
 import { settingName, terminalName } from '@which-way/words/terminals';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pick, type PickOption } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { Probing } from '../probing/use-probing.js';
@@ -29,10 +32,24 @@ function takesValue({ task, hands }: Probing): boolean {
   return task?.kind === 'prompt' || task?.kind === 'correct';
 }
 
+/** Values that are offered: more are not found faster than typed. */
+const MOST_RECENT = 4;
+
+/** The ohms that were read in this job, the newest first: most contacts of a switch read alike. */
+function recentOhms({ log }: SwitchMap): number[] {
+  const found = new Set<number>();
+  for (const { readings } of deedsOf(log, 'answered').toReversed()) {
+    for (const { value } of readings.toReversed()) if (value.kind === 'ohms') found.add(value.ohms);
+    if (found.size >= MOST_RECENT) break;
+  }
+  return [...found].slice(0, MOST_RECENT);
+}
+
 /** Where there are no keys: a field for the ohms that the meter shows, and OL beside it. The same line as typed. */
 export function OhmsByTouch({ probing }: { probing: Probing }) {
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState('');
+  const recent = useMemo(() => recentOhms(probing.map), [probing.map]);
   const options = asked(probing);
   const to = options.find(({ value }) => value === chosen) ?? options[0];
   if (!takesValue(probing) || (probing.many !== null && !to)) return null;
@@ -45,7 +62,7 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
   };
   return (
     <form
-      className="mt-1 flex items-stretch gap-2 lg:not-pointer-coarse:hidden"
+      className="mt-1 flex flex-wrap items-stretch gap-2 lg:not-pointer-coarse:hidden"
       aria-label={OHMS_BY_TOUCH_TEXT.form}
       onSubmit={(event) => {
         event.preventDefault();
@@ -62,7 +79,7 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
           className="max-w-28 shrink-0"
         />
       )}
-      <label className="min-w-0 grow">
+      <label className="min-w-24 flex-1">
         <span className="sr-only">{OHMS_BY_TOUCH_TEXT.ohms}</span>
         <input
           placeholder={OHMS_BY_TOUCH_TEXT.ohms}
@@ -78,6 +95,19 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
         {OHMS_BY_TOUCH_TEXT.enter}
       </PlainButton>
       <PlainButton onClick={() => give('OL')}>{OHMS_BY_TOUCH_TEXT.over}</PlainButton>
+      {recent.length > 0 && (
+        <div
+          role="group"
+          aria-label={OHMS_BY_TOUCH_TEXT.recent}
+          className="flex basis-full gap-2 overflow-hidden"
+        >
+          {recent.map((value) => (
+            <PlainButton key={value} className="font-mono" onClick={() => give(String(value))}>
+              {ohms(value)}
+            </PlainButton>
+          ))}
+        </div>
+      )}
     </form>
   );
 }

@@ -59,7 +59,9 @@ export function FunctionLine({ check, words, isNext, bare = false }: FunctionLin
       className={`grid gap-1 py-1 ${result === 'fails' ? 'border-l-8 border-brick pl-2' : isNext ? 'border-l-8 border-brass pl-2' : ''}`}
     >
       <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-        <span className={bare ? 'min-w-32 basis-full sm:basis-auto' : 'min-w-40 flex-1 basis-full sm:basis-0'}>
+        <span
+          className={bare ? 'min-w-32 basis-full sm:basis-auto' : 'min-w-40 flex-1 basis-full sm:basis-0'}
+        >
           {where}
           {words.must}
         </span>

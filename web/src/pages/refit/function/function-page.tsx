@@ -3,7 +3,6 @@ import { functionChecks, isOneByOne, type FunctionCheck } from '@which-way/core/
 import { functionWords } from '@which-way/words/refit';
 import { FUNCTION_PAGE_TEXT } from '@which-way/words/screens/pages/refit/function/function-page';
 import { useMemo } from 'react';
-import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { useJobState, useSession } from '../../../job/job-context.js';
 import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';

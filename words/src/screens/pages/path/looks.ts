@@ -4,5 +4,5 @@ export const LOOKS_TEXT = {
   areGood: ' are good',
   whatToLookFor: 'What to look for',
   photoOf: (look: string | number) => `Photo of: ${look}`,
-  takeBack: 'Take back',
+  takeBack: 'Remove answer',
 };

@@ -2,5 +2,5 @@
 export const TEST_LIST_TEXT = {
   testsSoFar: 'Tests so far',
   flexed: ', flexed',
-  takeBack: 'Take back',
+  takeBack: 'Remove answer',
 };

@@ -14,6 +14,6 @@ export const LIVE_RECORDS_TEXT = {
   competentPerson: 'Competent person',
   dialOnVoltsRedLead: 'Dial on volts, red lead in the volts socket',
   stillNeeded: 'Still needed: ',
-  keepTheRecord: 'Keep the record',
+  keepTheRecord: 'Save the record',
   close: 'Close',
 };

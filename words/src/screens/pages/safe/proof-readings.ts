@@ -4,7 +4,7 @@ export const PROOF_READINGS_TEXT = {
   aTesterThatLoadsWhat: 'A tester that loads what it measures (on it, ghost volts vanish)',
   readBeforeIsolation: 'Read before isolation',
   readAfterIsolation: 'Read after isolation',
-  takeBack: (readingWords: string | number) => `Take back ${readingWords}`,
+  takeBack: (readingWords: string | number) => `Remove ${readingWords}`,
   anotherReading: 'Another reading',
   liveAndForACompetent:
     'Live, and for a competent person: each reference shows the supply against a live conductor, or 0 V against it proves nothing later.',
@@ -17,7 +17,7 @@ export const PROOF_READINGS_TEXT = {
   theLowest: 'the lowest',
   theHighest: 'the highest',
   inEveryPosition: ', in every position',
-  keep: 'Keep',
+  keep: 'Save',
   from2: 'From',
   to: 'To',
   close: 'Close',

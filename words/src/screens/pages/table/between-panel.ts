@@ -8,5 +8,5 @@ export const BETWEEN_PANEL_TEXT = {
   notSeenInOneMore: (name: string | number) => `${name}: not seen in one more pass`,
   oneMorePassNotSeen: 'One more pass, not seen',
   takeBack: (name: string | number) => `${name}: take back`,
-  takeBack2: 'Take back',
+  takeBack2: 'Remove',
 };

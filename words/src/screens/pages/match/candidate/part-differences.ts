@@ -11,7 +11,7 @@ export const PART_DIFFERENCES_TEXT = {
   see: 'see',
   copy: 'Copy',
   accepted: 'accepted',
-  takeBack: 'Take back',
+  takeBack: 'Remove answer',
   whyThatIsAccepted: (text: string | number) => `Why that is accepted: ${text}`,
   whyThatCanBeAccepted: 'Why that can be accepted',
   accept: (text: string | number) => `Accept: ${text}`,

@@ -18,7 +18,7 @@ export const FUNCTION_PAGE_TEXT = {
   vAcrossTheHeater: '229 V across the heater',
   whyLiveAndWhoIs: 'Why live, and who is competent',
   whyLiveAndWhoIs2: 'why live, and who is competent',
-  keepTheRecord: 'Keep the record',
+  keepTheRecord: 'Save the record',
   whatItMustDo: 'what it must do',
   askForIt: 'Add test',
   somethingElseToTryIn: 'Something else to try, in your words',

@@ -16,10 +16,10 @@ export const POWER_RECORDS_TEXT = {
   theLimitAsAFigure: 'The limit as a figure above 0: 0.3, 1M.',
   firstSayAboveWithWhich: 'First say above with which instrument, and who measured.',
   outside: ': outside',
-  takeBack: (label: string | number) => `Take back: ${label}`,
-  takeBack2: 'Take back',
+  takeBack: (label: string | number) => `Remove: ${label}`,
+  takeBack2: 'Remove',
   ohms: (label: string | number) => `${label}, ohms`,
   ohms2: 'ohms',
   limit: (label: string | number) => `${label}, limit`,
-  keep: 'Keep',
+  keep: 'Save',
 };

@@ -6,7 +6,7 @@ export const STEP_FORM_TEXT = {
   photoOfThisStep: 'Photo of this step',
   looseParts: 'Loose parts',
   springsDetentBallsSpacers: 'springs, detent balls, spacers',
-  keepTheStep: 'Keep the step',
+  keepTheStep: 'Save the step',
   leaveIt: 'Cancel',
   removeTheStep: 'Remove the step',
   fasteners: 'Fasteners',

@@ -7,7 +7,7 @@ export const TERMINAL_PANEL_TEXT = {
   youCallIt: 'You call it',
   stampedOnIt: 'Stamped on it',
   nothing: 'nothing',
-  keep: 'Keep',
+  keep: 'Save',
   whatItIs: 'What it is',
   itIsNoTerminalRemove: 'It is no terminal: remove it',
   whatItLooksLike: 'What it looks like',

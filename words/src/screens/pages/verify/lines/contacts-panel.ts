@@ -5,7 +5,7 @@ export const CONTACTS_PANEL_TEXT = {
   mvAtA: 'mV at A',
   ofText: (label: string | number, name: string | number) => `${label} of ${name}`,
   numbersSuchAsMvAt: 'Numbers such as 12 mV at 1,5 A.',
-  keep: 'Keep',
+  keep: 'Save',
   judgedBy: 'Judged by',
   atMost: 'at most',
   ohm: 'ohm',

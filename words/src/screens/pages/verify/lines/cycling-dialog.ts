@@ -8,5 +8,5 @@ export const CYCLING_DIALOG_TEXT = {
   cyclesThatItReallyWere: 'Cycles that it really were',
   aWholeNumberFromTo: 'A whole number from 1 to 10000, such as 20.',
   under: 'Under',
-  keepTheRun: 'Keep the run',
+  keepTheRun: 'Save the run',
 };

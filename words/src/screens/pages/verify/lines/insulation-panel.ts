@@ -7,9 +7,9 @@ export const INSULATION_PANEL_TEXT = {
   v: ' V, ',
   atLeast: '; at least ',
   m: ' MΩ',
-  takeBack: 'Take back',
+  takeBack: 'Remove',
   testVoltsDc: 'Test volts DC',
   atLeast2: 'At least',
   numbersSuchAsVoltsAnd: 'Numbers such as 500 volts and 0,8 megohm.',
-  keep: 'Keep',
+  keep: 'Save',
 };

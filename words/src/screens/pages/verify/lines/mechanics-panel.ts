@@ -5,5 +5,5 @@ export const MECHANICS_PANEL_TEXT = {
   inOrder: ' in order',
   where: (sign: string | number) => `Where: ${sign}`,
   photoOf: (sign: string | number) => `Photo of: ${sign}`,
-  takeBack: 'Take back',
+  takeBack: 'Remove',
 };
