@@ -1,5 +1,5 @@
 import type { JobSummary } from '@which-way/contract';
-import type { Page } from '@playwright/test';
+import { goOn } from '../go-on.js';
 import { looksSoundInBoth } from '../looks-sound.js';
 import { expect, ownServer, test, type Served } from '../served.js';
 
@@ -25,16 +25,6 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Market stall heater, two-heat rocker', 'refit/sign', 'Signed off by Imke'],
   ['Market stall heater, two-heat rocker', 'refit/report', 'What it holds'],
 ];
-
-/** Goes to another page of the application as its links do; only where the application is not there it is loaded. */
-async function goOn(page: Page, { base }: Served, path: string): Promise<void> {
-  if (!page.url().startsWith(base) || (await page.locator('#root').count()) === 0)
-    return void (await page.goto(path));
-  await page.evaluate((to) => {
-    history.pushState(null, '', to);
-    dispatchEvent(new PopStateEvent('popstate', { state: null }));
-  }, path);
-}
 
 /** A bench with all of the demo, and the jobs on it. */
 async function demoBench(work: (served: Served, jobs: JobSummary[]) => Promise<void>): Promise<void> {

@@ -9,7 +9,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
     <header className="no-print flex min-h-16 shrink-0 flex-wrap items-center gap-x-3 bg-enamel px-4 sm:gap-x-5 sm:px-5 text-on-enamel">
       <Link
         to="/"
-        className="flex items-center gap-3 py-2 text-large font-bold"
+        className="flex min-h-11 min-w-11 items-center gap-3 py-2 text-large font-bold"
         aria-label={TOP_BAR_TEXT.whichWayTheBench}
       >
         <svg viewBox="0 0 40 22" width="40" height="22" aria-hidden="true">

@@ -35,7 +35,7 @@ export function Pictures({ map, table, onPick }: PicturesProps) {
             <Tabs.Trigger
               key={value}
               value={value}
-              className="-mb-0.5 min-h-11 border-b-4 border-transparent font-semibold text-quiet data-[state=active]:border-brass data-[state=active]:text-ink"
+              className="-mb-0.5 min-h-11 min-w-11 border-b-4 border-transparent font-semibold text-quiet data-[state=active]:border-brass data-[state=active]:text-ink"
             >
               {words}
             </Tabs.Trigger>

@@ -44,7 +44,7 @@ export function FactCell({
               ? 'closed'
               : 'open'
       }
-      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${low ? 'h-9' : 'h-12'} ${large && !low ? 'text-large' : 'text-base'} ${look} ${
+      className={`flex w-full items-center justify-center border border-line font-mono font-bold ${low ? 'h-9 pointer-coarse:h-11' : 'h-12'} ${large && !low ? 'text-large' : 'text-base'} ${look} ${
         asked ? 'ring-3 ring-ink ring-inset' : ''
       } ${fact.state === 'follows' && fact.joined ? 'underline decoration-2 underline-offset-4' : ''}`}
     >

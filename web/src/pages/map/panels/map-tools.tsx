@@ -82,7 +82,7 @@ export function MapTools({
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <PlainButton className="px-3" aria-label={MAP_TOOLS_TEXT.keys} onClick={onHelp}>
+      <PlainButton className="min-w-11 px-3" aria-label={MAP_TOOLS_TEXT.keys} onClick={onHelp}>
         ?
       </PlainButton>
     </div>
