@@ -63,7 +63,11 @@ export function SignPage() {
       <ul aria-label={SIGN_PAGE_TEXT.howItStands} className="border-t-2 border-line">
         {LINES.map(({ part, text, to }) => (
           <li key={part} className="flex min-h-12 items-center gap-3 border-b border-line">
-            <Link to={to} relative="path" className="flex min-h-11 grow items-center underline underline-offset-4">
+            <Link
+              to={to}
+              relative="path"
+              className="flex min-h-11 grow items-center underline underline-offset-4"
+            >
               {text}
             </Link>
             <strong
