@@ -39,9 +39,23 @@ describe('a switch that was worked on', () => {
     const stretch = lastStretch(map);
     expect(stretch?.what).toBe('cleaned');
     const rows = beforeAndAfter(stretch?.before ?? map, map);
-    expect(rows[0]).toMatchObject({ was: false, is: true, setting: on.settings[0] });
+    expect(rows[0]).toMatchObject({ was: false, is: true, changed: 'joins', setting: on.settings[0] });
     expect(rows[1]).toMatchObject({ was: true, is: true, setting: on.settings[1] });
     expect(rows[1]?.before?.ohms).toBeGreaterThan(rows[1]?.after?.ohms ?? Infinity);
+  });
+
+  it('a contact that still closes has changed when it reads otherwise by more than both readings may be out', () => {
+    const on = bench(3, 2);
+    const values = [[1.9, 0.3], [0.4, 0.5], [0.9, 0.9]] as const; // prettier-ignore
+    const pairs = [[0, 1], [0, 2], [1, 2]] as const; // prettier-ignore
+    values.forEach(([before], at) => on.read(1, pairs[at]?.[0] ?? 0, pairs[at]?.[1] ?? 0, ohms(before)));
+    on.add({ kind: 'worked-on', what: 'cleaned', note: '' });
+    values.forEach(([, after], at) => on.read(1, pairs[at]?.[0] ?? 0, pairs[at]?.[1] ?? 0, ohms(after)));
+    const map = deriveMap(on.events);
+    const rows = beforeAndAfter(lastStretch(map)?.before ?? map, map);
+    // The leads take off 0.2; what is joined in a net of three shows as two contacts.
+    expect(rows.map(({ changed }) => changed)).toEqual(['value', null]);
+    expect(rows[0]?.before?.ohms).toBeCloseTo(1.7);
   });
 
   it('keeps no record of its mechanics, insulation or drops from before: they are of another switch', () => {

@@ -13,6 +13,8 @@ export interface BeforeAndAfter {
   is: boolean | null;
   before: JudgedContact | null;
   after: JudgedContact | null;
+  /** `joins`: it closes now, or doesn't any more; `value`: it reads otherwise by more than both may be out, or is judged otherwise. */
+  changed: 'joins' | 'value' | null;
 }
 
 /** What was done last, and the map of the stretch before it; null where it was never worked on. */
@@ -37,12 +39,19 @@ export function beforeAndAfter(before: SwitchMap, after: SwitchMap): BeforeAndAf
       const [was, is] = [joinedIn(before, id, terminals), joinedIn(after, id, terminals)];
       if (was !== true && is !== true) return [];
       const [one, other] = [of(judgedBefore, key, id), of(judgedAfter, key, id)];
-      return [{ terminals, setting: id, was, is, before: one, after: other }];
+      const changed = was !== is ? 'joins' : readsOtherwise(one, other) ? 'value' : null;
+      return [{ terminals, setting: id, was, is, before: one, after: other, changed }];
     }),
   );
-  const changed = ({ was, is, before: one, after: other }: BeforeAndAfter) =>
-    Number(was !== is) * 2 + Number(one?.verdict !== other?.verdict);
-  return told.toSorted((one, other) => changed(other) - changed(one));
+  const rank = ({ changed }: BeforeAndAfter) => ['joins', 'value', null].indexOf(changed);
+  return told.toSorted((one, other) => rank(one) - rank(other));
+}
+
+/** Whether a contact is judged otherwise, or differs by more than its two readings may be out. */
+function readsOtherwise(before: JudgedContact | null, after: JudgedContact | null): boolean {
+  if (before?.verdict !== after?.verdict) return true;
+  if (before?.ohms == null || after?.ohms == null) return false;
+  return Math.abs(before.ohms - after.ohms) > before.uncertainty + after.uncertainty;
 }
 
 function joinedIn(

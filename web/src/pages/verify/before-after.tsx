@@ -20,9 +20,8 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
   return (
     <ResultLine
       name={BEFORE_AFTER_TEXT.beforeAndAfter}
-      result={RESULT_LINES_TEXT.changed(rows.filter(({ was, is }) => was !== is).length)}
+      result={RESULT_LINES_TEXT.changed(rows.filter(({ changed }) => changed).length)}
       act={RESULT_LINES_TEXT.see}
-      open
     >
       <p className="font-bold">
         {WORK_WORDS[stretch.what]}, {new Date(stretch.at).toLocaleString()}
@@ -36,10 +35,10 @@ export function BeforeAfter({ map }: { map: SwitchMap }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ terminals, setting, was, is, before, after }) => (
+          {rows.map(({ terminals, setting, was, is, before, after, changed }) => (
             <tr
               key={`${terminals.join()} ${setting}`}
-              className={`border-t border-line ${was === is ? '' : 'font-bold'}`}
+              className={`border-t border-line ${changed ? 'font-bold' : ''}`}
             >
               <td>
                 {terminals.map((id) => terminalName(map.structure, id)).join('–')}
