@@ -50,7 +50,7 @@ export function beforeAndAfter(before: SwitchMap, after: SwitchMap): BeforeAndAf
 /** Whether a contact is judged otherwise, or differs by more than its two readings may be out. */
 function readsOtherwise(before: JudgedContact | null, after: JudgedContact | null): boolean {
   if (before?.verdict !== after?.verdict) return true;
-  if (before?.ohms == null || after?.ohms == null) return false;
+  if (!before || !after || before.ohms === null || after.ohms === null) return false;
   return Math.abs(before.ohms - after.ohms) > before.uncertainty + after.uncertainty;
 }
 
