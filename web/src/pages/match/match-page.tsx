@@ -168,7 +168,11 @@ export function MatchPage() {
         <SpringsAsked />
         {requirement.known && <NotAll map={map} source={source} unsettledPairs={unsettledPairs} />}
         <Troubles {...{ matches, words }} onAgain={again} />
-        <FoundLine matches={matches} onStop={() => search.stop()} />
+        <FoundLine
+          // What came by asking for less is said once.
+          matches={gain === null ? matches : { ...matches, change: null }}
+          onStop={() => search.stop()}
+        />
         {gain !== null && <p className="font-semibold">{gain}</p>}
         <CandidateList
           {...{ candidates, found, loosened }}

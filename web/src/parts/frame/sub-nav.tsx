@@ -23,7 +23,7 @@ export function SubNav({ label, pages, acts }: SubNavProps) {
   const here = pages.find(({ to }) => resolvePath(to, base).pathname === pathname) ?? pages[0];
   return (
     <div className="flex grow flex-col">
-      <div className="no-print flex items-end gap-x-2 border-b-2 border-line bg-sheet px-4">
+      <div className="no-print flex items-start gap-x-2 border-b-2 md:items-end border-line bg-sheet px-4">
         <nav aria-label={label} className="min-w-0 grow md:hidden">
           <details ref={folded} className="group">
             <summary className="flex min-h-12 cursor-pointer items-center gap-2 font-semibold">
