@@ -148,7 +148,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
   // Both ends on minus brake as well: another pattern, the same in this machine.
   await page.getByRole('radio', { name: 'what the machine needs' }).click();
   await find('Brake on minus');
-  await expect(page.getByText('1 more part does than as mapped.')).toBeVisible();
+  await expect(page.getByText('1 more part would do than with “as mapped”.')).toBeVisible();
   await expect(page.getByText(/^does the same in this machine, not the same switch/).last()).toBeVisible();
   await expect(safety).toHaveCount(0);
 });

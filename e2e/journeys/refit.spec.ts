@@ -146,7 +146,7 @@ test('a check of a large switch says how far it is; stopped, it is no pass, and 
   await page.goto(address.replace(/map$/, 'refit/check'));
   await page.getByRole('progressbar', { name: 'How far the calculation is' }).waitFor();
   await page.getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByText('The check isn’t worked out, so it can’t pass.')).toBeVisible();
-  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText('The readings aren’t calculated, so the check can’t pass.')).toBeVisible();
+  await page.getByRole('button', { name: 'Calculate' }).click();
   await expect(page.getByText(/^\d+ readings/)).toBeVisible({ timeout: 60_000 });
 });

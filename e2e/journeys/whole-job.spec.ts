@@ -146,6 +146,9 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   // Stop lines are answered one by one, the loads of a position together; what is left is answered by its key.
   const tried = page.getByRole('region', { name: 'What is tried' });
   const rest = tried.getByRole('button', { name: /^The rest as it should/ });
+  const stops = tried.getByRole('region', { name: 'Stop, brake and release, one by one' }).getByRole('group');
+  await expect(rest).toHaveCount(0);
+  for (const stop of await stops.all()) await stop.getByRole('button', { name: 'as it should' }).click();
   for (let left = await rest.count(); left > 0; left -= 1) {
     await rest.first().click();
     await expect(rest).toHaveCount(left - 1);

@@ -31,7 +31,14 @@ export type FunctionCheck = {
 );
 
 /** Whether a line is answered by itself alone, never together with others: stop, brake and release. */
-export const isOneByOne = ({ kind }: FunctionCheck): boolean => kind === 'stops' || kind === 'release';
+export const isOneByOne = (check: FunctionCheck): boolean =>
+  check.kind === 'stops' ||
+  check.kind === 'release' ||
+  (check.kind === 'load' && check.must.does === 'braked');
+
+/** Whether everything stops as it should, from every position: before that nothing else is answered together. */
+export const stopsProved = (checks: readonly FunctionCheck[]): boolean =>
+  checks.every(({ kind, tried }) => kind !== 'stops' || tried?.result === 'as-it-should');
 
 /** What each load must do in each setting with what goes back, in setting order; null while no wire leads to a load. */
 function musts(map: SwitchMap): { setting: SettingId; loads: ReadonlyMap<LoadId, LoadState> }[] | null {

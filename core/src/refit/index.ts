@@ -3,7 +3,7 @@ export { isTicked, transferCard, type CardLine, type TransferCard } from './tran
 export { checkBench, joinedWith, mistakesOf, type Bench, type Mistake } from './mistakes.js';
 export { checkOf, likelyMistakes, splittingReading, type Check, type CheckReading } from './check.js';
 export { functionFaults, insteadOf, type DoesInstead, type FunctionFaults } from './function-faults.js';
-export { functionChecks, isOneByOne, type FunctionCheck } from './function-test.js';
+export { functionChecks, isOneByOne, stopsProved, type FunctionCheck } from './function-test.js';
 export { isWithin, wantedBeforePower, type WantedRecord } from './before-power.js';
 export { bypasses, type Bypass, type BypassRefusal } from './bypass.js';
 export { keptReadings, keptUnder } from './kept-readings.js';

@@ -59,7 +59,7 @@ describe('an entry of the library', () => {
     expect(new Set(candidates.map(({ known }) => known.id)).size).toBe(candidates.length);
     const mine = candidates.find(({ known }) => known.id === id);
     expect(mine?.differences.map(({ code }) => code)).toContain('spring-gained');
-    // What must spring back as the old one does is no match where it does not.
+    // Where it must spring back like the old one, a part that doesn't is no match.
     const strict = await match({ ...question, rules: { ...question.rules, returns: true } });
     expect(strict.candidates.find(({ known }) => known.id === id)?.result).toMatchObject({
       because: 'returns',

@@ -280,7 +280,7 @@ describe('the meter of the bench', () => {
   });
 
   it.each(['stand-in-scpi', 'stand-in-lines'] as const)(
-    'a simulated one (%s) that is set anew is on with its leads apart, however it was left',
+    'a simulated meter (%s) starts on with its leads apart, however the last one was left',
     async (kind) => {
       const served = await begun();
       const reads = async (holds: (now: MeterNow) => boolean): Promise<MeterNow> => {

@@ -3,6 +3,7 @@ import { changeOf } from './match-search.js';
 
 const answered = (does: string[], ...listed: string[]) => ({
   does,
+  whole: true,
   names: new Map(listed.map((one) => [one, `the ${one}`])),
 });
 
@@ -14,6 +15,12 @@ describe('what a change of what is asked did to the list', () => {
     });
     const nothing = { count: 0, names: [] };
     expect(changeOf(answered(['a']), answered(['a']))).toEqual({ come: nothing, go: nothing });
+  });
+
+  it('is nothing where more do than are told one by one: nobody knows how many come and go', () => {
+    const some = { ...answered(['a', 'b']), whole: false };
+    expect(changeOf(some, answered(['a']))).toBeNull();
+    expect(changeOf(answered(['a']), some)).toBeNull();
   });
 
   it('is nothing before there was an answer to compare with', () => {

@@ -20,6 +20,8 @@ export interface Answered {
   words: string;
   does: readonly string[];
   names: ReadonlyMap<string, string>;
+  /** All that do are among them: of more than a number only some are told, and then nobody knows how many come and go. */
+  whole: boolean;
 }
 
 export interface SearchState {
@@ -109,7 +111,9 @@ export class MatchSearch {
       if (this.#leave !== leave) return;
       hear(found);
       const names = new Map([...told.values()].map(({ known }) => [known.id.slice(-ID_END), known.name]));
-      const answered: Answered = { words: question.words, does: found.does, names };
+      const { 'same-wiring': same, 'fits-so-far': sofar, undecided } = found.counts;
+      const whole = found.does.length === same + sofar + undecided;
+      const answered: Answered = { words: question.words, does: found.does, names, whole };
       // With other words it is another list: nothing comes or goes by what is asked.
       const before = this.#before?.words === question.words ? this.#before : null;
       this.store.setState({ running: false, done: true, answered, change: changeOf(before, answered) });
@@ -130,7 +134,7 @@ export function changeOf(
   before: Omit<Answered, 'words'> | null,
   after: Omit<Answered, 'words'>,
 ): ListChange | null {
-  if (!before) return null;
+  if (!before?.whole || !after.whole) return null;
   const moved = (there: typeof after, other: typeof after): Moved => {
     const has = new Set(other.does);
     const moves = there.does.filter((end) => !has.has(end));

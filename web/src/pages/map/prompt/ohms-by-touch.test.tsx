@@ -90,7 +90,7 @@ describe('ohms by touch', () => {
         }),
       );
     const acts = seen('pair', 'ohms', [], events);
-    const recent = screen.getByRole('group', { name: 'Values read before' });
+    const recent = screen.getByRole('group', { name: 'Recent values' });
     expect([...recent.querySelectorAll('button')].map(({ textContent }) => textContent)).toEqual([
       '0.1 Ω',
       '12 Ω',

@@ -1,5 +1,5 @@
 import { recordsOf } from '@which-way/core/log';
-import { functionChecks, isOneByOne, type FunctionCheck } from '@which-way/core/refit';
+import { functionChecks, isOneByOne, stopsProved, type FunctionCheck } from '@which-way/core/refit';
 import { functionWords } from '@which-way/words/refit';
 import { FUNCTION_PAGE_TEXT } from '@which-way/words/screens/pages/refit/function/function-page';
 import { useMemo } from 'react';
@@ -32,7 +32,9 @@ export function FunctionPage() {
     undo: () => session.undo(new Set(['function-tried'])),
   });
   const alone = worded.filter(({ check }) => isOneByOne(check));
-  const settings = [...new Set(checks.flatMap((check) => settingOf(check) ?? []))];
+  const settings = [
+    ...new Set(checks.flatMap((check) => (isOneByOne(check) ? [] : (settingOf(check) ?? [])))),
+  ];
   const others = worded.filter(({ check }) => !isOneByOne(check) && settingOf(check) === null);
   const line = (one: WordedCheck, bare = false) => (
     <FunctionLine key={one.check.key} {...one} isNext={one.check === next} bare={bare} />
@@ -70,6 +72,7 @@ export function FunctionPage() {
                 key={setting}
                 lines={worded.filter(({ check }) => !isOneByOne(check) && settingOf(check) === setting)}
                 line={line}
+                together={stopsProved(checks)}
               />
             ))}
           </ul>
@@ -88,10 +91,12 @@ export function FunctionPage() {
 interface SettingRowProps {
   lines: readonly WordedCheck[];
   line: (one: WordedCheck, bare: boolean) => React.ReactNode;
+  /** What is left may be answered at once. */
+  together: boolean;
 }
 
 /** One position with all its loads; what is left of it may be answered at once. */
-function SettingRow({ lines, line }: SettingRowProps) {
+function SettingRow({ lines, line, together }: SettingRowProps) {
   const session = useSession();
   const open = lines.filter(({ check }) => isOpen(check));
   const where = lines[0]?.words.where ?? '';
@@ -99,7 +104,7 @@ function SettingRow({ lines, line }: SettingRowProps) {
     <li className="grid items-center gap-x-4 border-b border-line py-1 sm:grid-cols-[6rem_1fr_auto]">
       <strong className="font-mono">{where}</strong>
       <div className="flex flex-wrap gap-x-8">{lines.map((one) => line(one, true))}</div>
-      {open.length > 1 && (
+      {together && open.length > 1 && (
         <PlainButton
           look="quiet"
           aria-label={FUNCTION_PAGE_TEXT.restOf(where)}

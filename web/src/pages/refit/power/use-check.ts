@@ -35,10 +35,10 @@ export function useCheck(map: SwitchMap): CheckAtWork {
   }, [refit]);
   const [stopped, setStopped] = useState<string | null>(null);
   const [done, setDone] = useState(0);
-  const ask = useCallback(
-    (desk: AskedOf<CheckDesk>, asked: string) => desk.of(JSON.parse(asked) as Bench, proxy(setDone)),
-    [],
-  );
+  const ask = useCallback((desk: AskedOf<CheckDesk>, asked: string) => {
+    setDone(0);
+    return desk.of(JSON.parse(asked) as Bench, proxy(setDone));
+  }, []);
   const isStopped = wanted !== null && stopped === wanted;
   const { answer } = useBeside(open, isStopped ? null : wanted, ask);
   const stop = () => {

@@ -9,9 +9,9 @@ export const MATCH_PAGE_TEXT = {
     machine: 'Needs what the machine needs',
   },
   gained: (count: number, asMapped: boolean) =>
-    `${count === 0 ? 'No more parts do' : count === 1 ? '1 more part does' : `${count} more parts do`} than ${
+    `${count === 0 ? 'No more parts' : count === 1 ? '1 more part' : `${count} more parts`} would do than with “${
       asMapped ? 'as mapped' : 'as it should be'
-    }.`,
+    }”.`,
   needsLike: (name: string) => `Needs what ${name} does`,
   terminalsAnd: ' terminals and ',
   position: 'position',

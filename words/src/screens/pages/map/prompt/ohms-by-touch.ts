@@ -5,5 +5,5 @@ export const OHMS_BY_TOUCH_TEXT = {
   ohms: 'Ohms',
   enter: 'Enter',
   over: 'OL',
-  recent: 'Values read before',
+  recent: 'Recent values',
 };

@@ -8,7 +8,7 @@ export const FUNCTION_PAGE_TEXT = {
   tried: (tried: number, all: number) => `${tried} of ${all} tried`,
   oneByOne: 'Stop, brake and release, one by one',
   position: 'In each position',
-  atTheEnd: 'Then',
+  atTheEnd: 'At the end',
   restAsItShould: 'The rest as it should',
   allAsItShould: 'All as it should',
   restOf: (position: string) => `The rest as it should: ${position}`,
