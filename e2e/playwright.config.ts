@@ -15,6 +15,8 @@ export default defineConfig({
   // A journey waits for the page half of its time: three keep two cores busy.
   workers: 3,
   forbidOnly: true,
+  // What takes minutes is tried with the deep tests.
+  ...(process.env['WHICH_WAY_DEEP'] ? {} : { grepInvert: /@deep/ }),
   retries: 0,
   outputDir: '../test-results',
   reporter: [['list'], ['json', { outputFile: '../.cache/e2e.json' }]],

@@ -56,8 +56,7 @@ test('four lugs and two positions are mapped by a SCPI meter alone; it is switch
   expect(log).not.toMatch(/"source":"(typed|simulated|heard)"/);
 });
 
-test('twelve lugs in four positions by SCPI', async ({ page, served }) => {
-  test.skip(!process.env['WHICH_WAY_DEEP'], 'takes minutes: with the deep tests');
+test('twelve lugs in four positions by SCPI', { tag: '@deep' }, async ({ page, served }) => {
   test.setTimeout(900_000);
   await setMeter(served, 'stand-in-scpi');
   const ways = [1, 2, 3, 4].map((way) => [[0, way], [6, 6 + way]]); // prettier-ignore

@@ -5,8 +5,13 @@ const none = { key: 'k', tried: null };
 const [setting, load] = ['s' as never, 'l' as never];
 const tried = (result: 'as-it-should' | 'fails') => ({ line: 'k', result, live: '', why: '' }) as never;
 const stops: FunctionCheck = { ...none, kind: 'stops', setting, at: setting, brakes: false };
-const does = (what: 'full' | 'off' | 'braked'): FunctionCheck =>
-  ({ ...none, kind: 'load', setting, load, must: { does: what } }) as FunctionCheck;
+const does = (what: 'full' | 'off' | 'braked'): FunctionCheck => ({
+  ...none,
+  kind: 'load',
+  setting,
+  load,
+  must: { does: what, share: null, watts: null } as never,
+});
 
 describe('lines of the function test', () => {
   it.each<[string, FunctionCheck, boolean]>([
