@@ -9,6 +9,8 @@ import {
 } from '@which-way/core/switch';
 import { baseOf, deckGrid, overall, spread, WIDTH, type Ground, type Place } from './layout-base.js';
 
+import { tagGrowth, type Least } from './legible.js';
+
 export type { Ground, Place } from './layout-base.js';
 
 /** Where everything of a switch is drawn, seen from one side. */
@@ -60,7 +62,7 @@ export function arrange(
     height += TRAY;
   }
   const radius = Math.min(base.mostRadius, terminalRadius([...places.values()]));
-  frames.forEach((id, index) => places.set(id, { x: WIDTH - 70 - index * 120, y: height + 46 }));
+  frames.forEach((id, index) => places.set(id, { x: WIDTH - 95 - index * 190, y: height + 46 }));
   if (frames.length > 0) height += 96;
   const centre = base.centre;
   return {
@@ -82,14 +84,20 @@ function flipGround(ground: Ground, mirror: boolean, flip: (x: number) => number
 }
 
 /** Where the tags of a terminal's wires stand: towards the middle of what it lies on, one below the other. */
-export function tagPlace({ centre, height, radius }: Arrangement, place: Place, index: number): Place {
+export function tagPlace(
+  { centre, height, radius }: Arrangement,
+  place: Place,
+  index: number,
+  least: Least = 0,
+): Place {
+  const grown = tagGrowth(least);
   const middle = centre ? centre(place) : { x: place.x, y: height / 2 };
   const far = Math.hypot(middle.x - place.x, middle.y - place.y);
   const towards = far < 1 ? { x: 0, y: 1 } : { x: (middle.x - place.x) / far, y: (middle.y - place.y) / far };
   const down = towards.y < -0.4 ? -1 : 1;
   return {
-    x: place.x + towards.x * (radius + 50),
-    y: place.y + towards.y * (radius + 26) + down * index * 38,
+    x: place.x + towards.x * (radius + 50 * grown),
+    y: place.y + towards.y * (radius + 26 * grown) + down * index * 38 * grown,
   };
 }
 

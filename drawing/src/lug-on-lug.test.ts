@@ -64,10 +64,10 @@ describe('two switches lug on lug', () => {
     expect(texts(picture().shapes)).toEqual(expect.arrayContaining(['Old', 'a part', 'W0 GNYE', 'W3']));
   });
 
-  it('a name too long for its column is cut with a sign of it', () => {
-    expect(texts(picture('one-row', 'Pepperquay key bank five').shapes)).toContain(
-      'Pepperquay key bank five',
+  it('a long name stands in two lines, and only a word too long for its column is cut, with a sign of it', () => {
+    expect(texts(picture('one-row', 'Pepperquay key bank five').shapes)).toEqual(
+      expect.arrayContaining(['Pepperquay', 'key bank five']),
     );
-    expect(texts(picture('one-row', 'x'.repeat(40)).shapes)).toContain(`${'x'.repeat(25)}…`);
+    expect(texts(picture('one-row', 'x'.repeat(40)).shapes)).toContain(`${'x'.repeat(23)}…`);
   });
 });

@@ -2,7 +2,9 @@
 import { colorsOf } from '@which-way/core/log';
 import type { TerminalId } from '@which-way/core/switch';
 import { arrange } from './arrangement.js';
-import { linkMark, terminalMark } from './marks.js';
+import { legible, type Least } from './legible.js';
+import { linkMark } from './marks.js';
+import { terminalMark } from './terminal-mark.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
 import { joinKey, type SideBySide } from './side-by-side.js';
 
@@ -21,6 +23,7 @@ const [FIRST_LANE, LANE, MOST_LANES] = [40, 16, 6];
 export function lugOnLugPicture(
   drawn: SideBySide,
   said: { old: string; fresh: string; caption: string },
+  least: Least = 0,
 ): Picture {
   const old = inOrder(drawn);
   const rows = Math.max(old.length, drawn.fresh.length);
@@ -46,8 +49,8 @@ export function lugOnLugPicture(
     height,
     caption: said.caption,
     shapes: piecesOf([
-      heading(said.old, OLD - BOX + 8),
-      heading(said.fresh, FRESH - 50),
+      heading(said.old, OLD - BOX + 8, least),
+      heading(said.fresh, FRESH - 50, least),
       box(OLD - BOX, old.length),
       box(FRESH - 50, drawn.fresh.length),
       drawn.wires.map((wire) => {
@@ -69,7 +72,7 @@ export function lugOnLugPicture(
       )),
       old.map((id, row) => {
         const terminal = labels.get(id);
-        return terminal ? at(OLD, y(row), terminalMark(terminal, LUG, 'plain', null)) : null;
+        return terminal ? at(OLD, y(row), terminalMark(terminal, LUG, 'plain', null, least)) : null;
       }),
       drawn.fresh.map((label, row) =>
         at(
@@ -80,6 +83,7 @@ export function lugOnLugPicture(
             LUG,
             wired.has(row) ? 'plain' : 'not-needed',
             null,
+            least,
           ),
         ),
       ),
@@ -108,15 +112,31 @@ function inOrder({ old, seenFrom = 'terminal' }: SideBySide): TerminalId[] {
 
 const at = (x: number, y: number, inside: Drawn): Drawn => <g transform={`translate(${x} ${y})`}>{inside}</g>;
 
-/** A name above its column; a long one smaller, the longest cut. */
-const heading = (text: string, x: number): Drawn => (
-  <text x={x} y={38} fontSize={text.length > MOST_LARGE ? 22 : 30} fontWeight={700} fill="var(--ink)">
-    {text.length > MOST_SMALL ? `${text.slice(0, MOST_SMALL - 1)}…` : text}
-  </text>
-);
+/** A name above its column: a long one smaller and in two lines, the longest cut. */
+function heading(text: string, x: number, least: Least): Drawn {
+  const [lines, size] = text.length > MOST_LARGE ? [inTwo(text), 23] : [[text], 30];
+  return lines.map((line, index) => (
+    <text
+      x={x}
+      y={lines.length > 1 ? 26 + index * 27 : 38}
+      fontSize={legible(size, least)}
+      fontWeight={700}
+      fill="var(--ink)"
+    >
+      {line.length > MOST_SMALL ? `${line.slice(0, MOST_SMALL - 1)}…` : line}
+    </text>
+  ));
+}
 
-/** Letters of a name that the column takes in large and in small type. */
-const [MOST_LARGE, MOST_SMALL] = [18, 26];
+/** Broken between two words, where the two lines are most alike. */
+function inTwo(text: string): string[] {
+  const gaps = [...text.matchAll(/ /g)].map(({ index }) => index);
+  const middle = gaps.toSorted((a, b) => Math.abs(a - text.length / 2) - Math.abs(b - text.length / 2))[0];
+  return middle === undefined ? [text] : [text.slice(0, middle), text.slice(middle + 1)];
+}
+
+/** Letters of a name that the column takes in large type, and in a line of small type. */
+const [MOST_LARGE, MOST_SMALL] = [18, 24];
 
 const box = (x: number, rows: number): Drawn => (
   <rect

@@ -1,7 +1,8 @@
 /** @jsxImportSource @which-way/drawing */
 import { colorsOf, type Part, type Wire } from '@which-way/core/log';
-import type { Terminal, TerminalId } from '@which-way/core/switch';
+import type { TerminalId } from '@which-way/core/switch';
 import type { Arrangement, Ground, Place } from './arrangement.js';
+import { legible, reach, TAG_SIZE, tagGrowth, type Least } from './legible.js';
 import type { Drawn } from './shape.js';
 import type { Strand } from './strand.js';
 
@@ -17,10 +18,19 @@ export interface GroundSaid {
   notPlaced: string;
 }
 
+/** An empty place of a deck has its number only where that leaves the numbers of lugs in peace. */
+const MOST_HOLE = 28;
+
 /** What the terminals lie on. */
-export function groundMark(ground: Ground, photo: GroundPhoto | null, said: GroundSaid): Drawn {
+export function groundMark(
+  ground: Ground,
+  photo: GroundPhoto | null,
+  said: GroundSaid,
+  least: Least = 0,
+): Drawn {
   const common = { fill: 'var(--sheet)', stroke: 'var(--line)', strokeWidth: 3 };
-  const words = { fontSize: 24, fill: 'var(--quiet)', textAnchor: 'middle' };
+  const size = legible(24, least);
+  const words = { fontSize: size, fill: 'var(--quiet)', textAnchor: 'middle' };
   switch (ground.kind) {
     case 'plate': {
       const { x, y, width, height } = ground;
@@ -32,7 +42,7 @@ export function groundMark(ground: Ground, photo: GroundPhoto | null, said: Grou
           <circle cx={ground.x} cy={ground.y} r={ground.radius} {...common} />
           {ground.label && (
             <text x={ground.x} y={ground.y - ground.radius - 12} {...words}>
-              {ground.label}
+              {reach(ground.label, size) < ground.radius * 2 + 60 ? ground.label : ground.label.split(',')[0]}
             </text>
           )}
         </>
@@ -53,8 +63,14 @@ export function groundMark(ground: Ground, photo: GroundPhoto | null, said: Grou
       return (
         <>
           <circle cx={ground.x} cy={ground.y} r={7} fill="var(--line)" />
-          {ground.label && (
-            <text x={ground.x} y={ground.y + 30} {...words} fontSize={18} fontFamily="var(--font-mono)">
+          {ground.label && legible(18, least) <= MOST_HOLE && (
+            <text
+              x={ground.x}
+              y={ground.y + 30}
+              {...words}
+              fontSize={legible(18, least)}
+              fontFamily="var(--font-mono)"
+            >
               {ground.label}
             </text>
           )}
@@ -89,7 +105,7 @@ export function groundMark(ground: Ground, photo: GroundPhoto | null, said: Grou
             {...common}
             strokeDasharray="12 9"
           />
-          <text x={500} y={ground.y + 26} {...words} fontSize={20}>
+          <text x={500} y={ground.y + 26} {...words} fontSize={legible(20, least)}>
             {said.notPlaced}
           </text>
         </>
@@ -102,12 +118,14 @@ export function partMark(
   part: Part,
   { places }: Pick<Arrangement, 'places'>,
   said: { text: string; caption: string },
+  least: Least = 0,
 ): Drawn {
   const [from, to] = part.terminals.map((id) => places.get(id));
   if (!from || !to) return null;
   const { text } = said;
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-  const width = 26 + text.length * 12;
+  const size = legible(21, least);
+  const [width, height] = [26 + text.length * size * 0.58, size + 15];
   return (
     <g role="img" aria-label={said.caption}>
       <line
@@ -122,9 +140,9 @@ export function partMark(
       />
       <rect
         x={middle.x - width / 2}
-        y={middle.y - 18}
+        y={middle.y - height / 2}
         width={width}
-        height={36}
+        height={height}
         rx={5}
         fill="var(--paper)"
         stroke="var(--quiet)"
@@ -135,7 +153,7 @@ export function partMark(
         y={middle.y}
         textAnchor="middle"
         dominantBaseline="central"
-        fontSize={21}
+        fontSize={size}
         fill="var(--ink)"
       >
         {text}
@@ -149,19 +167,26 @@ export function wireMark(
   { tag, color, liveThough }: Pick<Wire, 'tag' | 'color' | 'liveThough'>,
   { x, y }: Place,
   caption: string,
+  least: Least = 0,
 ): Drawn {
   const colors = colorsOf(color) ?? [];
   const text = `${tag}${color ? ` ${color}` : ''}`;
+  const [height, swatch] = [34, 20];
   const width = 40 + text.length * 13;
-  const left = x - width / 2;
+  const grown = tagGrowth(least);
   return (
-    <g role="img" aria-label={caption} pointerEvents="none">
+    <g
+      role="img"
+      aria-label={caption}
+      pointerEvents="none"
+      transform={`translate(${x} ${y})${grown === 1 ? '' : ` scale(${grown})`}`}
+    >
       <rect
-        x={left}
-        y={y - 17}
+        x={-width / 2}
+        y={-height / 2}
         width={width}
-        height={34}
-        rx={17}
+        height={height}
+        rx={height / 2}
         fill="var(--sheet)"
         stroke={liveThough ? 'var(--brick)' : 'var(--quiet)'}
         strokeWidth={liveThough ? 5 : 2.5}
@@ -169,21 +194,21 @@ export function wireMark(
       {colors.map(({ shown }, index) => (
         <rect
           key={index}
-          x={left + 11 + (20 / colors.length) * index}
-          y={y - 10}
-          width={20 / colors.length}
-          height={20}
+          x={11 - width / 2 + (swatch / colors.length) * index}
+          y={-swatch / 2}
+          width={swatch / colors.length}
+          height={swatch}
           fill={shown}
           stroke="var(--quiet)"
         />
       ))}
       <text
-        x={left + 36}
-        y={y}
+        x={36 - width / 2}
+        y={0}
         dominantBaseline="central"
         fontFamily="var(--font-mono)"
         fontWeight={700}
-        fontSize={21}
+        fontSize={TAG_SIZE}
         fill="var(--ink)"
       >
         {text}
@@ -237,62 +262,5 @@ export function tieMark({ lead, ids }: DrawnTie, { places }: Pick<Arrangement, '
       strokeWidth={14}
       strokeLinejoin="round"
     />
-  );
-}
-
-/** How a terminal takes part in what is being asked. */
-export type TerminalPart = 'red' | 'black' | 'sounded' | 'not-needed' | 'now' | 'picked' | 'plain' | 'free';
-
-/** A terminal at the origin: its lug with its label, as it takes part, and what is said under it. */
-export function terminalMark(
-  terminal: Terminal,
-  radius: number,
-  part: TerminalPart,
-  note: string | null,
-): Drawn {
-  const red = part === 'red';
-  const sounded = part === 'sounded';
-  const moving = part === 'black' || sounded;
-  const chosen = part === 'picked' || part === 'now';
-  const size = Math.min(radius * 0.95, (radius * 2.9) / Math.max(1, terminal.label.length), 54);
-  const mono = { textAnchor: 'middle', fontFamily: 'var(--font-mono)' };
-  const lug = {
-    fill: red ? 'var(--lead-red)' : sounded ? 'var(--teal)' : 'var(--sheet)',
-    stroke: red ? 'var(--lead-red)' : part === 'picked' ? 'var(--brass)' : 'var(--ink)',
-    strokeWidth: part === 'now' ? 18 : moving ? 10 : part === 'picked' ? 8 : 3,
-    strokeDasharray: part === 'free' || terminal.role === 'dummy' ? '7 6' : undefined,
-  };
-  return (
-    <>
-      {red && note === null && <rect x={-9} y={0} width={18} height={radius + 46} fill="var(--lead-red)" />}
-      {lugMark(terminal.role === 'frame', chosen ? radius + 3 : radius, lug)}
-      <text
-        {...mono}
-        dominantBaseline="central"
-        fontWeight={700}
-        fontSize={size}
-        fill={red ? '#fff' : sounded ? 'var(--on-teal)' : 'var(--ink)'}
-      >
-        {terminal.label}
-      </text>
-      {note !== null && (
-        <text {...mono} y={radius + 30} fontSize={24} fill="var(--ink)">
-          {note}
-        </text>
-      )}
-    </>
-  );
-}
-
-/** A lug is round; the frame is square, since it is not one. */
-function lugMark(square: boolean, radius: number, look: Record<string, string | number | undefined>): Drawn {
-  return square ? (
-    <>
-      {/* A finger needs more height than the mark has. */}
-      <rect x={-radius} y={-radius} width={radius * 2} height={radius * 2} fill="transparent" />
-      <rect x={-radius} y={-radius * 0.62} width={radius * 2} height={radius * 1.24} rx={4} {...look} />
-    </>
-  ) : (
-    <circle r={radius} {...look} />
   );
 }

@@ -1,4 +1,5 @@
 /** @jsxImportSource @which-way/drawing */
+import { legible, type Least } from './legible.js';
 import { piecesOf, type Picture, type Shape } from './shape.js';
 
 /** A throw of a moving contact, with where it is closed. */
@@ -38,14 +39,14 @@ const label = { fontSize: 30, fontFamily: 'var(--font-mono)', fontWeight: 700, f
  * Contacts as a circuit diagram draws them, simplified after the symbols of IEC 60617 (make and changeover contacts, a dashed
  * line for the mechanical link, a triangle for a position that springs back; from memory): arms as they stand in one setting.
  */
-export function schematicPicture({ poles, linked }: Schematic, caption: string): Picture {
+export function schematicPicture({ poles, linked }: Schematic, caption: string, least: Least = 0): Picture {
   let y = TOP;
   const arms: number[] = [];
   const drawn: (Shape | string)[] = [];
   for (const pole of poles) {
     for (const moving of pole) {
       const height = Math.max(1, moving.throws.length) * ROW;
-      drawn.push(...movingMark(moving, y));
+      drawn.push(...movingMark(moving, y, least));
       arms.push(armAt(moving, y, LINK_X));
       y += height;
     }
@@ -76,39 +77,44 @@ function armAt(moving: DrawnMoving, top: number, x: number): number {
   return middle + ((tips[0] ?? middle) - middle) * ((x - COMMON_X) / (reach - COMMON_X));
 }
 
-function movingMark(moving: DrawnMoving, top: number): (Shape | string)[] {
+function movingMark(moving: DrawnMoving, top: number, least: Least): (Shape | string)[] {
   const { label: common, throws } = moving;
   const { middle, at, tips, reach } = armsOf(moving, top);
   return piecesOf([
-    <text x={COMMON_X - 90} y={middle + 10} textAnchor="end" {...label}>
+    <text x={COMMON_X - 90} y={middle + 10} textAnchor="end" {...label} fontSize={legible(30, least)}>
       {common}
     </text>,
     <line x1={COMMON_X - 78} y1={middle} x2={COMMON_X - 9} y2={middle} {...line} />,
     <circle cx={COMMON_X} cy={middle} r={9} {...line} />,
     tips.map((tip) => <line x1={COMMON_X + 9} y1={middle} x2={reach} y2={tip} {...line} strokeWidth={5} />),
-    throws.map((one, index) => throwMark(one, at(index))),
+    throws.map((one, index) => throwMark(one, at(index), least)),
   ]);
 }
 
-function throwMark({ label: name, closedAt }: DrawnThrow, y: number) {
+function throwMark({ label: name, closedAt }: DrawnThrow, y: number, least: Least) {
+  const size = legible(25, least);
+  const letter = size * 0.6;
   let x = THROW_X + 170;
   return (
     <>
       <circle cx={THROW_X} cy={y} r={9} {...line} />
       <line x1={THROW_X + 9} y1={y} x2={THROW_X + 78} y2={y} {...line} />
-      <text x={THROW_X + 90} y={y + 10} {...label}>
+      <text x={THROW_X + 90} y={y + 10} {...label} fontSize={legible(30, least)}>
         {name}
       </text>
       {closedAt.map((setting) => {
         const from = x;
-        x += setting.name.length * 15 + (setting.returns ? 40 : 18);
+        x += setting.name.length * letter + (setting.returns ? 40 : 18);
         return (
           <>
-            <text x={from} y={y + 9} fontSize={25} fill="var(--quiet)">
+            <text x={from} y={y + 9} fontSize={size} fill="var(--quiet)">
               {setting.name}
             </text>
             {setting.returns && (
-              <path d={`M${from + setting.name.length * 15 + 4} ${y - 9}l16 9l-16 9z`} fill="var(--quiet)" />
+              <path
+                d={`M${from + setting.name.length * letter + 4} ${y - 9}l16 9l-16 9z`}
+                fill="var(--quiet)"
+              />
             )}
           </>
         );

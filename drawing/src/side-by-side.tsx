@@ -2,7 +2,9 @@
 import { colorsOf } from '@which-way/core/log';
 import type { Side, Structure, Terminal, TerminalId } from '@which-way/core/switch';
 import { arrange, linkPath, type Arrangement, type ArrangedSwitch } from './arrangement.js';
-import { groundMark, linkMark, terminalMark, wireMark, type GroundSaid } from './marks.js';
+import { groundMark, linkMark, wireMark, type GroundSaid } from './marks.js';
+import { terminalMark } from './terminal-mark.js';
+import { legible, type Least } from './legible.js';
 import { piecesOf, type Drawn, type Picture } from './shape.js';
 import type { Strand } from './strand.js';
 
@@ -60,6 +62,7 @@ function liesOf({ freshLies }: SideBySide, fresh: readonly Terminal[]): SideBySi
 export function sideBySidePicture(
   drawn: SideBySide,
   said: GroundSaid & { old: string; fresh: string; caption: string },
+  least: Least = 0,
 ): Picture {
   const fresh = drawn.fresh.map((label, place): Terminal => ({
     id: `new ${place}` as TerminalId,
@@ -96,23 +99,23 @@ export function sideBySidePicture(
     const [out, home] = [laneY(lanes.from), laneY(lanes.to)];
     const path = `M${from.x} ${from.y}V${out}H${gutter}V${home}H${to.x}V${to.y}`;
     const edge = lanes.from.up ? top - TAGS / 2 : top + height + TAGS / 2;
-    return { line: wireLine(path, wire.color), tag: tagMark(wire, { x: from.x, y: edge }, crowded) };
+    return { line: wireLine(path, wire.color), tag: tagMark(wire, { x: from.x, y: edge }, crowded, least) };
   });
   return {
     width: WIDTH,
     height: top + height + (harness.below > 0 ? TAGS + harness.below * LANE : 10),
     caption: said.caption,
     shapes: piecesOf([
-      heading(said.old, LEFT + 500 * SCALE),
-      heading(said.fresh, RIGHT + 500 * SCALE),
-      before.grounds(said),
-      after.grounds(said),
+      heading(said.old, LEFT + 500 * SCALE, least),
+      heading(said.fresh, RIGHT + 500 * SCALE, least),
+      before.grounds(said, least / SCALE),
+      after.grounds(said, least / SCALE),
       wires.map((wire) => wire?.line),
       before.links(oldLinks, drawn.strand),
       after.links(freshLinks, drawn.strand),
       after.ties(ties),
-      before.lugs(),
-      after.lugs(),
+      before.lugs(least / SCALE),
+      after.lugs(least / SCALE),
       wires.map((wire) => wire?.tag),
     ]),
   };
@@ -127,8 +130,8 @@ interface Lane {
   lane: number;
 }
 
-const heading = (text: string, x: number): Drawn => (
-  <text x={x} y={34} fontSize={30} fontWeight={700} textAnchor="middle" fill="var(--ink)">
+const heading = (text: string, x: number, least: Least): Drawn => (
+  <text x={x} y={34} fontSize={legible(30, least)} fontWeight={700} textAnchor="middle" fill="var(--ink)">
     {text.length > 34 ? `${text.slice(0, 33)}…` : text}
   </text>
 );
@@ -182,9 +185,11 @@ function side(drawn: ArrangedSwitch, from: Side, left: number, top: number) {
       return place && { x: left + place.x * SCALE, y: top + place.y * SCALE };
     },
     // A photo is not drawn here: its pins are.
-    grounds: (said: GroundSaid) =>
+    grounds: (said: GroundSaid, least: Least) =>
       move(
-        arrangement.ground.filter(({ kind }) => kind !== 'photo').map((one) => groundMark(one, null, said)),
+        arrangement.ground
+          .filter(({ kind }) => kind !== 'photo')
+          .map((one) => groundMark(one, null, said, least)),
       ),
     links: (links: readonly (Joined & { differs: boolean })[], strand: Strand) =>
       move(links.map((link) => linkMark(path(link), { strand, disputed: link.differs }))),
@@ -194,11 +199,13 @@ function side(drawn: ArrangedSwitch, from: Side, left: number, top: number) {
           <path d={path(tie)} fill="none" stroke="var(--ink)" strokeWidth={14} strokeDasharray="26 12" />
         )),
       ),
-    lugs: () =>
+    lugs: (least: Least) =>
       move(
         drawn.terminals.map((terminal) => {
           const { x, y } = places.get(terminal.id) ?? { x: 500, y: height / 2 };
-          return <g transform={`translate(${x} ${y})`}>{terminalMark(terminal, radius, 'plain', null)}</g>;
+          return (
+            <g transform={`translate(${x} ${y})`}>{terminalMark(terminal, radius, 'plain', null, least)}</g>
+          );
         }),
       ),
   };
@@ -223,7 +230,12 @@ function wireLine(path: string, color: string): Drawn {
 }
 
 /** What a wire is called, on it; with many wires its number alone. */
-function tagMark({ tag, color }: MovedWire, place: Point, crowded: boolean): Drawn {
+function tagMark({ tag, color }: MovedWire, place: Point, crowded: boolean, least: Least): Drawn {
   if (tag === '') return null;
-  return wireMark({ tag, color: crowded ? '' : color, liveThough: false }, place, `${tag} ${color}`.trim());
+  return wireMark(
+    { tag, color: crowded ? '' : color, liveThough: false },
+    place,
+    `${tag} ${color}`.trim(),
+    least,
+  );
 }

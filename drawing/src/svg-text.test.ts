@@ -1,6 +1,6 @@
 import { describeSwitch, newIdFrom, seededRandom, PLAIN_LAYOUTS } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
-import { handlePicture } from './handle-forms.js';
+import { handlePicture } from './handles/handle-forms.js';
 import type { Picture, Shape } from './shape.js';
 import { strandOf } from './strand.js';
 import { PAPER, svgText } from './svg-text.js';

@@ -1,7 +1,8 @@
 /** @jsxImportSource @which-way/drawing */
 import type { Side, TerminalId } from '@which-way/core/switch';
 import { arrange, linkPath, type ArrangedSwitch } from './arrangement.js';
-import { groundMark, linkMark, terminalMark, type GroundSaid, type LinkLook } from './marks.js';
+import { groundMark, linkMark, type GroundSaid, type LinkLook } from './marks.js';
+import { terminalMark } from './terminal-mark.js';
 import { piecesOf, type Picture } from './shape.js';
 
 /** A line between two terminals that stands for a join in a setting. */

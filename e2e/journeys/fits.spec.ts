@@ -1,6 +1,7 @@
 import type { JobSummary } from '@which-way/contract';
 import type { Browser, Page } from '@playwright/test';
 import { goOn } from '../go-on.js';
+import { firstScreen, LOOKS } from '../look-over.js';
 import { expect, ownServer, test } from '../served.js';
 
 /** Views that are seen whole at 1280 x 800: their parts may scroll, the page doesn't. */
@@ -17,6 +18,8 @@ interface Seen {
   jobs: JobSummary[];
   /** Goes to a view of a job, or to a system, and waits until it stands; what it is, in words. */
   go: (job: JobSummary, view?: string) => Promise<string>;
+  /** Goes to a page beside the jobs. */
+  goTo: (path: string) => Promise<string>;
 }
 
 /** The jobs of the demo, at a size. */
@@ -33,16 +36,10 @@ async function demoAt(
     });
     const page = await context.newPage();
     let of: JobSummary | null = null;
-    const go: Seen['go'] = async (job, view = '') => {
-      const path = `/${job.about === 'system' ? 'systems' : 'jobs'}/${job.id}/${view}`;
-      // Within a job as its links go; the page that was there before is told apart.
-      if (of === job) {
-        await page.evaluate(() => document.querySelector('main')?.setAttribute('data-before', ''));
-        await goOn(page, served, path);
-      } else await page.goto(path);
-      of = job;
+    /** Until it stands, and what comes from beside it has come: its size stays. */
+    const stands = async () => {
       await page.locator('main:not([data-before]) :is(h1, h2, [role=status], p)').first().waitFor();
-      // What comes from beside the page has come when its size stays.
+      await expect(page.getByText(/^(Loading|Opening)/)).toHaveCount(0);
       let before = -1;
       await expect
         .poll(
@@ -54,9 +51,24 @@ async function demoAt(
           { intervals: [150] },
         )
         .toBe(true);
+    };
+    const goTo: Seen['goTo'] = async (path) => {
+      await page.goto(path);
+      await stands();
+      return path;
+    };
+    const go: Seen['go'] = async (job, view = '') => {
+      const path = `/${job.about === 'system' ? 'systems' : 'jobs'}/${job.id}/${view}`;
+      // Within a job as its links go; the page that was there before is told apart.
+      if (of === job) {
+        await page.evaluate(() => document.querySelector('main')?.setAttribute('data-before', ''));
+        await goOn(page, served, path);
+      } else await page.goto(path);
+      of = job;
+      await stands();
       return `${job.title} ${view}`;
     };
-    await work({ page, jobs: await served.get<JobSummary[]>('/api/jobs'), go });
+    await work({ page, jobs: await served.get<JobSummary[]>('/api/jobs'), go, goTo });
     await context.close();
   });
 }
@@ -87,7 +99,12 @@ const tooSmall = () => {
     const isSeen = width > 0 && getComputedStyle(one).visibility !== 'hidden';
     const inSentence = one.matches('a') && getComputedStyle(one).display === 'inline';
     // A tick is pressed by the whole line that it labels.
-    if (!isSeen || inSentence || one.matches('[role=checkbox]') || one.closest('svg, table, [role=grid]'))
+    if (
+      !isSeen ||
+      inSentence ||
+      one.matches('[role=checkbox], [role=radio]') ||
+      one.closest('svg, table, [role=grid]')
+    )
       continue;
     if (Math.min(width, height) < 43.5)
       found.push(
@@ -97,22 +114,54 @@ const tooSmall = () => {
   return found;
 };
 
-for (const [device, size] of [
-  ['a phone', { width: 390, height: 844 }],
-  ['a tablet', { width: 768, height: 1024 }],
-] as const)
-  test(`on ${device} nothing hangs out sideways, and whatever is pressed is as large as a fingertip`, async ({
+const SIZES = {
+  'a laptop': { width: 1280, height: 800 },
+  'a tablet': { width: 768, height: 1024 },
+  'a phone': { width: 390, height: 844 },
+};
+/** Jobs between which most that can be shown is: two decks, a frame, loads, a system, many parts of a name. */
+const LOOKED_AT = /^(Pier beacon, both|Pottery kiln|Table radio|Reading lamp)/;
+const BESIDE_JOBS = ['/', '/settings', '/library', '/practice'];
+
+for (const [device, size] of Object.entries(SIZES))
+  test(`on ${device}, in both themes, everything can be read, made out and pressed, and the answer is in the first screen`, async ({
     browser,
   }) => {
-    await demoAt(browser, size, async ({ page, jobs, go }) => {
+    await demoAt(browser, size, async ({ page, jobs, go, goTo }) => {
       const wrong: string[] = [];
-      for (const job of jobs.filter(({ title }) =>
-        /^(Pier beacon|Pottery kiln|Table radio|Reading lamp)/.test(title),
-      ))
-        for (const view of job.about === 'system' ? [''] : VIEWS) {
-          const where = await go(job, view);
-          wrong.push(...(await page.evaluate(tooSmall)).map((one) => `${where}: ${one}`));
+      const look = async (where: string) => {
+        for (const colorScheme of ['light', 'dark'] as const) {
+          await page.emulateMedia({ colorScheme });
+          const looks = LOOKS[colorScheme];
+          for (const seen of colorScheme === 'light' && size.width < 1024 ? [...looks, tooSmall] : looks)
+            wrong.push(...(await page.evaluate(seen)).map((one) => `${where}, ${colorScheme}: ${one}`));
         }
+      };
+      for (const path of BESIDE_JOBS) await look(await goTo(path));
+      for (const job of jobs.filter(({ title }) => LOOKED_AT.test(title)))
+        for (const view of job.about === 'system' ? [''] : VIEWS) await look(await go(job, view));
       expect(wrong).toEqual([]);
     });
   });
+
+/** What a view may ask to be taken in at load. A table that differs says at each cell how. */
+const MOST: Record<string, { words: number; controls: number }> = {
+  verify: { words: 120, controls: 35 },
+  match: { words: 250, controls: 40 },
+  tag: { words: 180, controls: 35 },
+};
+const QUIET = /^(Table radio|Stage guitar|Reading lamp|Pottery kiln|Market stall)/;
+
+test('the first screen of a step asks little to be taken in', async ({ browser }) => {
+  await demoAt(browser, SIZES['a laptop'], async ({ page, jobs, go }) => {
+    const over: string[] = [];
+    for (const job of jobs.filter(({ title }) => QUIET.test(title)))
+      for (const [view, most] of Object.entries(MOST)) {
+        const where = await go(job, view);
+        const { words, controls } = await page.evaluate(firstScreen);
+        if (words > most.words || controls > most.controls)
+          over.push(`${where}: ${words} words, ${controls} controls`);
+      }
+    expect(over).toEqual([]);
+  });
+});

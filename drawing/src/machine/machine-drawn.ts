@@ -39,13 +39,35 @@ export interface Point {
   y: number;
 }
 
-export const WIDTH = 1000;
-export const TOP = 70;
+/** Where the columns of a machine's picture stand, in its own measure. */
+export interface MachineSheet {
+  width: number;
+  /** The first row of lugs and loads. */
+  top: number;
+  boxLeft: number;
+  boxWidth: number;
+  loadLeft: number;
+  loadWidth: number;
+  /** The first rail on each side, and how far the next stands from it. */
+  live: number;
+  back: number;
+  step: number;
+  /** Between the switch and the loads, for upright leads. */
+  gutter: number;
+}
+
+export const WIDE: MachineSheet = {
+  ...{ width: 1000, top: 70, boxLeft: 190, boxWidth: 210, loadLeft: 610, loadWidth: 190 },
+  ...{ live: 50, back: 950, step: 34, gutter: 150 },
+};
+
+/** For a phone: the same columns, closer together, so that words can be read. */
+export const NARROW: MachineSheet = {
+  ...{ width: 660, top: 96, boxLeft: 126, boxWidth: 150, loadLeft: 400, loadWidth: 166 },
+  ...{ live: 34, back: 638, step: 28, gutter: 70 },
+};
+
 export const ROW = 74;
-export const [BOX_LEFT, BOX_WIDTH] = [190, 210];
-export const [LOAD_LEFT, LOAD_WIDTH] = [610, 190];
 export const RADIUS = 24;
-/** The first rail on each side, and how far the next stands from it. */
-export const RAILS = { live: 50, back: 950, step: 34 } as const;
 export const LANE = 13;
 export const CARRIES = 'var(--teal)';

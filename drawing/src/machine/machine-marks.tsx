@@ -1,37 +1,58 @@
 /** @jsxImportSource @which-way/drawing */
+import { legible, reach, type Least } from '../legible.js';
 import type { Drawn } from '../shape.js';
 import {
-  BOX_LEFT,
-  BOX_WIDTH,
   CARRIES,
-  LOAD_LEFT,
-  LOAD_WIDTH,
   RADIUS,
-  TOP,
   type MachineDrawn,
   type MachineLead,
   type MachineLoad,
+  type MachineSheet,
   type Point,
 } from './machine-drawn.js';
 
-export const heightOf = (load: MachineLoad | undefined): number =>
-  load ? Math.max(78, 30 + Math.ceil(load.ends.length / 2) * 30) : 0;
+/** What a machine is drawn with. */
+export interface Pen {
+  sheet: MachineSheet;
+  least: Least;
+}
+
+/** The size of a load's name, and from one line of it to the next. */
+const [NAME, NAME_LINE] = [22, 25];
+
+/** A load's name in as many lines as it takes; a single word is never broken. */
+function nameLines(name: string, { loadWidth }: MachineSheet): string[] {
+  const lines: string[] = [];
+  for (const word of name.split(/\s+/)) {
+    const longer = `${lines.at(-1) ?? ''} ${word}`.trim();
+    if (lines.length > 0 && reach(longer, NAME) <= loadWidth) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
+}
+
+export function heightOf(load: MachineLoad | undefined, sheet: MachineSheet): number {
+  if (!load) return 0;
+  const lines = nameLines(load.name, sheet).length;
+  return Math.max(78 + (lines - 1) * NAME_LINE, 30 + Math.ceil(load.ends.length / 2) * 30);
+}
 
 /** What the lugs of the switch lie on. */
-export function bodyMark(name: string, inside: number): Drawn {
+export function bodyMark({ sheet, least }: Pen, name: string, inside: number): Drawn {
+  const { top, boxLeft, boxWidth } = sheet;
   return (
     <>
       <rect
-        x={BOX_LEFT}
-        y={TOP - 16}
-        width={BOX_WIDTH}
+        x={boxLeft}
+        y={top - 16}
+        width={boxWidth}
         height={inside + 32}
         rx={10}
         fill="var(--sheet)"
         stroke="var(--line)"
         strokeWidth={3}
       />
-      {label(name, { x: BOX_LEFT + BOX_WIDTH / 2, y: TOP - 28, anchor: 'middle', size: 22 })}
+      {label(name, { x: boxLeft + boxWidth / 2, y: top - 28, anchor: 'middle', size: legible(22, least) })}
     </>
   );
 }
@@ -63,18 +84,26 @@ export function belowOf(supplies: MachineDrawn['supplies'], at: number): boolean
 }
 
 export function railMark(
+  { least }: Pen,
   { name, live }: { name: string; live: boolean },
   { x, bottom, below }: { x: number; bottom: number; below: boolean },
 ): Drawn {
   return (
     <>
       <line x1={x} y1={40} x2={x} y2={bottom} stroke="var(--ink)" strokeWidth={live ? 9 : 5} />
-      {label(name, { x, y: below ? bottom + 26 : 28, anchor: live ? 'start' : 'end', size: 24, bold: true })}
+      {label(name, {
+        x,
+        y: below ? bottom + 26 : 28,
+        anchor: live ? 'start' : 'end',
+        size: legible(24, least),
+        bold: true,
+      })}
     </>
   );
 }
 
 export function leadMark(
+  { least }: Pen,
   { text, carries }: MachineLead,
   { path, text: at }: { path: string; text: Point },
 ): Drawn {
@@ -88,13 +117,13 @@ export function leadMark(
         strokeWidth={carries ? 8 : 2.5}
         strokeLinejoin="round"
       />
-      {text !== '' && label(text, { x: at.x, y: at.y, anchor: 'start', size: 19 })}
+      {text !== '' && label(text, { x: at.x, y: at.y, anchor: 'start', size: legible(19, least) })}
     </>
   );
 }
 
-export function joinMark(a: Point, b: Point, carries: boolean): Drawn {
-  const bend = a.x === b.x ? (a.x < BOX_LEFT + BOX_WIDTH / 2 ? 60 : -60) : 0;
+export function joinMark({ boxLeft, boxWidth }: MachineSheet, a: Point, b: Point, carries: boolean): Drawn {
+  const bend = a.x === b.x ? (a.x < boxLeft + boxWidth / 2 ? 60 : -60) : 0;
   const path =
     bend === 0
       ? `M${a.x} ${a.y}L${b.x} ${b.y}`
@@ -110,7 +139,7 @@ export function joinMark(a: Point, b: Point, carries: boolean): Drawn {
   );
 }
 
-export function lugMark(text: string, { x, y }: Point): Drawn {
+export function lugMark({ least }: Pen, text: string, { x, y }: Point): Drawn {
   return (
     <g transform={`translate(${x} ${y})`}>
       <circle r={RADIUS} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={3} />
@@ -119,7 +148,7 @@ export function lugMark(text: string, { x, y }: Point): Drawn {
         dominantBaseline="central"
         fontFamily="var(--font-mono)"
         fontWeight={700}
-        fontSize={Math.min(23, 60 / Math.max(1, text.length))}
+        fontSize={legible(Math.min(23, 60 / Math.max(1, text.length)), least)}
         fill="var(--ink)"
       >
         {text}
@@ -136,39 +165,39 @@ const LOOK: Record<MachineLoad['look'], { fill: string; stroke: string; dash?: s
 };
 
 /** A load: its name, what it does in words, and its ends. */
-export function loadMark({ name, ends, says, look }: MachineLoad, at: number): Drawn {
+export function loadMark({ sheet, least }: Pen, load: MachineLoad, at: number): Drawn {
+  const { name, ends, says, look } = load;
+  const { loadLeft, loadWidth } = sheet;
   const { fill, stroke, dash, width } = LOOK[look];
-  const top = TOP + at;
+  const top = sheet.top + at;
   const half = Math.ceil(ends.length / 2);
   const many = ends.length > 2;
+  const lines = nameLines(name, sheet);
+  const middle = { x: loadLeft + loadWidth / 2, anchor: 'middle' as const };
   return (
     <>
       <rect
-        x={LOAD_LEFT}
+        x={loadLeft}
         y={top}
-        width={LOAD_WIDTH}
-        height={heightOf({ name, ends, says, look })}
+        width={loadWidth}
+        height={heightOf(load, sheet)}
         rx={8}
         fill={fill}
         stroke={stroke}
         strokeWidth={width}
         strokeDasharray={dash}
       />
-      {label(name.length > 16 ? `${name.slice(0, 15)}…` : name, {
-        x: LOAD_LEFT + LOAD_WIDTH / 2,
-        y: top + 30,
-        anchor: 'middle',
-        size: 22,
-        bold: true,
-      })}
-      {label(says, { x: LOAD_LEFT + LOAD_WIDTH / 2, y: top + 58, anchor: 'middle', size: 20 })}
+      {lines.map((line, index) =>
+        label(line, { ...middle, y: top + 30 + index * NAME_LINE, size: legible(NAME, least), bold: true }),
+      )}
+      {label(says, { ...middle, y: top + 33 + lines.length * NAME_LINE, size: legible(20, least) })}
       {many &&
         ends.map((end, index) =>
           label(end, {
-            x: index < half ? LOAD_LEFT + 8 : LOAD_LEFT + LOAD_WIDTH - 8,
+            x: index < half ? loadLeft + 8 : loadLeft + loadWidth - 8,
             y: top + 40 + (index < half ? index : index - half) * 30,
             anchor: index < half ? 'start' : 'end',
-            size: 17,
+            size: legible(17, least),
           }),
         )}
     </>

@@ -1,28 +1,38 @@
+import type { Least } from '../legible.js';
 import { piecesOf, type Picture } from '../shape.js';
-import { WIDTH, type MachineDrawn } from './machine-drawn.js';
+import { NARROW, WIDE, type MachineDrawn } from './machine-drawn.js';
 import { routed } from './machine-lanes.js';
 import { belowOf, bodyMark, joinMark, leadMark, loadMark, lugMark, railMark } from './machine-marks.js';
 import { placesOf } from './machine-places.js';
 
 export type { MachineDrawn, MachineLoad, MachinePoint } from './machine-drawn.js';
 
-/** A machine laid out by rule: live supplies left, the switch, the loads, the returns right; a lead has a lane of its own. */
-export function machinePicture(drawn: MachineDrawn, caption: string): Picture {
+/**
+ * A machine laid out by rule: live supplies left, the switch, the loads, the returns right; a lead has a lane of its own.
+ * @param room `narrow`: laid out for a phone.
+ */
+export function machinePicture(
+  drawn: MachineDrawn,
+  caption: string,
+  { narrow, least }: { narrow: boolean; least: Least } = { narrow: false, least: 0 },
+): Picture {
+  const sheet = narrow ? NARROW : WIDE;
+  const pen = { sheet, least };
   const { supplies, lugs, joins, loads, leads } = drawn;
-  const places = placesOf(drawn);
+  const places = placesOf(drawn, sheet);
   const { railX, loadTops, inside, bottom, lugAt } = places;
   const shapes = [
     supplies.map((supply, at) =>
-      railMark(supply, { x: railX[at] as number, bottom, below: belowOf(supplies, at) }),
+      railMark(pen, supply, { x: railX[at] as number, bottom, below: belowOf(supplies, at) }),
     ),
-    bodyMark(drawn.switchName, inside),
+    bodyMark(pen, drawn.switchName, inside),
     leads
       .map((lead, at) => ({ lead, at }))
       .toSorted((one, other) => Number(one.lead.carries) - Number(other.lead.carries))
-      .map(({ lead, at }) => leadMark(lead, routed(places, lead, at))),
-    joins.map(({ a, b, carries }) => joinMark(lugAt(a), lugAt(b), carries)),
-    lugs.map((lug, at) => lugMark(lug.label, lugAt(at))),
-    loads.map((load, at) => loadMark(load, loadTops[at] ?? 0)),
+      .map(({ lead, at }) => leadMark(pen, lead, routed(places, lead, at))),
+    joins.map(({ a, b, carries }) => joinMark(sheet, lugAt(a), lugAt(b), carries)),
+    lugs.map((lug, at) => lugMark(pen, lug.label, lugAt(at))),
+    loads.map((load, at) => loadMark(pen, load, loadTops[at] ?? 0)),
   ];
-  return { width: WIDTH, height: bottom + 36, shapes: piecesOf(shapes), caption };
+  return { width: sheet.width, height: bottom + 36, shapes: piecesOf(shapes), caption };
 }

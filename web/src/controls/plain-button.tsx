@@ -1,7 +1,7 @@
 import type { ButtonHTMLAttributes } from 'react';
 
 const LOOKS = {
-  plain: 'border-line bg-sheet text-ink hover:border-ink',
+  plain: 'border-edge bg-sheet text-ink hover:border-ink',
   strong: 'border-enamel bg-enamel text-on-enamel hover:bg-enamel-lift dark:border-brass',
   quiet: 'border-transparent bg-transparent text-ink underline underline-offset-4 hover:border-line',
 };

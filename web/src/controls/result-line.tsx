@@ -57,7 +57,9 @@ export function ResultLine({
               className={`inline-block min-w-20 shrink-0 rounded-part border px-2 text-center text-small font-semibold ${LOOKS[look]}`}
             >
               {look === 'pass' && '✓ '}
-              {mark}
+              {/* What was not done is hatched, as it is everywhere; why stands beside it. */}
+              {look === 'not-yet' ? <span className="sr-only">{mark}</span> : mark}
+              {look === 'not-yet' && <>&nbsp;</>}
             </span>
           )}
           <span className="min-w-0">{result}</span>

@@ -12,7 +12,7 @@ import { stopAt, wayOn } from './stops.js';
 const BUTTON =
   'inline-flex min-h-12 items-center gap-2 rounded-part border-2 px-4 py-1.5 font-semibold whitespace-nowrap';
 const STRONG = 'border-enamel bg-enamel text-on-enamel hover:bg-enamel-lift dark:border-brass';
-const PLAIN = 'border-line bg-sheet hover:border-ink';
+const PLAIN = 'border-edge bg-sheet hover:border-ink';
 
 /** The foot of each page of a job: back, what the job wants next, and the next step. On the Map its prompt is the foot. */
 export function NextBar({ job }: { job: Job }) {
@@ -39,7 +39,7 @@ export function NextBar({ job }: { job: Job }) {
         <ArrowLeft size={18} aria-hidden="true" />
         <span className="hidden sm:inline">{back ? names[back] : NEXT_BAR_TEXT.bench}</span>
       </Link>
-      <p className="min-w-0 grow truncate text-right text-quiet max-sm:invisible">
+      <p className="line-clamp-2 min-w-0 grow text-right leading-tight text-quiet max-sm:invisible">
         {stop === 'verify' ? '' : text}
       </p>
       {next ? (

@@ -45,7 +45,7 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'in-circuit': 'measured in circuit, so not conclusive',
   missed: 'failed under repeated operation',
   'not-repeated': 'it fails sometimes: not every contact was worked 20 times',
-  'all-good': 'every closed contact within the limit',
+  'all-good': 'all closed contacts within the limit',
   'contacts-high': 'high resistance',
   'high-by-handheld': 'reads high; a voltage-drop test under load would settle it',
   'contacts-look': 'look again at some',

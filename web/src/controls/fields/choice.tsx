@@ -44,7 +44,7 @@ export function Choice<Value extends string>({
             className={`min-h-12 bg-sheet px-3 font-semibold data-[state=on]:bg-ink data-[state=on]:text-sheet ${
               joined
                 ? 'hover:underline'
-                : 'rounded-part border-2 border-line hover:border-ink data-[state=on]:border-ink'
+                : 'rounded-part border-2 border-edge hover:border-ink data-[state=on]:border-ink'
             }`}
           >
             {option.text}

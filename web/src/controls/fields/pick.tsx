@@ -54,7 +54,7 @@ export function Pick({
         aria-label={label}
         autoFocus={autoFocus}
         onFocus={onFocus}
-        className={`flex min-h-12 min-w-0 items-center justify-between gap-1 rounded-part border-2 border-line bg-sheet px-2 text-left font-normal hover:border-ink ${className}`}
+        className={`flex min-h-12 min-w-0 items-center justify-between gap-1 rounded-part border-2 border-edge bg-sheet px-2 text-left font-normal hover:border-ink ${className}`}
       >
         <span className="truncate">
           <Select.Value placeholder={placeholder} />

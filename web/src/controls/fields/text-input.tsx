@@ -2,7 +2,7 @@ import type { ComponentProps } from 'react';
 
 /** How everything that is typed into looks. */
 const BOX =
-  'min-h-12 min-w-0 rounded-part border-2 border-line bg-sheet px-2 placeholder:text-quiet aria-invalid:border-brick';
+  'min-h-12 min-w-0 rounded-part border-2 border-edge bg-sheet px-2 placeholder:text-quiet aria-invalid:border-brick';
 
 type Looks = {
   /** Figures, labels, codes: letters that are not mistaken for each other. */

@@ -16,7 +16,7 @@ export function SaveMenu({
 }) {
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink">
+      <DropdownMenu.Trigger className="no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-edge bg-sheet px-3 font-semibold hover:border-ink">
         <Download size={18} aria-hidden="true" />
         {SAVE_MENU_TEXT.takeAway}
       </DropdownMenu.Trigger>

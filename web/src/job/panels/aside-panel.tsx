@@ -119,7 +119,7 @@ function RefusedPhoto({ id }: { id: string }) {
       <a
         href={photo.url}
         download="photo"
-        className="flex min-h-12 items-center rounded-part border-2 border-line bg-sheet px-4 font-semibold"
+        className="flex min-h-12 items-center rounded-part border-2 border-edge bg-sheet px-4 font-semibold"
       >
         {ASIDE_PANEL_TEXT.saveItAsAFile}
       </a>

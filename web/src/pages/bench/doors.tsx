@@ -61,7 +61,7 @@ const Door = ({ name, about, strong = false, onOpen, children }: DoorProps) => (
     className={`flex min-h-14 flex-col items-start rounded-part border-2 px-5 py-3 text-left ${
       strong
         ? 'border-enamel bg-enamel text-on-enamel hover:bg-enamel-lift sm:max-lg:col-span-2 dark:border-brass'
-        : 'border-line bg-sheet hover:border-ink'
+        : 'border-edge bg-sheet hover:border-ink'
     }`}
   >
     <span className="flex w-full items-baseline justify-between gap-3 text-large leading-tight font-bold sm:text-[1.5rem]">

@@ -7,7 +7,8 @@ import { api } from '../../api/client.js';
 import { useBegin } from '../../parts/begin/use-begin.js';
 import { FILES_TEXT } from '@which-way/words/screens/pages/bench/files';
 
-const BUTTON = 'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift';
+const BUTTON =
+  'flex min-h-12 items-center gap-2 rounded-part px-3 hover:bg-enamel-lift min-w-11 justify-center';
 
 /** Files in and out, on top of the bench. */
 export function Files() {

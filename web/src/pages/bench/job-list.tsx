@@ -91,24 +91,24 @@ function JobRow({ job }: { job: JobSummary }) {
   return (
     <Link
       to={addressOf(job)}
-      className="grid min-w-0 grow grid-cols-[3.5rem_1fr] items-center gap-x-4 gap-y-1 px-3 py-4 hover:bg-paper md:grid-cols-[3.5rem_1.1fr_15rem_1fr_7rem]"
+      className="grid min-w-0 grow grid-cols-[2.5rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 px-3 py-4 hover:bg-paper sm:grid-cols-[3.5rem_minmax(0,1fr)_13rem] lg:grid-cols-[3.5rem_1.1fr_15rem_1fr_7rem]"
     >
       <span className="font-mono text-large font-bold">{job.number}</span>
       <span className="min-w-0">
         <span className="line-clamp-2 text-large leading-snug font-bold">{job.title}</span>
-        <span className="block truncate text-quiet">
+        <span className="block text-quiet">
           {[job.place, job.simulation ? 'simulated switch' : ''].filter(Boolean).join(' · ') ||
             JOB_LIST_TEXT.noPlaceGiven}
         </span>
       </span>
-      {job.route ? <MiniRoute route={job.route} /> : <span className="max-md:hidden" />}
-      <span className={`col-span-2 text-base font-semibold md:col-span-1 ${color}`}>
+      {job.route ? <MiniRoute route={job.route} /> : <span className="max-sm:hidden" />}
+      <span className={`text-base font-semibold max-lg:col-start-2 ${color}`}>
         {next.text}
         {job.stale && job.route && (
           <span className="block text-small font-normal text-quiet">{JOB_LIST_TEXT.asItWasBeingWorked}</span>
         )}
       </span>
-      <span className="hidden text-right text-small text-quiet md:block">
+      <span className="hidden text-right text-small text-quiet sm:block">
         {formatDistanceToNowStrict(new Date(job.updated), { addSuffix: true })}
       </span>
     </Link>
@@ -154,12 +154,7 @@ function MiniRoute({ route }: { route: NonNullable<JobSummary['route']> }) {
   const here = STEPS.indexOf(route.at);
   const said = JOB_LIST_TEXT.atStepOf(STEP_WORDS[route.at], here + 1, STEPS.length);
   return (
-    <svg
-      viewBox="0 0 240 28"
-      className="col-span-2 h-7 w-full max-w-60 md:col-span-1"
-      role="img"
-      aria-label={said}
-    >
+    <svg viewBox="0 0 240 28" className="h-7 w-full max-w-60 max-sm:col-start-2" role="img" aria-label={said}>
       {STEPS.map((step, index) => {
         const x = 14 + index * 30;
         return (

@@ -33,7 +33,7 @@ export function Symptoms() {
               type="button"
               aria-pressed={on}
               onClick={() => turn(symptom)}
-              className={`min-h-12 rounded-part border-2 px-3 font-semibold ${on ? 'border-ink bg-ink text-sheet' : hint ? 'border-brass border-dashed bg-sheet' : 'border-line bg-sheet hover:border-ink'}`}
+              className={`min-h-12 rounded-part border-2 px-3 font-semibold ${on ? 'border-ink bg-ink text-sheet' : hint ? 'border-brass border-dashed bg-sheet' : 'border-edge bg-sheet hover:border-ink'}`}
             >
               {SYMPTOM_WORDS[symptom]}
               {hint && <span className="block text-small font-normal">{SYMPTOMS_TEXT.asItWasTold}</span>}

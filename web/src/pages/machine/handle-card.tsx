@@ -36,7 +36,7 @@ export function HandleCard({ handle, name, why, setting, onTurn, onTakeAway }: H
   return (
     <li className="grid min-w-0 content-start gap-2 rounded-part border-2 border-line bg-sheet p-3">
       <div className="flex items-baseline justify-between gap-2">
-        <h2 className="truncate font-bold">
+        <h2 className="min-w-0 font-bold">
           {handle.of === 'switch' ? (
             <Link to={`/jobs/${handle.job}/table`} className="underline underline-offset-4">
               {name}

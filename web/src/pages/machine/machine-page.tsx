@@ -95,10 +95,7 @@ function InMachine({ map, machine }: { map: SwitchMap; machine: Machine }) {
   const session = useSession();
   const ways = useWaysOut();
   const sentence = machineSentence(now, standing, names);
-  const picture = machinePicture(
-    machineDrawn(map, machine.circuit, now, `this switch, ${place.text}`),
-    sentence,
-  );
+  const drawn = machineDrawn(map, machine.circuit, now, `this switch, ${place.text}`);
   return (
     <main className="grid grow content-start gap-x-8 gap-y-4 px-6 py-3 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
       <section aria-label={MACHINE_PAGE_TEXT.theMachine} className="min-w-0">
@@ -124,7 +121,11 @@ function InMachine({ map, machine }: { map: SwitchMap; machine: Machine }) {
             />
           )}
         </div>
-        <WholePicture picture={picture} caption={sentence} className="mt-2 max-h-[72dvh]" />
+        <WholePicture
+          draw={(room) => machinePicture(drawn, sentence, room)}
+          caption={sentence}
+          className="mt-2 max-h-[72dvh]"
+        />
       </section>
       <div className="grid min-w-0 content-start gap-4">
         <div className="justify-self-end">

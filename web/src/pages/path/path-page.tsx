@@ -93,7 +93,7 @@ function Presets({ onChoose }: { onChoose: (preset: PathPreset) => void }) {
             key={preset}
             type="button"
             onClick={() => onChoose(preset)}
-            className="rounded-part border-2 border-line bg-sheet px-4 py-3 text-left hover:border-ink"
+            className="rounded-part border-2 border-edge bg-sheet px-4 py-3 text-left hover:border-ink"
           >
             <span className="block text-large font-bold">{PATH_PRESET_WORDS[preset]}</span>
             <span className="block text-small text-quiet">

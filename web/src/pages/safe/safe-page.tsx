@@ -153,7 +153,7 @@ function SupplyChoice({ chosen, onBegun }: { chosen: SupplyKind | null; onBegun:
             type="button"
             aria-pressed={supply === chosen}
             onClick={() => begin(supply)}
-            className={`min-h-14 rounded-part border-2 px-4 py-2 text-left ${supply === chosen ? 'border-ink bg-ink text-sheet' : 'border-line bg-sheet hover:border-ink'}`}
+            className={`min-h-14 rounded-part border-2 px-4 py-2 text-left ${supply === chosen ? 'border-ink bg-ink text-sheet' : 'border-edge bg-sheet hover:border-ink'}`}
           >
             <span className="block font-bold">{SUPPLY_WORDS[supply].name}</span>
             <span className="block text-small">

@@ -164,7 +164,7 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
       </div>
       <div className="flex items-start gap-1">
         <PlainButton
-          className="!px-2.5"
+          className="!px-3"
           aria-label={SHOP_PAGE_TEXT.moveUp}
           disabled={first}
           onClick={() => onMove(-1)}
@@ -172,7 +172,7 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
           <ArrowUp size={18} aria-hidden="true" />
         </PlainButton>
         <PlainButton
-          className="!px-2.5"
+          className="!px-3"
           aria-label={SHOP_PAGE_TEXT.moveDown}
           disabled={last}
           onClick={() => onMove(1)}
@@ -180,7 +180,7 @@ function LineForm({ line, supply, onChange, onRemove, onMove, first, last }: Lin
           <ArrowDown size={18} aria-hidden="true" />
         </PlainButton>
         {onRemove ? (
-          <PlainButton className="!px-2.5" aria-label={SHOP_PAGE_TEXT.removeThisLine} onClick={onRemove}>
+          <PlainButton className="!px-3" aria-label={SHOP_PAGE_TEXT.removeThisLine} onClick={onRemove}>
             <Trash2 size={18} aria-hidden="true" />
           </PlainButton>
         ) : (

@@ -18,7 +18,7 @@ export function SchematicView({ table }: { table: TruthTable }) {
   const caption = chosen
     ? SCHEMATIC_VIEW_TEXT.theContactsStandingAt(settingName(map.structure, chosen))
     : SCHEMATIC_VIEW_TEXT.theContacts;
-  const picture = schematicPicture(schematicOf(map, chosen, calledIn(map.structure)), caption);
+  const schematic = schematicOf(map, chosen, calledIn(map.structure));
   return (
     <div>
       <div className="flex items-center gap-2">
@@ -31,7 +31,11 @@ export function SchematicView({ table }: { table: TruthTable }) {
           onPick={(id) => choose(table.settings.find((one) => one === id) ?? null)}
         />
       </div>
-      <WholePicture picture={picture} caption={caption} className="max-h-[60dvh]" />
+      <WholePicture
+        draw={({ least }) => schematicPicture(schematic, caption, least)}
+        caption={caption}
+        className="max-h-[60dvh]"
+      />
       {!map.complete && <p className="text-quiet">{SCHEMATIC_VIEW_TEXT.onlyWhatIsKnownSo}</p>}
     </div>
   );

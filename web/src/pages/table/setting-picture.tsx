@@ -26,7 +26,7 @@ export function SettingPicture({ setting, index, table, onPick }: SettingPicture
   const free = new Set(table.complete ? table.joinsNothing : []);
   return (
     <li>
-      <h2 className="flex items-center justify-center gap-3 truncate font-bold">
+      <h2 className="flex items-center justify-center gap-3 font-bold">
         <StrandSample strand={strandOf(index)} />
         {name}
       </h2>

@@ -19,7 +19,7 @@ import { savePdf } from '../../parts/paper/print-shop.js';
 import { TAKE_AWAY_TEXT } from '@which-way/words/screens/pages/table/take-away';
 
 const LOOK =
-  'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-line bg-sheet px-3 font-semibold hover:border-ink';
+  'no-print flex min-h-12 items-center gap-2 rounded-part border-2 border-edge bg-sheet px-3 font-semibold hover:border-ink';
 
 /** What can be taken away of the table: the job, pictures, the table as a file, a paragraph for the owner, paper. */
 export function TakeAway() {

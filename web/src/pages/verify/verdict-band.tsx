@@ -36,7 +36,7 @@ export function VerdictBand({ map, children }: { map: SwitchMap; children: React
 }
 
 const ACT =
-  'inline-flex min-h-12 items-center justify-self-start rounded-part border-2 border-line bg-sheet px-4 py-1.5 font-semibold hover:border-ink';
+  'inline-flex min-h-12 items-center justify-self-start rounded-part border-2 border-edge bg-sheet px-4 py-1.5 font-semibold hover:border-ink';
 
 /** The act that settles what is open first, with the way to it. */
 function Settles({ map, open }: { map: SwitchMap; open: Open }) {

@@ -45,7 +45,7 @@ export function DiagramAdder() {
   const inRange = open !== null && Number.isInteger(wanted) && wanted >= 1 && wanted <= open.pdf.pages;
   return (
     <div className="grid gap-2">
-      <label className="flex min-h-12 cursor-pointer items-center gap-2 justify-self-start rounded-part border-2 border-line bg-sheet px-4 font-semibold focus-within:outline-3 focus-within:outline-brass hover:border-ink">
+      <label className="flex min-h-12 cursor-pointer items-center gap-2 justify-self-start rounded-part border-2 border-edge bg-sheet px-4 font-semibold focus-within:outline-3 focus-within:outline-brass hover:border-ink">
         <FilePlus size={20} aria-hidden="true" />
         {DIAGRAM_ADDER_TEXT.photoOrPdfOfThe}
         <input

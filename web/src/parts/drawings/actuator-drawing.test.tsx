@@ -29,7 +29,7 @@ const show = (actuator: Actuator, at: number | null, side: 'front' | 'terminal' 
     across: [...drawing.querySelectorAll('text')]
       .toSorted((one, other) => Number(one.getAttribute('x')) - Number(other.getAttribute('x')))
       .map(({ textContent }) => textContent),
-    marks: drawing.querySelectorAll('g > circle').length,
+    marks: drawing.querySelectorAll('[data-mark]').length,
   };
 };
 
@@ -39,7 +39,7 @@ describe('a turning handle', () => {
   it('says where it stands and from which side it is seen, and names its positions', () => {
     const four = show(handle(4, ['OFF', 'LOW', 'MEDIUM', 'HIGH']), 1);
     expect(four.words).toContain('at LOW, seen from the front');
-    expect(four.names.toSorted()).toEqual(['HIGH', 'LOW', 'MED', 'OFF']);
+    expect(four.names.toSorted()).toEqual(['HIGH', 'LOW', 'MEDIUM', 'OFF']);
     expect(show(handle(4), null).words).toContain('at not known');
   });
 

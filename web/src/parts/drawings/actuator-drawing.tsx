@@ -1,7 +1,7 @@
 import type { Actuator, PositionId, Side } from '@which-way/core/switch';
 import { handlePicture } from '@which-way/drawing/handle-forms';
 import { handleWords, strokeWords } from '@which-way/words/tag/handles';
-import { Painted } from './painted.js';
+import { WholePicture } from './whole-picture.js';
 
 interface ActuatorDrawingProps {
   actuator: Actuator;
@@ -13,13 +13,12 @@ interface ActuatorDrawingProps {
 /** The handle as what it is and where it stands, drawn from the same side as the lugs. */
 export function ActuatorDrawing({ actuator, at, side }: ActuatorDrawingProps) {
   const index = actuator.positions.findIndex(({ id }) => id === at);
-  const { width, height, shapes, caption } = handlePicture(actuator, index, side, {
-    caption: handleWords(actuator, index, side),
-    stroke: strokeWords(actuator, Math.max(0, index)),
-  });
+  const caption = handleWords(actuator, index, side);
+  const stroke = strokeWords(actuator, Math.max(0, index));
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={caption}>
-      <Painted drawn={shapes} />
-    </svg>
+    <WholePicture
+      draw={({ least }) => handlePicture(actuator, index, side, { caption, stroke }, least)}
+      caption={caption}
+    />
   );
 }

@@ -56,7 +56,7 @@ export function FormPictures({ chosen, onChoose }: FormPicturesProps) {
             aria-pressed={form === chosen}
             aria-label={FORM_WORDS[form]}
             onClick={() => onChoose(form)}
-            className={`min-w-0 rounded-part border-2 bg-sheet px-1 pb-1 ${form === chosen ? 'border-ink outline-2 outline-ink' : 'border-line hover:border-ink'}`}
+            className={`min-w-0 rounded-part border-2 bg-sheet px-1 pb-1 ${form === chosen ? 'border-ink outline-2 outline-ink' : 'border-edge hover:border-ink'}`}
           >
             <span aria-hidden="true" className="block [&_svg]:h-12">
               <ActuatorDrawing actuator={example(form)} at={'a' as PositionId} side="front" />

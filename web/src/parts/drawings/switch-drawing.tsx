@@ -5,13 +5,13 @@ import {
   groundMark,
   linkMark,
   partMark,
-  terminalMark,
   tieMark,
   wireMark,
   type DrawnTie,
   type GroundPhoto,
-  type TerminalPart,
 } from '@which-way/drawing/marks';
+import { terminalMark, type TerminalPart } from '@which-way/drawing/terminal-mark';
+import type { Least } from '@which-way/drawing/legible';
 import { lanesOf, type PictureLink } from '@which-way/drawing/switch-picture';
 import {
   GROUND_WORDS,
@@ -22,6 +22,8 @@ import {
 } from '@which-way/words/table/drawings';
 import { memo, useMemo, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react';
 import { Painted } from './painted.js';
+import { useOneStop } from './use-one-stop.js';
+import { leastOf, useShown } from './use-shown.js';
 import { useStable } from './use-stable.js';
 
 export type { DrawnTie, TerminalPart };
@@ -65,7 +67,10 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
   );
   const onTerminal = useStable((id: TerminalId) => props.onTerminal?.(id));
   const { places, radius, height } = arrangement;
+  const [drawing, shown] = useShown();
+  const least = leastOf(shown, { width: 1000, height });
   const lanes = lanesOf(links);
+  const step = useOneStop(drawing);
   const tap = (event: PointerEvent<SVGSVGElement>) => {
     const matrix = event.currentTarget.getScreenCTM();
     if (!onGround || !matrix || (event.target as Element).closest('[role=button]')) return;
@@ -74,16 +79,18 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
   };
   return (
     <svg
+      ref={drawing}
       viewBox={`0 0 1000 ${height}`}
       className={`h-full w-full ${onGround ? 'cursor-crosshair' : ''}`}
       role="group"
       aria-label={caption}
       onPointerUp={tap}
+      onKeyDown={step}
     >
-      <Painted drawn={arrangement.ground.map((ground) => groundMark(ground, photo, GROUND_WORDS))} />
+      <Painted drawn={arrangement.ground.map((ground) => groundMark(ground, photo, GROUND_WORDS, least))} />
       <Painted
         drawn={parts.map((part) =>
-          partMark(part, arrangement, { text: partText(part), caption: partCaption(part) }),
+          partMark(part, arrangement, { text: partText(part), caption: partCaption(part) }, least),
         )}
       />
       {links.map((link, index) => {
@@ -99,6 +106,7 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
           x={places.get(terminal.id)?.x ?? 500}
           y={places.get(terminal.id)?.y ?? height / 2}
           radius={radius}
+          least={least}
           part={roleOf?.(terminal.id) ?? 'plain'}
           note={props.noteOf?.(terminal.id) ?? null}
           onPick={props.onTerminal && onTerminal}
@@ -109,7 +117,8 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
           const place = places.get(id);
           const wires = place ? (props.wiresAt?.(id) ?? []) : [];
           return wires.map(
-            (wire, index) => place && wireMark(wire, tagPlace(arrangement, place, index), tagCaption(wire)),
+            (wire, index) =>
+              place && wireMark(wire, tagPlace(arrangement, place, index, least), tagCaption(wire), least),
           );
         })}
       />
@@ -131,12 +140,14 @@ interface MarkProps {
   x: number;
   y: number;
   radius: number;
+  least: Least;
   part: TerminalPart;
   note: string | null;
   onPick?: ((id: TerminalId) => void) | undefined;
 }
 
-const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, part, note, onPick }: MarkProps) {
+const TerminalMark = memo(function TerminalMark(props: MarkProps) {
+  const { terminal, x, y, radius, least, part, note, onPick } = props;
   const sounded = part === 'sounded';
   const said = [`Terminal ${terminal.label}`, PART_IN_TASK_WORDS[part], note ?? '']
     .filter(Boolean)
@@ -151,7 +162,7 @@ const TerminalMark = memo(function TerminalMark({ terminal, x, y, radius, part, 
       opacity={part === 'not-needed' ? 0.35 : 1}
       {...pressable(pick)}
     >
-      <Painted drawn={terminalMark(terminal, radius, part, note)} />
+      <Painted drawn={terminalMark(terminal, radius, part, note, least)} />
     </g>
   );
 });

@@ -2,6 +2,7 @@ import { spreadOf, type Row, type TablePole, type TruthTable } from '@which-way/
 import type { SettingId, Structure } from '@which-way/core/switch';
 import { CornerUpLeft } from 'lucide-react';
 import { Fragment, memo } from 'react';
+import { Breakable } from '../../controls/breakable.js';
 import { PartLine, usePart } from './part-of-positions.js';
 import { settingName, shortSettingName, terminalName } from '@which-way/words/terminals';
 import { poleLetter } from '@which-way/words/table/patterns';
@@ -51,7 +52,7 @@ export const TableGrid = memo(function TableGrid({
       <table className="w-full table-fixed border-collapse">
         <thead>
           <tr>
-            <th scope="col" className={`${large ? 'w-24' : 'w-18'} p-1 text-left`}>
+            <th scope="col" className={`${large ? 'w-24 max-sm:w-16' : 'w-18'} p-1 text-left`}>
               <span className="sr-only">{TABLE_GRID_TEXT.contact}</span>
             </th>
             {shown.map((id, index) => (
@@ -67,7 +68,7 @@ export const TableGrid = memo(function TableGrid({
             {large && (
               <th
                 scope="col"
-                className="w-20 sm:w-28 pl-2 text-right text-small leading-tight font-normal text-quiet"
+                className="w-16 sm:w-28 pl-2 text-right text-small leading-tight font-normal text-quiet"
               >
                 {TABLE_GRID_TEXT.worstLeadsOff}
               </th>
@@ -147,13 +148,13 @@ function SettingHead({ name, color, here, sprung, large }: SettingHeadProps) {
   return (
     <th
       scope="col"
-      className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small' : 'text-[0.8125rem] tracking-tight'}`}
+      className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small max-sm:text-[0.6875rem] max-sm:tracking-tight' : 'text-[0.8125rem] tracking-tight'}`}
       style={{ color }}
     >
       <span
         className={`line-clamp-3 wrap-anywhere ${here ? 'underline decoration-4 underline-offset-4' : ''}`}
       >
-        {name}
+        <Breakable name={name} />
       </span>
       {sprung && (
         <span className="flex justify-center" title={TABLE_GRID_TEXT.springsBack}>
@@ -183,7 +184,7 @@ function TableRow({ row, structure, onPick, large, low, from, to }: TableRowProp
     <tr>
       <th
         scope="row"
-        className={`truncate pr-2 text-left font-mono ${large && !low ? 'text-large' : 'text-base'}`}
+        className={`pr-1 text-left font-mono whitespace-nowrap sm:pr-2 ${large && !low ? 'sm:text-large' : 'text-base'}`}
       >
         {label}
       </th>

@@ -6,7 +6,7 @@ import { usePhotos } from './use-photos.js';
 import { PHOTO_ADDER_TEXT } from '@which-way/words/screens/parts/photos/photo-adder';
 
 const BUTTON =
-  'flex min-h-12 cursor-pointer items-center gap-2 rounded-part border-2 border-line bg-sheet px-4 font-semibold hover:border-ink focus-within:outline-3 focus-within:outline-brass';
+  'flex min-h-12 cursor-pointer items-center gap-2 rounded-part border-2 border-edge bg-sheet px-4 font-semibold hover:border-ink focus-within:outline-3 focus-within:outline-brass';
 
 /** Takes photos in: with the camera of a phone, from a file, pasted, or dropped here. */
 export function PhotoAdder({ purpose }: { purpose: PhotoPurpose }) {

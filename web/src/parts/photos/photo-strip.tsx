@@ -33,7 +33,7 @@ export function PhotoStrip({ picked, onPick }: PhotoStripProps) {
               <button
                 type="button"
                 aria-label={PHOTO_STRIP_TEXT.removeThisPhoto}
-                className="absolute top-1 right-1 flex size-8 items-center justify-center rounded-part border-2 border-line bg-sheet hover:border-ink"
+                className="absolute top-1 right-1 flex size-8 items-center justify-center rounded-part border-2 border-edge bg-sheet hover:border-ink"
                 onClick={() => change(photo, { removed: true })}
               >
                 <Trash2 size={16} aria-hidden="true" />

@@ -32,7 +32,7 @@ export function CoverageTable({ probing, onPick }: { probing: Probing; onPick: (
         <tbody>
           {rows.map(({ id, name, coverage, left }) => (
             <tr key={id} className={`border-t border-line ${id === at ? 'font-bold' : ''}`}>
-              <th className="max-w-28 truncate text-left font-sans font-semibold">{name}</th>
+              <th className="max-w-28 text-left font-sans font-semibold">{name}</th>
               <td>{coverage?.measured}</td>
               <td>{coverage?.follows}</td>
               <td>

@@ -10,6 +10,7 @@ import { useSession } from '../../../job/job-context.js';
 import { turnWords } from '@which-way/words/tag/handles';
 import { WhatItIs } from '../panels/what-it-is.js';
 import { ActuatorDrawing } from '../../../parts/drawings/actuator-drawing.js';
+import { Breakable } from '../../../controls/breakable.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { StrandSample } from '../../../parts/drawings/strand-sample.js';
 import { strandOf } from '@which-way/drawing/strand';
@@ -84,9 +85,9 @@ export function HandleRail({ probing }: { probing: Probing }) {
                       <StrandSample strand={strandOf(index)} width={30} />
                       <span className="min-w-0 grow">
                         <span
-                          className={`${crowded ? 'block truncate' : 'line-clamp-2 leading-tight break-words'} ${here ? 'font-extrabold' : 'font-semibold'}`}
+                          className={`line-clamp-2 leading-tight break-words ${here ? 'font-extrabold' : 'font-semibold'}`}
                         >
-                          {name}
+                          <Breakable name={name} />
                         </span>
                         {wanted && <FoundHere probing={probing} setting={setting.id} value={value} />}
                       </span>

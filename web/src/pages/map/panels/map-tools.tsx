@@ -39,7 +39,7 @@ export function MapTools({
             aria-pressed={sense === one}
             onClick={() => act({ do: 'sense', sense: one })}
             className={`min-h-12 border-2 px-3 font-semibold first:rounded-l-part last:-ml-0.5 last:rounded-r-part ${
-              sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-line bg-sheet'
+              sense === one ? 'z-10 border-ink bg-ink text-sheet' : 'border-edge bg-sheet'
             }`}
           >
             {one === 'tone' ? MAP_TOOLS_TEXT.tone : MAP_TOOLS_TEXT.ohms}

@@ -16,12 +16,8 @@ export function SideBySideView({ laid }: { laid: Laid }) {
   const { map, found, known, result } = laid;
   const name = (index: number) => settingName(map.structure, found.settings[index] as SettingId);
   const drawn = sideBySideOf(laid, at);
-  const picture = (asTheyLie ? sideBySidePicture : lugOnLugPicture)(drawn, {
-    ...GROUND_WORDS,
-    old: SIDE_BY_SIDE_VIEW_TEXT.old,
-    fresh: known.name,
-    caption: SIDE_BY_SIDE_VIEW_TEXT.theOldOneAndFrom(known.name, name(at)),
-  });
+  const caption = SIDE_BY_SIDE_VIEW_TEXT.theOldOneAndFrom(known.name, name(at));
+  const said = { ...GROUND_WORDS, old: SIDE_BY_SIDE_VIEW_TEXT.old, fresh: known.name, caption };
   return (
     <section aria-label={SIDE_BY_SIDE_VIEW_TEXT.wireByWire} className="mt-4">
       <div className="flex flex-wrap items-end justify-between gap-2">
@@ -42,7 +38,11 @@ export function SideBySideView({ laid }: { laid: Laid }) {
           onChoose={(one) => setAsTheyLie(one === 'lie')}
         />
       </div>
-      <WholePicture picture={picture} caption={picture.caption} className="mt-2 max-h-[70dvh]" />
+      <WholePicture
+        draw={({ least }) => (asTheyLie ? sideBySidePicture : lugOnLugPicture)(drawn, said, least)}
+        caption={caption}
+        className="mt-2 max-h-[70dvh]"
+      />
       <p className="text-small text-quiet">
         {SIDE_BY_SIDE_VIEW_TEXT.bothFromTheTerminalSide}
         {drawn.ties.length > 0 && SIDE_BY_SIDE_VIEW_TEXT.aDashedBlackLineIs}

@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { CardLine, Refit } from '@which-way/core/refit';
-import { sideBySidePicture } from '@which-way/drawing/side-by-side';
+import { lugOnLugPicture } from '@which-way/drawing/lug-on-lug';
+import { sideBySidePicture, type SideBySide } from '@which-way/drawing/side-by-side';
 import { strandOf } from '@which-way/drawing/strand';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import { cardLineWords } from '@which-way/words/refit';
@@ -22,25 +23,27 @@ export function LinePicture({
   const { side } = useViewSide();
   const wires = movedWires(refit, [line]);
   const caption = cardLineWords(line);
-  const picture = sideBySidePicture(
-    {
-      seenFrom: side,
-      old: structure,
-      fresh: refit.lugs,
-      wires,
-      strand: strandOf(0),
-      ties: refit.jumpers.map((pair) => [...pair]),
-      ...(refit.way === 'same' && { freshLies: structure }),
-      oldJoins: [],
-      freshJoins: [],
-      differs: new Set(),
-    },
-    { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption },
-  );
+  const drawn: SideBySide = {
+    seenFrom: side,
+    old: structure,
+    fresh: refit.lugs,
+    wires,
+    strand: strandOf(0),
+    ties: refit.jumpers.map((pair) => [...pair]),
+    ...(refit.way === 'same' && { freshLies: structure }),
+    oldJoins: [],
+    freshJoins: [],
+    differs: new Set(),
+  };
+  const said = { ...GROUND_WORDS, old: 'as it was', fresh: refit.name, caption };
   return (
     <figure>
       <SideSwitch />
-      <WholePicture picture={picture} caption={caption} />
+      {/* On a phone as two columns of lugs: side by side they are too small to read. */}
+      <WholePicture
+        draw={({ narrow, least }) => (narrow ? lugOnLugPicture : sideBySidePicture)(drawn, said, least)}
+        caption={caption}
+      />
     </figure>
   );
 }

@@ -33,7 +33,7 @@ export function TransferSketch({
   );
   return (
     <figure className="hidden break-inside-avoid print:block">
-      <WholePicture picture={picture} caption={picture.caption} />
+      <WholePicture draw={() => picture} caption={picture.caption} />
       <figcaption>{TRANSFER_SKETCH_TEXT.everyWire}</figcaption>
     </figure>
   );

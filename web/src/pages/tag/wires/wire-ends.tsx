@@ -64,7 +64,7 @@ export function WireEnds({ wire }: { wire: Wire }) {
               key={keyOf(end)}
               type="button"
               aria-pressed={on}
-              className={`min-h-12 rounded-part border-2 px-3 ${on ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet'}`}
+              className={`min-h-12 rounded-part border-2 px-3 ${on ? 'border-ink bg-ink text-paper' : 'border-edge bg-sheet'}`}
               onClick={() => keep(on ? others : end.at === 'nowhere' ? [end] : [...others, end])}
             >
               {text}

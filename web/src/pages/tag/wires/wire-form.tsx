@@ -126,7 +126,7 @@ function ColorChoice({ color, onChoose }: { color: string; onChoose: (color: str
             aria-label={`${code}, ${word}`}
             aria-pressed={chosen.includes(code)}
             onClick={() => toggle(code)}
-            className={`flex min-h-12 items-center gap-1.5 rounded-part border-2 px-2 font-mono ${chosen.includes(code) ? 'border-ink font-bold' : 'border-line'}`}
+            className={`flex min-h-12 items-center gap-1.5 rounded-part border-2 px-2 font-mono ${chosen.includes(code) ? 'border-ink font-bold' : 'border-edge'}`}
           >
             <Swatch color={code} />
             {code}

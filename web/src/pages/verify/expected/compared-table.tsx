@@ -38,6 +38,12 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
   const shown = expected.settings.slice(part.from, part.to);
   const height = rows.length > MANY_ROWS ? 'h-9' : 'h-14';
   const { missing, extra } = comparison.count;
+  const hatched = shown.some((entry) =>
+    rows.some((contact) => {
+      const [a, b] = contact.map((place) => ids[place]) as [TerminalId, TerminalId];
+      return verdictOf(comparison, entry.setting, a, b) === 'not-tested';
+    }),
+  );
   return (
     <>
       <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
@@ -80,7 +86,12 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
           })}
         </tbody>
       </table>
-      {missing + extra > 0 && <p className="mt-2 text-quiet">{COMPARED_TABLE_TEXT.legend}</p>}
+      {(missing + extra > 0 || hatched) && (
+        <p className="mt-2 text-quiet">
+          {missing + extra > 0 && `${COMPARED_TABLE_TEXT.legend} `}
+          {hatched && COMPARED_TABLE_TEXT.hatched}
+        </p>
+      )}
     </>
   );
 }
@@ -118,32 +129,41 @@ interface CellProps {
   onPick: () => void;
 }
 
+/** How a cell looks, and what it says: in a word where it differs, else only to who asks. */
+interface CellLook {
+  word: string;
+  quiet?: string;
+  look: string;
+  closed: boolean;
+  dashed?: boolean;
+}
+
 /** What is said of a cell, and how it looks; a closed contact has its cross. */
-function cellOf(said: SaidOfContact, verdict: CellVerdict, fault: boolean) {
+function cellOf(said: SaidOfContact, verdict: CellVerdict, fault: boolean): CellLook {
   switch (verdict) {
     case 'missing':
       return { word: COMPARED_TABLE_TEXT.missing, look: 'bg-sheet', closed: false, dashed: true };
     case 'extra':
       return { word: COMPARED_TABLE_TEXT.extra, look: 'bg-amber text-lead-black', closed: true };
     case 'not-tested':
-      return { word: COMPARED_TABLE_TEXT.notTested, look: 'not-known', closed: false };
+      return { word: '', quiet: COMPARED_TABLE_TEXT.notTested, look: 'not-known', closed: false };
     default: {
       const closed = said === 'closed';
       if (fault) return { word: COMPARED_TABLE_TEXT.fault, look: 'bg-amber text-lead-black', closed };
-      return { word: '', look: 'bg-sheet', closed };
+      const quiet = verdict === 'agree' ? COMPARED_TABLE_TEXT.agrees : COMPARED_TABLE_TEXT.notSaid;
+      return { word: '', quiet, look: 'bg-sheet', closed };
     }
   }
 }
 
 function Cell({ first, name, height, said, verdict, fault, onPick }: CellProps) {
-  const { word, look, closed, dashed } = cellOf(said, verdict, fault);
-  const quiet = verdict === 'agree' ? COMPARED_TABLE_TEXT.agrees : COMPARED_TABLE_TEXT.notSaid;
+  const { word, look, closed, dashed, quiet } = cellOf(said, verdict, fault);
   return (
     <td className={`border border-line p-0 ${look}`}>
       <button
         type="button"
         tabIndex={first ? 0 : -1}
-        aria-label={COMPARED_TABLE_TEXT.howIsKnown(name, word || quiet)}
+        aria-label={COMPARED_TABLE_TEXT.howIsKnown(name, quiet ?? word)}
         onClick={onPick}
         className={`flex w-full flex-col items-center justify-center leading-none hover:outline-2 hover:outline-ink ${height}`}
       >

@@ -63,7 +63,7 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
             <ToggleGroup.Item
               key={id}
               value={id}
-              className="min-h-11 min-w-11 rounded-part border-2 border-line bg-sheet px-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
+              className="min-h-11 min-w-11 rounded-part border-2 border-edge bg-sheet px-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-sheet"
             >
               {name(at)}
             </ToggleGroup.Item>

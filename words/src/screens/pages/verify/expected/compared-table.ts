@@ -9,6 +9,7 @@ export const COMPARED_TABLE_TEXT = {
   notSaid: 'not specified',
   howIsKnown: (name: string, word: string) => `${name}: ${word}. How it is known`,
   legend: 'Dashed: should be closed, is open. Amber: is closed, should be open.',
+  hatched: 'Hatched: not tested.',
   measuredAgainst: 'Compared with ',
   change: 'Change',
   done: 'Done',

@@ -1,59 +1,53 @@
 /** @jsxImportSource @which-way/drawing */
 import { angleOf } from '@which-way/core/switch';
+import { HandleNames, type NameSpot } from './handle-names.js';
 import { HEIGHT, INK, METAL, point, HANDLE_WIDTH, type SeenHandle } from './seen-handle.js';
-import type { Drawn } from './shape.js';
+import type { Drawn } from '../shape.js';
 
 interface Place {
   x: number;
   y: number;
 }
 
-/** Position marks around a turning handle; the one it stands at is full. Where names would overlap, only that one has its. */
+/** Position marks around a turning handle, the one it stands at full; their names beyond them. */
 function Marks({ drawn, middle, radius }: { drawn: SeenHandle; middle: Place; radius: number }) {
-  const { actuator } = drawn;
-  const marks = actuator.positions.map((position, index) => ({
-    position,
-    here: position === drawn.position,
-    name: position.name ?? String(index + 1),
-    ...point(drawn, angleOf(actuator, position), radius, middle),
-  }));
-  const gaps = marks
+  const { actuator, size } = drawn;
+  const at = (index: number, far: number) => {
+    const position = actuator.positions[index];
+    return point(drawn, position ? angleOf(actuator, position) : 0, far, middle);
+  };
+  const round = actuator.positions.map((_, index) => at(index, radius));
+  const gaps = round
     .slice(1)
-    .map(({ x, y }, at) => Math.hypot(x - (marks[at]?.x ?? x), y - (marks[at]?.y ?? y)));
-  const room = Math.min(16, 0.56 * Math.min(...gaps, 99));
-  const named = room >= 12;
-  // The one it stands at lies on top.
-  return marks
-    .toSorted((one, other) => Number(one.here) - Number(other.here))
-    .map(({ position, here, name, x, y }) => {
-      const label = name.length <= 4 ? name : name.slice(0, 3);
-      return (
-        <g key={position.id}>
-          <circle
-            cx={x}
-            cy={y}
-            r={named || here ? 16 : Math.max(3, room - 3)}
-            fill={here ? INK : 'var(--sheet)'}
-            stroke={INK}
-            strokeWidth={2}
-          />
-          {(named || here) && (
-            <text
-              x={x}
-              y={y}
-              textAnchor="middle"
-              dominantBaseline="central"
-              fontSize={[14, 14, 14, 12, 10][label.length] ?? 10}
-              fontFamily="var(--font-mono)"
-              fontWeight={700}
-              fill={here ? 'var(--sheet)' : INK}
-            >
-              {label}
-            </text>
-          )}
-        </g>
-      );
-    });
+    .map(({ x, y }, index) => Math.hypot(x - (round[index]?.x ?? x), y - (round[index]?.y ?? y)));
+  const dot = Math.min(8, 0.4 * Math.min(...gaps, 99));
+  const beside = (index: number): NameSpot => {
+    const { x, y } = at(index, radius + 13);
+    const level = at(index, radius).x - middle.x;
+    if (Math.abs(level) < 12) return { x, y: y + (y < middle.y ? -1 : 1) * (size / 2 - 3), anchor: 'middle' };
+    return { x, y, anchor: level > 0 ? 'start' : 'end' };
+  };
+  const above = (index: number): NameSpot => {
+    const { x, y } = at(index, radius);
+    return { x, y: y - 12 - size / 2, anchor: 'middle' };
+  };
+  return (
+    <>
+      {actuator.positions.map((position, index) => (
+        <circle
+          key={position.id}
+          data-mark={index}
+          cx={round[index]?.x ?? 0}
+          cy={round[index]?.y ?? 0}
+          r={position === drawn.position ? dot + 2 : dot}
+          fill={position === drawn.position ? INK : 'var(--sheet)'}
+          stroke={INK}
+          strokeWidth={2}
+        />
+      ))}
+      <HandleNames drawn={drawn} rows={[beside, above]} />
+    </>
+  );
 }
 
 /** What points from the middle to where the handle stands. */
@@ -64,19 +58,19 @@ const Pointer = ({ from, to, width }: { from: Place; to: Place; width: number })
 export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
   const middle = { x: HANDLE_WIDTH / 2, y: HEIGHT / 2 + 2 };
   const { actuator, position } = drawn;
-  const tip = position ? point(drawn, angleOf(actuator, position), 36, middle) : null;
+  const tip = position ? point(drawn, angleOf(actuator, position), 32, middle) : null;
   const ends = actuator.closed === 'round' ? [] : [actuator.positions[0], actuator.positions.at(-1)];
   return (
     <>
-      <circle cx={middle.x} cy={middle.y} r={42} fill={METAL} stroke={INK} strokeWidth={3} />
+      <circle cx={middle.x} cy={middle.y} r={38} fill={METAL} stroke={INK} strokeWidth={3} />
       {grip}
       {tip && <Pointer from={middle} to={tip} width={9} />}
-      <Marks drawn={drawn} middle={middle} radius={66} />
+      <Marks drawn={drawn} middle={middle} radius={56} />
       {actuator.closed !== null &&
         ends.map((end, index) => {
           if (!end) return null;
           const beyond = angleOf(actuator, end) + (index === 0 ? -16 : 16);
-          const [inner, outer] = [46, 74].map((radius) => point(drawn, beyond, radius, middle));
+          const [inner, outer] = [42, 64].map((radius) => point(drawn, beyond, radius, middle));
           return inner && outer ? (
             <line
               key={index}
@@ -93,7 +87,7 @@ export function knob(drawn: SeenHandle, grip: Drawn): Drawn {
         <circle
           cx={middle.x}
           cy={middle.y}
-          r={85}
+          r={70}
           fill="none"
           stroke="var(--brass)"
           strokeWidth={2.5}
@@ -116,7 +110,7 @@ export function lever(drawn: SeenHandle): Drawn {
           <circle cx={tip.x} cy={tip.y} r={11} fill={INK} />
         </>
       )}
-      <Marks drawn={drawn} middle={middle} radius={122} />
+      <Marks drawn={drawn} middle={middle} radius={104} />
     </>
   );
 }

@@ -14,6 +14,8 @@ export interface SeenHandle {
   mirrored: boolean;
   /** What is said under one that is pressed, pulled or squeezed. */
   stroke: string;
+  /** The size of type. */
+  size: number;
 }
 
 /** Left and right as seen: all drawings are made from the front. */

@@ -1,6 +1,7 @@
 import type { Actuator, ActuatorForm, Side } from '@which-way/core/switch';
+import { legible, type Least } from '../legible.js';
 import { HEIGHT, HANDLE_WIDTH, type SeenHandle } from './seen-handle.js';
-import { piecesOf, type Drawn, type Picture } from './shape.js';
+import { piecesOf, type Drawn, type Picture } from '../shape.js';
 import { keyBank, plunger, rocker, slide, toggle, trigger, unsaid } from './straight-handles.js';
 import { keyhole, knob, lever, potentiometer } from './turning-handles.js';
 
@@ -28,14 +29,24 @@ export interface HandleSaid {
   stroke: string;
 }
 
-/** A handle as what it is and where it stands, from the side from which the lugs are drawn. `index`: its position; -1: not known. */
-export function handlePicture(actuator: Actuator, index: number, side: Side, said: HandleSaid): Picture {
+/**
+ * A handle as what it is and where it stands, from the side from which the lugs are drawn.
+ * @param index its position; -1: not known.
+ */
+export function handlePicture(
+  actuator: Actuator,
+  index: number,
+  side: Side,
+  said: HandleSaid,
+  least: Least = 0,
+): Picture {
   const seen: SeenHandle = {
     actuator,
     position: actuator.positions[index] ?? null,
     index: Math.max(0, index),
     mirrored: side === 'terminal',
     stroke: said.stroke,
+    size: legible(14, least),
   };
   return {
     width: HANDLE_WIDTH,

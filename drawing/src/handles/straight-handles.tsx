@@ -1,22 +1,18 @@
 /** @jsxImportSource @which-way/drawing */
-import { across, INK, METAL, type SeenHandle } from './seen-handle.js';
-import type { Drawn } from './shape.js';
+import { HandleNames } from './handle-names.js';
+import { across, HEIGHT, INK, METAL, type SeenHandle } from './seen-handle.js';
+import type { Drawn } from '../shape.js';
 
-/** Names under a straight run of positions. */
-function Names({ drawn, y, xOf }: { drawn: SeenHandle; y: number; xOf: (index: number) => number }) {
-  return drawn.actuator.positions.map((position, index) => (
-    <text
-      key={position.id}
-      x={across(drawn, xOf(index))}
-      y={y}
-      textAnchor="middle"
-      fontSize={13}
-      fontWeight={position === drawn.position ? 800 : 500}
-      fill={INK}
-    >
-      {(position.name ?? String(index + 1)).slice(0, 8)}
-    </text>
-  ));
+/** Names under a straight run of positions: in one line, or in two where they are long. */
+function Names({ drawn, xOf }: { drawn: SeenHandle; xOf: (index: number) => number }) {
+  const { size } = drawn;
+  const line = (row: number) => HEIGHT - 46 + size / 2 + row * size;
+  const row = (rows: number) => (index: number) => ({
+    x: across(drawn, xOf(index)),
+    y: line(index % rows),
+    anchor: 'middle' as const,
+  });
+  return <HandleNames drawn={drawn} rows={[row(1), row(2)]} />;
 }
 
 function along(count: number, index: number, from = 50, to = 210): number {
@@ -31,7 +27,7 @@ export function slide(drawn: SeenHandle): Drawn {
       <rect x={24} y={52} width={212} height={40} rx={4} fill="var(--paper)" stroke={INK} strokeWidth={3} />
       <rect x={x - 22} y={40} width={44} height={64} rx={4} fill={METAL} stroke={INK} strokeWidth={3} />
       <path d={`M${x - 8} 48v48M${x} 48v48M${x + 8} 48v48`} stroke={INK} strokeWidth={2} />
-      <Names drawn={drawn} y={128} xOf={(index) => along(count, index)} />
+      <Names drawn={drawn} xOf={(index) => along(count, index)} />
     </>
   );
 }
@@ -53,7 +49,7 @@ export function unsaid(drawn: SeenHandle): Drawn {
           strokeWidth={3}
         />
       ))}
-      <Names drawn={drawn} y={128} xOf={(index) => along(count, index)} />
+      <Names drawn={drawn} xOf={(index) => along(count, index)} />
     </>
   );
 }
@@ -66,7 +62,7 @@ export function toggle(drawn: SeenHandle): Drawn {
       <rect x={70} y={84} width={120} height={16} fill={METAL} stroke={INK} strokeWidth={3} />
       <line x1={130} y1={88} x2={x} y2={28} stroke={INK} strokeWidth={16} strokeLinecap="round" />
       <circle cx={x} cy={28} r={13} fill={INK} />
-      <Names drawn={drawn} y={126} xOf={(index) => along(count, index, 56, 204)} />
+      <Names drawn={drawn} xOf={(index) => along(count, index, 56, 204)} />
     </>
   );
 }
@@ -84,7 +80,7 @@ export function rocker(drawn: SeenHandle): Drawn {
         stroke={INK}
         strokeWidth={3}
       />
-      <Names drawn={drawn} y={130} xOf={(index) => along(count, index, 64, 196)} />
+      <Names drawn={drawn} xOf={(index) => along(count, index, 64, 196)} />
     </>
   );
 }
@@ -100,7 +96,14 @@ export function plunger(drawn: SeenHandle): Drawn {
       <rect x={60} y={84} width={140} height={18} fill={METAL} stroke={INK} strokeWidth={3} />
       <rect x={118} y={84 - out} width={24} height={out} fill="var(--sheet)" stroke={INK} strokeWidth={3} />
       <rect x={92} y={74 - out} width={76} height={16} rx={5} fill={INK} />
-      <text x={130} y={128} textAnchor="middle" fontSize={14} fontWeight={700} fill={INK}>
+      <text
+        x={130}
+        y={122 + drawn.size / 2}
+        textAnchor="middle"
+        fontSize={drawn.size}
+        fontWeight={700}
+        fill={INK}
+      >
         {drawn.stroke}
       </text>
     </>
@@ -126,7 +129,7 @@ export function trigger(drawn: SeenHandle): Drawn {
         strokeWidth={12}
         strokeLinecap="round"
       />
-      <text x={130} y={142} textAnchor="middle" fontSize={14} fontWeight={700} fill={INK}>
+      <text x={130} y={142} textAnchor="middle" fontSize={drawn.size} fontWeight={700} fill={INK}>
         {drawn.stroke}
       </text>
     </>
@@ -156,9 +159,9 @@ export function keyBank(drawn: SeenHandle): Drawn {
         />
         <text
           x={x + width / 2}
-          y={132}
+          y={124 + drawn.size / 2}
           textAnchor="middle"
-          fontSize={13}
+          fontSize={drawn.size}
           fontWeight={pressed ? 800 : 500}
           fill={INK}
         >

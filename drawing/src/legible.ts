@@ -1,0 +1,17 @@
+/**
+ * The least size of type in a drawing's own measure: what 11 px are where it is shown. 0 on paper, where a drawing is as
+ * large as it is printed.
+ */
+export type Least = number;
+
+/** A size of type that can be read where the drawing is shown. */
+export const legible = (size: number, least: Least): number => Math.max(size, least);
+
+/** About how far a text in the product's typeface reaches, in letters of a size: for keeping texts apart, never for cutting one. */
+export const reach = (text: string, size: number): number => text.length * size * 0.62;
+
+/** The size of type on the tag of a wire. */
+export const TAG_SIZE = 21;
+
+/** How much larger the tag of a wire is drawn so that it can be read. */
+export const tagGrowth = (least: Least): number => legible(TAG_SIZE, least) / TAG_SIZE;
