@@ -11,7 +11,7 @@ import {
 } from '@which-way/core/switch';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { arrange, spotNear, spotsOf, terminalRadius, type Place } from './arrangement.js';
+import { arrange, spotNear, spotsOf, type Place } from './arrangement.js';
 
 const newId = newIdFrom(seededRandom(6));
 const lugs = (count: number): Terminal[] =>
@@ -43,7 +43,9 @@ describe('the arrangement of a switch', () => {
           if (!rear || !front) throw new Error('nothing was arranged');
           const places = [...rear.places.values()];
           expect(places).toHaveLength(count + 1);
-          expect(terminalRadius(places)).toBeGreaterThanOrEqual(13);
+          expect(rear.radius).toBeGreaterThanOrEqual(13);
+          const near = places.flatMap((one, at) => places.slice(at + 1).map((other) => far(one, other)));
+          expect(rear.apart).toBeGreaterThanOrEqual(Math.min(...near) - 1e-9);
           places.forEach(({ x, y }) => {
             expect(x > 0 && x < 1000).toBe(true);
             expect(y > 0 && y < rear.height).toBe(true);

@@ -21,6 +21,8 @@ export interface Arrangement {
   /** Lines bend towards this point; null: they bend between rows. */
   centre: ((place: Place) => Place) | null;
   radius: number;
+  /** From the middle of one terminal to the middle of the nearest other; Infinity where there is one alone. */
+  apart: number;
   /** Terminals without a place of their own in this layout, lying in the tray. */
   unplaced: TerminalId[];
 }
@@ -61,7 +63,8 @@ export function arrange(
     );
     height += TRAY;
   }
-  const radius = Math.min(base.mostRadius, terminalRadius([...places.values()]));
+  const apart = nearestApart([...places.values()]);
+  const radius = Math.min(base.mostRadius, radiusFor(apart));
   frames.forEach((id, index) => places.set(id, { x: WIDTH - 95 - index * 190, y: height + 46 }));
   if (frames.length > 0) height += 96;
   const centre = base.centre;
@@ -71,6 +74,7 @@ export function arrange(
     ground,
     centre: centre && ((place) => flip(centre(flip(place)))),
     radius,
+    apart,
     unplaced,
   };
 }
@@ -101,16 +105,19 @@ export function tagPlace(
   };
 }
 
-/** How big terminals can be drawn without touching each other. */
-export function terminalRadius(places: readonly Place[]): number {
+/** How far apart the two nearest are. */
+function nearestApart(places: readonly Place[]): number {
   let nearest = Infinity;
   places.forEach((one, index) => {
     for (const other of places.slice(index + 1)) {
       nearest = Math.min(nearest, Math.hypot(one.x - other.x, one.y - other.y));
     }
   });
-  return Math.max(13, Math.min(62, nearest * 0.4));
+  return nearest;
 }
+
+/** How big terminals can be drawn without touching each other. */
+const radiusFor = (apart: number): number => Math.max(13, Math.min(62, apart * 0.4));
 
 /** A line from one terminal to another that keeps clear of those between them: it bends towards the middle. */
 export function linkPath(from: Place, to: Place, { centre, height }: Arrangement, lane = 0): string {

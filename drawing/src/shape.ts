@@ -27,3 +27,15 @@ export interface Picture {
   /** What it shows, for those who do not see it. */
   caption: string;
 }
+
+/** A drawing without its words, such as for a small picture with its name beside it. */
+export const withoutWords = (picture: Picture): Picture => ({ ...picture, shapes: wordless(picture.shapes) });
+
+const wordless = (pieces: readonly (Shape | string)[]): (Shape | string)[] =>
+  pieces.flatMap((piece): (Shape | string)[] =>
+    typeof piece === 'string'
+      ? [piece]
+      : piece.tag === 'text'
+        ? []
+        : [{ ...piece, children: wordless(piece.children) }],
+  );

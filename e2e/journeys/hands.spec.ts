@@ -178,3 +178,47 @@ test('two handles, one of which springs back: it says what to hold, how long, an
   await bench.answer('Enter');
   await expect(bench.prompt).toHaveText('The map is complete');
 });
+
+test('a one-pole on-off comes from the bench to its pass in at most 12 inputs', async ({ page }) => {
+  const bench = new Bench(page);
+  let inputs = 0;
+  const key = async (name: string) => {
+    inputs += 1;
+    await bench.thought();
+    await page.keyboard.press(name);
+  };
+  /** A typed value is one input, with the key that ends it. */
+  const value = async (text: string) => {
+    inputs += 1;
+    await bench.thought();
+    await bench.type(text);
+  };
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'On the bench' }).waitFor();
+  inputs += 1;
+  await page.keyboard.press('n');
+  inputs += 1;
+  await bench.type('2');
+  await expect(bench.prompt).toHaveText('Hold the leads together');
+  inputs += 1;
+  await page.getByText('Ohms', { exact: true }).click();
+  await expect(page.getByTestId('prompt-small')).toContainText('Dial on ohms');
+  await value('0.2');
+  await expect(bench.prompt).toHaveText('Red to 1, black to 2');
+  await value('0.3');
+  await expect(bench.prompt).toHaveText('Move it one click on');
+  await key('ArrowRight');
+  await expect(page.getByText('Position 2').first()).toBeVisible();
+  await key('End');
+  await expect(bench.prompt).toHaveText('Black to 2');
+  await key(' ');
+  await expect(bench.prompt).toHaveText('The map is complete');
+  inputs += 1;
+  await bench.go('Verify');
+  inputs += 1;
+  await page.getByRole('button', { name: '1-pole on-off' }).click();
+  await expect(page.getByTestId('verdict')).toHaveText(
+    'Wiring and contacts pass. Insulation and mechanics not tested.',
+  );
+  expect(inputs).toBeLessThanOrEqual(12);
+});

@@ -12,7 +12,7 @@ import { isJoin } from './task.js';
 /** What an answer is called, as a code. */
 export type Label =
   | { code: PlainLabel }
-  | { code: 'sounded-done' | 'silent-clips'; count: number }
+  | { code: 'sounded-done' | 'read-done' | 'silent-clips'; count: number }
   | { code: 'read-again'; red: Lead; black: Lead };
 
 export type PlainLabel =
@@ -20,6 +20,7 @@ export type PlainLabel =
   | 'it-sounds'
   | 'done'
   | 'none'
+  | 'all-over-range'
   | 'silent'
   | 'handle-there'
   | 'over-range'
@@ -152,6 +153,10 @@ function valueAnswers(moment: Moment): Answer[] {
   if (many) {
     const check = lastCheck(map.log);
     const count = [...found.values()].filter((value) => isJoin(value, check)).length;
+    if (hands.sense === 'ohms') {
+      const read: Label = found.size === 0 ? plain('done') : { code: 'read-done', count: found.size };
+      return [yesAnswer(moment, read), noAnswer('all-over-range', found.size > 0)];
+    }
     const label: Label = count === 0 ? plain('done') : { code: 'sounded-done', count };
     return [yesAnswer(moment, label), noAnswer('none', found.size > 0)];
   }

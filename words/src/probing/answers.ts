@@ -6,7 +6,8 @@ const WORDS: Record<PlainLabel, string> = {
   'take-it': 'Enter',
   'it-sounds': 'It beeps',
   done: 'Done',
-  none: 'None',
+  none: 'None beeped',
+  'all-over-range': 'All OL',
   silent: 'Silent',
   'handle-there': 'It’s there',
   'over-range': 'OL',
@@ -39,6 +40,8 @@ export function answerWords(structure: Structure, label: Label): string {
   switch (label.code) {
     case 'sounded-done':
       return `${label.count} beeped, done`;
+    case 'read-done':
+      return `${label.count} read, rest OL`;
     case 'silent-clips':
       return `${label.count} silent`;
     case 'read-again':

@@ -7,7 +7,7 @@ import { terminalList, terminalName } from '../terminals.js';
 const PLAIN = {
   'leaks-kept':
     'Damp or dirty? Three leaks stayed with your hands off. From now on leaks are kept without asking again.',
-  'nothing-tapped': 'Nothing selected. If none beeped, press Space; otherwise tap those that did.',
+  'nothing-tapped': 'Nothing selected. If all are open, press Space; otherwise tap those that aren’t.',
   'some-tapped': 'Press Enter when you’ve tapped them all, or Escape to start over.',
   'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',
   'no-value-asked': 'No value is asked now. Type two terminals, such as 1-2, to read a pair.',

@@ -13,7 +13,8 @@ export function kindsFor(map: SwitchMap): Kind[] {
 
 /**
  * The table of an ordinary kind on the terminals of this switch: named as the map has it where they agree up to names, else in
- * the order of the terminals, pole by pole, common first.
+ * the order of the terminals, pole by pole, common first. Positions that have no names were counted from where the handle
+ * happened to stand: then the kind may also run from the other end.
  */
 export function expectedKind(map: SwitchMap, kind: Kind, name: string): ExpectedTable {
   const ids = map.contacts.map((place) => map.structure.terminals[place]?.id as TerminalId);
@@ -21,8 +22,13 @@ export function expectedKind(map: SwitchMap, kind: Kind, name: string): Expected
     const at = new Map(map.contacts.map((place, index) => [place, index]));
     return map.contacts.map((place) => at.get(partition[place] as number) as number);
   }) as Pattern;
-  const to = isomorphism(kind.pattern, mine);
-  const pattern = to ? relabel(kind.pattern, to) : kind.pattern;
+  const nameless = map.structure.actuators.every(({ positions }) => positions.every(({ name: one }) => !one));
+  const ways = nameless ? [kind.pattern, kind.pattern.toReversed() as Pattern] : [kind.pattern];
+  const laid = ways.flatMap((way) => {
+    const to = isomorphism(way, mine);
+    return to ? [relabel(way, to)] : [];
+  });
+  const pattern = laid[0] ?? kind.pattern;
   const required = map.structure.settings.filter(({ need }) => need === 'required');
   return {
     source: { kind: 'ordinary', name },

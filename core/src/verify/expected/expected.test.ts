@@ -69,6 +69,27 @@ describe('an ordinary kind as the table to follow', () => {
     if (!selector) throw new Error('no selector fits');
     expect(compareWithExpected(map, expectedKind(map, selector, 'x')).outcome).toBe('agrees');
   });
+
+  it('runs from either end where no position has a name: the first is where the handle happened to stand', () => {
+    // An on-off that was found on; two poles, whose lugs lie across.
+    const found: Pattern = [[[0, 2], [1, 3]], []].map((groups) => partitionFromGroups(4, groups)); // prettier-ignore
+    const { map } = mapHidden(found, bench(4, 2));
+    const onOff = kindsFor(map).find(({ kind }) => kind === 'on-off');
+    if (!onOff) throw new Error('no on-off fits');
+    expect(compareWithExpected(map, expectedKind(map, onOff, 'x')).outcome).toBe('agrees');
+    // The panel says which is off: then on at OFF is a fault.
+    const named = {
+      ...map,
+      structure: {
+        ...map.structure,
+        actuators: map.structure.actuators.map((actuator) => ({
+          ...actuator,
+          positions: actuator.positions.map((one, at) => ({ ...one, name: ['OFF', 'ON'][at] ?? null })),
+        })),
+      },
+    };
+    expect(compareWithExpected(named, expectedKind(named, onOff, 'x')).outcome).toBe('differs');
+  });
 });
 
 describe('the diagnosis of a map', () => {

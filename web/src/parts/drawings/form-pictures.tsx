@@ -48,7 +48,7 @@ export function FormPictures({ chosen, onChoose }: FormPicturesProps) {
         {FORM_PICTURES_TEXT.whatDoesTheHandMove}
         <span className="text-quiet">{FORM_PICTURES_TEXT.canWait}</span>
       </legend>
-      <div className="mt-1 grid grid-cols-5 gap-1">
+      <div className="mt-1 grid grid-cols-4 gap-1 sm:grid-cols-5">
         {SHOWN.map((form) => (
           <button
             key={form}
@@ -59,9 +59,9 @@ export function FormPictures({ chosen, onChoose }: FormPicturesProps) {
             className={`min-w-0 rounded-part border-2 bg-sheet px-1 pb-1 ${form === chosen ? 'border-ink outline-2 outline-ink' : 'border-edge hover:border-ink'}`}
           >
             <span aria-hidden="true" className="block [&_svg]:h-12">
-              <ActuatorDrawing actuator={example(form)} at={'a' as PositionId} side="front" />
+              <ActuatorDrawing actuator={example(form)} at={'a' as PositionId} side="front" wordless />
             </span>
-            <span className="line-clamp-2 text-small leading-tight">{FORM_WORDS[form]}</span>
+            <span className="block text-small leading-tight">{FORM_WORDS[form]}</span>
           </button>
         ))}
       </div>

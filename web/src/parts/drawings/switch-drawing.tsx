@@ -22,6 +22,7 @@ import {
 } from '@which-way/words/table/drawings';
 import { memo, useMemo, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react';
 import { Painted } from './painted.js';
+import { reachOf, useNearestLugs } from './nearest-lugs.js';
 import { useOneStop } from './use-one-stop.js';
 import { leastOf, useShown } from './use-shown.js';
 import { useStable } from './use-stable.js';
@@ -65,64 +66,74 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
     () => arrange({ terminals, layout, placed }, side, photo?.shape),
     [terminals, layout, placed, side, photo?.shape],
   );
-  const onTerminal = useStable((id: TerminalId) => props.onTerminal?.(id));
   const { places, radius, height } = arrangement;
   const [drawing, shown] = useShown();
   const least = leastOf(shown, { width: 1000, height });
+  const nearest = useNearestLugs({ drawing, terminals, arrangement, least, onTerminal: props.onTerminal });
+  const onTerminal = useStable(nearest.pick);
+  const reach = reachOf(arrangement, least);
   const lanes = lanesOf(links);
   const step = useOneStop(drawing);
   const tap = (event: PointerEvent<SVGSVGElement>) => {
     const matrix = event.currentTarget.getScreenCTM();
-    if (!onGround || !matrix || (event.target as Element).closest('[role=button]')) return;
+    if (!matrix || (event.target as Element).closest('[role=button]')) return;
+    if (!onGround) return nearest.beside();
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
     onGround({ x, y }, height);
   };
   return (
-    <svg
-      ref={drawing}
-      viewBox={`0 0 1000 ${height}`}
-      className={`h-full w-full ${onGround ? 'cursor-crosshair' : ''}`}
-      role="group"
-      aria-label={caption}
-      onPointerUp={tap}
-      onKeyDown={step}
-    >
-      <Painted drawn={arrangement.ground.map((ground) => groundMark(ground, photo, GROUND_WORDS, least))} />
-      <Painted
-        drawn={parts.map((part) =>
-          partMark(part, arrangement, { text: partText(part), caption: partCaption(part) }, least),
-        )}
-      />
-      {links.map((link, index) => {
-        const [from, to] = [places.get(link.from), places.get(link.to)];
-        if (!from || !to) return null;
-        return <Link key={link.key} link={link} path={linkPath(from, to, arrangement, lanes[index] ?? 0)} />;
-      })}
-      <Painted drawn={props.ties?.map((tie) => tieMark(tie, arrangement))} />
-      {props.terminals.map((terminal) => (
-        <TerminalMark
-          key={terminal.id}
-          terminal={terminal}
-          x={places.get(terminal.id)?.x ?? 500}
-          y={places.get(terminal.id)?.y ?? height / 2}
-          radius={radius}
-          least={least}
-          part={roleOf?.(terminal.id) ?? 'plain'}
-          note={props.noteOf?.(terminal.id) ?? null}
-          onPick={props.onTerminal && onTerminal}
+    <>
+      <svg
+        ref={drawing}
+        viewBox={`0 0 1000 ${height}`}
+        className={`h-full w-full ${onGround ? 'cursor-crosshair' : ''}`}
+        role="group"
+        aria-label={caption}
+        onPointerDown={nearest.down}
+        onPointerUp={tap}
+        onKeyDown={step}
+      >
+        <Painted drawn={arrangement.ground.map((ground) => groundMark(ground, photo, GROUND_WORDS, least))} />
+        <Painted
+          drawn={parts.map((part) =>
+            partMark(part, arrangement, { text: partText(part), caption: partCaption(part) }, least),
+          )}
         />
-      ))}
-      <Painted
-        drawn={props.terminals.map(({ id }) => {
-          const place = places.get(id);
-          const wires = place ? (props.wiresAt?.(id) ?? []) : [];
-          return wires.map(
-            (wire, index) =>
-              place && wireMark(wire, tagPlace(arrangement, place, index, least), tagCaption(wire), least),
+        {links.map((link, index) => {
+          const [from, to] = [places.get(link.from), places.get(link.to)];
+          if (!from || !to) return null;
+          return (
+            <Link key={link.key} link={link} path={linkPath(from, to, arrangement, lanes[index] ?? 0)} />
           );
         })}
-      />
-    </svg>
+        <Painted drawn={props.ties?.map((tie) => tieMark(tie, arrangement))} />
+        {props.terminals.map((terminal) => (
+          <TerminalMark
+            key={terminal.id}
+            terminal={terminal}
+            x={places.get(terminal.id)?.x ?? 500}
+            y={places.get(terminal.id)?.y ?? height / 2}
+            radius={radius}
+            reach={reach}
+            least={least}
+            part={roleOf?.(terminal.id) ?? 'plain'}
+            note={props.noteOf?.(terminal.id) ?? null}
+            onPick={props.onTerminal && onTerminal}
+          />
+        ))}
+        <Painted
+          drawn={props.terminals.map(({ id }) => {
+            const place = places.get(id);
+            const wires = place ? (props.wiresAt?.(id) ?? []) : [];
+            return wires.map(
+              (wire, index) =>
+                place && wireMark(wire, tagPlace(arrangement, place, index, least), tagCaption(wire), least),
+            );
+          })}
+        />
+      </svg>
+      {nearest.list}
+    </>
   );
 }
 
@@ -140,6 +151,8 @@ interface MarkProps {
   x: number;
   y: number;
   radius: number;
+  /** How far around its middle it is pressed. */
+  reach: number;
   least: Least;
   part: TerminalPart;
   note: string | null;
@@ -147,7 +160,7 @@ interface MarkProps {
 }
 
 const TerminalMark = memo(function TerminalMark(props: MarkProps) {
-  const { terminal, x, y, radius, least, part, note, onPick } = props;
+  const { terminal, x, y, radius, reach, least, part, note, onPick } = props;
   const sounded = part === 'sounded';
   const said = [`Terminal ${terminal.label}`, PART_IN_TASK_WORDS[part], note ?? '']
     .filter(Boolean)
@@ -162,6 +175,7 @@ const TerminalMark = memo(function TerminalMark(props: MarkProps) {
       opacity={part === 'not-needed' ? 0.35 : 1}
       {...pressable(pick)}
     >
+      {pick && reach > radius && <circle r={reach} fill="transparent" />}
       <Painted drawn={terminalMark(terminal, radius, part, note, least)} />
     </g>
   );
