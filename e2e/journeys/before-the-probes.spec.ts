@@ -108,7 +108,7 @@ test('a mains job with a charged suppressor and a pen as proof: the Map stays sh
   await expect(page.getByRole('alert')).toContainText('38 V from L to N: it is not dead');
   await expect(page.getByRole('button', { name: 'I answer for this list' })).toBeDisabled();
   await bench.go('Map');
-  await expect(page.getByRole('alert')).toContainText('The Map is shut');
+  await expect(page.getByRole('alert')).toContainText('Mapping is locked');
   await page.getByRole('link', { name: 'Continue the safety list' }).click();
 
   // The suppressor had a charge: it went through the resistor, and only then the tester is proved again.

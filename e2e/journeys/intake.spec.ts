@@ -17,7 +17,7 @@ test('a complaint and a marking are kept through a reload, and the marking is de
   const said = page.getByLabel('What it says');
   await expect(said).toContainText('16 A resistive, 4 A for motors');
   await expect(said).toContainText('50,000 operations');
-  await expect(said).toContainText('cannot be read: look again at this character');
+  await expect(said).toContainText('unreadable: look at this character again');
   await expect(page.getByText('Not marked: lamp load, kind of disconnection.')).toBeVisible();
 
   await page.getByRole('button', { name: '6: certain' }).click();

@@ -85,7 +85,7 @@ test('from Map a switch to a chosen replacement, on a simulated switch with 8 te
     }
   }
   await page.getByRole('button', { name: 'Choose this one' }).click();
-  await expect(page.getByRole('button', { name: 'Chosen. Take it back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Chosen. Undo' })).toBeVisible();
   await expect(bench.save).toHaveText('Saved');
 
   await page.goto('/');

@@ -68,7 +68,7 @@ test('a spring-return motor trigger that never closes: by what it should do, saf
     .fill('a foot switch in the lead stops it');
   await safety.getByRole('button', { name: /^Accept: Spring return lost: PRESSED/ }).click();
   await choose.click();
-  await expect(page.getByRole('button', { name: 'Chosen. Take it back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Chosen. Undo' })).toBeVisible();
   await expect(bench.save).toHaveText('Saved');
   await page.reload();
   await expect(safety).toContainText('accepted: a foot switch in the lead stops it');

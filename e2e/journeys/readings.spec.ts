@@ -107,7 +107,7 @@ async function shutInTheMachine(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'It is still in the machine' }).click();
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible();
   await new Bench(page).go('Map');
-  await expect(page.getByText('The Map is shut: the switch is still in the machine.')).toBeVisible();
+  await expect(page.getByText('Mapping is locked: the switch is still in the machine.')).toBeVisible();
   await expect(page.getByTestId('prompt')).toHaveCount(0);
   await page.getByRole('button', { name: 'It is out of the machine now' }).click();
   await expect(page.getByTestId('prompt')).toHaveText('Hold the leads together');

@@ -45,7 +45,7 @@ test('an intermediate switch out of a two-pole changeover with two junctions: wh
   const safety = page.getByRole('region', { name: 'Safety differences' });
   await safety.getByRole('button', { name: /^Accept: 2 junctions are added/ }).click();
   await choose.click();
-  await expect(page.getByRole('button', { name: 'Chosen. Take it back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Chosen. Undo' })).toBeVisible();
   await expect(bench.save).toHaveText('Saved');
 
   // Tightened again it goes, by name; and what does not matter is said, which is no longer ‘the same wiring’.
@@ -103,7 +103,7 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
     await form.getByRole('combobox', { name: 'What it states' }).click();
     await page.getByRole('option', { name: fact, exact: true }).click();
     await form.getByLabel('As it is stated').fill(value);
-    await form.getByRole('button', { name: 'Take that' }).click();
+    await form.getByRole('button', { name: 'Use that' }).click();
     await form.getByRole('button', { name: 'Add the offer' }).click();
   };
   await write('Quay stores', '4', 'bushing', '19');

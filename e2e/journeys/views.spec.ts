@@ -17,7 +17,7 @@ const VIEWS: [title: string, path: string, ready: string][] = [
   ['Table radio, band switch', 'table', 'Seen from the terminal side'],
   ['Desk fan, five speed keys', 'verify', 'Compared with'],
   ['Stage guitar, five-way selector', 'match', 'Larkspur lever five'],
-  ['Bilge pump panel, manual-off-auto', 'map', 'The Map is shut'],
+  ['Bilge pump panel, manual-off-auto', 'map', 'Mapping is locked'],
   ['Reading lamp, knob with two bulbs', 'refit', 'Every line of the card is done'],
   ['Reading lamp, knob with two bulbs', 'refit/check', 'Stop: something is not where it should be'],
   ['Harbour launch, bow or stern lamp', 'refit/jumper', 'A few seconds only'],

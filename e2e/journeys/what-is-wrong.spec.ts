@@ -174,7 +174,7 @@ test('it fails sometimes: twenty strokes with two misses, then the new part meas
   }
   await expect(page.getByText('2 missed, 0 stuck, 0 dropped out')).toBeVisible();
   await page.keyboard.press('Enter');
-  await page.getByLabel('Cycles that it really were').fill('20');
+  await page.getByLabel('Actual number of cycles').fill('20');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Runs' })).toContainText(
     '2 missed of 20, on the bench: the rate is below 29 % (95 %).',

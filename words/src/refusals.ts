@@ -67,14 +67,14 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
   'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
   'too-deep': ({ most }) => [
     `Lists and objects stand more than ${most} deep inside one another.`,
-    'Nothing of Which Way does: the file or the request is damaged.',
+    'Which Way never writes that: the file or the request is damaged.',
   ],
   'event-too-new': ({ schema, newest }) => [
     `This event was written by a newer Which Way: its version is ${schema}.`,
     `This one reads events up to version ${newest}. Update it here, then send the event again.`,
   ],
   'kind-not-known': ({ kind }) => [
-    `"${kind}" is no kind of event that this Which Way knows.`,
+    `"${kind}" isn’t a kind of event that this Which Way knows.`,
     'It was written by a newer one, or misspelt: docs/made/events.md lists the kinds.',
   ],
   'other-handle': () => [
@@ -148,7 +148,7 @@ const REFUSALS = {
     'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
   ],
   'stale-structure': () => [
-    'The switch was changed meanwhile, so this change was made on a switch that is no longer so.',
+    'The switch was changed meanwhile, so this change was made to an older version of it.',
     'Look at the switch as it is now and make the change again if it is still wanted.',
   ],
   'piece-too-large': ({ most }) => [
@@ -156,7 +156,7 @@ const REFUSALS = {
     'Nothing Which Way exports is that large: the file is damaged. Export it again.',
   ],
   'import-unfinished': () => [
-    "The import isn't finished: the disk takes nothing more.",
+    "The import isn't finished: the disk is full.",
     'Free some space on the disk: the server finishes it by itself. Nothing is lost.',
   ],
   'deleted-before': ({ count }) => [
@@ -258,7 +258,7 @@ const REFUSALS = {
       : [`There is no ${what} ${id}.`, `Look at the list of ${what}s for those that there are.`],
   'not-waiting': ({ state }) =>
     state
-      ? [`This is ${state}: there is nothing to go on with.`, 'Start again.']
+      ? [`This is ${state}: there is nothing to continue.`, 'Start again.']
       : ['This file wasn’t checked, or is already imported.', 'Choose it again.'],
   'invalid-requirement': ({ where, hint }) => [`${where} does not fit.`, String(hint)],
 } satisfies Record<string, Say>;

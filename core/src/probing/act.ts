@@ -1,6 +1,6 @@
 import type { ClipUse } from '../continuity/index.js';
 import type { Approach, Ask, Value } from '../log/index.js';
-import type { ClosedBy, ReadingId, SettingId, TerminalId } from '../switch/index.js';
+import type { ClosedBy, PromptId, ReadingId, SettingId, TerminalId } from '../switch/index.js';
 import type { Measured } from './measurement.js';
 import type { Sense } from './task.js';
 
@@ -14,6 +14,8 @@ export type Act =
   | { do: 'step'; sounded: boolean; heard?: true }
   /** What a meter on a wire held steady, or that it stayed over range as long as a person chose: the touch that is asked. */
   | { do: 'takes'; value: Value }
+  /** A sweep that clicks led, as heard: what beeped; the rest was silent. Of another prompt than the one that is asked it is set aside. */
+  | { do: 'swept'; prompt: PromptId; sounded: readonly TerminalId[] }
   | { do: 'step-back' }
   | { do: 'touch'; terminal: TerminalId }
   | { do: 'touch-setting'; setting: SettingId }

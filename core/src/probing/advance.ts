@@ -63,8 +63,10 @@ const yes: Doing<ActOf<'yes'>> = (moment, act, means) => {
     : saysOnly(moment, { code: 'type-the-value' });
 };
 
-/** None sounded; open. */
+/** None sounded; open. By ear the pedal also says that the handle clicked on to a new position. */
 const no: Doing<ActOf<'no'>> = (moment, act, means) => {
+  if (moment.ear && moment.task?.kind === 'plan' && moment.task.plan.kind === 'find-position')
+    return advance(moment, { do: 'click-on' }, means);
   // By ear one lug after the other is asked, whatever the pedal is.
   if ((moment.ear || moment.wired) && moment.stepAt !== null && moment.hands.typed === '')
     return advance(moment, { do: 'step', sounded: false }, means);
@@ -101,6 +103,16 @@ const takes: Doing<ActOf<'takes'>> = (moment, { value }, means) => {
   if (task?.kind === 'clips')
     return touchesClips(moment, isJoin(value, lastCheck(map.log)) ? [] : task.change.touch);
   return answersTouch(moment, value, 'meter', means);
+};
+
+/** A whole sweep as it was heard; only of the prompt that it was heard for, and of lugs that it asks. */
+const sweptAs: Doing<ActOf<'swept'>> = (moment, { prompt: heardFor, sounded }, means) => {
+  const { prompt, many, hands } = moment;
+  const asked = prompt?.ask.kind === 'sweep' ? prompt.ask.black : [];
+  const fits = prompt?.id === heardFor && many !== null && hands.sense === 'tone';
+  if (!fits || !sounded.every((id) => asked.includes(id))) return stays(moment);
+  const found = new Map(sounded.map((id) => [id, moment.sounded]));
+  return finishes(moment, moment.none, found, 'heard', means);
 };
 
 /** Takes back the last touch of a sweep, else the last act. */
@@ -173,6 +185,7 @@ const DOINGS: { [Name in ActName]: Doing<ActOf<Name>> } = {
   no,
   step,
   takes,
+  swept: sweptAs,
   'step-back': stepBack,
   touch: (moment, { terminal }, means) => touches(moment, terminal, means),
   'touch-setting': (moment, { setting }) => touchesSetting(moment, setting),

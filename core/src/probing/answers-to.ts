@@ -202,7 +202,12 @@ function planAnswers(moment: Moment): Answer[] {
     }
     case 'find-position':
       return [
-        { act: { do: 'click-on' }, label: plain('new-position'), key: 'ArrowRight', look: 'main' },
+        {
+          act: { do: 'click-on' },
+          label: plain('new-position'),
+          key: moment.ear ? ' ' : 'ArrowRight',
+          look: 'main',
+        },
         { act: { do: 'close-list', by: 'stop' }, label: plain('hit-the-stop'), key: 'End', look: 'beside' },
         {
           act: { do: 'close-list', by: 'round' },

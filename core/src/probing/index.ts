@@ -1,6 +1,14 @@
 export type { Act } from './act.js';
 export {
   capture,
+  probeOf,
+  swept,
+  sweepOf,
+  sweepStep,
+  type SweepVoid,
+  type Swept,
+  type SweptCue,
+  type SweptSignal,
   captureWired,
   heldByWire,
   idleWired,

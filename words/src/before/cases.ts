@@ -4,7 +4,7 @@ import type { Case } from '@which-way/core/log';
 export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
   'key-out': {
     name: 'Key comes out here',
-    about: 'A lock that lets go of its key in another position is no match.',
+    about: 'A lock that releases its key in another position isn’t a match.',
   },
   'key-trapped': {
     name: 'Key is trapped here',
@@ -35,7 +35,7 @@ export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
   'half-wave': {
     name: 'Diode for half speed',
     about:
-      'It gives about half the power; a reading in ohms cannot say so. Low one way and open the other is right.',
+      'It gives about half the power; a reading in ohms can’t show that. Low one way and open the other is right.',
   },
   'sprung-start': {
     name: 'START springs back',

@@ -25,6 +25,6 @@ export function customerWords(map: SwitchMap): string {
       : '';
   const tested = table.complete
     ? `Every pair of terminals was tested in every position (${count.measured} measured, the rest follows from those).`
-    : `It is not tested through: ${count.settled} of ${count.all} pairs are known.`;
+    : `Not fully tested: ${count.settled} of ${count.all} pairs are known.`;
   return `${forUseWords(map)} ${what} ${patternWords(map, table).join(' ')}${free} ${tested}`;
 }

@@ -130,7 +130,7 @@ const WORDS: Record<PieceCode, Words> = {
   'maybe-file-number': () => 'no rating; perhaps the number of an approval',
   word: () => 'no rating; a name or a word',
   separator: () => '',
-  'not-read': () => 'cannot be read: look again at this character',
+  'not-read': () => 'unreadable: look at this character again',
 };
 
 /** What a stretch of a marking means, in plain words. */

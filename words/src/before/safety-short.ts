@@ -5,7 +5,7 @@ export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'not-begun': 'still in the machine',
   're-energised': 'it had power again',
   unanswered: 'not all is answered',
-  'before-isolation': 'some was done before isolation',
+  'before-isolation': 'some lines were done before isolation',
   'given-with-others': 'a proof must be answered by itself',
   'cannot-be-left-out': 'a proof was left out',
   'answer-does-not-fit': 'an answer doesn’t make sense',
@@ -17,6 +17,6 @@ export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'not-proved': 'not proved dead',
   'high-voltage': 'stop: high voltage is stored in it',
   'stored-energy': 'stored energy is left',
-  'out-of-order': 'the tester was not proved after',
+  'out-of-order': 'the tester was not proved again afterwards',
   unsigned: 'not signed yet',
 };

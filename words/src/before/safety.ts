@@ -39,7 +39,7 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
     },
     fixed: {
       text: 'Switch it off at its breaker or isolator; where a fuse feeds it, draw the fuse',
-      why: 'A wall switch is no isolator: it may break one pole only, or the wrong one.',
+      why: 'A wall switch isn’t an isolator: it may break one pole only, or the wrong one.',
     },
     battery: {
       text: 'Take off rings and watch. Disconnect the battery: minus off first, and on again last',
@@ -100,7 +100,7 @@ export function lineWords({ kind, text, why }: Omit<SafetyLine, 'id'>, supply: S
 }
 
 export const PEN_WORDS =
-  'A pen-type detector is no proof of dead: it misses shielded and direct voltages. Use a two-pole tester, or a meter on volts.';
+  'A pen-type detector doesn’t prove it’s dead: it misses shielded and direct voltages. Use a two-pole tester, or a meter on volts.';
 
 export const POINT_WORDS: Record<DeadPoint['is'], string> = {
   conductor: 'conductor',
@@ -148,7 +148,7 @@ function troubleWords(trouble: SafetyTrouble, supply: SupplyKind): string {
     case 'not-proved':
       return proofWords(trouble.why);
     case 'high-voltage':
-      return `Stop: not with this tool. ${STORE_WORDS[trouble.store]}: it kills with the plug out. It is for those who are trained for it.`;
+      return `Stop: not with this tool. ${STORE_WORDS[trouble.store]}: it kills with the plug out. Leave it to people trained for it.`;
     case 'stored-energy':
       return `${trouble.volts} V is still stored. Ohms only below 5 V: let it go through a resistor and measure again.`;
     case 'out-of-order':
@@ -170,7 +170,7 @@ function proofWords(trouble: ProofTrouble): string {
     case 'ghost-perhaps':
       return `${trouble.volts} V from ${pair}, on a meter that loads nothing: it may be ghost volts, and this meter cannot say so. Read again with a two-pole tester that loads.`;
     case 'high-volts':
-      return `Stop: not with this tool. ${trouble.volts} V is high voltage, for those who are trained for it.`;
+      return `Stop: not with this tool. ${trouble.volts} V is high voltage: leave it to people trained for it.`;
     case 'wrong-dial':
       return `${pair}: read with the dial on ${trouble.wanted}; on the other one this supply is not seen.`;
     case 'reference-unproved':

@@ -26,7 +26,7 @@ export function faultWords(fault: Fault, names: FaultNames): string {
     case 'never-opens':
       return `${fault.contact.map(label).join('–')} does not open: welded, or bridged`;
     case 'high':
-      return `Contact ${fault.contact.map(label).join('–')} is of high resistance`;
+      return `Contact ${fault.contact.map(label).join('–')} has high resistance`;
     case 'wire-off':
       return `Wire ${tag(fault.wire)} is off or broken`;
     case 'wires-swapped':
@@ -54,7 +54,7 @@ function faultAtTimes(fault: Fault, { label, tag, loads, supplies }: FaultNames)
     case 'never-opens':
       return `${fault.contact.map(label).join('–')} sticks or is bridged now and then`;
     case 'high':
-      return `Contact ${fault.contact.map(label).join('–')} is dirty or worn: of high resistance now and then`;
+      return `Contact ${fault.contact.map(label).join('–')} is dirty or worn: high resistance now and then`;
     case 'wire-off':
       return `Wire ${tag(fault.wire)} is loose, or broken inside`;
     case 'load-open':

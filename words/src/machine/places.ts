@@ -52,11 +52,11 @@ export function pointWords(point: SystemPoint | MachinePlace, { job, machine }: 
     }
     case 'supply': {
       const supply = circuit.supplies.find(({ id }) => id === (sameAs.get(point.supply) ?? point.supply));
-      return supply ? supplyAmong(supply, circuit.supplies) : 'a supply that was taken away';
+      return supply ? supplyAmong(supply, circuit.supplies) : 'a supply that was removed';
     }
     case 'load': {
       const load = circuit.loads.find(({ id }) => id === (sameAs.get(point.load) ?? point.load));
-      return load ? endWords(load, point.end) : 'a load that was taken away';
+      return load ? endWords(load, point.end) : 'a load that was removed';
     }
   }
 }

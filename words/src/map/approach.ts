@@ -51,7 +51,7 @@ export const PROMPT_REASON_WORDS: Record<Reason, string> = {
   assumed: 'was only assumed so far',
   polarity: 'a part may conduct the other way round',
   return: 'tells this position from the others',
-  named: 'a pair that was named',
-  alone: 'only a bundle said so: clips off, by itself',
+  named: 'a pair you chose',
+  alone: 'only a bundle showed it: clips off, this pair alone',
   ohms: 'it was only heard so far',
 };

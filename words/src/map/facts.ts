@@ -28,7 +28,7 @@ export const LOOK_AGAIN_ADVICE: Record<LookAgain['because'], string> = {
     'One of these may be a slip: read both ways again. If it stays, check for volts, then it is a diode or electronics.',
   'part-or-contact':
     'A cold lamp or a winding reads like a contact. Lift one end of the part and read it again, or say which it is.',
-  direction: 'A worn detent or contact, or a position counted wrong. Come to it from both sides again.',
+  direction: 'A worn detent or contact, or a position counted wrong. Approach it from both sides again.',
 };
 
 export const STANDING_WORDS: Record<LineStanding, string> = {
@@ -66,7 +66,7 @@ export const HINT_WORDS: Record<MiddleHint, string> = {
 export function becauseWords(because: Proposal['because']): string {
   switch (because.code) {
     case 'changes':
-      return `it went from ${ohms(because.from)} to ${ohms(because.to)} on being read again.`;
+      return `it went from ${ohms(because.from)} to ${ohms(because.to)} when read again.`;
     case 'climbs':
       return because.swapped
         ? `it climbs from ${ohms(because.from)} to ${ohms(because.to)} while held, and starts low again with the leads swapped: a capacitor.`

@@ -24,10 +24,10 @@ export function csvTroubleWords({ column, code, text, problem }: CsvTrouble): st
       return `${column}: “${text}” has a quote that is not closed.`;
     case 'stands-alone':
       return column.startsWith('minimum')
-        ? `${column}: “${text}” alone is no least load: it is volts and milliamps. Empty it, or write the other in the file.`
-        : `${column}: “${text}” stands without amps, so it says nothing. Empty it, or write the amps in the file.`;
+        ? `${column}: “${text}” alone isn’t a least load: that takes volts and milliamps. Leave it blank, or add the other one in the file.`
+        : `${column}: “${text}” has no amps, so it says nothing. Leave it blank, or add the amps in the file.`;
     case 'more-cells':
-      return `“${text}” stands behind the last column. A text with a comma in it needs quotes in the file.`;
+      return `“${text}” is after the last column. A text with a comma in it needs quotes in the file.`;
     case 'not-allowed': {
       const [message, hint] = problem ? problemWords(problem) : ['It does not fit.', ''];
       return `${column}: ${message} ${hint}`;

@@ -10,7 +10,7 @@ const PLAIN = {
   'nothing-tapped': 'Nothing selected. If all are open, press Space; otherwise tap those that aren’t.',
   'some-tapped': 'Press Enter when you’ve tapped them all, or Escape to start over.',
   'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',
-  'no-value-asked': 'No value is asked now. Type two terminals, such as 1-2, to read a pair.',
+  'no-value-asked': 'No value is wanted right now. Type two terminals, such as 1-2, to read a pair.',
 };
 
 /** What the Map says to something that the hands did. */
@@ -39,7 +39,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'no-such-terminal':
       return `There is no terminal “${message.typed}”. Type a label, such as ${message.example}, or two, such as 1-2.`;
     case 'not-a-value':
-      return `“${message.typed}” is not a value. Type ohms such as 0,3 or 2k2, or OL.`;
+      return `“${message.typed}” isn’t a value. Type ohms such as 0,3 or 2k2, or OL.`;
     case 'negative-value':
       return `“${message.typed}” is below zero. Hold the leads together again for the zero, and type what the meter shows.`;
     case 'beyond-range':

@@ -101,5 +101,5 @@ export const namedPairsWords = ({
     ? say('No pairs chosen', 'Name them at How to map, such as 1-2, 3-4.')
     : say(
         'The named pairs are read',
-        `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. All the rest is not tested: a short or a wrong contact there would not show.`,
+        `${known} of their ${named} readings are known, of ${pairs} pairs in these positions. The rest isn’t tested: a short or a wrong contact there would not show.`,
       );

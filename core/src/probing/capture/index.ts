@@ -1,6 +1,6 @@
 export { capture, idleCapture, type Aside, type CaptureSignal } from './capture.js';
 export { hearsFor, heldByEar } from './hears-for.js';
-export { probeNow } from './probe-now.js';
+export { probeNow, probeOf } from './probe-now.js';
 export {
   captureWired,
   heldByWire,
@@ -9,3 +9,12 @@ export {
   type WiredCapture,
   type WiredSignal,
 } from './wired.js';
+export {
+  swept,
+  sweepOf,
+  sweepStep,
+  type SweepVoid,
+  type Swept,
+  type SweptCue,
+  type SweptSignal,
+} from './swept.js';

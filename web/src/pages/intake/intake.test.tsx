@@ -66,7 +66,7 @@ describe('markings', () => {
     press('4: certain');
     press('4: guess');
     await until(() => expect(screen.getByRole('button', { name: '4: unreadable' })).toBeVisible());
-    expect(screen.getByLabelText('What it says').textContent).toContain('cannot be read');
+    expect(screen.getByLabelText('What it says').textContent).toContain('unreadable');
     fill('Marking as read', '16(4)A 250V~ T85');
     await until(() =>
       expect(written('transcribed').at(-1)?.marking.runs).toEqual([
@@ -110,7 +110,7 @@ describe('a picture file', () => {
     );
     const large = new File(['x'], 'huge.png');
     Object.defineProperty(large, 'size', { value: 26 * 1024 * 1024 + 1 });
-    expect(await pictureTrouble(large)).toContain('huge.png has 27 MB; up to 25 MB can be taken');
+    expect(await pictureTrouble(large)).toContain('huge.png has 27 MB; up to 25 MB is allowed');
   });
 });
 
@@ -133,7 +133,7 @@ describe('repair or replace', () => {
     fill(/^The owner’s own limit/, '30');
     await until(() => expect(screen.getByText('4.00 over the owner’s limit')).toBeVisible());
     tick(/^It is dangerous/);
-    await until(() => expect(screen.getByText('Not to be kept for money’s sake')).toBeVisible());
+    await until(() => expect(screen.getByText('Don’t keep it to save money')).toBeVisible());
     await until(() =>
       expect(written('worth-noted').at(-1)?.inputs).toMatchObject({ part: 12, limit: 30, dangerous: true }),
     );

@@ -145,7 +145,7 @@ describe('a quick check', () => {
     key(' ');
     await prompted('The named pairs are read');
     expect(small()).toContain('2 of their 2 readings are known, of 10 pairs');
-    expect(small()).toContain('All the rest is not tested');
+    expect(small()).toContain('The rest isn’t tested');
     press('Map everything');
     await until(() => expect(prompt()).toContain('5'));
   });

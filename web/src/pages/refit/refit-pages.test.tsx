@@ -24,7 +24,7 @@ describe('the check before power', () => {
       const [one = '', other = ''] = asked().match(/\d/g) ?? [];
       press(one === other || [one, other].toSorted().join() === `1,${way}` ? /^It joins/ : /^It does not/);
     }
-    expect(screen.getByText(/^All read as it must be/)).toBeVisible();
+    expect(screen.getByText(/^All read as they should/)).toBeVisible();
     await until(() => expect(written('check-read').length).toBeGreaterThan(2));
     const read = written('check-read');
     const names = new Set([...wires.map(({ id }) => `wire ${id}`), ...ids.map((id) => `terminal ${id}`)]);
@@ -114,7 +114,7 @@ it('a failing line that is of no load asks for nothing that cannot be said', asy
   press('fails', screen.getByRole('group', { name: /^warm/ }));
   expect(screen.getByText('One thing fails')).toBeVisible();
   expect(screen.queryByText(/Say beside it/)).toBeNull();
-  expect(screen.getByText(/^It is no line of a load in a position/)).toBeVisible();
+  expect(screen.getByText(/^It isn’t a load in a position/)).toBeVisible();
 });
 
 describe('wires back', () => {

@@ -31,14 +31,14 @@ const ISOLATED = ALL.slice(0, 2);
 describe('the safety list on the screen', () => {
   it('is one tap for a switch that is out of the machine', async () => {
     const { job, written } = await renderJob(<SafePage />, [], { outOfMachine: false });
-    expect(screen.getByText('The Map is shut')).toBeVisible();
+    expect(screen.getByText('Mapping is locked')).toBeVisible();
     press('It is out of the machine');
     await until(() => expect(job.outOfMachine).toBe(true));
-    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    await until(() => expect(screen.getByText('Mapping is unlocked')).toBeVisible());
     press('It is still in the machine after all');
     await until(() => expect(job.outOfMachine).toBe(false));
     await until(() => expect(written('wires-off').map(({ off }) => off)).toEqual([true, false]));
-    expect(screen.getByText('The Map is shut')).toBeVisible();
+    expect(screen.getByText('Mapping is locked')).toBeVisible();
   });
 
   it('begins with the lines of the supply, from the shop’s own list', async () => {
@@ -84,7 +84,7 @@ describe('the safety list on the screen', () => {
     await until(() => expect(sign().disabled).toBe(false));
     press('All done, and I answer for this list');
     await until(() => expect(written('safety-signed')).toEqual([{ kind: 'safety-signed', by: 'Ada' }]));
-    expect(screen.getByText('The Map is open')).toBeVisible();
+    expect(screen.getByText('Mapping is unlocked')).toBeVisible();
   });
 
   it('wants a reason for not applicable, and lets no proof be left out', async () => {
@@ -127,7 +127,7 @@ describe('the safety list on the screen', () => {
     tick(/^Dial on volts/);
     press('Save the record');
     await until(() => expect(written('live-recorded')[0]?.record).toMatchObject({ volts: 231, by: 'Grace' }));
-    expect(screen.getByText('The Map is shut')).toBeVisible();
+    expect(screen.getByText('Mapping is locked')).toBeVisible();
   });
 
   it('does not take a pen as proof, and says why', async () => {
@@ -144,7 +144,7 @@ describe('the safety list on the screen', () => {
     const line = row('Prove the tester on');
     choose('Pen-type detector', line);
     fill('On which known source?', 'socket', line);
-    expect(line.textContent).toContain('A pen-type detector is no proof of dead');
+    expect(line.textContent).toContain('A pen-type detector doesn’t prove it’s dead');
     fill('Volts from L to N', '0');
     press('Save', row('Prove dead'));
     await until(() => expect(written('safety-answered')).toHaveLength(1));
@@ -169,9 +169,9 @@ describe('the safety list on the screen', () => {
     // No tap writes volts that nobody measured.
     await until(() => press('Not measured', row('stored energy')));
     await until(() => expect(written('safety-answered')).toHaveLength(4));
-    expect(screen.getByText('The Map is shut')).toBeVisible();
+    expect(screen.getByText('Mapping is locked')).toBeVisible();
     press('All done, and I answer for this list');
-    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    await until(() => expect(screen.getByText('Mapping is unlocked')).toBeVisible());
     expect(screen.getByText(/Stored energy was not measured/)).toBeVisible();
     expect(
       written('safety-answered-together')
@@ -207,7 +207,7 @@ describe('the safety list on the screen', () => {
     await tap('It showed the voltage', 'Prove the tester again');
     await tap('Not measured', 'stored energy');
     await tap('All done, and I answer for this list');
-    await until(() => expect(screen.getByText('The Map is open')).toBeVisible());
+    await until(() => expect(screen.getByText('Mapping is unlocked')).toBeVisible());
     expect(inputs).toBeLessThanOrEqual(12);
   });
 

@@ -48,8 +48,9 @@ export function useNearestLugs({ drawing, terminals, arrangement, least, onTermi
   const offer = (): boolean => {
     const at = tap.current;
     tap.current = null;
+    if (!crowded || !at?.touch || !onTerminal) return false;
     const matrix = drawing.current?.getScreenCTM();
-    if (!crowded || !at?.touch || !matrix || !onTerminal) return false;
+    if (!matrix) return false;
     const here = new DOMPoint(at.x, at.y).matrixTransform(matrix.inverse());
     const far = ({ id }: Terminal) => distance(arrangement.places.get(id), here);
     const near = terminals.filter((one) => far(one) < 4 * fingertip(least));

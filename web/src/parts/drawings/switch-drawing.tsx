@@ -75,9 +75,10 @@ export function SwitchDrawing(props: SwitchDrawingProps) {
   const lanes = lanesOf(links);
   const step = useOneStop(drawing);
   const tap = (event: PointerEvent<SVGSVGElement>) => {
-    const matrix = event.currentTarget.getScreenCTM();
-    if (!matrix || (event.target as Element).closest('[role=button]')) return;
+    if ((event.target as Element).closest('[role=button]')) return;
     if (!onGround) return nearest.beside();
+    const matrix = event.currentTarget.getScreenCTM();
+    if (!matrix) return;
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
     onGround({ x, y }, height);
   };

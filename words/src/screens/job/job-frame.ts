@@ -12,6 +12,6 @@ export const JOB_FRAME_TEXT = {
   and: 'And ',
   more: ' more.',
   nothingIsWorkedOutFrom:
-    'Nothing is worked out from the rest, since it might be wrong. The other jobs are as they were. Restore a backup, or',
+    'Nothing is calculated from the rest, since it might be wrong. The other jobs aren’t affected. Restore a backup, or',
   saveWhatCanBeRead: 'export what can be read of it',
 };

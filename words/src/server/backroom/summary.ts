@@ -1,4 +1,4 @@
 /** What summary says. */
 export const SUMMARY_TEXT = {
-  itsLogCannotBeMade: (value: string | number) => `Its log cannot be made sense of: ${value}.`,
+  itsLogCannotBeMade: (value: string | number) => `Its log can’t be understood: ${value}.`,
 };

@@ -1,7 +1,7 @@
 /** What manifest says. */
 export const MANIFEST_TEXT = {
   itHasNoManifest: 'it has no manifest',
-  itIsNoBackupOf: 'it is no backup of Which Way',
+  itIsNoBackupOf: 'it isn’t a Which Way backup',
   itsVersionIsAndThis: (value: string | number) =>
     `its version is ${value}, and this program reads version 1`,
   itsListNamesNoDatabase: 'its list names no database',

@@ -4,18 +4,22 @@ import {
   heldByEar,
   idleCapture,
   probeNow,
+  probeOf,
   type Act,
   type Aside,
   type CaptureSignal,
   type Meter,
   type Moment,
+  type SweptSignal,
 } from '@which-way/core/probing';
+import type { TerminalId } from '@which-way/core/switch';
 import type { Taught } from '@which-way/core/sense/ear';
 import { createStore } from 'zustand/vanilla';
 import { Listener } from '../../../parts/ear/listener.js';
 import { play } from '../../../parts/hands/sounds.js';
 import { microphone, type SoundDoor } from '../../../parts/ear/microphone.js';
 import type { TaughtEar } from '../../../parts/ear/taught-ears.js';
+import { LedSweep, type SweepShown } from './led-sweep.js';
 import { SIMULATED_BEEPER, SimulatedBeeper } from '../../../parts/ear/simulated-beeper.js';
 
 /** What a screen shows of what was heard last: nothing answered, and why. */
@@ -23,7 +27,16 @@ interface EarHeard {
   aside: Aside | null;
   /** How long nothing is heard until that counts as silent; null: the pedal says so. Chosen for the job that is open. */
   dwellMs: number | null;
+  /** Milliseconds from click to click where clicks lead a sweep; null: each touch is answered by itself. */
+  paceMs: number | null;
+  /** The sweep that clicks lead now. */
+  sweep: SweepShown | null;
+  /** What is wrong with a simulated meter. */
+  fault: BeeperFault;
 }
+
+/** What may be wrong with a simulated beeper: its clip has fallen off, or it has gone to sleep. */
+export type BeeperFault = 'none' | 'clip-off' | 'asleep';
 
 /** Simulated hands: how long they take to the next touch, and how long they touch. */
 const [REACH_MS, TOUCH_MS] = [700, 260];
@@ -33,7 +46,14 @@ const [TICK_MS, RISE_MS] = [50, 600];
 /** Listens for the Map: what is heard answers what was asked when the leads touched. On a practice switch the beeper is simulated. */
 export class EarDesk {
   readonly listener = new Listener();
-  readonly store = createStore<EarHeard>(() => ({ aside: null, dwellMs: null }));
+  readonly store = createStore<EarHeard>(() => ({
+    aside: null,
+    dwellMs: null,
+    paceMs: null,
+    sweep: null,
+    fault: 'none',
+  }));
+  #sweep: LedSweep | null = null;
   #capture = idleCapture;
   #taught: Taught = SIMULATED_BEEPER;
   readonly #beeper: SimulatedBeeper | null;
@@ -79,6 +99,33 @@ export class EarDesk {
     return true;
   }
 
+  /** Whether clicks lead a sweep: then the pedal agrees to it, or undoes it. */
+  get sweeps(): boolean {
+    return this.listens && this.#sweep !== null;
+  }
+
+  /** The pedal, while clicks lead a sweep. */
+  pedal(undo: boolean): void {
+    this.#swept({ kind: 'pedal', at: this.listener.now(), undo });
+  }
+
+  /** Clicks lead sweeps at a pace, or no more. */
+  leads(paceMs: number | null): void {
+    this.store.setState({ paceMs });
+    this.#follow(null);
+    this.#changed();
+  }
+
+  /** Something happens to the simulated meter. */
+  breaks(fault: BeeperFault): void {
+    this.store.setState({ fault });
+    if (this.#sweep?.waits) this.#handTo(this.#sweep.clip, REACH_MS);
+  }
+
+  get isSimulated(): boolean {
+    return this.#beeper !== null;
+  }
+
   /** The pedal says that the handle is there: what is heard answers, once the beeper has caught up. A simulated handle goes there. */
   async there(moment: Moment): Promise<void> {
     const [key, probe] = [this.#capture.key, probeNow(moment)];
@@ -102,6 +149,7 @@ export class EarDesk {
   async begin(taught: Taught): Promise<void> {
     this.#taught = taught;
     this.#capture = idleCapture;
+    this.#follow(null);
     this.store.setState({ aside: null });
     clearInterval(this.#clock);
     this.#clock = setInterval(() => this.#tick(), TICK_MS);
@@ -125,13 +173,15 @@ export class EarDesk {
       this.#rose = key;
       play('about-to-count-silence');
     }
-    this.#hear({ kind: 'tick', at });
+    if (this.#sweep) this.#swept({ kind: 'tick', at });
+    else this.#hear({ kind: 'tick', at });
   }
 
   end(): void {
     clearInterval(this.#clock);
     clearTimeout(this.#hands);
     clearTimeout(this.#lifted);
+    this.#follow(null);
     this.listener.stop();
     this.#beeper?.end();
     this.#at = null;
@@ -140,6 +190,9 @@ export class EarDesk {
   /** Something else may be asked now. */
   asked(moment: Moment): void {
     if (!this.listens) return;
+    const led = this.store.getState().paceMs === null ? null : LedSweep.of(moment);
+    if (!(this.#sweep ? this.#sweep.isOf(led) : led === null)) this.#follow(led, moment);
+    if (this.#sweep) return (this.#take({ kind: 'asked', key: null, at: this.listener.now() }), undefined);
     const key = hearsFor(moment);
     if (key !== this.#capture.key) {
       this.#take({ kind: 'asked', key, at: this.listener.now() });
@@ -148,7 +201,84 @@ export class EarDesk {
     this.#touch(moment, key);
   }
 
+  /** From now on it follows this sweep, or none. */
+  #follow(sweep: LedSweep | null, moment: Moment | null = null): void {
+    this.#sweep = sweep;
+    this.#moment = moment;
+    this.#at = null;
+    clearTimeout(this.#hands);
+    this.store.setState({ sweep: sweep?.shown() ?? null, aside: null });
+    if (sweep) this.#handTo(sweep.clip, REACH_MS);
+  }
+
+  #moment: Moment | null = null;
+
+  /** One signal to the sweep that clicks lead, and what comes of it. */
+  #swept(signal: SweptSignal): void {
+    const sweep = this.#sweep;
+    const { paceMs, sweep: before } = this.store.getState();
+    if (!sweep || paceMs === null) return;
+    const cue = sweep.take(signal, this.#taught, paceMs);
+    if (signal.kind === 'tick' && !cue) return;
+    const shown = sweep.shown();
+    this.store.setState({ sweep: shown });
+    if (before?.marked !== shown.marked || before?.stage !== shown.stage) this.#changed();
+    if (!cue) return;
+    switch (cue.cue) {
+      case 'click':
+        this.listener.click();
+        return this.#handTo(sweep.lugAt(cue.place), 0);
+      case 'heard':
+        return this.#said(sweep.lugAt(cue.place));
+      case 'agree':
+        return play('about-to-count-silence');
+      case 'again':
+      case 'void':
+        play('look-again');
+        // The simulated hand begins again at the clip.
+        if (cue.cue === 'void') this.#handTo(sweep.clip, REACH_MS);
+        return;
+      case 'take':
+        this.#sweep = null;
+        this.store.setState({ sweep: null });
+        this.act(sweep.actOf(cue.places));
+    }
+  }
+
+  /** Each beep is said back, where speech is on. */
+  #said: (lug: TerminalId | null) => void = () => undefined;
+  onHeard(said: (lug: TerminalId | null) => void): void {
+    this.#said = said;
+  }
+
+  /** The simulated hand touches a lug, or the clip itself, and lifts. */
+  #handTo(lug: TerminalId | null, afterMs: number): void {
+    const [beeper, meter, sweep, moment] = [this.#beeper, this.hidden, this.#sweep, this.#moment];
+    if (!beeper || !meter || !sweep || lug === null) return;
+    clearTimeout(this.#hands);
+    this.#hands = setTimeout(() => {
+      void this.#joins(meter, sweep, moment, lug).then((joins) => {
+        if (this.#sweep !== sweep) return;
+        beeper.joins(joins);
+        clearTimeout(this.#lifted);
+        this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS / 2);
+      });
+    }, afterMs);
+  }
+
+  async #joins(meter: Meter, sweep: LedSweep, moment: Moment | null, lug: TerminalId): Promise<boolean> {
+    if (this.store.getState().fault !== 'none') return false;
+    if (lug === sweep.clip) return true;
+    const probe = moment && probeOf(moment, lug);
+    const value = probe && (await meter.read(probe));
+    return value?.kind === 'tone' && value.sounded;
+  }
+
   #hear(signal: CaptureSignal): void {
+    if (this.#sweep && (signal.kind === 'began' || signal.kind === 'ended' || signal.kind === 'lost')) {
+      this.#take(signal);
+      return this.#swept(signal);
+    }
     const { act, aside } = this.#take(signal);
     if (signal.kind === 'began') this.store.setState({ aside });
     if (act) this.act(act);
@@ -175,7 +305,7 @@ export class EarDesk {
     this.#hands = setTimeout(() => {
       void meter.read(probe).then((value) => {
         if (this.#at !== key) return;
-        beeper.joins(value.kind === 'tone' && value.sounded);
+        beeper.joins(value.kind === 'tone' && value.sounded && this.store.getState().fault === 'none');
         clearTimeout(this.#lifted);
         this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS);
       });

@@ -31,8 +31,11 @@ export function useProbing(): Probing {
   useEffect(() => prober.start(), [prober]);
   useLibrary(prober.desk);
   const { moment, shown, now } = useStore(prober.store);
+  // Where clicks lead a sweep the marker is theirs.
+  const marked = useStore(prober.ear.store, ({ sweep }) => (sweep ? sweep.marked : undefined));
   return {
     ...moment,
+    stepAt: marked === undefined ? moment.stepAt : marked,
     task: shown,
     busy: moment.task === null,
     now,

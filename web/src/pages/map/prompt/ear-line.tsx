@@ -7,15 +7,60 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { EarLevel } from '../../../parts/ear/ear-level.js';
 import { beepsBelow, keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
 import { TeachEar } from '../../../parts/ear/teach-ear.js';
+import type { TerminalId } from '@which-way/core/switch';
+import { terminalList, terminalName } from '@which-way/words/terminals';
+import type { BeeperFault } from '../probing/ear-desk.js';
 import type { Probing } from '../probing/use-probing.js';
 
 /** Seconds without a beep that may count as silent; null: only a pedal says so. */
 const DWELLS = [null, 1.5, 2.5, 4] as const;
 
+/** Milliseconds from click to click: leads drawn along the lugs, or dabbed on each; null: no clicks. */
+const PACES = [null, 0.7, 1, 1.5] as const;
+const FAULTS: readonly BeeperFault[] = ['none', 'clip-off', 'asleep'];
+
+/** Where a sweep is that clicks lead, and what the hand does next; the pedal and two buttons answer it. */
+function SweepLine({ probing: { earDesk: ear, map } }: { probing: Probing }) {
+  const { sweep } = useStore(ear.store);
+  if (!sweep) return null;
+  const clip = terminalName(map.structure, sweep.clip);
+  const named = (lugs: readonly TerminalId[]) => terminalList(map.structure, lugs);
+  const { clipFirst, leading, clipLast, rest, agree, again, voided } = EAR_TEXT.sweep;
+  const says = {
+    'clip-first': sweep.voided ? voided[sweep.voided](clip) : clipFirst(clip),
+    leading: sweep.again.length > 0 ? again(named(sweep.again)) : leading,
+    'clip-last': clipLast(clip),
+    closed: rest,
+    rest,
+    agree: agree(named(sweep.beeped)),
+  }[sweep.stage];
+  return (
+    <div className="flex basis-full flex-wrap items-center gap-x-3" data-testid="sweep">
+      <p role="status" className="min-w-0 grow text-large font-bold">
+        {says}
+        {sweep.stage === 'leading' && sweep.beeped.length > 0 && (
+          <span className="ml-3 font-mono font-normal">{named(sweep.beeped)}</span>
+        )}
+      </p>
+      {sweep.stage === 'agree' && (
+        <PlainButton look="strong" onClick={() => ear.pedal(false)}>
+          {EAR_TEXT.sweep.confirm}
+        </PlainButton>
+      )}
+      {sweep.stage !== 'clip-first' && (
+        <PlainButton look="quiet" onClick={() => ear.pedal(true)}>
+          {EAR_TEXT.sweep.undo}
+        </PlainButton>
+      )}
+    </div>
+  );
+}
+
 /** While the meter is heard: a clear sign, how loud it is, what silence counts as, and what was set aside. */
-export function EarLine({ probing: { earDesk: ear, map } }: { probing: Probing }) {
+export function EarLine({ probing }: { probing: Probing }) {
+  const { earDesk: ear, map } = probing;
   const { standing } = useStore(ear.listener.store);
-  const { aside, dwellMs } = useStore(ear.store);
+  const { aside, dwellMs, paceMs, fault } = useStore(ear.store);
   const taught = ear.knows(useTaughtEar(lastCheckedMeter(map.log).name));
   if (standing !== 'listening') return null;
   return (
@@ -29,6 +74,7 @@ export function EarLine({ probing: { earDesk: ear, map } }: { probing: Probing }
       <EarLevel listener={ear.listener} />
       <Pick
         quiet
+        lettingGo
         label={EAR_TEXT.silentAfter}
         value={dwellMs === null ? '' : String(dwellMs / 1000)}
         options={DWELLS.map((seconds) => ({
@@ -37,9 +83,31 @@ export function EarLine({ probing: { earDesk: ear, map } }: { probing: Probing }
         }))}
         onPick={(chosen) => ear.waits(chosen === '' ? null : Number(chosen) * 1000)}
       />
+      <Pick
+        quiet
+        lettingGo
+        label={EAR_TEXT.sweeps}
+        value={paceMs === null ? '' : String(paceMs / 1000)}
+        options={PACES.map((seconds) => ({
+          value: seconds === null ? '' : String(seconds),
+          text: EAR_TEXT.pace(seconds),
+        }))}
+        onPick={(chosen) => ear.leads(chosen === '' ? null : Number(chosen) * 1000)}
+      />
+      {ear.isSimulated && (
+        <Pick
+          quiet
+          lettingGo
+          label={EAR_TEXT.simulatedMeter}
+          value={fault}
+          options={FAULTS.map((value) => ({ value, text: EAR_TEXT.fault[value] }))}
+          onPick={(chosen) => ear.breaks(chosen as BeeperFault)}
+        />
+      )}
       <PlainButton look="quiet" onClick={() => ear.end()}>
         {EAR_TEXT.stop}
       </PlainButton>
+      <SweepLine probing={probing} />
       <span role="status" className={`text-small ${aside ? '' : 'max-sm:hidden'}`}>
         {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
       </span>

@@ -4,7 +4,7 @@ import { useHandsFree } from '../../../parts/hands/hands-free.js';
 import { promptWords } from '@which-way/words/probing/prompt';
 import { play, say, type Cue } from '../../../parts/hands/sounds.js';
 import type { Probing } from '../probing/use-probing.js';
-import { terminalList } from '@which-way/words/terminals';
+import { terminalList, terminalName } from '@which-way/words/terminals';
 
 /** Tells by ear what an answer came to and what is asked next, where that is switched on. */
 export function useSpoken(probing: Probing): void {
@@ -14,6 +14,11 @@ export function useSpoken(probing: Probing): void {
   const words = task && probing.open ? promptWords(probing, null) : null;
   const asked = words ? [words.turn, words.big].filter(Boolean).join('. ') : '';
   const said = useRef('');
+  const { earDesk } = probing;
+  const { structure } = map;
+  useEffect(() => {
+    earDesk.onHeard((lug) => speech && lug !== null && say(terminalName(structure, lug)));
+  }, [earDesk, speech, structure]);
   useEffect(() => {
     const before = heard.current;
     heard.current = map;

@@ -5,12 +5,12 @@ export const STRANDED_PANEL_TEXT = {
   setAsideOnSomethingThat: (value: string | number) =>
     `${value} set aside: on something that was never added`,
   theChangeThatShouldHave:
-    'The change that should have brought it in was refused. Say what was meant, or take them out.',
+    'The change that should have added it was refused. Choose what was meant, or remove them.',
   text: (value: string | number) => `, ${value}`,
   lugThatIsNotThere: (value: string | number) => `Lug that is not there${value}: it is`,
   chooseALug: 'Choose a lug',
   positionThatIsNotThere: (value: string | number) => `Position that is not there${value}: it is`,
   chooseAPosition: 'Choose a position',
   moveThemThere: 'Move them there',
-  takeThemOut: 'Take them out',
+  takeThemOut: 'Remove them',
 };

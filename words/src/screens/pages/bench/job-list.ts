@@ -2,7 +2,7 @@
 export const JOB_LIST_TEXT = {
   nothingIsPutAway: 'Nothing is archived.',
   theBenchIsEmpty: 'The bench is empty.',
-  nothingOnTheBenchIs: (search: string | number) => `Nothing on the bench is like “${search}”.`,
+  nothingOnTheBenchIs: (search: string | number) => `No job matches “${search}”.`,
   tryAShorterWordOr: 'Try a shorter word, or the number of the job.',
   aJobThatIsDone: 'Archive a finished job to hide it from this list.',
   takeASwitchPressN: 'No jobs yet. Map your first switch, or import a file.',

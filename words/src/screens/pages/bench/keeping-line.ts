@@ -12,8 +12,8 @@ export const KEEPING_LINE_TEXT = {
   savedOnceMissingFromThe: (count: string | number, value: string | number, value2: string | number) =>
     `${count} ${value} saved once ${value2} missing from the database`,
   anOlderCopyOfIt:
-    'An older copy of it stands in its place, or its disk has lost something. Open the jobs in the browsers where they were worked on: what those still hold is offered there. Or restore a newer backup.',
-  iHaveSeenIt: 'I have seen it',
+    'An older copy may have replaced it, or its disk has lost something. Open the jobs in the browsers where they were worked on: what those still hold is offered there. Or restore a newer backup.',
+  iHaveSeenIt: 'I’ve seen it',
   isOnTheBenchAgain: (title: string | number) =>
     `${title} is on the bench again. Open it: its events are offered there.`,
   isMissingAltogetherThisBrowser: ' is missing altogether; this browser still has it.',

@@ -2,7 +2,7 @@
 export const START_DIALOG_TEXT = {
   mapASwitchNow: 'Map a switch',
   howManyTerminals: 'How many terminals?',
-  markOneLugWithA: 'Mark one lug with a pen now and count on from it: that is 1.',
+  markOneLugWithA: 'Mark one lug with a pen: that’s 1. Number the rest from there.',
   howManyPositions: 'How many positions?',
   isAnAnswerTheyAre: 'Leave ? and they’ll be found as you go.',
   whatIsIt: 'What is it? ',

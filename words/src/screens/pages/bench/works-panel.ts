@@ -3,7 +3,7 @@ export const WORKS_PANEL_TEXT = {
   longWork: 'Long work',
   close: 'Close',
   theFileWasNotTaken: 'The file wasn’t imported.',
-  nothingOfItStays: (stopped: string | number) => `${stopped}. Nothing of it stays.`,
+  nothingOfItStays: (stopped: string | number) => `${stopped}. Nothing from it is kept.`,
   keepItOnAnotherDisk: 'Keep it on another disk than this one.',
   save: 'Save ',
   kb: ' kB)',

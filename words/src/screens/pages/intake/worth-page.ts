@@ -21,7 +21,7 @@ export const WORTH_PAGE_TEXT = {
   isNotAnAmountGive: '” is not an amount. Give a number such as 12 or 12.50, up to 1000000.',
   itIsDangerousAndThis: 'It is dangerous, and this repair does not make it safe',
   whichWayItLeans: 'Which way it leans',
-  notToBeKeptFor: 'Not to be kept for money’s sake',
+  notToBeKeptFor: 'Don’t keep it to save money',
   itCannotBeSaidYet: 'Not enough information yet',
   itComesOutEven: 'It comes out even',
   itLeansToRepairBy: (money: string | number) => `It leans to repair, by ${money}`,

@@ -2,7 +2,7 @@
 export const LOOKS_TEXT = {
   whatTheLoadsDid: 'What the loads did',
   at: (name: string | number, settingName: string | number) => `${name} at ${settingName}`,
-  whatItDidSo: 'What it did so',
+  whatItDidSo: 'What it did',
   turnTheHandlesAboveTo: 'Turn the handles above to where it was wrong.',
   whatDidItDo: ': what did it do?',
   seen: 'Seen',

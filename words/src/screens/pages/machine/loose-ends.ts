@@ -2,7 +2,7 @@
 export const LOOSE_ENDS_TEXT = {
   whatGoesWhere: 'What goes where',
   noAnswerRestsOnAn:
-    'No answer rests on an end that is not said. A wire appears here once its far end is said to be another switch or device, or is not said at all.',
+    'No answer relies on an end that isn’t known. A wire appears here once its far end is another switch or device, or isn’t known.',
   goesTo: ' goes to',
   goesTo2: (pointWords: string | number) => `${pointWords} goes to`,
   notKnown: 'not known',

@@ -10,6 +10,6 @@ export const MACHINE_PAGE_TEXT = {
   standingAt: 'Standing at',
   inPlace: 'In place',
   tagWhereItEndsIs: (join: string | number) =>
-    `Tag ${join}: where it ends is not said, and no answer here rests on it. `,
+    `Tag ${join}: where it ends is not said, and no answer here relies on it. `,
   notEveryEndIsSaid: (join: string | number) => `${join}: not every end is said. `,
 };

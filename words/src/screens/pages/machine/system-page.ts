@@ -2,7 +2,7 @@
 export const SYSTEM_PAGE_TEXT = {
   whichSwitchesWorkTogether: 'Which switches work together?',
   twoOnTheStairsA:
-    'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. What each wire goes to is said once, and then every combination of their handles is worked out.',
+    'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. What each wire goes to is said once, and then every combination of their handles is calculated.',
   switchesAndDevices: 'Switches and devices',
   itIsNotKnownYet: 'We don’t know what they feed yet.',
   sayInEachJobAt:
@@ -10,8 +10,8 @@ export const SYSTEM_PAGE_TEXT = {
   whatTheMachineIsCalled: 'What the machine is called',
   whatRunsWhen: 'What runs when',
   whichFacts: 'Which facts',
-  soManyCombinationsChooseWhich: 'So many combinations: choose which handles are turned.',
+  soManyCombinationsChooseWhich: 'Too many combinations: choose which handles to turn.',
   moreThanAreNotWorked:
-    'More than 4,096 are not worked out at once. Those that are not ticked stand as they do above.',
+    'More than 4,096 aren’t calculated at once. Handles that aren’t ticked stay as they are above.',
   turnedInTheTable: 'Turned in the table',
 };

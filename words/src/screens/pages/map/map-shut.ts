@@ -1,7 +1,7 @@
 /** What map shut says. */
 export const MAP_SHUT_TEXT = {
   map: 'Map',
-  theMapIsShutThe: 'The Map is shut: the switch is still in the machine.',
+  theMapIsShutThe: 'Mapping is locked: the switch is still in the machine.',
   aMeterOnOhmsMust:
     'A meter on ohms must not meet a live circuit, and a circuit around the switch makes readings lie. Local rules and licensed practice come first; fixed mains wiring is for those who may work on it.',
   goOnWithTheSafety: 'Continue the safety list',

@@ -20,7 +20,7 @@ export const MATCH_PAGE_TEXT = {
   onlyThoseThatAreCalled: 'Filter by name',
   nameMakerNumberMarkingFamily: 'Name, maker, number, marking, family',
   searching: 'Searching.',
-  whatCanTakeItsPlace2: 'What can take its place stands here once something is in the library.',
+  whatCanTakeItsPlace2: 'Replacements appear here once the library has entries.',
   noneIsCalledSo: (words: string) => `Nothing in the library matches “${words}”.`,
   kindsThatWouldDo: 'Common kinds with this wiring',
   everyRatingIsAQuestion:

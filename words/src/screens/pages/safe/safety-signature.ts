@@ -5,5 +5,5 @@ export const SAFETY_SIGNATURE_TEXT = {
   allOfItIsSo: 'All done, and I answer for this list',
   iAnswerForThisList: 'I answer for this list',
   thisAlsoMarksAsDone: (lines: string) => `This also marks as done: ${lines}.`,
-  whenEveryLineIsAnswered: 'When every line is answered and nothing on the right is against it.',
+  whenEveryLineIsAnswered: 'Once every line is answered and nothing on the right speaks against it.',
 };

@@ -24,7 +24,7 @@ export const VERIFY_PAGE_TEXT = {
   leaveTheComparison: 'Remove comparison',
   undo: 'Undo',
   redo: 'Redo',
-  thatOneCannotBeLaid: 'That one cannot be laid beside this switch.',
+  thatOneCannotBeLaid: 'That one can’t be compared with this switch.',
   takeAKnownSwitchOr:
-    'Take a known switch, or fill in what the diagram says: which terminals should join in which position.',
+    'Choose a known switch, or fill in what the diagram says: which terminals should join in which position.',
 };

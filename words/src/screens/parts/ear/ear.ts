@@ -5,6 +5,31 @@ export const EAR_TEXT = {
   listening: 'Listening for the beeper',
   silentAfter: 'Silent after',
   dwell: (seconds: number | null) => (seconds === null ? 'Silent: by pedal' : `Silent after ${seconds} s`),
+  sweeps: 'Sweeps',
+  pace: (seconds: number | null) =>
+    seconds === null ? 'Sweep: touch by touch' : `Sweep on clicks, ${seconds} s`,
+  sweep: {
+    clipFirst: (clip: string) => `Touch the clip on ${clip} to start the clicks.`,
+    leading: 'On each click, touch the marked terminal.',
+    clipLast: (clip: string) => `On the click, touch the clip on ${clip}.`,
+    rest: 'Lift the leads and touch nothing.',
+    agree: (beeped: string) =>
+      beeped === ''
+        ? 'None beeped. Press the pedal to confirm.'
+        : `${beeped} beeped. The rest silent? Press the pedal.`,
+    again: (lugs: string) => `Again, ${lugs}.`,
+    undo: 'Undo sweep',
+    confirm: 'Confirm',
+    voided: {
+      'clip-silent': (clip: string) => `Check the clip on ${clip}, then touch it to start again.`,
+      'out-of-step': (clip: string) =>
+        `Touches and clicks were out of step. Touch the clip on ${clip} to start again.`,
+      lost: (clip: string) => `The sound was lost. Touch the clip on ${clip} to start again.`,
+      undone: (clip: string) => `Sweep undone. Touch the clip on ${clip} to start again.`,
+    },
+  },
+  simulatedMeter: 'Simulated meter',
+  fault: { none: 'The meter works', 'clip-off': 'The clip is off', asleep: 'The meter is asleep' },
   level: 'Loudness',
   opening: 'Opening the microphone …',
   teachAgain: 'Teach it again',

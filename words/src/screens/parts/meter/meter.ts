@@ -13,13 +13,13 @@ export const METER_TEXT = {
   standing: {
     off: 'None is set.',
     connecting: 'Connecting to the bench meter …',
-    late: 'The meter hasn’t answered for a while. Nothing is taken until it does.',
-    lost: 'The meter is gone. It is tried again by itself; nothing is taken meanwhile.',
+    late: 'The meter hasn’t answered for a while. Nothing is recorded until it does.',
+    lost: 'The meter is gone. It reconnects by itself; nothing is recorded meanwhile.',
   },
   why: (trouble: string) =>
     ({
       silent: 'It didn’t answer.',
-      nonsense: 'What came was no meter’s answer.',
+      nonsense: 'What came wasn’t a meter’s answer.',
       closed: 'The connection was closed.',
       timeout: 'It can’t be reached.',
       ECONNREFUSED: 'Nothing answers at that address and port.',
@@ -31,5 +31,5 @@ export const METER_TEXT = {
     'not-lifted': 'Same contact as before: lift the leads. If the handle moved, tap OL.',
     'nothing-asked': 'A reading, but none is asked for now.',
   },
-  steady: 'Hold the leads still: three readings alike are taken.',
+  steady: 'Hold the leads still: it takes three readings alike.',
 } as const;

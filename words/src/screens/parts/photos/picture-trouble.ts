@@ -3,7 +3,7 @@ import { PHOTO_MEGABYTES } from '@which-way/core/schema';
 /** What picture trouble says. */
 export const PICTURE_TROUBLE_TEXT = {
   hasMbUpToMb: (name: string | number, ceil: string | number) =>
-    `${name} has ${ceil} MB; up to ${PHOTO_MEGABYTES} MB can be taken. Take it at a lower resolution.`,
+    `${name} has ${ceil} MB; up to ${PHOTO_MEGABYTES} MB is allowed. Take it at a lower resolution.`,
   isEmpty: (name: string | number) => `${name} is empty.`,
   isNotAPictureThat: (name: string | number) =>
     `${name} is not a picture that can be read. Use JPEG, PNG or WebP; on some phones set the camera to “most compatible”.`,

@@ -16,7 +16,7 @@ export const APPROACH_PANEL_TEXT = {
   noForecast: 'no forecast',
   howToMapFromThe: 'How to map, from the next prompt on',
   thisBrowserRunsNoWorker:
-    'This browser runs no worker beside the screen: the order is as chosen, but nothing is forecast.',
+    'This browser can’t calculate in the background: the order is as chosen, without a forecast.',
   timesAreAForecastFor: (value: string | number) =>
     `Times are a forecast for a switch such as this one will probably turn out to be${value}.`,
 };

@@ -8,7 +8,7 @@ export const AT_HAND_TEXT = {
     `That is ${length} pairs; a quick check takes at most ${value}. Map the switch instead.`,
   quickCheckOnlyThesePairs: 'Quick check: only these pairs ',
   checkThese: 'Check these',
-  itProvesLittleWhatIs: 'It proves little: what is not named is not tested. It is never a pass.',
+  itProvesLittleWhatIs: 'It proves little: pairs you don’t choose aren’t tested. It’s never a pass.',
   clipsAtHand: 'Clips at hand',
   moveOneLead: 'Move one lead',
   moveBothLeads: 'Move both leads',

@@ -2,7 +2,7 @@
 export const CONTRADICTIONS_TEXT = {
   tooTangledAt: (settingName: string | number) => `Too tangled at ${settingName}`,
   soManyOfItsReadings:
-    'So many of its readings contradict one another that they cannot be sorted out here. Nothing is claimed of it. Take bundles back, the last ones first, or read pairs instead.',
+    'Too many of its readings contradict each other to sort out here. Nothing is claimed about it. Undo bundles, the last ones first, or read pairs instead.',
   contradictionAt: (settingName: string | number) => `Contradiction at ${settingName}`,
   theseReadingsCannotAllBe: 'These readings cannot all be right.',
   ifAnyOneOfThe: 'If any one of the first is wrong, the rest agree:',

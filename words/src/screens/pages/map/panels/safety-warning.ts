@@ -5,7 +5,7 @@ export const SAFETY_WARNING_TEXT = {
   toTheList: 'To the list',
   inCircuitTheWiresAre: 'In circuit: the wires are still on',
   anOpenProvesApartA:
-    'An open proves apart. A closed proves nothing, since the circuit may be what conducts; it is kept, and not counted.',
+    'An open reading proves the pair open. A closed one proves nothing: the circuit may be what conducts. It’s kept, but not counted.',
   theWiresAreOffNow: 'The wires are off now',
   vWereLeftInIt: ' V were left in it: read ohms both ways round, and take a difference as doubtful.',
   itHadPowerAgain: 'It had power again',

@@ -4,7 +4,7 @@ import { plural } from '../../../../plural.js';
 export const CANDIDATE_VIEW_TEXT = {
   candidate: 'Candidate',
   near: 'Near: ',
-  chosenTakeItBack: 'Chosen. Take it back',
+  chosenTakeItBack: 'Chosen. Undo',
   chooseThisOne: 'Choose this one',
   like: (like: string | number) => `like ${like}`,
   oneSafetyDifferenceIs: '. 1 safety difference to accept first',
@@ -24,5 +24,5 @@ export const CANDIDATE_VIEW_TEXT = {
   positionsToSpare: 'Positions to spare',
   theHandleCanGoWhere: 'The handle can go where the old one could not:',
   someLieBetweenNoStop: 'Some lie between: no stop takes them away.',
-  fitAStopOrKnow: 'Fit a stop, or know what happens there.',
+  fitAStopOrKnow: 'Fit a stop, or accept what happens there.',
 };

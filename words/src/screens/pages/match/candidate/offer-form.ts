@@ -12,5 +12,5 @@ export const OFFER_FORM_TEXT = {
   itStates: 'It states',
   whatItStates: 'What it states',
   asItIsStated: 'As it is stated',
-  takeThat: 'Take that',
+  takeThat: 'Use that',
 };

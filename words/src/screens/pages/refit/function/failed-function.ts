@@ -14,7 +14,7 @@ export const FAILED_FUNCTION_TEXT = {
   itsWiresOffTheFault: ', its wires off. The fault of before the repair is hunted at',
   inTheMachine: 'In the machine',
   itIsNoLineOf:
-    'It is no line of a load in a position, and those tell the faults: where one of them fails too, say so above.',
+    'It isn’t a load in a position, and those tell the faults: where one of them fails too, say so above.',
   sayBesideItWhatThe:
     'Say beside it what the load does instead: then the faults that explain it are ranked here.',
   whatGoesBackIsNot: 'What goes back is not known in full in every position: no fault can be ranked.',

@@ -9,7 +9,7 @@ export const CHECK_PAGE_TEXT = {
   noTaggedWire: (lugs: string) => `No tagged wire on ${lugs}: a wire on a wrong lug there doesn’t show.`,
   tagThem: 'Tag them at Wires and jumpers.',
   notKnownInFull: (positions: string) => `${positions}: not known in full, so nothing is measured there.`,
-  readAsItMustSoFar: 'What was read is as it must be. That isn’t a pass: not every mistake can show.',
+  readAsItMustSoFar: 'What was read is as it should be. That isn’t a pass: not every mistake can show.',
   nothingGoesBackYet: 'Nothing goes back yet.',
   sayAt: 'Say at',
   wiresBack: 'Wires back',
@@ -34,7 +34,7 @@ export const CHECK_PAGE_TEXT = {
   theOtherAtThe: ', the other at the ',
   itJoins: 'It joins ',
   itDoesNot: 'It does not ',
-  allReadAsItMust: 'All read as it must be: no single mistake of these kinds is left.',
+  allReadAsItMust: 'All read as they should: no single mistake of these kinds is left.',
   aWireOnAWrong:
     'A wire on a wrong lug, two swapped, one that makes no contact, a jumper forgotten, the handle a position off. Two mistakes together may hide each other.',
   stopSomethingIsNotWhere: 'Stop: something is not where it should be',

@@ -1,6 +1,6 @@
 /** What terminal panel says. */
 export const TERMINAL_PANEL_TEXT = {
-  aLabelHasNoSpace: 'A label has no space and no = in it, and is not empty.',
+  aLabelHasNoSpace: 'A label can’t be empty, or have a space or = in it.',
   thereIsATerminalAlready: (wanted: string | number) => `There is a terminal ${wanted} already.`,
   terminal: (label: string | number) => `Terminal ${label}`,
   close: 'Close',
@@ -9,7 +9,7 @@ export const TERMINAL_PANEL_TEXT = {
   nothing: 'nothing',
   keep: 'Save',
   whatItIs: 'What it is',
-  itIsNoTerminalRemove: 'It is no terminal: remove it',
+  itIsNoTerminalRemove: 'It isn’t a terminal: remove it',
   whatItLooksLike: 'What it looks like',
   perhapsTheCommonItIs: 'Perhaps the common. It’s probed a little sooner; nothing else is assumed.',
   isNotALabelGive: (at: string | number) =>

@@ -3,5 +3,5 @@ export const FROM_A_FILE_TEXT = {
   isTooLargeForA: (name: string | number) => `${name} is too large for a table: at most 1 MB.`,
   aTableAsACsv: 'A table as a CSV or JSON file',
   fromACsvOrJson: 'From a CSV or JSON file',
-  isNoJsonItMay: (name: string | number) => `${name} is no JSON: it may have been cut short. Save it again.`,
+  isNoJsonItMay: (name: string | number) => `${name} isn’t JSON: it may have been cut short. Save it again.`,
 };

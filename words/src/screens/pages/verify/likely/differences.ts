@@ -12,7 +12,7 @@ export const DIFFERENCES_TEXT = {
   extra: ' extra, ',
   notTested: ' not tested.',
   thisIsNotAPass: 'This is not a pass: finish the map first.',
-  notSpokenOfByThe: 'Not spoken of by the expected table:',
+  notSpokenOfByThe: 'Not in the expected table:',
   all: 'All ',
   differencesOneByOne: ' differences, one by one',
 };

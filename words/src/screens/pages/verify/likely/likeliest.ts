@@ -1,6 +1,6 @@
 /** What likeliest says. */
 export const LIKELIEST_TEXT = {
-  lookingForWhatWouldExplain: 'Looking for what would explain it.',
+  lookingForWhatWouldExplain: 'Looking for an explanation…',
   likeliest: 'Likeliest',
   seenItDoesNotSpring: 'Seen: it does not spring back where it should. A spring is lost or weak.',
   or: 'or: ',

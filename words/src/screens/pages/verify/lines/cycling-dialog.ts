@@ -5,7 +5,7 @@ export const CYCLING_DIALOG_TEXT = {
   missed: ' missed, ',
   stuck: ' stuck, ',
   droppedOut: ' dropped out',
-  cyclesThatItReallyWere: 'Cycles that it really were',
+  cyclesThatItReallyWere: 'Actual number of cycles',
   aWholeNumberFromTo: 'A whole number from 1 to 10000, such as 20.',
   under: 'Under',
   keepTheRun: 'Save the run',

@@ -1,8 +1,8 @@
 /** What insulation panel says. */
 export const INSULATION_PANEL_TEXT = {
-  insulationWithAnInsulationTester: 'Insulation, with an insulation tester',
+  insulationWithAnInsulationTester: 'Insulation test (needs an insulation tester)',
   forWhoMayDoIt:
-    'For who may do it; never onto electronics, with lamps, varistors and suppressors lifted. 1 megohm at 500 V DC, 2 for double insulation, is common practice; the shop’s own limits and local rules come first.',
+    'Only for people permitted to do it; never on electronics, with lamps, varistors and suppressors lifted. 1 megohm at 500 V DC, 2 for double insulation, is common practice; the shop’s own limits and local rules come first.',
   mAt: ' MΩ at ',
   v: ' V, ',
   atLeast: '; at least ',

@@ -1,7 +1,7 @@
 /** What sign verdict says. */
 export const SIGN_VERDICT_TEXT = {
   somethingWasReadOrChanged: 'Something was read or changed since: it is open again.',
-  theSameEvidenceIsWorth: 'The same evidence is worth something else by now: see above.',
+  theSameEvidenceIsWorth: 'The same evidence now gives another verdict: see above.',
   signOff: 'Sign-off',
   signed: ' signed “',
   signedBy: 'Signed by',
