@@ -1,8 +1,17 @@
 // What the ear hears of beeps over made sound, how late, what it invents, and what of it is booked on a wrong lug.
 import { many } from './bench-size.mjs';
-import { capture, idleCapture } from '@which-way/core/probing';
+import { capture, idleCapture, swept, sweepOf } from '@which-way/core/probing';
 import { earFrame, FRAME_MS, hear, quietEar } from '@which-way/core/sense/ear';
-import { addBeep, addNoise, madeNoise, NOISES, RATE, silence } from '@which-way/core/simulated';
+import {
+  addBeep,
+  addNoise,
+  followClicks,
+  madeNoise,
+  NOISES,
+  RATE,
+  silence,
+  STEADY_HAND,
+} from '@which-way/core/simulated';
 import { seededRandom } from '@which-way/core/switch';
 
 const PITCH = 2400;
@@ -84,6 +93,46 @@ function wrongLugs(touches, seed) {
   return { wrong, taken };
 }
 
+/**
+ * Sweeps that clicks lead: each touch up to three tenths early or late, one in 33 missed, one in 20 doubled; one hand in ten is a lug
+ * behind. How many beeps were booked on a lug that does not join, of how many sweeps and touches, and what came of the rest.
+ */
+function ledSweeps(sweeps, seed) {
+  const random = seededRandom(seed);
+  const sum = { wrong: 0, touches: 0, taken: 0, behindTaken: 0, behind: 0 };
+  for (let at = 0; at < sweeps; at += 1) {
+    const lugs = 4 + Math.floor(9 * random());
+    const joins = new Set(Array.from({ length: lugs }, (_, place) => place).filter(() => random() < 0.3));
+    const isBehind = random() < 0.1;
+    const from = Math.floor(lugs * random());
+    const hand = {
+      ...STEADY_HAND,
+      joins,
+      at: (clicked) => (isBehind && clicked >= from ? Math.max(0, clicked - 1) : clicked),
+      lag: { ...STEADY_HAND.lag, delayMs: 50 + 650 * random() },
+      late: () => 0.6 * random() - 0.3,
+      misses: () => random() < 0.03,
+      doubles: () => random() < 0.05,
+      touchMs: 120 + 80 * random(),
+    };
+    let state = sweepOf(lugs);
+    const pace = 600 + 900 * random();
+    const tell = (signal) => {
+      const step = swept(state, signal, { ...hand.lag, dwellMs: null }, pace);
+      state = step.state;
+      return step.cue;
+    };
+    sum.touches += followClicks(lugs, hand, tell).filter(({ cue }) => cue === 'click').length;
+    const last = tell({ kind: 'pedal', at: 1e9, undo: false });
+    const places = last?.cue === 'take' ? last.places : [];
+    sum.wrong += places.filter((place) => !joins.has(place)).length;
+    if (last) sum.taken += 1;
+    if (isBehind) sum.behind += 1;
+    if (isBehind && last) sum.behindTaken += 1;
+  }
+  return sum;
+}
+
 export function benchEar({ atMost, atLeast, round }) {
   const each = many(40, 200);
   const over = (decibels, seed) => NOISES.map((sort, at) => beeps(each, sort, decibels, seed + 10 * at));
@@ -109,4 +158,7 @@ export function benchEar({ atMost, atLeast, round }) {
   atMost('ear', `beeps invented in ${(NOISES.length * seconds) / 60} minutes of sound as loud as a beep`, invented, '', 0); // prettier-ignore
   const { wrong, taken } = wrongLugs(10_000, 77);
   atMost('ear', `booked on a wrong lug, of ${taken} beeps taken in 10,000 touches`, wrong, '', 0);
+  const led = ledSweeps(many(300, 1500), 78);
+  atMost('ear', `booked on a wrong lug, of ${led.taken} sweeps taken that clicks led, ${led.touches} clicks`, led.wrong, '', 0); // prettier-ignore
+  atMost('ear', `sweeps taken where the hand was a lug behind, of ${led.behind}`, led.behindTaken, '', 0);
 }

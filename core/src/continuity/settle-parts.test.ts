@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { effectiveOhms } from '../network/index.js';
-import { PLAIN_APPROACH, type Deed, type Part } from '../log/index.js';
+import { ORDINARY_METER, PLAIN_APPROACH, type Deed, type MeterProfile, type Part } from '../log/index.js';
 import { partitionFromGroups } from '../partition/index.js';
 import type { PartId, TerminalId, TerminalRole } from '../switch/index.js';
 import { bench, mapHidden } from '../testing/generated.js';
@@ -37,6 +37,25 @@ function selector(declared: 'before' | 'after' | 'never', lampOhms = 120): On {
   if (declared === 'after') on.add(lamp(120));
   return on;
 }
+
+describe('a beep across a declared part', () => {
+  const heard = (meter: MeterProfile, ohms: number) => {
+    const on = bench(3, 1);
+    on.add({ kind: 'meter-checked', leadsTogether: { kind: 'tone', sounded: true }, meter });
+    on.add(partOn(on, 0, 1, { form: 'resistor', ohms }));
+    on.read(0, 0, 1, { kind: 'tone', sounded: true });
+    return factAt([...deriveMap(on.events).settings.values()][0]?.settled as never, 0, 1).state;
+  };
+  const own = { ...ORDINARY_METER, name: 'The grey one', beeperOhms: 30 };
+
+  // Common practice: beepers sound below 20 to 200 ohm, by meter.
+  it.each([
+    ['any meter may sound through 150 Ω', ORDINARY_METER, 150, 'unknown'],
+    ['none sounds through 10 kΩ: a contact is closed', ORDINARY_METER, 10_000, 'measured'],
+    ['one that stays silent at 30 Ω does not sound through 150', own, 150, 'measured'],
+    ['but through 20', own, 20, 'unknown'],
+  ] as const)('%s', (_, meter, ohms, state) => expect(heard(meter, ohms)).toBe(state));
+});
 
 describe('a declared part', () => {
   it('settles its own readings, declared before or after them: 120 Ω across feed and ground is asked no more', () => {

@@ -146,8 +146,8 @@ function mayReadLow({ form, ohms }: Part, item: ReadingEvidence | undefined): bo
 /** Whether so many ohms may have been read as this. */
 function isAsLow(ohms: number, item: ReadingEvidence | undefined): boolean {
   const quantity = item?.quantity;
-  // A tone sounds through many ohms: through any such part.
-  if (!quantity) return item?.by === 'tone';
+  // A tone sounds through a part of fewer ohms than the beeper's threshold, and through no other.
+  if (!quantity) return item?.by === 'tone' && ohms * (1 - OFF_VALUE) < (item.beepBelow ?? Infinity);
   return ohms * (1 - OFF_VALUE) <= quantity.ohms + 2 * quantity.uncertainty;
 }
 

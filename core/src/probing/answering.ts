@@ -115,7 +115,9 @@ export function failsCheck(moment: Moment, value: Value, message: Message): Prob
 
 /** The leads together: the lead zero, or why it cannot be. */
 export function checksMeter(moment: Moment, value: Value): ProbingStep {
-  const meter = lastCheckedMeter(moment.map.log);
+  const last = lastCheckedMeter(moment.map.log);
+  // The meter that was chosen on the bench is the one whose leads are held together; its range is what was set in the job.
+  const meter = moment.profile ? { ...moment.profile, rangeOhms: last.rangeOhms } : last;
   const trouble = zeroTrouble(value, meter);
   if (trouble) return failsCheck(moment, value, trouble);
   return writes(moment, { kind: 'meter-checked', leadsTogether: value, meter });

@@ -1,6 +1,6 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { clipChangeFor, handleAt, type Plan } from '../planner/index.js';
-import type { Ask, Prompt, Value } from '../log/index.js';
+import type { Ask, MeterProfile, Prompt, Value } from '../log/index.js';
 import type { SettingId, TerminalId } from '../switch/index.js';
 import type { ProbingHands } from './hands.js';
 import { impliedIn, isMany, nextTouch, shownPrompt, taskOf, type Found, type Task } from './task.js';
@@ -21,6 +21,8 @@ export interface Scene {
   pedals: boolean;
   /** The ear listens for the beeper; absent: it does not. In ohms it answers nothing. */
   ear?: boolean;
+  /** The meter in the hand as it was chosen on this bench; absent: as the job had it last. */
+  profile?: MeterProfile | null;
   /** A meter on a wire answers touch by touch; absent: none does. By tone it answers nothing. */
   wired?: boolean;
 }

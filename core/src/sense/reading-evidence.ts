@@ -1,5 +1,6 @@
 import type { Lead, MeterProfile, Reading } from '../log/index.js';
 import type { ReadingId } from '../switch/index.js';
+import { beepMeansBelow } from './meter/profiles.js';
 import { quantityOf, type Quantity } from './quantity.js';
 
 /**
@@ -16,6 +17,8 @@ export interface ReadingEvidence {
   because:
     'low' | 'none' | 'over' | 'above-range' | 'sounded' | 'silent' | 'middle' | 'unsteady' | 'in-circuit';
   quantity: Quantity | null;
+  /** Of a beep: it means fewer ohms than this, by what is known of the meter. */
+  beepBelow?: number;
   /** The handle had come from the side from which it does not usually come. */
   fromOtherSide?: true;
 }
@@ -60,7 +63,7 @@ export function senseReading(
     case 'tone':
       if (!value.sounded) return { ...base, says: 'parts', by: 'tone', because: 'silent' };
       if (inCircuit) return { ...base, says: 'nothing', by: 'tone', because: 'in-circuit' };
-      return { ...base, says: 'joins', by: 'tone', because: 'sounded' };
+      return { ...base, says: 'joins', by: 'tone', because: 'sounded', beepBelow: beepMeansBelow(meter) };
     case 'ohms': {
       const quantity = quantityOf(value.ohms, zeroOhms, meter);
       const measured = { ...base, quantity, by: 'ohms' as const };

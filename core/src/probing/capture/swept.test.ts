@@ -1,89 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../switch/index.js';
+import { followClicks, STEADY_HAND, type LedHand } from '../../simulated/led-hand.js';
 import { runs } from '../../testing/runs.js';
-import { swept, sweepOf, sweepStep, type Swept, type SweptCue, type SweptSignal } from './swept.js';
+import { swept, sweepOf, sweepStep, type SweptCue, type SweptSignal } from './swept.js';
 
-const LAG = { delayMs: 150, holdMs: 60, leastMs: 60, dwellMs: null };
+const LAG = { ...STEADY_HAND.lag, dwellMs: null };
+const PACE_MS = 700;
 
-/** How a hand follows the clicks. */
-interface Hand {
-  /** Lugs that really join with the clip, by their places. */
-  joins: ReadonlySet<number>;
-  /** How much later or sooner than learnt this touch beeps, as a share of the delay. */
-  late: () => number;
-  /** The beeper leaves this touch out; and beeps twice for it. */
-  misses: () => boolean;
-  doubles: () => boolean;
-  /** Which place the hand is at when a place is clicked; the clip is the number of lugs. */
-  at: (clicked: number) => number;
-  /** From when on the clip is off, in clicks. */
-  clipOffAt?: number;
-  touchMs: number;
-  paceMs: number;
-  lag: typeof LAG;
-}
-const STEADY: Omit<Hand, 'joins'> = {
-  late: () => 0,
-  misses: () => false,
-  doubles: () => false,
-  at: (clicked) => clicked,
-  touchMs: 180,
-  paceMs: 700,
-  lag: LAG,
-};
-
-/** Runs a sweep by the clock, ten milliseconds at a time, until it is taken, void, or too long. */
-function sweep(
-  lugs: number,
-  hand: Hand,
-): { cues: SweptCue[]; taken: readonly number[] | null; state: Swept } {
-  const { lag, paceMs, touchMs } = hand;
+/** Runs a sweep to its end; a person agrees to whatever it asks. */
+function sweep(lugs: number, hand: LedHand, paceMs = PACE_MS) {
   let state = sweepOf(lugs);
-  const cues: SweptCue[] = [];
-  const coming: { at: number; signal: SweptSignal }[] = [];
-  let clicks = 0;
-  const touch = (at: number, place: number) => {
-    const isOff = hand.clipOffAt !== undefined && clicks > hand.clipOffAt;
-    if (isOff || place > lugs || (place < lugs && !hand.joins.has(place)) || hand.misses()) return;
-    const from = at + lag.delayMs * (1 + hand.late());
-    const beep = (onset: number) =>
-      coming.push(
-        { at: onset + lag.leastMs + 20, signal: { kind: 'began', at: onset } },
-        { at: onset + touchMs + lag.holdMs, signal: { kind: 'ended', at: onset + touchMs + lag.holdMs } },
-      );
-    beep(from);
-    if (hand.doubles()) beep(from + touchMs + lag.holdMs + 80);
+  const lag = { ...hand.lag, dwellMs: null };
+  const tell = (signal: SweptSignal): SweptCue | null => {
+    const step = swept(state, signal, lag, paceMs);
+    state = step.state;
+    return step.cue;
   };
-  touch(500, lugs);
-  for (let now = 0; now < 200_000; now += 10) {
-    const due = coming.filter(({ at }) => at <= now);
-    coming.splice(0, coming.length, ...coming.filter(({ at }) => at > now));
-    for (const signal of [
-      ...due.toSorted((a, b) => a.at - b.at).map((one) => one.signal),
-      { kind: 'tick', at: now } as const,
-    ]) {
-      const step = swept(state, signal, lag, paceMs);
-      state = step.state;
-      if (!step.cue) continue;
-      cues.push(step.cue);
-      if (step.cue.cue === 'click') {
-        clicks += 1;
-        touch(now, hand.at(step.cue.place));
-      }
-      if (step.cue.cue === 'void') return { cues, taken: null, state };
-      if (step.cue.cue === 'agree') {
-        const last = swept(state, { kind: 'pedal', at: now, undo: false }, lag, paceMs);
-        return { cues, taken: last.cue?.cue === 'take' ? last.cue.places : null, state: last.state };
-      }
-    }
-  }
-  return { cues, taken: null, state };
+  const cues = followClicks(lugs, hand, tell);
+  const last = tell({ kind: 'pedal', at: 1e9, undo: false });
+  return { cues, taken: last?.cue === 'take' ? last.places : null };
 }
 
 describe('a sweep that clicks lead', () => {
   it('takes what beeped at its own click, after the clip has answered at both ends and a person has agreed', () => {
-    const { cues, taken } = sweep(5, { ...STEADY, joins: new Set([1, 4]) });
+    const { cues, taken } = sweep(5, { ...STEADY_HAND, joins: new Set([1, 4]) });
     expect(taken).toEqual([1, 4]);
     expect(cues.map((one) => ('place' in one ? `${one.cue} ${one.place}` : one.cue))).toEqual([
       'click 0',
@@ -100,11 +41,11 @@ describe('a sweep that clicks lead', () => {
   });
 
   it('says nothing of lugs where the clip is dead at its start: no click comes', () => {
-    expect(sweep(3, { ...STEADY, joins: new Set([0]), misses: () => true }).cues).toEqual([]);
+    expect(sweep(3, { ...STEADY_HAND, joins: new Set([0]), misses: () => true }).cues).toEqual([]);
   });
 
   it('is void where the clip falls off in the middle', () => {
-    const { cues, taken } = sweep(6, { ...STEADY, joins: new Set([5]), clipOffAt: 2 });
+    const { cues, taken } = sweep(6, { ...STEADY_HAND, joins: new Set([5]), clipOffAt: 2 });
     expect(taken).toBeNull();
     expect(cues.at(-1)).toEqual({ cue: 'void', why: 'clip-silent' });
   });
@@ -113,17 +54,21 @@ describe('a sweep that clicks lead', () => {
     ['the last one open', new Set([1])],
     ['the last one closed', new Set([1, 4])],
   ])('is void where the hand is a lug behind, %s', (_, joins) => {
-    const { taken, cues } = sweep(5, { ...STEADY, joins, at: (clicked) => Math.max(0, clicked - 1) });
+    const { taken, cues } = sweep(5, { ...STEADY_HAND, joins, at: (clicked) => Math.max(0, clicked - 1) });
     expect(taken).toBeNull();
     expect(cues.at(-1)?.cue).toBe('void');
   });
 
   it('asks both again where a beep lies between two clicks, or spans them', () => {
     let late = 0.0;
-    const between = sweep(4, { ...STEADY, joins: new Set([1]), late: () => ((late += 1) === 2 ? 1.5 : 0) });
+    const between = sweep(4, {
+      ...STEADY_HAND,
+      joins: new Set([1]),
+      late: () => ((late += 1) === 2 ? 1.5 : 0),
+    });
     expect(between.cues).toContainEqual({ cue: 'again', places: [1, 2] });
     expect(between.taken).toEqual([1]);
-    const spans = sweep(4, { ...STEADY, joins: new Set([1]), touchMs: 900, paceMs: 700 });
+    const spans = sweep(4, { ...STEADY_HAND, joins: new Set([1]), touchMs: 900 });
     expect(spans.cues.some(({ cue }) => cue === 'again')).toBe(true);
     expect(spans.taken).toBeNull();
   });
@@ -155,16 +100,16 @@ describe('a sweep that clicks lead', () => {
         (seed, lugs, delayMs) => {
           const random = seededRandom(seed);
           const joins = new Set(Array.from({ length: lugs }, (_, at) => at).filter(() => random() < 0.35));
-          const result = sweep(lugs, {
-            ...STEADY,
+          const hand = {
+            ...STEADY_HAND,
             joins,
-            lag: { ...LAG, delayMs },
+            lag: { ...STEADY_HAND.lag, delayMs },
             late: () => (random() - 0.5) * 0.6,
             misses: () => random() < 0.03,
             doubles: () => random() < 0.05,
-            paceMs: 600 + 600 * random(),
             touchMs: 120 + 80 * random(),
-          });
+          };
+          const result = sweep(lugs, hand, 600 + 600 * random());
           if (result.taken) taken += 1;
           expect((result.taken ?? []).filter((place) => !joins.has(place))).toEqual([]);
         },

@@ -10,6 +10,7 @@ import { PlainButton } from '../../controls/plain-button.js';
 import { ResultLine } from '../../controls/result-line.js';
 import { useBegin } from '../../parts/begin/use-begin.js';
 import { toggle, useHandsFree } from '../../parts/hands/hands-free.js';
+import { MeterProfiles } from './meter-profiles.js';
 import { MeterSettings } from './meter-settings.js';
 import { ShopLists } from './shop-lists.js';
 import { SignedInDevices } from './signed-in-devices.js';
@@ -32,6 +33,7 @@ export function SettingsPage() {
           <ShopLists />
         </ResultLine>
         <MeterSettings />
+        <MeterProfiles />
         <SoundsAndSpeech />
         <FilesToldApart />
         <SignedInDevices />

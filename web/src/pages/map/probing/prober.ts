@@ -31,6 +31,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { JobSession } from '../../../job/session/job-session.js';
 import { newId } from '../../../job/new-id.js';
 import { handsFree } from '../../../parts/hands/hands-free.js';
+import { meterInUse } from '../../../parts/meters/my-meters.js';
 import { EarDesk } from './ear-desk.js';
 import { MeterDesk } from './meter-desk.js';
 import { PlannerDesk } from './planner-desk.js';
@@ -241,6 +242,8 @@ export class Prober {
       pedals: keys.yes !== null || keys.no !== null,
       ear: this.#hears,
       wired: this.#isWired,
+      // A simulated meter is what it is.
+      profile: hidden ? null : meterInUse(),
     };
     return momentOf(scene, this.#hands, from);
   }
