@@ -4,13 +4,20 @@ import { Bench } from '../at-the-bench.js';
 import { practise } from '../practice-job.js';
 import { expect, test, type Served } from '../served.js';
 
+/** Chooses how it listens. */
+async function option(page: Page, label: string, text: string): Promise<void> {
+  await page.getByRole('button', { name: 'Options' }).click();
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: text }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Options' })).toHaveCount(0);
+}
+
 /** Listens to the simulated beeper, and lets clicks lead the sweeps, position by position. */
 async function listenOnClicks(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: /^Position first/ })).toBeVisible();
   await page.getByRole('button', { name: 'Listen' }).click();
-  const listening = page.getByRole('group', { name: 'Listening for the beeper' });
-  await listening.getByRole('combobox', { name: 'Sweeps' }).click();
-  await page.getByRole('option', { name: 'Sweep on clicks, 0.7 s' }).click();
+  await option(page, 'Sweeps', 'Sweep on clicks, 0.7 s');
 }
 
 const sweepLine = (page: Page) => page.getByTestId('sweep').getByRole('status');
@@ -75,10 +82,7 @@ test('a clip that falls off and a meter that sleeps void the sweep, and nothing 
   await page.goto(address);
   await listenOnClicks(page);
   const line = sweepLine(page);
-  const meter = async (state: string) => {
-    await page.getByRole('combobox', { name: 'Simulated meter' }).click();
-    await page.getByRole('option', { name: state }).click();
-  };
+  const meter = (state: string) => option(page, 'Simulated meter', state);
   await expect(line).toContainText('On each click, touch the marked terminal.', { timeout: 30_000 });
   await meter('The clip is off');
   await expect(line).toContainText(/^Check the clip on \d, then touch it to start again\.$/, {

@@ -4,8 +4,6 @@ export {
   probeOf,
   swept,
   sweepOf,
-  sweepStep,
-  type SweepVoid,
   type Swept,
   type SweptCue,
   type SweptSignal,

@@ -9,4 +9,4 @@ export { simulateKnown, type SimulatedSwitch } from './simulated-switch.js';
 export { withFault, withSurprises, type SurpriseKind } from './surprise.js';
 export { truthfulValues } from './truthful-hands.js';
 export { addBeep, addNoise, madeNoise, NOISES, RATE, silence } from './made-sound.js';
-export { followClicks, STEADY_HAND, type LedHand } from './led-hand.js';
+export { followClicks, STEADY_HAND } from './led-hand.js';

@@ -9,12 +9,4 @@ export {
   type WiredCapture,
   type WiredSignal,
 } from './wired.js';
-export {
-  swept,
-  sweepOf,
-  sweepStep,
-  type SweepVoid,
-  type Swept,
-  type SweptCue,
-  type SweptSignal,
-} from './swept.js';
+export { swept, sweepOf, type Swept, type SweptCue, type SweptSignal } from './swept.js';

@@ -12,6 +12,6 @@ export {
   WIRED_MODES,
   type WiredMode,
 } from './scpi.js';
-export { beepMeansBelow, checkKnown, METER_KINDS, type KnownCheck } from './profiles.js';
+export { checkKnown, METER_KINDS, type KnownCheck } from './profiles.js';
 export { PLAIN_DRIVER, spokenDriverSchema, spokenReading, type SpokenDriver } from './spoken.js';
 export { NO_READING, type WiredReading, type WiredValue } from './value.js';

@@ -25,8 +25,6 @@ interface PickProps {
   autoFocus?: boolean;
   className?: string;
   onFocus?: () => void;
-  /** It lets go of the keys once chosen: a pedal on Space must not open it again. */
-  lettingGo?: boolean;
 }
 
 /** Radix keeps the empty value for itself. */
@@ -44,7 +42,6 @@ export function Pick({
   autoFocus,
   className = '',
   onFocus,
-  lettingGo = false,
 }: PickProps) {
   const all = options.flatMap((one) => ('options' in one ? one.options : [one]));
   const known = all.some((option) => option.value === value);
@@ -71,9 +68,6 @@ export function Pick({
           position="popper"
           sideOffset={4}
           collisionPadding={8}
-          onCloseAutoFocus={(event) => {
-            if (lettingGo) event.preventDefault();
-          }}
           className="z-40 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) overflow-hidden rounded-part border-2 border-ink bg-sheet"
         >
           <Select.Viewport>

@@ -1,5 +1,6 @@
 import { lastCheckedMeter } from '@which-way/core/log';
 import { EAR_TEXT } from '@which-way/words/screens/parts/ear/ear';
+import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { Pick } from '../../../controls/fields/pick.js';
@@ -56,62 +57,86 @@ function SweepLine({ probing: { earDesk: ear, map } }: { probing: Probing }) {
   );
 }
 
-/** While the meter is heard: a clear sign, how loud it is, what silence counts as, and what was set aside. */
+/** While the meter is heard: a clear sign, how loud it is, where a sweep is, and what was set aside. */
 export function EarLine({ probing }: { probing: Probing }) {
-  const { earDesk: ear, map } = probing;
+  const { earDesk: ear } = probing;
   const { standing } = useStore(ear.listener.store);
-  const { aside, dwellMs, paceMs, fault } = useStore(ear.store);
-  const taught = ear.knows(useTaughtEar(lastCheckedMeter(map.log).name));
+  const { aside } = useStore(ear.store);
   if (standing !== 'listening') return null;
   return (
     <div
       role="group"
       aria-label={EAR_TEXT.listening}
-      className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1 max-sm:flex-nowrap max-sm:gap-x-2 max-sm:px-2"
+      className="flex flex-wrap items-center gap-x-3 rounded-part border-2 border-teal bg-sheet px-3 py-1 max-sm:gap-x-2 max-sm:px-2"
     >
-      <span className="size-3 rounded-full bg-teal" aria-hidden="true" />
-      <span className="font-semibold max-sm:hidden">{EAR_TEXT.listening}</span>
+      <span className="size-3 shrink-0 rounded-full bg-teal" aria-hidden="true" />
+      <span className="font-semibold max-sm:sr-only">{EAR_TEXT.listening}</span>
       <EarLevel listener={ear.listener} />
-      <Pick
-        quiet
-        lettingGo
-        label={EAR_TEXT.silentAfter}
-        value={dwellMs === null ? '' : String(dwellMs / 1000)}
-        options={DWELLS.map((seconds) => ({
-          value: seconds === null ? '' : String(seconds),
-          text: EAR_TEXT.dwell(seconds),
-        }))}
-        onPick={(chosen) => ear.waits(chosen === '' ? null : Number(chosen) * 1000)}
-      />
-      <Pick
-        quiet
-        lettingGo
-        label={EAR_TEXT.sweeps}
-        value={paceMs === null ? '' : String(paceMs / 1000)}
-        options={PACES.map((seconds) => ({
-          value: seconds === null ? '' : String(seconds),
-          text: EAR_TEXT.pace(seconds),
-        }))}
-        onPick={(chosen) => ear.leads(chosen === '' ? null : Number(chosen) * 1000)}
-      />
-      {ear.isSimulated && (
-        <Pick
-          quiet
-          lettingGo
-          label={EAR_TEXT.simulatedMeter}
-          value={fault}
-          options={FAULTS.map((value) => ({ value, text: EAR_TEXT.fault[value] }))}
-          onPick={(chosen) => ear.breaks(chosen as BeeperFault)}
-        />
-      )}
-      <PlainButton look="quiet" onClick={() => ear.end()}>
+      <EarOptions probing={probing} />
+      <PlainButton look="quiet" className="px-2" onClick={() => ear.end()}>
         {EAR_TEXT.stop}
       </PlainButton>
       <SweepLine probing={probing} />
-      <span role="status" className={`text-small ${aside ? '' : 'max-sm:hidden'}`}>
-        {aside ? EAR_TEXT.aside[aside] : taught && EAR_TEXT.below(beepsBelow(taught))}
-      </span>
+      {aside && (
+        <span role="status" className="text-small">
+          {EAR_TEXT.aside[aside]}
+        </span>
+      )}
     </div>
+  );
+}
+
+/** How it listens: what silence counts as, how sweeps go, and what a beep of this meter means. */
+function EarOptions({ probing: { earDesk: ear, map } }: { probing: Probing }) {
+  const { dwellMs, paceMs, fault } = useStore(ear.store);
+  const taught = ear.knows(useTaughtEar(lastCheckedMeter(map.log).name));
+  const seconds = (ms: number | null) => (ms === null ? '' : String(ms / 1000));
+  const milliseconds = (chosen: string) => (chosen === '' ? null : Number(chosen) * 1000);
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <PlainButton className="px-3">{EAR_TEXT.options}</PlainButton>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          role="dialog"
+          aria-label={EAR_TEXT.options}
+          sideOffset={6}
+          collisionPadding={8}
+          // A pedal on Space must not open it again.
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          className="z-30 grid w-80 max-w-[94vw] gap-2 rounded-part border-2 border-ink bg-sheet p-4"
+        >
+          <Pick
+            label={EAR_TEXT.sweeps}
+            value={seconds(paceMs)}
+            options={PACES.map((pace) => ({
+              value: pace === null ? '' : String(pace),
+              text: EAR_TEXT.pace(pace),
+            }))}
+            onPick={(chosen) => ear.leads(milliseconds(chosen))}
+          />
+          <Pick
+            label={EAR_TEXT.silentAfter}
+            value={seconds(dwellMs)}
+            options={DWELLS.map((dwell) => ({
+              value: dwell === null ? '' : String(dwell),
+              text: EAR_TEXT.dwell(dwell),
+            }))}
+            onPick={(chosen) => ear.waits(milliseconds(chosen))}
+          />
+          {ear.isSimulated && (
+            <Pick
+              label={EAR_TEXT.simulatedMeter}
+              value={fault}
+              options={FAULTS.map((value) => ({ value, text: EAR_TEXT.fault[value] }))}
+              onPick={(chosen) => ear.breaks(chosen as BeeperFault)}
+            />
+          )}
+          <p className="text-small text-quiet">{taught && EAR_TEXT.below(beepsBelow(taught))}</p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 

@@ -2,6 +2,7 @@
 export const EAR_TEXT = {
   listen: 'Listen',
   stop: 'Stop',
+  options: 'Options',
   listening: 'Listening for the beeper',
   silentAfter: 'Silent after',
   dwell: (seconds: number | null) => (seconds === null ? 'Silent: by pedal' : `Silent after ${seconds} s`),
