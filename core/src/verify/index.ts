@@ -20,6 +20,7 @@ export {
   type JudgedContact,
 } from './fitness.js';
 export { leaksOf, type Leak } from './leaks.js';
+export { loadTrue, type LoadTrue } from './load-true.js';
 export { verdictOf, type LineOutcome, type LineReason, type Verdict } from './verdict.js';
 export { fnv1a } from './hash.js';
 export { beforeAndAfter, lastStretch, type BeforeAndAfter } from './before-after.js';

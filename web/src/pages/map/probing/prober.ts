@@ -242,8 +242,8 @@ export class Prober {
       pedals: keys.yes !== null || keys.no !== null,
       ear: this.#hears,
       wired: this.#isWired,
-      // A simulated meter is what it is.
-      profile: hidden ? null : meterInUse(),
+      // A simulated meter and one on a wire are what they are.
+      profile: hidden || this.#isWired ? null : meterInUse(),
     };
     return momentOf(scene, this.#hands, from);
   }

@@ -20,6 +20,7 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { CONTACTS_PANEL_TEXT } from '@which-way/words/screens/pages/verify/lines/contacts-panel';
 import { TextInput } from '../../../controls/fields/text-input.js';
 import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
+import { LoadTrueRecipe } from './load-true-recipe.js';
 import { LineOfVerdict } from './line-of-verdict.js';
 
 const ContactsChart = lazy(() => untilItComes(() => import('../charts/contacts-chart.js')));
@@ -57,6 +58,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
         ))}
       </ul>
       {limit.school === 'load' && <p className="mt-1 text-small text-quiet">{WOULD_TELL}</p>}
+      <LoadTrueRecipe limit={limit} />
     </LineOfVerdict>
   );
 }
@@ -157,9 +159,9 @@ function LimitForm({ limit }: { limit: ContactLimit }) {
         label={CONTACTS_PANEL_TEXT.judgedBy}
         value={limit.school}
         options={[
-          { value: 'fixed', text: 'So many ohms' },
-          { value: 'hard-zero', text: 'A hard zero' },
-          { value: 'load', text: 'Its load' },
+          { value: 'fixed', text: CONTACTS_PANEL_TEXT.fixedLimit },
+          { value: 'hard-zero', text: CONTACTS_PANEL_TEXT.zeroOnly },
+          { value: 'load', text: CONTACTS_PANEL_TEXT.itsLoad },
         ]}
         onChoose={choose}
       />
