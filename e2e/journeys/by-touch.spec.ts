@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { practise } from '../practice-job.js';
 import { expect, test } from '../served.js';
 
 /** A double-pole on-off switch: which lugs join in which of its two positions. */
@@ -114,3 +115,31 @@ for (const [device, size] of [
     test.info().annotations.push({ type: 'inputs', description: String(finger.count) });
     await context.close();
   });
+
+test('where lugs lie closer than fingertips a tap offers the nearest, each as large as a fingertip', async ({
+  browser,
+  served,
+}) => {
+  const address = await practise(served, 24, [[0, 1]]); // prettier-ignore
+  const size = { width: 390, height: 844 };
+  const context = await browser.newContext({ baseURL: served.base, viewport: size, hasTouch: true });
+  const page = await context.newPage();
+  await page.goto(address);
+  await idle(page);
+  await page.getByText('Tone', { exact: true }).tap();
+  await page.getByRole('button', { name: /^It beeps|^Measure/ }).tap();
+  await expect(page.getByTestId('prompt')).toContainText('black over');
+  await page.getByRole('button', { name: /^Terminal 5\b/ }).tap({ force: true });
+  const near = page.getByRole('dialog', { name: 'Which terminal?' });
+  await expect(near.getByRole('button')).toHaveCount(6);
+  for (const one of await near.getByRole('button').all()) {
+    const box = await one.boundingBox();
+    expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(44);
+  }
+  await near.getByRole('button', { name: '5', exact: true }).tap();
+  await expect(near).toHaveCount(0);
+  await expect(
+    page.getByRole('button', { name: /^Terminal 5, .*(OL|Ω|touch|beep|joined|open)/i }),
+  ).toBeVisible();
+  await context.close();
+});
