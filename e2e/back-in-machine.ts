@@ -28,7 +28,7 @@ export async function readCheck(
     await expect(
       page
         .getByTestId('turn')
-        .or(page.getByText(/^All read as it must be|^Stop: something/))
+        .or(page.getByText(/^All read as they should|^Stop: something/))
         .first(),
     ).toBeVisible();
     await expect

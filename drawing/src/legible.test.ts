@@ -1,4 +1,4 @@
-import { describeSwitch } from '@which-way/core/switch';
+import { describeSwitch, newIdFrom, seededRandom } from '@which-way/core/switch';
 import { describe, expect, it } from 'vitest';
 import { handlePicture } from './handles/handle-forms.js';
 import { machinePicture } from './machine/machine-picture.js';
@@ -12,7 +12,7 @@ const texts = (drawn: Drawn) => all(drawn).filter(({ tag }) => tag === 'text');
 const words = (drawn: Drawn) => texts(drawn).map(({ children }) => children.join(''));
 const sizes = (drawn: Drawn) => texts(drawn).map(({ attributes }) => Number(attributes['fontSize']));
 
-let made = 0;
+const newId = newIdFrom(seededRandom(9));
 function handle(form: 'rotary' | 'slide' | 'lever', names: readonly string[]) {
   const count = {
     terminals: 3,
@@ -21,7 +21,7 @@ function handle(form: 'rotary' | 'slide' | 'lever', names: readonly string[]) {
     layout: 'list',
     positionNames: names,
   } as const;
-  const [actuator] = describeSwitch(count, () => `id ${made++}`).actuators;
+  const [actuator] = describeSwitch(count, newId).actuators;
   if (!actuator) throw new Error('no handle');
   return actuator;
 }

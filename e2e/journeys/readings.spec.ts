@@ -15,7 +15,7 @@ test('typed ohms, undo and redo, skip, and a correction from the tape', async ({
   await expect(page.getByRole('status')).toContainText('no terminal “9”');
   await page.keyboard.press('Escape');
   await bench.type('2=zero');
-  await expect(page.getByRole('status')).toContainText('not a value');
+  await expect(page.getByRole('status')).toContainText('isn’t a value');
   await page.keyboard.press('Escape');
   await bench.type('2=0,5');
   await bench.answer('Enter');

@@ -76,9 +76,9 @@ test('bench, system, shop and a link are without accessibility violations in eit
     await expect(page.getByText('One more line')).toBeVisible();
     await looksSoundInBoth(page, 'shop');
     await page.goto('/settings');
-    for (const line of ['Bench meter', 'Sounds and speech', 'Files and backups', 'About'])
+    for (const line of ['Bench meter', 'Your meters', 'Sounds and speech', 'Files and backups', 'About'])
       await page.getByText(line, { exact: true }).click();
-    await expect(page.getByText('On this device only.')).toBeVisible();
+    await expect(page.getByText('On this device only.', { exact: true })).toBeVisible();
     await looksSoundInBoth(page, 'settings');
     const heater = jobs.find(({ title }) => title.startsWith('Market stall heater'));
     const made = await fetch(`${served.base}/api/jobs/${heater?.id}/share`, { method: 'POST' });

@@ -117,7 +117,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   await page.getByRole('button', { name: 'It is put right: read all of it again' }).click();
   await expect(page.getByTestId('prompt')).toBeVisible();
   await readCheck(page, truth, null);
-  await expect(page.getByText('All read as it must be')).toBeVisible();
+  await expect(page.getByText('All read as they should')).toBeVisible();
 
   await page.getByLabel('Instrument').fill('insulation tester');
   await page.getByLabel('Measured by').fill('Ada');

@@ -43,8 +43,6 @@ export interface KnownCheck {
  * A resistor of known value, read by the meter with its leads’ own ohms already taken off.
  * @param knownOhms what is printed on it
  * @param tolerancePercent what it may be off itself
- * @example
- * checkKnown(METER_KINDS[0], { knownOhms: 10, tolerancePercent: 1, readOhms: 10.3 }).within // => true
  */
 export function checkKnown(
   meter: MeterProfile,
