@@ -136,7 +136,7 @@ function OwnMeter() {
         save();
       }}
     >
-      <h3 className="font-bold">{METER_PROFILES_TEXT.addOwn}</h3>
+      <h2 className="font-bold">{METER_PROFILES_TEXT.addOwn}</h2>
       <div className="flex flex-wrap items-end gap-3">
         <Field
           label={METER_PROFILES_TEXT.name}
