@@ -12,7 +12,7 @@ const BESIDE = 1;
 
 /**
  * One Tab comes to a drawing and the next goes on from it; within it the arrows go to the nearest piece that can be pressed
- * on that side. What is drawn anew keeps to that.
+ * on that side. Whatever is drawn again keeps to that.
  */
 export function useOneStop(
   drawing: RefObject<SVGSVGElement | null>,

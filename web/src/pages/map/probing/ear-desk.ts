@@ -104,6 +104,11 @@ export class EarDesk {
     return this.listens && this.#sweep !== null;
   }
 
+  /** Nothing of a sweep is begun: a long press undoes what was taken before it. */
+  get waitsForClip(): boolean {
+    return this.#sweep?.waits === true;
+  }
+
   /** The pedal, while clicks lead a sweep. */
   pedal(undo: boolean): void {
     this.#swept({ kind: 'pedal', at: this.listener.now(), undo });

@@ -20,7 +20,7 @@ export interface SweepShown {
   /** The lug that is marked; the clip’s own while that is to be touched; null: none. */
   marked: TerminalId | null;
   beeped: readonly TerminalId[];
-  /** What was said last: two lugs that are clicked again, or why the sweep begins anew. */
+  /** What was said last: two lugs that are clicked again, or why the sweep starts again. */
   again: readonly TerminalId[];
   voided: Exclude<NonNullable<Swept['says']>, { code: 'again' }>['code'] | null;
 }

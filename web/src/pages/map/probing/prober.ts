@@ -117,7 +117,7 @@ export class Prober {
   /** The hands do something. */
   readonly act = (act: Act): void => {
     const isPedal = act.do === 'no' || (act.do === 'step' && !act.heard);
-    if (this.#hears && this.ear.sweeps && (isPedal || act.do === 'step-back'))
+    if (this.#hears && this.ear.sweeps && (isPedal || (act.do === 'step-back' && !this.ear.waitsForClip)))
       return this.ear.pedal(act.do === 'step-back');
     const held = isPedal && this.#hears && this.#hands.typed === '' && heldByEar(this.#moment());
     if (held) return void this.ear.there(this.#moment());
