@@ -16,8 +16,8 @@ async function option(page: Page, label: string, text: string): Promise<void> {
 /** Listens to the simulated beeper, and lets clicks lead the sweeps, position by position. */
 async function listenOnClicks(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: /^Position first/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Listen' }).click();
   await option(page, 'Sweeps', 'Sweep on clicks, 0.7 s');
+  await page.getByRole('button', { name: 'Listen' }).click();
 }
 
 const sweepLine = (page: Page) => page.getByTestId('sweep').getByRole('status');

@@ -15,6 +15,8 @@ export interface LedHand {
   clipOffAt?: number;
   touchMs: number;
   lag: { delayMs: number; holdMs: number; leastMs: number };
+  /** The program is held up: nothing is told, and after it the time comes before the sound. */
+  heldUp?: (now: number) => boolean;
 }
 
 /** A hand that is always right, and a beeper that is. */
@@ -40,12 +42,12 @@ const [STEP_MS, FIRST_MS, MOST_MS] = [10, 500, 200_000];
 export function followClicks<Given extends Cue>(
   lugs: number,
   hand: LedHand,
-  tell: (signal: EarSignal | { kind: 'tick'; at: number }) => Given | null,
+  tell: (signal: EarSignal | { kind: 'tick'; at: number; heard: number }) => Given | null,
 ): Given[] {
   const { lag, touchMs } = hand;
   const cues: Given[] = [];
   const coming: { at: number; signal: EarSignal }[] = [];
-  let clicks = 0;
+  let [clicks, heard] = [0, 0];
   const touch = (at: number, place: number) => {
     const isOff = hand.clipOffAt !== undefined && clicks > hand.clipOffAt;
     if (isOff || place > lugs || (place < lugs && !hand.joins.has(place)) || hand.misses()) return;
@@ -62,9 +64,12 @@ export function followClicks<Given extends Cue>(
   };
   touch(FIRST_MS, lugs);
   for (let now = 0; now < MOST_MS; now += STEP_MS) {
+    if (hand.heldUp?.(now)) continue;
+    const late = { kind: 'tick', at: now, heard } as const;
+    heard = now;
     const due = coming.filter(({ at }) => at <= now).toSorted((one, other) => one.at - other.at);
     coming.splice(0, coming.length, ...coming.filter(({ at }) => at > now));
-    for (const signal of [...due.map((one) => one.signal), { kind: 'tick', at: now } as const]) {
+    for (const signal of [late, ...due.map((one) => one.signal), { kind: 'tick', at: now, heard } as const]) {
       const cue = tell(signal);
       if (!cue) continue;
       cues.push(cue);

@@ -8,7 +8,7 @@ export type CaptureSignal =
   | { kind: 'asked'; key: string | null; at: number }
   /** The pedal, while the leads are held and the handle turns: it is there now. */
   | { kind: 'there'; at: number }
-  /** Time goes on. */
+  /** Time goes on: the sound has been heard until then, however late the program is. */
   | { kind: 'tick'; at: number }
   /** The microphone is gone, or the page is hidden. */
   | { kind: 'lost'; at: number };

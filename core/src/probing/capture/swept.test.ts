@@ -84,6 +84,14 @@ describe('a sweep that clicks lead', () => {
       expect(swept({ ...leading, stage }, { kind: 'pedal', at: 0, undo: false }, LAG, 700).cue).toBeNull();
   });
 
+  it('is no matter of how fast the program is: held up for seconds, it waits for what sounded meanwhile', () => {
+    for (let from = 500; from < 9000; from += 130) {
+      const heldUp = (now: number) => now >= from && now < from + 2000;
+      const { taken, cues } = sweep(4, { ...STEADY_HAND, joins: new Set([0, 3]), heldUp });
+      expect([from, cues.at(-1)?.cue, taken]).toEqual([from, 'agree', [0, 3]]);
+    }
+  });
+
   it('goes no faster than the beeper follows', () => {
     // By hand: 1.5 times 700 and 300 are 1350.
     expect(sweepStep(600, { ...LAG, delayMs: 700 })).toBe(1350);

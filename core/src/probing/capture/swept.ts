@@ -4,7 +4,8 @@ import type { Lag } from './capture.js';
 /** What leads and answers a sweep: the ear, the time, and the pedal. */
 export type SweptSignal =
   | EarSignal
-  | { kind: 'tick'; at: number }
+  /** Time goes on; `heard`: so far the sound has been listened to, which lags where the program is held up. */
+  | { kind: 'tick'; at: number; heard: number }
   /** One press says that the rest was silent; `undo`, a long one: the whole sweep is undone. */
   | { kind: 'pedal'; at: number; undo: boolean }
   | { kind: 'lost'; at: number };
@@ -101,7 +102,7 @@ export function swept(state: Swept, signal: SweptSignal, lag: Lag, paceMs: numbe
     case 'began':
       return begins(state, signal.at, lag, paceMs);
     case 'tick':
-      return goesOn(state, signal.at, lag, sweepStep(paceMs, lag));
+      return goesOn(state, signal, lag, sweepStep(paceMs, lag));
   }
 }
 
@@ -188,10 +189,15 @@ function again(state: Swept, side: 'next' | 'before', at: number, stepMs: number
   };
 }
 
-/** Time goes on: the next click, or the end of a wait. */
-function goesOn(state: Swept, at: number, lag: Lag, stepMs: number): Step {
+/** Time goes on: the next click, or the end of a wait, once all that sounded until then has been heard. */
+function goesOn(
+  state: Swept,
+  { at, heard }: { at: number; heard: number },
+  lag: Lag,
+  stepMs: number,
+): Step {
   const { stage, queue, tone, clicked, lugs, nextAt } = state;
-  if (at < nextAt) return stays(state);
+  if (heard < nextAt) return stays(state);
   switch (stage) {
     case 'clip-first':
     case 'agree':

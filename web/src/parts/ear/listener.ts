@@ -34,11 +34,17 @@ export class Listener {
   #stream: MediaStream | null = null;
   #node: AudioWorkletNode | null = null;
   #shownAt = 0;
+  #heard = 0;
   #frame: (data: EarFrame | TaughtPiece) => void = () => undefined;
 
   /** The clock of the sound, in milliseconds. */
   now(): number {
     return (this.#context?.currentTime ?? 0) * 1000;
+  }
+
+  /** Until when the sound has been listened to, by the same clock: the page may be behind. */
+  get heard(): number {
+    return this.#heard;
   }
 
   /** Listens for a beeper that it knows. */
@@ -54,6 +60,7 @@ export class Listener {
         hears(signal);
         if (signal.kind === 'steady') this.stop('steady');
       }
+      this.#heard = frame.at;
     };
     this.#lost = () => hears({ kind: 'lost', at: this.now() });
   }
@@ -101,12 +108,13 @@ export class Listener {
 
   async #open(door: SoundDoor, as: 'listening' | 'teaching', pitchHz: number | null): Promise<void> {
     this.stop('opening');
+    this.#heard = 0;
     if (!mayListen()) return this.stop('not-here');
     try {
       const context = new AudioContext();
       this.#context = context;
       const [stream] = await Promise.all([
-        door(),
+        door(context),
         context.audioWorklet.addModule(workletUrl),
         context.resume(),
       ]);

@@ -1,5 +1,5 @@
-/** What gives sound: the microphone, or what stands in for one. */
-export type SoundDoor = () => Promise<MediaStream>;
+/** What gives sound: the microphone, or what stands in for one, by the clock of whoever listens. */
+export type SoundDoor = (listens: AudioContext) => Promise<MediaStream>;
 
 /** Why there is no sound. */
 export type NoSound = 'refused' | 'no-microphone' | 'not-here';

@@ -11,15 +11,14 @@ export const SIMULATED_BEEPER: TaughtEar = {
   silentOhms: 50,
 };
 
-/** Milliseconds from a touch to the beep. */
-const DELAY_MS = 60;
+/** Milliseconds from a touch to the beep; how loud that is, and how fast it rises, in seconds. */
+const [DELAY_MS, LOUD, RISE_S] = [60, 0.2, 0.002];
 
 export class SimulatedBeeper {
   #context: AudioContext | null = null;
   #gain: GainNode | null = null;
 
-  readonly door: SoundDoor = async () => {
-    const context = new AudioContext();
+  readonly door: SoundDoor = (context) => {
     const [tone, gain, out] = [
       context.createOscillator(),
       context.createGain(),
@@ -29,21 +28,31 @@ export class SimulatedBeeper {
     gain.gain.value = 0;
     tone.connect(gain).connect(out);
     tone.start();
-    await context.resume();
     this.#context = context;
     this.#gain = gain;
-    return out.stream;
+    return Promise.resolve(out.stream);
   };
 
-  /** The leads close, or open again. */
-  joins(closed: boolean): void {
-    const [context, gain] = [this.#context, this.#gain];
-    if (!context || !gain) return;
-    gain.gain.setTargetAtTime(closed ? 0.2 : 0, context.currentTime + DELAY_MS / 1000, 0.002);
+  /** The leads close now, for so long; null: until they open. By the clock of the sound: a page that is held up makes no touch longer. */
+  touches(forMs: number | null): void {
+    const context = this.#context;
+    if (!context) return;
+    const from = context.currentTime + DELAY_MS / 1000;
+    this.#gain?.gain.cancelScheduledValues(from);
+    this.#gain?.gain.setTargetAtTime(LOUD, from, RISE_S);
+    if (forMs !== null) this.#gain?.gain.setTargetAtTime(0, from + forMs / 1000, RISE_S);
+  }
+
+  /** The leads open. */
+  lifts(): void {
+    const context = this.#context;
+    if (!context) return;
+    const from = context.currentTime + DELAY_MS / 1000;
+    this.#gain?.gain.cancelScheduledValues(from);
+    this.#gain?.gain.setTargetAtTime(0, from, RISE_S);
   }
 
   end(): void {
-    void this.#context?.close().catch(() => undefined);
     this.#context = this.#gain = null;
   }
 }

@@ -11,6 +11,7 @@ vi.mock('../../../parts/ear/listener.js', () => ({
   Listener: class {
     readonly store = createStore(() => ({ standing: 'off', sounding: false }));
     now = () => 1000;
+    heard = 1000;
     stop = () => this.store.setState({ standing: 'off' });
     listen = (_: unknown, __: unknown, heard: typeof hear) => {
       hear = heard;

@@ -38,8 +38,8 @@ interface EarHeard {
 /** What may be wrong with a simulated beeper: its clip has fallen off, or it has gone to sleep. */
 export type BeeperFault = 'none' | 'clip-off' | 'asleep';
 
-/** Simulated hands: how long they take to the next touch, and how long they touch. */
-const [REACH_MS, TOUCH_MS] = [700, 260];
+/** Simulated hands: how long they take to the next touch, how long they touch, and when they touch a clip again that was not heard. */
+const [REACH_MS, TOUCH_MS, AGAIN_MS] = [700, 260, 2500];
 /** How often the time is looked at while silence counts, and how long before it counts it is told. */
 const [TICK_MS, RISE_MS] = [50, 600];
 
@@ -58,10 +58,11 @@ export class EarDesk {
   #taught: Taught = SIMULATED_BEEPER;
   readonly #beeper: SimulatedBeeper | null;
   #hands: ReturnType<typeof setTimeout> | undefined;
-  #lifted: ReturnType<typeof setTimeout> | undefined;
   #clock: ReturnType<typeof setInterval> | undefined;
   /** What the rising notes were played for. */
   #rose: string | null = null;
+  /** When the simulated hand last set out for a lug of a sweep. */
+  #reachedAt = 0;
   /** What the simulated hands are at. */
   #at: string | null = null;
 
@@ -136,8 +137,8 @@ export class EarDesk {
     const [key, probe] = [this.#capture.key, probeNow(moment)];
     if (this.#beeper && this.hidden && probe) {
       const value = await this.hidden.read(probe);
-      clearTimeout(this.#lifted);
-      this.#beeper.joins(value.kind === 'tone' && value.sounded);
+      if (value.kind === 'tone' && value.sounded) this.#beeper.touches(null);
+      else this.#beeper.lifts();
     }
     if (this.#capture.key === key) this.#take({ kind: 'there', at: this.listener.now() });
   }
@@ -178,14 +179,16 @@ export class EarDesk {
       this.#rose = key;
       play('about-to-count-silence');
     }
-    if (this.#sweep) this.#swept({ kind: 'tick', at });
-    else this.#hear({ kind: 'tick', at });
+    const { heard } = this.listener;
+    if (!this.#sweep) return this.#hear({ kind: 'tick', at: heard });
+    this.#swept({ kind: 'tick', at, heard });
+    // A hand whose clip was not heard touches it again.
+    if (this.#sweep.waits && at - this.#reachedAt > AGAIN_MS) this.#handTo(this.#sweep.clip, 0);
   }
 
   end(): void {
     clearInterval(this.#clock);
     clearTimeout(this.#hands);
-    clearTimeout(this.#lifted);
     this.#follow(null);
     this.listener.stop();
     this.#beeper?.end();
@@ -261,12 +264,10 @@ export class EarDesk {
     const [beeper, meter, sweep, moment] = [this.#beeper, this.hidden, this.#sweep, this.#moment];
     if (!beeper || !meter || !sweep || lug === null) return;
     clearTimeout(this.#hands);
+    this.#reachedAt = this.listener.now();
     this.#hands = setTimeout(() => {
       void this.#joins(meter, sweep, moment, lug).then((joins) => {
-        if (this.#sweep !== sweep) return;
-        beeper.joins(joins);
-        clearTimeout(this.#lifted);
-        this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS / 2);
+        if (this.#sweep === sweep && joins) beeper.touches(TOUCH_MS / 2);
       });
     }, afterMs);
   }
@@ -310,9 +311,9 @@ export class EarDesk {
     this.#hands = setTimeout(() => {
       void meter.read(probe).then((value) => {
         if (this.#at !== key) return;
-        beeper.joins(value.kind === 'tone' && value.sounded && this.store.getState().fault === 'none');
-        clearTimeout(this.#lifted);
-        this.#lifted = setTimeout(() => beeper.joins(false), TOUCH_MS);
+        const joins = value.kind === 'tone' && value.sounded && this.store.getState().fault === 'none';
+        if (joins) beeper.touches(TOUCH_MS);
+        else beeper.lifts();
       });
     }, REACH_MS);
   }

@@ -86,8 +86,9 @@ export function EarLine({ probing }: { probing: Probing }) {
   );
 }
 
-/** How it listens: what silence counts as, how sweeps go, and what a beep of this meter means. */
-function EarOptions({ probing: { earDesk: ear, map } }: { probing: Probing }) {
+/** How it listens, chosen before it does or meanwhile: what silence counts as, how sweeps go, and what a beep of this meter means. */
+function EarOptions({ probing, onTeach }: { probing: Probing; onTeach?: () => void }) {
+  const { earDesk: ear, map } = probing;
   const { dwellMs, paceMs, fault } = useStore(ear.store);
   const taught = ear.knows(useTaughtEar(lastCheckedMeter(map.log).name));
   const seconds = (ms: number | null) => (ms === null ? '' : String(ms / 1000));
@@ -134,6 +135,13 @@ function EarOptions({ probing: { earDesk: ear, map } }: { probing: Probing }) {
             />
           )}
           <p className="text-small text-quiet">{taught && EAR_TEXT.below(beepsBelow(taught))}</p>
+          {onTeach && (
+            <Popover.Close asChild>
+              <PlainButton look="quiet" onClick={onTeach}>
+                {EAR_TEXT.teachAgain}
+              </PlainButton>
+            </Popover.Close>
+          )}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
@@ -141,7 +149,8 @@ function EarOptions({ probing: { earDesk: ear, map } }: { probing: Probing }) {
 }
 
 /** Off until it is asked: begins to listen, or to be taught. */
-export function EarStart({ probing: { earDesk: ear, hands, map, act } }: { probing: Probing }) {
+export function EarStart({ probing }: { probing: Probing }) {
+  const { earDesk: ear, map, act } = probing;
   const { standing } = useStore(ear.listener.store);
   const { name } = lastCheckedMeter(map.log);
   const taught = ear.knows(useTaughtEar(name));
@@ -165,11 +174,7 @@ export function EarStart({ probing: { earDesk: ear, hands, map, act } }: { probi
       >
         {standing === 'opening' ? EAR_TEXT.opening : EAR_TEXT.listen}
       </PlainButton>
-      {hands.sense === 'tone' && taught && (
-        <PlainButton look="quiet" onClick={() => setTeaching(true)}>
-          {EAR_TEXT.teachAgain}
-        </PlainButton>
-      )}
+      {taught && <EarOptions probing={probing} onTeach={() => setTeaching(true)} />}
       {trouble && !teaching && (
         <span role="alert" className="text-small font-semibold text-brick">
           {trouble}
