@@ -18,6 +18,7 @@ import {
   type WantedRecord,
 } from '@which-way/core/refit';
 import { CASE_WORDS } from './before/cases.js';
+import type { Units } from './units.js';
 import { stateWords, supplyName } from './machine/loads.js';
 import { SEEN_WORDS } from './machine/seen.js';
 import { ohms } from './quantity.js';
@@ -84,18 +85,35 @@ export function cardLineMore(line: CardLine): string[] {
 }
 
 /** How a wire's end is made, by how it ends (common practice; the maker's lengths win). */
-export const END_WORK: Record<Termination, string> = {
-  solder: 'Cut back to bright copper, strip 5 mm, hook it through, solder, tug-test.',
-  screw:
-    'Cut back, strip 8 mm, ferrule or clockwise round the screw; never tinned strands under a screw. Tug-test.',
+const END_WORK: Record<Termination, string | ((strip: (millimetres: number) => string) => string)> = {
+  solder: (strip) => `Cut back to bright copper, strip ${strip(5)}, hook it through, solder, tug-test.`,
+  screw: (strip) =>
+    `Cut back, strip ${strip(8)}, ferrule or clockwise round the screw; never tinned strands under a screw. Tug-test.`,
   'push-on': 'A fresh receptacle if it is loose or dark: crimp, push on straight, tug-test.',
   ring: 'A fresh ring if it is dark: crimp, flat under the screw, tug-test.',
   fork: 'A fresh fork if it is dark: crimp, right in under the screw, tug-test.',
   'crimp-pin': 'A fresh pin if it is dark: crimp, in until it latches, tug-test.',
-  'push-in': 'Cut back, strip 10 mm, straight in to the stop, tug-test.',
+  'push-in': (strip) => `Cut back, strip ${strip(10)}, straight in to the stop, tug-test.`,
   connector: 'In until it latches, tug-test each wire.',
   moulded: 'Leave the moulding on; look along it for cracks.',
 };
+
+/** How this end is made, with lengths to strip as a rule by eye: to the millimetre, or to a sixteenth of an inch. */
+export function endWork(termination: Termination, units: Units): string {
+  const work = END_WORK[termination];
+  const strip = (millimetres: number) =>
+    units === 'inch' ? sixteenths(Math.round((millimetres / 25.4) * 16)) : `${millimetres} mm`;
+  return typeof work === 'string' ? work : work(strip);
+}
+
+/** '5/16 in' of 5; '3/8 in' of 6. */
+function sixteenths(count: number): string {
+  const [halved, of] = [1, 2, 4, 8].reduce<[number, number]>(
+    ([top, bottom]) => (top % 2 === 0 ? [top / 2, bottom / 2] : [top, bottom]),
+    [count, 16],
+  );
+  return `${halved}/${of} in`;
+}
 
 /** A place to measure at: a wire's far end or a lug. */
 export function nodeWords(refit: Refit, node: number): string {

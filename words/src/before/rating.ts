@@ -1,4 +1,5 @@
 import type { Designation, Piece, PieceCode } from '@which-way/core/rating';
+import { copperWords, lengthWords, temperatureWords, type Units } from '../units.js';
 
 const LOADS: Record<string, string> = {
   'resistive-and-optocoupler': 'resistive loads and opto-couplers',
@@ -59,7 +60,7 @@ const WATER = [
   'hot high-pressure jets',
 ];
 
-type Words = (params: Piece['params']) => string;
+type Words = (params: Piece['params'], units: Units) => string;
 
 const many = (value: string | number | undefined) => Number(value).toLocaleString('en');
 
@@ -87,8 +88,12 @@ const WORDS: Record<PieceCode, Words> = {
       'ac-dc': 'alternating or direct current',
     })[String(supply)] ?? '',
   operations: ({ operations }) => `${many(operations)} operations`,
-  temperature: ({ least, most, handleMost }) =>
-    `around it ${least === undefined ? 'up' : `from ${least}`} to ${most} °C${handleMost === undefined ? '' : `; at the handle up to ${handleMost} °C`}`,
+  temperature: ({ least, most, handleMost }, units) => {
+    const degrees = (celsius: string | number | undefined) => temperatureWords(Number(celsius), units);
+    const from = least === undefined ? 'up' : `from ${units === 'inch' ? degrees(least) : least}`;
+    const handle = handleMost === undefined ? '' : `; at the handle up to ${degrees(handleMost)}`;
+    return `around it ${from} to ${degrees(most)}${handle}`;
+  },
   disconnection: ({ kind }) =>
     kind === 'full'
       ? 'full disconnection: the contact gap isolates'
@@ -107,8 +112,8 @@ const WORDS: Record<PieceCode, Words> = {
   'contact-form': ({ form, count }) =>
     `${Number(count) > 1 ? `${count} contacts, ` : ''}${FORMS[String(form)]}`,
   frequency: ({ hertz }) => `${hertz} Hz`,
-  cord: ({ cores, area, gauge }) =>
-    `${many(cores)} × ${area} mm²${gauge === undefined ? '' : ` (gauge ${gauge})`}`,
+  cord: ({ cores, area, gauge }, units) =>
+    `${many(cores)} × ${gauge === undefined ? copperWords(Number(area), units) : `${area} mm² (gauge ${gauge})`}`,
   tungsten: ({ amperes }) => `filament lamps (cold inrush) up to ${amperes} A`,
   watts: ({ watts }) => `${many(watts)} W`,
   standard: ({ what }) => `a standard: ${what}`,
@@ -122,7 +127,8 @@ const WORDS: Record<PieceCode, Words> = {
         : 'earth needed (class I)',
   impact: ({ degree }) => `against knocks: degree ${degree} of 10`,
   'enclosure-type': ({ type }) => `enclosure type ${type}, of the numbered enclosure types`,
-  'contact-gap': ({ than, millimetres }) => `contact gap ${than}${millimetres} mm`,
+  'contact-gap': ({ than, millimetres }, units) =>
+    `contact gap ${than}${lengthWords(Number(millimetres), units)}`,
   'marked-number': ({ what }) => `a number, with what it is before it: ${what}`,
   'maybe-part-number': () => 'no rating; perhaps a part number',
   'maybe-date': () => 'no rating; perhaps a date, or year and week',
@@ -134,7 +140,8 @@ const WORDS: Record<PieceCode, Words> = {
 };
 
 /** What a stretch of a marking means, in plain words. */
-export const pieceWords = ({ code, params }: Pick<Piece, 'code' | 'params'>): string => WORDS[code](params);
+export const pieceWords = ({ code, params }: Pick<Piece, 'code' | 'params'>, units: Units): string =>
+  WORDS[code](params, units);
 
 /** The currents of a control-circuit designation, voltage by voltage. */
 export const designationWords = ({ currents }: Designation): string[] =>

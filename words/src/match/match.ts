@@ -10,7 +10,8 @@ import type {
 import { OF_THE_OLD_ONE } from '@which-way/core/match';
 import type { KnownSwitch, SettingId, Structure, TerminalId } from '@which-way/core/switch';
 import { settingName, terminalName } from '../terminals.js';
-import { MECHANICS_WORDS } from '../tag/wires.js';
+import { MECHANICS_WORDS, mechanicsSaid } from '../tag/wires.js';
+import type { Units } from '../units.js';
 
 /** What a difference is; `about` is the name of a load or of a position. */
 const WORDS: Record<DifferenceCode, (about: string) => string> = {
@@ -188,19 +189,21 @@ export const ADAPTING_WORDS: Record<Adapting, string> = {
 };
 
 /** What is asked of a seller about something that must fit. */
-export const fitQuestion = ({ field, old }: MechanicsAnswer): string =>
-  `${MECHANICS_WORDS[field].label}: the old one is ${old}. What is it here?`;
+export const fitQuestion = ({ field, old }: MechanicsAnswer, units: Units): string =>
+  `${MECHANICS_WORDS[field].label}: the old one is ${mechanicsSaid(field, old, units)}. What is it here?`;
 
 /** What speaks against an offer, a line each. */
 export function offerConflicts(
   { conflicts, doNotFit, known }: OfferFindings,
   structure: Structure,
   settings: readonly SettingId[],
+  units: Units,
 ): string[] {
   return [
     ...conflicts.map((one) => differenceText(one, structure, settings, known)),
     ...doNotFit.map(
-      ({ field, old, fresh }) => `${MECHANICS_WORDS[field].label}: ${fresh}, and ${old} must fit.`,
+      ({ field, old, fresh }) =>
+        `${MECHANICS_WORDS[field].label}: ${mechanicsSaid(field, fresh, units)}, and ${mechanicsSaid(field, old, units)} must fit.`,
     ),
   ];
 }

@@ -1,10 +1,12 @@
 import type { PartFacts } from '@which-way/core/switch';
+import { lengthWords, type Units } from '../units.js';
 
 /** What is stated of a part, in the order of importance; what is not stated is not in the list. */
-export function factLines(facts: PartFacts): [label: string, value: string][] {
+export function factLines(facts: PartFacts, units: Units): [label: string, value: string][] {
   const yes = (value: boolean | undefined) => (value === undefined ? undefined : value ? 'yes' : 'no');
   const unit = (value: number | undefined, name: string) =>
     value === undefined ? undefined : `${value} ${name}`;
+  const length = (value: number | undefined) => (value === undefined ? undefined : lengthWords(value, units));
   const lines: [string, string | undefined][] = [
     ['Number', facts.number],
     ['Marking', facts.marking],
@@ -30,9 +32,9 @@ export function factLines(facts: PartFacts): [label: string, value: string][] {
     ['Wires in a terminal', unit(facts.wiresPerTerminal, '')],
     ['Terminations', facts.terminations],
     ['Mounting', facts.mounting],
-    ['Bushing', unit(facts.bushing, 'mm')],
-    ['Shaft', unit(facts.shaftDiameter, 'mm')],
-    ['Depth', unit(facts.depth, 'mm')],
+    ['Bushing', length(facts.bushing)],
+    ['Shaft', length(facts.shaftDiameter)],
+    ['Depth', length(facts.depth)],
     ['Operations', unit(facts.operations, '')],
     ['Price', unit(facts.price, '')],
     ['In stock', yes(facts.inStock)],

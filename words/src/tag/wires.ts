@@ -9,6 +9,7 @@ import {
   type Termination,
 } from '@which-way/core/log';
 import type { WireId } from '@which-way/core/switch';
+import { lengthWords, saidLengths, type Units } from '../units.js';
 
 export const PART_WORDS: Record<PartForm, string> = {
   lamp: 'lamp',
@@ -46,18 +47,34 @@ export const FASTENER_WORDS: Record<FastenerKind, [one: string, many: string]> =
   other: ['other', 'others'],
 };
 
-export const MECHANICS_WORDS: Record<MechanicsField, { label: string; unit: 'mm' | null; hint: string }> = {
-  mounting: { label: 'Mounting', unit: null, hint: 'such as bush and nut, two screws, snap-in, panel' },
-  'bolt-spacing': { label: 'Bolt spacing', unit: 'mm', hint: 'centre to centre' },
-  'cut-out': { label: 'Cut-out', unit: 'mm', hint: 'such as 22.2 x 30' },
-  bushing: { label: 'Bushing', unit: null, hint: 'such as M10 x 0.75, 9 mm long' },
-  'shaft-diameter': { label: 'Shaft, across', unit: 'mm', hint: 'such as 6, flat 4.5' },
-  'shaft-length': { label: 'Shaft, from the mounting face', unit: 'mm', hint: 'to the tip' },
-  depth: { label: 'Depth behind the panel', unit: 'mm', hint: 'lugs and bent wires included' },
-  connector: { label: 'Connector', unit: null, hint: 'pins, pitch, keying' },
-  terminations: { label: 'Terminations', unit: null, hint: 'such as 4.8 mm tabs, solder lugs' },
-  environment: { label: 'Where it lives', unit: null, hint: 'such as dust, splashes, heat, salt' },
+/** What must fit: what it is called, whether it is a length, and an example in either units. */
+export const MECHANICS_WORDS: Record<
+  MechanicsField,
+  { label: string; isLength: boolean; hint: string | Record<Units, string> }
+> = {
+  mounting: { label: 'Mounting', isLength: false, hint: 'such as bush and nut, two screws, snap-in, panel' },
+  'bolt-spacing': { label: 'Bolt spacing', isLength: true, hint: 'centre to centre' },
+  'cut-out': {
+    label: 'Cut-out',
+    isLength: true,
+    hint: { metric: 'such as 22.2 x 30', inch: 'such as 7/8 x 1 3/16' },
+  },
+  bushing: { label: 'Bushing', isLength: false, hint: 'such as M10 x 0.75, 9 mm long' },
+  'shaft-diameter': {
+    label: 'Shaft, across',
+    isLength: true,
+    hint: { metric: 'such as 6, flat 4.5', inch: 'such as 1/4, flat 3/16' },
+  },
+  'shaft-length': { label: 'Shaft, from the mounting face', isLength: true, hint: 'to the tip' },
+  depth: { label: 'Depth behind the panel', isLength: true, hint: 'lugs and bent wires included' },
+  connector: { label: 'Connector', isLength: false, hint: 'pins, pitch, keying' },
+  terminations: { label: 'Terminations', isLength: false, hint: 'such as 4.8 mm tabs, solder lugs' },
+  environment: { label: 'Where it lives', isLength: false, hint: 'such as dust, splashes, heat, salt' },
 };
+
+/** What is known of something that must fit, lengths with their unit. */
+export const mechanicsSaid = (field: MechanicsField, text: string, units: Units): string =>
+  MECHANICS_WORDS[field].isLength ? saidLengths(text, units) : text;
 
 /** A colour code with its plain words: 'GNYE, green and yellow'. */
 export function colorWords(code: string): string {
@@ -70,9 +87,9 @@ export function colorWords(code: string): string {
 }
 
 /** '2 screws, 12 mm, left cover'. */
-export function fastenerWords({ count, kind, length, place }: Fastener): string {
+export function fastenerWords({ count, kind, length, place }: Fastener, units: Units): string {
   const [one, many] = FASTENER_WORDS[kind];
-  return [`${count} ${count === 1 ? one : many}`, length === null ? '' : `${length} mm`, place]
+  return [`${count} ${count === 1 ? one : many}`, length === null ? '' : lengthWords(length, units), place]
     .filter(Boolean)
     .join(', ');
 }

@@ -1,10 +1,19 @@
 const MM_PER_INCH = 25.4;
 
-/** Lengths in a text, in millimetres: '12.7 mm', '12,7', '3/8 in', '1 1/2"', '22 x 30'. Empty where there is none. */
+/** A figure, and the unit right after it. */
+const PIECES = /(\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?)(?:\s*(mm\b|in(?:ch(?:es)?)?\b|["″]))?/giu;
+
+/**
+ * Lengths in a text, in millimetres: '12.7 mm', '12,7', '3/8 in', '1 1/2"', '22 x 30'. Empty where there is none. A figure without a
+ * unit has that of the next one that says it, as in '7/8 x 1 in', or of the last; millimetres where none is said.
+ */
 export function lengthsIn(text: string): number[] {
-  const inches = /\bin(ch(es)?)?\b|["″]/i.test(text);
-  const pieces = text.match(/\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?/g) ?? [];
-  return pieces.map((piece) => (inches ? MM_PER_INCH : 1) * valueOf(piece));
+  const pieces = [...text.matchAll(PIECES)].map(([, figure = '', unit]) => ({ figure, unit }));
+  const saying = pieces.filter(({ unit }) => unit !== undefined);
+  return pieces.map(({ figure, unit }, at) => {
+    const said = unit ?? pieces.slice(at).find((one) => one.unit !== undefined)?.unit ?? saying.at(-1)?.unit;
+    return (said === undefined || /mm/i.test(said) ? 1 : MM_PER_INCH) * valueOf(figure);
+  });
 }
 
 function valueOf(piece: string): number {

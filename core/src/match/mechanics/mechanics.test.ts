@@ -9,6 +9,10 @@ describe('lengths as they are written', () => {
     ['12 mm', [12]],
     ['12,5', [12.5]],
     ['3/8 in', [9.525]],
+    // Each by its own unit, or by that of the figure after it: 7/8 of an inch is 22.225 mm.
+    ['22 mm, or 7/8 in', [22, 22.225]],
+    ['7/8 x 1 in', [22.225, 25.4]],
+    ['12 mm, in the left bracket', [12]],
     ['1 1/2"', [38.1]],
     ['22 x 30 mm', [22, 30]],
     ['one nut', []],

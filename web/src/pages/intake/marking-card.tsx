@@ -16,6 +16,7 @@ import { PlainButton } from '../../controls/plain-button.js';
 import { designationWords, pieceWords } from '@which-way/words/before/rating';
 import { MARKING_CARD_TEXT } from '@which-way/words/screens/pages/intake/marking-card';
 import { TextInput } from '../../controls/fields/text-input.js';
+import { useUnits } from '../../parts/units/units.js';
 
 const LOOKS: Record<Sureness, string> = {
   certain: 'border-line bg-sheet',
@@ -131,6 +132,7 @@ function carryOver(before: string, sureness: readonly Sureness[], after: string)
 }
 
 function Decoded({ marking }: { marking: Marking }) {
+  const units = useUnits();
   const decoded = decodeTranscription(marking);
   const told = decoded.pieces.filter(({ code }) => code !== 'separator');
   const unknown = [
@@ -153,7 +155,7 @@ function Decoded({ marking }: { marking: Marking }) {
               {piece.text.replace(/\uFFFD/g, '?')}
             </dt>
             <dd>
-              {pieceWords(piece)}
+              {pieceWords(piece, units)}
               {piece.guessed && (
                 <em className="ml-2 rounded-part bg-amber-wash px-2 text-amber-ink not-italic">
                   {MARKING_CARD_TEXT.restsOnAGuess}

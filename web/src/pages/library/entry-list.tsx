@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, toldOf } from '../../api/client.js';
 import { photoUrl, thumbUrl } from '../../parts/photos/photo-url.js';
 import { ENTRY_LIST_TEXT } from '@which-way/words/screens/pages/library/entry-list';
+import { useUnits } from '../../parts/units/units.js';
 
 /** What a line of the list shows. */
 export interface ListedEntry {
@@ -38,10 +39,11 @@ export function EntryList({ label, entries }: { label: string; entries: readonly
 
 /** What is known of one entry; what is not in the list is not stated. */
 function Entry({ id }: { id: string }) {
+  const units = useUnits();
   const { data, error } = useQuery({ queryKey: ['entry', id], queryFn: () => api.entry(id) });
   if (error) return <p className="text-brick">{toldOf(error).message}</p>;
   if (!data) return <p className="text-quiet">{ENTRY_LIST_TEXT.openingIt}</p>;
-  const lines = factLines(data.facts ?? {});
+  const lines = factLines(data.facts ?? {}, units);
   return (
     <div className="grid gap-3 pb-3 sm:grid-cols-2">
       <table className="self-start">

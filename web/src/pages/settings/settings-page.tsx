@@ -4,12 +4,15 @@ import type { ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
 import { api } from '../../api/client.js';
 import { questions } from '../../api/questions.js';
+import { UNITS } from '@which-way/words/units';
+import { Choice } from '../../controls/fields/choice.js';
 import { CheckLine } from '../../controls/fields/check-line.js';
 import { TopBar } from '../../controls/frame/top-bar.js';
 import { PlainButton } from '../../controls/plain-button.js';
 import { ResultLine } from '../../controls/result-line.js';
 import { useBegin } from '../../parts/begin/use-begin.js';
 import { toggle, useHandsFree } from '../../parts/hands/hands-free.js';
+import { unitsHere, useUnits } from '../../parts/units/units.js';
 import { MeterProfiles } from './meter-profiles.js';
 import { MeterSettings } from './meter-settings.js';
 import { ShopLists } from './shop-lists.js';
@@ -35,6 +38,7 @@ export function SettingsPage() {
         <MeterSettings />
         <MeterProfiles />
         <SoundsAndSpeech />
+        <UnitsHere />
         <FilesToldApart />
         <SignedInDevices />
         <About />
@@ -59,6 +63,29 @@ function SoundsAndSpeech() {
         {SETTINGS_PAGE_TEXT.speech}
       </CheckLine>
       <p className="text-quiet">{SETTINGS_PAGE_TEXT.thisDevice}</p>
+    </ResultLine>
+  );
+}
+
+/** What lengths, wires and temperatures are said in on this device. */
+function UnitsHere() {
+  const units = useUnits();
+  return (
+    <ResultLine
+      name={SETTINGS_PAGE_TEXT.units}
+      result={SETTINGS_PAGE_TEXT.unitsAre[units]}
+      act={SETTINGS_PAGE_TEXT.change}
+    >
+      <Choice
+        joined
+        label={SETTINGS_PAGE_TEXT.units}
+        value={units}
+        options={UNITS.map((value) => ({ value, text: SETTINGS_PAGE_TEXT.unitsAre[value] }))}
+        onChoose={(chosen) => unitsHere.setState({ units: chosen })}
+      />
+      <p className="text-quiet">
+        {SETTINGS_PAGE_TEXT.unitsAbout} {SETTINGS_PAGE_TEXT.thisDevice}
+      </p>
     </ResultLine>
   );
 }

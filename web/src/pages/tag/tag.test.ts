@@ -50,10 +50,10 @@ describe('words', () => {
   it('of colours and fasteners', () => {
     expect(colorWords('GNYE')).toBe('GNYE, green and yellow');
     expect(colorWords('')).toBe('colour not written down');
-    expect(fastenerWords({ count: 2, kind: 'screw', length: 12, place: 'left' })).toBe(
+    expect(fastenerWords({ count: 2, kind: 'screw', length: 12, place: 'left' }, 'metric')).toBe(
       '2 screws, 12 mm, left',
     );
-    expect(fastenerWords({ count: 1, kind: 'clip', length: null, place: '' })).toBe('1 clip');
+    expect(fastenerWords({ count: 1, kind: 'clip', length: null, place: '' }, 'metric')).toBe('1 clip');
   });
 
   it.each(SUPPLIES)('of every standard line of %s say what to do and why', (supply) => {

@@ -20,6 +20,7 @@ import { Differences, useAccepted } from './part-differences.js';
 import { useAllDifferences } from './all-differences.js';
 import { SideBySideView } from './side-by-side-view.js';
 import { CANDIDATE_VIEW_TEXT } from '@which-way/words/screens/pages/match/candidate/candidate-view';
+import { useUnits } from '../../../parts/units/units.js';
 
 type FitOf = Extract<MatchResult, { terminals: unknown }>;
 
@@ -176,7 +177,7 @@ function Fitting({
 
 /** What is stated of it besides its wiring; all else is not. */
 function Stated({ facts }: { facts: PartFacts }) {
-  const lines = factLines(facts);
+  const lines = factLines(facts, useUnits());
   if (lines.length === 0)
     return <p className="text-quiet">{CANDIDATE_VIEW_TEXT.nothingIsStatedBesidesIts}</p>;
   return <p className="text-quiet">{lines.map(([label, value]) => `${label}: ${value}`).join(' · ')}</p>;

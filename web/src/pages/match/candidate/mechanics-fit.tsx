@@ -3,7 +3,8 @@ import { mechanicsOf } from '@which-way/core/log';
 import { mechanicsAnswers } from '@which-way/core/match';
 import type { PartFacts } from '@which-way/core/switch';
 import { ADAPTING_WORDS, FIT_WORDS } from '@which-way/words/match/match';
-import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
+import { mechanicsSaid, MECHANICS_WORDS } from '@which-way/words/tag/wires';
+import { useUnits } from '../../../parts/units/units.js';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { ResultLine } from '../../../controls/result-line.js';
@@ -18,6 +19,7 @@ const LOOK = {
 
 /** Whether it fits where the old one sat: each thing that must fit, as far as both sides are known. */
 export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts }) {
+  const units = useUnits();
   const known = useMemo(() => mechanicsOf(map.log), [map.log]);
   const answers = mechanicsAnswers(known, facts);
   const judged = answers.filter(({ old, fresh }) => old !== '' || fresh !== '');
@@ -46,7 +48,8 @@ export function MechanicsFit({ map, facts }: { map: SwitchMap; facts: PartFacts 
                   {MECHANICS_WORDS[field].label}
                 </th>
                 <td className="pr-3 text-quiet">
-                  {old || MECHANICS_FIT_TEXT.notMeasured} / {fresh || MECHANICS_FIT_TEXT.notStated}
+                  {mechanicsSaid(field, old, units) || MECHANICS_FIT_TEXT.notMeasured} /{' '}
+                  {mechanicsSaid(field, fresh, units) || MECHANICS_FIT_TEXT.notStated}
                 </td>
                 <td className={`font-semibold ${LOOK[kind]}`}>
                   {FIT_WORDS[kind]}

@@ -12,6 +12,9 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { OFFER_FORM_TEXT } from '@which-way/words/screens/pages/match/candidate/offer-form';
 import { TextInput } from '../../../controls/fields/text-input.js';
 import { Field } from '../../../controls/fields/field.js';
+import { lengthsIn } from '@which-way/core/match';
+import { keptLengths, UNIT_OF_LENGTH } from '@which-way/words/units';
+import { useUnits } from '../../../parts/units/units.js';
 
 /** A new offer: who, where, for how much, and what they state. */
 export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Offer) => void }) {
@@ -88,24 +91,39 @@ export function OfferForm({ entry, onAdd }: { entry: EntryId; onAdd: (offer: Off
   );
 }
 
+/** Columns that hold a length; a catalogue has them in millimetres. */
+const LENGTHS: ReadonlySet<CsvColumn> = new Set([
+  'bolt-spacing',
+  'bushing',
+  'shaft-diameter',
+  'shaft-length',
+  'depth',
+] as const);
+
 /** What an offer states, fact by fact, read as a catalogue's cells are. */
 function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: PartFacts) => void }) {
+  const units = useUnits();
   const [column, setColumn] = useState<CsvColumn>('marking');
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState('');
   const add = () => {
-    const read = readFact(column, text);
+    // One length, in whatever unit it says or this device uses; anything else is refused as it stands.
+    const [length, another] = LENGTHS.has(column) ? lengthsIn(keptLengths(text.trim(), units)) : [];
+    const asKept = length === undefined || another !== undefined ? text : String(Number(length.toFixed(2)));
+    const read = readFact(column, asKept);
     if (!read.ok) return setTrouble(csvTroubleWords(read.trouble));
     setTrouble('');
     setText('');
     onState({ ...stated, ...read.facts });
   };
+  const factColumnWords = (one: CsvColumn) =>
+    [one.replaceAll('-', ' '), LENGTHS.has(one) && `(${UNIT_OF_LENGTH[units]})`].filter(Boolean).join(' ');
   return (
     <div className="grid gap-1">
-      {factLines(stated).length > 0 && (
+      {factLines(stated, units).length > 0 && (
         <p>
           {OFFER_FORM_TEXT.states}{' '}
-          {factLines(stated)
+          {factLines(stated, units)
             .map(([label, value]) => `${label}: ${value}`)
             .join(' · ')}
           <PlainButton look="quiet" className="!px-2" onClick={() => onState({})}>
@@ -119,7 +137,7 @@ function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: 
           quiet
           label={OFFER_FORM_TEXT.whatItStates}
           value={column}
-          options={FACT_COLUMNS.map((one) => ({ value: one, text: one.replaceAll('-', ' ') }))}
+          options={FACT_COLUMNS.map((one) => ({ value: one, text: factColumnWords(one) }))}
           onPick={(chosen) => setColumn(FACT_COLUMNS.find((one) => one === chosen) ?? 'marking')}
         />
         <TextInput

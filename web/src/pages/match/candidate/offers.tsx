@@ -22,6 +22,7 @@ import { neverPairs } from '../match-question.js';
 import { OfferForm } from './offer-form.js';
 import { ResultLine } from '../../../controls/result-line.js';
 import { OFFERS_TEXT } from '@which-way/words/screens/pages/match/candidate/offers';
+import { useUnits } from '../../../parts/units/units.js';
 
 interface OffersProps {
   map: SwitchMap;
@@ -39,6 +40,7 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
     () => recordsOf(map.log, 'offer-noted').filter(({ entry }) => entry === known.id),
     [map.log, known.id],
   );
+  const units = useUnits();
   const keep = (offer: Offer) => session.emit({ kind: 'offer-noted', offer });
   const take = (offer: Offer) => {
     keep({ ...offer, state: 'taken', reason: '' });
@@ -65,13 +67,13 @@ export function Offers({ map, found, known, result, subject, refinement }: Offer
       <ul>
         {offers.map((offer) => {
           const findings = offerFindings(of, known, result, offer);
-          const conflicts = offerConflicts(findings, map.structure, found.settings);
+          const conflicts = offerConflicts(findings, map.structure, found.settings, units);
           const questions = [
             ...new Set([
               ...findings.gaps
                 .filter(({ code }) => !OF_THE_OLD_ONE.has(code))
                 .map((gap) => differenceText(gap, map.structure, found.settings, findings.known)),
-              ...findings.fitGaps.map(fitQuestion),
+              ...findings.fitGaps.map((gap) => fitQuestion(gap, units)),
             ]),
           ];
           return <OfferLine key={offer.id} {...{ offer, findings, conflicts, questions, keep, take }} />;
@@ -114,6 +116,7 @@ function Asked({ offer, keep }: Pick<OfferLineProps, 'offer' | 'keep'>) {
 
 function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferLineProps) {
   const { seller, link, price, stated, state, reason, asked } = offer;
+  const units = useUnits();
   const ask = async () => {
     try {
       await navigator.clipboard.writeText(questionsText(findings.known.name, questions));
@@ -145,10 +148,10 @@ function OfferLine({ offer, findings, conflicts, questions, keep, take }: OfferL
           </span>
         )}
       </p>
-      {factLines(stated).length > 0 && (
+      {factLines(stated, units).length > 0 && (
         <p className="text-quiet">
           {OFFERS_TEXT.states}{' '}
-          {factLines(stated)
+          {factLines(stated, units)
             .map(([label, value]) => `${label}: ${value}`)
             .join(' · ')}
         </p>

@@ -2,7 +2,7 @@ import { recordsOf, REFIT_WAYS } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { judge } from '@which-way/core/verdict';
 import { verdictHeadline } from '@which-way/words/verdict';
-import { cardLineMore, cardLineWords, END_WORK, REFIT_WAY_WORDS } from '@which-way/words/refit';
+import { cardLineMore, cardLineWords, endWork, REFIT_WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/tag/wires';
 import { settingName } from '@which-way/words/terminals';
 import { useEffect, useMemo, useState } from 'react';
@@ -22,6 +22,7 @@ import { CardList } from './card-list.js';
 import { TransferSketch } from './transfer-sketch.js';
 import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { TRANSFER_PAGE_TEXT } from '@which-way/words/screens/pages/refit/card/transfer-page';
+import { useUnits } from '../../../parts/units/units.js';
 
 /** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
 export function TransferPage() {
@@ -159,7 +160,8 @@ function NextLine({
   onTick: (done: boolean) => void;
 }) {
   const session = useSession();
-  const work = line.kind === 'wire' && line.wire.termination ? END_WORK[line.wire.termination] : null;
+  const units = useUnits();
+  const work = line.kind === 'wire' && line.wire.termination ? endWork(line.wire.termination, units) : null;
   return (
     <div className="grid gap-3 rounded-part border-t-4 border-ink bg-sheet p-4">
       <p
@@ -229,6 +231,7 @@ function Positions() {
 
 /** The strip log backwards: how it goes together. */
 function Assembly() {
+  const units = useUnits();
   const log = useJobState((state) => state.map.log);
   const steps = recordsOf(log, 'stripped').toReversed();
   const before = recordsOf(log, 'photo-taken').filter(({ purpose }) => purpose === 'before');
@@ -252,7 +255,9 @@ function Assembly() {
             <span className="min-w-0">
               {text}
               {fasteners.length > 0 && (
-                <span className="block text-quiet">{fasteners.map(fastenerWords).join('; ')}</span>
+                <span className="block text-quiet">
+                  {fasteners.map((one) => fastenerWords(one, units)).join('; ')}
+                </span>
               )}
               {loose && (
                 <span className="block text-amber-ink">

@@ -5,6 +5,8 @@ import { useJobState, useSession } from '../../../job/job-context.js';
 import { Choice } from '../../../controls/fields/choice.js';
 import { KeptField } from '../../../controls/fields/kept-field.js';
 import { MECHANICS_WORDS } from '@which-way/words/tag/wires';
+import { keptLengths, shownLengths, UNIT_OF_LENGTH } from '@which-way/words/units';
+import { useUnits } from '../../../parts/units/units.js';
 import { FIT_PAGE_TEXT } from '@which-way/words/screens/pages/tag/strip/fit-page';
 
 const HOW_WORDS: Record<(typeof HOW_KNOWN)[number], string> = {
@@ -17,6 +19,7 @@ const HOW_WORDS: Record<(typeof HOW_KNOWN)[number], string> = {
 export function FitPage() {
   const log = useJobState((state) => state.map.log);
   const session = useSession();
+  const units = useUnits();
   const facts = useMemo(() => mechanicsOf(log), [log]);
   const keep = (fact: MechanicsFact) => session.emit({ kind: 'measured', fact });
   const unknown = MECHANICS.filter((field) => (facts.get(field)?.how ?? 'unknown') === 'unknown').length;
@@ -30,7 +33,7 @@ export function FitPage() {
       </p>
       <ul>
         {MECHANICS.map((field) => {
-          const { label, unit, hint } = MECHANICS_WORDS[field];
+          const { label, isLength, hint } = MECHANICS_WORDS[field];
           const fact = facts.get(field) ?? { field, value: '', how: 'unknown' as const };
           return (
             <li
@@ -40,17 +43,16 @@ export function FitPage() {
               <KeptField
                 inLine
                 label={label}
-                unit={unit}
-                hint={hint}
+                unit={isLength ? UNIT_OF_LENGTH[units] : null}
+                hint={typeof hint === 'string' ? hint : hint[units]}
                 maxLength={MECHANICS_LETTERS}
-                text={fact.value}
-                onKeep={(value) =>
-                  keep({
-                    field,
-                    value: value.trim(),
-                    how: value.trim() === '' ? 'unknown' : fact.how === 'unknown' ? 'measured' : fact.how,
-                  })
-                }
+                text={isLength ? shownLengths(fact.value, units) : fact.value}
+                onKeep={(typed) => {
+                  const value = isLength ? keptLengths(typed.trim(), units) : typed.trim();
+                  if (value === fact.value) return;
+                  const how = value === '' ? 'unknown' : fact.how === 'unknown' ? 'measured' : fact.how;
+                  keep({ field, value, how });
+                }}
               />
               <div>
                 <Choice

@@ -3,6 +3,7 @@ import { FASTENERS, type Fastener, type StripStep } from '@which-way/core/log';
 import { FASTENER_PLACE_LETTERS, LOOSE_LETTERS, MOST_FASTENERS, STEP_LETTERS } from '@which-way/core/schema';
 import type { PhotoId, StepId } from '@which-way/core/switch';
 import { FASTENER_WORDS } from '@which-way/words/tag/wires';
+import { lengthTyped, millimetresOf, UNIT_OF_LENGTH, type Units } from '@which-way/words/units';
 import { useState } from 'react';
 import {
   Controller,
@@ -16,6 +17,7 @@ import { newId } from '../../../job/new-id.js';
 import { PhotoAdder } from '../../../parts/photos/photo-adder.js';
 import { thumbUrl } from '../../../parts/photos/photo-url.js';
 import { usePhotos } from '../../../parts/photos/use-photos.js';
+import { useUnits } from '../../../parts/units/units.js';
 import { readAmount } from '../../../controls/fields/amount.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { STEP_FORM_TEXT } from '@which-way/words/screens/pages/tag/strip/step-form';
@@ -30,26 +32,28 @@ interface TypedStep {
   fasteners: { count: string; kind: Fastener['kind']; length: string; place: string }[];
 }
 
-const typed = (step: StripStep | null): TypedStep => ({
+const typed = (step: StripStep | null, units: Units): TypedStep => ({
   text: step?.text ?? '',
   loose: step?.loose ?? '',
   photo: step?.photo ?? '',
   fasteners: (step?.fasteners ?? []).map(({ count, kind, length, place }) => ({
     count: String(count),
     kind,
-    length: length?.toString() ?? '',
+    length: length === null ? '' : lengthTyped(length, units),
     place,
   })),
 });
 
 /** The fasteners that were typed, or what is wrong with one of them. */
-function readFasteners(rows: TypedStep['fasteners']): Fastener[] | string {
+function readFasteners(rows: TypedStep['fasteners'], units: Units): Fastener[] | string {
   const fasteners: Fastener[] = [];
   for (const { count, kind, length, place } of rows) {
     const pieces = Number(count);
-    const long = readAmount(length, 1000);
+    const read = readAmount(length, 1000);
+    const long = typeof read === 'number' ? millimetresOf(read, units) : read;
     if (!Number.isInteger(pieces) || pieces < 1 || pieces > 99) return STEP_FORM_TEXT.isNotACountFrom(count);
-    if (long === undefined || long === 0) return STEP_FORM_TEXT.isNotALengthIn(length);
+    if (long === undefined || long === 0 || (long !== null && long > 1000))
+      return STEP_FORM_TEXT.isNotALengthIn(length, units);
     fasteners.push({ count: pieces, kind, length: long, place: place.trim() });
   }
   return fasteners;
@@ -64,8 +68,9 @@ interface StepFormProps {
 /** One step of taking it apart: what comes off, with its photo, its fasteners and what is loose. */
 export function StepForm({ step, onKeep, onClose }: StepFormProps) {
   const { photos } = usePhotos();
+  const units = useUnits();
   const { register, control, handleSubmit, setError, setValue, formState } = useForm({
-    defaultValues: typed(step),
+    defaultValues: typed(step, units),
   });
   const [known] = useState(() => new Set(photos.map(({ id }) => id)));
   // A photo that came in while this was open is of this step.
@@ -75,7 +80,7 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
   const keep = ({ text, loose, fasteners: rows }: TypedStep) => {
     if (text.trim() === '' && chosen === null)
       return setError('root', { message: 'Say what comes off, or take a photo of it.' });
-    const fasteners = readFasteners(rows);
+    const fasteners = readFasteners(rows, units);
     if (typeof fasteners === 'string') return setError('root', { message: fasteners });
     return onKeep({
       id: step?.id ?? newId<StepId>(),
@@ -156,6 +161,7 @@ function FastenerRows({
   control: Control<TypedStep>;
   register: UseFormRegister<TypedStep>;
 }) {
+  const units = useUnits();
   const { fields, append, remove } = useFieldArray({ control, name: 'fasteners' });
   return (
     <fieldset className="grid gap-2">
@@ -180,8 +186,8 @@ function FastenerRows({
             )}
           />
           <TextInput
-            aria-label={STEP_FORM_TEXT.lengthInMm}
-            placeholder={STEP_FORM_TEXT.mm}
+            aria-label={STEP_FORM_TEXT.length(units)}
+            placeholder={UNIT_OF_LENGTH[units]}
             {...register(`fasteners.${index}.length`)}
             mono
           />

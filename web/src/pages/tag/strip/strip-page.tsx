@@ -9,6 +9,7 @@ import { Choice } from '../../../controls/fields/choice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { fastenerWords } from '@which-way/words/tag/wires';
 import { STRIP_PAGE_TEXT } from '@which-way/words/screens/pages/tag/strip/strip-page';
+import { useUnits } from '../../../parts/units/units.js';
 
 type Direction = 'apart' | 'together';
 
@@ -92,6 +93,7 @@ interface StepViewProps {
 }
 
 function StepView({ step, number, direction, onEdit }: StepViewProps) {
+  const units = useUnits();
   const { photo, text, fasteners, loose } = step;
   return (
     <div className="flex flex-wrap gap-x-4 gap-y-2">
@@ -115,7 +117,7 @@ function StepView({ step, number, direction, onEdit }: StepViewProps) {
         <ul>
           {fasteners.map((one, index) => (
             <li key={index} className="font-mono">
-              {fastenerWords(one)}
+              {fastenerWords(one, units)}
             </li>
           ))}
         </ul>

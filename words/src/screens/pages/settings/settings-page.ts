@@ -11,6 +11,10 @@ export const SETTINGS_PAGE_TEXT = {
   sounds: 'Sounds: closed, open, look again, contradiction, done',
   speech: 'Speech: each answer is read back, and the next prompt read out',
   thisDevice: 'On this device only.',
+  units: 'Units',
+  unitsAre: { metric: 'mm, mm², °C', inch: 'in, AWG, °F' },
+  unitsAbout:
+    'For lengths, wires and temperatures. A length with its own unit, such as 12 mm or 1/2 in, is read either way.',
   files: 'Files and backups',
   filesAbout: 'Export, import, back up, restore',
   exportName: 'Export',

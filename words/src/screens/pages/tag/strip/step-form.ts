@@ -1,7 +1,10 @@
+import { lengthWords, UNIT_OF_LENGTH, type Units } from '../../../../units.js';
+
 /** What step form says. */
 export const STEP_FORM_TEXT = {
   isNotACountFrom: (count: string | number) => `“${count}” is not a count from 1 to 99.`,
-  isNotALengthIn: (length: string | number) => `“${length}” is not a length in mm, such as 12 or 6,5.`,
+  isNotALengthIn: (length: string | number, units: Units) =>
+    `“${length}” is not a length in ${UNIT_OF_LENGTH[units]}, such as ${units === 'inch' ? '0.5' : '12 or 6,5'}, up to ${lengthWords(1000, units)}.`,
   whatComesOff: 'What comes off',
   photoOfThisStep: 'Photo of this step',
   looseParts: 'Loose parts',
@@ -12,8 +15,7 @@ export const STEP_FORM_TEXT = {
   fasteners: 'Fasteners',
   howMany: 'How many',
   kind: 'Kind',
-  lengthInMm: 'Length in mm',
-  mm: 'mm',
+  length: (units: Units) => `Length in ${UNIT_OF_LENGTH[units]}`,
   place: 'Place',
   where: 'where',
   remove: 'Remove',
