@@ -1,10 +1,11 @@
+import type { JobWithEvents } from '@which-way/contract';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { Bench } from '../at-the-bench.js';
 import { beepsAsWav } from '../sound-file.js';
-import { practise } from '../practice-job.js';
+import { practise, practiseFaulty } from '../practice-job.js';
 import { mappedSwitch, seedJob } from '../seeded-job.js';
 import { expect, test } from '../served.js';
 
@@ -54,15 +55,20 @@ test('a practice switch is mapped without a key: silence counts after the time t
   await expect(page.getByRole('heading', { level: 1 })).toContainText('changeover');
 });
 
+/** Goes pair first, and listens. */
+async function listenPairFirst(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Position first/ }).click();
+  await page.getByRole('radio', { name: /^Pair first/ }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Listen' }).click();
+}
+
 test('a pair is held while the handle turns: the pedal says where it is, the ear what sounds there', async ({
   page,
   served,
 }) => {
   await page.goto(await practise(served, 3, [[0, 1]], [], [[0, 2]])); // prettier-ignore
-  await page.getByRole('button', { name: /^Position first/ }).click();
-  await page.getByRole('radio', { name: /^Pair first/ }).click();
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Listen' }).click();
+  await listenPairFirst(page);
   const done = page.getByText('The map is complete');
   const prompt = page.getByTestId('prompt');
   const there = page.getByRole('button', { name: /It’s there/ });
@@ -80,6 +86,29 @@ test('a pair is held while the handle turns: the pedal says where it is, the ear
   await expect(done).toBeVisible();
   await page.getByRole('link', { name: 'See the truth table' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('1-pole changeover, centre off, common 1');
+});
+
+test('a contact that flickers while the pair is held is unsteady by ear: counted, and never a pass', async ({
+  page,
+  served,
+}) => {
+  const address = await practiseFaulty(served, { kind: 'unsteady' }, 2, [], [[0, 1]]); // prettier-ignore
+  await page.goto(address);
+  await listenPairFirst(page);
+  const flickered = page.getByText(
+    'The beep dropped out 2 times: unsteady. Gaps shorter than 60 ms aren’t heard.',
+  );
+  for (let turn = 0; turn < 12 && !(await flickered.isVisible()); turn += 1) {
+    await page.keyboard.press(' ');
+    await flickered.waitFor({ timeout: 2500 }).catch(() => undefined);
+  }
+  await expect(flickered).toBeVisible();
+  await expect(page.getByText('The map is complete')).toBeHidden();
+  await expect(new Bench(page).save).toHaveText('Saved');
+  const job = await served.get<JobWithEvents>(`/api${address.replace(/\/map$/, '')}`);
+  const said = job.events.flatMap(({ what }) => (what.kind === 'answered' ? what.readings : []));
+  expect(said.map(({ value }) => value.kind)).toContain('unsteady');
+  expect(said.some(({ value }) => value.kind === 'tone' && value.sounded)).toBe(false);
 });
 
 test('a microphone that is refused is said, and so is what listening needs', async ({ page, served }) => {

@@ -10,8 +10,11 @@ export type Act =
   | { do: 'yes'; heard?: true }
   /** None sounded; open. */
   | { do: 'no'; heard?: true }
-  /** A pedal: this one sounded or did not, and on to the next; or back by one. `heard`: by the ear, or by a pedal beside it. */
-  | { do: 'step'; sounded: boolean; heard?: true }
+  /**
+   * A pedal: this one sounded or did not, and on to the next; or back by one. `heard`: by the ear, or by a pedal beside it; `flickered`: so
+   * often the beep dropped out or came up once more, which is neither closed nor open.
+   */
+  | { do: 'step'; sounded: boolean; heard?: true; flickered?: number }
   /** What a meter on a wire held steady, or that it stayed over range as long as a person chose: the touch that is asked. */
   | { do: 'takes'; value: Value }
   /** A sweep that clicks led, as heard: what beeped; the rest was silent. Of another prompt than the one that is asked it is set aside. */

@@ -1,6 +1,15 @@
 import { approachOf } from '../planner/index.js';
 import { lastCheck } from '../sense/index.js';
-import { ACTS_OF, lastChange, redoDeed, sameAsk, undoDeed, withdrawDeed, type Deed } from '../log/index.js';
+import {
+  ACTS_OF,
+  lastChange,
+  redoDeed,
+  sameAsk,
+  undoDeed,
+  withdrawDeed,
+  type Deed,
+  type Value,
+} from '../log/index.js';
 import { addedPosition, addedTerminal, type StructureChange } from '../switch/index.js';
 import type { Act, ActName, ActOf } from './act.js';
 import {
@@ -83,12 +92,14 @@ const no: Doing<ActOf<'no'>> = (moment, act, means) => {
 
 /** A pedal steps through a sweep touch by touch, or through the positions of a held pair; the last one ends it. */
 const step: Doing<ActOf<'step'>> = (moment, act, means) => {
-  const { sounded, heard } = act;
+  const { sounded, heard, flickered } = act;
   const { stepAt, many, hands, found, map, prompt } = moment;
+  const unsteady: Value | null = flickered ? { kind: 'unsteady' } : null;
+  if ((stepAt === null || !many) && unsteady) return answersPair(moment, unsteady, 'heard', means);
   if (stepAt === null || !many)
     return advance(moment, { do: sounded ? 'yes' : 'no', ...(heard && { heard }) }, means);
   if (hands.typed !== '') return commits(moment, means);
-  const value = sounded ? moment.sounded : moment.none;
+  const value = unsteady ?? (sounded ? moment.sounded : moment.none);
   const next = new Map(found).set(stepAt, value);
   const more = nextTouch(many, next, impliedIn(map, prompt, next)) !== null;
   return more

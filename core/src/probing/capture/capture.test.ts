@@ -54,7 +54,7 @@ describe('what a beep answers', () => {
   it.each<[string, CaptureSignal[], boolean[]]>([
     ['it sounds there', [{ kind: 'began', at: 0 }, { kind: 'there', at: 1000 }, ...ticks(1000, 1500)], [true]],
     ['the beep of the last position is over', [{ kind: 'began', at: 0 }, { kind: 'there', at: 1000 }, { kind: 'ended', at: 1180 }, ...ticks(1190, 1500)], [false]],
-    ['it comes late', [{ kind: 'there', at: 1000 }, { kind: 'began', at: 1210 }, ...ticks(1220, 1500)], [true]],
+    ['it comes late, and rests', [{ kind: 'there', at: 1000 }, { kind: 'began', at: 1210 }, ...ticks(1220, 1600)], [true]],
     ['it is silent', [{ kind: 'there', at: 1000 }, ...ticks(1000, 1500)], [false]],
     ['too soon to be told', [{ kind: 'there', at: 1000 }, ...ticks(1000, 1300)], []],
     ['something else is asked meanwhile', [{ kind: 'there', at: 1000 }, asked(1100, 'held 1 P3'), ...ticks(1110, 1600)], []],
@@ -68,6 +68,25 @@ describe('what a beep answers', () => {
       state = step.state;
     }
     expect(heard).toEqual(says);
+  }); // prettier-ignore
+
+  // Where the beep drops out or comes up once more after the handle is there, the contact is neither closed nor open.
+  it.each<[string, CaptureSignal[], object]>([
+    ['it drops out once', [{ kind: 'began', at: 0 }, { kind: 'there', at: 1000 }, { kind: 'ended', at: 1200 }, { kind: 'began', at: 1300 }, ...ticks(1310, 1700)], { sounded: true, flickered: 1 }],
+    ['it comes up for a moment', [{ kind: 'there', at: 1000 }, { kind: 'began', at: 1250 }, { kind: 'ended', at: 1350 }, ...ticks(1360, 1800)], { sounded: false, flickered: 1 }],
+    ['it never rests', [{ kind: 'there', at: 1000 }, ...Array.from({ length: 16 }, (_, at) => [...beep(1200 + 200 * at, 100), { kind: 'tick', at: 1310 + 200 * at }] as CaptureSignal[]).flat()], { flickered: 15 }],
+    // The leads did it at 980, before the pedal: the handle was on its way.
+    ['what it did on its way does not count', [{ kind: 'began', at: 0 }, { kind: 'ended', at: 1030 }, { kind: 'there', at: 1040 }, { kind: 'began', at: 1130 }, ...ticks(1140, 1700)], { sounded: true }],
+  ])('while the leads are held a beep that flickers decides nothing: %s', (_, signals, says) => {
+    let state = capture(idleCapture, asked(-5000, 'held 1 P2'), LAG).state;
+    const acts: unknown[] = [];
+    for (const signal of signals) {
+      const step = capture(state, signal, LAG);
+      if (step.act) acts.push(step.act);
+      state = step.state;
+    }
+    expect(acts[0]).toMatchObject({ do: 'step', heard: true, ...says });
+    expect('flickered' in Object(acts[0])).toBe('flickered' in says);
   }); // prettier-ignore
 
   it('is one answer at most: none without a touch of its own, none for silence, none across what is asked', () => {

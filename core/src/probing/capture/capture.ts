@@ -36,6 +36,8 @@ export interface Capture {
   doubt: boolean;
   /** Since when the handle is there; null: nobody has said so. What is heard counts once the beeper has caught up. */
   there: number | null;
+  /** How often the beep began or ended since then, and when last. */
+  edges: { count: number; last: number };
 }
 
 export const idleCapture: Capture = {
@@ -45,6 +47,7 @@ export const idleCapture: Capture = {
   ended: null,
   doubt: false,
   there: null,
+  edges: { count: 0, last: -Infinity },
 };
 
 /** Silence that a tone needs before it, beside what the beeper holds on: a contact that chatters is no new touch. */
@@ -66,6 +69,17 @@ const [ENDS_MS, BEHIND_MS] = [60, 60];
 /** When what a beeper does now is what the leads do now: a beep has come up and was told, or the last one is over and was. */
 const caughtUp = ({ delayMs, leastMs, holdMs }: Lag): number =>
   delayMs + Math.max(leastMs, holdMs + ENDS_MS) + BEHIND_MS;
+
+/** So long nothing may begin or end until it counts as at rest, and so long it is waited for: what never rests flickers. */
+const [REST_MS, RESTLESS_MS] = [250, 3000];
+
+/** The beep began or ended by what the leads did at `touched`: counted from when the handle is there. */
+const withEdge = ({ there, edges }: Capture, touched: number, at: number): Pick<Capture, 'edges'> => ({
+  edges: there === null || touched < there ? edges : { count: edges.count + 1, last: at },
+});
+
+/** How often it dropped out, or came up and went again; a single beginning or end is no more than the handle coming to rest. */
+const dropOuts = ({ edges }: Capture): number => Math.floor(edges.count / 2);
 
 /** Silence is an answer to a touch of the switch alone: leads together and clips have to sound. */
 const mayBeSilent = (key: string): boolean => key.startsWith('prompt ') || key.startsWith('again ');
@@ -89,19 +103,22 @@ export function capture(
         ? after({})
         : after({ key: signal.key, since: signal.at, doubt: false, there: null });
     case 'ended':
-      return after({ sounding: false, ended: signal.at });
+      return after({ sounding: false, ended: signal.at, ...withEdge(state, signal.at - holdMs, signal.at) });
     case 'lost':
       return { state: { ...idleCapture, key: state.key, since: signal.at }, act: null, aside: null };
     case 'steady':
       return after({});
     case 'there':
-      return after({ there: signal.at });
+      return after({ there: signal.at, edges: idleCapture.edges });
     case 'tick': {
       if (state.there !== null) {
-        if (signal.at - state.there < caughtUp(lag)) return after({});
+        const waited = signal.at - state.there;
+        const rests = signal.at - state.edges.last >= REST_MS;
+        if (waited < caughtUp(lag) || (!rests && waited < RESTLESS_MS)) return after({});
+        const flickered = dropOuts(state);
         return {
           state: { ...state, there: null },
-          act: { do: 'step', sounded: state.sounding, heard: true },
+          act: { do: 'step', sounded: state.sounding, heard: true, ...(flickered > 0 && { flickered }) },
           aside: null,
         };
       }
@@ -118,7 +135,8 @@ export function capture(
     case 'began': {
       const touched = signal.at - delayMs;
       if (state.key === null) return after({ sounding: true }, 'nothing-asked');
-      if (state.key.startsWith(HELD)) return after({ sounding: true });
+      if (state.key.startsWith(HELD))
+        return after({ sounding: true, ...withEdge(state, touched, signal.at) });
       if (touched < state.since) return after({ sounding: true, doubt: true }, 'before-it-was-asked');
       if (state.ended !== null && signal.at - state.ended < LIFTED_MS + holdMs)
         return after({ sounding: true, doubt: true }, 'not-lifted');

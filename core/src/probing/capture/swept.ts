@@ -190,12 +190,7 @@ function again(state: Swept, side: 'next' | 'before', at: number, stepMs: number
 }
 
 /** Time goes on: the next click, or the end of a wait, once all that sounded until then has been heard. */
-function goesOn(
-  state: Swept,
-  { at, heard }: { at: number; heard: number },
-  lag: Lag,
-  stepMs: number,
-): Step {
+function goesOn(state: Swept, { at, heard }: { at: number; heard: number }, lag: Lag, stepMs: number): Step {
   const { stage, queue, tone, clicked, lugs, nextAt } = state;
   if (heard < nextAt) return stays(state);
   switch (stage) {

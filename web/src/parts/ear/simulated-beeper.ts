@@ -43,6 +43,18 @@ export class SimulatedBeeper {
     if (forMs !== null) this.#gain?.gain.setTargetAtTime(0, from + forMs / 1000, RISE_S);
   }
 
+  /** The leads close through a contact that drops out for a moment, twice. */
+  flickers(): void {
+    this.touches(null);
+    const [context, gain] = [this.#context, this.#gain?.gain];
+    if (!context || !gain) return;
+    const from = context.currentTime + DELAY_MS / 1000;
+    for (const drop of [0.12, 0.42]) {
+      gain.setTargetAtTime(0, from + drop, RISE_S);
+      gain.setTargetAtTime(LOUD, from + drop + 0.15, RISE_S);
+    }
+  }
+
   /** The leads open. */
   lifts(): void {
     const context = this.#context;

@@ -25,6 +25,8 @@ import { SIMULATED_BEEPER, SimulatedBeeper } from '../../../parts/ear/simulated-
 /** What a screen shows of what was heard last: nothing answered, and why. */
 interface EarHeard {
   aside: Aside | null;
+  /** The last answer flickered: how often, and how long a gap has to be to be heard. */
+  flickered: { times: number; gapMs: number } | null;
   /** How long nothing is heard until that counts as silent; null: the pedal says so. Chosen for the job that is open. */
   dwellMs: number | null;
   /** Milliseconds from click to click where clicks lead a sweep; null: each touch is answered by itself. */
@@ -48,6 +50,7 @@ export class EarDesk {
   readonly listener = new Listener();
   readonly store = createStore<EarHeard>(() => ({
     aside: null,
+    flickered: null,
     dwellMs: null,
     paceMs: null,
     sweep: null,
@@ -69,10 +72,12 @@ export class EarDesk {
   /**
    * @param hidden the simulated meter of a practice switch; null: a real one
    * @param act does what was heard
+   * @param steady the same in ohms: whether a contact of it is steady
    */
   constructor(
     private readonly hidden: Meter | null,
     private readonly act: (act: Act) => void,
+    private readonly steady: Meter | null = null,
   ) {
     this.#beeper = hidden && new SimulatedBeeper();
     let before = this.listener.store.getState();
@@ -136,8 +141,9 @@ export class EarDesk {
   async there(moment: Moment): Promise<void> {
     const [key, probe] = [this.#capture.key, probeNow(moment)];
     if (this.#beeper && this.hidden && probe) {
-      const value = await this.hidden.read(probe);
-      if (value.kind === 'tone' && value.sounded) this.#beeper.touches(null);
+      const [value, inOhms] = await Promise.all([this.hidden.read(probe), this.steady?.read(probe)]);
+      if (inOhms?.kind === 'unsteady') this.#beeper.flickers();
+      else if (value.kind === 'tone' && value.sounded) this.#beeper.touches(null);
       else this.#beeper.lifts();
     }
     if (this.#capture.key === key) this.#take({ kind: 'there', at: this.listener.now() });
@@ -156,7 +162,7 @@ export class EarDesk {
     this.#taught = taught;
     this.#capture = idleCapture;
     this.#follow(null);
-    this.store.setState({ aside: null });
+    this.store.setState({ aside: null, flickered: null });
     clearInterval(this.#clock);
     this.#clock = setInterval(() => this.#tick(), TICK_MS);
     await this.listener.listen(this.door, taught, (signal) => this.#hear(signal));
@@ -287,8 +293,11 @@ export class EarDesk {
     }
     const { act, aside } = this.#take(signal);
     if (signal.kind === 'began') this.store.setState({ aside });
-    if (act) this.act(act);
-    else if (signal.kind !== 'tick') this.#changed();
+    if (act) {
+      const times = act.do === 'step' ? (act.flickered ?? 0) : 0;
+      this.store.setState({ flickered: times > 0 ? { times, gapMs: this.#taught.holdMs } : null });
+      this.act(act);
+    } else if (signal.kind !== 'tick') this.#changed();
   }
 
   #take(signal: CaptureSignal) {

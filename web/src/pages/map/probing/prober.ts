@@ -23,6 +23,7 @@ import {
   type Moment,
   type NextPlan,
   type Scene,
+  type Sense,
   type Task,
 } from '@which-way/core/probing';
 import { safetyStanding } from '@which-way/core/safety';
@@ -73,14 +74,19 @@ export class Prober {
     this.#session = session;
     const { map, job } = session.store.getState();
     const hidden = job?.simulation ?? null;
-    this.#meter =
+    const meterOf = (sense: () => Sense): Meter | null =>
       hidden &&
       simulatedInstrument(hidden, () => ({
         map: this.#known.map,
-        sense: this.#hands.sense,
+        sense: sense(),
         at: this.store.getState().moment.at,
       }));
-    this.ear = new EarDesk(this.#meter, (act) => this.act(act));
+    this.#meter = meterOf(() => this.#hands.sense);
+    this.ear = new EarDesk(
+      this.#meter,
+      (act) => this.act(act),
+      meterOf(() => 'ohms'),
+    );
     this.wire = new MeterDesk(this.#meter, (act) => this.act(act));
     this.#hands = idleHands(hidden || lastReadInOhms(map) ? 'ohms' : 'tone');
     this.#now = new Date().toISOString();

@@ -61,7 +61,10 @@ function SweepLine({ probing: { earDesk: ear, map } }: { probing: Probing }) {
 export function EarLine({ probing }: { probing: Probing }) {
   const { earDesk: ear } = probing;
   const { standing } = useStore(ear.listener.store);
-  const { aside } = useStore(ear.store);
+  const { aside, flickered } = useStore(ear.store);
+  const says = aside
+    ? EAR_TEXT.aside[aside]
+    : flickered && EAR_TEXT.flickered(flickered.times, flickered.gapMs);
   if (standing !== 'listening') return null;
   return (
     <div
@@ -77,9 +80,9 @@ export function EarLine({ probing }: { probing: Probing }) {
         {EAR_TEXT.stop}
       </PlainButton>
       <SweepLine probing={probing} />
-      {aside && (
+      {says && (
         <span role="status" className="text-small">
-          {EAR_TEXT.aside[aside]}
+          {says}
         </span>
       )}
     </div>

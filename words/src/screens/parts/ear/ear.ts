@@ -1,3 +1,5 @@
+import { plural } from '../../../plural.js';
+
 /** What listening to the meter says. */
 export const EAR_TEXT = {
   listen: 'Listen',
@@ -66,6 +68,8 @@ export const EAR_TEXT = {
     'nothing-asked': 'A beep, but no reading is asked for now.',
     'still-sounds': 'The beeper still sounds. Lift the leads, then say what this touch was.',
   },
+  flickered: (times: number, gapMs: number) =>
+    `The beep dropped out ${plural(times, 'time')}: unsteady. Gaps shorter than ${Math.round(gapMs)} ms aren’t heard.`,
   notTaught: {
     'nothing-heard': 'No beep was heard. Move the meter closer and hold the leads together again.',
     'not-one-pitch': 'No steady pitch was heard. Try again somewhere quieter.',
