@@ -300,7 +300,7 @@ jobs.push(...pier.map(({ job }) => job), together);
 const write = (name, file) =>
   writeFileSync(
     new URL(`../demo/${name}`, import.meta.url),
-    `${JSON.stringify({ format: 'which-way', version: 2, shop: null, ...file }, null, 1)}\n`,
+    `${JSON.stringify({ format: 'which-way', version: 3, shop: null, ...file }, null, 1)}\n`,
   );
 write('library.json', { jobs: [], library: [...Object.values(known), ...parts, ...invented] });
 write('jobs.json', { jobs, library: [] });

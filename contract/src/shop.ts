@@ -1,8 +1,8 @@
-import type { SupplyKind } from '@which-way/core/log';
+import type { MeterProfile, SupplyKind } from '@which-way/core/log';
 import type { SafetyLists } from '@which-way/core/safety';
-import { SHOP_NAME_LETTERS } from '@which-way/core/schema';
-import { IsInt, IsObject, IsString, Max, MaxLength, Min } from 'class-validator';
-import { Count, Fields, Text } from './answered.js';
+import { MOST_SHOP_METERS, SHOP_NAME_LETTERS } from '@which-way/core/schema';
+import { ArrayMaxSize, IsArray, IsInt, IsObject, IsString, Max, MaxLength, Min } from 'class-validator';
+import { Count, Fields, List, Text } from './answered.js';
 
 /** What the shop has set for itself. */
 export class Shop {
@@ -19,6 +19,10 @@ export class Shop {
   /** What local codes ask for, in the shop's own words. */
   @Fields()
   codeNotes: Record<SupplyKind, string>;
+
+  /** Meters of its own. */
+  @List()
+  meters: MeterProfile[];
 }
 
 /** A change of all of it, made on a version. */
@@ -39,4 +43,9 @@ export class ShopChange {
   /** Notes on local codes by supply. */
   @IsObject()
   codeNotes: Record<SupplyKind, string>;
+
+  /** Meters of its own, each with a name of its own. */
+  @IsArray()
+  @ArrayMaxSize(MOST_SHOP_METERS)
+  meters: MeterProfile[];
 }

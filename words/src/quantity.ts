@@ -51,7 +51,7 @@ export function evidenceWords(evidence: ReadingEvidence): string {
     case 'silent':
       return 'silent, open';
     case 'above-range':
-      return 'above the range, open, as silent';
+      return `above ${evidence.aboveOhms === undefined ? 'the range' : ohms(evidence.aboveOhms)}, open, as silent`;
     case 'middle':
       return `${net}, look again`;
     case 'unsteady':

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { deriveMap } from '../continuity/index.js';
-import { DEED_KINDS } from '../log/index.js';
+import { DEED_KINDS, ORDINARY_METER } from '../log/index.js';
+import { standardLists } from '../safety/index.js';
 import { switchLikePattern, bench, mapHidden } from '../testing/generated.js';
 import { levelsOf } from './checks/levels.js';
 import { readProjectFile, type JobFile, type ProjectFile } from './project-file.js';
@@ -68,20 +69,30 @@ describe('the project file', () => {
       expect(codes(JSON.parse(readFileSync(new URL(`demo/${name}`, root), 'utf8')))).toEqual([]);
   });
 
+  it('of version 2 has a shop without meters, which has none now; two meters of one name are refused', () => {
+    const shop = { name: 'Ours', safetyLists: standardLists(), codeNotes: { 'plug-in': '', fixed: '', battery: '', 'extra-low': '' } }; // prettier-ignore
+    const read = readProjectFile({ format: 'which-way', version: 2, shop, jobs: [], library: [] });
+    expect(read.ok && read.file.shop).toEqual({ ...shop, meters: [] });
+    const twice = { ...shop, meters: [ORDINARY_METER, ORDINARY_METER] };
+    expect(
+      codes({ format: 'which-way', version: FILE_VERSION, shop: twice, jobs: [], library: [] })[0],
+    ).toMatch(/^twice shop\.meters/);
+  });
+
   it('is brought up version by version before it is checked', () => {
     const older = { format: 'which-way', version: 1, tasks: [], library: [] };
     expect(codes(older)).toEqual(['schema-required jobs']);
-    const newest = { format: 'which-way', version: 3, anything: true };
+    const newest = { format: 'which-way', version: 7, anything: true };
     const steps: number[] = [];
     const upgrades = {
-      3: (before: Record<string, unknown>) => (steps.push(3), { ...before, version: 4 }),
-      4: () => (
-        steps.push(4),
+      7: (before: Record<string, unknown>) => (steps.push(7), { ...before, version: 8 }),
+      8: () => (
+        steps.push(8),
         { format: 'which-way', version: FILE_VERSION, shop: null, jobs: [], library: [] }
       ),
     };
     expect(readProjectFile(newest, upgrades).ok).toBe(true);
-    expect(steps).toEqual([3, 4]);
+    expect(steps).toEqual([7, 8]);
   });
 });
 
@@ -151,7 +162,7 @@ describe('one event by itself', () => {
   it('is accepted as the program writes it, and told apart when a newer program wrote it', () => {
     expect(eventProblems(event())).toEqual([]);
     expect(eventProblems({ ...event(), schema: 9 })).toEqual([
-      { code: 'event-too-new', path: 'schema', params: { schema: 9, newest: 2 } },
+      { code: 'event-too-new', path: 'schema', params: { schema: 9, newest: 3 } },
     ]);
   });
 

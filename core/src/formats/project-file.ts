@@ -1,6 +1,12 @@
 import { listProblems, type SafetyLists } from '../safety/index.js';
 import type { SimulatedSwitch } from '../simulated/index.js';
-import { upgradeEvent, type JobAbout, type JobEvent, type SupplyKind } from '../log/index.js';
+import {
+  upgradeEvent,
+  type JobAbout,
+  type JobEvent,
+  type MeterProfile,
+  type SupplyKind,
+} from '../log/index.js';
 import { MOST_LEVELS } from '../schema/index.js';
 import type { JobId, KnownSwitch, Problem } from '../switch/index.js';
 import { checkers, problemsOf } from './checks/checked.js';
@@ -29,6 +35,7 @@ export interface ShopFile {
   name: string;
   safetyLists: SafetyLists;
   codeNotes: Record<SupplyKind, string>;
+  meters: MeterProfile[];
 }
 
 /** The project's own file. */
@@ -44,8 +51,15 @@ export interface ProjectFile {
 /** Brings a file of one version to the next; the key is the version it starts from. */
 export type Upgrades = Readonly<Record<number, (file: Record<string, unknown>) => Record<string, unknown>>>;
 
-/** Version 2 brought the shop's settings. */
-const UPGRADES: Upgrades = { 1: (file) => ({ ...file, version: 2, shop: null }) };
+/** Version 2 brought the shop's settings, version 3 its meters. */
+const UPGRADES: Upgrades = {
+  1: (file) => ({ ...file, version: 2, shop: null }),
+  2: (file) => ({ ...file, version: 3, shop: shopOfToday(file['shop']) }),
+};
+
+/** What a shop had set, as this version keeps it: one that was kept before it had meters of its own has none. */
+export const shopOfToday = (shop: unknown): unknown =>
+  typeof shop === 'object' && shop !== null && !Array.isArray(shop) ? { meters: [], ...shop } : shop;
 
 export type ReadResult = { ok: true; file: ProjectFile } | { ok: false; problems: Problem[] };
 
@@ -124,7 +138,14 @@ export function jobHeadProblems(head: unknown): Problem[] {
 
 /** What is wrong with a shop's settings: shape, and lists that leave out what must stay. */
 export function shopProblems(shop: unknown): Problem[] {
-  return checkers.checkShop(shop) ? listProblems(shop.safetyLists) : problemsOf(checkers.checkShop);
+  if (!checkers.checkShop(shop)) return problemsOf(checkers.checkShop);
+  return [
+    ...listProblems(shop.safetyLists),
+    ...repeated(
+      shop.meters.map(({ name }) => name),
+      'meters',
+    ),
+  ];
 }
 
 function jobProblems(job: JobFile, path: string): Problem[] {

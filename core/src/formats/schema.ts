@@ -5,6 +5,7 @@ import {
   id,
   list,
   MOST_SAFETY_LINES,
+  MOST_SHOP_METERS,
   object,
   oneOf,
   only,
@@ -19,7 +20,7 @@ import {
   TITLE_LETTERS,
   type Schema,
 } from '../schema/index.js';
-import { deedSchema, JOB_ABOUT, SAFETY_LINES, SUPPLIES } from '../log/index.js';
+import { deedSchema, JOB_ABOUT, meterSchema, SAFETY_LINES, SUPPLIES } from '../log/index.js';
 import { simulatedSwitchSchema } from '../simulated/index.js';
 import { knownSwitchSchema, type DeviceId, type EventId, type JobId } from '../switch/index.js';
 
@@ -55,6 +56,7 @@ export const shopSchema = object({
   name: text(SHOP_NAME_LETTERS),
   safetyLists: bySupply(list(ownLine, { maxItems: MOST_SAFETY_LINES })),
   codeNotes: bySupply(text(CODE_NOTE_LETTERS)),
+  meters: says('Meters of its own, by their names.', list(meterSchema, { maxItems: MOST_SHOP_METERS })),
 });
 
 export const idSchema = id();
@@ -78,7 +80,7 @@ export const jobHeadSchema = object(jobFields);
 const jobSchema = object({ ...jobFields, events: list(eventSchema) });
 
 /** The version of the project's own file that this build writes. */
-export const FILE_VERSION = 2;
+export const FILE_VERSION = 3;
 
 /** The project's own file: jobs with their whole logs, library entries, and what the shop has set for itself. */
 export const projectFileSchema: Schema = {

@@ -94,7 +94,7 @@ export {
   type Symptom,
 } from './kinds/before/intake.js';
 export { HOW_KNOWN, MECHANICS, type MechanicsFact, type MechanicsField } from './kinds/tag/mechanics.js';
-export { ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
+export { meterSchema, ORDINARY_METER, type MeterProfile } from './kinds/map/meter.js';
 export { oddKey, type OddAbout, type OddAnswer } from './kinds/judge/odd.js';
 export type { Photo, PhotoBox, PhotoPurpose } from './kinds/before/photo.js';
 export { firstSetting, namedIn, readingsAsked, sameAsk, type Ask, type Prompt } from './kinds/map/prompt.js';

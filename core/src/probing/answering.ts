@@ -17,7 +17,7 @@ import type { Moment } from './moment.js';
 import { reread } from './reread.js';
 import { asksMeter, handsAre, sets, stays, writes, type Means, type ProbingStep } from './step.js';
 import { asksAgain, betweenBands, impliedIn, isJoin, leaks, nextTouch, type Found } from './task.js';
-import { zeroTrouble } from './zero.js';
+import { zeroHigh, zeroTrouble } from './zero.js';
 
 type Source = 'typed' | 'simulated' | 'meter' | 'heard';
 
@@ -120,7 +120,9 @@ export function checksMeter(moment: Moment, value: Value): ProbingStep {
   const meter = moment.profile ? { ...moment.profile, rangeOhms: last.rangeOhms } : last;
   const trouble = zeroTrouble(value, meter);
   if (trouble) return failsCheck(moment, value, trouble);
-  return writes(moment, { kind: 'meter-checked', leadsTogether: value, meter });
+  const step = writes(moment, { kind: 'meter-checked', leadsTogether: value, meter });
+  const high = zeroHigh(value, meter);
+  return high ? { ...step, hands: { ...step.hands, message: high } } : step;
 }
 
 /** All clips are touched: the silent ones are put on again, and touched again; before they come off, what they parted is asked again. */

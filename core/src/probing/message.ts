@@ -31,6 +31,8 @@ export type Message =
   | { code: 'zero-silent' }
   | { code: 'zero-broken'; value: Value }
   | { code: 'zero-too-much'; value: Value; most: number }
+  /** They read more than this meter’s leads do when they are clean. */
+  | { code: 'zero-high'; value: Value; leadOhms: number }
   /** Several leaks were the same with the hands off: the rest are not asked again. */
   | { code: 'leaks-kept' }
   | { code: 'which-flickers' }

@@ -5,7 +5,7 @@ import { bench } from '../testing/generated.js';
 import { advance } from './advance.js';
 import { idleHands } from './hands.js';
 import { momentOf, type Scene } from './moment.js';
-import { zeroTrouble } from './zero.js';
+import { zeroHigh, zeroTrouble } from './zero.js';
 
 describe('the lead zero', () => {
   it.each([
@@ -16,6 +16,18 @@ describe('the lead zero', () => {
     [{ kind: 'tone', sounded: false }, true],
   ] as [Value, boolean][])('%j is trouble: %s', (value, trouble) => {
     expect(zeroTrouble(value, ORDINARY_METER) !== null).toBe(trouble);
+  });
+});
+
+describe('leads that read more than when they are clean', () => {
+  // By hand: 0.2 and 0.3 more are 0.5; with steps of 1 ohm a step more is none.
+  it.each([
+    [0.5, { leadOhms: 0.2 }, false],
+    [0.6, { leadOhms: 0.2 }, true],
+    [1, { leadOhms: 0.2, resolutionOhms: 1 }, false],
+    [1.9, { leadOhms: null }, false],
+  ])('%s ohms, %j: %s', (ohms, known, high) => {
+    expect(zeroHigh({ kind: 'ohms', ohms }, { ...ORDINARY_METER, ...known }) !== null).toBe(high);
   });
 });
 

@@ -50,6 +50,8 @@ export const MOST_FASTENERS_OF_A_KIND = 99;
 export const MOST_NAMED_PAIRS = 400;
 export const MOST_CONTACTS_ASKED = 4000;
 export const MOST_SAFETY_LINES = 40;
+/** Meters of its own that a shop describes. */
+export const MOST_SHOP_METERS = 40;
 /** Points and readings of a proof of dead. */
 export const MOST_DEAD_POINTS = 24;
 export const MOST_DEAD_READINGS = 400;

@@ -19,6 +19,8 @@ export interface ReadingEvidence {
   quantity: Quantity | null;
   /** Of a beep: it means fewer ohms than this, by what is known of the meter. */
   beepBelow?: number;
+  /** Of over range on a range set by hand: it means more ohms than this. */
+  aboveOhms?: number;
   /** The handle had come from the side from which it does not usually come. */
   fromOtherSide?: true;
 }
@@ -56,7 +58,7 @@ export function senseReading(
     case 'over':
       // On a range set by hand it is as silent as a beeper: it says 'more than so many ohms' and nothing of insulation.
       return meter.rangeOhms !== null && meter.rangeOhms < meter.highOhms
-        ? { ...base, says: 'parts', by: 'tone', because: 'above-range' }
+        ? { ...base, says: 'parts', by: 'tone', because: 'above-range', aboveOhms: meter.rangeOhms }
         : { ...base, says: 'parts', by: 'ohms', because: 'over' };
     case 'unsteady':
       return { ...base, says: 'nothing', by: 'ohms', because: 'unsteady' };

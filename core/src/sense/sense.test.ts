@@ -72,6 +72,18 @@ describe('quantities', () => {
 });
 
 describe('the tape', () => {
+  it('says of each reading which meter it was, and judges it by that one', () => {
+    const on = bench(3, 1);
+    const coarse = { ...ORDINARY_METER, name: 'Coarse', resolutionOhms: 1, percent: 1.5, counts: 3 };
+    on.read(0, 0, 1, { kind: 'ohms', ohms: 1 });
+    on.add({ kind: 'meter-checked', leadsTogether: { kind: 'ohms', ohms: 0 }, meter: coarse });
+    on.read(0, 0, 2, { kind: 'ohms', ohms: 1 });
+    const { tape } = deriveMap(on.events);
+    expect(tape.map(({ meter }) => meter?.name)).toEqual([ORDINARY_METER.name, 'Coarse']);
+    const [fine, rough] = tape.map(({ evidence }) => evidence.quantity?.uncertainty ?? 0);
+    expect(rough).toBeGreaterThan((fine ?? 0) * 3);
+  });
+
   it('takes off the zero of the last check before the reading, and of another one when that check is undone', () => {
     const on = bench(2, 1);
     on.read(0, 0, 1, { kind: 'ohms', ohms: 2.4 });
@@ -97,7 +109,12 @@ describe('a meter set by hand', () => {
     });
 
   it('says above 200 ohm at over-range, as silent as a beeper', () => {
-    expect(set(200, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'tone', because: 'above-range' });
+    expect(set(200, { kind: 'over' })).toMatchObject({
+      says: 'parts',
+      by: 'tone',
+      because: 'above-range',
+      aboveOhms: 200,
+    });
     expect(set(2e6, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'ohms', because: 'over' });
     expect(set(null, { kind: 'over' })).toMatchObject({ says: 'parts', by: 'ohms', because: 'over' });
   });

@@ -26,6 +26,8 @@ export interface TapeLine {
   reading: Reading;
   standing: LineStanding;
   evidence: ReadingEvidence;
+  /** The meter that it was read with; null: none was checked before it. */
+  meter: MeterProfile | null;
 }
 
 /** What was worked out for one act, and from what; used again while that is the same. */
@@ -134,6 +136,7 @@ function linesOf(event: TapeLine['event'], log: Log, now: Circumstance, memory: 
     reading,
     standing: standingOf(reading),
     evidence: evidence[index] as ReadingEvidence,
+    meter: check?.meter ?? null,
   }));
   memory.set(event, { check, evidence, structure, superseded: supersededKey, undone, aside, earlier, lines });
   return lines;

@@ -1,5 +1,5 @@
 import type { DerivedSummary, Job, JobShare, JobSummary, JobWithEvents, Shop } from '@which-way/contract';
-import { FILE_VERSION, type JobFile } from '@which-way/core/formats';
+import { FILE_VERSION, shopOfToday, type JobFile } from '@which-way/core/formats';
 import type { JobAbout } from '@which-way/core/log';
 import { ROUTE_ENGINE } from '@which-way/core/route';
 import type { SimulatedSwitch } from '@which-way/core/simulated';
@@ -217,11 +217,11 @@ export class ReadingRoom {
     return rows[0] ?? null;
   }
 
-  shop(): Pick<Shop, 'name' | 'safetyLists' | 'codeNotes'> | null {
+  shop(): Omit<Shop, 'version'> | null {
     const kept = this.note('shop');
     if (kept === null) return null;
-    const { name, safetyLists, codeNotes } = JSON.parse(kept) as Shop;
-    return { name, safetyLists, codeNotes };
+    const { name, safetyLists, codeNotes, meters } = shopOfToday(JSON.parse(kept)) as Shop;
+    return { name, safetyLists, codeNotes, meters };
   }
 
   /** The number of the last event; 0 before the first. */

@@ -54,6 +54,7 @@ const shop = (name: string, version: number) => ({
   name,
   safetyLists: standardLists(),
   codeNotes: { 'plug-in': '', fixed: '', battery: '', 'extra-low': '' },
+  meters: [],
 });
 
 const WRITES: Write[] = [

@@ -40,7 +40,9 @@ describe('what does not fit a class of the contract', () => {
     expect(await told(PostEvents, { after: 0, events: 'none' })).toMatchObject({
       message: 'events must be a list of at most 500.',
     });
-    expect(await told(ShopChange, { version: 1.5, name: 3, safetyLists: {}, codeNotes: {} })).toMatchObject({
+    expect(
+      await told(ShopChange, { version: 1.5, name: 3, safetyLists: {}, codeNotes: {}, meters: [] }),
+    ).toMatchObject({
       message: 'version must be a whole number.',
       more: [{ path: 'name' }, { path: 'name', message: 'name must be a text.' }],
     });

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { Shop, ShopChange } from '@which-way/contract';
-import { shopProblems } from '@which-way/core/formats';
+import { shopOfToday, shopProblems } from '@which-way/core/formats';
 import { standardLists } from '@which-way/core/safety';
 import { readNote, writeNote } from '../database/note.js';
 import { Backroom } from '../backroom/backroom.js';
@@ -20,11 +20,11 @@ export class ShopService {
   async read(): Promise<Shop> {
     const kept = await this.backroom.read((desk) => desk.note(KEY));
     // It was checked when it was stored.
-    return kept === null ? unchanged() : (JSON.parse(kept) as Shop);
+    return kept === null ? unchanged() : (shopOfToday(JSON.parse(kept)) as Shop);
   }
 
-  change({ version, name, safetyLists, codeNotes }: ShopChange): Promise<Shop> {
-    const problems = shopProblems({ name, safetyLists, codeNotes });
+  change({ version, name, safetyLists, codeNotes, meters }: ShopChange): Promise<Shop> {
+    const problems = shopProblems({ name, safetyLists, codeNotes, meters });
     if (problems.length > 0) throw refuse(422, problems);
     return this.writer.write(async (manager) => {
       const kept = await readNote(manager, KEY);
@@ -32,7 +32,7 @@ export class ShopService {
       if (now !== version) {
         throw refused(409, 'stale', {}, 'version');
       }
-      const shop: Shop = { version: now + 1, name, safetyLists, codeNotes };
+      const shop: Shop = { version: now + 1, name, safetyLists, codeNotes, meters };
       await writeNote(manager, KEY, JSON.stringify(shop));
       return shop;
     });
@@ -44,4 +44,5 @@ const unchanged = (): Shop => ({
   name: '',
   safetyLists: standardLists(),
   codeNotes: { 'plug-in': '', fixed: '', battery: '', 'extra-low': '' },
+  meters: [],
 });

@@ -1,4 +1,5 @@
 import type { ApiError, Shop } from '@which-way/contract';
+import { ORDINARY_METER } from '@which-way/core/log';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { serve, type Served } from '../testing/served.js';
 
@@ -13,8 +14,10 @@ it('the shop keeps its own lists and notes; what must stay stays, and a stale ch
   const shop: Shop = body;
   expect(shop.version).toBe(0);
   const own = { kind: 'own', text: 'Put the guard back', why: null };
+  const meter = { ...ORDINARY_METER, name: 'The grey one', leadOhms: 0.2 };
   const changed = {
     ...shop,
+    meters: [meter],
     name: 'Pepperquay Repair Room',
     safetyLists: { ...shop.safetyLists, fixed: [...shop.safetyLists.fixed, own] },
     codeNotes: { ...shop.codeNotes, fixed: 'Only a licensed electrician here.' },
@@ -37,6 +40,18 @@ it('the shop keeps its own lists and notes; what must stay stays, and a stale ch
     status: 400,
     body: { code: 'unknown-field' },
   });
+  for (const [meters, path] of [
+    [[meter, meter], 'meters'],
+    [[{ ...meter, percent: 80 }], 'meters.0.percent'],
+    [[{ name: 'half' }], 'meters.0'],
+  ] as const) {
+    const told: { status: number; body: ApiError } = await served.call('PUT', '/api/shop', {
+      ...changed,
+      version: 1,
+      meters,
+    });
+    expect([told.status, told.body.path.startsWith(path)]).toEqual([422, true]);
+  }
   expect(await served.call('PUT', '/api/shop', { ...changed, version: 1, codeNotes: {} })).toMatchObject({
     status: 422,
     body: { path: 'codeNotes.plug-in' },

@@ -3,6 +3,7 @@ import {
   readEvent,
   jobHeadProblems,
   knownSwitchProblems,
+  shopOfToday,
   shopProblems,
   upgradeFile,
   type ShopFile,
@@ -121,10 +122,11 @@ class FileCheck {
     this.#outer[name] = value;
     if (name === 'shop') {
       if (value === null || value === undefined) return;
-      const [problem] = shopProblems(value);
+      const shop = shopOfToday(value);
+      const [problem] = shopProblems(shop);
       if (problem)
         this.#setAside({ ...problem, path: `shop.${problem.path}` }, CHECK_FILE_TEXT.theShopsSettings, null);
-      else this.#shop = value as ShopFile;
+      else this.#shop = shop as ShopFile;
       return;
     }
     if ('format' in this.#outer && 'version' in this.#outer) this.#isOurs();

@@ -1,7 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, render } from '@testing-library/react';
 import type { Job, NewJob, PostedEvents, PostEvents } from '@which-way/contract';
-import { standardLists } from '@which-way/core/safety';
 import { createWriter, type Deed, type JobEvent } from '@which-way/core/log';
 import { type JobId } from '@which-way/core/switch';
 import type { ReactNode } from 'react';
@@ -10,6 +9,7 @@ import { vi } from 'vitest';
 import { JobProvider, useJobState } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import type { Outbox } from '../job/outbox/outbox.js';
+import { aShop } from './a-shop.js';
 
 const nothingKept: Outbox = {
   put: async () => undefined,
@@ -76,13 +76,7 @@ export async function renderJob(
   const fetched = async (path: string, init: RequestInit = {}): Promise<Response> => {
     if (path.startsWith('/api/library/alike')) return Response.json([]);
     if (path.startsWith('/api/library')) return Response.json({ entries: [], count: 0, next: null });
-    if (path === '/api/shop')
-      return Response.json({
-        version: 0,
-        name: '',
-        safetyLists: standardLists(),
-        codeNotes: { 'plug-in': '', fixed: '', battery: '', 'extra-low': '' },
-      });
+    if (path === '/api/shop') return Response.json(aShop());
     if (init.method === 'PATCH') {
       Object.assign(job, JSON.parse(String(init.body)), { version: job.version + 1 });
       return Response.json(job);

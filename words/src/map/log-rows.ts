@@ -13,8 +13,8 @@ export function readingRows({ tape, structure }: SwitchMap): string[][] {
   const labels = (ids: readonly Parameters<typeof terminalName>[1][]) =>
     ids.map((id) => terminalName(structure, id)).join(' ');
   return [
-    ['when', 'position', 'red', 'black', 'ohms or what was seen', 'means', 'counts'],
-    ...tape.map(({ event, reading, standing, evidence }) => [
+    ['when', 'position', 'red', 'black', 'ohms or what was seen', 'means', 'counts', 'meter'],
+    ...tape.map(({ event, reading, standing, evidence, meter }) => [
       event.at,
       settingName(structure, reading.setting),
       labels(reading.red),
@@ -22,6 +22,7 @@ export function readingRows({ tape, structure }: SwitchMap): string[][] {
       shown(reading.value),
       evidenceWords(evidence),
       STANDING_WORDS[standing] || 'counts',
+      meter?.name ?? '',
     ]),
   ];
 }

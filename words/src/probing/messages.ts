@@ -57,6 +57,8 @@ export function messageWords(structure: Structure, message: Message): string {
       return `The leads together read ${valueWords(message.value)}: a lead or plug is broken, or the dial is wrong. Fix that first.`;
     case 'zero-too-much':
       return `${valueWords(message.value)} is too much for leads alone. Clean tips and plugs and try again; up to ${message.most} Ω can be taken off.`;
+    case 'zero-high':
+      return `The leads read ${valueWords(message.value)}; clean they read ${ohms(message.leadOhms)}. It is subtracted. Clean tips and plugs, then hold them together again.`;
     case 'which-flickers':
       return 'Which one? Type it with ~, such as 9=~.';
     case 'pick-two':

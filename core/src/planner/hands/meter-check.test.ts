@@ -30,6 +30,18 @@ describe('the check of the meter', () => {
     expect(due()).toBeNull();
   });
 
+  // By hand: ten minutes after the last reading; 30 minutes’ sleep is not due yet, 5 is; one on the mains never sleeps.
+  it.each([
+    [10, 'idle'],
+    [5, 'idle'],
+    [30, null],
+    [null, null],
+  ])('waits for the sleep of this very meter: %s minutes, %s', (autoOffMinutes, due) => {
+    const on = bench(4, 1);
+    on.add({ ...good, meter: { ...ORDINARY_METER, autoOffMinutes } });
+    expect(checkDue(deriveMap(on.events), LATER)).toBe(due);
+  });
+
   it('failed, makes what was read since the last good one doubtful, until that is undone or the check is', () => {
     const on = bench(4, 1);
     on.read(0, 0, 1, OPEN);

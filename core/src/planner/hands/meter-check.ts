@@ -1,12 +1,9 @@
 import type { SwitchMap } from '../../continuity/index.js';
 import type { EventId } from '../../switch/index.js';
-import type { JobEvent } from '../../log/index.js';
+import { lastCheckedMeter, type JobEvent } from '../../log/index.js';
 
 /** Opens in a row after which one looks whether the meter is still awake (common practice: after a long run of nothing). */
 const LONG_RUN = 40;
-/** Minutes without a reading after which a handheld has gone to sleep (from memory: 10 to 30 by meter). */
-const AUTO_OFF_MINUTES = 10;
-
 /** Why the leads have to be held together now. */
 export type CheckDue =
   | 'first'
@@ -33,7 +30,9 @@ export function checkDue(map: SwitchMap, now: string | null): CheckDue | null {
   if (now === null) return null;
   const since = readingsAfter(map, last);
   const newest = since.at(-1)?.event ?? last;
-  if ((Date.parse(now) - Date.parse(newest.at)) / 60000 >= AUTO_OFF_MINUTES) return 'idle';
+  const { autoOffMinutes } = lastCheckedMeter(map.log);
+  const idle = (Date.parse(now) - Date.parse(newest.at)) / 60000;
+  if (autoOffMinutes !== null && idle >= autoOffMinutes) return 'idle';
   const run = since.length - 1 - since.findLastIndex(({ evidence }) => evidence.says === 'joins');
   return run >= LONG_RUN ? 'opens' : null;
 }

@@ -27,6 +27,8 @@ export const METER_KINDS: readonly MeterProfile[] = [
     percent: 0.2,
     counts: 3,
     beeperOhms: 10,
+    // It hangs on the mains, and stays on.
+    autoOffMinutes: null,
   },
 ];
 

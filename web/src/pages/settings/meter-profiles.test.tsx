@@ -1,31 +1,83 @@
+import type { Shop } from '@which-way/contract';
 import { ORDINARY_METER } from '@which-way/core/log';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { chooseMeter, meterInUse, myMeters } from '../../parts/meters/my-meters.js';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { chooseMeter, meterInUse } from '../../parts/meters/my-meters.js';
+import { aShop } from '../../testing/a-shop.js';
 import { MeterProfiles } from './meter-profiles.js';
+
+/** What the shop keeps, on a server in memory. */
+let shop: Shop;
+let serverSays: number;
 
 const type = (label: string, text: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
 const save = () => fireEvent.click(screen.getByRole('button', { name: 'Save meter' }));
 
 describe('the meters of a bench', () => {
-  beforeEach(() => {
-    myMeters.setState({ own: [], using: null });
-    render(<MeterProfiles />);
+  beforeEach(async () => {
+    chooseMeter(null);
+    serverSays = 200;
+    shop = aShop();
+    vi.stubGlobal('fetch', (_: string, init: RequestInit = {}) => {
+      if (init.method === 'PUT' && serverSays === 200)
+        shop = { ...(JSON.parse(String(init.body)) as Shop), version: shop.version + 1 };
+      const refusal = {
+        code: 'stale',
+        message: 'It was changed elsewhere.',
+        hint: 'Look at it anew.',
+        path: '',
+      };
+      const answer = init.method === 'PUT' && serverSays !== 200 ? refusal : shop;
+      return Promise.resolve(
+        new Response(JSON.stringify(answer), {
+          status: init.method === 'PUT' ? serverSays : 200,
+          headers: { 'content-type': 'application/json' },
+        }),
+      );
+    });
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <MeterProfiles />
+      </QueryClientProvider>,
+    );
     fireEvent.click(screen.getByText('Your meters'));
+    await screen.findByRole('button', { name: 'Save meter' });
   });
-  afterEach(cleanup);
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
 
-  it('nothing is chosen at first; one of one’s own is kept, used and removed', () => {
+  it('nothing is chosen at first; one of the shop’s own is kept, used and removed', async () => {
     expect(meterInUse()).toBeNull();
     type('What you call it', 'The grey one');
     type('Smallest resistor that stays silent, Ω', '30');
     type('Accuracy, % of reading', '1,2');
+    type('Test current in ohms, mA', '0.5');
+    type('Clean leads together, Ω', '0,2');
+    type('Sleeps after, min', '');
     save();
-    expect(meterInUse()).toEqual({ ...ORDINARY_METER, name: 'The grey one', percent: 1.2, beeperOhms: 30 });
-    expect(screen.getByText('0.1 Ω steps, ±1.2 % ±3 digits, silent from 30 Ω')).toBeDefined();
+    const grey = { ...ORDINARY_METER, name: 'The grey one', percent: 1.2, beeperOhms: 30 };
+    const kept = { ...grey, testMilliamps: 0.5, leadOhms: 0.2, autoOffMinutes: null };
+    await waitFor(() => expect(meterInUse()).toEqual(kept));
+    expect(shop.meters).toEqual([kept]);
+    await screen.findByText(
+      '0.1 Ω steps, ±1.2 % ±3 digits; silent from 30 Ω; tests with 0.5 mA; its leads read 0.2 Ω; stays on',
+    );
     fireEvent.click(screen.getByRole('button', { name: 'Remove The grey one' }));
-    expect([meterInUse(), myMeters.getState().own]).toEqual([null, []]);
+    await waitFor(() => expect([meterInUse(), shop.meters]).toEqual([null, []]));
+  });
+
+  it('what the shop cannot take is told, stays typed, and is not used', async () => {
+    serverSays = 409;
+    type('What you call it', 'The grey one');
+    type('Smallest resistor that stays silent, Ω', '30');
+    save();
+    await screen.findByText('It was changed elsewhere.');
+    expect(screen.getByLabelText('What you call it')).toHaveProperty('value', 'The grey one');
+    expect(meterInUse()).toBeNull();
   });
 
   it.each([
@@ -39,7 +91,7 @@ describe('the meters of a bench', () => {
     type('Smallest resistor that stays silent, Ω', beeper);
     save();
     expect(screen.getByRole('alert').textContent).toMatch(says);
-    expect(myMeters.getState().own).toEqual([]);
+    expect(shop.meters).toEqual([]);
   });
 
   it('checks the one in use against a known resistor', () => {
@@ -51,6 +103,5 @@ describe('the meters of a bench', () => {
     );
     type('The meter reads, Ω, leads subtracted', 'ten');
     expect(screen.queryByRole('status')).toBeNull();
-    chooseMeter('Simple meter, 1 ohm');
   });
 });

@@ -26,24 +26,28 @@ export function ShopLists() {
           {toldOf(shop.error).hint}
         </Notice>
       )}
-      {shop.data && <ShopForm key={shop.data.version} shop={shop.data} />}
+      {shop.data && <ShopForm key={ownPart(shop.data)} shop={shop.data} />}
     </>
   );
 }
+
+/** What this page changes: what it has typed stays while the shop’s meters change. */
+const ownPart = ({ name, safetyLists, codeNotes }: Shop): string =>
+  JSON.stringify({ name, safetyLists, codeNotes });
 
 function ShopForm({ shop }: { shop: Shop }) {
   const queries = useQueryClient();
   const [draft, setDraft] = useState(shop);
   const [supply, setSupply] = useState<SupplyKind>('plug-in');
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
-  const changed = JSON.stringify(draft) !== JSON.stringify(shop);
+  const changed = ownPart(draft) !== ownPart(shop);
   const lines = draft.safetyLists[supply];
   const setLines = (next: ListLine[]) =>
     setDraft({ ...draft, safetyLists: { ...draft.safetyLists, [supply]: next } });
   const save = async () => {
     setTrouble(null);
     try {
-      await api.changeShop(draft);
+      await api.changeShop({ ...draft, version: shop.version, meters: shop.meters });
       toast.success(SHOP_PAGE_TEXT.theShopsListsAreSaved);
       await queries.invalidateQueries({ queryKey: KEYS.shop });
     } catch (error) {

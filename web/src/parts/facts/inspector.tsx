@@ -101,7 +101,9 @@ export function ReadingLine({
 }) {
   const map = useJobState((state) => state.map);
   const session = useSession();
-  const { reading, evidence, standing, event } = line;
+  const { reading, evidence, standing, event, meter } = line;
+  // Which meter it was is said where there were several.
+  const several = new Set(map.tape.map((one) => one.meter?.name)).size > 1;
   const lead = (ids: readonly TerminalId[]) => ids.map((id) => terminalName(map.structure, id)).join('+');
   return (
     <li
@@ -114,6 +116,7 @@ export function ReadingLine({
         {lead(reading.black)}
       </span>
       <span className={standing === 'counts' ? '' : 'line-through'}>{evidenceWords(evidence)}</span>
+      {several && meter && <span className="font-sans text-small text-quiet">{meter.name}</span>}
       {STANDING_WORDS[standing] && <span className="text-quiet">{STANDING_WORDS[standing]}</span>}
       {children && <span className="font-sans text-small text-quiet">{children}</span>}
       <span className="ml-auto flex font-sans">

@@ -44,6 +44,7 @@ it('readings and wires come back from their CSV as they are, and no cell is a fo
   const rows = readingRows(map);
   expect(rows).toHaveLength(3);
   expect(rows[2]?.slice(1, 5)).toEqual(['=ON', '1', '2', '0.7']);
+  expect(rows[2]?.at(-1)).toBe(ORDINARY_METER.name);
   const plain = (list: string[][]) =>
     list.map((row) => row.map((cell) => (/^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell)));
   expect(back(readingsCsv(map))).toEqual(plain(rows));

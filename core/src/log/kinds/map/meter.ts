@@ -25,11 +25,24 @@ export const meterSchema = object({
     "Set by hand to so many ohms: over-range means only 'more than that'. Null: it ranges by itself.",
     orNull(rangeSchema),
   ),
+  testMilliamps: says(
+    'What it sends through a closed contact to read ohms, in mA; null: nobody has said.',
+    orNull(above(0, 10_000)),
+  ),
+  testVolts: says('What stands across open leads in ohms; null: nobody has said.', orNull(above(0, 100))),
+  autoOffMinutes: says(
+    'It goes to sleep when nothing was read for so many minutes; null: it stays on.',
+    orNull(above(0, 1440)),
+  ),
+  leadOhms: says(
+    'What its leads read held together when they are clean; null: nobody has said.',
+    orNull(ohmsSchema),
+  ),
 });
 /** What is known of the meter in hand: enough to say what it can tell and what it cannot. */
 export type MeterProfile = TypeOf<typeof meterSchema>;
 
-/** An ordinary handheld. The bands are common practice and may be edited. */
+/** An ordinary handheld. The bands are common practice and may be edited; it sleeps after 10 to 30 minutes by meter (from memory). */
 export const ORDINARY_METER: MeterProfile = {
   name: 'Handheld, 0.1 ohm',
   resolutionOhms: 0.1,
@@ -39,6 +52,10 @@ export const ORDINARY_METER: MeterProfile = {
   lowOhms: 2,
   highOhms: 1e6,
   rangeOhms: null,
+  testMilliamps: null,
+  testVolts: null,
+  autoOffMinutes: 10,
+  leadOhms: null,
 };
 
 export const meterChecked = defineKind('meter-checked', {
@@ -48,6 +65,13 @@ export const meterChecked = defineKind('meter-checked', {
   reading: 'looks back',
   upgrades: {
     1: (what) => ({ ...what, meter: { ...(what['meter'] as object), rangeOhms: null } }),
+    2: (what) => ({
+      ...what,
+      meter: {
+        ...(what['meter'] as object),
+        ...{ testMilliamps: null, testVolts: null, autoOffMinutes: 10, leadOhms: null },
+      },
+    }),
   },
 });
 

@@ -7,6 +7,8 @@ const figure = (value: number): string => String(Number(value.toPrecision(3)));
 /** What the recipe for a drop at a contact's own current says. */
 export const LOAD_TRUE_TEXT = {
   title: ({ amps }: Recipe) => `Test a contact at ${figure(amps)} A`,
+  testCurrent: (milliamps: number, amps: number) =>
+    `In ohms your meter sends ${figure(milliamps)} mA. A dirty contact can pass that and still fail at ${figure(amps)} A.`,
   refused:
     'Don’t pass current through a signal or gold contact: it burns the plating. Clean it and measure at its own level instead.',
   steps: ({ amps, isOwn, seriesOhms, seriesWatts, goodMillivolts, badMillivolts }: Recipe): string[] => [
