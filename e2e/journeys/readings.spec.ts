@@ -166,7 +166,7 @@ test('a meter set by hand to 200 ohm: its zero anew, OL is as silent as a beeper
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
   await page.getByRole('tab', { name: 'Readings' }).click();
-  await expect(page.getByText('above the range, open, as silent')).toBeVisible();
+  await expect(page.getByText('above 200 Ω, open, as silent')).toBeVisible();
 });
 
 test('skipped prompts, a contradiction, a shut Map, a slip in the re-check: each is shown and settled', async ({

@@ -106,13 +106,13 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
     await form.getByRole('button', { name: 'Use that' }).click();
     await form.getByRole('button', { name: 'Add the offer' }).click();
   };
-  await write('Quay stores', '4', 'bushing', '19');
+  await write('Quay stores', '4', 'bushing (mm)', '19');
   const bad = offers.getByRole('listitem', { name: 'Offer of Quay stores' });
   await expect(bad).toContainText('19 mm, and 12 mm must fit');
   await expect(bad.getByRole('button', { name: 'Accept' })).toBeDisabled();
   await bad.getByRole('button', { name: /^Reject it/ }).click();
   await expect(bad).toContainText('Rejected: ');
-  await write('Slip chandlers', '6.50', 'bushing', '12');
+  await write('Slip chandlers', '6.50', 'bushing (mm)', '15/32 in');
   const good = offers.getByRole('listitem', { name: 'Offer of Slip chandlers' });
   await good.getByRole('button', { name: 'Copy the questions' }).click();
   await expect(good).toContainText('Asked on');
