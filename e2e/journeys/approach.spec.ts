@@ -80,7 +80,7 @@ test('nine terminals, positions unknown: a practice switch is found to be what i
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(bench.prompt).toHaveText('Hold the leads together');
   await bench.answer('Enter');
-  // The first position by rows; then it is found how many there are, and the rest goes by what settles most a second.
+  // The first position by rows; then it is found how many there are, and the rest goes by what settles most per second.
   await probe(bench);
   for (let position = 2; position <= 8; position += 1) {
     await page.keyboard.press('ArrowRight');

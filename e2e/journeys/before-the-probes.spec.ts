@@ -257,7 +257,7 @@ test('jumpers and foreign paths appear on the Map; flipping the view mirrors lug
   await bench.pick('To', '3', parts);
   await parts.getByLabel('Ohms').fill('forty');
   await parts.getByRole('button', { name: 'Declare' }).click();
-  await expect(parts.getByRole('alert')).toContainText('“forty” is not ohms');
+  await expect(parts.getByRole('alert')).toContainText('“forty” isn’t ohms');
   await parts.getByLabel('Ohms').fill('40');
   await parts.getByRole('button', { name: 'Declare' }).click();
 
@@ -301,10 +301,10 @@ test('a switch on wafers with gaps, a second handle, a frame and labels that ski
   const bench = new Bench(page);
   await bench.startReal(4, '2');
   await bench.go('Tag wires');
-  await page.getByLabel('Labels as they stand on the part, in order').fill('1-2, 7-9');
+  await page.getByLabel('Labels as on the part, in order').fill('1-2, 7-9');
   await page.getByRole('button', { name: 'Relabel' }).click();
   await expect(page.getByRole('alert')).toHaveText('That is 5 labels for 4 terminals.');
-  await page.getByLabel('Labels as they stand on the part, in order').fill('1-2, 7-8');
+  await page.getByLabel('Labels as on the part, in order').fill('1-2, 7-8');
   await page.getByRole('button', { name: 'Relabel' }).click();
   await expect(bench.terminal('8')).toBeVisible();
   await page.getByRole('button', { name: 'Add frame (metal case)' }).click();

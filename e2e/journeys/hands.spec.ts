@@ -66,12 +66,12 @@ test('a dead clip is caught before anything is read with it, and the map is comp
 test('fingers on the tips: a leak-like value is read again with the hands off before it counts, on a switch drawn up', async ({
   page,
 }) => {
-  const bench = await practise(page, 'Draw one up', 'Fingers were on both tips');
+  const bench = await practise(page, 'Draw one', 'Fingers were on both tips');
   const put = page.getByRole('button', { name: 'Put it on the bench' });
   await page.getByLabel('Lugs').fill('3');
   await page.getByLabel('Position 1').fill('1-9');
   await put.click();
-  await expect(page.getByRole('alert')).toContainText('Position 1: “1-9” says nothing that joins');
+  await expect(page.getByRole('alert')).toContainText('Position 1: “1-9” names nothing that joins');
   await page.getByLabel('Position 1').fill('1-2');
   await page.getByLabel('Position 2').fill('1-3');
   await looksSound(page, 'the Map');

@@ -141,7 +141,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
   await find('Brake gone');
   const safety = page.getByRole('region', { name: 'Safety differences' });
   await expect(
-    safety.getByText('Brake lost: Winch is not braked any more where it was braked.'),
+    safety.getByText('Brake lost: Winch is no longer braked where it was.'),
   ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Choose this one' })).toBeDisabled();
 

@@ -138,7 +138,7 @@ test('a real switch is at its first probe after three inputs, and a lug and name
   await bench.pick('Terminal', '3');
   await page.getByLabel('New label').fill('2');
   await page.getByRole('button', { name: 'Rename' }).click();
-  await expect(page.getByText('There is a terminal 2 already.')).toBeVisible();
+  await expect(page.getByText('There is already a terminal 2.')).toBeVisible();
   await page.getByLabel('New label').fill('L1');
   await page.getByRole('button', { name: 'Rename' }).click();
   await page.getByLabel('Circle').check();

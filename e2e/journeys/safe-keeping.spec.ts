@@ -126,7 +126,7 @@ test('wrong files and wrong values are refused clearly, and nothing of them is t
   await expect(page.getByRole('alert')).toContainText('The number of terminals is missing.');
   await page.getByLabel('How many terminals?').fill('two');
   await start.click();
-  await expect(page.getByRole('alert')).toContainText('Give a whole number from 2 to 48.');
+  await expect(page.getByRole('alert')).toContainText('Enter a whole number from 2 to 48.');
   await page.getByLabel('How many terminals?').fill('4');
   await page.getByLabel('How many positions?').fill('0');
   await start.click();

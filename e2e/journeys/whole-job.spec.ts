@@ -114,7 +114,7 @@ test('a whole job: from the complaint over the map to the signed report, with a 
     `Tag ${one} and tag ${other} are swapped`,
   );
   // Put right, all of it is read again.
-  await page.getByRole('button', { name: 'It is put right: read all of it again' }).click();
+  await page.getByRole('button', { name: 'Fixed: read everything again' }).click();
   await expect(page.getByTestId('prompt')).toBeVisible();
   await readCheck(page, truth, null);
   await expect(page.getByText('All read as they should')).toBeVisible();

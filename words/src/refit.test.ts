@@ -98,10 +98,10 @@ describe('a jumper test that is not to be made', () => {
     loads: [{ id: 'planer', name: 'planer' } as unknown as Load],
   };
   it.each([
-    [{ because: 'not-known' }, 'Not offered: what joins here is not known in full.'],
+    [{ because: 'not-known' }, 'Not offered: what joins here isn’t fully known.'],
     [{ because: 'nothing-joins' }, 'Nothing to join: no two wires meet in this position.'],
     [{ because: 'end-not-known', wires: [grey.id] }, 'Not offered: where tag 2 (GY) ends is not known.'],
-    [{ because: 'end-not-known', wires: [] }, 'Not offered: it is not known where the wires end.'],
+    [{ because: 'end-not-known', wires: [] }, 'Not offered: we don’t know where the wires end.'],
     [{ because: 'brake', loads: ['planer'] }, 'Refused: the brake of planer would be left out.'],
   ])('%#: says why', (refusal, words) => expect(bypassRefusalWords(refusal as never, of)).toBe(words));
 

@@ -30,7 +30,7 @@ export const REFIT_WAY_WORDS: Record<RefitWay, { name: string; about: string }> 
   same: { name: 'the same switch', about: 'Cleaned or repaired: reconnect every wire as it was.' },
   label: {
     name: 'just label and note',
-    about: 'Nothing goes back yet: every wire gets its tag and where it was.',
+    about: 'Nothing goes back yet: every wire gets a tag and a note of where it was.',
   },
 };
 
@@ -194,13 +194,13 @@ export function bypassRefusalWords(
   ) => ids.map((id) => of.find((one) => one.id === id)).map((one) => (one ? name(one) : '?'));
   switch (refusal.because) {
     case 'not-known':
-      return 'Not offered: what joins here is not known in full.';
+      return 'Not offered: what joins here isn’t fully known.';
     case 'nothing-joins':
       return 'Nothing to join: no two wires meet in this position.';
     case 'end-not-known':
       return refusal.wires.length > 0
         ? `Not offered: where ${names(refusal.wires, wires, tagWords).join(' and ')} ends is not known.`
-        : 'Not offered: it is not known where the wires end.';
+        : 'Not offered: we don’t know where the wires end.';
     case 'supplies-meet':
       return `Refused: ${names(refusal.supplies, supplies, supplyName).join(' and ')} would meet.`;
     case 'brake':

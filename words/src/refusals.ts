@@ -22,7 +22,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'Add it to "terminals", or correct the label.',
   ],
   'terminal-in-two-nets': ({ label }) => [
-    `"${label}" stands in two groups of the same position.`,
+    `"${label}" is in two groups of the same position.`,
     'Terminals that join belong in one group; merge the groups.',
   ],
   'contact-outside': () => [
@@ -30,26 +30,26 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'Places count from 0; the two ends of a contact differ.',
   ],
   twice: ({ id }) => [`"${id}" is there twice.`, 'Every id, and every number of a device, is used once.'],
-  'label-taken': ({ label }) => [`There is a terminal "${label}" already.`, 'Give it a label of its own.'],
+  'label-taken': ({ label }) => [`There is already a terminal "${label}".`, 'Give it a label of its own.'],
   'no-label': () => ['A terminal needs a label.', 'Give it the marking or a number.'],
-  'not-there': () => ['The terminal, position or setting is not there.', 'Reload the job and try again.'],
-  'already-described': () => ['The switch is described already.', 'Add terminals and positions one by one.'],
-  'too-few-terminals': () => ['A switch needs two terminals at least.', 'Give 2 to 96 terminals.'],
+  'not-there': () => ['The terminal, position or setting doesn’t exist.', 'Reload the job and try again.'],
+  'already-described': () => ['The switch is already described.', 'Add terminals and positions one by one.'],
+  'too-few-terminals': () => ['A switch needs at least two terminals.', 'Give 2 to 96 terminals.'],
   'line-stays': ({ kind }) => [
     `The list must hold the line "${kind}" once.`,
     'Standard lines can be reworded and moved, not left out or doubled.',
   ],
-  'line-without-words': () => ['A line of the shop’s own needs words.', 'Say what is to be done.'],
+  'line-without-words': () => ['A line of the shop’s own needs words.', 'Enter what is to be done.'],
   'lines-out-of-order': () => [
     'Isolating, proving the tester, proving dead and proving the tester again must stay in this order.',
     'Put them back in order; other lines may stand between them.',
   ],
   'event-differs': () => [
-    'An event with this id is stored with other contents.',
+    'An event with this id is already stored, with other contents.',
     'The log is append-only: what is stored stays as it is.',
   ],
   'sequence-taken': () => [
-    'This number of its device is stored already, with another event.',
+    'This number of its device is already stored, with another event.',
     'Each device counts its events of a job from 1, without using a number twice.',
   ],
   'same-number-other-wiring': () => [
@@ -64,9 +64,9 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     `Event ${sequence} of this device comes far too early: its clock is only ${clock}.`,
     'A device counts its events of a job from 1. Reload the page and enter it again.',
   ],
-  'event-too-large': ({ most }) => [`This event has more than ${most} kB.`, 'Enter it in smaller pieces.'],
+  'event-too-large': ({ most }) => [`This event is larger than ${most} kB.`, 'Enter it in smaller pieces.'],
   'too-deep': ({ most }) => [
-    `Lists and objects stand more than ${most} deep inside one another.`,
+    `Lists and objects are nested more than ${most} deep.`,
     'Which Way never writes that: the file or the request is damaged.',
   ],
   'event-too-new': ({ schema, newest }) => [
@@ -82,7 +82,7 @@ const PROBLEMS: Record<Exclude<ProblemCode, `schema-${string}`>, Say> = {
     'Choose two positions of one handle.',
   ],
   'merged-with-itself': () => ['A position can’t be merged with itself.', 'Choose another one.'],
-  'no-setting': () => ['A switch needs one setting at least.', 'Add a starting position.'],
+  'no-setting': () => ['A switch needs at least one setting.', 'Add a starting position.'],
 };
 
 /** Problems that a schema names, by the rule of it that was broken; any other rule says itself. */
@@ -140,11 +140,11 @@ const REFUSALS = {
   ],
   'being-taken-in': () => ['This job is being imported right now.', 'Wait until that is done.'],
   'sequence-taken': ({ sequence }) => [
-    `Event ${sequence} of this device is stored already, with another id.`,
+    `Event ${sequence} of this device is already stored, with another id.`,
     'Each device counts its events of a job from 1, without using a number twice.',
   ],
   'event-differs': () => [
-    'An event with this id is stored with other contents.',
+    'An event with this id is already stored, with other contents.',
     'The log is append-only: send a correction as a new event (withdrawn, or superseded).',
   ],
   'stale-structure': () => [
@@ -166,7 +166,7 @@ const REFUSALS = {
     'Import it on the bench: there you can choose whether it comes back.',
   ],
   'share-ended': () => [
-    'This link was ended, or has run out.',
+    'This link was ended or has expired.',
     'Ask for a new one at the bench: Refit, Report, Share.',
   ],
   'sign-in-needed': () => [
@@ -211,7 +211,7 @@ const REFUSALS = {
     'Nothing was partly saved. Try again; the log of the server has the details.',
   ],
   'another-id': () => [
-    'The entry has another id than the address.',
+    'The entry’s id differs from the address.',
     'Send it to the address that ends with its own id.',
   ],
   'set-it-there': () => [

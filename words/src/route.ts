@@ -51,7 +51,7 @@ export function nextWords({ route, settingName, trouble, members }: OnTheBench):
     case 'not-the-switch':
       return { text: 'It’s not the switch: the fault is elsewhere in the supply path', tone: 'plain' };
     case 'describe':
-      return { text: 'Map: say how many terminals', tone: 'plain' };
+      return { text: 'Map: enter how many terminals', tone: 'plain' };
     case 'readings-left': {
       const where = settingName ? `, next at ${settingName}` : '';
       return {

@@ -110,11 +110,11 @@ function readAnswer<Answer>(shape: Shape<Answer>, text: string, path: string): A
   try {
     answer = JSON.parse(text);
   } catch {
-    throw new RefusedError(502, notOurs(`The answer to ${path} is not JSON.`, ''));
+    throw new RefusedError(502, notOurs(CLIENT_TEXT.answerNotJson(path), ''));
   }
   const fault = shape(answer);
   if (fault === null) return answer as Answer;
-  throw new RefusedError(502, notOurs(`The answer to ${path} has no ${fault} that can be read.`, fault));
+  throw new RefusedError(502, notOurs(CLIENT_TEXT.answerWithout(path, fault), fault));
 }
 
 /** Something stands between the page and the server, or they are of two versions. */

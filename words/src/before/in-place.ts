@@ -7,5 +7,5 @@ export const IN_PLACE_WORDS: Record<InPlaceStanding, string> = {
   'not-every-time': 'Not every time: keep working it, and check the contact, the leads and the wires.',
   'never-parts': 'It never opens here: welded, bridged, or something else in the circuit joins the two.',
   'never-joins': 'It never joins here: the contact, or the path to it, is open.',
-  'too-few': 'Do it three times before it counts.',
+  'too-few': 'Repeat it three times before it counts.',
 };

@@ -111,7 +111,7 @@ export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: str
   },
   switch: { title: 'It is the switch', about: 'The switch failed a test of its own. Map it to see how.' },
   'switch-and-more': {
-    title: 'The switch, and not only the switch',
+    title: 'The switch, and something else',
     about: 'A new switch alone won’t fix it. What killed the other may have killed the switch.',
   },
   found: {
@@ -122,7 +122,7 @@ export const PATH_OUTCOME_WORDS: Record<PathOutcome, { title: string; about: str
     title: 'Not the switch',
     about: 'The switch passed by itself in ohms. Fix what failed, or look outside this path.',
   },
-  'all-pass': { title: 'All of it passed', about: 'There is no switch in this path.' },
+  'all-pass': { title: 'Everything passed', about: 'There is no switch in this path.' },
 };
 
 /** A stretch in words: one link by its name, more as 'from the first to the last'. */

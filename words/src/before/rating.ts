@@ -83,7 +83,7 @@ const WORDS: Record<PieceCode, Words> = {
         : `rated for ${volts} V`,
   supply: ({ supply }) =>
     ({
-      ac: 'alternating current only, as far as it says',
+      ac: 'alternating current only, as far as it’s marked',
       dc: 'direct current',
       'ac-dc': 'alternating or direct current',
     })[String(supply)] ?? '',
@@ -129,7 +129,7 @@ const WORDS: Record<PieceCode, Words> = {
   'enclosure-type': ({ type }) => `enclosure type ${type}, of the numbered enclosure types`,
   'contact-gap': ({ than, millimetres }, units) =>
     `contact gap ${than}${lengthWords(Number(millimetres), units)}`,
-  'marked-number': ({ what }) => `a number, with what it is before it: ${what}`,
+  'marked-number': ({ what }) => `a number, named on the part: ${what}`,
   'maybe-part-number': () => 'no rating; perhaps a part number',
   'maybe-date': () => 'no rating; perhaps a date, or year and week',
   'maybe-batch': () => 'no rating; perhaps a batch',

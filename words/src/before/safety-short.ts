@@ -4,9 +4,9 @@ import type { SafetyTrouble } from '@which-way/core/safety';
 export const SAFETY_SHORT: Record<SafetyTrouble['code'], string> = {
   'not-begun': 'still in the machine',
   're-energised': 'it had power again',
-  unanswered: 'not all is answered',
+  unanswered: 'some questions not answered',
   'before-isolation': 'some lines were done before isolation',
-  'given-with-others': 'a proof must be answered by itself',
+  'given-with-others': 'a proof must be answered on its own',
   'cannot-be-left-out': 'a proof was left out',
   'answer-does-not-fit': 'an answer doesn’t make sense',
   'pen-is-no-proof': "a pen tester doesn't prove it's dead",

@@ -11,8 +11,8 @@ import type {
 
 export const SUPPLY_WORDS: Record<SupplyKind, { name: string; about: string }> = {
   'plug-in': { name: 'Plug-in mains', about: 'It has a plug, and the plug can be pulled.' },
-  fixed: { name: 'Fixed mains', about: 'Wired in. For those who may work on it where you are.' },
-  battery: { name: 'Battery or vehicle', about: 'Little voltage, very large currents.' },
+  fixed: { name: 'Fixed mains', about: 'Wired in. Only for people allowed to work on it where you are.' },
+  battery: { name: 'Battery or vehicle', about: 'Low voltage, very high current.' },
   'extra-low': { name: 'Extra-low voltage', about: 'A plug-top supply or transformer, below 50 V.' },
 };
 
@@ -47,7 +47,7 @@ const LINES: Record<Exclude<SafetyLineKind, 'own'>, Record<SupplyKind, Words>> =
     },
     'extra-low': {
       text: 'Unplug the supply',
-      why: 'A meter on ohms feeds its own small voltage and is upset by any other.',
+      why: 'A meter on ohms applies a small voltage of its own; any other upsets it.',
     },
   },
   lock: {
@@ -168,11 +168,11 @@ function proofWords(trouble: ProofTrouble): string {
     case 'volts-there':
       return `${trouble.volts} V from ${pair}${trouble.position ? ` at ${trouble.position}` : ''}: it is not dead. Find the feed, isolate it, and prove dead again.`;
     case 'ghost-perhaps':
-      return `${trouble.volts} V from ${pair}, on a meter that loads nothing: it may be ghost volts, and this meter cannot say so. Read again with a two-pole tester that loads.`;
+      return `${trouble.volts} V from ${pair}, on a meter that doesn’t load the circuit: it may be ghost volts, and this meter can’t tell. Read again with a two-pole tester that loads.`;
     case 'high-volts':
       return `Stop: not with this tool. ${trouble.volts} V is high voltage: leave it to people trained for it.`;
     case 'wrong-dial':
-      return `${pair}: read with the dial on ${trouble.wanted}; on the other one this supply is not seen.`;
+      return `${pair}: read with the dial on ${trouble.wanted}; on the other setting this supply doesn’t show.`;
     case 'reference-unproved':
       return `0 V against ${trouble.point} proves nothing: it didn’t show the supply against a live conductor before isolation. It may not be earthed at all.`;
     case 'pair-unproved':

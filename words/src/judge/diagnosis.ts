@@ -101,11 +101,11 @@ export function textTroubleWords(structure: Structure, { code, line, at }: TextT
     case 'no-colon':
       return `${where}“${at}” has no position before a colon. Write it like ${position}: ${label}-…`;
     case 'no-such-position':
-      return `${where}there is no position “${at}”. Take its name as it stands, or its number.`;
+      return `${where}there is no position “${at}”. Use its name as written, or its number.`;
     case 'position-twice':
       return `${where}“${at}” is there twice. Put all its joins on one line.`;
     case 'no-such-terminal':
-      return `${where}there is no terminal “${at}”. Take a label, such as ${label}.`;
+      return `${where}there is no terminal “${at}”. Use a label, such as ${label}.`;
     case 'not-a-join':
       return `${where}“${at}” joins nothing. Two labels with a hyphen between them, such as ${label}-…`;
   }
@@ -124,7 +124,7 @@ export function rowsTroubleWords(
     case 'no-such-position':
       return `row 1 names no position of this switch, such as ${firstPosition}; it says “${at}”.`;
     case 'no-such-terminal':
-      return `row ${row}: there is no terminal “${at}”. Take a label, such as ${label}.`;
+      return `row ${row}: there is no terminal “${at}”. Use a label, such as ${label}.`;
     case 'not-a-cell':
       return `row ${row}: “${at}” is neither closed nor open. Write x or closed, - or open, or leave it empty.`;
     case 'contradicts':

@@ -66,7 +66,7 @@ export const REASON_WORDS: Record<LineReason, string> = {
   'not-looked-at': 'inspection incomplete',
   'insulation-low': 'below the limit on the insulation tester',
   'insulation-good': 'tested with an insulation tester, within the limit',
-  'mechanics-good': 'all of it in order',
+  'mechanics-good': 'everything in order',
 };
 
 export const MECHANICAL_WORDS: Record<MechanicalSign, string> = {

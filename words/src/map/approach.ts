@@ -43,7 +43,7 @@ export const PROMPT_REASON_WORDS: Record<Reason, string> = {
   row: 'next in this position',
   likely: 'probably joined',
   held: 'one pair through all positions',
-  fastest: 'settles most a second',
+  fastest: 'settles most per second',
   bundle: 'many pairs at once',
   common: 'a common against its throws',
   telling: 'tells apart what it may be',

@@ -16,15 +16,17 @@ import type { Units } from '../units.js';
 /** What a difference is; `about` is the name of a load or of a position. */
 const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'spring-lost': (at) =>
-    `Spring return lost: ${at} sprang back, and here it stays: what stopped on release goes on.`,
+    `Spring return lost: ${at} sprang back, and here it stays: what stopped on release keeps going.`,
   'spring-unknown': (at) => `You haven’t said whether ${at} springs back: move it there, let go and see.`,
   'load-unsaid': (load) => `You haven’t said how many amps or watts ${load} takes, and at what volts.`,
   'spring-gained': (at) => `${at} stayed put; on this one it springs back.`,
   reversed: () => 'The positions run the other way: the handle turns opposite to the panel markings.',
   'off-moved': (at) =>
-    `${at}, where nothing joins, lies at another end or between: the hand finds OFF elsewhere.`,
+    `${at}, where nothing joins, is at another end or in between: OFF isn’t where the hand expects it.`,
   'jumpers-live': (many) =>
-    `${many === '1' ? 'One junction is' : `${many} junctions are`} added: they stay live, each has to be insulated and enclosed.`,
+    many === '1'
+      ? 'One junction is added: it stays live. Insulate and enclose it.'
+      : `${many} junctions are added: they stay live. Insulate and enclose each.`,
   'supplies-meet-in-spare': (at) =>
     `In ${at}, a spare position, two supplies meet: a short unless a stop keeps the handle from it.`,
   'supplies-meet-in-passing': () => 'It makes before it breaks: two supplies meet while the handle passes.',
@@ -44,8 +46,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
     `It breaks before it makes: ${load}, which must stay closed, opens while the handle moves.`,
   'left-open-unknown': (load) =>
     `Does it make before it breaks? If not, ${load}, which must stay closed, opens while the handle moves.`,
-  'ac-rating-on-dc': (load) =>
-    `${load}: only figures for AC are stated, and it is DC: an arc that does not go out.`,
+  'ac-rating-on-dc': (load) => `${load}: only AC ratings are stated, and it is DC: the arc may not go out.`,
   'rating-lower': (load) => `${load}: it is rated for less than it takes.`,
   'start-lower': (load) => `${load}: its inrush current exceeds this switch’s rating.`,
   'volts-lower': (load) => `${load}: it is rated for a lower voltage.`,
@@ -66,7 +67,7 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,
   'rest-contact-changed': (at) =>
     `At ${at}, where the handle rests, a contact differs from the old one: a stop or a brake may depend on it.`,
-  'brake-lost': (load) => `Brake lost: ${load} is not braked any more where it was braked.`,
+  'brake-lost': (load) => `Brake lost: ${load} is no longer braked where it was.`,
   'brake-contact-lost': (at) => `Brake lost: at ${at} the brake contact no longer closes.`,
   'stop-lost': (at) => `Stop lost: at ${at} it no longer opens.`,
   'kill-lost': (at) => `Kill contact lost: at ${at} it no longer stops the engine.`,
@@ -79,14 +80,13 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'no-volt-release-lost': () =>
     'The old one drops out when power fails. This one doesn’t: the machine restarts by itself when power comes back.',
   'earth-lost': () => 'The old one has an earth terminal; this one has none.',
-  'earth-unknown': () => 'Has it an earth terminal, and an insulated shaft, as the old one has?',
+  'earth-unknown': () => 'Does it have an earth terminal and an insulated shaft, as the old one does?',
   'insulated-shaft-lost': () => 'The old one’s shaft is insulated; this one’s is not.',
   'key-lost': () => 'The key does not come out where it came out before.',
-  'key-unknown': () => 'Has it a key, and where does that come out?',
-  'two-wires-in-one': () => 'Two wires sit on one terminal; here only one may.',
+  'key-unknown': () => 'Does it have a key, and where does the key come out?',
+  'two-wires-in-one': () => 'Two wires share one terminal; here only one fits.',
   'wires-unknown': () => 'May two wires go into one terminal?',
-  'brake-to-be-shown': () =>
-    'The old one brakes: it has to be shown that this brake contact opens before run makes.',
+  'brake-to-be-shown': () => 'The old one brakes. Show that this brake contact opens before run makes.',
 };
 
 const OF_A_POSITION: ReadonlySet<DifferenceCode> = new Set([
@@ -150,14 +150,14 @@ export const questionsForSeller = (
 export function nearWords(near: NearMiss, structure: Structure, settings: readonly SettingId[]): string {
   switch (near.kind) {
     case 'one-junction-more':
-      return 'one added junction more, and it does';
+      return 'one more junction, and it does';
     case 'all-but-position': {
       const setting = settings[near.position];
       return `all but ${setting ? settingName(structure, setting) : `position ${near.position + 1}`}`;
     }
     case 'all-but-wire': {
       const terminal = structure.terminals[near.terminal]?.id as TerminalId;
-      return `all but what goes on ${terminalName(structure, terminal)}`;
+      return `all but what goes to ${terminalName(structure, terminal)}`;
     }
     case 'all-but-contact': {
       const names = near.terminals.flatMap((at) => structure.terminals[at]?.id ?? []);

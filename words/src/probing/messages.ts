@@ -10,7 +10,7 @@ const PLAIN = {
   'nothing-tapped': 'Nothing selected. If all are open, press Space; otherwise tap those that aren’t.',
   'some-tapped': 'Press Enter when you’ve tapped them all, or Escape to start over.',
   'type-the-zero': 'Type what the meter shows with the leads together, such as 0,2.',
-  'no-value-asked': 'No value is wanted right now. Type two terminals, such as 1-2, to read a pair.',
+  'no-value-asked': 'No value is needed right now. Type two terminals, such as 1-2, to read a pair.',
 };
 
 /** What the Map says to something that the hands did. */
@@ -56,7 +56,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'zero-broken':
       return `The leads together read ${valueWords(message.value)}: a lead or plug is broken, or the dial is wrong. Fix that first.`;
     case 'zero-too-much':
-      return `${valueWords(message.value)} is too much for leads alone. Clean tips and plugs and try again; up to ${message.most} Ω can be taken off.`;
+      return `${valueWords(message.value)} is too much for leads alone. Clean tips and plugs and try again; up to ${message.most} Ω can be subtracted.`;
     case 'zero-high':
       return `The leads read ${valueWords(message.value)}; clean they read ${ohms(message.leadOhms)}. It is subtracted. Clean tips and plugs, then hold them together again.`;
     case 'which-flickers':
@@ -64,7 +64,7 @@ export function messageWords(structure: Structure, message: Message): string {
     case 'pick-two':
       return 'Tap the first terminal for red, then the one for black.';
     case 'one-pair-only':
-      return 'For one pair at a time: choose it with “Another pair”, then say so.';
+      return 'This works on one pair at a time: choose it with “Another pair” first.';
     case 'at-its-stop':
       return 'The simulated handle does not move: it is at its stop.';
     case 'clicks-on':

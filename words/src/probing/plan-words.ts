@@ -37,7 +37,7 @@ export function named(map: SwitchMap, id: Parameters<typeof terminalName>[1] | u
 }
 
 const ENOUGH_ADVICE =
-  'Three readings have not settled it. Say in the panel what it is, or leave it as not known.';
+  'Three readings have not settled it. Choose in the panel what it is, or leave it as not known.';
 
 /** What to look at again, and why. */
 export function lookAgainWords(
@@ -61,7 +61,7 @@ export function clipsUnprovedWords(map: SwitchMap, uses: readonly ClipUse[]): Pr
   const first = new Set(uses.map(({ readings }) => readings[0]));
   const since = map.tape.findIndex(({ reading }) => first.has(reading.id)) + 1;
   return say(
-    uses.length === 1 ? `The clip on ${clips} isn’t proved` : `The clips on ${clips} aren’t proved`,
+    uses.length === 1 ? `The clip on ${clips} isn’t proven` : `The clips on ${clips} aren’t proven`,
     `Not checked since reading ${since}, so some opens may be false. The map isn’t complete until those are read again.`,
   );
 }
@@ -76,7 +76,7 @@ export const leftNotKnownWords = (pairs: number): PromptWords =>
 /** The re-check that goes no further. */
 export const notRecheckedWords = (pairs: number): PromptWords =>
   say(
-    'Re-checked as far as it goes',
+    'Re-checked as far as possible',
     `${pairs === 1 ? 'In one pair' : `In ${pairs} pairs`} a single slip would not show: what lies across conducts one way only, or was accepted as it is. Nothing was skipped.`,
   );
 

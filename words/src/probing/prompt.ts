@@ -52,7 +52,7 @@ export function promptWords(
     const why = hint ? AGAIN_WORDS[hint] : 'What you read now takes the old reading’s place.';
     return say(
       `Again: black to ${black}`,
-      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}${reading.fromOtherSide ? ', come to from the other side' : ''}. ${why}`,
+      `red on ${red}, handle at ${settingName(map.structure, reading.setting)}${reading.fromOtherSide ? ', approached from the other side' : ''}. ${why}`,
       red,
     );
   }
@@ -94,12 +94,12 @@ function planWords(
     case 'skipped-left':
       return say(
         task.plan.pairs === 1 ? 'One pair was skipped' : `${task.plan.pairs} pairs were skipped`,
-        `${task.plan.pairs === 1 ? 'It is' : 'They are'} not known. Ask now, or leave it so: the map is not complete then.`,
+        `${task.plan.pairs === 1 ? 'It is' : 'They are'} not known. Ask now, or leave it: then the map isn’t complete.`,
       );
     case 'in-circuit-left':
       return say(
         'Take the wires off',
-        `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, say so, and it is asked again.`,
+        `${task.plan.pairs === 1 ? 'One pair' : `${task.plan.pairs} pairs`} closed with the wires on, which proves nothing: the circuit may be what conducts. Take them off, confirm, and it’s asked again.`,
       );
     case 'prove-clips':
       return closingWords(map, task.plan.clips);
@@ -140,10 +140,10 @@ function doubtWords(map: SwitchMap, task: Task): string {
   const settling = settlingOf(map, task);
   const clip = clipInDoubt(map, task);
   if (clip)
-    return `Check the clip on ${terminalName(map.structure, clip)}: it may not be making contact. Read one of the panel again, or say there what the clip did.`;
+    return `Check the clip on ${terminalName(map.structure, clip)}: it may not be making contact. Read one in the panel again, or choose there what the clip did.`;
   return settling
     ? `Most in doubt: ${pairWords(map.structure, settling)}. Measure it again, or pick another from the panel.`
-    : 'Each was read three times. Say in the panel which one is wrong, or leave it: the map isn’t complete then.';
+    : 'Each was read three times. Mark in the panel which one is wrong, or leave it: then the map isn’t complete.';
 }
 
 /** The clip that explains what the plan stopped at, the likeliest; null where none does. */

@@ -7,7 +7,7 @@ export const APP_TEXT = {
   thisPageDoesNotOpen: 'This page can’t open',
   thisPageDoesNotOpen2: 'This page can’t open right now.',
   eitherItIsNotKept:
-    'Either it is not kept in this browser and the server does not answer, or it has a fault. What was entered is kept.',
+    'Either this browser has no copy and the server isn’t answering, or the page has a fault. What you entered is kept.',
   tryAgain: 'Try again',
   opening: 'Opening',
 };

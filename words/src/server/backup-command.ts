@@ -2,7 +2,7 @@
 export const BACKUP_COMMAND_TEXT = {
   thereIsNoBenchIn: (folder: string | number) =>
     `There is no bench in ${folder}. Name its folder with --data FOLDER.`,
-  isThereAlreadyNameAnother: (to: string | number) => `${to} is there already. Name another file.`,
+  isThereAlreadyNameAnother: (to: string | number) => `${to} already exists. Name another file.`,
   jobsEventsFilesOfPhotos: (
     to: string | number,
     jobs: string | number,

@@ -1,6 +1,6 @@
 /** What restore command says. */
 export const RESTORE_COMMAND_TEXT = {
-  sayWhichBackupNpmRun: 'Say which backup: npm run restore -- FILE.',
+  sayWhichBackupNpmRun: 'Name the backup: npm run restore -- FILE.',
   thereIsNoFile: (resolve: string | number) => `There is no file ${resolve}.`,
   putBackIntoJobsEvents: (
     folder: string | number,

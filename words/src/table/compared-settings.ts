@@ -15,7 +15,7 @@ export function settingsComparedWords(
     opens.length > 0 ? `${pairs(opens)} ${opens.length === 1 ? 'opens' : 'open'}` : '',
     closes.length > 0 ? `${pairs(closes)} ${closes.length === 1 ? 'closes' : 'close'}` : '',
     stays.length > 0 ? `${pairs(stays)} ${stays.length === 1 ? 'stays' : 'stay'} closed` : '',
-    unknown.length > 0 ? `of ${pairs(unknown)} it is not known` : '',
+    unknown.length > 0 ? `${pairs(unknown)} not known` : '',
   ].filter(Boolean);
   const way = `From ${settingName(structure, from)} to ${settingName(structure, to)}`;
   return parts.length === 0 ? `${way} nothing changes.` : `${way}: ${parts.join('; ')}.`;

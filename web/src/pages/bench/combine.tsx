@@ -20,7 +20,7 @@ export function Combine() {
           <PlainButton
             look="strong"
             className="min-h-14 grow text-large"
-            onClick={() => void beginSystem('Switches of one machine', [])}
+            onClick={() => void beginSystem(DOORS_TEXT.nameOfSystem, [])}
           >
             {DOORS_TEXT.start}
           </PlainButton>

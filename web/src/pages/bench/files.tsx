@@ -31,7 +31,7 @@ export function Files() {
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           event.target.value = '';
-          if (file) void begin(`${file.name} was not sent.`, () => api.lookThrough(file));
+          if (file) void begin(FILES_TEXT.notSent(file.name), () => api.lookThrough(file));
         }}
       />
       <button type="button" onClick={() => input.current?.click()} className={BUTTON}>
@@ -48,7 +48,7 @@ export function Files() {
       </Link>
       <button
         type="button"
-        onClick={() => void begin('Not saved.', api.exportAll)}
+        onClick={() => void begin(FILES_TEXT.notSaved, api.exportAll)}
         className={`${BUTTON} max-sm:hidden`}
       >
         <Download size={18} aria-hidden="true" />

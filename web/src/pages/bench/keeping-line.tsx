@@ -26,7 +26,7 @@ export function KeepingLine({ empty }: { empty: boolean }) {
           : KEEPING_LINE_TEXT.noBackupOfThisBench}
       </span>
       {!empty && (
-        <PlainButton onClick={() => void begin('No backup was made.', api.backUp)}>
+        <PlainButton onClick={() => void begin(KEEPING_LINE_TEXT.noBackup, api.backUp)}>
           {KEEPING_LINE_TEXT.backUp}
         </PlainButton>
       )}
@@ -41,7 +41,7 @@ export function KeepingLine({ empty }: { empty: boolean }) {
             onChange={(event) => {
               const [file] = event.target.files ?? [];
               event.target.value = '';
-              if (file) void begin(`${file.name} was not put back.`, () => api.restore(file));
+              if (file) void begin(KEEPING_LINE_TEXT.notRestored(file.name), () => api.restore(file));
             }}
           />
           <PlainButton onClick={() => input.current?.click()}>{KEEPING_LINE_TEXT.putABackupBack}</PlainButton>

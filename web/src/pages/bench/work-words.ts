@@ -65,10 +65,10 @@ export function previewWords({ jobsNew, jobsJoined, events, entries, photos }: I
 /** What was taken in. */
 export function importedWords(name: string, done: Imported): string {
   const parts = [
-    `${done.jobsAdded} jobs new`,
+    WORK_WORDS_TEXT.jobsNew(done.jobsAdded),
     `${done.jobsMerged} joined`,
     `${done.eventsAdded} events`,
-    `${done.entriesAdded} library entries new`,
+    WORK_WORDS_TEXT.entriesNew(done.entriesAdded),
     `${done.entriesChanged} changed`,
     ...many(done.photosAdded, 'photo'),
     ...(done.shopTaken ? ['the shop’s lists'] : []),

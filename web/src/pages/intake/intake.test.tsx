@@ -80,7 +80,7 @@ describe('markings', () => {
   it('say so when the pixels of a photo are not on this machine', async () => {
     await renderJob(<MarkingsPage />, [taken]);
     fireEvent.error(screen.getByRole('img', { name: 'Photo of the switch' }));
-    expect(screen.getByText(/This photo is not on this machine/)).toBeVisible();
+    expect(screen.getByText(/This photo isn’t on this machine/)).toBeVisible();
   });
 
   it('removes a photo and says how to get it back', async () => {
@@ -142,7 +142,7 @@ describe('repair or replace', () => {
   it('refuses what is no amount, and keeps what was there', async () => {
     const { written } = await renderJob(<WorthPage />, []);
     fill(/^The part/, 'cheap');
-    expect(screen.getByRole('alert').textContent).toContain('“cheap” is not an amount');
+    expect(screen.getByRole('alert').textContent).toContain('“cheap” isn’t an amount');
     expect(written('worth-noted')).toEqual([]);
     fireEvent.focus(screen.getByLabelText(/^The part/));
     fill(/^The part/, '9,50');

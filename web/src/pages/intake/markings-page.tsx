@@ -50,7 +50,7 @@ export function MarkingsPage() {
                     {
                       key: id,
                       box,
-                      label: runs.map(({ text }) => text).join('') || 'A marking, not read yet',
+                      label: runs.map(({ text }) => text).join('') || MARKINGS_PAGE_TEXT.notReadYet,
                       onPick: () => document.getElementById(`marking-${id}`)?.focus(),
                     },
                   ]

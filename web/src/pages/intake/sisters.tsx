@@ -31,7 +31,7 @@ export function Sisters() {
     setBusy(sister.id);
     try {
       const id = newId<JobId>();
-      const title = `${sister.text} (beside job ${job.number})`.slice(0, 120);
+      const title = SISTERS_TEXT.titleOf(sister.text, job.number).slice(0, 120);
       await api.makeJob({ id, title, place: job.place, outOfMachine: false });
       const back: Sister = {
         id: newId<SisterId>(),

@@ -107,10 +107,10 @@ const money = (value: number): string => value.toFixed(2);
 
 const TURN_WORDS: Record<TurningPoint['field'], (at: number) => string> = {
   part: (at) => `a part at ${money(at)}`,
-  minutes: (at) => `${Math.round(at)} minutes at the bench`,
+  minutes: (at) => WORTH_PAGE_TEXT.minutesAt(Math.round(at)),
   ratePerHour: (at) => `a rate of ${money(at)} an hour`,
   newMachine: (at) => `a new machine at ${money(at)}`,
-  lifeLeft: (at) => `${Number(at.toFixed(1))} years left in this one`,
+  lifeLeft: (at) => WORTH_PAGE_TEXT.yearsLeft(Number(at.toFixed(1))),
 };
 
 function Sum({ inputs }: { inputs: WorthInputs }) {

@@ -28,7 +28,7 @@ export function InSystems() {
       {systems.length === 0 && <p className="text-quiet">{IN_SYSTEMS_TEXT.twoOnTheStairsOr}</p>}
       <PlainButton
         className="justify-self-start"
-        onClick={() => void begin(`${job.title}, with others`.slice(0, TITLE_LETTERS), [job.id])}
+        onClick={() => void begin(IN_SYSTEMS_TEXT.withOthers(job.title).slice(0, TITLE_LETTERS), [job.id])}
       >
         {IN_SYSTEMS_TEXT.joinItWithAnotherSwitch}
       </PlainButton>

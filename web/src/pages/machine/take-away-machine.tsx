@@ -76,7 +76,7 @@ export function TakeAwayMachine({ map, view, names, place }: TakeAwayMachineProp
     <SaveMenu
       choices={[
         [
-          'Circuit in every setting, SVG',
+          TAKE_AWAY_MACHINE_TEXT.everySetting,
           () => saveText(`job-${job.number}-machine.svg`, svgText(sheet(2)), 'image/svg+xml'),
         ],
         ['On paper, PDF', () => void paper().catch(failed)],

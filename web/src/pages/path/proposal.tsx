@@ -105,7 +105,7 @@ function Flexing({
 /** How a stretch of these kinds is tested. */
 function howToTest(kinds: readonly LinkKind[]): string {
   if (kinds.includes('electronics')) return PROPOSAL_TEXT.byItselfWhatGoesIn;
-  const on = kinds.includes('switch') ? ', the switch on' : '';
+  const on = kinds.includes('switch') ? PROPOSAL_TEXT.switchOn : '';
   return PROPOSAL_TEXT.fromTheOneEndTo(on);
 }
 

@@ -18,9 +18,9 @@ describe('a switch that is drawn up for practice', () => {
       const read = readDrawn({ terminals, positions });
       return read.kind === 'wrong' ? read.message : '';
     };
-    expect(told('one', '1-2')).toContain('“one” lugs cannot be drawn. Give a whole number from 2 to 48.');
+    expect(told('one', '1-2')).toContain('“one” lugs cannot be drawn. Enter a whole number from 2 to 48.');
     expect(told('49', '1-2')).toContain('from 2 to 48');
-    expect(told('3', '1-2', '2-4')).toContain('Position 2: “2-4” says nothing that joins');
+    expect(told('3', '1-2', '2-4')).toContain('Position 2: “2-4” names nothing that joins');
     expect(told('3', '2-2')).toContain('such as 1-2');
     expect(told('3', '1')).toContain('Position 1');
     expect(told('3', '', '')).toContain('Nothing joins in any position');

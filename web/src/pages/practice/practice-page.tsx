@@ -106,13 +106,13 @@ export function PracticePage() {
               label={PRACTICE_PAGE_TEXT.which}
               value={choice}
               onChange={setChoice}
-              group="From the library"
+              group={PRACTICE_PAGE_TEXT.fromLibrary}
               large
               before={[
-                { value: 'surprise', text: 'Surprise me' },
-                { value: 'drawn', text: 'Draw one up' },
+                { value: 'surprise', text: PRACTICE_PAGE_TEXT.surpriseMe },
+                { value: 'drawn', text: PRACTICE_PAGE_TEXT.drawOneUp },
                 {
-                  heading: 'Ordinary switches',
+                  heading: PRACTICE_PAGE_TEXT.ordinary,
                   options: ORDINARY.map((one) => ({
                     value: one.key,
                     text: kindWords(one.kind, one.poles, one.ways),
@@ -170,9 +170,9 @@ function ForCertain({
           { value: '', text: 'Nothing' },
           ...Object.entries({
             'A contact': CONTACT_FAULT_WORDS,
-            'How it was put together': MISASSEMBLY_WORDS,
-            'A part across two lugs': SIMULATED_PART_WORDS,
-            'The meter': METER_FAULT_WORDS,
+            [PRACTICE_PAGE_TEXT.putTogether]: MISASSEMBLY_WORDS,
+            [PRACTICE_PAGE_TEXT.partAcross]: SIMULATED_PART_WORDS,
+            [PRACTICE_PAGE_TEXT.theMeter]: METER_FAULT_WORDS,
           }).map(([heading, words]) => ({
             heading,
             options: Object.entries(words).map(([value, text]) => ({ value, text })),

@@ -40,7 +40,7 @@ describe('the check before power', () => {
     const swapped = { '2': '3', '3': '2' } as Record<string, string>;
     let told = 0;
     for (let guard = 0; guard < 20 && screen.queryByTestId('prompt'); guard += 1) {
-      if (screen.queryByText('This one tells most of what may be wrong.')) told += 1;
+      if (screen.queryByText('This reading tells most about what may be wrong.')) told += 1;
       const way = screen.getByTestId('turn').textContent === 'At LOW' ? '2' : '3';
       const [one = '', other = ''] = asked()
         .split(' to ')
@@ -83,7 +83,7 @@ describe('the function test', () => {
     const { written } = await renderJob(<FunctionPage />, deeds);
     const line = screen.getByRole('group', { name: 'HIGH: rear: full' });
     press('fails', line);
-    expect(screen.getByText(/Say beside it what the load does instead/)).toBeVisible();
+    expect(screen.getByText(/Choose beside it what the load does instead/)).toBeVisible();
     const instead = screen.getByRole('group', { name: 'What rear does instead' });
     expect(within(instead).queryByRole('button', { name: 'the wrong way' })).toBeNull();
     press('off', instead);

@@ -99,7 +99,7 @@ export function ProofReadings({ desk, when, isolated = false }: ProofReadingsPro
 }
 
 const readingWords = ({ between, volts, current, position, lowImpedance }: VoltReading): string =>
-  `${between.join(' to ')}: ${volts} V ${current}, ${position ?? 'in every position'}${lowImpedance ? '' : ', on a meter that loads nothing'}`;
+  `${between.join(' to ')}: ${volts} V ${current}, ${position ?? PROOF_READINGS_TEXT.everyPosition}${lowImpedance ? '' : PROOF_READINGS_TEXT.loadsNothing}`;
 
 interface Typing {
   when: When;

@@ -94,10 +94,10 @@ function answerWords(answer: SafetyAnswer): string {
     case 'dead':
       return SAFETY_ROW_TEXT.atMostV(
         answer.volts,
-        answer.everyPosition ? ', in every position' : ', not in every position',
+        answer.everyPosition ? SAFETY_ROW_TEXT.everyPosition : SAFETY_ROW_TEXT.notEveryPosition,
       );
     case 'proof':
-      return `${count(answer.after.length)}, at most ${highestLeft(answer) ?? 0} V`;
+      return SAFETY_ROW_TEXT.atMostVolts(count(answer.after.length), highestLeft(answer) ?? 0);
     case 'discharged':
       return `${answer.before} V found, ${answer.after} V after`;
     case 'not-measured':

@@ -100,7 +100,7 @@ export function TakeAway() {
   );
 }
 
-/** The switch alone for a circuit simulator; says so where it is not known in full. */
+/** The switch alone for a circuit simulator; says so where it isn’t fully known. */
 function saveNetlist({ number }: Job, deck: string | null): void {
   if (deck) saveText(`job-${number}-switch.cir`, deck, 'text/plain');
   else toast.error(TAKE_AWAY_TEXT.noNetlistWhatTheSwitch);

@@ -35,7 +35,7 @@ describe('terminals and handle', () => {
     const { events, written } = await renderJob(<TerminalsPage />, [described]);
     const labels = () => structureOf(readLog(events)).terminals.map(({ label }) => label);
     const relabel = (text: string) => {
-      fill('Labels as they stand on the part, in order', text);
+      fill('Labels as on the part, in order', text);
       press('Relabel');
     };
     relabel('4-1');
@@ -57,7 +57,7 @@ describe('terminals and handle', () => {
     ]);
     fireEvent.click(terminal('1'));
     choose('FRAME');
-    expect(screen.getByRole('alert').textContent).toBe('A switch needs two terminals at least.');
+    expect(screen.getByRole('alert').textContent).toBe('A switch needs at least two terminals.');
     choose('Tie lug');
     await until(() =>
       expect(written('restructured')[0]?.change).toMatchObject({ change: 'terminal-role', role: 'dummy' }),
@@ -180,7 +180,7 @@ describe('wires and jumpers', () => {
     pick('From', '1', parts);
     pick('To', '1', parts);
     press('Declare');
-    expect(screen.getByRole('alert').textContent).toContain('not one and the same');
+    expect(screen.getByRole('alert').textContent).toContain('two different terminals');
     pick('To', '2', parts);
     pick('What', 'lamp', parts);
     fill('Ohms', '2k2', parts);
@@ -217,7 +217,7 @@ describe('the strip log', () => {
     press('Save the step');
     const told = (words: string) =>
       until(() => expect(screen.getByRole('alert').textContent).toContain(words));
-    await told('Say what comes off, or take a photo of it.');
+    await told('Write what comes off, or take a photo of it.');
     fill('What comes off', 'Cover');
     press('Add fasteners');
     fill('How many', '0');

@@ -14,7 +14,9 @@ export function resultWords(result: MatchResult, loosened: boolean | 'machine' =
         result.between.length > 0 ? many(result.between.length, 'position') + ' between' : '',
         result.order === 'reversed' ? 'positions in reverse order' : '',
         result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
-        result.spareTerminals.length > 0 ? many(result.spareTerminals.length, 'terminal') + ' left over' : '',
+        result.spareTerminals.length > 0
+          ? MATCH_WORDS_TEXT.leftOver(many(result.spareTerminals.length, 'terminal'))
+          : '',
       ].filter(Boolean);
       const same =
         loosened === 'machine'

@@ -51,7 +51,7 @@ function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<Next
   switch (next.kind) {
     case 'look':
       return (
-        <Box name="Look next">
+        <Box name={NEXT_STEP_TEXT.lookNext}>
           <p>
             {NEXT_STEP_TEXT.next}
             {next.seconds}
@@ -66,7 +66,7 @@ function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<Next
       );
     case 'read':
       return (
-        <Box name="Read next">
+        <Box name={NEXT_STEP_TEXT.readNext}>
           <p>
             {NEXT_STEP_TEXT.nextAbout}
             {next.seconds}
@@ -78,7 +78,7 @@ function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<Next
       );
     case 'work':
       return (
-        <Box name="Work next">
+        <Box name={NEXT_STEP_TEXT.workNext}>
           <p>
             {NEXT_STEP_TEXT.itComesAndGoesOne}
             {next.seconds}
@@ -92,7 +92,7 @@ function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<Next
       return <Probe {...{ next, names }} onProbe={on.onProbe} />;
     case 'try':
       return (
-        <Box name="Try next">
+        <Box name={NEXT_STEP_TEXT.tryNext}>
           <p>
             {NEXT_STEP_TEXT.nextAbout}
             {next.seconds}
@@ -108,7 +108,7 @@ function Asked({ loads, next, names, toMap, toRepeat, toPath, ...on }: Omit<Next
       );
     case 'supply':
       return (
-        <Box name="See to the supply next">
+        <Box name={NEXT_STEP_TEXT.supplyNext}>
           <p>
             {NEXT_STEP_TEXT.nextAbout}
             {next.seconds}
@@ -140,7 +140,7 @@ function Probe({
 }) {
   const [red, black] = next.between;
   return (
-    <Box name="Probe next">
+    <Box name={NEXT_STEP_TEXT.probeNext}>
       <p>
         {NEXT_STEP_TEXT.nextAbout}
         {next.seconds}

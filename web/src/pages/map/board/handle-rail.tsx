@@ -153,7 +153,7 @@ function tellTaleWords(map: Probing['map']): Map<SettingId, string> {
       const told = tellTaleOf(map, id);
       if (!told) return [];
       const [a, b] = [told.a, told.b].map((place) => structure.terminals[place]?.label);
-      const alone = told.others === structure.settings.length - 1 ? ', only here' : '';
+      const alone = told.others === structure.settings.length - 1 ? HANDLE_RAIL_TEXT.onlyHere : '';
       return [[id, `${a}–${b} ${told.joined ? 'closed' : 'open'}${alone}`]];
     }),
   );

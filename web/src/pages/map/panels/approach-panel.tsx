@@ -193,7 +193,7 @@ function Choices({ probing, onBegun }: { probing: Probing; onBegun: () => void }
       <p className="mt-1 text-small text-quiet">
         {alone
           ? APPROACH_PANEL_TEXT.thisBrowserRunsNoWorker
-          : APPROACH_PANEL_TEXT.timesAreAForecastFor(open ? ', in the positions found so far' : '')}
+          : APPROACH_PANEL_TEXT.timesAreAForecastFor(open ? APPROACH_PANEL_TEXT.soFar : '')}
       </p>
       <AtHand probing={probing} onBegun={onBegun} />
     </>

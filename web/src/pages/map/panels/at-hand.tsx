@@ -37,7 +37,7 @@ function Sensing({ probing: { hands, act } }: { probing: Probing }) {
   return (
     <RadioLines
       label={AT_HAND_TEXT.readBy}
-      name="How it is read"
+      name={AT_HAND_TEXT.howItIsRead}
       inRow
       className="mt-3 border-t border-line pt-1"
       value={hands.sense}
@@ -149,9 +149,7 @@ function Clips({ probing }: { probing: Probing }) {
         value={clips}
         shortcut="c"
         read={(text) =>
-          /^\d{1,2}$/.test(text.trim()) && Number(text) <= 64
-            ? Number(text)
-            : `“${text}” is no number of clips. Give a whole number from 0 to 64.`
+          /^\d{1,2}$/.test(text.trim()) && Number(text) <= 64 ? Number(text) : AT_HAND_TEXT.notClips(text)
         }
         onGiven={(given) => approaches(probing, { clips: given })}
       >

@@ -144,9 +144,9 @@ function Renaming({ probing: { map } }: { probing: Probing }) {
         className="mt-2 w-full"
         onClick={() => {
           const terminal = terminals.find((one) => one.id === id);
-          if (!terminal) return setMessage('Choose a terminal first.');
-          if (terminals.length <= 2) return setMessage('A switch needs two terminals at least.');
-          setMessage(`${terminal.label} is removed, its readings are parked. Undo brings both back.`);
+          if (!terminal) return setMessage(MAP_TOOLS_TEXT.chooseTerminal);
+          if (terminals.length <= 2) return setMessage(MAP_TOOLS_TEXT.twoAtLeast);
+          setMessage(MAP_TOOLS_TEXT.removed(terminal.label));
           setId('');
           session.restructure({ change: 'terminal-retired', terminal: terminal.id });
         }}

@@ -16,7 +16,7 @@ export function LookAlike({ map, known }: { map: SwitchMap; known: KnownSwitch }
   const session = useSession();
   const [busy, setBusy] = useState(false);
   if (!job) return null;
-  const title = `${known.name}, for job ${job.number}`;
+  const title = LOOK_ALIKE_TEXT.titleOf(known.name, job.number);
   const begun = recordsOf(map.log, 'put-beside').filter((one) => one.title === title);
   const begin = async () => {
     setBusy(true);

@@ -22,7 +22,7 @@ export function NoCandidate({
   const because = matches.running
     ? MATCH_PAGE_TEXT.searching
     : matches.all > 0
-      ? MATCH_PAGE_TEXT.noneOfTheLibraryHas(joined ? '' : ' without an added junction')
+      ? MATCH_PAGE_TEXT.noneOfTheLibraryHas(joined ? '' : MATCH_PAGE_TEXT.withoutJunction)
       : words === ''
         ? MATCH_PAGE_TEXT.whatCanTakeItsPlace2
         : MATCH_PAGE_TEXT.noneIsCalledSo(words);

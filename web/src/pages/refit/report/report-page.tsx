@@ -38,8 +38,8 @@ export function ReportPage() {
           label={REPORT_PAGE_TEXT.whichReport}
           value={length}
           options={[
-            { value: 'whole', text: 'All of it' },
-            { value: 'short', text: 'For the owner' },
+            { value: 'whole', text: REPORT_PAGE_TEXT.whole },
+            { value: 'short', text: REPORT_PAGE_TEXT.forOwner },
           ]}
           onChoose={setLength}
         />

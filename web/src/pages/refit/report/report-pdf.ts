@@ -4,6 +4,7 @@ import { KNOWN_WORDS, type Piece, type ReportDocument } from '@which-way/words/r
 import type { Content } from 'pdfmake/interfaces';
 import type { Paper } from '../../../parts/paper/paper.js';
 import type { ReportPictures } from './report-maker.js';
+import { REPORT_PAGE_TEXT } from '@which-way/words/screens/pages/refit/report/report-page';
 
 export const PAPER_SIZES = ['A4', 'LETTER'] as const;
 export type PaperSize = (typeof PAPER_SIZES)[number];
@@ -66,7 +67,7 @@ function pieceContent(piece: Piece, { positions, photos }: ReportPictures, acros
       return [
         ...(address ? [{ image: address, fit: [across, 260] as [number, number] }] : []),
         {
-          text: address ? piece.caption : `${piece.caption} (the photo could not be read)`,
+          text: address ? piece.caption : REPORT_PAGE_TEXT.photoNotRead(piece.caption),
           margin: [0, 2, 0, 8],
         },
       ];

@@ -78,13 +78,12 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
   const photo = useWatch({ control, name: 'photo' });
   const chosen = photo || fresh;
   const keep = ({ text, loose, fasteners: rows }: TypedStep) => {
-    if (text.trim() === '' && chosen === null)
-      return setError('root', { message: 'Say what comes off, or take a photo of it.' });
+    if (text.trim() === '' && chosen === null) return setError('root', { message: STEP_FORM_TEXT.sayWhat });
     const fasteners = readFasteners(rows, units);
     if (typeof fasteners === 'string') return setError('root', { message: fasteners });
     return onKeep({
       id: step?.id ?? newId<StepId>(),
-      text: text.trim() || 'See the photo',
+      text: text.trim() || STEP_FORM_TEXT.seePhoto,
       photo: chosen,
       fasteners,
       loose: loose.trim(),
@@ -117,8 +116,8 @@ export function StepForm({ step, onKeep, onClose }: StepFormProps) {
             label={STEP_FORM_TEXT.photoOfThisStep}
             value={chosen ?? ''}
             options={[
-              { value: '', text: 'no photo' },
-              ...photos.map(({ id }, index) => ({ value: id, text: `photo ${index + 1}` })),
+              { value: '', text: STEP_FORM_TEXT.noPhoto },
+              ...photos.map(({ id }, index) => ({ value: id, text: STEP_FORM_TEXT.photoNumber(index + 1) })),
             ]}
             onPick={(id) => setValue('photo', id as PhotoId | '')}
           />

@@ -37,7 +37,7 @@ export function StripPage() {
             value={direction}
             options={[
               { value: 'apart', text: 'Apart' },
-              { value: 'together', text: 'Back together' },
+              { value: 'together', text: STRIP_PAGE_TEXT.backTogether },
             ]}
             onChoose={setDirection}
           />

@@ -81,7 +81,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
         value={terminal.role}
         options={TERMINAL_ROLES.map((value) => ({ value, text: ROLE_WORDS[value] }))}
         onChoose={(role) => {
-          if (!inPattern({ role }) && last) return setMessage('A switch needs two terminals at least.');
+          if (!inPattern({ role }) && last) return setMessage(TERMINAL_PANEL_TEXT.twoAtLeast);
           setMessage('');
           return session.restructure({ change: 'terminal-role', terminal: terminal.id, role });
         }}
@@ -91,7 +91,7 @@ export function TerminalPanel({ terminal, onClose }: { terminal: Terminal; onClo
       <PlainButton
         className="justify-self-start"
         onClick={() => {
-          if (last) return setMessage('A switch needs two terminals at least.');
+          if (last) return setMessage(TERMINAL_PANEL_TEXT.twoAtLeast);
           session.restructure({ change: 'terminal-retired', terminal: terminal.id });
           return onClose();
         }}

@@ -140,7 +140,7 @@ function MeasureAnother({ map }: { map: SwitchMap }) {
   const begin = async () => {
     setBusy(true);
     try {
-      const named = title.trim() || `${BESIDE_WORDS[as]} beside job ${job.number}`;
+      const named = title.trim() || BESIDE_PANEL_TEXT.titleOf(BESIDE_WORDS[as], job.number);
       const id = await beginBeside(job, map, named, as);
       session.emit({ kind: 'put-beside', beside: { job: id, title: named, as } });
       toast.success(BESIDE_PANEL_TEXT.isOnTheBenchAs(named));

@@ -66,10 +66,7 @@ async function rowsOf(file: File): Promise<string[][] | string> {
     return rows.filter((cells) => cells.some((cell) => cell.trim() !== ''));
   }
   try {
-    return (
-      rowsOfTableFile(JSON.parse(text)) ??
-      `${file.name} is no table of Which Way. Take one that was saved at Truth table, or a CSV.`
-    );
+    return rowsOfTableFile(JSON.parse(text)) ?? FROM_A_FILE_TEXT.noTable(file.name);
   } catch {
     return FROM_A_FILE_TEXT.isNoJsonItMay(file.name);
   }

@@ -76,11 +76,11 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
       {best && moved && (
         <p role="status">
           {moved.length === 0 || best.differs >= now
-            ? LAY_OTHERWISE_TEXT.noOtherWayDiffersIn(now, best.exact ? '' : ', as far as was searched')
+            ? LAY_OTHERWISE_TEXT.noOtherWayDiffersIn(now, best.exact ? '' : LAY_OTHERWISE_TEXT.asFar)
             : LAY_OTHERWISE_TEXT.differsInInsteadOfIf(
                 best.differs,
                 now,
-                best.exact ? '' : ' (the best found)',
+                best.exact ? '' : LAY_OTHERWISE_TEXT.bestFound,
                 moved.join(', '),
               )}
         </p>

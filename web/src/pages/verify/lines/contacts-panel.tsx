@@ -6,7 +6,14 @@ import {
   type ContactVerdict,
   type JudgedContact,
 } from '@which-way/core/verify';
-import { ampsOf, type ContactLimit, LOAD_KINDS, type LoadKind, recordsOf } from '@which-way/core/log';
+import {
+  ampsOf,
+  type ContactLimit,
+  lastCheckedMeter,
+  LOAD_KINDS,
+  type LoadKind,
+  recordsOf,
+} from '@which-way/core/log';
 import { settingName, terminalName } from '@which-way/words/terminals';
 import { CONTACT_WORDS, judgedWords, limitWords, WOULD_TELL } from '@which-way/words/judge/verdict';
 import { type KeyboardEvent, lazy, Suspense, useState } from 'react';
@@ -58,7 +65,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
         ))}
       </ul>
       {limit.school === 'load' && <p className="mt-1 text-small text-quiet">{WOULD_TELL}</p>}
-      <LoadTrueRecipe limit={limit} />
+      <LoadTrueRecipe limit={limit} meter={lastCheckedMeter(map.log)} />
     </LineOfVerdict>
   );
 }

@@ -1,12 +1,11 @@
-import { lastCheckedMeter, type ContactLimit } from '@which-way/core/log';
+import type { ContactLimit, MeterProfile } from '@which-way/core/log';
 import { loadTrue } from '@which-way/core/verify';
-import { useJobState } from '../../../job/job-context.js';
 import { LOAD_TRUE_TEXT } from '@which-way/words/screens/pages/verify/lines/load-true-recipe';
 
 /** How to try a contact at its own current, step by step in the order of the hand, with the figures of this load. */
-export function LoadTrueRecipe({ limit }: { limit: ContactLimit }) {
+export function LoadTrueRecipe({ limit, meter }: { limit: ContactLimit; meter: MeterProfile }) {
   const recipe = loadTrue(limit);
-  const { testMilliamps } = useJobState(({ map }) => lastCheckedMeter(map.log));
+  const { testMilliamps } = meter;
   if (recipe.refused !== null)
     return recipe.refused === 'signal' ? <p className="mt-1">{LOAD_TRUE_TEXT.refused}</p> : null;
   return (

@@ -1,5 +1,6 @@
 /** What the ways in at the bench say. */
 export const DOORS_TEXT = {
+  nameOfSystem: 'Switches of one machine',
   waysIn: 'Ways in',
   map: 'Map a switch',
   mapAbout: 'Find out what it connects, position by position, with any meter.',

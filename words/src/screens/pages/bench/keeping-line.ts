@@ -1,5 +1,7 @@
 /** What keeping line says. */
 export const KEEPING_LINE_TEXT = {
+  noBackup: 'No backup was made.',
+  notRestored: (name: string) => `${name} was not restored.`,
   lastBackup: (formatDistanceToNowStrict: string | number) => `Last backup ${formatDistanceToNowStrict}.`,
   noBackupOfThisBench: 'Never backed up.',
   backUp: 'Back up',

@@ -14,7 +14,7 @@ export const START_DIALOG_TEXT = {
   noSwitchAtHandTry: 'No switch at hand? Try a simulated one',
   close: 'Close',
   wiredLike: 'Wired like',
-  chooseOneOfTheLibrary: 'Choose one of the library',
+  chooseOneOfTheLibrary: 'Choose one from the library',
   itsTerminalsAreMixedUp: 'Its terminals are mixed up, so that there is something to find.',
   seed: 'Seed',
   anotherNumberAnotherMix: 'Another number, another mix.',

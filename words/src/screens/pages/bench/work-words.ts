@@ -1,5 +1,7 @@
 /** What work words says. */
 export const WORK_WORDS_TEXT = {
+  jobsNew: (count: number) => `${count} new ${count === 1 ? 'job' : 'jobs'}`,
+  entriesNew: (count: number) => `${count} new library ${count === 1 ? 'entry' : 'entries'}`,
   takingInAFile: 'Importing a file',
   theFileIsTakenIn: 'Import finished',
   theFileWasNotTaken: 'The file wasn’t imported',

@@ -17,7 +17,7 @@ export const WORKS_PANEL_TEXT = {
   other: (join: string | number) => `: other ${join}`,
   and: 'and ',
   more: ' more',
-  allOfItIsHere: 'All of it is here already.',
+  allOfItIsHere: 'All of it is already here.',
   areSetAsideAndNot: ' are set aside and not imported:',
   takeOverItsShopLists: 'Import its safety checklists and code notes',
   putItsShopListsAnd: 'Replace the safety checklists and code notes here',

@@ -6,7 +6,7 @@ export const INTAKE_PAGE_TEXT = {
   whatItCameFrom: 'What it came from',
   theMachineInAFew: 'The machine, in a few words.',
   theComplaintInTheOwners: 'The complaint, in the owner’s words',
-  asItWasSaidBefore: 'As it was said, before anybody explains it.',
+  asItWasSaidBefore: 'As they said it, before anyone explains it.',
   whatWasTriedAndWhat: 'What was tried, and what was seen',
   inWhichPositionItWorks: 'In which position it works, buzzes, smells, does nothing.',
   priorWorkSuspected: 'Prior work suspected',

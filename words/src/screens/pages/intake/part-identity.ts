@@ -8,5 +8,5 @@ export const PART_IDENTITY_TEXT = {
   serialNumberOfTheMachine: 'Serial number of the machine',
   thePart: 'The part',
   thisMarkingIs: 'This marking is',
-  thisIs: 'This is …',
+  thisIs: 'This is…',
 };

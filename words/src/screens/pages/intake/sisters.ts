@@ -1,9 +1,10 @@
 /** What sisters says. */
 export const SISTERS_TEXT = {
+  titleOf: (text: string, job: number) => `${text} (beside job ${job})`,
   noJobWasMade: (message: string | number) => `No job was made. ${message}`,
   sisterSwitches: 'Sister switches',
   otherSwitchesThatControlThe: 'Other switches controlling the same thing',
-  anyOfThemMayBe: 'Any of them may be the bad one: another door, a thermostat, a foot pedal.',
+  anyOfThemMayBe: 'Any of them may be the faulty one: another door, a thermostat, a foot pedal.',
   openItsJob: 'Open its job',
   makeItAJob: 'Make it a job',
   remove: (text: string | number) => `Remove ${text}`,

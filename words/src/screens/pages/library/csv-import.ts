@@ -1,7 +1,7 @@
 /** What csv import says. */
 export const CSV_IMPORT_TEXT = {
   isTooLargeAtMost: (name: string | number) => `${name} is too large: at most 40 MB. Split it.`,
-  hasNoRowsBelowIts: (name: string | number) => `${name} has no rows below its head. Is it a CSV file?`,
+  hasNoRowsBelowIts: (name: string | number) => `${name} has no rows below its header. Is it a CSV file?`,
   takeInACatalogue: 'Import a catalogue',
   aCatalogueAsACsv: 'A catalogue as a CSV file',
   takeInACatalogueCsv: 'Import a catalogue (CSV)',
@@ -27,5 +27,5 @@ export const CSV_IMPORT_TEXT = {
   tabs: 'tabs',
   bars: 'vertical bars',
   columns: 'Columns',
-  stillToBeSaid: (join: string | number) => `: still to be said: ${join}`,
+  stillToBeSaid: (join: string | number) => `: still missing: ${join}`,
 };

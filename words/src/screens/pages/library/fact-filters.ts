@@ -2,8 +2,8 @@
 export const FACT_FILTERS_TEXT = {
   terminalsExactly: 'Terminals, exactly',
   positionsExactly: 'Positions, exactly',
-  aThatOnlyHeatAt: 'A that only heat, at least',
-  aOfAMotorAt: 'A of a motor, at least',
+  aThatOnlyHeatAt: 'A resistive, at least',
+  aOfAMotorAt: 'A motor, at least',
   vAcAtLeast: 'V AC, at least',
   vDcAtLeast: 'V DC, at least',
   priceAtMost: 'Price, at most',
@@ -14,6 +14,6 @@ export const FACT_FILTERS_TEXT = {
   springsBack: 'springs back',
   inStock: 'in stock',
   partsAlone: 'parts alone',
-  whatAnEntryDoesNot: 'What an entry does not state it is not found by: it may still have it.',
+  whatAnEntryDoesNot: 'An entry that doesn’t state it isn’t found, though it may have it.',
   isNoNumberWriteOr: '” isn’t a number: enter 12 or 12.5.',
 };

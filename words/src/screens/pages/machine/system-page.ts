@@ -2,11 +2,11 @@
 export const SYSTEM_PAGE_TEXT = {
   whichSwitchesWorkTogether: 'Which switches work together?',
   twoOnTheStairsA:
-    'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. What each wire goes to is said once, and then every combination of their handles is calculated.',
+    'Two on the stairs, a selector and its float, a mode switch and a speed switch: choose their jobs. Enter once what each wire goes to; then every combination of their handles is calculated.',
   switchesAndDevices: 'Switches and devices',
   itIsNotKnownYet: 'We don’t know what they feed yet.',
   sayInEachJobAt:
-    'Say in each job at Tag wires, Wires and jumpers, what its wires bring or feed, and which go to another switch. What has one name in two jobs is one thing here.',
+    'Say in each job at Tag wires, Wires and jumpers, what its wires bring or feed, and which go to another switch. The same name in two jobs means the same thing here.',
   whatTheMachineIsCalled: 'What the machine is called',
   whatRunsWhen: 'What runs when',
   whichFacts: 'Which facts',

@@ -1,5 +1,6 @@
 /** What take away machine says. */
 export const TAKE_AWAY_MACHINE_TEXT = {
+  everySetting: 'Circuit in every setting, SVG',
   inTheMachine: (place: string | number) => `In the machine, ${place}`,
   theFileCouldNotBe: 'The file couldn’t be made. Reload the page and try again.',
   reckonedFromWhatWasSaid:

@@ -1,5 +1,6 @@
 /** What match page says. */
 export const MATCH_PAGE_TEXT = {
+  withoutJunction: ' without an added junction',
   candidates: 'Candidates',
   whatCanTakeItsPlace: 'What can take its place',
   filters: (count: number) => (count === 0 ? 'Filters' : `Filters · ${count}`),
@@ -26,13 +27,13 @@ export const MATCH_PAGE_TEXT = {
   everyRatingIsAQuestion:
     'These are wiring patterns, not parts. Check each part’s volts, amps, kind of load, springs and make-before-break.',
   noneOfTheLibraryHas: (value: string | number) =>
-    `None of the library has this wiring${value}. The list says why for each, and what comes near.`,
+    `Nothing in the library has this wiring${value}. The list says why for each, and what comes close.`,
   lookAgain: 'Look again',
   theLibraryIsEmpty: 'The library is empty.',
   takeInACatalogueOr: 'Import a catalogue or a file with known switches at',
   library: 'Library',
   theMapIsNotComplete: 'The map is not complete',
-  notEverythingIsSaidOf: 'Not everything is said of what it should do',
+  notEverythingIsSaidOf: 'What it should do isn’t fully specified',
   pairs: ' pairs ',
   areNotSettled: 'are not settled',
   bindNothing: 'bind nothing',

@@ -9,7 +9,7 @@ export const IN_PLACE_PANEL_TEXT = {
   itPartsAt: 'It parts at',
   itJoinsAt: 'It joins at',
   whatElseCouldShareThe: 'What else could share the path',
-  beginLeadsOnAndLeave: 'Begin: leads on, and leave them',
+  beginLeadsOnAndLeave: 'Start: put the leads on and leave them',
   ofText: ' of ',
   handleAt: ': handle at ',
   isText: 'is',

@@ -1,5 +1,6 @@
 /** What proposal says. */
 export const PROPOSAL_TEXT = {
+  switchOn: ', the switch on',
   firstMakeItSafe: 'First make it safe',
   ohmsAndFingersInsideOnly: 'Measure ohms or reach in only once it’s proven dead.',
   toTheSafetyList: 'To the safety list',
@@ -9,7 +10,7 @@ export const PROPOSAL_TEXT = {
   whatLooksGoodIsNot: '. What looks good is not cleared by it, only less suspect.',
   byItselfWhatGoesIn: 'By itself: what goes in, what comes out; ohms through it say little',
   fromTheOneEndTo: (on: string | number) =>
-    `From the one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`,
+    `From one end to the other, unplugged, on ohms${on}; it should read what its parts add up to`,
   testNext: 'Test next',
   onlyFlexingIsLeft: 'Only flexing is left: it passed at rest, and that does not clear it',
   bend: (what: string) => `Bend it: ${what}`,
@@ -21,10 +22,10 @@ export const PROPOSAL_TEXT = {
   pinToPinAtThe: 'Pin to pin at the plug',
   voltsWithALoadOn: 'Volts with a load on belong to the',
   liveRecords: 'live records',
-  whoMayDoItWrites: ': who may do it writes them down there, and says here whether it passed.',
+  whoMayDoItWrites: ': whoever may do it records them there, and marks here whether it passed.',
   handleOffOpenHandleOn: 'Handle off: open. Handle on: what the load reads',
   byWhatIsUsual: ', by what is usual.',
-  whatItShouldReadCannot: 'What it should read cannot be said: electronics in it.',
+  whatItShouldReadCannot: 'We can’t say what it should read: it has electronics.',
   theLoad: 'The load: ',
   nameplateVolts: 'Nameplate volts',
 };

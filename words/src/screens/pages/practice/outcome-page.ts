@@ -1,13 +1,13 @@
 /** What outcome page says. */
 export const OUTCOME_PAGE_TEXT = {
   thisIsARealSwitch: 'This is a real switch.',
-  onlyForASimulatedOne: 'Only for a simulated one is it known what is behind it.',
+  onlyForASimulatedOne: 'Only a simulated switch can show what’s behind it.',
   practiseOnOne: 'Practise on one',
   howItWent: 'How it went',
   theMapIsCompleteAnd: 'The map is complete, and it is the switch.',
   ofPairsAreNotAs: (wrong: string | number, all: string | number) =>
-    `${wrong} of ${all} pairs are not as they are in the switch.`,
-  nothingOnTheMapIs: 'Nothing on the map is wrong; it is not complete.',
+    `${wrong} of ${all} pairs differ from the switch.`,
+  nothingOnTheMapIs: 'Nothing on the map is wrong, but it isn’t complete.',
   goOnMapping: 'Continue mapping',
   right: 'Right',
   ofText: ' of ',

@@ -1,11 +1,18 @@
 /** What practice page says. */
 export const PRACTICE_PAGE_TEXT = {
+  fromLibrary: 'From the library',
+  surpriseMe: 'Surprise me',
+  drawOneUp: 'Draw one',
+  ordinary: 'Ordinary switches',
+  putTogether: 'How it was put together',
+  partAcross: 'A part across two lugs',
+  theMeter: 'The meter',
   noneTheSwitchAndThe: 'None: the switch and the meter are as they should be',
   oneSurprise: 'One surprise',
   threeSurprises: 'Three surprises',
   thatSwitchCannotBeDrawn: 'That switch can’t be made.',
   noSwitchIsChosen: 'No switch is chosen.',
-  chooseOneOfTheList: 'Choose one of the list.',
+  chooseOneOfTheList: 'Choose one from the list.',
   practice: 'Practice',
   firstLesson: 'First lesson',
   threeLugsAHandleA:

@@ -24,7 +24,7 @@ export const SIGN_PAGE_TEXT = {
   adviceToTheOwner: 'Advice to the owner',
   whatToWatchWhatNot: 'What to watch, what not to do.',
   toBeLookedAtAgain: 'To be looked at again',
-  whenAndAtWhat: 'When, and at what.',
+  whenAndAtWhat: 'When, and what to check.',
   whatAppliesHere: 'What applies here',
   localRulesLicencesTheShops: 'Local rules, licences, the shop’s own.',
   notes: 'Notes',

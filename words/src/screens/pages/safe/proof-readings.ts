@@ -1,5 +1,7 @@
 /** What proof readings says. */
 export const PROOF_READINGS_TEXT = {
+  loadsNothing: ', on a meter that doesn’t load the circuit',
+  everyPosition: 'in every position',
   acOrDc: 'AC or DC',
   aTesterThatLoadsWhat: 'A tester that loads what it measures (on it, ghost volts vanish)',
   readBeforeIsolation: 'Read before isolation',

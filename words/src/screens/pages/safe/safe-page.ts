@@ -11,7 +11,7 @@ export const SAFE_PAGE_TEXT = {
   whereItStands: 'Where it stands',
   localRulesComeFirst: 'Local rules come first',
   rulesForYourPlaceAnd:
-    'Rules for your place and licensed practice go before this list. Fixed mains, gas and vehicles of others are for those who may work on them. Never work alone on what can kill.',
+    'Rules for your place and licensed practice come before this list. Fixed mains, gas, and other people’s vehicles are only for those allowed to work on them. Never work alone on what can kill.',
   changeTheShopsListsAnd: 'Edit safety checklists and code notes',
   itIsOutOfThe: 'It is out of the machine',
   theListFor: 'The list for',

@@ -1,5 +1,8 @@
 /** What safety row says. */
 export const SAFETY_ROW_TEXT = {
+  everyPosition: ', in every position',
+  notEveryPosition: ', not in every position',
+  atMostVolts: (counted: string, volts: number) => `${counted}, at most ${volts} V`,
   answerAgain: 'Answer again',
   notApplicable: 'Not applicable',
   notApplicable2: (reason: string | number) => `Not applicable: ${reason}`,

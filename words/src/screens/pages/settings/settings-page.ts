@@ -24,11 +24,10 @@ export const SETTINGS_PAGE_TEXT = {
   importAbout: 'Adds what is in such a file to this bench. You see what it holds before it goes in.',
   toTheBench: 'On the bench: Import a file',
   backUpName: 'Back up',
-  backUpAbout: 'The whole bench as it is, with all photos, in one file: against a broken disk.',
+  backUpAbout: 'The whole bench as it is, with all photos, in one file, in case the disk fails.',
   backUp: 'Back up',
   restoreName: 'Restore',
-  restoreAbout:
-    'Puts a whole backup in place of an empty bench. On the bench where it is empty: Restore a backup.',
+  restoreAbout: 'Fills an empty bench from a whole backup. On an empty bench: Restore a backup.',
   notExported: 'Not exported.',
   noBackup: 'No backup was made.',
   about: 'About',

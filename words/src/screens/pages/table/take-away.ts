@@ -11,7 +11,7 @@ export const TAKE_AWAY_TEXT = {
   inWordsForTheOwner: 'In words for the owner',
   theWholeJobAsA: 'The whole job as a file',
   print: ' Print',
-  noNetlistWhatTheSwitch: 'No netlist: what the switch joins is not known in full.',
+  noNetlistWhatTheSwitch: 'No netlist: what the switch joins isn’t fully known.',
   mappedAsJobOfPairs: (
     number: string | number,
     value: string | number,
@@ -22,7 +22,7 @@ export const TAKE_AWAY_TEXT = {
     `“${title}” is in the library. ${coverage}`,
   itIsNotInThe: (message: string | number) => `It is not in the library. ${message}`,
   itHasMoreThanOne: 'It has more than one handle.',
-  anEntryOfTheLibrary: 'An entry of the library has one list of positions.',
+  anEntryOfTheLibrary: 'A library entry has one list of positions.',
   thisBrowserCopiesOnlyAt: 'This browser copies only at a secure address: mark the words and copy them.',
   forTheOwner: 'For the owner',
   copyIt: 'Copy it',

@@ -15,9 +15,8 @@ export const VERIFY_PAGE_TEXT = {
     about: string | number,
     has: string | number,
   ) => `${name} has ${needs} ${about}, this switch ${has}. Choose one with as many, or fill in the table.`,
-  terminalsWereLaidSideBy: 'Terminals were laid side by side by their labels, positions by their order.',
-  theLabelsDifferTerminalsWere:
-    'The labels differ: terminals were laid side by side by their order. Check that 1 is 1.',
+  terminalsWereLaidSideBy: 'Terminals are matched by label, positions by order.',
+  theLabelsDifferTerminalsWere: 'The labels differ: terminals are matched by order. Check that 1 is 1.',
   knownSwitch: 'Known switch',
   takeItFromTheLibrary: 'Take it from the library',
   clickItInByHand: 'Fill it in by hand',

@@ -1,7 +1,7 @@
 /** What diagram adder says. */
 export const DIAGRAM_ADDER_TEXT = {
   pageCannotBeDrawnTake: (number: string | number) =>
-    `Page ${number} cannot be drawn. Take another page, or a screenshot of it.`,
+    `Page ${number} can’t be drawn. Use another page, or a screenshot of it.`,
   cannotBeReadAsA: (name: string | number) =>
     `${name} cannot be read as a PDF. Take one without a password, or a photo of the page.`,
   photoOrPdfOfThe: ' Photo or PDF of the diagram',

@@ -34,7 +34,7 @@ export const EAR_TEXT = {
   simulatedMeter: 'Simulated meter',
   fault: { none: 'The meter works', 'clip-off': 'The clip is off', asleep: 'The meter is asleep' },
   level: 'Loudness',
-  opening: 'Opening the microphone …',
+  opening: 'Opening the microphone…',
   teachAgain: 'Teach it again',
   teach: 'Teach it your beeper',
   once: 'Half a minute, once per meter. Only this device listens; no sound is kept or sent.',

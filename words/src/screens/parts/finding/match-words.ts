@@ -1,5 +1,6 @@
 /** What match words says. */
 export const MATCH_WORDS_TEXT = {
+  leftOver: (terminals: string) => `${terminals} left over`,
   theSwitchIsNotMapped: 'The switch is not mapped yet.',
   noContactIsKnownYet: 'No contact is known yet: nothing joins in any position.',
   thisSwitchHasMoreThan: 'This switch has more than one handle: not compared in this version.',

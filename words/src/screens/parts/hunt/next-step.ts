@@ -1,5 +1,11 @@
 /** What next step says. */
 export const NEXT_STEP_TEXT = {
+  lookNext: 'Look next',
+  readNext: 'Read next',
+  workNext: 'Work next',
+  tryNext: 'Try next',
+  supplyNext: 'Check the supply next',
+  probeNext: 'Probe next',
   next: 'Next, ',
   sBringItTo: ' s: bring it to ',
   nextAbout: 'Next, about ',

@@ -12,7 +12,7 @@ export const METER_TEXT = {
   nothing: '–',
   standing: {
     off: 'None is set.',
-    connecting: 'Connecting to the bench meter …',
+    connecting: 'Connecting to the bench meter…',
     late: 'The meter hasn’t answered for a while. Nothing is recorded until it does.',
     lost: 'The meter is gone. It reconnects by itself; nothing is recorded meanwhile.',
   },

@@ -7,5 +7,5 @@ export const FROM_ANOTHER_JOB_TEXT = {
     has: string | number,
   ) => `Job ${number} has ${needs} ${because}, this switch ${has}. Choose one with as many.`,
   anotherJob: 'Another job',
-  whatAnotherJobFound: 'What another job found …',
+  whatAnotherJobFound: 'What another job found…',
 };

@@ -12,5 +12,5 @@ export const LOUPE_TEXT = {
   invert: 'Invert',
   sharpen: 'Sharpen',
   thisPhotoIsNotOn:
-    'This photo is not on this machine: a file of jobs holds no pictures. It is where it was added.',
+    'This photo isn’t on this machine: a job file holds no pictures. It’s where it was added.',
 };

@@ -1,5 +1,6 @@
 /** What handle rail says. */
 export const HANDLE_RAIL_TEXT = {
+  onlyHere: ', only here',
   handle: 'Handle',
   handles: 'Handles',
   now: 'now',

@@ -2,6 +2,7 @@ import { plural, touches } from '../../../../plural.js';
 
 /** What approach panel says. */
 export const APPROACH_PANEL_TEXT = {
+  soFar: ', in the positions found so far',
   quickCheck: 'Quick check',
   howToMap: 'How to map',
   byTimeWithClips: (clips: string | number) => `By time, with ${clips} clips`,
@@ -18,5 +19,5 @@ export const APPROACH_PANEL_TEXT = {
   thisBrowserRunsNoWorker:
     'This browser can’t calculate in the background: the order is as chosen, without a forecast.',
   timesAreAForecastFor: (value: string | number) =>
-    `Times are a forecast for a switch such as this one will probably turn out to be${value}.`,
+    `Times are a forecast for the kind of switch this probably is${value}.`,
 };

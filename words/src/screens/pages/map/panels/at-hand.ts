@@ -1,5 +1,7 @@
 /** What at hand says. */
 export const AT_HAND_TEXT = {
+  howItIsRead: 'How it is read',
+  notClips: (text: string) => `“${text}” isn’t a number of clips. Enter a whole number from 0 to 64.`,
   readBy: 'Read by',
   tone: 'tone',
   ohmsOnTheDisplay: 'ohms on the display',

@@ -4,13 +4,13 @@ export const LESSON_TEXT = {
   firstLesson2: (title: string | number) => `First lesson: ${title}`,
   seeHowItWent: 'See how it went',
   everyMappingBeginsSoIt:
-    'Every mapping begins so: it shows that the meter is awake, and how many ohms the leads have by themselves. Press Enter.',
+    'Every mapping starts like this: it shows that the meter is awake, and what its leads read. Press Enter.',
   allPairsAreKnownHere:
     'All pairs are known here. Now the handle is turned by one click: → for a new position, End when it hits the stop.',
   theTableOnTheRight:
     'The table on the right is the switch. No pair was asked twice, and what followed was not asked at all. One wrong answer would not show by itself: the re-check is for that.',
-  somethingHasToBeLooked: 'Something has to be looked at before the map is complete.',
+  somethingHasToBeLooked: 'Something needs another look before the map is complete.',
   redStaysOnOneLug:
     'Red stays on one lug, black goes over the others. With a real meter you tap those that beeped; here Enter lets the meter answer.',
-  whatStaysIsSmallOn: 'What stays is small. On with Enter; Backspace takes the last answer back.',
+  whatStaysIsSmallOn: 'The rest is quick. Enter goes on; Backspace undoes the last answer.',
 };

@@ -1,5 +1,8 @@
 /** What map tools says. */
 export const MAP_TOOLS_TEXT = {
+  chooseTerminal: 'Choose a terminal first.',
+  twoAtLeast: 'A switch needs at least two terminals.',
+  removed: (label: string) => `${label} is removed, its readings are parked. Undo brings both back.`,
   howItIsRead: 'How it is read',
   tone: 'Tone',
   ohms: 'Ohms',
@@ -11,7 +14,7 @@ export const MAP_TOOLS_TEXT = {
   keys: 'Keys',
   chooseATerminalFirst: 'Choose a terminal first.',
   aLabelHasNoSpace: 'A label can’t be empty, or have a space or = in it.',
-  thereIsATerminalAlready: (wanted: string | number) => `There is a terminal ${wanted} already.`,
+  thereIsATerminalAlready: (wanted: string | number) => `There is already a terminal ${wanted}.`,
   callATerminalSomethingElse: 'Rename a terminal',
   terminal: 'Terminal',
   which: 'Which',

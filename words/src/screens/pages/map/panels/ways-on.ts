@@ -7,5 +7,5 @@ export const WAYS_ON_TEXT = {
   workingPairsAbout: 'Working pairs, about ',
   throwsNotTestedAgainstEach: ': throws not tested against each other',
   goOnAsNow: 'Continue as now',
-  changedAtAnyTimeWith: 'Changed at any time with /.',
+  changedAtAnyTimeWith: 'Change it at any time with /.',
 };

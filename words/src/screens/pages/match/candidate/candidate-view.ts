@@ -23,6 +23,6 @@ export const CANDIDATE_VIEW_TEXT = {
   springsBack: ', springs back',
   positionsToSpare: 'Positions to spare',
   theHandleCanGoWhere: 'The handle can go where the old one could not:',
-  someLieBetweenNoStop: 'Some lie between: no stop takes them away.',
+  someLieBetweenNoStop: 'Some are in between: a stop can’t block them.',
   fitAStopOrKnow: 'Fit a stop, or accept what happens there.',
 };

@@ -5,7 +5,7 @@ export const OFFER_FORM_TEXT = {
   whereALink: 'Where, a link',
   price: 'Price',
   isNotAPriceA: '” is not a price: a number such as 12 or 12.50.',
-  isNotALinkIt: '” is not a link: it begins with http:// or https://.',
+  isNotALinkIt: '” isn’t a link: a link begins with http:// or https://.',
   addTheOffer: 'Add the offer',
   states: 'States',
   clear: 'Clear',

@@ -2,7 +2,7 @@
 export const REFINEMENTS_TEXT = {
   howFarItMayBe: 'How far it may be adapted',
   junctionsThatMayBeAdded: 'Junctions that may be added',
-  positionsMayLieUnusedBetween: 'positions may lie unused between',
+  positionsMayLieUnusedBetween: 'unused positions may lie in between',
   itMayHavePositionsTo: 'it may have positions to spare',
   itMustSpringBackWhere: 'it must spring back where the old one does, and stay where that stays',
   and: ' and ',

@@ -10,6 +10,6 @@ export const SOURCE_CHOICE_TEXT = {
   ) => `${name} has ${needs} ${about}, this switch ${has}. Choose one with as many.`,
   as: 'As ',
   doesLaidOnTheseTerminals: ' does, laid on these terminals.',
-  anEntryOfTheLibrary: 'An entry of the library',
-  whatAKnownSwitchDoes: 'What a known switch does …',
+  anEntryOfTheLibrary: 'A library entry',
+  whatAKnownSwitchDoes: 'What a known switch does…',
 };

@@ -11,11 +11,11 @@ export const FAILED_FUNCTION_TEXT = {
   beforePower: 'Before power',
   theSwitch: '. The switch: ',
   theMap: 'the Map',
-  itsWiresOffTheFault: ', its wires off. The fault of before the repair is hunted at',
+  itsWiresOffTheFault: ', its wires off. To hunt the fault from before the repair, go to',
   inTheMachine: 'In the machine',
   itIsNoLineOf:
     'It isn’t a load in a position, and those tell the faults: where one of them fails too, say so above.',
   sayBesideItWhatThe:
-    'Say beside it what the load does instead: then the faults that explain it are ranked here.',
-  whatGoesBackIsNot: 'What goes back is not known in full in every position: no fault can be ranked.',
+    'Choose beside it what the load does instead: then the faults that explain it are ranked here.',
+  whatGoesBackIsNot: 'What goes back isn’t fully known in every position: no fault can be ranked.',
 };

@@ -1,5 +1,8 @@
 /** What report page says. */
 export const REPORT_PAGE_TEXT = {
+  photoNotRead: (caption: string) => `${caption} (the photo could not be read)`,
+  whole: 'Full report',
+  forOwner: 'For the owner',
   report: 'Report',
   whichReport: 'Which report',
   webPageOneFile: 'Web page, one file',
@@ -11,7 +14,7 @@ export const REPORT_PAGE_TEXT = {
   photosInIt: 'Photos in it',
   aPhotoWithoutACaption: 'A photo without a caption',
   thePdfCouldNotBe: 'The PDF couldn’t be made.',
-  reloadThePageAndTry: 'Reload the page and try again, or take the web page.',
+  reloadThePageAndTry: 'Reload the page and try again, or use the web page.',
   makingThePdf: 'Making the PDF.',
   stop: 'Stop',
   pdfA: 'PDF, A4',

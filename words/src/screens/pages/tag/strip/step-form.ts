@@ -2,6 +2,10 @@ import { lengthWords, UNIT_OF_LENGTH, type Units } from '../../../../units.js';
 
 /** What step form says. */
 export const STEP_FORM_TEXT = {
+  sayWhat: 'Write what comes off, or take a photo of it.',
+  seePhoto: 'See the photo',
+  noPhoto: 'no photo',
+  photoNumber: (number: number) => `photo ${number}`,
   isNotACountFrom: (count: string | number) => `“${count}” is not a count from 1 to 99.`,
   isNotALengthIn: (length: string | number, units: Units) =>
     `“${length}” is not a length in ${UNIT_OF_LENGTH[units]}, such as ${units === 'inch' ? '0.5' : '12 or 6,5'}, up to ${lengthWords(1000, units)}.`,

@@ -1,5 +1,6 @@
 /** What strip page says. */
 export const STRIP_PAGE_TEXT = {
+  backTogether: 'Back together',
   stripLog: 'Strip log',
   assemblyList: 'Assembly list',
   whichWayRound: 'Which way round',

@@ -5,7 +5,7 @@ export const ADD_HANDLE_TEXT = {
   itsPositionsWithCommasBetween:
     'Its positions, with commas between; first the one that all readings so far were taken in',
   everyCombinationMatters: 'Every combination matters',
-  thatIsMoreThanSettings: 'That is more than 256 settings. Take fewer combinations.',
+  thatIsMoreThanSettings: 'That is more than 256 settings. Use fewer combinations.',
   moreToMap: (extra: string | number, value: string | number) => `${extra} more ${value} to map.`,
   addIt: 'Add it',
   handle: (count: number) => `Handle ${count}`,

@@ -16,5 +16,5 @@ export const TERMINALS_PAGE_TEXT = {
   oneMoreLug: 'One more lug',
   addTheFrame: 'Add frame (metal case)',
   frameIsBushShaftBracket:
-    'FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to rename it, or to say that it is a tie lug, a lamp tab, an earth, electronics.',
+    'FRAME is bush, shaft, bracket or can: it counts for insulation, not for the pattern. Tap a terminal to rename it, or to mark it as a tie lug, a lamp tab, an earth, electronics.',
 };

@@ -1,6 +1,6 @@
 /** What wires page says. */
 export const WIRES_PAGE_TEXT = {
-  firstSayHowManyTerminals: 'First say how many terminals there are, at “Terminals and handle”.',
+  firstSayHowManyTerminals: 'First enter how many terminals there are, at “Terminals and handle”.',
   theSwitch: 'The switch',
   wiresAndJumpers: 'Wires and jumpers',
   tapWhereTag: 'Tap where tag ',

@@ -1,13 +1,14 @@
 /** What beside panel says. */
 export const BESIDE_PANEL_TEXT = {
+  titleOf: (what: string, job: number) => `${what} beside job ${job}`,
   besideAnotherSwitch: 'Compare',
   beside: (title: string | number) => `Beside ${title}`,
   job: (number: string | number, title: string | number) => `Job ${number}: ${title}`,
   nothingCanBeCompared: ' Nothing can be compared.',
   itHas: 'It has ',
   thisOne: ', this one ',
-  cellByCellTheyCannot: ': cell by cell they cannot be laid beside each other.',
-  theLabelsDifferTerminalsLie: 'The labels differ: terminals lie by their order. Check that 1 is 1.',
+  cellByCellTheyCannot: ': they can’t be compared cell by cell.',
+  theLabelsDifferTerminalsLie: 'The labels differ: terminals are compared in order. Check that 1 is 1.',
   all: 'All ',
   pair: 'Pair',
   thisOne2: 'This one',

@@ -1,5 +1,7 @@
 /** What lay otherwise says. */
 export const LAY_OTHERWISE_TEXT = {
+  asFar: ', as far as was searched',
+  bestFound: ' (the best found)',
   perhapsItsTerminalsAreNumbered: 'Are the terminals numbered differently?',
   certain: 'Certain:',
   terminalsWhoseNumbersAreCertain: 'Terminals whose numbers are certain',
