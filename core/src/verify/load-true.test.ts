@@ -20,6 +20,8 @@ describe('a contact at its own current', () => {
   it('is never tried on a contact for signals, nor for so small a load that it may be plated with gold', () => {
     expect(loadTrue(load(2, 'signal'))).toEqual({ refused: 'signal' });
     expect(loadTrue(load(0.1))).toEqual({ refused: 'signal' });
+    // Gold is burnt by any load, whatever the machine puts through it.
+    expect(loadTrue(load(10), true)).toEqual({ refused: 'signal' });
     expect(loadTrue({ school: 'fixed', ohms: 1 })).toEqual({ refused: 'no-load' });
   });
 });

@@ -30,9 +30,9 @@ const [GOOD_MILLIVOLTS, BAD_MILLIVOLTS] = [50, 200];
  * @example
  * loadTrue({ school: 'load', amps: 10, volts: 230, kind: 'resistive', current: 'AC', of: null }).amps // => 5
  */
-export function loadTrue(limit: ContactLimit): LoadTrue {
+export function loadTrue(limit: ContactLimit, isGold = false): LoadTrue {
   if (limit.school !== 'load') return { refused: 'no-load' };
-  if (limit.kind === 'signal' || limit.amps < LEAST_AMPS / 2) return { refused: 'signal' };
+  if (isGold || limit.kind === 'signal' || limit.amps < LEAST_AMPS / 2) return { refused: 'signal' };
   const amps = Math.min(MOST_AMPS, Math.max(LEAST_AMPS, limit.amps));
   const seriesOhms = SUPPLY_VOLTS / amps;
   return {

@@ -69,4 +69,8 @@ export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
     name: 'Kill contact',
     about: 'It stops the engine by grounding it: a replacement that leaves it out can’t stop the engine.',
   },
+  'gold-contacts': {
+    name: 'Gold contacts',
+    about: 'They carry signals: a load’s current burns the gold off. A replacement for a signal needs gold too.',
+  },
 };

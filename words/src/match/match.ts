@@ -62,6 +62,8 @@ const WORDS: Record<DifferenceCode, (about: string) => string> = {
   'protection-unknown': () => 'How well does it keep out dust and water?',
   'direct-opening-lost': () => 'The old one is forced open by the hand; this one is not.',
   'direct-opening-unknown': () => 'Is it forced open by the hand, as the old one is?',
+  'gold-lost': () => 'The old one’s contacts are gold; these are silver and may not carry a signal.',
+  'gold-unknown': () => 'Are its contacts gold, as the old one’s are? Silver may not carry a signal.',
   'no-volt-release-unknown': () => 'Does it drop out when power fails, as the old one does?',
   'off-lost': () => 'You said OFF doesn’t matter, so we didn’t check that anything can be switched off.',
   'break-lost': (at) => `At ${at}, where the old one breaks every pole, something stays joined.`,

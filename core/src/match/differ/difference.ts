@@ -40,6 +40,8 @@ export type DifferenceCode =
   | 'minimum-not-reached'
   | 'minimum-unknown'
   | 'gold-burns-off'
+  | 'gold-lost'
+  | 'gold-unknown'
   | 'disconnection-lower'
   | 'disconnection-unknown'
   | 'protection-lower'

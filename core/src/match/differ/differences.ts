@@ -226,6 +226,8 @@ function ofFacts({ facts: old, mostWires }: Subject, facts: PartFacts, fit: FitO
     else if (!protects(facts.protection, old.protection)) found.push(of('protection-lower', 'safety'));
   }
   lost(old.directOpening, facts.directOpening, 'direct-opening-lost', 'direct-opening-unknown');
+  if (old.contacts === 'gold' && facts.contacts !== 'gold')
+    found.push(facts.contacts === undefined ? of('gold-unknown', 'question') : of('gold-lost', 'difference'));
   lost(old.noVoltRelease, facts.noVoltRelease, 'no-volt-release-lost', 'no-volt-release-unknown');
   lost(old.earthTerminal, facts.earthTerminal, 'earth-lost', 'earth-unknown');
   lost(old.insulatedShaft, facts.insulatedShaft, 'insulated-shaft-lost', 'earth-unknown');

@@ -119,6 +119,9 @@ const PAIRS: [name: string, old: string, of: Old, candidate: string, facts: Part
   ['a no-volt release not stated', ON_OFF, { facts: { noVoltRelease: true } }, ON_OFF, undefined, 'q no-volt-release-unknown no-volt-release-lost'],
   ['ruled out by its wiring, its no-volt release lost all the same', ON_OFF, { facts: { noVoltRelease: true } }, ' | 1-2', { noVoltRelease: false }, 'no: s no-volt-release-lost'],
   ['ruled out by its wiring, a sprung START that stays', SPRUNG, { startsAt: [1] }, ' | 1-2', undefined, 'no: s spring-lost 1, s restarts 1'],
+  ['silver for gold', ON_OFF, { facts: { contacts: 'gold' } }, ON_OFF, { contacts: 'silver' }, 'd gold-lost'],
+  ['gold for gold', ON_OFF, { facts: { contacts: 'gold' } }, ON_OFF, { contacts: 'gold' }, ''],
+  ['gold, and nothing stated', ON_OFF, { facts: { contacts: 'gold' } }, ON_OFF, undefined, 'q gold-unknown'],
   ['direct opening lost', ON_OFF, { facts: { directOpening: true } }, ON_OFF, { directOpening: false }, 's direct-opening-lost'],
   // Between two positions.
   ['shorting for shorting', SELECTOR, { facts: { makesBeforeBreaks: true } }, SELECTOR, { makesBeforeBreaks: true }, ''],

@@ -71,6 +71,7 @@ export function subjectOf(
     facts: {
       ...markedFacts(map),
       ...(cases.has('no-volt') && { noVoltRelease: true }),
+      ...(cases.has('gold-contacts') && { contacts: 'gold' as const }),
       ...(wasSeenToShort(map) && { makesBeforeBreaks: true }),
       ...(structure.terminals.some(({ role }) => role === 'earth') && { earthTerminal: true }),
       ...(keyed.length > 0 && { keyOut: keyed.filter((place) => place >= 0) }),

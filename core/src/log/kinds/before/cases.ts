@@ -21,6 +21,7 @@ export const CASES = [
   'neutral-only',
   'no-volt',
   'kill-contact',
+  'gold-contacts',
 ] as const;
 export type Case = (typeof CASES)[number];
 
@@ -37,8 +38,8 @@ export const caseNoted = defineKind('case-noted', {
   fields: { noted: notedCaseSchema },
   undo: ['tag'],
   reading: 'extends',
-  // Version 2 knows what guards: interlocks, stops, limits; version 3 a contact that kills an engine.
-  upgrades: { 1: (what) => what, 2: (what) => what },
+  // Version 2 knows what guards: interlocks, stops, limits; version 3 a contact that kills an engine; version 4 gold contacts.
+  upgrades: { 1: (what) => what, 2: (what) => what, 3: (what) => what },
   keeps: newest(
     'noted',
     ({ what, position }: NotedCase) => `${what} ${position}`,

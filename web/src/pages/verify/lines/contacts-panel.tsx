@@ -46,6 +46,7 @@ const MARKS: Record<ContactVerdict, string> = {
 export function ContactsPanel({ map }: { map: SwitchMap }) {
   const judged = judgedContacts(map);
   const limit = contactLimitOf(map);
+  const isGold = recordsOf(map.log, 'case-noted').some(({ what }) => what === 'gold-contacts');
   const [open, setOpen] = useState(false);
   return (
     <LineOfVerdict id="contacts" map={map} act={RESULT_LINES_TEXT.details} onOpen={setOpen}>
@@ -65,7 +66,7 @@ export function ContactsPanel({ map }: { map: SwitchMap }) {
         ))}
       </ul>
       {limit.school === 'load' && <p className="mt-1 text-small text-quiet">{WOULD_TELL}</p>}
-      <LoadTrueRecipe limit={limit} meter={lastCheckedMeter(map.log)} />
+      <LoadTrueRecipe limit={limit} meter={lastCheckedMeter(map.log)} isGold={isGold} />
     </LineOfVerdict>
   );
 }

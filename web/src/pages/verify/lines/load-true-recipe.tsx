@@ -2,9 +2,16 @@ import type { ContactLimit, MeterProfile } from '@which-way/core/log';
 import { loadTrue } from '@which-way/core/verify';
 import { LOAD_TRUE_TEXT } from '@which-way/words/screens/pages/verify/lines/load-true-recipe';
 
+interface LoadTrueRecipeProps {
+  limit: ContactLimit;
+  meter: MeterProfile;
+  /** Its contacts were said to be gold. */
+  isGold: boolean;
+}
+
 /** How to try a contact at its own current, step by step in the order of the hand, with the figures of this load. */
-export function LoadTrueRecipe({ limit, meter }: { limit: ContactLimit; meter: MeterProfile }) {
-  const recipe = loadTrue(limit);
+export function LoadTrueRecipe({ limit, meter, isGold }: LoadTrueRecipeProps) {
+  const recipe = loadTrue(limit, isGold);
   const { testMilliamps } = meter;
   if (recipe.refused !== null)
     return recipe.refused === 'signal' ? <p className="mt-1">{LOAD_TRUE_TEXT.refused}</p> : null;
