@@ -140,9 +140,7 @@ test('a reversing motor: a candidate whose brake contact is lost says so first a
   await page.getByRole('button', { name: 'does not matter' }).click();
   await find('Brake gone');
   const safety = page.getByRole('region', { name: 'Safety differences' });
-  await expect(
-    safety.getByText('Brake lost: Winch is no longer braked where it was.'),
-  ).toBeVisible();
+  await expect(safety.getByText('Brake lost: Winch is no longer braked where it was.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Choose this one' })).toBeDisabled();
 
   // Both ends on minus brake as well: another pattern, the same in this machine.

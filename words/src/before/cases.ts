@@ -71,6 +71,7 @@ export const CASE_WORDS: Record<Case, { name: string; about: string }> = {
   },
   'gold-contacts': {
     name: 'Gold contacts',
-    about: 'They carry signals: a load’s current burns the gold off. A replacement for a signal needs gold too.',
+    about:
+      'They carry signals: a load’s current burns the gold off. A replacement for a signal needs gold too.',
   },
 };

@@ -11,7 +11,9 @@ describe('the recipe for a contact at its own current', () => {
   afterEach(cleanup);
 
   it('says its steps in the order of the hand, with the figures of the load', () => {
-    render(<LoadTrueRecipe limit={load(10)} meter={{ ...ORDINARY_METER, testMilliamps: 0.5 }} isGold={false} />);
+    render(
+      <LoadTrueRecipe limit={load(10)} meter={{ ...ORDINARY_METER, testMilliamps: 0.5 }} isGold={false} />,
+    );
     const steps = screen.getAllByRole('listitem', { hidden: true }).map(({ textContent }) => textContent);
     expect(steps).toHaveLength(8);
     screen.getByText(
@@ -28,7 +30,9 @@ describe('the recipe for a contact at its own current', () => {
   });
 
   it('is refused for a signal, and not offered where no load is named', () => {
-    const { rerender } = render(<LoadTrueRecipe limit={load(2, 'signal')} meter={ORDINARY_METER} isGold={false} />);
+    const { rerender } = render(
+      <LoadTrueRecipe limit={load(2, 'signal')} meter={ORDINARY_METER} isGold={false} />,
+    );
     expect(screen.getByText(/^Don’t pass current through a signal or gold contact/)).toBeDefined();
     rerender(<LoadTrueRecipe limit={load(10)} meter={ORDINARY_METER} isGold />);
     expect(screen.getByText(/^Don’t pass current through a signal or gold contact/)).toBeDefined();
