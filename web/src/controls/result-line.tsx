@@ -49,7 +49,7 @@ export function ResultLine({
       open={open || undefined}
       onToggle={({ currentTarget }) => onOpen?.(currentTarget.open)}
     >
-      <summary className="grid min-h-12 cursor-pointer grid-cols-[minmax(6.5rem,auto)_minmax(0,1fr)_auto] items-center gap-x-3 py-1.5">
+      <summary className="grid min-h-12 cursor-pointer grid-cols-[minmax(var(--names,6.5rem),auto)_minmax(0,1fr)_auto] items-center gap-x-3 py-1.5">
         <span className="font-bold">{name}</span>
         <span className="flex flex-wrap items-center gap-x-2 sm:flex-nowrap">
           {look !== 'plain' && mark && (

@@ -25,7 +25,7 @@ export function SettingsPage() {
   return (
     <div className="flex min-h-full flex-col">
       <TopBar title={SETTINGS_PAGE_TEXT.settings} />
-      <main className="mx-auto w-full max-w-4xl grow p-4 pb-12 sm:p-8">
+      <main className="mx-auto w-full max-w-4xl grow p-4 pb-12 sm:p-8 sm:[--names:11rem]">
         <h1 className="mb-4 text-title font-bold">{SETTINGS_PAGE_TEXT.settings}</h1>
         <ResultLine
           name={SETTINGS_PAGE_TEXT.lists}
@@ -83,7 +83,7 @@ function UnitsHere() {
         options={UNITS.map((value) => ({ value, text: SETTINGS_PAGE_TEXT.unitsAre[value] }))}
         onChoose={(chosen) => unitsHere.setState({ units: chosen })}
       />
-      <p className="text-quiet">
+      <p className="mt-2 text-quiet">
         {SETTINGS_PAGE_TEXT.unitsAbout} {SETTINGS_PAGE_TEXT.thisDevice}
       </p>
     </ResultLine>

@@ -1,5 +1,6 @@
 import { lastCheckedMeter } from '@which-way/core/log';
 import { EAR_TEXT } from '@which-way/words/screens/parts/ear/ear';
+import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { useStore } from 'zustand';
@@ -99,7 +100,9 @@ function EarOptions({ probing, onTeach }: { probing: Probing; onTeach?: () => vo
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <PlainButton className="px-3">{EAR_TEXT.options}</PlainButton>
+        <PlainButton className="px-3" aria-label={EAR_TEXT.options}>
+          {onTeach ? <SlidersHorizontal className="size-5" aria-hidden="true" /> : EAR_TEXT.options}
+        </PlainButton>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -170,7 +173,7 @@ export function EarStart({ probing }: { probing: Probing }) {
   const trouble = standing in EAR_TEXT.standing ? EAR_TEXT.standing[standing as 'refused'] : null;
   if (standing === 'listening') return null;
   return (
-    <div className="flex flex-wrap items-center gap-3">
+    <div className="flex flex-wrap items-center gap-1">
       <PlainButton
         disabled={standing === 'opening'}
         onClick={() => (taught ? void begin(taught) : setTeaching(true))}

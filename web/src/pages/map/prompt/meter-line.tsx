@@ -94,6 +94,7 @@ export function MeterStart({ probing: { meterDesk: desk, act, hands, map } }: { 
   return (
     <div className="grid gap-1">
       <PlainButton
+        className="px-2"
         onClick={() => {
           act({ do: 'sense', sense: 'ohms' });
           // A meter answers a row touch by touch; a pair held while the handle turns wants a key in each position.
