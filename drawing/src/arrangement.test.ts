@@ -11,7 +11,8 @@ import {
 } from '@which-way/core/switch';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { arrange, spotNear, spotsOf, type Place } from './arrangement.js';
+import { arrange, spotNear, spotsOf, tagPlace, type Place } from './arrangement.js';
+import { tagGrowth, tagHalf } from './legible.js';
 
 const newId = newIdFrom(seededRandom(6));
 const lugs = (count: number): Terminal[] =>
@@ -120,4 +121,24 @@ describe('the arrangement of a switch', () => {
     );
     all.forEach(({ y }) => expect(y).toBeLessThan(height));
   });
+});
+
+describe('the tag of a wire', () => {
+  it.each(plainLayouts.flatMap((layout) => [0, 30].map((least) => ({ kind: layout.kind, layout, least }))))(
+    '$kind, type of at least $least: it stands clear of its terminal, and as near as it may',
+    ({ layout, least }) => {
+      const arrangement = arrange({ terminals: lugs(6), layout, placed: [] }, 'terminal');
+      const grown = tagGrowth(least);
+      const half = tagHalf('2 RD');
+      for (const place of arrangement.places.values()) {
+        const tag = tagPlace(arrangement, place, 0, least);
+        const away = Math.hypot(
+          Math.max(0, Math.abs(tag.x - place.x) - half.width * grown),
+          Math.max(0, Math.abs(tag.y - place.y) - half.height * grown),
+        );
+        expect(away).toBeGreaterThanOrEqual(arrangement.radius);
+        expect(away).toBeLessThan(arrangement.radius + 10);
+      }
+    },
+  );
 });

@@ -9,7 +9,7 @@ import {
 } from '@which-way/core/switch';
 import { baseOf, deckGrid, overall, spread, WIDTH, type Ground, type Place } from './layout-base.js';
 
-import { tagGrowth, type Least } from './legible.js';
+import { tagGrowth, tagHalf, type Least } from './legible.js';
 
 export type { Ground, Place } from './layout-base.js';
 
@@ -87,7 +87,15 @@ function flipGround(ground: Ground, mirror: boolean, flip: (x: number) => number
   return { ...ground, x: flip(ground.x) };
 }
 
-/** Where the tags of a terminal's wires stand: towards the middle of what it lies on, one below the other. */
+/** A tag of ordinary length, number and colour: how far one stands off is the same for all. */
+const PLAIN_TAG = '2 RD';
+/** So much is left between a terminal and its tag. */
+const TAG_GAP = 6;
+
+/**
+ * Where the tags of a terminal's wires stand: towards the middle of what it lies on, one below the other, the first as near as it comes
+ * without lying on the terminal.
+ */
 export function tagPlace(
   { centre, height, radius }: Arrangement,
   place: Place,
@@ -99,9 +107,18 @@ export function tagPlace(
   const far = Math.hypot(middle.x - place.x, middle.y - place.y);
   const towards = far < 1 ? { x: 0, y: 1 } : { x: (middle.x - place.x) / far, y: (middle.y - place.y) / far };
   const down = towards.y < -0.4 ? -1 : 1;
+  const { width, height: high } = tagHalf(PLAIN_TAG);
+  const clear = (off: number) =>
+    Math.hypot(
+      Math.max(0, Math.abs(towards.x) * off - width * grown),
+      Math.max(0, Math.abs(towards.y) * off - high * grown),
+    ) >=
+    radius + TAG_GAP;
+  let off = radius;
+  while (!clear(off)) off += 2;
   return {
-    x: place.x + towards.x * (radius + 50 * grown),
-    y: place.y + towards.y * (radius + 26 * grown) + down * index * 38 * grown,
+    x: place.x + towards.x * off,
+    y: place.y + towards.y * off + down * index * 38 * grown,
   };
 }
 

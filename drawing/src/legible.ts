@@ -13,5 +13,11 @@ export const reach = (text: string, size: number): number => text.length * size 
 /** The size of type on the tag of a wire. */
 export const TAG_SIZE = 21;
 
+/** Half of what the tag of a wire takes up: its swatch and its text in the product’s even type, with room at both ends. */
+export const tagHalf = (text: string): { width: number; height: number } => ({
+  width: (50 + text.length * 14) / 2,
+  height: 17,
+});
+
 /** How much larger the tag of a wire is drawn so that it can be read. */
 export const tagGrowth = (least: Least): number => legible(TAG_SIZE, least) / TAG_SIZE;

@@ -2,7 +2,7 @@
 import { colorsOf, type Part, type Wire } from '@which-way/core/log';
 import type { TerminalId } from '@which-way/core/switch';
 import type { Arrangement, Ground, Place } from './arrangement.js';
-import { legible, reach, TAG_SIZE, tagGrowth, type Least } from './legible.js';
+import { legible, reach, TAG_SIZE, tagGrowth, tagHalf, type Least } from './legible.js';
 import type { Drawn } from './shape.js';
 import type { Strand } from './strand.js';
 
@@ -171,8 +171,8 @@ export function wireMark(
 ): Drawn {
   const colors = colorsOf(color) ?? [];
   const text = `${tag}${color ? ` ${color}` : ''}`;
-  const [height, swatch] = [34, 20];
-  const width = 40 + text.length * 13;
+  const half = tagHalf(text);
+  const [width, height, swatch] = [2 * half.width, 2 * half.height, 20];
   const grown = tagGrowth(least);
   return (
     <g
