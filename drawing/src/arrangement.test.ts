@@ -12,7 +12,7 @@ import {
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arrange, spotNear, spotsOf, tagPlace, type Place } from './arrangement.js';
-import { tagGrowth, tagHalf } from './legible.js';
+import { tagGrowth, tagHalf, tagText } from './legible.js';
 
 const newId = newIdFrom(seededRandom(6));
 const lugs = (count: number): Terminal[] =>
@@ -129,7 +129,7 @@ describe('the tag of a wire', () => {
     ({ layout, least }) => {
       const arrangement = arrange({ terminals: lugs(6), layout, placed: [] }, 'terminal');
       const grown = tagGrowth(least);
-      const half = tagHalf('2 RD');
+      const half = tagHalf(tagText('2', 'RD', grown));
       for (const place of arrangement.places.values()) {
         const tag = tagPlace(arrangement, place, 0, least);
         const away = Math.hypot(

@@ -9,7 +9,7 @@ import {
 } from '@which-way/core/switch';
 import { baseOf, deckGrid, overall, spread, WIDTH, type Ground, type Place } from './layout-base.js';
 
-import { tagGrowth, tagHalf, type Least } from './legible.js';
+import { tagGrowth, tagHalf, tagText, type Least } from './legible.js';
 
 export type { Ground, Place } from './layout-base.js';
 
@@ -88,7 +88,7 @@ function flipGround(ground: Ground, mirror: boolean, flip: (x: number) => number
 }
 
 /** A tag of ordinary length, number and colour: how far one stands off is the same for all. */
-const PLAIN_TAG = '2 RD';
+const PLAIN_TAG = { tag: '2', color: 'RD' };
 /** So much is left between a terminal and its tag. */
 const TAG_GAP = 6;
 
@@ -107,7 +107,7 @@ export function tagPlace(
   const far = Math.hypot(middle.x - place.x, middle.y - place.y);
   const towards = far < 1 ? { x: 0, y: 1 } : { x: (middle.x - place.x) / far, y: (middle.y - place.y) / far };
   const down = towards.y < -0.4 ? -1 : 1;
-  const { width, height: high } = tagHalf(PLAIN_TAG);
+  const { width, height: high } = tagHalf(tagText(PLAIN_TAG.tag, PLAIN_TAG.color, grown));
   const clear = (off: number) =>
     Math.hypot(
       Math.max(0, Math.abs(towards.x) * off - width * grown),

@@ -13,6 +13,13 @@ export const reach = (text: string, size: number): number => text.length * size 
 /** The size of type on the tag of a wire. */
 export const TAG_SIZE = 21;
 
+/** A tag that has to grow more than this says its number alone: its swatch stands beside it, its code in the list of wires. */
+const MOST_GROWN = 1.4;
+
+/** What stands on the tag of a wire: its number and the code of its colour, as far as there is room. */
+export const tagText = (tag: string, color: string, grown: number): string =>
+  color === '' || grown > MOST_GROWN ? tag : `${tag} ${color}`;
+
 /** Half of what the tag of a wire takes up: its swatch and its text in the product’s even type, with room at both ends. */
 export const tagHalf = (text: string): { width: number; height: number } => ({
   width: (50 + text.length * 14) / 2,

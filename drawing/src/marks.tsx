@@ -2,7 +2,7 @@
 import { colorsOf, type Part, type Wire } from '@which-way/core/log';
 import type { TerminalId } from '@which-way/core/switch';
 import type { Arrangement, Ground, Place } from './arrangement.js';
-import { legible, reach, TAG_SIZE, tagGrowth, tagHalf, type Least } from './legible.js';
+import { legible, reach, TAG_SIZE, tagGrowth, tagHalf, tagText, type Least } from './legible.js';
 import type { Drawn } from './shape.js';
 import type { Strand } from './strand.js';
 
@@ -170,10 +170,10 @@ export function wireMark(
   least: Least = 0,
 ): Drawn {
   const colors = colorsOf(color) ?? [];
-  const text = `${tag}${color ? ` ${color}` : ''}`;
+  const grown = tagGrowth(least);
+  const text = tagText(tag, color, grown);
   const half = tagHalf(text);
   const [width, height, swatch] = [2 * half.width, 2 * half.height, 20];
-  const grown = tagGrowth(least);
   return (
     <g
       role="img"

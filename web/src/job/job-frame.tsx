@@ -88,9 +88,10 @@ function Frame() {
               <Hint text={JOB_FRAME_TEXT.howItWentAgainstThe}>
                 <Link
                   to={`/jobs/${job.id}/practice`}
-                  className="ml-3 rounded-part border border-current px-2 font-semibold"
+                  className="ml-3 inline-block rounded-part border border-current px-2 font-semibold max-sm:ml-1"
                 >
-                  {JOB_FRAME_TEXT.simulatedSwitch}
+                  {JOB_FRAME_TEXT.simulated}
+                  <span className="max-sm:sr-only"> {JOB_FRAME_TEXT.ofSwitch}</span>
                 </Link>
               </Hint>
             )}

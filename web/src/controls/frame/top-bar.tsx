@@ -20,7 +20,7 @@ export function TopBar({ title, children }: { title: ReactNode; children?: React
         </svg>
         <span className="whitespace-nowrap max-sm:sr-only">{TOP_BAR_TEXT.whichWay}</span>
       </Link>
-      <div className="line-clamp-2 min-w-16 grow basis-0 leading-tight text-on-enamel-quiet max-sm:text-small">
+      <div className="line-clamp-2 min-w-16 grow max-sm:line-clamp-3 basis-0 leading-tight text-on-enamel-quiet max-sm:text-small">
         {title}
       </div>
       <div className="ml-auto flex shrink-0 items-center gap-3">

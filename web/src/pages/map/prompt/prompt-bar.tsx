@@ -30,8 +30,10 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
     >
       <div className="grid content-start gap-1">
         <Progress probing={probing} outlook={outlook} />
-        {!probing.wired && <EarStart probing={probing} />}
-        <MeterStart probing={probing} />
+        <div className="flex flex-wrap gap-1">
+          {!probing.wired && <EarStart probing={probing} />}
+          <MeterStart probing={probing} />
+        </div>
       </div>
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
