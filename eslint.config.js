@@ -126,6 +126,12 @@ const SAID_IN_A_COMPONENT = [
   `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > ConditionalExpression > Literal[value=${SPOKEN}]`,
   `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > LogicalExpression > Literal[value=${SPOKEN}]`,
 ].map(inWords);
+/** A sentence, wherever it stands: it begins with a capital or a quote, or goes on from a comma. */
+const SENTENCE = '/^(,? ?[“A-Z]|, )[^<>=]*[a-z’,:] [a-z]/u';
+const SENTENCES = [
+  `:not(ImportDeclaration, ExportNamedDeclaration, ExportAllDeclaration) > Literal[value=${SENTENCE}]`,
+  `TemplateElement[value.raw=${SENTENCE}]`,
+].map(inWords);
 /** What a refusal says, and what the program prints. */
 const SAID_BY_THE_SERVER = [
   `Property[key.name=/^(message|hint)$/] > Literal[value=/ /]`,
@@ -222,7 +228,12 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.tsx'],
     ignores: ['**/*.test.tsx', 'web/src/testing/**'],
-    rules: { 'no-restricted-syntax': ['error', ...SAID_IN_A_COMPONENT, LIMIT] },
+    rules: { 'no-restricted-syntax': ['error', ...SAID_IN_A_COMPONENT, ...SENTENCES, LIMIT] },
+  },
+  {
+    files: ['web/src/**/*.ts'],
+    ignores: ['**/*.test.ts', 'web/src/testing/**', 'web/src/api/checkers.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...SENTENCES] },
   },
   {
     files: ['server/src/**/*.ts'],

@@ -88,7 +88,7 @@ test('ratings: direct current with AC figures alone, none at all, a signal; an o
     await list.getByRole('button', { name: new RegExp(`^${name}`) }).click();
   };
   await find('Alternating only');
-  await expect(safety).toContainText('Heater: only figures for AC are stated, and it is DC');
+  await expect(safety).toContainText('Heater: only AC ratings are stated, and it is DC');
   await expect(asked).toContainText('Heater: what is it rated for');
   await find('Nothing stated');
   await expect(asked).toContainText('Heater: what is it rated for');

@@ -22,7 +22,7 @@ describe('backup and restore by command', () => {
     const before = await bench(served);
     const file = join(place, 'copy.zip');
     expect(command('backup', file, '--data', place).status).toBe(0);
-    expect(command('backup', file, '--data', place).stderr).toContain('is there already');
+    expect(command('backup', file, '--data', place).stderr).toContain('already exists');
     const { release } = takeDataFolder(place, false);
     expect(command('restore', file, '--data', place).stderr).toContain('Another Which Way is using');
     release();

@@ -1,3 +1,4 @@
+import { SAVE_MARK_TEXT } from '@which-way/words/screens/job/save-mark';
 import type { ApiError } from '@which-way/contract';
 import type { SaveState } from '../session/job-state.js';
 
@@ -30,7 +31,7 @@ export function saveStateOf({
     return {
       state: 'page-only',
       count: unkept,
-      reason: `${why} The browser does not keep it: ${unkeptReason}`,
+      reason: SAVE_MARK_TEXT.browserKeepsNone(why, unkeptReason),
     };
   }
   if (first) return { state: 'failed', count: refused.length, reason: first.message };

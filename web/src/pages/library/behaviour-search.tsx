@@ -8,7 +8,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { FoundLine } from '../../parts/finding/found-line.js';
 import { MatchSearch } from '../../parts/finding/match-search.js';
-import { resultWords } from '../../parts/finding/match-words.js';
+import { resultWords } from '@which-way/words/match/results';
 import { Notice } from '../../controls/notice.js';
 import { Pick } from '../../controls/fields/pick.js';
 import { PlainButton } from '../../controls/plain-button.js';

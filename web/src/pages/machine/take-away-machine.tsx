@@ -79,10 +79,18 @@ export function TakeAwayMachine({ map, view, names, place }: TakeAwayMachineProp
           TAKE_AWAY_MACHINE_TEXT.everySetting,
           () => saveText(`job-${job.number}-machine.svg`, svgText(sheet(2)), 'image/svg+xml'),
         ],
-        ['On paper, PDF', () => void paper().catch(failed)],
-        ['Circuit, JSON', () => saveText(`job-${job.number}-machine.json`, json(), 'application/json')],
+        [TAKE_AWAY_MACHINE_TEXT.paper, () => void paper().catch(failed)],
+        [
+          TAKE_AWAY_MACHINE_TEXT.circuit,
+          () => saveText(`job-${job.number}-machine.json`, json(), 'application/json'),
+        ],
         ...(healthy
-          ? [['Netlist, SPICE', () => saveText(`job-${job.number}.cir`, deck(), 'text/plain')] as const]
+          ? [
+              [
+                TAKE_AWAY_MACHINE_TEXT.netlist,
+                () => saveText(`job-${job.number}.cir`, deck(), 'text/plain'),
+              ] as const,
+            ]
           : []),
       ]}
     />

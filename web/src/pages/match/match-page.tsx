@@ -24,7 +24,7 @@ import { useMachineNeed } from './use-machine-need.js';
 import { useGain } from './use-gain.js';
 import { askedOf, questionOf } from './match-question.js';
 import { MatchSearch, shapeOf, type SearchState } from '../../parts/finding/match-search.js';
-import { NO_REQUIREMENT_WORDS } from '../../parts/finding/match-words.js';
+import { NO_REQUIREMENT_WORDS } from '@which-way/words/match/results';
 import { Refinements } from './requirement/refinements.js';
 import { anotherName, SourceChoice } from './requirement/source-choice.js';
 import { WhatMatters } from './requirement/what-matters.js';

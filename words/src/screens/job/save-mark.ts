@@ -4,5 +4,6 @@ export const SAVE_MARK_TEXT = {
   onlyInThisOpenPage: (count: string | number) => `Only in this open page: ${count}. Do not close it`,
   failedNotSaved: (count: string | number) => `Failed: ${count} not saved`,
   pressToTryAgain: (reason: string | number) => `${reason} Press to try again.`,
+  browserKeepsNone: (why: string, reason: string) => `${why} The browser doesn’t keep it: ${reason}`,
   onTheServersDisk: 'On the server’s disk',
 };

@@ -11,7 +11,7 @@ import { useSession } from '../../../job/job-context.js';
 import { Notice } from '../../../controls/notice.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { StrandSample } from '../../../parts/drawings/strand-sample.js';
-import { positionName, resultWords, spareWords } from '../../../parts/finding/match-words.js';
+import { positionName, resultWords, spareWords } from '@which-way/words/match/results';
 import { ResultLine } from '../../../controls/result-line.js';
 import { LookAlike } from './look-alike.js';
 import { MechanicsFit } from './mechanics-fit.js';

@@ -4,7 +4,7 @@ import type { SettingId } from '@which-way/core/switch';
 import { differenceText, nearWords, questionsForSeller } from '@which-way/words/match/match';
 import { useListedDifferences } from '../candidate/all-differences.js';
 import { useJobState } from '../../../job/job-context.js';
-import { resultWords } from '../../../parts/finding/match-words.js';
+import { resultWords } from '@which-way/words/match/results';
 import { CANDIDATE_LIST_TEXT } from '@which-way/words/screens/pages/match/found/candidate-list';
 
 interface CandidateListProps {

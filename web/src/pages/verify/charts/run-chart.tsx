@@ -1,3 +1,4 @@
+import { RUN_CHART_TEXT } from '@which-way/words/screens/pages/verify/charts/run-chart';
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { RepeatRun } from '@which-way/core/log';
 import { contactLimitOf, limitOhms } from '@which-way/core/verify';
@@ -34,7 +35,7 @@ export default function RunChart({ run, map }: { run: RepeatRun; map: SwitchMap 
     borderColor: color,
     backgroundColor: color,
   });
-  const words = `${run.misses.length} misses and ${run.sticks.length} sticks in ${run.cycles} cycles`;
+  const words = RUN_CHART_TEXT.counted(run.misses.length, run.sticks.length, run.cycles);
   return (
     <figure className="mt-1 h-40" aria-label={words}>
       <Chart

@@ -1,8 +1,6 @@
 import type { MatchResult, NoRequirement } from '@which-way/core/match';
 import type { KnownSwitch } from '@which-way/core/switch';
-import { MATCH_WORDS_TEXT } from '@which-way/words/screens/parts/finding/match-words';
-
-const many = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
+import { plural as many } from '../plural.js';
 
 /** What came out for a candidate, in a line; `loosened`: something was said not to matter. */
 export function resultWords(result: MatchResult, loosened: boolean | 'machine' = false): string {
@@ -11,12 +9,10 @@ export function resultWords(result: MatchResult, loosened: boolean | 'machine' =
     case 'fits-so-far': {
       const extras = [
         result.jumpers > 0 ? `with ${many(result.jumpers, 'added junction')}` : '',
-        result.between.length > 0 ? many(result.between.length, 'position') + ' between' : '',
+        result.between.length > 0 ? `${many(result.between.length, 'position')} in between` : '',
         result.order === 'reversed' ? 'positions in reverse order' : '',
         result.sparePositions.length > 0 ? many(result.sparePositions.length, 'spare position') : '',
-        result.spareTerminals.length > 0
-          ? MATCH_WORDS_TEXT.leftOver(many(result.spareTerminals.length, 'terminal'))
-          : '',
+        result.spareTerminals.length > 0 ? `${many(result.spareTerminals.length, 'terminal')} left over` : '',
       ].filter(Boolean);
       const same =
         loosened === 'machine'
@@ -40,27 +36,29 @@ export function resultWords(result: MatchResult, loosened: boolean | 'machine' =
         case 'spares':
           return `no: ${many(result.has, 'position')}, and none may be to spare`;
         case 'returns':
-          return 'no: what springs back and what stays is otherwise';
+          return 'no: it springs back or stays in different positions';
         case 'wiring':
-          return 'no: no naming of its terminals gives this wiring, in either direction';
+          return 'no: it can’t do this, however its terminals are named';
       }
   }
 }
 
 /** Why there is nothing to match. */
 export const NO_REQUIREMENT_WORDS: Record<NoRequirement, string> = {
-  'nothing-mapped': MATCH_WORDS_TEXT.theSwitchIsNotMapped,
-  'nothing-joins': MATCH_WORDS_TEXT.noContactIsKnownYet,
-  'more-than-one-actuator': MATCH_WORDS_TEXT.thisSwitchHasMoreThan,
-  'too-many-positions': MATCH_WORDS_TEXT.thisSwitchHasMoreThan2,
-  'nothing-expected': MATCH_WORDS_TEXT.nobodyHasSaidWhatIt,
-  'no-position-matters': MATCH_WORDS_TEXT.everyPositionWasSaidNot,
-  'nothing-of-another': MATCH_WORDS_TEXT.chooseTheJobOrThe,
-  'no-machine': MATCH_WORDS_TEXT.noLoadIsOnA,
-  working: MATCH_WORDS_TEXT.itIsBeingWorkedOut,
-  'too-many-wires': MATCH_WORDS_TEXT.moreThanTerminalsCarryWires,
-  'took-too-long': MATCH_WORDS_TEXT.itTookMoreThanSeconds,
-  disputed: MATCH_WORDS_TEXT.readingsContradictSettleThatOn,
+  'nothing-mapped': 'The switch is not mapped yet.',
+  'nothing-joins': 'No contact is known yet: nothing joins in any position.',
+  'more-than-one-actuator': 'This switch has more than one handle: not compared in this version.',
+  'too-many-positions': 'This switch has more than 64 positions: not compared in this version.',
+  'nothing-expected': 'You haven’t said what it should do. Do that at Verify.',
+  'no-position-matters': 'You said that no position matters.',
+  'nothing-of-another': 'Choose the job or entry it should match.',
+  'no-machine':
+    'No wire leads to a load yet: enter where each wire ends at Wires and jumpers. What the switch should do must also be fully known.',
+  working: 'Calculating what matters to the machine…',
+  'too-many-wires':
+    'More than 8 terminals carry wires: that’s too many to calculate what matters to the machine.',
+  'took-too-long': 'Calculating what matters to the machine took over 2 seconds and was stopped.',
+  disputed: 'Readings disagree. Settle that on the Map first: no match is built on a dispute.',
 };
 
 /** What a candidate's position is called. */
