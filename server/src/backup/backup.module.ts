@@ -21,7 +21,7 @@ export class BackupController {
   @HttpCode(202)
   @ApiConsumes('application/zip')
   @ApiOperation({
-    summary: 'Puts a backup back onto an empty bench, after all of it was checked. Long work.',
+    summary: 'Restores a backup onto an empty bench, after checking all of it. Long work.',
   })
   restore(@Req() request: Request): Promise<Work> {
     return this.backups.restore(request);

@@ -36,7 +36,7 @@ describe('backup and restore by command', () => {
     expect(command('restore', file, '--data', data).stdout).toContain('What was there is in');
     expect(readdirSync(data).some((name) => name.startsWith('aside-'))).toBe(true);
     expect(command('restore', 'nowhere.zip', '--data', data).stderr).toContain('There is no file');
-    expect(command('restore').stderr).toContain('Say which backup');
+    expect(command('restore').stderr).toContain('Name the backup');
     expect(command('backup', '--data', join(place, 'nothing')).stderr).toContain('There is no bench');
     expect(command('backup', '--dats', place).stderr).toMatch(/Unknown option '--dats'/);
   });

@@ -125,7 +125,7 @@ function checkDatabase(path: string): void {
     }
     throw new DataFolderError(
       `The database ${path} is damaged: ${messageOf(error)}\n` +
-        'Nothing was changed. Keep a copy of the folder, then put back a backup (npm run restore -- FILE), or begin anew with --fresh.',
+        'Nothing was changed. Keep a copy of the folder, then restore a backup (npm run restore -- FILE), or start over with --fresh.',
     );
   } finally {
     database?.close();

@@ -86,6 +86,6 @@ export class Second1795737600000 implements MigrationInterface {
   }
 
   async down(): Promise<void> {
-    throw new Error('An older Which Way cannot read this database: put back a backup instead.');
+    throw new Error('An older Which Way cannot read this database: restore a backup instead.');
   }
 }

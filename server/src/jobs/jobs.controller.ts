@@ -62,7 +62,7 @@ export class JobsController {
 
   @Patch(':id')
   @ApiOperation({
-    summary: 'Changes title, place, whether the switch is out of the machine, or puts the job away.',
+    summary: 'Changes title, place, whether the switch is out of the machine, or archives the job.',
   })
   change(@Param('id', OurIdPipe) id: string, @Body() change: JobChange): Promise<Job> {
     return this.jobs.change(id, change);
@@ -79,7 +79,7 @@ export class JobsController {
   @Post(':id/events')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Appends to the log. Each event is answered by itself: stored, or refused with the reason.',
+    summary: 'Appends to the log. Each event is answered on its own: stored, or refused with the reason.',
   })
   post(@Param('id', OurIdPipe) id: string, @Body() events: PostEvents): Promise<PostedEvents> {
     return this.jobs.post(id, events);

@@ -23,7 +23,7 @@ export class PhotosController {
   @HttpCode(200)
   @ApiConsumes('image/*')
   @ApiOperation({
-    summary: `Takes in a photo, up to ${PHOTO_MEGABYTES} MB, as the body. It is turned upright and kept without metadata.`,
+    summary: `Adds a photo, up to ${PHOTO_MEGABYTES} MB, as the body. It is turned upright and kept without metadata.`,
   })
   async put(@Param('id', OurIdPipe) id: PhotoId, @Req() request: Request): Promise<StoredPhoto> {
     if (Number(request.headers['content-length'] ?? 0) > PHOTO_BYTES) {

@@ -9,7 +9,9 @@ export class ShopController {
   constructor(private readonly shop: ShopService) {}
 
   @Get()
-  @ApiOperation({ summary: 'What the shop has set for itself: its name, safety lists and code notes.' })
+  @ApiOperation({
+    summary: 'What the shop has set for itself: its name, safety lists, code notes and meters.',
+  })
   read(): Promise<Shop> {
     return this.shop.read();
   }

@@ -14,7 +14,7 @@ export class TransferController {
 
   @Post('import')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Takes in a Which Way file of up to 25 MB, whole or not at all.' })
+  @ApiOperation({ summary: 'Imports a Which Way file of up to 25 MB, whole or not at all.' })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
   import(@Req() request: Request, @Query() { again }: AgainQuery): Promise<Imported> {
     return this.transfer.import(request, again === 'true');
@@ -24,7 +24,7 @@ export class TransferController {
   @HttpCode(202)
   @ApiConsumes('application/octet-stream')
   @ApiOperation({
-    summary: 'Looks through a Which Way file of any size (JSON, or zip with photos): long work.',
+    summary: 'Checks a Which Way file of any size (JSON, or zip with photos): long work.',
   })
   look(@Req() request: Request, @Query() { name }: FileQuery): Promise<Work> {
     return this.transfer.receive(request, name ?? 'a file');
@@ -33,7 +33,7 @@ export class TransferController {
   @Post('imports/:id/take')
   @HttpCode(202)
   @ApiOperation({
-    summary: 'Takes in what was looked through, without what was set aside: all of it together, or nothing.',
+    summary: 'Imports what was checked, without what was set aside: all of it together, or nothing.',
   })
   take(@Param('id', OurIdPipe) id: string, @Query() { shop, again }: TakeQuery): Work {
     return this.transfer.take(id, { shop: shop === 'true', again: again === 'true' });

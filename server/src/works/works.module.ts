@@ -32,7 +32,7 @@ export class WorksController {
   @Delete(':id')
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Ends it, and takes back what it did; work that has ended is forgotten with its file.',
+    summary: 'Cancels it, and undoes what it did; work that has ended is forgotten with its file.',
   })
   cancel(@Param('id', OurIdPipe) id: string): Work {
     return this.works.cancel(id);
