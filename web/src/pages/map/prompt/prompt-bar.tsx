@@ -1,6 +1,6 @@
 import { sameAsk, type Ask } from '@which-way/core/log';
 import { mostLeft } from '@which-way/core/planner';
-import { answersTo, type Answer } from '@which-way/core/probing';
+import { answersTo, type Act, type Answer } from '@which-way/core/probing';
 import { PROMPT_REASON_WORDS } from '@which-way/words/map/approach';
 import { answerWords, keyWords } from '@which-way/words/probing/answers';
 import { messageWords } from '@which-way/words/probing/messages';
@@ -10,6 +10,7 @@ import { settingName } from '@which-way/words/terminals';
 import { time } from '@which-way/words/time';
 import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
+import { useStore } from 'zustand';
 import { KeyButton } from '../../../controls/keys/key-button.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import type { OutlookView } from '../probing/use-outlook.js';
@@ -172,10 +173,15 @@ function EntryLine({ probing: { hands, map } }: { probing: Probing }) {
 /** The ends of a mapping, after which there is nothing that has to be read. */
 const ENDS: ReadonlySet<string> = new Set(['done', 'rechecked', 'not-rechecked']);
 
+/** What the hands answer touch by touch. */
+const BY_TOUCH: ReadonlySet<Act['do']> = new Set(['yes', 'no', 'step'] as const);
+
 /** Every answer that the hands can give now. */
 function Answers({ probing }: { probing: Probing }) {
   const { structure } = probing.map;
-  const answers = answersTo(probing);
+  // While clicks lead a sweep the pedal confirms it or undoes it: what a touch by itself would answer is not offered.
+  const led = useStore(probing.earDesk.store, ({ sweep }) => sweep !== null);
+  const answers = answersTo(probing).filter(({ act }) => !led || !BY_TOUCH.has(act.do));
   const give =
     ({ act }: Answer) =>
     () =>
