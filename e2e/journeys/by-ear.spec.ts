@@ -63,6 +63,20 @@ async function listenPairFirst(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Listen' }).click();
 }
 
+test('the first lesson with sound needs no key: it listens at once, and not again after a reload', async ({
+  page,
+  served,
+}) => {
+  await page.goto(`${served.base}/practice`);
+  await page.getByRole('button', { name: 'With sound, no keys' }).click();
+  await expect(page.getByRole('group', { name: 'Listening for the beeper' })).toBeVisible();
+  await expect(page.getByText('What beeps is joined; 1.5 s of silence counts as open.')).toBeVisible();
+  await expect(page.getByText('The map is complete')).toBeVisible({ timeout: 60_000 });
+  await page.reload();
+  await expect(page.getByText('The map is complete')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Listening for the beeper' })).toHaveCount(0);
+});
+
 test('a pair is held while the handle turns: the pedal says where it is, the ear what sounds there', async ({
   page,
   served,

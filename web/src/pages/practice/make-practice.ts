@@ -55,8 +55,8 @@ export async function switchFor(
   return { hidden: simulateKnown(known, seed, true), title: title ?? `Practice: ${known.name}` };
 }
 
-/** Puts a simulated switch on the bench as a job; the address of its Map. */
-export async function makePractice(hidden: SimulatedSwitch, title: string): Promise<string> {
+/** Puts a simulated switch on the bench as a job; the address of its Map. `heard`: no key is needed there, so its positions are known. */
+export async function makePractice(hidden: SimulatedSwitch, title: string, heard: boolean): Promise<string> {
   const id = newId<JobId>();
   await api.makeJob({ id, title, outOfMachine: true, simulation: hidden });
   const writer = createWriter({ newId, now: () => new Date().toISOString() });
@@ -64,7 +64,7 @@ export async function makePractice(hidden: SimulatedSwitch, title: string): Prom
   const layout = terminals <= 3 ? 'one-row' : terminals <= 16 ? 'two-rows' : 'list';
   const change = describeSwitch(
     // What it should do is said by position: then their number is known.
-    { terminals, positions: wrong ? hidden.positions.length : null, form: 'rotary', layout },
+    { terminals, positions: wrong || heard ? hidden.positions.length : null, form: 'rotary', layout },
     newId,
   );
   const events = [writer.write([], { kind: 'restructured', change, basedOn: null })] as JobEvent[];

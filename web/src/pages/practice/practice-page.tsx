@@ -29,6 +29,7 @@ import { DrawingUp } from './drawing-up.js';
 import { readDrawn, type DrawnSwitch } from './drawn-pattern.js';
 import { makePractice, ORDINARY, switchFor } from './make-practice.js';
 import { LESSON_NAME } from '../../parts/lessons/first-lesson.js';
+import { LISTENS_AT_ONCE } from '../../parts/ear/listens-at-once.js';
 import { PRACTICE_PAGE_TEXT } from '@which-way/words/screens/pages/practice/practice-page';
 
 const DRAWN_NAME = 'a switch of one’s own';
@@ -50,11 +51,11 @@ export function PracticePage() {
   const [trouble, setTrouble] = useState<{ message: string; hint: string } | null>(null);
   const [busy, setBusy] = useState(false);
 
-  const begin = async (hidden: SimulatedSwitch, title: string) => {
+  const begin = async (hidden: SimulatedSwitch, title: string, heard = false) => {
     setBusy(true);
     setTrouble(null);
     try {
-      navigate(await makePractice(hidden, title));
+      navigate(await makePractice(hidden, title, heard), { state: heard ? LISTENS_AT_ONCE : null });
     } catch (error) {
       setTrouble(toldOf(error));
       setBusy(false);
@@ -82,9 +83,9 @@ export function PracticePage() {
     const surprised = withSurprises(chosen.hidden, seed, faults);
     void begin(kind === '' ? surprised : withFault(surprised, kind, seededRandom(seed)), chosen.title);
   };
-  const lesson = () => {
+  const lesson = (heard: boolean) => {
     const [changeover] = kindsOf(3, 2).filter(({ kind }) => kind === 'changeover');
-    if (changeover) void begin(simulatePattern(changeover.pattern, LESSON_NAME, 3, true), LESSON_NAME);
+    if (changeover) void begin(simulatePattern(changeover.pattern, LESSON_NAME, 3, true), LESSON_NAME, heard);
   };
 
   return (
@@ -92,13 +93,7 @@ export function PracticePage() {
       <TopBar title={PRACTICE_PAGE_TEXT.practice} />
       <main className="mx-auto w-full max-w-3xl grow px-4 pb-10 sm:px-8">
         <h1 className="py-5 text-title font-bold">{PRACTICE_PAGE_TEXT.practice}</h1>
-        <section aria-label={PRACTICE_PAGE_TEXT.firstLesson} className="border-t-2 border-line py-5">
-          <h2 className="text-large font-bold">{PRACTICE_PAGE_TEXT.firstLesson}</h2>
-          <p className="my-2">{PRACTICE_PAGE_TEXT.threeLugsAHandleA}</p>
-          <PlainButton look="strong" className="min-h-14" disabled={busy} onClick={lesson}>
-            {PRACTICE_PAGE_TEXT.beginTheLesson}
-          </PlainButton>
-        </section>
+        <FirstLesson busy={busy} onBegin={lesson} />
         <form className="border-t-2 border-line py-5" onSubmit={(event) => void start(event)}>
           <h2 className="text-large font-bold">{PRACTICE_PAGE_TEXT.aSwitchToMap}</h2>
           <div className="mt-2">
@@ -136,6 +131,24 @@ export function PracticePage() {
         </form>
       </main>
     </div>
+  );
+}
+
+/** The first lesson, at the keys or by ear. */
+function FirstLesson({ busy, onBegin }: { busy: boolean; onBegin: (heard: boolean) => void }) {
+  return (
+    <section aria-label={PRACTICE_PAGE_TEXT.firstLesson} className="border-t-2 border-line py-5">
+      <h2 className="text-large font-bold">{PRACTICE_PAGE_TEXT.firstLesson}</h2>
+      <p className="my-2">{PRACTICE_PAGE_TEXT.threeLugsAHandleA}</p>
+      <div className="flex flex-wrap gap-2">
+        <PlainButton look="strong" className="min-h-14" disabled={busy} onClick={() => onBegin(false)}>
+          {PRACTICE_PAGE_TEXT.beginTheLesson}
+        </PlainButton>
+        <PlainButton className="min-h-14" disabled={busy} onClick={() => onBegin(true)}>
+          {PRACTICE_PAGE_TEXT.beginByEar}
+        </PlainButton>
+      </div>
+    </section>
   );
 }
 

@@ -1,3 +1,4 @@
+import { useStore } from 'zustand';
 import type { Probing } from '../probing/use-probing.js';
 import { useJobState } from '../../../job/job-context.js';
 import { Notice } from '../../../controls/notice.js';
@@ -9,8 +10,9 @@ import { LESSON_TEXT } from '@which-way/words/screens/pages/map/panels/lesson';
 export function Lesson({ probing }: { probing: Probing }) {
   const { task, map } = probing;
   const job = useJobState((state) => state.job);
+  const { standing } = useStore(probing.earDesk.listener.store);
   if (job?.simulation?.name !== LESSON_NAME || !task) return null;
-  const [title, text] = wordsFor(probing);
+  const [title, text] = wordsFor(probing, standing === 'listening');
   return (
     <Notice look="plain" title={LESSON_TEXT.firstLesson2(title)}>
       <p>{text}</p>
@@ -23,11 +25,11 @@ export function Lesson({ probing }: { probing: Probing }) {
   );
 }
 
-function wordsFor({ task, map }: Probing): [title: string, text: string] {
+function wordsFor({ task, map }: Probing, heard: boolean): [title: string, text: string] {
   if (task?.kind === 'plan') {
     switch (task.plan.kind) {
       case 'check-meter':
-        return ['the leads together', LESSON_TEXT.everyMappingBeginsSoIt];
+        return ['the leads together', heard ? LESSON_TEXT.leadsHeard : LESSON_TEXT.everyMappingBeginsSoIt];
       case 'find-position':
         return ['the handle', LESSON_TEXT.allPairsAreKnownHere];
       case 'done':
@@ -38,6 +40,6 @@ function wordsFor({ task, map }: Probing): [title: string, text: string] {
     }
   }
   return map.tape.length === 0
-    ? ['a sweep', LESSON_TEXT.redStaysOnOneLug]
-    : ['what moves is big', LESSON_TEXT.whatStaysIsSmallOn];
+    ? ['a sweep', heard ? LESSON_TEXT.sweepHeard : LESSON_TEXT.redStaysOnOneLug]
+    : ['what moves is big', heard ? LESSON_TEXT.restHeard : LESSON_TEXT.whatStaysIsSmallOn];
 }

@@ -2,12 +2,14 @@ import { lastCheckedMeter } from '@which-way/core/log';
 import { EAR_TEXT } from '@which-way/words/screens/parts/ear/ear';
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { EarLevel } from '../../../parts/ear/ear-level.js';
 import { beepsBelow, keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
+import { LESSON_DWELL_MS, listensAtOnce } from '../../../parts/ear/listens-at-once.js';
 import { TeachEar } from '../../../parts/ear/teach-ear.js';
 import type { TerminalId } from '@which-way/core/switch';
 import { terminalList, terminalName } from '@which-way/words/terminals';
@@ -154,6 +156,20 @@ function EarOptions({ probing, onTeach }: { probing: Probing; onTeach?: () => vo
   );
 }
 
+/** Begins by itself where the Map was opened to be heard; once, and not again after a reload. */
+function useListensAtOnce(may: boolean, begin: () => void): void {
+  const navigate = useNavigate();
+  const { state } = useLocation();
+  const wanted = may && listensAtOnce(state);
+  const start = useEffectEvent(() => {
+    void navigate('.', { replace: true, state: null });
+    begin();
+  });
+  useEffect(() => {
+    if (wanted) start();
+  }, [wanted]);
+}
+
 /** Off until it is asked: begins to listen, or to be taught. */
 export function EarStart({ probing }: { probing: Probing }) {
   const { earDesk: ear, map, act } = probing;
@@ -170,6 +186,10 @@ export function EarStart({ probing }: { probing: Probing }) {
     setTeaching(false);
     ear.end();
   };
+  useListensAtOnce(ear.isSimulated && taught !== null && standing === 'off', () => {
+    ear.waits(LESSON_DWELL_MS);
+    if (taught) void begin(taught);
+  });
   const trouble = standing in EAR_TEXT.standing ? EAR_TEXT.standing[standing as 'refused'] : null;
   if (standing === 'listening') return null;
   return (

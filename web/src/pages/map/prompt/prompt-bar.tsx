@@ -80,7 +80,7 @@ function Foreshadow({ probing, outlook }: { probing: Probing; outlook: OutlookVi
   const { silent, sounded } = followUps;
   if (!silent && !sounded) return null;
   const inOhms = hands.sense === 'ohms';
-  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : 'the plan goes on elsewhere');
+  const words = (ask: Ask | null) => (ask ? askInShort(map, ask) : PROMPT_BAR_TEXT.elsewhere);
   return (
     <p className="mt-1 text-base text-quiet max-sm:hidden" data-testid="then">
       {PROMPT_BAR_TEXT.thenIfNone(inOhms)}

@@ -18,6 +18,7 @@ export const PRACTICE_PAGE_TEXT = {
   threeLugsAHandleA:
     'Three lugs, a handle, a meter that answers by itself. A few minutes, no real switch needed.',
   beginTheLesson: 'Start the lesson',
+  beginByEar: 'With sound, no keys',
   aSwitchToMap: 'A switch to map',
   which: 'Which',
   contactsDirtyBurntWeldedBroken:

@@ -2,6 +2,7 @@ import { plural, touches } from '../../../../plural.js';
 
 /** What prompt bar says. */
 export const PROMPT_BAR_TEXT = {
+  elsewhere: 'the plan goes on elsewhere',
   whatToDoNext: 'What to do next',
   seeTheTruthTable: 'See the truth table',
   thenIfNone: (ohms: boolean) => (ohms ? 'Then, if open: ' : 'Then, if none: '),
