@@ -148,7 +148,7 @@ function SettingHead({ name, color, here, sprung, large }: SettingHeadProps) {
   return (
     <th
       scope="col"
-      className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small max-sm:text-[0.6875rem] max-sm:tracking-tight' : 'text-[0.8125rem] tracking-tight'}`}
+      className={`px-0.5 pb-1 align-bottom font-mono leading-tight ${large ? 'text-small max-sm:text-[0.6875rem] max-sm:tracking-tight' : 'text-small tracking-tight'}`}
       style={{ color }}
     >
       <span
