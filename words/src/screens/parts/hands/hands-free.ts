@@ -1,4 +1,4 @@
 /** What hands free says. */
 export const HANDS_FREE_TEXT = {
-  isNeededForTypingOr: (value: string | number) => `“${value}” is needed for typing or answering already.`,
+  isNeededForTypingOr: (value: string | number) => `“${value}” is already used for typing or answering.`,
 };

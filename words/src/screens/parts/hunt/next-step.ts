@@ -21,7 +21,7 @@ export const NEXT_STEP_TEXT = {
   sDoes: ' s: does ',
   comeAsFarAsHere: ' come as far as here? Its fuse, cord and plug are tested at ',
   isItTheSwitch: 'Is it the switch?',
-  voltsOnALiveMachine: '; volts on a live machine are for who may measure them.',
+  voltsOnALiveMachine: '; volts on a live machine are only for people allowed to measure them.',
   itIsThere: 'It is there',
   itIsMissing: 'It is missing',
   sUnpluggedAndProvedDead: ' s, unplugged and proved dead, all wires on: handle at',
