@@ -29,7 +29,7 @@ export { lossesOf } from './differ/losses.js';
 export { nearMissesFor, type NearMiss } from './near-miss.js';
 export { requirementByMachine, type MachineNeed } from './machine-need.js';
 export { isLoosened, isOffLeftOut, refined } from './refine.js';
-export { lengthsIn } from './mechanics/length.js';
+export { lengthsIn, oneLength } from './mechanics/length.js';
 export { mechanicsAnswers, type Adapting, type MechanicsAnswer } from './mechanics/mechanics.js';
 export { offerFindings, type OfferFindings } from './offer/offer.js';
 export { ratingsOf } from './differ/ratings.js';

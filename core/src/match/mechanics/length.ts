@@ -16,6 +16,14 @@ export function lengthsIn(text: string): number[] {
   });
 }
 
+/** A text that is one length and nothing else: 12 mm, 3/8 in, 1 1/2", 12,5; null where it is more or less than that. */
+export function oneLength(text: string): number | null {
+  const [piece, another] = [...text.trim().matchAll(PIECES)];
+  if (!piece || another || piece[0] !== text.trim()) return null;
+  const [length] = lengthsIn(text);
+  return length !== undefined && Number.isFinite(length) ? length : null;
+}
+
 function valueOf(piece: string): number {
   const [whole = '', fraction] = piece.includes('/')
     ? /\s/.test(piece)

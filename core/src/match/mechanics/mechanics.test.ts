@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { MechanicsFact, MechanicsField } from '../../log/index.js';
 import type { PartFacts } from '../../switch/index.js';
-import { lengthsIn } from './length.js';
+import { lengthsIn, oneLength } from './length.js';
 import { mechanicsAnswers } from './mechanics.js';
 
 describe('lengths as they are written', () => {
@@ -63,4 +63,20 @@ describe('whether a part fits', () => {
     expect(answer('bushing', '12', { bushing: 12 }, 'unknown')).toMatchObject({ kind: 'unknown', old: '' });
     expect(mechanicsAnswers(new Map(), {}).map(({ kind }) => kind)).not.toContain('fits');
   });
+});
+
+it.each([
+  ['12 mm', 12],
+  ['1/2 in', 12.7],
+  ['5/8"', 15.875],
+  ['12,5', 12.5],
+  ['-5', null],
+  ['about 12', null],
+  ['12 x 14', null],
+  ['12 mm round', null],
+  ['1/0 in', null],
+  ['', null],
+])('%s is one length and nothing else: %s', (text, length) => {
+  const read = oneLength(text);
+  expect(read === null ? null : Number(read.toFixed(6))).toBe(length);
 });

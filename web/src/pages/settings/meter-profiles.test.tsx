@@ -26,7 +26,7 @@ describe('the meters of a bench', () => {
       const refusal = {
         code: 'stale',
         message: 'It was changed elsewhere.',
-        hint: 'Look at it anew.',
+        hint: 'Look at it again.',
         path: '',
       };
       const answer = init.method === 'PUT' && serverSays !== 200 ? refusal : shop;
@@ -57,7 +57,7 @@ describe('the meters of a bench', () => {
     type('Accuracy, % of reading', '1,2');
     type('Test current in ohms, mA', '0.5');
     type('Clean leads together, Ω', '0,2');
-    type('Sleeps after, min', '');
+    type('Sleeps after, min (0: never)', '0');
     save();
     const grey = { ...ORDINARY_METER, name: 'The grey one', percent: 1.2, beeperOhms: 30 };
     const kept = { ...grey, testMilliamps: 0.5, leadOhms: 0.2, autoOffMinutes: null };
@@ -68,6 +68,15 @@ describe('the meters of a bench', () => {
     );
     fireEvent.click(screen.getByRole('button', { name: 'Remove The grey one' }));
     await waitFor(() => expect([meterInUse(), shop.meters]).toEqual([null, []]));
+  });
+
+  // A sleeping meter reads as open: where nobody knows, it is waited for.
+  it('how long it stays on is never taken for always where it was left empty', async () => {
+    type('What you call it', 'Plain');
+    type('Smallest resistor that stays silent, Ω', '30');
+    type('Sleeps after, min (0: never)', '');
+    save();
+    await waitFor(() => expect(meterInUse()?.autoOffMinutes).toBe(10));
   });
 
   it('what the shop cannot take is told, stays typed, and is not used', async () => {

@@ -154,6 +154,10 @@ const EMPTY = {
 type Draft = typeof EMPTY;
 const FIGURES = ['resolution', 'percent', 'counts', 'beeper', 'current', 'volts', 'leads', 'sleeps'] as const;
 
+/** 0: it never sleeps. Where nobody knows, it is waited for as for an ordinary one: a sleeping meter reads as open. */
+const sleepsAfter = (minutes: number | null): number | null =>
+  minutes === 0 ? null : (minutes ?? ORDINARY_METER.autoOffMinutes);
+
 /** The meter that was typed; null where a figure is none, or none that a meter has. */
 function meterOf(draft: Draft): MeterProfile | null {
   const orUnknown = (text: string) => (text.trim() === '' ? null : figure(text));
@@ -167,7 +171,7 @@ function meterOf(draft: Draft): MeterProfile | null {
     testMilliamps: orUnknown(draft.current),
     testVolts: orUnknown(draft.volts),
     leadOhms: orUnknown(draft.leads),
-    autoOffMinutes: orUnknown(draft.sleeps),
+    autoOffMinutes: sleepsAfter(orUnknown(draft.sleeps)),
   };
   const unknownOr = (value: number | null, least: number, most: number) =>
     value === null || isBetween(value, least, most);

@@ -1,6 +1,6 @@
 import { FACT_COLUMNS, readFact, type CsvColumn } from '@which-way/core/formats';
 import { LINK_LETTERS, type Offer } from '@which-way/core/log';
-import { MECHANICS_LETTERS, TITLE_LETTERS } from '@which-way/core/schema';
+import { isDoubtfulNumber, MECHANICS_LETTERS, TITLE_LETTERS } from '@which-way/core/schema';
 import type { EntryId, OfferId, PartFacts } from '@which-way/core/switch';
 import { csvTroubleWords } from '@which-way/words/match/catalogue';
 import { factLines } from '@which-way/words/match/part-facts';
@@ -12,7 +12,7 @@ import { PlainButton } from '../../../controls/plain-button.js';
 import { OFFER_FORM_TEXT } from '@which-way/words/screens/pages/match/candidate/offer-form';
 import { TextInput } from '../../../controls/fields/text-input.js';
 import { Field } from '../../../controls/fields/field.js';
-import { lengthsIn } from '@which-way/core/match';
+import { oneLength } from '@which-way/core/match';
 import { keptLengths, UNIT_OF_LENGTH } from '@which-way/words/units';
 import { useUnits } from '../../../parts/units/units.js';
 
@@ -107,9 +107,10 @@ function StatedFacts({ stated, onState }: { stated: PartFacts; onState: (facts: 
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState('');
   const add = () => {
-    // One length, in whatever unit it says or this device uses; anything else is refused as it stands.
-    const [length, another] = LENGTHS.has(column) ? lengthsIn(keptLengths(text.trim(), units)) : [];
-    const asKept = length === undefined || another !== undefined ? text : String(Number(length.toFixed(2)));
+    // One length, in whatever unit it says or this device uses; anything else, 1,500 too, is refused as it stands.
+    const isLength = LENGTHS.has(column) && !isDoubtfulNumber(text.trim());
+    const length = isLength ? oneLength(keptLengths(text.trim(), units)) : null;
+    const asKept = length === null ? text : String(Number(length.toFixed(2)));
     const read = readFact(column, asKept);
     if (!read.ok) return setTrouble(csvTroubleWords(read.trouble));
     setTrouble('');

@@ -36,13 +36,13 @@ export const METER_PROFILES_TEXT = {
   current: 'Test current in ohms, mA',
   volts: 'Across open leads, V',
   leads: 'Clean leads together, Ω',
-  sleeps: 'Sleeps after, min',
+  sleeps: 'Sleeps after, min (0: never)',
   save: 'Save meter',
   remove: (name: string) => `Remove ${name}`,
   wrong: {
     name: 'Give it a name of up to 80 letters that no kind here has.',
     figures:
-      'Numbers as in its data sheet: 0.1, 0.8, 3; the resistor from 1 to 1000 Ω. Leave the last four empty where unknown, or where it stays on.',
+      'Numbers as in its data sheet: 0.1, 0.8, 3; the resistor from 1 to 1000 Ω. Leave the last four empty if you don’t know.',
   },
   known: 'Check it against a known resistor',
   knownOhms: 'The resistor, Ω',
