@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { startWorker } from './backroom/start-worker.js';
+import { leave, startWorker } from './backroom/start-worker.js';
 import { BACKROOM, dataFolderOf, DATABASE_FILE, readOptions } from './options.js';
 
 /** Starts the program: the worker that reads for the screens is loaded on one core while the server is on another. */
@@ -7,8 +7,13 @@ async function main(): Promise<void> {
   const options = readOptions();
   const folder = dataFolderOf(options);
   const reading = startWorker(BACKROOM, join(folder, DATABASE_FILE), 'reading');
-  const { serve } = await import('./serve.js');
-  await serve(options, folder, reading);
+  try {
+    const { serve } = await import('./serve.js');
+    await serve(options, folder, reading);
+  } catch (error) {
+    await leave(reading);
+    throw error;
+  }
 }
 
 main().catch(async (error: unknown) => {

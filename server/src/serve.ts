@@ -6,6 +6,7 @@ import { createInterface } from 'node:readline/promises';
 import type { Worker } from 'node:worker_threads';
 import { toString } from 'qrcode';
 import { createApplication } from './application.js';
+import { Backroom } from './backroom/backroom.js';
 import { holdsSomething, NEEDS, takeDataFolder } from './database/data-folder.js';
 import { readNote, writeNote } from './database/note.js';
 import { Writer } from './database/writer.js';
@@ -92,7 +93,14 @@ export async function serve(options: Options, folder: string, reading: Worker): 
   const writer = app.get(Writer);
   writer.onBroken = (reason) => {
     process.stderr.write(SERVE_TEXT.theServerHasStoppedEverything(reason));
-    setTimeout(() => process.exit(4), LAST_WORDS_MS);
+    setTimeout(
+      () =>
+        void app
+          .get(Backroom)
+          .leave()
+          .then(() => process.exit(4)),
+      LAST_WORDS_MS,
+    );
   };
   await writer.write((manager) => writeNote(manager, NEEDS, packageFile.version));
   if (options.demo) await loadDemo(writer, app.get(TransferService), app.get(PhotoStore));

@@ -4,7 +4,15 @@ import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import type { Worker } from 'node:worker_threads';
 import { Refusal } from '../errors/refusal.js';
 import type { BackroomDesk } from './backroom.worker.js';
-import { startWorker } from './start-worker.js';
+import { leave, startWorker } from './start-worker.js';
+
+/** A question that has no answer yet. */
+interface Question {
+  /** Called when the worker ends. */
+  end(reason: Error): void;
+  /** Ends the work that it asks for, when set; shared with the worker. */
+  flag: SharedArrayBuffer | null;
+}
 
 /** What each worker is for. */
 type Bench = 'reading' | 'long' | 'backup' | 'report';
@@ -12,8 +20,8 @@ type Bench = 'reading' | 'long' | 'backup' | 'report';
 interface Manned {
   worker: Worker;
   desk: Remote<BackroomDesk>;
-  /** One for each question that has no answer yet: called when the worker ends. An answer takes its own away, so that nothing is kept of it. */
-  unanswered: Set<(reason: Error) => void>;
+  /** An answer takes its question away, so that nothing is kept of it. */
+  unanswered: Set<Question>;
 }
 
 /**
@@ -43,14 +51,26 @@ export class Backroom implements OnApplicationShutdown {
     return this.#ask('reading', ask);
   }
 
-  /** Asks the worker for long work. */
-  long<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
-    return this.#ask('long', ask);
+  /**
+   * Asks the worker for long work.
+   * @param flag what ends it in the middle; the server sets it too, when it stops.
+   */
+  long<Answer>(
+    ask: (desk: Remote<BackroomDesk>) => Promise<Answer>,
+    flag: SharedArrayBuffer | null = null,
+  ): Promise<Answer> {
+    return this.#ask('long', ask, flag);
   }
 
-  /** Asks the worker for backups. */
-  backup<Answer>(ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
-    return this.#ask('backup', ask);
+  /**
+   * Asks the worker for backups.
+   * @param flag as of long work.
+   */
+  backup<Answer>(
+    ask: (desk: Remote<BackroomDesk>) => Promise<Answer>,
+    flag: SharedArrayBuffer | null,
+  ): Promise<Answer> {
+    return this.#ask('backup', ask, flag);
   }
 
   /** Asks the worker for the reports that links show. */
@@ -68,18 +88,32 @@ export class Backroom implements OnApplicationShutdown {
     for (const { desk } of this.#benches.values()) await desk.letGo();
   }
 
-  async onApplicationShutdown(): Promise<void> {
-    this.#closing = true;
-    for (const { worker } of this.#benches.values()) await worker.terminate();
+  onApplicationShutdown(): Promise<void> {
+    return this.leave();
   }
 
-  #ask<Answer>(which: Bench, ask: (desk: Remote<BackroomDesk>) => Promise<Answer>): Promise<Answer> {
+  /** Ends the workers and what they are at; from here on nothing is asked of them. */
+  async leave(): Promise<void> {
+    this.#closing = true;
+    const manned = [...this.#benches.values()];
+    for (const { unanswered } of manned)
+      for (const { flag } of unanswered) if (flag) Atomics.store(new Int32Array(flag), 0, 1);
+    await Promise.all(manned.map(({ worker }) => leave(worker)));
+  }
+
+  #ask<Answer>(
+    which: Bench,
+    ask: (desk: Remote<BackroomDesk>) => Promise<Answer>,
+    flag: SharedArrayBuffer | null = null,
+  ): Promise<Answer> {
+    if (this.#closing) return new Promise(() => undefined);
     const { desk, unanswered } = this.#manned(which);
     return new Promise((resolve, reject) => {
-      unanswered.add(reject);
+      const question: Question = { end: reject, flag };
+      unanswered.add(question);
       ask(desk)
         .then(resolve, (error: unknown) => reject(refusalOf(error) ?? error))
-        .finally(() => unanswered.delete(reject));
+        .finally(() => unanswered.delete(question));
     });
   }
 
@@ -96,7 +130,7 @@ export class Backroom implements OnApplicationShutdown {
     worker.once('exit', () => {
       this.#benches.delete(which);
       // While the server stops, nobody is there any more to hear that nothing comes.
-      if (!this.#closing) for (const end of unanswered) end(new Error(`the ${which} worker ended`));
+      if (!this.#closing) for (const { end } of unanswered) end(new Error(`the ${which} worker ended`));
       unanswered.clear();
     });
     const manned = { worker, desk: wrap<BackroomDesk>(nodeEndpoint(worker)), unanswered };

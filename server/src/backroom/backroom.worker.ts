@@ -15,6 +15,7 @@ import { ReadyLibrary } from './ready-library.js';
 import type { LibraryQuestion } from './library-shelf.js';
 import { ReadingRoom } from './reading-room.js';
 import { SharedReports } from './shared-report.js';
+import { LEAVE } from './start-worker.js';
 
 const { database } = workerData as { database: string };
 
@@ -93,3 +94,7 @@ export type BackroomDesk = typeof desk;
 
 if (!parentPort) throw new Error('the backroom is a worker');
 expose(desk, nodeEndpoint(parentPort));
+// Heard between two answers, when no call to the database is going on.
+parentPort.on('message', (message: unknown) => {
+  if (message === LEAVE) process.exit();
+});

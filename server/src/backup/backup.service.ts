@@ -43,8 +43,9 @@ export class BackupService {
     return this.works.begin('backup', async (worker) => {
       const to = join(worker.folder, RESULT);
       const { database, photos, version: program } = this.serving;
-      const manifest = await this.backroom.backup((desk) =>
-        desk.backUp({ database, photos, program }, to, this.#heard(worker), worker.flag),
+      const manifest = await this.backroom.backup(
+        (desk) => desk.backUp({ database, photos, program }, to, this.#heard(worker), worker.flag),
+        worker.flag,
       );
       noteBackup(dirname(database), manifest.made);
       this.live.bench();
@@ -66,13 +67,15 @@ export class BackupService {
   }
 
   async #putBack(worker: Worker): Promise<Partial<Work>> {
-    const checked = await this.backroom.long((desk) =>
-      desk.checkBackup(
-        join(worker.folder, INCOMING),
-        join(worker.folder, 'checked'),
-        this.#heard(worker),
-        worker.flag,
-      ),
+    const checked = await this.backroom.long(
+      (desk) =>
+        desk.checkBackup(
+          join(worker.folder, INCOMING),
+          join(worker.folder, 'checked'),
+          this.#heard(worker),
+          worker.flag,
+        ),
+      worker.flag,
     );
     worker.tell({ step: 'putting-in-place' });
     const code = await this.backroom.read((desk) => desk.note('access'));

@@ -79,7 +79,7 @@ export class LibraryController {
     };
     try {
       const heard = proxy(line);
-      line(await this.backroom.long((desk) => desk.match(body as MatchQuestion, flag, heard)));
+      line(await this.backroom.long((desk) => desk.match(body as MatchQuestion, flag, heard), flag));
     } catch (error) {
       // Once a line is out no other answer can be given: the trouble is the last line.
       if (!response.headersSent) throw error;

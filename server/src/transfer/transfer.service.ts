@@ -125,7 +125,10 @@ export class TransferService {
       worker.tell({ step, done, total }),
     );
     const file = join(worker.folder, INCOMING);
-    const checked = await this.backroom.long((desk) => desk.checkFile(file, name, heard, worker.flag));
+    const checked = await this.backroom.long(
+      (desk) => desk.checkFile(file, name, heard, worker.flag),
+      worker.flag,
+    );
     this.#checked.set(id, checked);
     return { state: 'ready', preview: checked.preview, done: 0, total: 0 };
   }
@@ -203,7 +206,10 @@ export class TransferService {
         worker.tell({ step, done, total }),
       );
       const to = join(worker.folder, RESULT);
-      await this.backroom.long((desk) => desk.exportAll(to, this.serving.photos, heard, worker.flag));
+      await this.backroom.long(
+        (desk) => desk.exportAll(to, this.serving.photos, heard, worker.flag),
+        worker.flag,
+      );
       return { file: { name: `which-way-${stamp()}.zip`, bytes: statSync(to).size } };
     });
   }
