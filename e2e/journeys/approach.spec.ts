@@ -170,7 +170,7 @@ test('a pedal learns by being pressed: one answers, the other undoes when it is 
   await learn(1, 'F7');
   await panel.getByRole('button', { name: 'Learn' }).nth(2).click();
   await page.keyboard.press('a');
-  await expect(panel.getByRole('alert')).toContainText('needed for typing');
+  await expect(panel.getByRole('alert')).toContainText('already used for typing');
   await page.getByRole('button', { name: 'Close' }).click();
   await bench.answer('F6');
   await expect(bench.prompt).toHaveText('Red to 1, black over 2, 3');

@@ -16,12 +16,20 @@ export function lengthsIn(text: string): number[] {
   });
 }
 
+/** What makes a figure less than a plain length: a minus or a range, 'about', 'up to' and 'from' as signs, 1,500 (one and a half, or many). */
+const NOT_PLAIN = /[-–−~≈<>≤≥±]\s*\d|\d,\d{3}(?!\d)/u;
+
+/** The lengths of a text, where all of its figures are plain ones: not -5, 12-14, ~22 or 1,500; else none. */
+export function plainLengths(text: string): number[] {
+  const lengths = NOT_PLAIN.test(text) ? [] : lengthsIn(text);
+  return lengths.every(Number.isFinite) ? lengths : [];
+}
+
 /** A text that is one length and nothing else: 12 mm, 3/8 in, 1 1/2", 12,5; null where it is more or less than that. */
 export function oneLength(text: string): number | null {
   const [piece, another] = [...text.trim().matchAll(PIECES)];
   if (!piece || another || piece[0] !== text.trim()) return null;
-  const [length] = lengthsIn(text);
-  return length !== undefined && Number.isFinite(length) ? length : null;
+  return plainLengths(text)[0] ?? null;
 }
 
 function valueOf(piece: string): number {

@@ -51,9 +51,26 @@ describe('whether a part fits', () => {
     ['environment', 'IP54, wet', { protection: 'IP40' }, 'does-not', null],
     ['environment', 'sawdust', { protection: 'IP65' }, 'unknown', null],
     ['terminations', 'solder lugs', { terminations: 'tabs 6.3' }, 'can-be-adapted', 'new-wire-ends'],
+    ['terminations', 'Tabs, 6.3', { terminations: 'tabs 6,3' }, 'fits', null],
+    ['terminations', 'studs 1/2', { terminations: 'studs 1.2' }, 'can-be-adapted', 'new-wire-ends'],
     // Two wordings may mean the same: words are not judged.
     ['mounting', 'one nut', { mounting: 'bushing nut' }, 'unknown', null],
     ['mounting', 'One nut.', { mounting: 'one nut' }, 'fits', null],
+    // What is no plain length, or two that differ, is compared with nothing.
+    ['bushing', '-5', { bushing: 5 }, 'unknown', null],
+    ['bushing', '12-14 mm', { bushing: 12 }, 'unknown', null],
+    ['bushing', '12 – 14', { bushing: 14 }, 'unknown', null],
+    ['bushing', '~12', { bushing: 12 }, 'unknown', null],
+    ['depth', '≤ 28', { depth: 25 }, 'unknown', null],
+    ['bushing', '12, was 14', { bushing: 12 }, 'unknown', null],
+    ['bushing', '1/0 in', { bushing: 12 }, 'unknown', null],
+    ['shaft-length', '1,500', { shaftLength: 1500 }, 'unknown', null],
+    ['bushing', '22 mm, or 7/8 in', { bushing: 22 }, 'fits', null],
+    ['bushing', '12 mm, in the bracket', { bushing: 12 }, 'fits', null],
+    ['cut-out', '1/2 in', { cutOut: '1.2 in' }, 'does-not', null],
+    ['cut-out', '22-30', { cutOut: '22 x 30' }, 'unknown', null],
+    ['cut-out', 'D-shaped', { cutOut: 'd shaped' }, 'fits', null],
+    ['cut-out', 'D-shaped', { cutOut: 'round' }, 'unknown', null],
   ])('%s: %s against %o %s', (field, value, part, kind, how) =>
     expect(answer(field, value, part)).toMatchObject({ kind, how }),
   );
@@ -75,6 +92,7 @@ it.each([
   ['12 x 14', null],
   ['12 mm round', null],
   ['1/0 in', null],
+  ['1,500', null],
   ['', null],
 ])('%s is one length and nothing else: %s', (text, length) => {
   const read = oneLength(text);

@@ -1,7 +1,7 @@
 import { MECHANICS, type MechanicsFact, type MechanicsField } from '../../log/index.js';
 import type { PartFacts } from '../../switch/index.js';
 import { protects } from '../differ/protection.js';
-import { lengthsIn } from './length.js';
+import { plainLengths } from './length.js';
 
 /** How a part can be made to fit, or what has to be measured for it. */
 export type Adapting =
@@ -72,22 +72,25 @@ function statedOf(field: MechanicsField, part: PartFacts): string {
   return part[TEXTS[field as keyof typeof TEXTS]] ?? '';
 }
 
+/** A wording without its signs; the point and the stroke of a figure stay: 1/2 and 1.2 are two sizes. */
 const plain = (text: string) =>
   text
     .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .replace(/(?<=\d),(?=\d)/gu, '.')
+    .replace(/[^\p{L}\p{N}./]+|(?<!\d)[./]|[./](?!\d)/gu, ' ')
+    .replace(/ +/gu, ' ')
     .trim();
 
 function compared(field: MechanicsField, old: string, fresh: string): Verdict {
+  if (field === 'cut-out' && /\d/.test(old + fresh)) return byCutOut(plainLengths(old), plainLengths(fresh));
+  if (field in MILLIMETRES)
+    return byLength(field as keyof typeof MILLIMETRES, plainLengths(old), plainLengths(fresh));
   if (plain(old) === plain(fresh)) return fits;
   if (field === 'environment') return byProtection(old, fresh);
-  if (field === 'cut-out') return byCutOut(lengthsIn(old), lengthsIn(fresh));
   // Other terminals: the wires get other ends.
   if (field === 'terminations' || field === 'connector') return adapted('new-wire-ends');
-  const [was, is] = [lengthsIn(old)[0], lengthsIn(fresh)[0]];
   // Two wordings may mean the same: words are not judged.
-  if (field === 'mounting' || was === undefined || is === undefined) return unknown;
-  return byLength(field, is - was);
+  return unknown;
 }
 
 function byProtection(old: string, fresh: string): Verdict {
@@ -95,7 +98,19 @@ function byProtection(old: string, fresh: string): Verdict {
   return answer === null ? unknown : answer ? fits : not;
 }
 
-function byLength(field: keyof typeof MILLIMETRES, more: number): Verdict {
+/** One length each; more of them must be the same one, as in '22 mm, or 7/8 in'. */
+function byLength(
+  field: keyof typeof MILLIMETRES,
+  old: readonly number[],
+  fresh: readonly number[],
+): Verdict {
+  const [was, is] = [old[0], fresh[0]];
+  if (was === undefined || is === undefined) return unknown;
+  const isOne = (lengths: readonly number[]) => Math.max(...lengths) - Math.min(...lengths) <= SAME_MM;
+  return isOne(old) && isOne(fresh) ? byMore(field, is - was) : unknown;
+}
+
+function byMore(field: keyof typeof MILLIMETRES, more: number): Verdict {
   if (Math.abs(more) <= SAME_MM) return fits;
   switch (field) {
     case 'bolt-spacing':

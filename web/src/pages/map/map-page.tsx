@@ -2,6 +2,7 @@ import { SidePane } from './side-pane.js';
 import { useDeferredValue, useState } from 'react';
 import { type Inspected } from '../../parts/facts/inspector.js';
 import { SideSwitch } from '../../parts/drawings/side-switch.js';
+import { useMeterOfToday } from '../../parts/meters/use-meter-of-today.js';
 import { useSpoken } from './prompt/use-spoken.js';
 import { useOutlook } from './probing/use-outlook.js';
 import { HandleRail } from './board/handle-rail.js';
@@ -28,6 +29,7 @@ export function MapPage() {
   const [choosing, setChoosing] = useState(false);
   useMapKeys(probing, { help: () => setHelp(true), approach: () => setChoosing(true) });
   useSpoken(probing);
+  useMeterOfToday();
   useSentToReadAgain(probing.act);
   const awake = useWakeLock(probing.open);
   if (!probing.open) return <MapShut />;

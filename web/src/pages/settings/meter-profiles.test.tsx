@@ -5,6 +5,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { chooseMeter, meterInUse } from '../../parts/meters/my-meters.js';
 import { aShop } from '../../testing/a-shop.js';
+import { useMeterOfToday } from '../../parts/meters/use-meter-of-today.js';
 import { MeterProfiles } from './meter-profiles.js';
 
 /** What the shop keeps, on a server in memory. */
@@ -77,6 +78,26 @@ describe('the meters of a bench', () => {
     type('Sleeps after, min (0: never)', '');
     save();
     await waitFor(() => expect(meterInUse()?.autoOffMinutes).toBe(10));
+  });
+
+  it('one that was changed at another device is taken up as the shop has it', async () => {
+    type('What you call it', 'Plain');
+    type('Smallest resistor that stays silent, Ω', '30');
+    save();
+    await waitFor(() => expect(meterInUse()?.beeperOhms).toBe(30));
+    const [plain] = shop.meters;
+    shop = { ...shop, version: shop.version + 1, meters: [{ ...ORDINARY_METER, ...plain, beeperOhms: 45 }] };
+    cleanup();
+    function MapToday() {
+      useMeterOfToday();
+      return null;
+    }
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <MapToday />
+      </QueryClientProvider>,
+    );
+    await waitFor(() => expect(meterInUse()?.beeperOhms).toBe(45));
   });
 
   it('what the shop cannot take is told, stays typed, and is not used', async () => {

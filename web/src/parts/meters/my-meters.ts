@@ -21,3 +21,10 @@ export const meterInUse = (): MeterProfile | null => inUse.getState().using;
 export function chooseMeter(using: MeterProfile | null): void {
   inUse.setState({ using });
 }
+
+/** Takes up what the shop says today of the meter in use: it may have been changed at another device. One that the shop has not is left. */
+export function meterAsInShop(meters: readonly MeterProfile[]): void {
+  const using = meterInUse();
+  const today = meters.find(({ name }) => name === using?.name);
+  if (today) chooseMeter(today);
+}
