@@ -47,8 +47,9 @@ export function MapPage() {
             onHelp={() => setHelp(true)}
             approach={{ open: choosing, onOpenChange: setChoosing }}
           />
-          <div className="relative flex h-[40dvh] min-h-0 flex-col px-4 pb-2 lg:h-auto lg:grow">
-            <div className="min-h-0 grow">
+          <div className="relative flex min-h-0 flex-col px-4 pb-2 lg:grow">
+            {/* On a phone as high as it is, so that its lower lugs stay above the prompt. */}
+            <div className="min-h-0 grow max-lg:[&>svg]:h-auto max-lg:[&>svg]:max-h-[36dvh]">
               <MapDrawing probing={probing} onPick={setInspected} />
             </div>
             {/* Beside the frame there is room; without one it would lie over lugs. */}

@@ -80,9 +80,10 @@ export function MeterLine({ probing: { meterDesk: desk, hands } }: { probing: Pr
   );
 }
 
-/** Where a bench meter is set: takes its readings here, or from whoever has them. */
-export function MeterStart({ probing: { meterDesk: desk, act, hands, map } }: { probing: Probing }) {
+/** Where a bench meter is set, and no beeper is listened to: takes its readings here, or from whoever has them. */
+export function MeterStart({ probing: { meterDesk: desk, earDesk, act, hands, map } }: { probing: Probing }) {
   const { takes, trouble } = useStore(desk.store);
+  const hears = useStore(earDesk.listener.store, ({ standing }) => standing === 'listening');
   const { isSet, holder } = useStore(
     meterNow,
     useShallow(({ now }) => ({
@@ -90,7 +91,7 @@ export function MeterStart({ probing: { meterDesk: desk, act, hands, map } }: { 
       holder: now?.holder && now.holder.id !== thisDevice.id ? now.holder.name : null,
     })),
   );
-  if (!isSet || (takes && hands.sense === 'ohms')) return null;
+  if (!isSet || hears || (takes && hands.sense === 'ohms')) return null;
   return (
     <div className="grid gap-1">
       <PlainButton

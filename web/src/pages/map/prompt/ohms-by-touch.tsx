@@ -1,6 +1,6 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { deedsOf } from '@which-way/core/log';
-import { isHeldAsk } from '@which-way/core/probing';
+import { answersTo, isHeldAsk } from '@which-way/core/probing';
 import { ohms } from '@which-way/words/quantity';
 import { OHMS_BY_TOUCH_TEXT } from '@which-way/words/screens/pages/map/prompt/ohms-by-touch';
 import { settingName, terminalName } from '@which-way/words/terminals';
@@ -53,6 +53,8 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
   const options = asked(probing);
   const to = options.find(({ value }) => value === chosen) ?? options[0];
   if (!takesValue(probing) || (probing.many !== null && !to)) return null;
+  // Of one value the large answer says it already; of several that one means the rest, and this one lug.
+  const isOverOffered = !to && answersTo(probing).some(({ act }) => act.do === 'no');
   const give = (value: string) => {
     if (value.trim() === '') return;
     probing.act({ do: 'type-instead', text: to ? `${to.value}=${value}` : value });
@@ -94,7 +96,7 @@ export function OhmsByTouch({ probing }: { probing: Probing }) {
       <PlainButton type="submit" look="strong" disabled={typed.trim() === ''}>
         {OHMS_BY_TOUCH_TEXT.enter}
       </PlainButton>
-      <PlainButton onClick={() => give('OL')}>{OHMS_BY_TOUCH_TEXT.over}</PlainButton>
+      {!isOverOffered && <PlainButton onClick={() => give('OL')}>{OHMS_BY_TOUCH_TEXT.over}</PlainButton>}
       {recent.length > 0 && (
         <div
           role="group"

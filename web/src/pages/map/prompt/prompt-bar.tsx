@@ -101,14 +101,15 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
   const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
-    <div className="text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:gap-x-3 sm:text-base">
+    <div className="text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:items-baseline max-lg:gap-x-3 sm:text-base">
       <p className="text-ink">
         <strong className="font-mono text-large">
           {coverage.measured + coverage.follows}
           {PROMPT_BAR_TEXT.ofText}
           {coverage.pairs}
         </strong>{' '}
-        {PROMPT_BAR_TEXT.pairsSettled}
+        {PROMPT_BAR_TEXT.pairs}
+        <span className="max-sm:hidden">{PROMPT_BAR_TEXT.settled}</span>
       </p>
       {task?.kind === 'prompt' &&
         plan?.kind === 'ask' &&
@@ -138,7 +139,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
           {expected && expected.readings > 0
             ? PROMPT_BAR_TEXT.aboutTouchesMore(expected.touches, time(expected.seconds))
             : PROMPT_BAR_TEXT.atMostReadingsMore(left.readings, time(left.seconds))}
-          {open ? PROMPT_BAR_TEXT.inThePositionsFoundSo : ''}
+          {open && <span className="max-sm:hidden">{PROMPT_BAR_TEXT.inThePositionsFoundSo}</span>}
         </p>
       )}
     </div>
