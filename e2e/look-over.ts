@@ -118,8 +118,26 @@ function outOfSight(): string[] {
   ].filter((one) => one !== '');
 }
 
+/** A control that takes more than two taps: one that opens what it lies in, and its own. */
+export function tooDeep(): string[] {
+  const controls = 'a[href], button, input, select, textarea, [role=combobox], [tabindex="0"]';
+  return [...document.querySelectorAll<HTMLElement>(controls)].flatMap((one) => {
+    const shut: string[] = [];
+    for (let within = one.parentElement; within; within = within.parentElement)
+      if (within.matches('details:not([open])'))
+        shut.push((within.querySelector('summary')?.textContent ?? '').trim().slice(0, 40));
+    // What was opened over the page, a popover or a panel, was a tap.
+    const taps = 1 + shut.length + (one.closest('[role=dialog], [role=menu]') ? 1 : 0);
+    const words = one.getAttribute('aria-label') ?? (one.textContent ?? '').trim().slice(0, 40);
+    return taps > 2 ? [`“${words}” takes ${taps} taps: ${shut.join(', in ')}`] : [];
+  });
+}
+
 /** What each theme has of its own, and what both have alike. */
-export const LOOKS = { light: [faintControls, smallText, brokenWords, outOfSight], dark: [faintControls] };
+export const LOOKS = {
+  light: [faintControls, smallText, brokenWords, outOfSight, tooDeep],
+  dark: [faintControls],
+};
 
 /** How much a page asks to be taken in at load: words and controls within the first screen, without what is folded. */
 export function firstScreen(): { words: number; controls: number } {

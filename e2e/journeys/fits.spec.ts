@@ -1,7 +1,7 @@
 import type { JobSummary } from '@which-way/contract';
 import type { Browser, Page } from '@playwright/test';
 import { goOn } from '../go-on.js';
-import { firstScreen, LOOKS } from '../look-over.js';
+import { firstScreen, LOOKS, tooDeep } from '../look-over.js';
 import { expect, ownServer, test } from '../served.js';
 
 /** Views that are seen whole at 1280 x 800: their parts may scroll, the page doesn't. */
@@ -143,6 +143,32 @@ for (const [device, size] of Object.entries(SIZES))
       expect(wrong).toEqual([]);
     });
   });
+
+test('no control of a job is further away than two taps, in what opens over the page neither', async ({
+  browser,
+}) => {
+  await demoAt(browser, SIZES['a laptop'], async ({ page, jobs, go }) => {
+    const far: string[] = [];
+    let opened = 0;
+    for (const job of jobs.filter(({ title }) => LOOKED_AT.test(title)))
+      for (const view of job.about === 'system' ? [''] : VIEWS) {
+        const where = await go(job, view);
+        far.push(...(await page.evaluate(tooDeep)).map((one) => `${where}: ${one}`));
+        const doors = page.locator('main [aria-haspopup]:not([role=combobox]):visible');
+        for (let at = 0; at < (await doors.count()); at += 1) {
+          await doors.nth(at).click();
+          const over = page.locator('[role=dialog], [role=menu]');
+          await over.waitFor();
+          opened += 1;
+          far.push(...(await page.evaluate(tooDeep)).map((one) => `${where}: ${one}`));
+          await page.keyboard.press('Escape');
+          await expect(over).toHaveCount(0);
+        }
+      }
+    expect(opened).toBeGreaterThan(10);
+    expect(far).toEqual([]);
+  });
+});
 
 /** What a view may ask to be taken in at load. A table that differs says at each cell how. */
 const MOST: Record<string, { words: number; controls: number }> = {

@@ -5,6 +5,7 @@ import { NEAREST_LUGS_TEXT } from '@which-way/words/screens/parts/drawings/neare
 import { Popover } from 'radix-ui';
 import { useRef, useState, type PointerEvent, type ReactNode, type RefObject } from 'react';
 import { PlainButton } from '../../controls/plain-button.js';
+import { PopoverPanel } from '../../controls/popover-panel.js';
 
 /** Half of a fingertip, in the measure of a drawing in which 11 px are `least`. */
 const fingertip = (least: Least): number => 2 * least;
@@ -95,24 +96,16 @@ function Lugs({ at, lugs, onPick, onClose }: LugsProps) {
   return (
     <Popover.Root open onOpenChange={(open) => !open && onClose()}>
       <Popover.Anchor virtualRef={point} />
-      <Popover.Portal>
-        <Popover.Content
-          role="dialog"
-          aria-label={NEAREST_LUGS_TEXT.whichLug}
-          sideOffset={14}
-          collisionPadding={8}
-          className="z-40 rounded-part border-2 border-ink bg-sheet p-2"
-        >
-          <p className="px-1">{NEAREST_LUGS_TEXT.whichLug}</p>
-          <div className="mt-1 grid grid-cols-3 gap-2">
-            {lugs.map(({ id, label }) => (
-              <PlainButton key={id} className="min-w-14 px-3 font-mono text-large" onClick={() => onPick(id)}>
-                {label}
-              </PlainButton>
-            ))}
-          </div>
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label={NEAREST_LUGS_TEXT.whichLug} sideOffset={14} className="p-2">
+        <p className="px-1">{NEAREST_LUGS_TEXT.whichLug}</p>
+        <div className="mt-1 grid grid-cols-3 gap-2">
+          {lugs.map(({ id, label }) => (
+            <PlainButton key={id} className="min-w-14 px-3 font-mono text-large" onClick={() => onPick(id)}>
+              {label}
+            </PlainButton>
+          ))}
+        </div>
+      </PopoverPanel>
     </Popover.Root>
   );
 }

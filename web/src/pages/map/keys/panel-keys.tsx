@@ -8,9 +8,9 @@ export const KeyCap = ({ of }: { of: string }) => (
 );
 
 /**
- * Does what a key says in an open panel: the control in it that names the key in `aria-keyshortcuts` is chosen, opened,
- * or, where something is typed, given the focus. Keys of a field that is typed in stay with it.
- * @returns whether something was chosen, or something is open to be typed in; null where the key says nothing.
+ * Does what a key says in an open panel: the control in it that names the key in `aria-keyshortcuts` is chosen or, where
+ * something is typed, given the focus. Keys of a field that is typed in stay with it.
+ * @returns whether something was chosen, or a field waits to be typed in; null where the key says nothing.
  */
 export function pressShortcut(event: React.KeyboardEvent): 'chosen' | 'open' | null {
   const { target, currentTarget, key } = event;
@@ -25,9 +25,7 @@ export function pressShortcut(event: React.KeyboardEvent): 'chosen' | 'open' | n
     return 'open';
   }
   control.click();
-  if (control.tagName !== 'SUMMARY') return 'chosen';
-  control.parentElement?.querySelector('input')?.focus();
-  return 'open';
+  return 'chosen';
 }
 
 const isTypedIn = (element: HTMLElement): boolean => element.matches('textarea, input');

@@ -4,6 +4,7 @@ import { approachOf, type Expected } from '@which-way/core/planner';
 import { liveEvents, type Approach } from '@which-way/core/log';
 import { Popover } from 'radix-ui';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { PopoverPanel } from '../../../controls/popover-panel.js';
 import { ORDER_WORDS } from '@which-way/words/map/approach';
 import { time } from '@which-way/words/time';
 import { AtHand } from './at-hand.js';
@@ -31,34 +32,29 @@ export function ApproachPanel({
           <kbd className="ml-1 font-mono text-small text-quiet">/</kbd>
         </PlainButton>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          role="dialog"
-          aria-label={APPROACH_PANEL_TEXT.howToMap}
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          // The way chosen now has the focus, so that one arrow goes to the next.
-          onOpenAutoFocus={(event) => {
-            const { currentTarget } = event;
-            const chosen =
-              currentTarget instanceof HTMLElement &&
-              currentTarget.querySelector<HTMLElement>('[role=radio][aria-checked=true]');
-            if (!chosen) return;
-            event.preventDefault();
-            chosen.focus();
-          }}
-          onKeyDown={(event) => {
-            const pressed = pressShortcut(event);
-            if (pressed === 'chosen') onOpenChange(false);
-          }}
-          // The hands go on with the probes: the next Enter is for the prompt, not for this button.
-          onCloseAutoFocus={(event) => event.preventDefault()}
-          className="max-h-(--radix-popover-content-available-height) w-[38rem] max-w-[95vw] overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
-        >
-          {open && <Choices probing={probing} onBegun={() => onOpenChange(false)} />}
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel
+        label={APPROACH_PANEL_TEXT.howToMap}
+        align="end"
+        // The way chosen now has the focus, so that one arrow goes to the next.
+        onOpenAutoFocus={(event) => {
+          const { currentTarget } = event;
+          const chosen =
+            currentTarget instanceof HTMLElement &&
+            currentTarget.querySelector<HTMLElement>('[role=radio][aria-checked=true]');
+          if (!chosen) return;
+          event.preventDefault();
+          chosen.focus();
+        }}
+        onKeyDown={(event) => {
+          const pressed = pressShortcut(event);
+          if (pressed === 'chosen') onOpenChange(false);
+        }}
+        // The hands go on with the probes: the next Enter is for the prompt, not for this button.
+        onCloseAutoFocus={(event) => event.preventDefault()}
+        className="w-[38rem] p-4"
+      >
+        {open && <Choices probing={probing} onBegun={() => onOpenChange(false)} />}
+      </PopoverPanel>
     </Popover.Root>
   );
 }

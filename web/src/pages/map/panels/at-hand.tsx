@@ -4,7 +4,7 @@ import { approachOf, costsOf, holdsItself, namedPairs, ORDINARY_HANDS } from '@w
 import { MOST_NAMED_PAIRS } from '@which-way/core/schema';
 import { asAnswered, PLAIN_APPROACH, type Approach, type HandSeconds } from '@which-way/core/log';
 import { wrongPairWords } from '@which-way/words/probing/messages';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { useSession } from '../../../job/job-context.js';
 import { PlainButton } from '../../../controls/plain-button.js';
 import { readPairs } from '@which-way/core/probing';
@@ -177,25 +177,30 @@ const readSeconds = (text: string): number | string => {
 
 /** Seconds of these hands: learnt from the job, or typed in. */
 function Hands({ probing }: { probing: Probing }) {
+  const heading = useId();
   const now = approachOf(probing.map);
   const costs = costsOf(probing.map, now);
   const { moveLead, moveBoth, turn, read, holdMomentary, clip } = costs;
   const hands: HandSeconds = { moveLead, moveBoth, turn, read, holdMomentary, clip };
   return (
-    <details className="mt-2">
-      <summary aria-keyshortcuts="s" className="min-h-12 cursor-pointer py-2 font-semibold">
+    <section aria-labelledby={heading} className="mt-3 border-t border-line pt-3">
+      <p id={heading} className="font-semibold">
         {AT_HAND_TEXT.secondsOfYourHands}
         {now.hands ? AT_HAND_TEXT.asTypedIn : AT_HAND_TEXT.learntFromThisJob} <KeyCap of="s" />
-      </summary>
-      {HAND_WORDS.map(([field, words]) => (
-        <TypedNumber
-          key={field}
-          label={words}
-          value={costs[field]}
-          read={readSeconds}
-          onGiven={(seconds) => approaches(probing, { hands: { ...hands, [field]: seconds } })}
-        />
-      ))}
+      </p>
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        {HAND_WORDS.map(([field, words], place) => (
+          <div key={field}>
+            <TypedNumber
+              label={words}
+              value={costs[field]}
+              shortcut={place === 0 ? 's' : undefined}
+              read={readSeconds}
+              onGiven={(seconds) => approaches(probing, { hands: { ...hands, [field]: seconds } })}
+            />
+          </div>
+        ))}
+      </div>
       {now.hands && (
         <PlainButton
           className="mt-2 w-full"
@@ -204,6 +209,6 @@ function Hands({ probing }: { probing: Probing }) {
           {AT_HAND_TEXT.learnThemFromThisJob}
         </PlainButton>
       )}
-    </details>
+    </section>
   );
 }

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../../../job/job-context.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { PopoverPanel } from '../../../controls/popover-panel.js';
 import { LAYOUT_WORDS } from '@which-way/words/tag/layouts';
 import { ApproachPanel } from './approach-panel.js';
 import { CaseChips } from '../../../parts/identity/case-chips.js';
@@ -54,33 +55,25 @@ export function MapTools({
         <Popover.Trigger asChild>
           <PlainButton className="px-3">{MAP_TOOLS_TEXT.theSwitch}</PlainButton>
         </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            role="dialog"
-            aria-label={MAP_TOOLS_TEXT.theSwitch}
-            align="end"
-            sideOffset={6}
-            className="max-h-(--radix-popover-content-available-height) w-80 overflow-y-auto rounded-part border-2 border-ink bg-sheet p-4"
-          >
-            <WorkedOn />
-            <RadioLines
-              label={MAP_TOOLS_TEXT.howTheTerminalsLie}
-              value={PLAIN_LAYOUTS.find((layout) => layout === map.structure.layout.kind) ?? null}
-              options={PLAIN_LAYOUTS.map((layout) => ({ value: layout, text: LAYOUT_WORDS[layout] }))}
-              onChoose={(layout) => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
-            />
-            <Link to="../tag" relative="path" className="block py-1 underline">
-              {MAP_TOOLS_TEXT.wafersAConnectorAPhoto}
-            </Link>
-            <PlainButton className="my-2 w-full" onClick={() => act({ do: 'add-lug' })}>
-              {MAP_TOOLS_TEXT.oneMoreLug}
-              <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
-            </PlainButton>
-            <CaseChips />
-            <WafersApart probing={probing} />
-            <Renaming probing={probing} />
-          </Popover.Content>
-        </Popover.Portal>
+        <PopoverPanel label={MAP_TOOLS_TEXT.theSwitch} align="end" className="w-80 p-4">
+          <WorkedOn />
+          <RadioLines
+            label={MAP_TOOLS_TEXT.howTheTerminalsLie}
+            value={PLAIN_LAYOUTS.find((layout) => layout === map.structure.layout.kind) ?? null}
+            options={PLAIN_LAYOUTS.map((layout) => ({ value: layout, text: LAYOUT_WORDS[layout] }))}
+            onChoose={(layout) => session.restructure({ change: 'laid-out', layout: { kind: layout } })}
+          />
+          <Link to="../tag" relative="path" className="block py-1 underline">
+            {MAP_TOOLS_TEXT.wafersAConnectorAPhoto}
+          </Link>
+          <PlainButton className="my-2 w-full" onClick={() => act({ do: 'add-lug' })}>
+            {MAP_TOOLS_TEXT.oneMoreLug}
+            <kbd className="ml-2 font-mono text-small text-quiet">+</kbd>
+          </PlainButton>
+          <CaseChips />
+          <WafersApart probing={probing} />
+          <Renaming probing={probing} />
+        </PopoverPanel>
       </Popover.Root>
       <PlainButton className="min-w-11 px-3" aria-label={MAP_TOOLS_TEXT.keys} onClick={onHelp}>
         ?

@@ -39,7 +39,7 @@ export function TypedNumber({
           onBlur={(event) => take(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && take(event.currentTarget.value)}
           mono
-          className="w-20"
+          className="w-20 shrink-0"
         />
       </label>
       {message && (

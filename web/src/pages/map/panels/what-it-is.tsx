@@ -2,6 +2,7 @@ import type { Actuator } from '@which-way/core/switch';
 import { Popover } from 'radix-ui';
 import { useSession } from '../../../job/job-context.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { PopoverPanel } from '../../../controls/popover-panel.js';
 import { FormPictures } from '../../../parts/drawings/form-pictures.js';
 import { WHAT_IT_IS_TEXT } from '@which-way/words/screens/pages/map/panels/what-it-is';
 
@@ -13,28 +14,19 @@ export function WhatItIs({ actuator }: { actuator: Actuator }) {
       <Popover.Trigger asChild>
         <PlainButton className="w-full !px-2 text-small">{WHAT_IT_IS_TEXT.whatIsIt}</PlainButton>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          role="dialog"
-          aria-label={WHAT_IT_IS_TEXT.whatTheHandMoves}
-          align="start"
-          sideOffset={6}
-          collisionPadding={8}
-          className="w-[34rem] max-w-[94vw] rounded-part border-2 border-ink bg-sheet p-4"
-        >
-          <FormPictures
-            chosen={null}
-            onChoose={(form) =>
-              session.restructure({
-                change: 'actuator-described',
-                actuator: actuator.id,
-                name: actuator.name,
-                form,
-              })
-            }
-          />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverPanel label={WHAT_IT_IS_TEXT.whatTheHandMoves} align="start" className="w-[34rem] p-4">
+        <FormPictures
+          chosen={null}
+          onChoose={(form) =>
+            session.restructure({
+              change: 'actuator-described',
+              actuator: actuator.id,
+              name: actuator.name,
+              form,
+            })
+          }
+        />
+      </PopoverPanel>
     </Popover.Root>
   );
 }

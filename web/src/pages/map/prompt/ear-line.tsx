@@ -7,6 +7,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { Pick } from '../../../controls/fields/pick.js';
 import { PlainButton } from '../../../controls/plain-button.js';
+import { PopoverPanel } from '../../../controls/popover-panel.js';
 import { EarLevel } from '../../../parts/ear/ear-level.js';
 import { beepsBelow, keepTaughtEar, useTaughtEar } from '../../../parts/ear/taught-ears.js';
 import { LESSON_DWELL_MS, listensAtOnce } from '../../../parts/ear/listens-at-once.js';
@@ -106,52 +107,47 @@ function EarOptions({ probing, onTeach }: { probing: Probing; onTeach?: () => vo
           {onTeach ? <SlidersHorizontal className="size-5" aria-hidden="true" /> : EAR_TEXT.options}
         </PlainButton>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          role="dialog"
-          aria-label={EAR_TEXT.options}
-          sideOffset={6}
-          collisionPadding={8}
-          // A pedal on Space must not open it again.
-          onCloseAutoFocus={(event) => event.preventDefault()}
-          className="z-30 grid w-80 max-w-[94vw] gap-2 rounded-part border-2 border-ink bg-sheet p-4"
-        >
+      <PopoverPanel
+        label={EAR_TEXT.options}
+        // A pedal on Space must not open it again.
+        onCloseAutoFocus={(event) => event.preventDefault()}
+        className="grid w-80 gap-2 p-4"
+      >
+        <Pick
+          label={EAR_TEXT.sweeps}
+          value={seconds(paceMs)}
+          options={PACES.map((pace) => ({
+            value: pace === null ? '' : String(pace),
+            text: EAR_TEXT.pace(pace),
+          }))}
+          onPick={(chosen) => ear.leads(milliseconds(chosen))}
+        />
+        <Pick
+          label={EAR_TEXT.silentAfter}
+          value={seconds(dwellMs)}
+          options={DWELLS.map((dwell) => ({
+            value: dwell === null ? '' : String(dwell),
+            text: EAR_TEXT.dwell(dwell),
+          }))}
+          onPick={(chosen) => ear.waits(milliseconds(chosen))}
+        />
+        {ear.isSimulated && (
           <Pick
-            label={EAR_TEXT.sweeps}
-            value={seconds(paceMs)}
-            options={PACES.map((pace) => ({
-              value: pace === null ? '' : String(pace),
-              text: EAR_TEXT.pace(pace),
-            }))}
-            onPick={(chosen) => ear.leads(milliseconds(chosen))}
+            label={EAR_TEXT.simulatedMeter}
+            value={fault}
+            options={FAULTS.map((value) => ({ value, text: EAR_TEXT.fault[value] }))}
+            onPick={(chosen) => ear.breaks(chosen as BeeperFault)}
           />
-          <Pick
-            label={EAR_TEXT.silentAfter}
-            value={seconds(dwellMs)}
-            options={DWELLS.map((dwell) => ({
-              value: dwell === null ? '' : String(dwell),
-              text: EAR_TEXT.dwell(dwell),
-            }))}
-            onPick={(chosen) => ear.waits(milliseconds(chosen))}
-          />
-          {ear.isSimulated && (
-            <Pick
-              label={EAR_TEXT.simulatedMeter}
-              value={fault}
-              options={FAULTS.map((value) => ({ value, text: EAR_TEXT.fault[value] }))}
-              onPick={(chosen) => ear.breaks(chosen as BeeperFault)}
-            />
-          )}
-          <p className="text-small text-quiet">{taught && EAR_TEXT.below(beepsBelow(taught))}</p>
-          {onTeach && (
-            <Popover.Close asChild>
-              <PlainButton look="quiet" onClick={onTeach}>
-                {EAR_TEXT.teachAgain}
-              </PlainButton>
-            </Popover.Close>
-          )}
-        </Popover.Content>
-      </Popover.Portal>
+        )}
+        <p className="text-small text-quiet">{taught && EAR_TEXT.below(beepsBelow(taught))}</p>
+        {onTeach && (
+          <Popover.Close asChild>
+            <PlainButton look="quiet" onClick={onTeach}>
+              {EAR_TEXT.teachAgain}
+            </PlainButton>
+          </Popover.Close>
+        )}
+      </PopoverPanel>
     </Popover.Root>
   );
 }

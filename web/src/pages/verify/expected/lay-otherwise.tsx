@@ -4,7 +4,7 @@ import { laidOtherwise, type Comparison, type DiagnosisQuestion } from '@which-w
 import type { TerminalId } from '@which-way/core/switch';
 import { terminalName } from '@which-way/words/terminals';
 import { ToggleGroup } from 'radix-ui';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { useJobState } from '../../../job/job-context.js';
 import { toast } from '../../../controls/toast.js';
 import { PlainButton } from '../../../controls/plain-button.js';
@@ -21,6 +21,7 @@ interface LayOtherwiseProps {
 /** Numbers of a diagram need not be those on the switch: the way to lay them so that the fewest cells differ, some held fast. */
 export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwiseProps) {
   const structure = useJobState((state) => state.map.structure);
+  const heading = useId();
   const [certain, setCertain] = useState<string[]>([]);
   const [found, setFound] = useState<{ of: DiagnosisQuestion; best: Relabelling } | null>(null);
   const [busy, setBusy] = useState(false);
@@ -46,10 +47,10 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
     place === at ? [] : [`its ${name(place)} is ${name(at)} here`],
   );
   return (
-    <details>
-      <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+    <section aria-labelledby={heading}>
+      <p id={heading} className="mt-3 mb-1 font-semibold">
         {LAY_OTHERWISE_TEXT.perhapsItsTerminalsAreNumbered}
-      </summary>
+      </p>
       <div className="mb-2 flex flex-wrap items-center gap-2">
         {LAY_OTHERWISE_TEXT.certain}
         <ToggleGroup.Root
@@ -90,7 +91,7 @@ export function LayOtherwise({ table, question, comparison, onSet }: LayOtherwis
           {LAY_OTHERWISE_TEXT.layItSo}
         </PlainButton>
       )}
-    </details>
+    </section>
   );
 }
 
