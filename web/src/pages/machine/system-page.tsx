@@ -34,6 +34,7 @@ import { useMembers, type Member } from './use-members.js';
 import { useWiringLog } from './use-wiring-log.js';
 import { useView, type MachineView } from './use-view.js';
 import { SYSTEM_PAGE_TEXT } from '@which-way/words/screens/pages/machine/system-page';
+import { FittedMain } from '../../controls/frame/fitted-main.js';
 
 /** Several switches in one machine: what runs in which combination, what can hurt, and which of them is bad. */
 export function SystemPage() {
@@ -64,7 +65,7 @@ export function SystemPage() {
     </>
   );
   return (
-    <main data-fits className="flex w-full grow flex-col lg:min-h-[24rem] lg:basis-0">
+    <FittedMain shape="stacked">
       <div className="flex shrink-0 items-start justify-between gap-3 px-4 py-3 sm:px-6">
         <h1 className="text-title font-bold first-letter:uppercase" aria-live="polite">
           {empty ? SYSTEM_PAGE_TEXT.whichSwitchesWorkTogether : <Headline view={view} names={names} />}
@@ -100,7 +101,7 @@ export function SystemPage() {
         )}
         {!isOpen && setUp}
       </div>
-    </main>
+    </FittedMain>
   );
 }
 

@@ -16,6 +16,7 @@ import { useWakeLock } from '../../parts/hands/use-wake-lock.js';
 import { useSentToReadAgain } from '../../parts/asking/use-read-again.js';
 import { useProbing } from './probing/use-probing.js';
 import { MAP_PAGE_TEXT } from '@which-way/words/screens/pages/map/map-page';
+import { FittedMain } from '../../controls/frame/fitted-main.js';
 
 /** Probing: the handle, the switch, what is known so far, and below them what to do next. */
 export function MapPage() {
@@ -35,7 +36,7 @@ export function MapPage() {
   if (!probing.open) return <MapShut />;
   const framed = map.structure.terminals.some(({ role }) => role === 'frame');
   return (
-    <main data-fits className="flex grow flex-col lg:min-h-[38rem] lg:basis-0">
+    <FittedMain shape="stacked" least={38}>
       <h1 className="sr-only">{MAP_PAGE_TEXT.map}</h1>
       <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:grid-cols-[15.5rem_minmax(0,1fr)_25rem]">
         <div className="order-2 lg:order-none lg:min-h-0 lg:overflow-y-auto">
@@ -69,6 +70,6 @@ export function MapPage() {
       </div>
       <PromptBar probing={probing} outlook={outlook} />
       <KeysHelp open={help} onOpenChange={setHelp} />
-    </main>
+    </FittedMain>
   );
 }

@@ -30,6 +30,7 @@ import { anotherName, SourceChoice } from './requirement/source-choice.js';
 import { WhatMatters } from './requirement/what-matters.js';
 import { MATCH_PAGE_TEXT } from '@which-way/words/screens/pages/match/match-page';
 import { Field } from '../../controls/fields/field.js';
+import { FittedMain } from '../../controls/frame/fitted-main.js';
 
 const NONE: MatchedEntry[] = [];
 
@@ -139,10 +140,7 @@ export function MatchPage() {
     candidates.find(({ result }) => result.kind === 'same-wiring' || result.kind === 'fits-so-far');
   const { requirement, settings, unsettledPairs } = found;
   return (
-    <main
-      data-fits
-      className="grid grow content-start lg:min-h-[30rem] lg:basis-0 lg:grid-cols-[25rem_1fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
-    >
+    <FittedMain shape="beside" least={30} className="lg:grid-cols-[25rem_1fr]">
       <section
         aria-label={MATCH_PAGE_TEXT.candidates}
         className="border-line px-6 py-4 lg:overflow-y-auto lg:border-r-2"
@@ -191,7 +189,7 @@ export function MatchPage() {
       ) : (
         <NoCandidate {...{ matches, requirement, words: words.trim() }} joined={refinement.jumpers > 0} />
       )}
-    </main>
+    </FittedMain>
   );
 }
 

@@ -15,6 +15,7 @@ import { Notice } from '../../controls/notice.js';
 import { terminalList } from '@which-way/words/terminals';
 import { patternWords } from '@which-way/words/table/patterns';
 import { TABLE_PAGE_TEXT } from '@which-way/words/screens/pages/table/table-page';
+import { FittedMain } from '../../controls/frame/fitted-main.js';
 
 /** The picture and the table side by side, from the same readings. */
 export function TablePage() {
@@ -37,10 +38,7 @@ export function TablePage() {
     );
   }
   return (
-    <main
-      data-fits
-      className="grid grow content-start gap-x-8 gap-y-4 px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-[minmax(28rem,5fr)_6fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
-    >
+    <FittedMain shape="beside" className="gap-x-8 gap-y-4 px-6 lg:grid-cols-[minmax(28rem,5fr)_6fr]">
       <section aria-label={TABLE_PAGE_TEXT.table} className="min-w-0 py-3 lg:overflow-y-auto">
         <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
           <Identity map={map} />
@@ -74,7 +72,7 @@ export function TablePage() {
           <Inspector about={inspected} onClose={() => setInspected(null)} />
         </div>
       )}
-    </main>
+    </FittedMain>
   );
 }
 

@@ -36,6 +36,7 @@ import { ResultLine } from '../../controls/result-line.js';
 import { COMPARED_TABLE_TEXT } from '@which-way/words/screens/pages/verify/expected/compared-table';
 import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
 import { VERIFY_PAGE_TEXT } from '@which-way/words/screens/pages/verify/verify-page';
+import { FittedMain } from '../../controls/frame/fitted-main.js';
 
 /** Compares the map with what the switch should do: a known switch, or a table clicked in. */
 export function VerifyPage() {
@@ -62,7 +63,7 @@ export function VerifyPage() {
   const comparison = expected ? compareWithExpected(map, expected) : null;
   const told = comparison?.outcome === 'differs' && diagnosed ? diagnosed : null;
   return (
-    <main data-fits className="flex grow flex-col lg:min-h-[30rem] lg:basis-0">
+    <FittedMain shape="stacked" least={30}>
       <h1 className="sr-only">{VERIFY_PAGE_TEXT.verify}</h1>
       <VerdictBand map={map}>{told && <Likeliest map={map} diagnosed={told} />}</VerdictBand>
       <div className="grid grow content-start lg:min-h-0 lg:basis-0 lg:grid-cols-[6fr_5fr] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch">
@@ -130,7 +131,7 @@ export function VerifyPage() {
           )}
         </section>
       </div>
-    </main>
+    </FittedMain>
   );
 }
 

@@ -23,6 +23,7 @@ import { TransferSketch } from './transfer-sketch.js';
 import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { TRANSFER_PAGE_TEXT } from '@which-way/words/screens/pages/refit/card/transfer-page';
 import { useUnits } from '../../../parts/units/units.js';
+import { FittedMain } from '../../../controls/frame/fitted-main.js';
 
 /** Every wire from its old terminal to its new one, one at a time in big type, and the whole card beside it. */
 export function TransferPage() {
@@ -52,9 +53,9 @@ export function TransferPage() {
   useWakeLock(next !== undefined);
   useHeard(next, card.left);
   return (
-    <main
-      data-fits
-      className="grid grow content-start gap-x-8 gap-y-4 px-4 sm:px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
+    <FittedMain
+      shape="beside"
+      className="gap-x-8 gap-y-4 px-4 sm:px-6 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]"
     >
       <section
         aria-label={TRANSFER_PAGE_TEXT.whatToDoNext}
@@ -115,7 +116,7 @@ export function TransferPage() {
         <Positions />
         <Assembly />
       </div>
-    </main>
+    </FittedMain>
   );
 }
 

@@ -9,6 +9,7 @@ import { useAnswerKeys } from '../../../parts/hands/answer-keys.js';
 import { FailedFunction } from './failed-function.js';
 import { FunctionLine, triedAs, type WordedCheck } from './function-line.js';
 import { MustField } from './must-field.js';
+import { FittedMain } from '../../../controls/frame/fitted-main.js';
 
 const isOpen = ({ tried, kind }: FunctionCheck): boolean => !tried && kind !== 'unsaid';
 
@@ -40,7 +41,7 @@ export function FunctionPage() {
     <FunctionLine key={one.check.key} {...one} isNext={one.check === next} bare={bare} />
   );
   return (
-    <main data-fits className="flex grow flex-col px-4 py-3 sm:px-6 lg:min-h-[24rem] lg:basis-0">
+    <FittedMain shape="stacked" className="px-4 py-3 sm:px-6">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-title font-bold">{FUNCTION_PAGE_TEXT.functionTestEverySettingEvery}</h1>
         <p role="status" className="font-semibold">
@@ -84,7 +85,7 @@ export function FunctionPage() {
           <MustField setting={null} load={null} label={FUNCTION_PAGE_TEXT.whatElseMustItDo} />
         </section>
       </div>
-    </main>
+    </FittedMain>
   );
 }
 

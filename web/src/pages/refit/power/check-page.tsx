@@ -22,6 +22,7 @@ import { PowerRecords } from './power-records.js';
 import { useCheck, type CheckAtWork } from './use-check.js';
 import { ANSWER_CAPS } from '@which-way/words/probing/keys';
 import { CHECK_PAGE_TEXT } from '@which-way/words/screens/pages/refit/power/check-page';
+import { FittedMain } from '../../../controls/frame/fitted-main.js';
 
 /** The fewest readings that would show any single mistake, then insulation and earth. */
 export function CheckPage() {
@@ -29,10 +30,7 @@ export function CheckPage() {
   const atWork = useCheck(map);
   const { refit, check } = atWork;
   return (
-    <main
-      data-fits
-      className="grid grow content-start gap-x-6 gap-y-5 px-4 sm:px-6 lg:min-h-[24rem] lg:basis-0 lg:grid-cols-2 lg:grid-rows-[minmax(0,1fr)] lg:content-stretch"
-    >
+    <FittedMain shape="beside" className="gap-x-6 gap-y-5 px-4 sm:px-6 lg:grid-cols-2">
       <section
         aria-label={CHECK_PAGE_TEXT.checkBeforePower}
         className="grid min-w-0 content-start gap-3 py-3 lg:overflow-y-auto"
@@ -62,7 +60,7 @@ export function CheckPage() {
         )}
       </section>
       <PowerRecords refit={refit} />
-    </main>
+    </FittedMain>
   );
 }
 
