@@ -1,10 +1,7 @@
 import {
   capture,
   hearsFor,
-  heldByEar,
   idleCapture,
-  probeNow,
-  probeOf,
   type Act,
   type Aside,
   type CaptureSignal,
@@ -20,7 +17,8 @@ import { play } from '../../../parts/hands/sounds.js';
 import { microphone, type SoundDoor } from '../../../parts/ear/microphone.js';
 import type { TaughtEar } from '../../../parts/ear/taught-ears.js';
 import { LedSweep, type SweepShown } from './led-sweep.js';
-import { SIMULATED_BEEPER, SimulatedBeeper } from '../../../parts/ear/simulated-beeper.js';
+import { SimulatedHand, type BeeperFault } from './simulated-hand.js';
+import { SIMULATED_BEEPER } from '../../../parts/ear/simulated-beeper.js';
 
 /** What a screen shows of what was heard last: nothing answered, and why. */
 interface EarHeard {
@@ -37,11 +35,6 @@ interface EarHeard {
   fault: BeeperFault;
 }
 
-/** What may be wrong with a simulated beeper: its clip has fallen off, or it has gone to sleep. */
-export type BeeperFault = 'none' | 'clip-off' | 'asleep';
-
-/** Simulated hands: how long they take to the next touch, how long they touch, and when they touch a clip again that was not heard. */
-const [REACH_MS, TOUCH_MS, AGAIN_MS] = [700, 260, 2500];
 /** How often the time is looked at while silence counts, and how long before it counts it is told. */
 const [TICK_MS, RISE_MS] = [50, 600];
 
@@ -59,15 +52,10 @@ export class EarDesk {
   #sweep: LedSweep | null = null;
   #capture = idleCapture;
   #taught: Taught = SIMULATED_BEEPER;
-  readonly #beeper: SimulatedBeeper | null;
-  #hands: ReturnType<typeof setTimeout> | undefined;
+  readonly #hand: SimulatedHand | null;
   #clock: ReturnType<typeof setInterval> | undefined;
   /** What the rising notes were played for. */
   #rose: string | null = null;
-  /** When the simulated hand last set out for a lug of a sweep. */
-  #reachedAt = 0;
-  /** What the simulated hands are at. */
-  #at: string | null = null;
 
   /**
    * @param hidden the simulated meter of a practice switch; null: a real one
@@ -75,11 +63,11 @@ export class EarDesk {
    * @param steady the same in ohms: whether a contact of it is steady
    */
   constructor(
-    private readonly hidden: Meter | null,
+    hidden: Meter | null,
     private readonly act: (act: Act) => void,
-    private readonly steady: Meter | null = null,
+    steady: Meter | null = null,
   ) {
-    this.#beeper = hidden && new SimulatedBeeper();
+    this.#hand = hidden && new SimulatedHand(hidden, steady, () => this.listener.now());
     let before = this.listener.store.getState();
     this.listener.store.subscribe((now) => {
       // Only what changes what is asked: the level is the screen's alone.
@@ -130,32 +118,29 @@ export class EarDesk {
   /** Something happens to the simulated meter. */
   breaks(fault: BeeperFault): void {
     this.store.setState({ fault });
-    if (this.#sweep?.waits) this.#handTo(this.#sweep.clip, REACH_MS);
+    if (!this.#hand) return;
+    this.#hand.fault = fault;
+    if (this.#sweep?.waits) this.#hand.toClip();
   }
 
   get isSimulated(): boolean {
-    return this.#beeper !== null;
+    return this.#hand !== null;
   }
 
   /** The pedal says that the handle is there: what is heard answers, once the beeper has caught up. A simulated handle goes there. */
   async there(moment: Moment): Promise<void> {
-    const [key, probe] = [this.#capture.key, probeNow(moment)];
-    if (this.#beeper && this.hidden && probe) {
-      const [value, inOhms] = await Promise.all([this.hidden.read(probe), this.steady?.read(probe)]);
-      if (inOhms?.kind === 'unsteady') this.#beeper.flickers();
-      else if (value.kind === 'tone' && value.sounded) this.#beeper.touches(null);
-      else this.#beeper.lifts();
-    }
+    const { key } = this.#capture;
+    await this.#hand?.movesHandle(moment);
     if (this.#capture.key === key) this.#take({ kind: 'there', at: this.listener.now() });
   }
 
   /** What it can listen with now: the simulated beeper is known, a real one has to be taught. */
   knows(taught: TaughtEar | null): TaughtEar | null {
-    return this.#beeper ? SIMULATED_BEEPER : taught;
+    return this.#hand ? SIMULATED_BEEPER : taught;
   }
 
   get door(): SoundDoor {
-    return this.#beeper?.door ?? microphone;
+    return this.#hand?.door ?? microphone;
   }
 
   async begin(taught: Taught): Promise<void> {
@@ -188,17 +173,14 @@ export class EarDesk {
     const { heard } = this.listener;
     if (!this.#sweep) return this.#hear({ kind: 'tick', at: heard });
     this.#swept({ kind: 'tick', at, heard });
-    // A hand whose clip was not heard touches it again.
-    if (this.#sweep.waits && at - this.#reachedAt > AGAIN_MS) this.#handTo(this.#sweep.clip, 0);
+    this.#hand?.triesAgain();
   }
 
   end(): void {
     clearInterval(this.#clock);
-    clearTimeout(this.#hands);
     this.#follow(null);
     this.listener.stop();
-    this.#beeper?.end();
-    this.#at = null;
+    this.#hand?.end();
   }
 
   /** Something else may be asked now. */
@@ -212,20 +194,15 @@ export class EarDesk {
       this.#take({ kind: 'asked', key, at: this.listener.now() });
       this.store.setState({ aside: null });
     }
-    this.#touch(moment, key);
+    this.#hand?.goesTo(moment, key);
   }
 
   /** From now on it follows this sweep, or none. */
   #follow(sweep: LedSweep | null, moment: Moment | null = null): void {
     this.#sweep = sweep;
-    this.#moment = moment;
-    this.#at = null;
-    clearTimeout(this.#hands);
     this.store.setState({ sweep: sweep?.shown() ?? null, aside: null });
-    if (sweep) this.#handTo(sweep.clip, REACH_MS);
+    this.#hand?.follows(sweep, moment);
   }
-
-  #moment: Moment | null = null;
 
   /** One signal to the sweep that clicks lead, and what comes of it. */
   #swept(signal: SweptSignal): void {
@@ -241,7 +218,7 @@ export class EarDesk {
     switch (cue.cue) {
       case 'click':
         this.listener.click();
-        return this.#handTo(sweep.lugAt(cue.place), 0);
+        return this.#hand?.touches(sweep.lugAt(cue.place));
       case 'heard':
         return this.#said(sweep.lugAt(cue.place));
       case 'agree':
@@ -249,11 +226,11 @@ export class EarDesk {
       case 'again':
       case 'void':
         play('look-again');
-        // The simulated hand begins again at the clip.
-        if (cue.cue === 'void') this.#handTo(sweep.clip, REACH_MS);
+        if (cue.cue === 'void') this.#hand?.toClip();
         return;
       case 'take':
         this.#sweep = null;
+        this.#hand?.rests();
         this.store.setState({ sweep: null });
         this.act(sweep.actOf(cue.places));
     }
@@ -263,27 +240,6 @@ export class EarDesk {
   #said: (lug: TerminalId | null) => void = () => undefined;
   onHeard(said: (lug: TerminalId | null) => void): void {
     this.#said = said;
-  }
-
-  /** The simulated hand touches a lug, or the clip itself, and lifts. */
-  #handTo(lug: TerminalId | null, afterMs: number): void {
-    const [beeper, meter, sweep, moment] = [this.#beeper, this.hidden, this.#sweep, this.#moment];
-    if (!beeper || !meter || !sweep || lug === null) return;
-    clearTimeout(this.#hands);
-    this.#reachedAt = this.listener.now();
-    this.#hands = setTimeout(() => {
-      void this.#joins(meter, sweep, moment, lug).then((joins) => {
-        if (this.#sweep === sweep && joins) beeper.touches(TOUCH_MS / 2);
-      });
-    }, afterMs);
-  }
-
-  async #joins(meter: Meter, sweep: LedSweep, moment: Moment | null, lug: TerminalId): Promise<boolean> {
-    if (this.store.getState().fault !== 'none') return false;
-    if (lug === sweep.clip) return true;
-    const probe = moment && probeOf(moment, lug);
-    const value = probe && (await meter.read(probe));
-    return value?.kind === 'tone' && value.sounded;
   }
 
   #hear(signal: CaptureSignal): void {
@@ -307,23 +263,5 @@ export class EarDesk {
     });
     this.#capture = step.state;
     return step;
-  }
-
-  /** The simulated hands go to what is asked, touch it, and lift; while the leads are held the pedal moves the handle. */
-  #touch(moment: Moment, key: string | null): void {
-    const [beeper, meter] = [this.#beeper, this.hidden];
-    if (!beeper || !meter || heldByEar(moment) || key === this.#at) return;
-    this.#at = key;
-    clearTimeout(this.#hands);
-    const probe = probeNow(moment);
-    if (key === null || !probe) return;
-    this.#hands = setTimeout(() => {
-      void meter.read(probe).then((value) => {
-        if (this.#at !== key) return;
-        const joins = value.kind === 'tone' && value.sounded && this.store.getState().fault === 'none';
-        if (joins) beeper.touches(TOUCH_MS);
-        else beeper.lifts();
-      });
-    }, REACH_MS);
   }
 }

@@ -14,7 +14,7 @@ import { LESSON_DWELL_MS, listensAtOnce } from '../../../parts/ear/listens-at-on
 import { TeachEar } from '../../../parts/ear/teach-ear.js';
 import type { TerminalId } from '@which-way/core/switch';
 import { terminalList, terminalName } from '@which-way/words/terminals';
-import type { BeeperFault } from '../probing/ear-desk.js';
+import type { BeeperFault } from '../probing/simulated-hand.js';
 import type { Probing } from '../probing/use-probing.js';
 
 /** Seconds without a beep that may count as silent; null: only a pedal says so. */
