@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { inMachine } from '../testing/put-back.js';
 import { blindSpots, checkOf, checkStanding, isBlind, refitOf, type Refit } from './index.js';
-import { checkBench } from './mistakes.js';
+import { checkBench } from './check/mistakes.js';
 
 describe('what a check before power cannot show', () => {
   const SELECTOR = { size: 3, settings: ['', '1-2', '1-3'], wires: '1>L 2>one.1 3>two.1' };

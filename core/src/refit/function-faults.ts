@@ -23,7 +23,7 @@ import type { FunctionTry } from '../log/index.js';
 import { requiredSettings } from '../switch/index.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
-import { checkBench } from './mistakes.js';
+import { checkBench } from './check/mistakes.js';
 import { chosenOf, refitOf, wayOf } from './refit.js';
 
 /** What a load may do instead of what it should. */

@@ -1,7 +1,7 @@
 export { chosenOf, refitOf, wayOf, type Refit } from './refit.js';
 export { isTicked, transferCard, type CardLine, type TransferCard } from './transfer.js';
-export { checkBench, joinedWith, mistakesOf, type Bench, type Mistake } from './mistakes.js';
-export { checkOf, likelyMistakes, splittingReading, type Check, type CheckReading } from './check.js';
+export { checkBench, joinedWith, mistakesOf, type Bench, type Mistake } from './check/mistakes.js';
+export { checkOf, likelyMistakes, splittingReading, type Check, type CheckReading } from './check/check.js';
 export { functionFaults, insteadOf, type DoesInstead, type FunctionFaults } from './function-faults.js';
 export { functionChecks, isOneByOne, stopsProved, type FunctionCheck } from './function-test.js';
 export { isWithin, wantedBeforePower, type WantedRecord } from './before-power.js';

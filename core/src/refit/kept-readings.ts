@@ -1,7 +1,7 @@
 import type { SwitchMap } from '../continuity/index.js';
 import { type DeedOf, deedsOf } from '../log/index.js';
-import type { CheckReading } from './check.js';
-import { checkBench } from './mistakes.js';
+import type { CheckReading } from './check/check.js';
+import { checkBench } from './check/mistakes.js';
 import type { Refit } from './refit.js';
 
 /** Where a reading of the check is taken: the place of the position, and of two ends among `nodesOf` the bench. */

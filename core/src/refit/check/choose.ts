@@ -1,4 +1,4 @@
-import { seededRandom, shuffled } from '../switch/index.js';
+import { seededRandom, shuffled } from '../../switch/index.js';
 import type { Mistake } from './mistakes.js';
 import type { Shows, Taken } from './shows.js';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { partitionFromGroups, type Partition } from '../partition/index.js';
-import { anyBench } from '../testing/benches.js';
-import { fewRuns } from '../testing/runs.js';
+import { partitionFromGroups, type Partition } from '../../partition/index.js';
+import { anyBench } from '../../testing/benches.js';
+import { fewRuns } from '../../testing/runs.js';
 import { checkOf } from './check.js';
 import { chooseReadings } from './choose.js';
 import { joinedWith, mistakesOf, type Bench } from './mistakes.js';

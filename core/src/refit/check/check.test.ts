@@ -1,8 +1,8 @@
 import Logic from 'logic-solver';
 import { describe, expect, it } from 'vitest';
-import { partitionFromGroups } from '../partition/index.js';
-import { seededRandom } from '../switch/index.js';
-import { BitSet } from '../grid/index.js';
+import { partitionFromGroups } from '../../partition/index.js';
+import { seededRandom } from '../../switch/index.js';
+import { BitSet } from '../../grid/index.js';
 import { coverOf } from './cover.js';
 import {
   checkOf,
@@ -12,9 +12,9 @@ import {
   splittingReading,
   type Bench,
   type Mistake,
-} from './index.js';
-import { anyBench } from '../testing/benches.js';
-import { fewSeeds } from '../testing/runs.js';
+} from '../index.js';
+import { anyBench } from '../../testing/benches.js';
+import { fewSeeds } from '../../testing/runs.js';
 
 /** A switch put back: lugs, what joins by position, the lug of each wire, junctions. */
 function bench(lugs: number, positions: string[], at: number[], jumpers: [number, number][] = []): Bench {

@@ -1,4 +1,4 @@
-import { BitSet, Ints } from '../grid/index.js';
+import { BitSet, Ints } from '../../grid/index.js';
 
 /** Columns that together cover every row, with how many it must be at least. */
 export interface Cover {

@@ -1,5 +1,5 @@
-import { partitionOf, type Partition } from '../partition/index.js';
-import type { Refit } from './refit.js';
+import { partitionOf, type Partition } from '../../partition/index.js';
+import type { Refit } from '../refit.js';
 
 /** One thing that may have gone wrong in putting it back. Wires by place among those that are laid, lugs by place. */
 export type Mistake =

@@ -1,4 +1,4 @@
-import { onesIn } from '../grid/index.js';
+import { onesIn } from '../../grid/index.js';
 import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
 
 /** Where a reading is taken: the place of a position, and of two ends among `nodesOf` the bench. */

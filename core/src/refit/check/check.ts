@@ -1,4 +1,4 @@
-import { BitSet } from '../grid/index.js';
+import { BitSet } from '../../grid/index.js';
 import { chooseReadings, type HeardCheck } from './choose.js';
 import { coverOf } from './cover.js';
 import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
