@@ -3,7 +3,13 @@ import type { SwitchMap } from '../continuity/index.js';
 import { type JobEvent, recordsOf, refitSignedOf, type SignedRefit } from '../log/index.js';
 import { fnv1a } from '../verify/index.js';
 import { isWithin, wantedBeforePower, type WantedRecord } from './before-power.js';
-import { likelyMistakes, splittingReading, type Check, type CheckDone, type CheckReading } from './check/check.js';
+import {
+  likelyMistakes,
+  splittingReading,
+  type Check,
+  type CheckDone,
+  type CheckReading,
+} from './check/check.js';
 import { functionChecks, type FunctionCheck } from './function-test.js';
 import { keptReadings } from './kept-readings.js';
 import { checkBench, joinedWith, type Mistake } from './check/mistakes.js';

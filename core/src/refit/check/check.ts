@@ -35,7 +35,7 @@ export function checkOf(bench: Bench, heard?: HeardCheck): Check {
     const shows = new Shows(bench);
     const { readings, atLeast, left } = chooseReadings(shows, heard);
     const told = readings.map((one): CheckReading => ({ ...one, joins: shows.joins(one) === true }));
-    return { atLeast, cannot: shows.mistakes(left), readings: inOrder(told) };
+    return { atLeast, cannot: shows.sets.mistakes(left), readings: inOrder(told) };
   }
   return smallCheckOf(bench);
 }

@@ -31,10 +31,10 @@ describe('what a reading shows, wire by wire', () => {
             const places = new Set(shows.places(reading));
             expect([seed, reading, mistakes.map((_, at) => places.has(at))]).toEqual([seed, reading, wanted]);
             const many = wanted.filter(Boolean).length;
-            const left = shows.all();
+            const left = shows.sets.all();
             expect(shows.shown(reading, left)).toBe(many);
             shows.take(reading, left);
-            expect([shows.shown(reading, left), shows.count(left)]).toEqual([0, mistakes.length - many]);
+            expect([shows.shown(reading, left), shows.sets.count(left)]).toEqual([0, mistakes.length - many]);
             shown += many;
           }
     }
@@ -50,8 +50,8 @@ describe('few readings for a large switch', () => {
       const shows = new Shows(bench);
       const { readings, atLeast, left } = chooseReadings(shows);
       const exact = checkOf(bench);
-      expect(shows.mistakes(left)).toEqual(exact.cannot);
-      const unseen = shows.all();
+      expect(shows.sets.mistakes(left)).toEqual(exact.cannot);
+      const unseen = shows.sets.all();
       for (const reading of readings) shows.take(reading, unseen);
       expect([seed, unseen]).toEqual([seed, left]);
       expect(readings.length).toBeGreaterThanOrEqual(exact.readings.length);

@@ -23,7 +23,7 @@ const MOST_WORK = 3e7;
  */
 export function chooseReadings(shows: Shows, heard: HeardCheck = () => undefined): Chosen {
   const readings = [...shows.readings()];
-  const all = shows.all();
+  const all = shows.sets.all();
   const first = new Int32Array(readings.length);
   const left = all.slice();
   for (const [at, reading] of readings.entries()) {
@@ -129,7 +129,7 @@ function hardestFirst(
   const left = wanted.slice();
   const chosen: Taken[] = [];
   for (const mistake of order) {
-    if (!shows.isIn(mistake, left)) continue;
+    if (!shows.sets.isIn(mistake, left)) continue;
     let best: { reading: Taken; shown: number } | null = null;
     for (const reading of shows.readingsFor(mistake)) {
       if (!shows.isShown(reading, mistake)) continue;
@@ -269,9 +269,9 @@ function oneForTwo(
 
 /** A reading that shows all of a set: at the far ends of all wires of which it has moves. */
 function oneThatShows(shows: Shows, set: Int32Array): Taken | null {
-  const [wire, second, ...more] = shows.movedIn(set);
+  const [wire, second, ...more] = shows.sets.movedIn(set);
   if (wire === undefined || more.length > 0) return null;
-  const whole = shows.count(set);
+  const whole = shows.sets.count(set);
   const among = second === undefined ? shows.readingsOf(wire) : shows.readingsBetween(wire, second);
   for (const reading of among) if (shows.shown(reading, set) >= whole) return reading;
   return null;
@@ -288,7 +288,7 @@ const mixed = (at: number): number => Math.imul(at + 1, 0x9e3779b1) >>> 0;
 
 /** The mistakes of a set, those first that few readings show. */
 function ordersOf(shows: Shows, wanted: Int32Array): Mistake[][] {
-  const mistakes = shows.mistakes(wanted);
+  const mistakes = shows.sets.mistakes(wanted);
   const eases = mistakes.map((mistake) => shows.easeOf(mistake));
   const places = mistakes.map((_, at) => at);
   return TIES.map((tie) =>
@@ -306,7 +306,7 @@ function boundOf(shows: Shows, order: readonly Mistake[], wanted: Int32Array): n
   const blocked = wanted.slice();
   let count = 0;
   for (const mistake of order) {
-    if (!shows.isIn(mistake, blocked)) continue;
+    if (!shows.sets.isIn(mistake, blocked)) continue;
     count += 1;
     for (const reading of shows.readingsFor(mistake))
       if (shows.isShown(reading, mistake)) shows.take(reading, blocked);

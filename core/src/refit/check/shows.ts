@@ -1,5 +1,6 @@
 import { onesIn } from '../../grid/index.js';
-import { joinedWith, mistakesOf, nodesOf, type Bench, type Mistake } from './mistakes.js';
+import { clearBit, hasBit, MistakeSets, setBit } from './mistake-sets.js';
+import { joinedWith, nodesOf, type Bench, type Mistake } from './mistakes.js';
 
 /** Where a reading is taken: the place of a position, and of two ends among `nodesOf` the bench. */
 export interface Taken {
@@ -22,13 +23,7 @@ export class Shows {
   readonly wires: number;
   readonly lugs: number;
   readonly nodes: number;
-  /** Words of a wire's moves (one bit a lug, then one for not being on), of its swaps, and of both. */
-  readonly #moves: number;
-  readonly #swaps: number;
-  readonly #row: number;
-  readonly #mistakes: readonly Mistake[];
-  /** Mistakes that are of no wire. */
-  readonly #others: readonly Mistake[];
+  readonly sets: MistakeSets;
   /** By position: the nets as they should be, null where it is not known. */
   readonly #right: readonly (Nets | null)[];
   /** By mistake of no wire, then by position. */
@@ -38,7 +33,6 @@ export class Shows {
   readonly #wiresIn: readonly (ReadonlyMap<number, Int32Array> | null)[];
   /** By position and net: how many nodes are in it. */
   readonly #sizes: readonly (ReadonlyMap<number, number> | null)[];
-  readonly #all: Int32Array;
   /** Places of mistakes among all, by the wires that they are of; and of those of no wire. */
   readonly #byWire: number[][];
   readonly #otherPlaces: number[] = [];
@@ -51,21 +45,14 @@ export class Shows {
     this.wires = at.length;
     this.lugs = lugs;
     this.nodes = nodesOf(bench);
-    this.#moves = (lugs + 32) >>> 5;
-    this.#swaps = (at.length + 31) >>> 5;
-    this.#row = this.#moves + this.#swaps;
-    this.#mistakes = mistakesOf(bench);
-    this.#others = this.#mistakes.filter(
-      ({ kind }) => kind !== 'wrong-lug' && kind !== 'swapped' && kind !== 'not-on',
-    );
+    this.sets = new MistakeSets(bench);
     const positions = nets.map((_, position) => position);
     this.#right = positions.map((position) => joinedWith(bench, position, null));
-    this.#wrong = this.#others.map((mistake) =>
+    this.#wrong = this.sets.others.map((mistake) =>
       positions.map((position) => joinedWith(bench, position, mistake)),
     );
-    this.#all = this.#everything();
     this.#byWire = at.map(() => []);
-    this.#mistakes.forEach((mistake, place) => {
+    this.sets.list.forEach((mistake, place) => {
       const wires = 'wire' in mistake ? [mistake.wire] : mistake.kind === 'swapped' ? mistake.wires : [];
       for (const wire of wires) this.#byWire[wire]?.push(place);
       if (wires.length === 0) this.#otherPlaces.push(place);
@@ -76,13 +63,13 @@ export class Shows {
       for (const net of right ?? []) sizes.set(net, (sizes.get(net) ?? 0) + 1);
       return sizes;
     });
-    this.#noLugs = new Int32Array(this.#moves);
-    this.#noWires = new Int32Array(this.#swaps);
+    this.#noLugs = new Int32Array(this.sets.moves);
+    this.#noWires = new Int32Array(this.sets.swaps);
     this.#lugsIn = this.#right.map(
-      (right) => right && this.#byNet(right, lugs, this.#moves, (lug) => at.length + lug),
+      (right) => right && this.#byNet(right, lugs, this.sets.moves, (lug) => at.length + lug),
     );
     this.#wiresIn = this.#right.map(
-      (right) => right && this.#byNet(right, at.length, this.#swaps, (wire) => wire),
+      (right) => right && this.#byNet(right, at.length, this.sets.swaps, (wire) => wire),
     );
   }
 
@@ -95,64 +82,6 @@ export class Shows {
       found.set(net, bits);
     }
     return found;
-  }
-
-  /** All mistakes, as a set: what is left to be shown at the beginning. A swap stands in the rows of both its wires. */
-  all(): Int32Array {
-    return this.#all.slice();
-  }
-
-  #everything(): Int32Array {
-    const left = new Int32Array(this.wires * this.#row + this.#others.length);
-    const { at } = this.bench;
-    for (let wire = 0; wire < this.wires; wire += 1) {
-      const row = wire * this.#row;
-      for (let lug = 0; lug <= this.lugs; lug += 1) if (lug !== at[wire]) setBit(left, row, lug);
-      for (let other = 0; other < this.wires; other += 1)
-        if (at[other] !== at[wire]) setBit(left, row + this.#moves, other);
-    }
-    left.fill(1, this.wires * this.#row);
-    return left;
-  }
-
-  /** How many mistakes of a set there are. */
-  count(set: Int32Array): number {
-    let [moved, swapped] = [0, 0];
-    for (let wire = 0; wire < this.wires; wire += 1)
-      for (let word = 0; word < this.#row; word += 1) {
-        const ones = onesIn(set[wire * this.#row + word] as number);
-        if (word < this.#moves) moved += ones;
-        else swapped += ones;
-      }
-    let others = 0;
-    for (let at = this.wires * this.#row; at < set.length; at += 1) others += set[at] as number;
-    return moved + swapped / 2 + others;
-  }
-
-  /** The mistakes of a set. */
-  mistakes(set: Int32Array): Mistake[] {
-    return this.#mistakes.filter((mistake) => this.isIn(mistake, set));
-  }
-
-  /** Whether a mistake is in a set. */
-  isIn(mistake: Mistake, set: Int32Array): boolean {
-    const [row, swaps] = [this.#row, this.#moves];
-    if (mistake.kind === 'wrong-lug') return hasBit(set, mistake.wire * row, mistake.lug);
-    if (mistake.kind === 'not-on') return hasBit(set, mistake.wire * row, this.lugs);
-    if (mistake.kind === 'swapped') return hasBit(set, mistake.wires[0] * row + swaps, mistake.wires[1]);
-    return set[this.wires * row + this.#placeOf(mistake)] === 1;
-  }
-
-  /** Wires of which a set has moves: only at their own far ends are those shown. */
-  movedIn(set: Int32Array): number[] {
-    const moved: number[] = [];
-    for (let wire = 0; wire < this.wires; wire += 1)
-      for (let word = 0; word < this.#moves; word += 1)
-        if (set[wire * this.#row + word] !== 0) {
-          moved.push(wire);
-          break;
-        }
-    return moved;
   }
 
   /** How many readings may show a mistake, as a rank: those that few show come first. */
@@ -180,11 +109,6 @@ export class Shows {
     else yield* this.readings();
   }
 
-  /** Those of no wire that are handed out are these very ones. */
-  #placeOf(mistake: Mistake): number {
-    return this.#others.indexOf(mistake);
-  }
-
   /** Whether a position is known, and what a reading there should be. */
   joins({ position, a, b }: Taken): boolean | null {
     const right = this.#right[position];
@@ -200,7 +124,7 @@ export class Shows {
         for (let b = a + 1; b < this.wires; b += 1) yield { position, a, b };
         for (const b of lugs) yield { position, a, b };
       }
-      if (this.#others.length <= 2) continue;
+      if (this.sets.others.length <= 2) continue;
       for (let a = this.wires; a < this.nodes; a += 1)
         for (let b = a + 1; b < this.nodes; b += 1) yield { position, a, b };
     }
@@ -231,7 +155,8 @@ export class Shows {
 
   /** How many mistakes of a set a reading shows. */
   shown({ position, a, b }: Taken, set: Int32Array): number {
-    this.work += 2 * this.#row;
+    const { row: words, moves, swaps, others } = this.sets;
+    this.work += 2 * words;
     const right = this.#right[position] as Nets;
     const joined = right[a] === right[b];
     let sum = 0;
@@ -242,19 +167,19 @@ export class Shows {
       const net = right[other] as number;
       const lugs = this.#lugsIn[position]?.get(net) ?? this.#noLugs;
       const wires = this.#wiresIn[position]?.get(net) ?? this.#noWires;
-      const row = wire * this.#row;
+      const row = wire * words;
       // What goes elsewhere is shown: away from the net where it should join, into it where it should not.
       const flip = joined ? -1 : 0;
-      for (let word = 0; word < this.#moves; word += 1)
+      for (let word = 0; word < moves; word += 1)
         sum += onesIn((set[row + word] as number) & ((lugs[word] as number) ^ flip));
-      for (let word = 0; word < this.#swaps; word += 1)
-        sum += onesIn((set[row + this.#moves + word] as number) & ((wires[word] as number) ^ flip));
+      for (let word = 0; word < swaps; word += 1)
+        sum += onesIn((set[row + moves + word] as number) & ((wires[word] as number) ^ flip));
       // Two wires that are swapped with one another are read at the same two places.
-      if (other < this.wires && joined !== hasBit(wires, 0, other) && hasBit(set, row + this.#moves, other))
+      if (other < this.wires && joined !== hasBit(wires, 0, other) && hasBit(set, row + moves, other))
         sum -= 1;
     }
-    const start = this.wires * this.#row;
-    for (let at = 0; at < this.#others.length; at += 1) {
+    const start = this.wires * words;
+    for (let at = 0; at < others.length; at += 1) {
       const wrong = this.#wrong[at]?.[position];
       if (set[start + at] === 1 && wrong && (wrong[a] === wrong[b]) !== joined) sum += 1;
     }
@@ -283,7 +208,7 @@ export class Shows {
         return !isBetween && (goes(one, at[other] as number) || goes(other, at[one] as number));
       }
       default: {
-        const wrong = this.#wrong[this.#placeOf(mistake)]?.[position];
+        const wrong = this.#wrong[this.sets.placeOf(mistake)]?.[position];
         return Boolean(wrong) && (wrong?.[a] === wrong?.[b]) !== joined;
       }
     }
@@ -295,7 +220,7 @@ export class Shows {
       ...this.#placesOf(reading.a),
       ...this.#placesOf(reading.b, reading.a),
       ...this.#otherPlaces,
-    ].filter((place) => this.isShown(reading, this.#mistakes[place] as Mistake));
+    ].filter((place) => this.isShown(reading, this.sets.list[place] as Mistake));
   }
 
   /** The places of the mistakes of a wire; none of a lug. Swaps with one wire may be left out. */
@@ -303,13 +228,14 @@ export class Shows {
     const places = this.#byWire[node] ?? [];
     if (but < 0 || but >= this.wires) return places;
     return places.filter((place) => {
-      const mistake = this.#mistakes[place] as Mistake;
+      const mistake = this.sets.list[place] as Mistake;
       return mistake.kind !== 'swapped' || !mistake.wires.includes(but);
     });
   }
 
   /** Takes what a reading shows out of a set; or puts it into one. */
   take({ position, a, b }: Taken, set: Int32Array, into = false): void {
+    const { row: words, moves, others, everything } = this.sets;
     const right = this.#right[position] as Nets;
     const joined = right[a] === right[b];
     const flip = joined ? -1 : 0;
@@ -319,37 +245,26 @@ export class Shows {
       const net = right[other] as number;
       const lugs = this.#lugsIn[position]?.get(net) ?? this.#noLugs;
       const wires = this.#wiresIn[position]?.get(net) ?? this.#noWires;
-      const row = wire * this.#row;
-      for (let word = 0; word < this.#row; word += 1) {
-        const isMove = word < this.#moves;
-        let bits = (isMove ? (lugs[word] as number) : (wires[word - this.#moves] as number)) ^ flip;
-        bits &= this.#all[row + word] as number;
+      const row = wire * words;
+      for (let word = 0; word < words; word += 1) {
+        const isMove = word < moves;
+        let bits = (isMove ? (lugs[word] as number) : (wires[word - moves] as number)) ^ flip;
+        bits &= everything[row + word] as number;
         // Two wires that are swapped with one another are read at the same two places.
-        if (!isMove && other < this.wires && other >>> 5 === word - this.#moves) bits &= ~(1 << (other & 31));
+        if (!isMove && other < this.wires && other >>> 5 === word - moves) bits &= ~(1 << (other & 31));
         const before = set[row + word] as number;
         set[row + word] = into ? before | bits : before & ~bits;
         // A swap stands in the row of its other wire too.
         for (let rest = isMove ? 0 : bits; rest !== 0; rest &= rest - 1) {
-          const second = (word - this.#moves) * 32 + 31 - Math.clz32(rest & -rest);
-          (into ? setBit : clearBit)(set, second * this.#row + this.#moves, wire);
+          const second = (word - moves) * 32 + 31 - Math.clz32(rest & -rest);
+          (into ? setBit : clearBit)(set, second * words + moves, wire);
         }
       }
     }
-    const start = this.wires * this.#row;
-    for (let one = 0; one < this.#others.length; one += 1) {
+    const start = this.wires * words;
+    for (let one = 0; one < others.length; one += 1) {
       const wrong = this.#wrong[one]?.[position];
       if (wrong && (wrong[a] === wrong[b]) !== joined) set[start + one] = into ? 1 : 0;
     }
   }
 }
-
-function setBit(set: Int32Array, start: number, bit: number): void {
-  set[start + (bit >>> 5)] = (set[start + (bit >>> 5)] as number) | (1 << (bit & 31));
-}
-
-function clearBit(set: Int32Array, start: number, bit: number): void {
-  set[start + (bit >>> 5)] = (set[start + (bit >>> 5)] as number) & ~(1 << (bit & 31));
-}
-
-const hasBit = (set: Int32Array, start: number, bit: number): boolean =>
-  ((set[start + (bit >>> 5)] as number) & (1 << (bit & 31))) !== 0;
