@@ -1,7 +1,8 @@
 // `npm test`: installs what is missing, then lint, types, unit and end-to-end tests; prints seconds per stage and the slowest tests.
 // With `-- --yardstick` also the seconds of one cold `tsc -b core`, so that runs on two machines can be compared.
 import { execFile, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import { build, install, makeCheckers, root } from './fresh-work.mjs';
 
@@ -90,6 +91,10 @@ await stage('install', () => {
   makeCheckers();
   return chromium();
 });
+// What tests leave in the temporary folder is in one of their own, and gone with the run.
+const left = mkdtempSync(join(tmpdir(), 'which-way-tests-'));
+process.env.TMPDIR = left;
+process.on('exit', () => rmSync(left, { recursive: true, force: true, maxRetries: 3 }));
 const tsc = (...args) => [bin('typescript/bin/tsc'), ...args];
 const cached = (name) => ['--cache', '--cache-location', `.cache/${name}`];
 await stage('lint, types', async () => {

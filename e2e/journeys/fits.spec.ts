@@ -144,16 +144,17 @@ for (const [device, size] of Object.entries(SIZES))
     });
   });
 
-test('no control of a job is further away than two taps, in what opens over the page neither', async ({
-  browser,
-}) => {
+/** Views from which something opens over the page. */
+const WITH_DOORS = ['map', 'table', 'table/machine', 'verify', 'match', 'refit/function'];
+
+// What is folded on a page is looked at with all the rest, above.
+test('no control of what opens over a page is further away than two taps', async ({ browser }) => {
   await demoAt(browser, SIZES['a laptop'], async ({ page, jobs, go }) => {
     const far: string[] = [];
     let opened = 0;
     for (const job of jobs.filter(({ title }) => LOOKED_AT.test(title)))
-      for (const view of job.about === 'system' ? [''] : VIEWS) {
+      for (const view of job.about === 'system' ? [''] : WITH_DOORS) {
         const where = await go(job, view);
-        far.push(...(await page.evaluate(tooDeep)).map((one) => `${where}: ${one}`));
         const doors = page.locator('main [aria-haspopup]:not([role=combobox]):visible');
         for (let at = 0; at < (await doors.count()); at += 1) {
           await doors.nth(at).click();
@@ -176,13 +177,23 @@ const MOST: Record<string, { words: number; controls: number }> = {
   match: { words: 250, controls: 40 },
   tag: { words: 180, controls: 35 },
 };
+/** The Map by job: no more than before the other pages were made to answer first. */
+const MOST_ON_MAP: Record<string, { words: number; controls: number }> = {
+  'Reading lamp': { words: 148, controls: 37 },
+  'Market stall': { words: 140, controls: 38 },
+  'Pottery kiln': { words: 174, controls: 43 },
+  'Stage guitar': { words: 165, controls: 75 },
+  'Table radio': { words: 200, controls: 66 },
+};
+const ofMap = (title: string) =>
+  Object.entries(MOST_ON_MAP).find(([start]) => title.startsWith(start))?.[1] ?? { words: 0, controls: 0 };
 const QUIET = /^(Table radio|Stage guitar|Reading lamp|Pottery kiln|Market stall)/;
 
 test('the first screen of a step asks little to be taken in', async ({ browser }) => {
   await demoAt(browser, SIZES['a laptop'], async ({ page, jobs, go }) => {
     const over: string[] = [];
     for (const job of jobs.filter(({ title }) => QUIET.test(title)))
-      for (const [view, most] of Object.entries(MOST)) {
+      for (const [view, most] of [...Object.entries(MOST), ['map', ofMap(job.title)] as const]) {
         const where = await go(job, view);
         const { words, controls } = await page.evaluate(firstScreen);
         if (words > most.words || controls > most.controls)

@@ -185,7 +185,9 @@ describe('the Map and what lies around the switch', () => {
   it('says that the screen may go dark where the browser cannot help it', async () => {
     const { described } = aSwitch(2, 1);
     await renderJob(<MapPage />, [described]);
-    await until(() => expect(screen.getByText(/The screen may go dark by itself/)).toBeVisible());
+    await until(() =>
+      expect(screen.getByText('The screen may go dark. Set the device to stay awake.')).toBeVisible(),
+    );
   });
 });
 
