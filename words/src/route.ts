@@ -1,7 +1,7 @@
 import { plural } from './plural.js';
 import type { Route, RouteStep } from '@which-way/core/route';
 import type { Whole } from '@which-way/core/log';
-import { verdictHeadline } from './verdict.js';
+import { verdictHeadline } from './judge/headline.js';
 import { SAFETY_SHORT } from './before/safety-short.js';
 
 export const STEP_WORDS: Record<RouteStep, string> = {

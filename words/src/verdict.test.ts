@@ -23,7 +23,8 @@ import { factsOf } from './report/document.js';
 import { reportOf } from './report/report.js';
 import { reportSource } from './report/source.js';
 import { nextWords } from './route.js';
-import { forUseWords, settlesWords, shownVerdict, verdictHeadline } from './verdict.js';
+import { forUseWords, settlesWords, shownVerdict } from './verdict.js';
+import { verdictHeadline } from './judge/headline.js';
 
 const LOW: Value = { kind: 'ohms', ohms: 0.4 };
 const OPEN: Value = { kind: 'over' };

@@ -6,7 +6,6 @@ import type {
   LineOutcome,
   LineReason,
   Repeated,
-  Verdict,
 } from '@which-way/core/verify';
 import type {
   ContactLimit,
@@ -24,13 +23,6 @@ export const LINE_OUTCOME_WORDS: Record<LineOutcome, string> = {
   fail: 'fail',
   'not-yet': 'not yet',
   'cannot-tell': 'cannot tell',
-};
-
-export const LINE_NAMES: Record<keyof Verdict, string> = {
-  pattern: 'Pattern',
-  contacts: 'Contacts',
-  insulation: 'Insulation',
-  mechanics: 'Mechanics',
 };
 
 export const REASON_WORDS: Record<LineReason, string> = {

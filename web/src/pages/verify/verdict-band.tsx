@@ -1,7 +1,8 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { Open } from '@which-way/core/verdict';
 import { judgedContacts } from '@which-way/core/verify';
-import { faultWords, settlesWords, verdictHeadline } from '@which-way/words/verdict';
+import { faultWords, settlesWords } from '@which-way/words/verdict';
+import { verdictHeadline } from '@which-way/words/judge/headline';
 import { VERDICT_BAND_TEXT } from '@which-way/words/screens/pages/verify/verdict-band';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';

@@ -1,7 +1,7 @@
 import { recordsOf, REFIT_WAYS } from '@which-way/core/log';
 import { chosenOf, isTicked, transferCard, wayOf, type CardLine } from '@which-way/core/refit';
 import { judge } from '@which-way/core/verdict';
-import { verdictHeadline } from '@which-way/words/verdict';
+import { verdictHeadline } from '@which-way/words/judge/headline';
 import { cardLineMore, cardLineWords, endWork, REFIT_WAY_WORDS } from '@which-way/words/refit';
 import { fastenerWords } from '@which-way/words/tag/wires';
 import { settingName } from '@which-way/words/terminals';

@@ -1,6 +1,7 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import { judged } from '../judged.js';
-import { LINE_NAMES, LINE_OUTCOME_WORDS } from '@which-way/words/judge/verdict';
+import { LINE_OUTCOME_WORDS } from '@which-way/words/judge/verdict';
+import { LINE_NAMES } from '@which-way/words/judge/line-names';
 import { reasonWords } from '@which-way/words/verdict';
 import type { ReactNode } from 'react';
 import { ResultLine } from '../../../controls/result-line.js';

@@ -1,7 +1,8 @@
 import type { SwitchMap } from '@which-way/core/continuity';
 import type { ExpectedTable } from '@which-way/core/log';
 import type { Comparison } from '@which-way/core/verify';
-import { LINE_NAMES, LINE_OUTCOME_WORDS } from '@which-way/words/judge/verdict';
+import { LINE_OUTCOME_WORDS } from '@which-way/words/judge/verdict';
+import { LINE_NAMES } from '@which-way/words/judge/line-names';
 import { reasonWords } from '@which-way/words/verdict';
 import { RESULT_LINES_TEXT } from '@which-way/words/screens/pages/verify/lines/result-lines';
 import { ResultLine } from '../../../controls/result-line.js';
