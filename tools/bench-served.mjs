@@ -1,13 +1,14 @@
 // A server of its own and a real browser, for what a page costs.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { chromiumPath } from './chromium.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-const CHROMIUM = process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium';
+const CHROMIUM = chromiumPath();
 
 /** A port that nobody listens on just now. */
 function freePort() {
@@ -47,7 +48,7 @@ async function serve() {
 
 /** Does something with a server and a browser; nothing without Chromium. */
 export async function withBrowser({ note }, use) {
-  if (!existsSync(CHROMIUM))
+  if (CHROMIUM === null)
     return note('screen', 'not measured: no Chromium here (npm test installs it)', 0, '');
   const { chromium } = await import('@playwright/test');
   const args = JSON.parse(readFileSync(join(root, 'e2e', 'chromium-arguments.json'), 'utf8'));

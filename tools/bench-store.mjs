@@ -2,7 +2,7 @@
 // (of 100,000 in the deep run), large photos. A server
 // of its own on a temporary folder; seeded data.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,9 +13,10 @@ import sharp from 'sharp';
 import { benchAppend } from './bench-append.mjs';
 import { many } from './bench-size.mjs';
 import { benchSummaries } from './bench-summaries.mjs';
+import { chromiumPath } from './chromium.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
-const CHROMIUM = process.env['WHICH_WAY_CHROMIUM'] ?? '/usr/bin/chromium';
+const CHROMIUM = chromiumPath();
 const now = () => performance.now();
 const ENTRIES = many(10_000, 100_000);
 const HOW_MANY = ENTRIES.toLocaleString('en-GB');
@@ -291,7 +292,7 @@ export async function benchStore({ note, atMost, round }) {
     await server.stop();
     await benchSummaries(server, { note, atMost, round }, reading);
     await benchLibrary(server, { note, atMost, round }, reading);
-    if (existsSync(CHROMIUM)) await benchPages(server, { note, atMost, round });
+    if (CHROMIUM !== null) await benchPages(server, { note, atMost, round });
 
     await server.stop();
     await benchAppend({ atMost, round }, job);

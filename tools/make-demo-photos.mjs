@@ -3,6 +3,7 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { chromiumPath } from './chromium.mjs';
 import { root } from './fresh-work.mjs';
 
 const argumentsOf = JSON.parse(
@@ -70,7 +71,7 @@ const photo = (content, bench) => `<!doctype html><style>
 const folder = join(root, 'demo', 'photos');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch({
-  executablePath: process.env.WHICH_WAY_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath() ?? undefined,
   args: argumentsOf,
 });
 const page = await browser.newPage({ viewport: { width: 1600, height: 1200 } });

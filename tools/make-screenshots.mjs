@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { chromiumPath } from './chromium.mjs';
 import { root } from './fresh-work.mjs';
 
 /** Headless, and without connections of its own. */
@@ -20,7 +21,7 @@ const base = await new Promise((resolve) =>
   }),
 );
 const browser = await chromium.launch({
-  executablePath: process.env.WHICH_WAY_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath() ?? undefined,
   args: chromiumArguments,
 });
 

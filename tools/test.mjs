@@ -4,6 +4,7 @@ import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
+import { chromiumPath } from './chromium.mjs';
 import { build, install, makeCheckers, root } from './fresh-work.mjs';
 
 const deep = process.argv.includes('--deep');
@@ -37,16 +38,9 @@ const run = (args) =>
     });
   });
 
-/** Debian's Chromium, the one without a window first, which is a sixth quicker: used where it is, else installed with apt where that is allowed. */
+/** Chromium is used where it is, else installed with apt where that is allowed. */
 function chromium() {
-  const candidates = [
-    process.env.WHICH_WAY_CHROMIUM,
-    '/usr/bin/chromium-headless-shell',
-    '/usr/bin/chromium',
-    '/usr/bin/chromium-browser',
-  ].filter(Boolean);
-  const found = () => candidates.find((path) => existsSync(path));
-  if (!found() && existsSync('/usr/bin/apt-get') && process.getuid?.() === 0) {
+  if (!chromiumPath() && existsSync('/usr/bin/apt-get') && process.getuid?.() === 0) {
     process.stdout.write('Installing Chromium with apt.\n');
     const apt = (...args) =>
       spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=300', ...args], {
@@ -57,7 +51,7 @@ function chromium() {
     const install = (name) => apt('install', '-y', '--no-install-recommends', name).status === 0;
     if (!install('chromium-headless-shell')) install('chromium');
   }
-  const path = found();
+  const path = chromiumPath();
   if (!path) {
     process.stderr.write(
       'Chromium is missing. Install it (Debian: sudo apt-get install chromium), or name one in WHICH_WAY_CHROMIUM.\n',

@@ -89,7 +89,10 @@ export function createMapper(): Mapper {
     const settings = new Map<SettingId, MappedSetting>();
     for (const { id } of structure.settings) {
       const evidence = bySetting.get(id) ?? [];
-      const same = before && sameItems(before.bySetting.get(id) ?? [], evidence);
+      const known = before?.bySetting.get(id) ?? [];
+      const same = before && sameItems(known, evidence);
+      // The very same list, so that what is known of it need not be looked for anew.
+      if (same && evidence.length > 0) bySetting.set(id, known);
       settings.set(id, (same ? before.plain.get(id) : undefined) ?? settleOne(grounds, id, evidence));
     }
     last = mapped({ log, tape, clips, grounds, bySetting, plain: settings }, before?.reworked);
@@ -215,12 +218,13 @@ function mapped(
   const reworked: Reworked = new Map();
   const rework = (id: SettingId, as: MappedSetting, doubted: ClipsByReading, lows = true): MappedSetting => {
     const all = bySetting.get(id) ?? [];
-    const evidence = lows ? all : all.filter((item) => !isLowBundle(item));
+    const evidence = lows ? all : withoutLowBundles(all);
+    if (doubted.size === 0 && evidence === all) return as;
     const theirs = evidence.flatMap(({ reading }) => {
       const clips = doubted.get(reading);
       return clips ? [[reading, ...clips].join()] : [];
     });
-    if (theirs.length === 0 && evidence.length === all.length) return as;
+    if (theirs.length === 0 && evidence === all) return as;
     const key = [id, lows, ...theirs].join(';');
     const known = before.get(key);
     const again = known?.from === as ? known.as : settleOne(grounds, id, evidence, doubted);
@@ -232,8 +236,8 @@ function mapped(
       ? all
       : new Map([...all].map(([id, setting]) => [id, rework(id, setting, doubted, lows)]));
   const asked = unprovedUses(touches).length > 0;
-  const cameThrough = cameThroughOf(tape, (id) => plain.get(id)?.settled);
-  const clips = asked ? { ...touches, uses: clipRecordOf(log, cameThrough).uses } : touches;
+  const cameThrough = () => cameThroughOf(tape, (id) => plain.get(id)?.settled);
+  const clips = asked ? { ...touches, uses: clipRecordOf(log, cameThrough()).uses } : touches;
   const doubted = doubtedClips(
     [...plain.values()].map(({ settled }) => settled),
     clips,
@@ -253,6 +257,17 @@ function mapped(
 /** Whether it is low between terminals of which several are tied together. */
 const isLowBundle = ({ red, black, says }: ReadingEvidence): boolean =>
   says === 'joins' && red.length + black.length > 2;
+
+const LOWLESS = new WeakMap<readonly ReadingEvidence[], readonly ReadingEvidence[]>();
+
+/** The evidence without low bundles; the very same list where it has none. Looked through once for each list. */
+function withoutLowBundles(all: readonly ReadingEvidence[]): readonly ReadingEvidence[] {
+  const known = LOWLESS.get(all);
+  if (known) return known;
+  const evidence = all.some(isLowBundle) ? all.filter((item) => !isLowBundle(item)) : all;
+  LOWLESS.set(all, evidence);
+  return evidence;
+}
 
 /** What persons assumed, and did not take back: blocks that do not touch each other. */
 function blocksApart(log: Log): Blocks[] {
