@@ -28,6 +28,15 @@ class Finger {
 const idle = (page: Page) =>
   expect(page.getByRole('region', { name: 'What to do next' })).toHaveAttribute('aria-busy', 'false');
 
+/** What is to be touched is above the prompt, whole. */
+async function inSight(page: Page, lugs: readonly string[]): Promise<void> {
+  const prompt = await page.getByRole('region', { name: 'What to do next' }).boundingBox();
+  for (const lug of lugs) {
+    const box = await page.getByRole('button', { name: new RegExp(`^Terminal ${lug}\\b`) }).boundingBox();
+    expect(box && prompt && box.y >= 0 && box.y + box.height <= prompt.y + 1, `lug ${lug}`).toBe(true);
+  }
+}
+
 /** Answers a prompt from the switch in the hand; false: there is nothing more to answer. */
 async function answer(finger: Finger, hand: { at: number; red: string }): Promise<boolean> {
   const { page } = finger;
@@ -58,6 +67,7 @@ async function answer(finger: Finger, hand: { at: number; red: string }): Promis
     ...Array.from({ length: upTo - Number(from) + 1 }, (_, step) => String(Number(from) + step)),
     ...(list?.match(/\d/g) ?? []),
   ];
+  await inSight(page, [hand.red, ...blacks]);
   const isJoined = (black: string) => JOINED[hand.at]?.includes([hand.red, black].sort().join('–'));
   const found = blacks.filter((black) => isJoined(black));
   const isSweep = /black over/i.test(prompt);

@@ -49,8 +49,8 @@ export function MapPage() {
             approach={{ open: choosing, onOpenChange: setChoosing }}
           />
           <div className="relative flex min-h-0 flex-col px-4 pb-2 lg:grow">
-            {/* On a phone as high as it is, so that its lower lugs stay above the prompt. */}
-            <div className="min-h-0 grow max-lg:[&>svg]:h-auto max-lg:[&>svg]:max-h-[36dvh]">
+            {/* On a phone and a tablet no higher than there is room, so that its lower lugs stay above the prompt. */}
+            <div className="min-h-0 grow max-lg:[&>svg]:h-auto max-lg:[&>svg]:max-h-[25dvh] max-sm:[&>svg]:max-h-[30dvh]">
               <MapDrawing probing={probing} onPick={setInspected} />
             </div>
             {/* Beside the frame there is room; without one it would lie over lugs. */}

@@ -29,7 +29,7 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
       aria-busy={probing.busy}
       className="sticky bottom-0 grid shrink-0 gap-x-6 gap-y-2 border-t-4 border-ink bg-sheet px-3 py-2 sm:px-5 sm:py-3 lg:min-h-[13.25rem] lg:grid-cols-[12rem_1fr_18rem]"
     >
-      <div className="grid content-start gap-1">
+      <div className="flex flex-wrap items-center justify-between gap-1 lg:grid lg:content-start lg:justify-start">
         <Progress probing={probing} outlook={outlook} />
         <div className="flex flex-wrap gap-1">
           {!probing.wired && <EarStart probing={probing} />}
@@ -101,7 +101,7 @@ function Progress({ probing: { map, at, plan, task }, outlook }: { probing: Prob
   const recheck = plan?.kind === 'ask' && plan.why === 'recheck' ? outlook.recheck : null;
   const open = map.structure.actuators.some(({ closed }) => closed === null);
   return (
-    <div className="text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:items-baseline max-lg:gap-x-3 sm:text-base">
+    <div className="grow basis-40 text-small leading-snug text-quiet max-lg:flex max-lg:flex-wrap max-lg:items-baseline max-lg:gap-x-3 sm:text-base">
       <p className="text-ink">
         <strong className="font-mono text-large">
           {coverage.measured + coverage.follows}
