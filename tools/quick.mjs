@@ -1,9 +1,11 @@
-// `npm run test:quick`: lint and unit tests of what was changed, types also of what rests on it. With `-- --since main`
-// everything since there, else since the last commit. It is no `npm test`: no journeys, and no slow test from elsewhere.
+// `npm run test:quick`: lint and unit tests of what was changed, types also of what rests on it; and which tests, journeys and
+// pages of the guide may still say what was taken out of the words. With `-- --since main` everything since there, else since the
+// last commit. It is no `npm test`: no journeys, and no slow test from elsewhere.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { install, makeCheckers, root } from './fresh-work.mjs';
+import { staleSentences } from './stale-sentences.mjs';
 
 /** Tests of more than a few seconds: each runs here only for a change in its own folder. */
 const SLOW = [
@@ -96,6 +98,13 @@ await stage('lint', async () => {
   ]);
   return eslint && prettier;
 });
+if (changed.some((file) => file.startsWith('words/')))
+  await stage('words', () => {
+    const stale = staleSentences(git('diff', since, '--', 'words/src'));
+    for (const one of stale) process.stdout.write(`Perhaps said no more: ${one}\n`);
+    // It may be something that a person types there.
+    return true;
+  });
 const tested = code.filter((file) => Object.keys(PACKAGES).some((name) => file.startsWith(`${name}/`)));
 const touched = new Set(
   Object.keys(PACKAGES).filter((name) => code.some((file) => file.startsWith(`${name}/`))),
