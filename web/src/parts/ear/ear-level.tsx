@@ -4,7 +4,7 @@ import type { Listener } from './listener.js';
 
 /** How loud it is, and whether the beeper is heard. */
 export function EarLevel({ listener }: { listener: Listener }) {
-  const { level, sounding } = useStore(listener.store);
+  const { level, sounding, beeps } = useStore(listener.store);
   return (
     <span className="inline-flex items-center gap-2">
       <span
@@ -21,7 +21,7 @@ export function EarLevel({ listener }: { listener: Listener }) {
         />
       </span>
       <span
-        data-heard={sounding ? 'yes' : 'no'}
+        data-heard={beeps}
         className={`font-semibold ${sounding ? 'text-teal' : 'invisible max-sm:hidden'}`}
       >
         {EAR_TEXT.heardIt}

@@ -20,9 +20,11 @@ export interface EarShown {
   /** 0 to 1: how much is heard, and how much of it is the beep. */
   level: number;
   sounding: boolean;
+  /** How often the beeper has begun to sound since it listens. */
+  beeps: number;
 }
 
-const OFF: EarShown = { standing: 'off', level: 0, sounding: false };
+const OFF: EarShown = { standing: 'off', level: 0, sounding: false, beeps: 0 };
 const SHOW_MS = 100;
 
 type Hears = (signal: EarSignal | { kind: 'lost'; at: number }) => void;
@@ -57,6 +59,7 @@ export class Listener {
       ear = step.ear;
       this.#show(frame.level, step.ear.from !== null, frame.at);
       for (const signal of step.signals) {
+        if (signal.kind === 'began') this.store.setState(({ beeps }) => ({ beeps: beeps + 1 }));
         hears(signal);
         if (signal.kind === 'steady') this.stop('steady');
       }
@@ -128,7 +131,7 @@ export class Listener {
       this.#node = node;
       for (const track of stream.getTracks()) track.onended = () => this.stop('unplugged');
       document.addEventListener('visibilitychange', this.#hide);
-      this.store.setState({ standing: as, level: 0, sounding: false });
+      this.store.setState({ ...OFF, standing: as });
     } catch (error) {
       this.stop(noSoundBy(error));
     }
