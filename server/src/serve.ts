@@ -102,9 +102,19 @@ export async function serve(options: Options, folder: string, reading: Worker): 
       LAST_WORDS_MS,
     );
   };
-  await writer.write((manager) => writeNote(manager, NEEDS, packageFile.version));
-  if (options.demo) await loadDemo(writer, app.get(TransferService), app.get(PhotoStore));
-  const port = await listen(app, options);
+  try {
+    await writer.write((manager) => writeNote(manager, NEEDS, packageFile.version));
+    if (options.demo) await loadDemo(writer, app.get(TransferService), app.get(PhotoStore));
+    await announce(await listen(app, options), options, folder, writer);
+  } catch (error) {
+    // The program ends with what went wrong: no worker may be in the database then.
+    await app.get(Backroom).leave();
+    throw error;
+  }
+}
+
+/** Says where it is served. */
+async function announce(port: number, options: Options, folder: string, writer: Writer): Promise<void> {
   process.stdout.write(SERVE_TEXT.whichWayIsReadyAt(LOOPBACK, port, folder));
   if (options.lan) process.stdout.write(await lanWords(writer, port));
 }

@@ -21,7 +21,7 @@ describe('a backroom that is closed while its workers open the database', () => 
     await served.close();
   });
 
-  it('waits for one that is still being loaded, and asks nothing of any from then on', async () => {
+  it('waits for a worker that is still loading; after that, no question is answered', async () => {
     const served = await serve();
     const backroom = new Backroom(served.database, ENTRY);
     void backroom.read((desk) => desk.lastRow());
