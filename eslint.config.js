@@ -252,6 +252,20 @@ export default tseslint.config(
     files: ['**/*.tsx'],
     rules: { 'max-lines-per-function': ['error', { max: 100, skipBlankLines: true, skipComments: true }] },
   },
+  {
+    // A second, its default, is a test of the machine and not of the product.
+    files: ['web/src/**/*.test.{ts,tsx}', 'web/src/testing/**'],
+    ignores: ['web/src/testing/until.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='vi'][callee.property.name=/^wait(For|Until)$/]",
+          message: 'Wait with `until` of web/src/testing: it is as patient as the runner.',
+        },
+      ],
+    },
+  },
   // A suite of tests is one function to the linter, and many to a reader.
   { files: ['**/*.test.{ts,tsx}', 'e2e/journeys/**/*.ts'], rules: { 'max-lines-per-function': 'off' } },
   // Exceptions, each with its reason; ten at most.

@@ -4,6 +4,7 @@ import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { chromiumPath } from './chromium.mjs';
 import { build, install, makeCheckers, root } from './fresh-work.mjs';
 
@@ -144,37 +145,58 @@ await stage('end to end', () => {
   );
 });
 
-/** The tests that took longest, unit and journeys together. */
-function slowest(most) {
-  const read = (file) => {
-    try {
-      return JSON.parse(readFileSync(file, 'utf8'));
-    } catch {
-      return {};
-    }
-  };
-  const unit = (read(unitReport).testResults ?? []).flatMap(({ name, assertionResults }) =>
-    assertionResults.map(({ title, duration }) => ({
+const read = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    return {};
+  }
+};
+
+/** Every test that ran, unit and journeys alike: where it is, its name, its seconds, and what was wrong if it failed. */
+function everyTest() {
+  const unit = (read(unitReport).testResults ?? []).flatMap(({ name, status, message, assertionResults }) => {
+    const where = relative(root, name);
+    const tests = assertionResults.map(({ fullName, duration, status, failureMessages }) => ({
       seconds: (duration ?? 0) / 1000,
-      where: relative(root, name),
-      title,
-    })),
-  );
+      where,
+      title: fullName,
+      wrong: status === 'failed' ? (failureMessages[0] ?? '') : null,
+    }));
+    // A file that could not be loaded, or whose hooks failed, has no failed test.
+    const whole = status === 'failed' && tests.every(({ wrong }) => wrong === null);
+    return whole ? [...tests, { seconds: 0, where, title: 'the file', wrong: message ?? '' }] : tests;
+  });
   const within = ({ file, specs = [], suites = [] }) => [
     ...specs.flatMap(({ title, tests }) =>
-      tests.flatMap(({ results }) =>
-        results.map(({ duration }) => ({ seconds: duration / 1000, where: `e2e/journeys/${file}`, title })),
+      tests.flatMap(({ status, results }) =>
+        results.map(({ duration, errors }) => ({
+          seconds: duration / 1000,
+          where: `e2e/journeys/${file}`,
+          title,
+          wrong: status === 'expected' || status === 'skipped' ? null : (errors?.[0]?.message ?? status),
+        })),
       ),
     ),
     ...suites.flatMap(within),
   ];
-  const journeys = (read(journeyReport).suites ?? []).flatMap(within);
-  return [...unit, ...journeys].toSorted((one, other) => other.seconds - one.seconds).slice(0, most);
+  return [...unit, ...(read(journeyReport).suites ?? []).flatMap(within)];
 }
 
+const tests = everyTest();
 process.stdout.write('\nThe slowest\n');
-for (const { seconds, where, title } of slowest(10))
+for (const { seconds, where, title } of tests.toSorted((a, b) => b.seconds - a.seconds).slice(0, 10))
   process.stdout.write(`  ${seconds.toFixed(1).padStart(7)}  ${where}: ${title.slice(0, 90)}\n`);
+
+// Said once more at the end, where a log that was cut to its end still has it.
+const failed = tests.filter(({ wrong }) => wrong !== null);
+if (failed.length > 0) process.stdout.write('\nWhat failed\n');
+for (const { where, title, seconds, wrong } of failed.slice(0, 20)) {
+  const lines = stripVTControlCharacters(wrong).split('\n').slice(0, 12);
+  process.stdout.write(`  ${where}: ${title} (${seconds.toFixed(1)} s)\n`);
+  for (const line of lines) process.stdout.write(`      ${line.slice(0, 200)}\n`);
+}
+if (failed.length > 20) process.stdout.write(`  and ${failed.length - 20} more\n`);
 
 if (yardstick) {
   const began = process.hrtime.bigint();

@@ -8,7 +8,7 @@ export default defineConfig({
     testTimeout: process.env['WHICH_WAY_DEEP'] ? 600_000 : 180_000,
     name: 'web',
     environment: 'jsdom',
-    setupFiles: ['./src/testing/matchers.ts', './src/testing/observed-size.ts'],
+    setupFiles: ['./src/testing/matchers.ts', './src/testing/patience.ts', './src/testing/observed-size.ts'],
     include: ['src/**/*.test.tsx', 'src/**/*.dom.test.ts'],
   },
 });

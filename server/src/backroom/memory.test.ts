@@ -22,6 +22,19 @@ beforeAll(async () => {
 });
 afterAll(() => served.close());
 
+/** More than this many times the bytes of the first stretch are a leak. */
+const MOST = 1.1;
+
+/** Bytes that stay kept: what closes late on a busy machine is waited for, what leaks never goes. */
+async function keptInTheEnd(first: number): Promise<number> {
+  let kept = await bytesKept();
+  for (let looks = 0; looks < 200 && kept >= MOST * first; looks += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    kept = await bytesKept();
+  }
+  return kept;
+}
+
 /** Bytes kept after the first stretch of rounds, and after the last one. */
 async function keptOver(
   { warm, stretch, all }: typeof GETS,
@@ -34,7 +47,7 @@ async function keptOver(
   await times(stretch);
   const first = await bytesKept();
   await times(all - stretch);
-  return { first, last: await bytesKept() };
+  return { first, last: await keptInTheEnd(first) };
 }
 
 describe('memory stays flat', () => {
@@ -44,7 +57,7 @@ describe('memory stays flat', () => {
       bytes = (await (await fetch(`${served.base}/api/jobs/${job}`)).arrayBuffer()).byteLength;
     });
     expect(bytes).toBeGreaterThan(1_000_000);
-    expect(last / first).toBeLessThan(1.1);
+    expect(last / first).toBeLessThan(MOST);
   });
 
   it(`over ${STREAMS.all} streams that were opened and closed`, async () => {
@@ -60,6 +73,6 @@ describe('memory stays flat', () => {
       }
       leave.abort();
     });
-    expect(last / first).toBeLessThan(1.1);
+    expect(last / first).toBeLessThan(MOST);
   });
 });

@@ -5,7 +5,7 @@ import type { PostedEvents, Work } from '@which-way/contract';
 import type { PhotoId } from '@which-way/core/switch';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { madeOn, serve, type Served } from '../testing/served.js';
 import { workEnded } from '../testing/works.js';
 import { Tidying } from './tidying.js';
@@ -54,9 +54,7 @@ describe('a deleted job', () => {
     expect(filesWith(words)).not.toEqual([]);
     expect((await served.call('DELETE', `/api/jobs/${made.job.id}`)).status).toBe(200);
     // The log is emptied as soon as nobody reads from it.
-    for (let tries = 0; tries < 400 && filesWith(words).length > 0; tries += 1)
-      await new Promise((resolve) => setTimeout(resolve, 25));
-    expect(filesWith(words)).toEqual([]);
+    await vi.waitFor(() => expect(filesWith(words)).toEqual([]), { timeout: 120_000, interval: 25 });
     expect([await photoStatus(own), await photoStatus(shared)]).toEqual([404, 200]);
     const backup = (await served.call('POST', '/api/backup')).body as Work;
     await workEnded(served, backup.id);

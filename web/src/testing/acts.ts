@@ -1,5 +1,5 @@
 import { fireEvent, screen, within } from '@testing-library/react';
-import { vi } from 'vitest';
+import { until } from './until.js';
 
 /** What hands do on a screen, by what is written there. */
 export const press = (name: string | RegExp, within_: HTMLElement = document.body): void =>
@@ -47,7 +47,4 @@ export function row(words: string | RegExp): HTMLElement {
   return found;
 }
 
-/** Waits until what was done has been written to the server in memory. */
-export const until = (check: () => void): Promise<void> => vi.waitFor(check, { timeout: 3000 });
-
-export { fireEvent, screen, within };
+export { fireEvent, screen, until, within };

@@ -10,6 +10,7 @@ import { JobProvider, useJobState } from '../job/job-context.js';
 import { newId } from '../job/new-id.js';
 import type { Outbox } from '../job/outbox/outbox.js';
 import { aShop } from './a-shop.js';
+import { until } from './until.js';
 
 const nothingKept: Outbox = {
   put: async () => undefined,
@@ -125,7 +126,7 @@ export async function renderJob(
     { initialEntries: ['/'] },
   );
   render(<RouterProvider router={router} />);
-  await vi.waitFor(() => {
+  await until(() => {
     if (document.querySelector('[data-opened]') === null) throw new Error('not open yet');
   });
   return {

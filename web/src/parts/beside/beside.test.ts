@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { until } from '../../testing/until.js';
 import { Beside, BesideBroke } from './beside.js';
 
 interface Desk {
@@ -75,7 +76,7 @@ describe('work beside the screen', () => {
     const broke = vi.fn();
     const beside = new Beside<Desk>({ open, standIn, broke });
     const asked = [beside.ask((desk) => desk.add(1)), beside.ask((desk) => desk.add(2))];
-    await vi.waitFor(() => expect(threads).toHaveLength(1));
+    await until(() => expect(threads).toHaveLength(1));
     threads[0]?.dispatchEvent(event);
     expect(await Promise.all(asked)).toEqual([101, 102]);
     expect(await beside.ask((desk) => desk.add(3))).toBe(103);
@@ -87,7 +88,7 @@ describe('work beside the screen', () => {
     const { open, threads } = opening(null);
     const beside = new Beside<Desk>({ open });
     const asked = beside.ask((desk) => desk.add(1));
-    await vi.waitFor(() => expect(threads).toHaveLength(1));
+    await until(() => expect(threads).toHaveLength(1));
     threads[0]?.dispatchEvent(Object.assign(new Event('error'), { message: 'no memory' }));
     await expect(asked).rejects.toThrow(new BesideBroke('no memory'));
     vi.unstubAllGlobals();
@@ -110,7 +111,7 @@ describe('work beside the screen', () => {
     const beside = new Beside<Desk>({ open, standIn });
     const left = new AbortController();
     const asked = beside.ask((desk) => desk.add(1), left.signal);
-    await vi.waitFor(() => expect(calls).toBe(1));
+    await until(() => expect(calls).toBe(1));
     left.abort(new Error('no more'));
     await expect(asked).rejects.toThrow('no more');
     expect(Thread.ended).toBe(1);
@@ -135,7 +136,7 @@ describe('work beside the screen', () => {
     const one = beside.ask((told) => told.add(1));
     const between = beside.ask((told) => told.add(2), left.signal);
     const last = beside.ask((told) => told.add(3));
-    await vi.waitFor(() => expect(release).not.toBeNull());
+    await until(() => expect(release).not.toBeNull());
     left.abort(new Error('no more'));
     (release as unknown as () => void)();
     expect(await one).toBe(1);

@@ -8,6 +8,7 @@ import {
 import { act, cleanup, renderHook } from '@testing-library/react';
 import { expose } from 'comlink';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { until } from '../../testing/until.js';
 import { useFound } from './use-found.js';
 
 afterEach(() => {
@@ -74,12 +75,12 @@ describe('what was found, worked out beside the screen', () => {
       initialProps: { evidence: looks(1) },
     });
     expect(result.current).toMatchObject({ looks: 0, busy: true });
-    await vi.waitFor(() => expect(thread.asked).toEqual([1]));
+    await until(() => expect(thread.asked).toEqual([1]));
     for (const count of [2, 3, 4]) rerender({ evidence: looks(count) });
     thread.answer();
-    await vi.waitFor(() => expect(thread.asked).toEqual([1, 4]));
+    await until(() => expect(thread.asked).toEqual([1, 4]));
     thread.answer();
-    await vi.waitFor(() => expect(result.current).toMatchObject({ looks: 4, busy: false }));
+    await until(() => expect(result.current).toMatchObject({ looks: 4, busy: false }));
     rerender({ evidence: looks(5) });
     expect(result.current).toMatchObject({ looks: 4, busy: true });
     unmount();
@@ -126,8 +127,8 @@ describe('what was found, worked out beside the screen', () => {
     const evidence = looks(1);
     const { result } = renderHook(() => useFound(hunted, evidence));
     expect(result.current).toMatchObject({ looks: 0, busy: true });
-    await vi.waitFor(() => expect(broken).toHaveLength(1));
+    await until(() => expect(broken).toHaveLength(1));
     act(() => void broken.at(-1)?.dispatchEvent(new Event('error')));
-    await vi.waitFor(() => expect(result.current).toMatchObject({ looks: 1, busy: false }));
+    await until(() => expect(result.current).toMatchObject({ looks: 1, busy: false }));
   });
 });

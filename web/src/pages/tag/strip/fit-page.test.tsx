@@ -1,8 +1,9 @@
 import { act, cleanup, fireEvent, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { unitsHere } from '../../../parts/units/units.js';
 import { aSwitch } from '../../../testing/a-switch.js';
 import { renderJob } from '../../../testing/rendered-job.js';
+import { until } from '../../../testing/until.js';
 import { FitPage } from './fit-page.js';
 
 describe('what must fit, in the units of this device', () => {
@@ -26,7 +27,7 @@ describe('what must fit, in the units of this device', () => {
     write(/^Depth/, '30 mm');
     // No length: it stands as it is.
     write(/^Terminations/, '4.8 mm tabs, 2');
-    await vi.waitFor(() =>
+    await until(() =>
       expect(kept()).toEqual([
         'shaft-length 40',
         'cut-out 7/8 x 1 3/16 in',
