@@ -41,6 +41,39 @@ describe('what a drawing says can be read where it is shown', () => {
     expect(named('slide', ['A'.repeat(24), 'B'], 18)).toEqual([]);
   });
 
+  it('no name of a turning handle lies on a mark, wherever it stands and however large it is', () => {
+    const lists = ['OFF MW LW', 'OFF LOW MEDIUM HIGH', 'LW MW SW GRAM', '1 2 3 4 5 6', 'A B C D E F G H'];
+    const met: string[] = [];
+    for (const form of ['rotary', 'lever'] as const)
+      for (const names of lists.map((list) => list.split(' ')))
+        for (const least of [14, 18, 23])
+          for (const index of names.keys()) {
+            const { shapes } = handlePicture(handle(form, names), index, 'terminal', SAID, least);
+            const marks = all(shapes).filter(({ attributes }) => 'data-mark' in attributes);
+            expect(marks).toHaveLength(names.length);
+            for (const { attributes, children } of texts(shapes)) {
+              const [x, y, size] = [attributes['x'], attributes['y'], attributes['fontSize']].map(Number) as [
+                number,
+                number,
+                number,
+              ];
+              // Capitals of the typeface are about 0.6 wide and 0.7 high.
+              const wide = children.join('').length * 0.6 * size;
+              const left =
+                { start: x, middle: x - wide / 2, end: x - wide }[String(attributes['textAnchor'])] ?? NaN;
+              for (const { attributes: mark } of marks) {
+                const [across, down] = [
+                  Math.max(left - Number(mark['cx']), 0, Number(mark['cx']) - left - wide),
+                  Math.max(Math.abs(y - Number(mark['cy'])) - 0.35 * size, 0),
+                ];
+                if (!(Math.hypot(across, down) > Number(mark['r']) + 1))
+                  met.push(`${form}, ${names.join(' ')}, at ${index}, ${least}: ${children.join('')}`);
+              }
+            }
+          }
+    expect(met).toEqual([]);
+  });
+
   it('every name of a handle is at least as large as asked', () => {
     for (const form of ['rotary', 'slide', 'lever'] as const)
       expect(

@@ -1,13 +1,20 @@
 /** @jsxImportSource @which-way/drawing */
 import { reach } from '../legible.js';
 import type { Drawn } from '../shape.js';
-import { HANDLE_WIDTH, HEIGHT, INK, type SeenHandle } from './seen-handle.js';
+import { HANDLE_WIDTH, HEIGHT, INK, nameAt, type SeenHandle } from './seen-handle.js';
 
 /** Where the name of a position would stand: the middle of its line, and which side of the name that point is. */
 export interface NameSpot {
   x: number;
   y: number;
   anchor: 'start' | 'middle' | 'end';
+}
+
+/** A mark at a position. */
+export interface Round {
+  x: number;
+  y: number;
+  radius: number;
 }
 
 interface Placed extends NameSpot {
@@ -33,7 +40,7 @@ export function HandleNames({
   const { actuator, position, size } = drawn;
   const all = rows.map((spotOf) =>
     actuator.positions.map((one, index): Placed => {
-      const name = one.name ?? String(index + 1);
+      const name = nameAt(drawn, index);
       return { ...inside(spotOf(index), reach(name, size)), name, here: one === position };
     }),
   );
@@ -61,12 +68,26 @@ function inside(spot: NameSpot, width: number): NameSpot {
   return { ...spot, x: Math.min(Math.max(spot.x, half), HANDLE_WIDTH - half) };
 }
 
+/** What a name takes up, so high above and below its middle. */
+function boxOf({ x, y, anchor }: NameSpot, name: string, size: number, half: number) {
+  const width = reach(name, size);
+  const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+  return { left, right: left + width, top: y - half, bottom: y + half };
+}
+
+/** Capitals reach this far above and below the middle of their line, in sizes of type. */
+const CAPITAL = 0.38;
+
+/** Whether a name would touch a round mark. */
+export function touches(spot: NameSpot, name: string, size: number, mark: Round): boolean {
+  const { left, right, top, bottom } = boxOf(spot, name, size, CAPITAL * size);
+  const across = Math.max(left - mark.x, 0, mark.x - right);
+  const down = Math.max(top - mark.y, 0, mark.y - bottom);
+  return Math.hypot(across, down) < mark.radius;
+}
+
 function keepClear(names: readonly Placed[], size: number): boolean {
-  const boxes = names.map(({ name, x, y, anchor }) => {
-    const width = reach(name, size);
-    const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
-    return { left, right: left + width, top: y - size / 2, bottom: y + size / 2 };
-  });
+  const boxes = names.map((one) => boxOf(one, one.name, size, size / 2));
   return boxes.every(
     (one, index) =>
       one.left >= 0 &&

@@ -18,6 +18,10 @@ export interface SeenHandle {
   size: number;
 }
 
+/** What a position is called on the drawing. */
+export const nameAt = ({ actuator }: SeenHandle, index: number): string =>
+  actuator.positions[index]?.name ?? String(index + 1);
+
 /** Left and right as seen: all drawings are made from the front. */
 export const across = ({ mirrored }: SeenHandle, x: number): number => (mirrored ? HANDLE_WIDTH - x : x);
 

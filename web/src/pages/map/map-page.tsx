@@ -54,7 +54,7 @@ export function MapPage() {
               <MapDrawing probing={probing} onPick={setInspected} />
             </div>
             {/* Beside the frame there is room; without one it would lie over lugs. */}
-            <div className={framed ? 'lg:absolute lg:bottom-0 lg:left-1' : '-mb-2 -ml-3'}>
+            <div className={`max-sm:hidden ${framed ? 'lg:absolute lg:bottom-0 lg:left-1' : '-mb-2 -ml-3'}`}>
               <SideSwitch />
             </div>
           </div>

@@ -174,6 +174,7 @@ export function MatchPage() {
         {gain !== null && <p className="font-semibold">{gain}</p>}
         <CandidateList
           {...{ candidates, found, loosened }}
+          ruledOut={matches.counts?.no ?? 0}
           shown={shown?.known.id ?? null}
           chosen={chosen?.entry ?? null}
           onPick={setPicked}

@@ -24,13 +24,14 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
   // What an empty library means is said beside it.
   if (!counts || (done && all === 0)) return null;
   const may = counts['same-wiring'] + counts['fits-so-far'];
+  const listed = candidates.filter(({ result }) => result.kind !== 'no').length;
   return (
     <div className="mt-3 text-quiet" role="status">
       {done ? (
         <p>
           <strong className="text-large text-ink">{FOUND_LINE_TEXT.possible(may, all)}</strong>{' '}
           {FOUND_LINE_TEXT.ruledOut(counts.no, counts.undecided)}
-          {candidates.length < all && FOUND_LINE_TEXT.theFirstAreListed(candidates.length)}
+          {listed < may + counts.undecided && FOUND_LINE_TEXT.theFirstAreListed(listed)}
         </p>
       ) : (
         <p>
@@ -48,7 +49,7 @@ export function FoundLine({ matches, onStop }: { matches: SearchState; onStop: (
 
 /** Names that stand in a line; the others are counted. */
 const NAMED = 4;
-const listed = ({ count, names }: Moved) => {
+const named = ({ count, names }: Moved) => {
   const shown = names.slice(0, NAMED);
   return shown.length === 0
     ? ''
@@ -63,13 +64,13 @@ function ChangeLines({ change: { come, go } }: { change: ListChange }) {
       {come.count > 0 && (
         <li>
           {come.count} {come.count === 1 ? FOUND_LINE_TEXT.comes : FOUND_LINE_TEXT.come}
-          {listed(come)}.
+          {named(come)}.
         </li>
       )}
       {go.count > 0 && (
         <li>
           {go.count} {go.count === 1 ? FOUND_LINE_TEXT.goes : FOUND_LINE_TEXT.go}
-          {listed(go)}.
+          {named(go)}.
         </li>
       )}
     </ul>

@@ -42,7 +42,7 @@ export interface SearchState {
   trouble: { message: string; hint: string } | null;
 }
 
-const NOTHING: SearchState = {
+export const NOTHING_SEARCHED: SearchState = {
   shape: '',
   candidates: [],
   looked: 0,
@@ -64,7 +64,7 @@ const ID_END = 12;
 
 /** One search through the library, on the server, where the library is; it can be stopped at any time. */
 export class MatchSearch {
-  readonly store = createStore<SearchState>(() => NOTHING);
+  readonly store = createStore<SearchState>(() => NOTHING_SEARCHED);
   #asked = '';
   #leave: AbortController | null = null;
   /** The last whole answer. */
@@ -124,7 +124,7 @@ export class MatchSearch {
       const away = error instanceof NoServerError;
       const told = toldOf(error);
       const hint = away ? MATCH_SEARCH_TEXT.theLibraryIsOnThe : told.hint;
-      this.store.setState({ ...NOTHING, trouble: { message: told.message, hint } });
+      this.store.setState({ ...NOTHING_SEARCHED, trouble: { message: told.message, hint } });
     }
   }
 }

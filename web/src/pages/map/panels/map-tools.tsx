@@ -11,6 +11,7 @@ import { PopoverPanel } from '../../../controls/popover-panel.js';
 import { LAYOUT_WORDS } from '@which-way/words/tag/layouts';
 import { ApproachPanel } from './approach-panel.js';
 import { CaseChips } from '../../../parts/identity/case-chips.js';
+import { SideSwitch } from '../../../parts/drawings/side-switch.js';
 import { WorkedOn } from './worked-on.js';
 import { WafersApart } from './wafers-apart.js';
 import type { Probing } from '../probing/use-probing.js';
@@ -51,6 +52,10 @@ export function MapTools({
       <PlainButton className="px-3" aria-pressed={picking} onClick={() => act({ do: 'pick-pair' })}>
         {MAP_TOOLS_TEXT.anotherPair}
       </PlainButton>
+      {/* On a phone what lies under the drawing would lie under the prompt. */}
+      <div className="grow basis-0 leading-tight sm:hidden">
+        <SideSwitch />
+      </div>
       <Popover.Root>
         <Popover.Trigger asChild>
           <PlainButton className="px-3">{MAP_TOOLS_TEXT.theSwitch}</PlainButton>

@@ -20,6 +20,10 @@ import { MeterLine, MeterStart } from './meter-line.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
 
+/** The ends of a mapping, after which there is nothing that has to be read, and so nothing to be heard. */
+const ENDS: ReadonlySet<string> = new Set(['done', 'rechecked', 'not-rechecked']);
+const isOver = ({ task }: Probing): boolean => task?.kind === 'plan' && ENDS.has(task.plan.kind);
+
 /** The next thing to do, the biggest thing on the screen, with its answers beside it. */
 export function PromptBar({ probing, outlook }: { probing: Probing; outlook: OutlookView }) {
   const words = promptWords(probing, outlook.recheck);
@@ -31,10 +35,12 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
     >
       <div className="flex flex-wrap items-center justify-between gap-1 lg:grid lg:content-start lg:justify-start">
         <Progress probing={probing} outlook={outlook} />
-        <div className="flex flex-wrap gap-1">
-          {!probing.wired && <EarStart probing={probing} />}
-          <MeterStart probing={probing} />
-        </div>
+        {!isOver(probing) && (
+          <div className="flex flex-wrap gap-1">
+            {!probing.wired && <EarStart probing={probing} />}
+            <MeterStart probing={probing} />
+          </div>
+        )}
       </div>
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (
@@ -171,9 +177,6 @@ function EntryLine({ probing: { hands, map } }: { probing: Probing }) {
   );
 }
 
-/** The ends of a mapping, after which there is nothing that has to be read. */
-const ENDS: ReadonlySet<string> = new Set(['done', 'rechecked', 'not-rechecked']);
-
 /** What the hands answer touch by touch. */
 const BY_TOUCH: ReadonlySet<Act['do']> = new Set(['yes', 'no', 'step'] as const);
 
@@ -189,7 +192,7 @@ function Answers({ probing }: { probing: Probing }) {
       probing.act(act);
   const small = answers.filter(({ look }) => look === 'small');
   // Once the map is whole its table is what it was made for: everything else here is a way to be surer.
-  const ends = probing.task?.kind === 'plan' && ENDS.has(probing.task.plan.kind);
+  const ends = isOver(probing);
   return (
     <div className="grid content-start gap-2 lg:gap-2.5">
       {ends && (

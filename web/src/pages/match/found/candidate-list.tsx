@@ -12,13 +12,16 @@ interface CandidateListProps {
   /** Something was said not to matter: then it is not ‘the same wiring’. */
   loosened: boolean | 'machine';
   candidates: MatchedEntry[];
+  /** How many were ruled out in all, of which only the first are among the candidates. */
+  ruledOut: number;
   shown: string | null;
   chosen: string | null;
   onPick: (id: string) => void;
 }
 
 /** Those that may do, best first, and why the others do not. */
-export function CandidateList({ candidates, found, loosened, shown, chosen, onPick }: CandidateListProps) {
+export function CandidateList(props: CandidateListProps) {
+  const { candidates, ruledOut, found, loosened, shown, chosen, onPick } = props;
   const map = useJobState((state) => state.map);
   const differencesOf = useListedDifferences(map, found, candidates);
   const { settings } = found;
@@ -43,7 +46,7 @@ export function CandidateList({ candidates, found, loosened, shown, chosen, onPi
       {not.length > 0 && (
         <details className="mt-2" open={may.length === 0}>
           <summary className="flex min-h-12 cursor-pointer items-center font-semibold text-quiet">
-            {CANDIDATE_LIST_TEXT.ruledOutCount(not.length)}
+            {CANDIDATE_LIST_TEXT.ruledOutCount(Math.max(ruledOut, not.length), not.length)}
           </summary>
           <ul aria-label={CANDIDATE_LIST_TEXT.ruledOut}>{not.map(line)}</ul>
         </details>

@@ -44,6 +44,12 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
       return verdictOf(comparison, entry.setting, a, b) === 'not-tested';
     }),
   );
+  // Only what is there is explained.
+  const legend = [
+    ...(missing > 0 ? [COMPARED_TABLE_TEXT.legend.missing] : []),
+    ...(extra > 0 ? [COMPARED_TABLE_TEXT.legend.extra] : []),
+    ...(hatched ? [COMPARED_TABLE_TEXT.legend.hatched] : []),
+  ].join(' ');
   return (
     <>
       <PartLine {...part} most={MOST_ACROSS} all={expected.settings.length} />
@@ -86,12 +92,7 @@ export function ComparedTable({ map, expected, comparison, onPick }: ComparedTab
           })}
         </tbody>
       </table>
-      {(missing + extra > 0 || hatched) && (
-        <p className="mt-2 text-quiet">
-          {missing + extra > 0 && `${COMPARED_TABLE_TEXT.legend} `}
-          {hatched && COMPARED_TABLE_TEXT.hatched}
-        </p>
-      )}
+      <p className="mt-2 text-quiet empty:hidden">{legend}</p>
     </>
   );
 }

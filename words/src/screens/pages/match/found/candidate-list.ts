@@ -1,7 +1,8 @@
 /** What candidate list says. */
 export const CANDIDATE_LIST_TEXT = {
   libraryBestFirst: 'Library, best first',
-  ruledOutCount: (count: number) => `Ruled out: ${count}`,
+  ruledOutCount: (count: number, listed: number) =>
+    `Ruled out: ${count}${listed < count ? `, the first ${listed} listed` : ''}`,
   ruledOut: 'Ruled out',
   chosen: 'chosen',
   near: 'near: ',

@@ -8,8 +8,11 @@ export const COMPARED_TABLE_TEXT = {
   agrees: 'agrees',
   notSaid: 'not specified',
   howIsKnown: (name: string, word: string) => `${name}: ${word}. How it is known`,
-  legend: 'Dashed: should be closed, is open. Amber: is closed, should be open.',
-  hatched: 'Hatched: not tested.',
+  legend: {
+    missing: 'Dashed: should be closed, is open.',
+    extra: 'Amber: is closed, should be open.',
+    hatched: 'Hatched: not tested.',
+  },
   measuredAgainst: 'Compared with ',
   change: 'Change',
   done: 'Done',
