@@ -13,7 +13,7 @@ const keepPages = VitePWA({
   injectRegister: false,
   manifest: false,
   workbox: {
-    globPatterns: ['**/*.{js,css,html}', '**/*latin-wght-normal*.woff2'],
+    globPatterns: ['**/*.{js,css,html}', '**/*latin-wght-normal*.woff2', '**/dejavu-sans-*.woff'],
     maximumFileSizeToCacheInBytes: 3_000_000,
     navigateFallback: null,
     cleanupOutdatedCaches: true,

@@ -23,7 +23,7 @@ export const PAPER: Palette = {
   'strand-4': '#a03a77',
   'strand-5': '#3f5fb5',
   'strand-6': '#5d6b1f',
-  'font-mono': 'Roboto, monospace',
+  'font-mono': 'Atkinson Hyperlegible Mono, monospace',
 };
 
 /** Names that SVG writes as they are, where others get dashes. */

@@ -2,7 +2,7 @@ import type { JobWithEvents } from '@which-way/contract';
 import type { Page } from '@playwright/test';
 import { Bench } from '../at-the-bench.js';
 import { readCheck, record, type Truth } from '../back-in-machine.js';
-import { pdfText } from '../pdf-text.js';
+import { facesOf, pdfText } from '../pdf-text.js';
 import { expect, test, type Served } from '../served.js';
 
 /** The hidden switch: its common, its two ways, and what joins in each position. */
@@ -185,6 +185,17 @@ test('a whole job: from the complaint over the map to the signed report, with a 
   const path = info.outputPath('report.pdf');
   await (await download).saveAs(path);
   const paper = await pdfText(path);
+  // On the page and on paper: the product's own typeface, and a second one for signs that it lacks.
+  expect(facesOf(path)).toEqual(
+    expect.arrayContaining([
+      'AtkinsonHyperlegibleNext-Bold',
+      'AtkinsonHyperlegibleNext-Regular',
+      'DejaVuSans',
+    ]),
+  );
+  expect(paper).toContain('Ω');
+  const source = await page.locator('iframe').getAttribute('srcdoc');
+  expect(source?.match(/url\("data:font\/woff;base64,d09GR/g)).toHaveLength(2);
   const words = await seen.locator('h1, h2, li, td').allTextContents();
   expect(words.length).toBeGreaterThan(40);
   for (const text of words) expect(paper.replace(/\s/g, '')).toContain(text.replace(/\s/g, ''));

@@ -11,6 +11,7 @@ import { reportOf } from '@which-way/words/report/report';
 import { reportSource } from '@which-way/words/report/source';
 import { GROUND_WORDS } from '@which-way/words/table/drawings';
 import type { ReadingRoom } from './reading-room.js';
+import { typeface } from './typeface.js';
 
 /** Keeps a page that is open up to date with what is done at the bench. */
 const FOLLOW = '/follow.js';
@@ -43,6 +44,7 @@ export class SharedReports {
       {
         positions: map.settings.size > 0 ? svgText(settingsSheet(map, 'terminal', caption)) : null,
         photos: new Map(photos),
+        typeface: typeface(),
       },
       {
         above:

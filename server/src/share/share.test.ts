@@ -32,6 +32,8 @@ it('opens the report of its one job as a page, without the shop’s code, and no
   expect(read.text).toContain('Job of seed 701');
   expect(read.text).toContain('It hums &lt;b&gt;&amp; stops&lt;/b&gt;.');
   expect(read.text).toContain('<svg');
+  // Both weights of the product's typeface are in it: nothing is fetched for them (`wOFF` in base64, WOFF 1.0, section 3).
+  expect(read.text.match(/url\("data:font\/woff;base64,d09GR/g)).toHaveLength(2);
   for (const [method, path] of [
     ['GET', `/api/shared/${token}`],
     ['POST', `/shared/${token}`],

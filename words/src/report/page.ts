@@ -5,7 +5,26 @@ import { KNOWN_WORDS, type Piece, type ReportDocument } from './document.js';
 export interface PagePictures {
   positions: string | null;
   photos: ReadonlyMap<string, string>;
+  /** The product's typeface as addresses of its two weights; null: what the reader's machine has. */
+  typeface: Typeface | null;
 }
+
+/** A typeface as the addresses of two files: they hold it whole, or are the server's own. */
+export interface Typeface {
+  normal: string;
+  bold: string;
+}
+
+const faces = ({ normal, bold }: Typeface): string =>
+  [
+    [400, normal],
+    [700, bold],
+  ]
+    .map(
+      ([weight, address]) =>
+        `@font-face { font-family: "Atkinson Hyperlegible Next"; font-weight: ${weight}; src: url("${address}") format("woff"); }`,
+    )
+    .join('\n');
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',
@@ -35,7 +54,7 @@ export interface AroundReport {
   script: string | null;
 }
 
-/** The report as a web page in one file: nothing is fetched when it is opened, but photos whose address says so. */
+/** The report as a web page in one file: nothing is fetched when it is opened, but photos and a typeface whose addresses say so. */
 export function reportHtml(
   report: ReportDocument,
   pictures: PagePictures,
@@ -47,7 +66,7 @@ export function reportHtml(
   );
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
-${script === null ? '' : `<script defer src=\"${script}\"></script>\n`}<title>${escaped(report.title)}</title><style>${STYLE}</style></head>
+${script === null ? '' : `<script defer src=\"${script}\"></script>\n`}<title>${escaped(report.title)}</title><style>${pictures.typeface ? faces(pictures.typeface) : ''}${STYLE}</style></head>
 <body><main><header><h1>${escaped(report.title)}</h1><p>${escaped(report.subtitle)}</p></header>
 ${above ? `<section><h2>${escaped(above.heading)}</h2><ol>${above.lines.map((line) => `<li>${escaped(line)}</li>`).join('\n')}</ol></section>\n` : ''}${sections.join('\n')}
 </main></body></html>

@@ -1,43 +1,27 @@
+import signsBold from '@fontsource/dejavu-sans/files/dejavu-sans-latin-700-normal.woff?url';
+import signs from '@fontsource/dejavu-sans/files/dejavu-sans-latin-400-normal.woff?url';
 import { expose } from 'comlink';
-import pdfMake from 'pdfmake/build/pdfmake';
-import fonts from 'pdfmake/build/vfs_fonts';
-import type { TDocumentDefinitions } from 'pdfmake/interfaces';
-import { PAPER_TEXT } from '@which-way/words/screens/parts/paper/paper';
-import { CUT_OUT, type Paper } from './paper.js';
+import type { Paper } from './paper.js';
+import { Press } from './press.js';
 
-pdfMake.addVirtualFileSystem(fonts);
-const GREY = '#8a938f';
-pdfMake.addTableLayouts({
-  [CUT_OUT]: {
-    hLineColor: () => GREY,
-    vLineColor: () => GREY,
-    hLineStyle: () => ({ dash: { length: 3 } }),
-  },
+/** A file of ours in base64. @throws where the server doesn't give it */
+async function read(address: string): Promise<string> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Error(`${address}: ${response.status}`);
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  let text = '';
+  for (let from = 0; from < bytes.length; from += 0x8000)
+    text += String.fromCharCode(...bytes.subarray(from, from + 0x8000));
+  return btoa(text);
+}
+
+const press = new Press(async () => {
+  const [normal, bold] = await Promise.all([read(signs), read(signsBold)]);
+  return { normal, bold };
 });
-
-const press = {
-  /** The bytes of a PDF. */
-  lay: async ({ foot, keepHeadings = false, ...document }: Paper): Promise<Uint8Array> => {
-    const whole: TDocumentDefinitions = {
-      ...document,
-      ...(foot !== undefined && {
-        footer: (page, pages) => ({
-          text: PAPER_TEXT.foot(foot, page, pages),
-          alignment: 'center',
-          fontSize: 8,
-          margin: [0, 16, 0, 0],
-        }),
-      }),
-      ...(keepHeadings && {
-        pageBreakBefore: (node, nodes) =>
-          node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
-      }),
-    };
-    return Uint8Array.from(await pdfMake.createPdf(whole).getBuffer());
-  },
-};
+const desk = { lay: (paper: Paper): Promise<Uint8Array> => press.lay(paper) };
 
 /** What lays documents out on paper beside the screen. */
-export type PaperWorker = typeof press;
+export type PaperWorker = typeof desk;
 
-expose(press);
+expose(desk);

@@ -20,7 +20,7 @@ import { MeterLine, MeterStart } from './meter-line.js';
 import { OhmsByTouch } from './ohms-by-touch.js';
 import { PROMPT_BAR_TEXT } from '@which-way/words/screens/pages/map/prompt/prompt-bar';
 
-/** The ends of a mapping, after which there is nothing that has to be read, and so nothing to be heard. */
+/** The ends of a mapping, after which there is nothing that has to be read. */
 const ENDS: ReadonlySet<string> = new Set(['done', 'rechecked', 'not-rechecked']);
 const isOver = ({ task }: Probing): boolean => task?.kind === 'plan' && ENDS.has(task.plan.kind);
 
@@ -35,12 +35,11 @@ export function PromptBar({ probing, outlook }: { probing: Probing; outlook: Out
     >
       <div className="flex flex-wrap items-center justify-between gap-1 lg:grid lg:content-start lg:justify-start">
         <Progress probing={probing} outlook={outlook} />
-        {!isOver(probing) && (
-          <div className="flex flex-wrap gap-1">
-            {!probing.wired && <EarStart probing={probing} />}
-            <MeterStart probing={probing} />
-          </div>
-        )}
+        {/* Once all is read a phone needs the room for the drawing. */}
+        <div className={`flex flex-wrap gap-1 ${isOver(probing) ? 'max-sm:hidden' : ''}`}>
+          {!probing.wired && <EarStart probing={probing} />}
+          <MeterStart probing={probing} />
+        </div>
       </div>
       <div className="order-first min-w-0 lg:order-none">
         {words.turn && (

@@ -7,6 +7,7 @@ import { settingsSheet } from '../../../parts/facts/table-files.js';
 import { photosAsData } from './photos-as-data.js';
 import type { Picture } from '@which-way/drawing/shape';
 import { svgText } from '@which-way/drawing/svg-text';
+import { TYPEFACE } from '../../../parts/paper/typeface.js';
 import { reportHtml } from '@which-way/words/report/page';
 import { reportSource } from '@which-way/words/report/source';
 import { REPORT_MAKER_TEXT } from '@which-way/words/screens/pages/refit/report/report-maker';
@@ -63,7 +64,7 @@ export class ReportMaker {
   async page(order: ReportOrder): Promise<string> {
     const { report, pictures } = await this.make(order);
     const { positions, photos } = pictures;
-    return reportHtml(report, { photos, positions: positions && svgText(positions) });
+    return reportHtml(report, { photos, positions: positions && svgText(positions), typeface: TYPEFACE });
   }
 
   /** The same wires on the same lugs want the same check. */
