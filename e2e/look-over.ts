@@ -118,6 +118,21 @@ function outOfSight(): string[] {
   ].filter((one) => one !== '');
 }
 
+/** More than four sizes of type on a page, drawings aside: they are as large as they are shown. */
+function manySizes(): string[] {
+  const first = new Map<string, string>();
+  const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+    const [parent, words] = [node.parentElement, (node.textContent ?? '').trim()];
+    if (!parent || words === '' || parent.closest('svg, script, style, .sr-only')) continue;
+    if (!parent.checkVisibility({ visibilityProperty: true })) continue;
+    const { fontSize } = getComputedStyle(parent);
+    if (!first.has(fontSize)) first.set(fontSize, words.slice(0, 30));
+  }
+  const all = [...first].map(([size, words]) => `${size} (“${words}”)`);
+  return all.length > 4 ? [`${all.length} sizes of type: ${all.join(', ')}`] : [];
+}
+
 /** A control that takes more than two taps: one that opens what it lies in, and its own. */
 export function tooDeep(): string[] {
   const controls = 'a[href], button, input, select, textarea, [role=combobox], [tabindex="0"]';
@@ -135,7 +150,7 @@ export function tooDeep(): string[] {
 
 /** What each theme has of its own, and what both have alike. */
 export const LOOKS = {
-  light: [faintControls, smallText, brokenWords, outOfSight, tooDeep],
+  light: [faintControls, smallText, brokenWords, outOfSight, tooDeep, manySizes],
   dark: [faintControls],
 };
 

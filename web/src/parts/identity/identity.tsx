@@ -9,7 +9,7 @@ export function Identity({ map, heading = true }: { map: SwitchMap; heading?: bo
   return (
     <div className="grow">
       {heading ? (
-        <h1 className="text-title leading-tight font-bold">{title}</h1>
+        <h1 className="text-large leading-tight font-bold sm:text-title">{title}</h1>
       ) : (
         <p className="text-large leading-tight font-bold">{title}</p>
       )}

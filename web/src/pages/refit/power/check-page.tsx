@@ -178,11 +178,11 @@ function Checking({ refit, check }: { refit: Refit; check: Check }) {
           <div className="flex flex-wrap gap-2">
             <PlainButton look="strong" className="min-h-16 text-large" onClick={() => answer(true)}>
               {CHECK_PAGE_TEXT.itJoins}
-              <kbd className="ml-3 font-mono text-small font-normal">{ANSWER_CAPS.yes}</kbd>
+              <kbd className="ml-3 font-mono text-base font-normal">{ANSWER_CAPS.yes}</kbd>
             </PlainButton>
             <PlainButton className="min-h-16 text-large" onClick={() => answer(false)}>
               {CHECK_PAGE_TEXT.itDoesNot}
-              <kbd className="ml-3 font-mono text-small font-normal">{ANSWER_CAPS.no}</kbd>
+              <kbd className="ml-3 font-mono text-base font-normal">{ANSWER_CAPS.no}</kbd>
             </PlainButton>
           </div>
         </div>

@@ -107,7 +107,7 @@ function KindOfRecord({ what, supply, wanted, by, instrument }: KindOfRecordProp
     <section aria-label={name} className="border-t-2 border-line pt-2">
       {!isOne && <h3 className="font-semibold">{name}</h3>}
       {isOne && lines}
-      <p className="text-small text-quiet">{how}</p>
+      <p className="text-quiet">{how}</p>
       {!isOne && lines}
     </section>
   );
