@@ -43,6 +43,20 @@ function brokenWords(): string[] {
   return found;
 }
 
+/** What an empty field would like to be told, cut by its edge. */
+function cutHints(): string[] {
+  const ruler = document.createElement('canvas').getContext('2d');
+  if (!ruler) throw new Error('no canvas');
+  return [...document.querySelectorAll<HTMLInputElement>('input[placeholder]')].flatMap((field) => {
+    if (field.value !== '' || !field.checkVisibility()) return [];
+    const { fontWeight, fontSize, fontFamily, paddingLeft, paddingRight } = getComputedStyle(field);
+    ruler.font = `${fontWeight} ${fontSize} ${fontFamily}`;
+    const room = field.clientWidth - Number.parseFloat(paddingLeft) - Number.parseFloat(paddingRight);
+    const isCut = room > 0 && ruler.measureText(field.placeholder).width > room + 1;
+    return isCut ? [`“${field.placeholder}” is cut by its field`] : [];
+  });
+}
+
 /** A control that stands out from its page by less than 3 to 1 (WCAG 2.2, 1.4.11; contrast as defined there). */
 function faintControls(): string[] {
   const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true });
@@ -150,7 +164,7 @@ export function tooDeep(): string[] {
 
 /** What each theme has of its own, and what both have alike. */
 export const LOOKS = {
-  light: [faintControls, smallText, brokenWords, outOfSight, tooDeep, manySizes],
+  light: [faintControls, smallText, brokenWords, cutHints, outOfSight, tooDeep, manySizes],
   dark: [faintControls],
 };
 

@@ -52,7 +52,7 @@ export const MECHANICS_WORDS: Record<
   MechanicsField,
   { label: string; isLength: boolean; hint: string | Record<Units, string> }
 > = {
-  mounting: { label: 'Mounting', isLength: false, hint: 'such as bush and nut, two screws, snap-in, panel' },
+  mounting: { label: 'Mounting', isLength: false, hint: 'such as bush and nut, snap-in' },
   'bolt-spacing': { label: 'Bolt spacing', isLength: true, hint: 'centre to centre' },
   'cut-out': {
     label: 'Cut-out',

@@ -162,9 +162,7 @@ function EntryLine({ probing: { hands, map } }: { probing: Probing }) {
           data-testid="typed"
         >
           {typed}
-          <span aria-hidden="true" className="animate-pulse motion-reduce:animate-none">
-            _
-          </span>
+          <span aria-hidden="true">_</span>
         </span>
       )}
       {message && (

@@ -3,7 +3,7 @@ export const BENCH_PAGE_TEXT = {
   putAway: 'Archived',
   onTheBench: 'On the bench',
   findAJob: 'Find a job',
-  findAJobAPlace: 'Find a job, a place, a marking',
+  findAJobAPlace: 'Job, place or marking',
   backToTheBench: 'Back to the bench',
   joinSwitches: 'Combine switches',
   lookingAtTheBench: 'Loading jobs…',

@@ -6,6 +6,6 @@ export const SUPPLIES_AND_LOADS_TEXT = {
   whichSupply: 'Which supply',
   kindOfCurrentOfThe: 'Kind of current of the supply',
   nameOfTheSupply: 'Name of the supply',
-  name: 'Name, such as house battery',
+  name: 'such as house battery',
   addTheSupply: 'Add the supply',
 };
