@@ -7,7 +7,7 @@ export const LEAVE = 'leave';
 const ENDED = -1;
 
 /** Milliseconds after which a worker that has not ended by itself is cut off. */
-const LEAVING_MS = 10_000;
+const LEAVING_MS = 30_000;
 
 /** Starts a worker of the backroom; it opens the database when it is first asked something. */
 export const startWorker = (entry: URL, database: string, name: string): Worker =>
