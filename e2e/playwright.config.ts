@@ -10,7 +10,7 @@ export default defineConfig({
   testDir: 'journeys',
   // Room for a machine that is busy with something else; a journey that passes does not wait for it.
   timeout: 600_000,
-  expect: { timeout: 25_000 },
+  expect: { timeout: 60_000 },
   fullyParallel: true,
   // A journey waits for the page half of its time: three keep two cores busy.
   workers: 3,
