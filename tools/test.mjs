@@ -192,7 +192,10 @@ for (const { seconds, where, title } of tests.toSorted((a, b) => b.seconds - a.s
 const failed = tests.filter(({ wrong }) => wrong !== null);
 if (failed.length > 0) process.stdout.write('\nWhat failed\n');
 for (const { where, title, seconds, wrong } of failed.slice(0, 20)) {
-  const lines = stripVTControlCharacters(wrong).split('\n').slice(0, 12);
+  const lines = stripVTControlCharacters(wrong)
+    .split('\n')
+    .filter((line) => !line.includes('node_modules'))
+    .slice(0, 12);
   process.stdout.write(`  ${where}: ${title} (${seconds.toFixed(1)} s)\n`);
   for (const line of lines) process.stdout.write(`      ${line.slice(0, 200)}\n`);
 }
