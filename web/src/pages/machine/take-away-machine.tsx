@@ -129,7 +129,7 @@ function paperOf(
       {
         text: TAKE_AWAY_MACHINE_TEXT.reckonedFromWhatWasSaid,
         margin: [0, 6, 0, 10],
-        italics: true,
+        color: '#4d5d57',
       },
       { svg: svgText(sheet), fit: [527, 560] },
     ],

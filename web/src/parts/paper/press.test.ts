@@ -30,6 +30,8 @@ describe('typefaces on paper', () => {
     expect(letters.length).toBeGreaterThan(200);
     expect(lacking([...fontsOf(TYPEFACE), ...fontsOf(EVEN_TYPEFACE)], letters)).toEqual([]);
     for (const sign of 'Ωµ≤≥→') expect(isInLetters(sign)).toBe(false);
+    // However long: a report holds its photos as text.
+    expect([isInLetters('a'.repeat(2e7)), isInLetters(`${'a'.repeat(2e7)}Ω`)]).toEqual([true, false]);
   });
 
   it('the second one has every sign that the words have besides', () => {
@@ -70,13 +72,25 @@ describe('a PDF', () => {
           { ul: ['1 → 2'], bold: true },
           { columns: [{ stack: ['≥ 10 kΩ'] }] },
           { table: { body: [['Łódź', { text: 'Ж' }]] } },
+          // A mark that stands over its letter stays with it.
+          'Zoe\u0308',
           { svg: drawing },
         ],
       }),
     );
     // The reader gives the micro sign as the Greek letter that it stands for (Unicode, NFKC).
     const plain = (text: string) => text.normalize('NFKC').replaceAll(' ', '');
-    for (const part of ['0.3 Ω', '≤ 5 µA', '1 → 2', '≥ 10 kΩ', 'Łódź', 'Ж', '47 Ω & 5', 'Job 2 → bench'])
+    for (const part of [
+      '0.3 Ω',
+      '≤ 5 µA',
+      '1 → 2',
+      '≥ 10 kΩ',
+      'Łódź',
+      'Ж',
+      'Zoë',
+      '47 Ω & 5',
+      'Job 2 → bench',
+    ])
       expect(plain(words)).toContain(plain(part));
     expect(faces).toEqual([
       'AtkinsonHyperlegibleMono-Regular',

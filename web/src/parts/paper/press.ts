@@ -22,11 +22,14 @@ pdfMake.addTableLayouts({
 
 const ofAddress = (address: string): string => address.slice(address.indexOf(',') + 1);
 
+/** All that is to be written, without photos, which hold many more letters. */
+const wordsOf = (paper: unknown): string =>
+  JSON.stringify(paper, (key, value: unknown) => (key === 'image' ? undefined : value));
+
 function load(family: string, { normal, bold }: Weights): void {
   const [plain, strong] = [`${family} 400`, `${family} 700`];
   pdfMake.addVirtualFileSystem({ [plain]: normal, [strong]: bold });
-  // Nothing leans: the typeface is made to be told apart upright.
-  pdfMake.addFonts({ [family]: { normal: plain, bold: strong, italics: plain, bolditalics: strong } });
+  pdfMake.addFonts({ [family]: { normal: plain, bold: strong } });
 }
 
 /** Lays documents out on paper, in the product's typeface, with signs that it lacks from a second one. */
@@ -47,7 +50,7 @@ export class Press {
         load(family, { normal: ofAddress(normal), bold: ofAddress(bold) });
     this.#ready = true;
     const { foot, keepHeadings = false, content, defaultStyle, ...document } = paper;
-    if (!isInLetters(JSON.stringify([content, foot ?? '']))) await this.#loadSigns();
+    if (!isInLetters(wordsOf([content, foot]))) await this.#loadSigns();
     const whole: TDocumentDefinitions = {
       ...document,
       defaultStyle: { ...defaultStyle, font: FAMILIES.text },

@@ -9,12 +9,14 @@ export const FAMILIES = {
 
 /** What the product's typeface has, in both weights and even; a test holds it to the shipped files. */
 const LETTERS =
-  '[\\u0020-\\u007e\\u00a0-\\u00ac\\u00ae-\\u00b4\\u00b6-\\u00ff\\u0131\\u0152\\u0153\\u2013\\u2014\\u2018-\\u201a\\u201c-\\u201e\\u2022\\u2026\\u2039\\u203a\\u20ac\\u2122\\u2212\\n\\t]';
-const RUNS = new RegExp(`${LETTERS}+|(?:(?!${LETTERS}).)+`, 'gsu');
-const ALL_LETTERS = new RegExp(`^${LETTERS}*$`, 'u');
+  '\\u0020-\\u007e\\u00a0-\\u00ac\\u00ae-\\u00b4\\u00b6-\\u00ff\\u0131\\u0152\\u0153\\u2013\\u2014\\u2018-\\u201a\\u201c-\\u201e\\u2022\\u2026\\u2039\\u203a\\u20ac\\u2122\\u2212\\n\\t';
+/** A letter that has no mark over it: a mark stays with its letter. */
+const LETTER = `[${LETTERS}](?!\\p{M})`;
+const RUNS = new RegExp(`(?:${LETTER})+|(?:(?!${LETTER}).)+`, 'gsu');
+const A_SIGN = new RegExp(`[^${LETTERS}]`, 'u');
 
 /** Whether the product's typeface can write all of a text: ohm, micro, arrows and other alphabets it can't. */
-export const isInLetters = (text: string): boolean => ALL_LETTERS.test(text);
+export const isInLetters = (text: string): boolean => !A_SIGN.test(text);
 
 /** A text in runs of one typeface each. */
 const runsOf = (text: string): Content[] =>

@@ -7,7 +7,7 @@ export const PRACTICE_PAGE_TEXT = {
   putTogether: 'How it was put together',
   partAcross: 'A part across two lugs',
   theMeter: 'The meter',
-  noneTheSwitchAndThe: 'Nothing: the switch and the meter are as they should be',
+  noneTheSwitchAndThe: 'Nothing: both are as they should be',
   oneSurprise: 'One surprise',
   threeSurprises: 'Three surprises',
   thatSwitchCannotBeDrawn: 'That switch can’t be made.',

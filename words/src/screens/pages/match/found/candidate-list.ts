@@ -2,7 +2,7 @@
 export const CANDIDATE_LIST_TEXT = {
   libraryBestFirst: 'Library, best first',
   ruledOutCount: (count: number, listed: number) =>
-    `Ruled out: ${count}${listed < count ? `, the first ${listed} listed` : ''}`,
+    `Ruled out: ${count}${listed < count ? ` (first ${listed} shown)` : ''}`,
   ruledOut: 'Ruled out',
   chosen: 'chosen',
   near: 'near: ',
